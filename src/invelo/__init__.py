@@ -1,0 +1,3 @@
+"""Invelo: bodyweight progression ladders, drawn to scale."""
+
+__version__ = "0.1.0"

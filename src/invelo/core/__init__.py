@@ -1,0 +1,10 @@
+"""The rules of the job: pure functions on plain values.
+
+SI units inside (m, kg, s, N, N·m, rad). No web, no database, no clock, no files but the
+catalogue's own data. Read it in this order: `body`, `posture`, `statics` (how a shape becomes a
+load), `reps` (how a load becomes a count), `movement`, `rung`, `ladder`, `placement` (where an
+athlete stands), `dose` (what they do today), `log` and `decide` (what changes next).
+"""
+
+MODEL_VERSION = "1.0"
+"""Version of the computation. Every stored result keeps it beside its inputs."""

@@ -1,0 +1,1 @@
+"""Movements and ready ladders as data (TOML), read by `invelo.core.movement`."""

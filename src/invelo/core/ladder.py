@@ -1,0 +1,96 @@
+"""Ladders: rungs in order, the steps between them, and the gaps among the steps."""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from invelo.core.body import Body
+from invelo.core.dose import LEAST_USEFUL_REPS
+from invelo.core.estimate import Derivation, Estimate, Input, interval_from_variations
+from invelo.core.reps import Capacity, RepResult
+from invelo.core.rung import Demand, Load, Rung, demand
+
+
+@dataclass(frozen=True)
+class Step:
+    """From one rung to the next.
+
+    Attributes:
+        ratio: upper demand ÷ lower demand.
+        above: reps to failure on the upper rung for whoever just meets the lower gate.
+        gap: whether that is under the least useful dose.
+        easier: whether the upper rung asks less than the lower; flagged, never moved.
+    """
+
+    ratio: Estimate
+    above: Estimate
+    gap: bool
+    easier: bool
+
+
+@dataclass(frozen=True)
+class MeasuredLadder:
+    """A ladder as it stands for one body: a demand per rung, a step between each two."""
+
+    rungs: tuple[Rung, ...]
+    demands: tuple[Demand, ...]
+    steps: tuple[Step, ...]
+
+
+def load_ratio(upper: Load, lower: Load) -> tuple[float, float, float]:
+    """Upper load ÷ lower load with its 80 % ends, both loads being of one body."""
+    return interval_from_variations(np.array(upper.samples) / np.array(lower.samples))
+
+
+def relative_range(upper: Load, lower: Load) -> tuple[float, float]:
+    """The 80 % ends of `load_ratio`, as factors on its likely value."""
+    likely, low, high = load_ratio(upper, lower)
+    return low / likely, high / likely
+
+
+def step(lower: Rung, upper: Rung, below: Demand, above: Demand) -> Step:
+    """The step from `lower` to `upper`.
+
+    Source: ours; the least useful dose is common practice.
+    """
+    plain, plain_low, plain_high = load_ratio(above.load, below.load)
+    likely = above.on_scale.likely / below.on_scale.likely
+    just_met = Capacity(
+        RepResult(below.load.top.likely, lower.gate.reps, lower.modifiers.tempo, lower.gate.effort)
+    )
+    expected = just_met.predict(
+        above.load.top.likely, upper.modifiers.tempo, relative_range(above.load, below.load)
+    )
+    return Step(
+        ratio=Estimate(
+            likely,
+            likely * plain_low / plain,
+            likely * plain_high / plain,
+            "×",
+            Derivation(
+                "Demand of the upper rung ÷ demand of the lower, tempo counted as load. The range "
+                "is that of one body doing both.",
+                (
+                    Input("upper", above.on_scale.likely, "kg"),
+                    Input("lower", below.on_scale.likely, "kg"),
+                ),
+                ("ours",),
+            ),
+        ),
+        above=expected,
+        gap=expected.likely < LEAST_USEFUL_REPS,
+        easier=likely < 1.0,
+    )
+
+
+def measure(body: Body, rungs: tuple[Rung, ...]) -> MeasuredLadder:
+    """Demands and steps of `rungs` for `body`.
+
+    Raises:
+        InputError: if a rung is out of this body's reach.
+    """
+    demands = tuple(demand(body, rung) for rung in rungs)
+    steps = tuple(
+        step(rungs[i], rungs[i + 1], demands[i], demands[i + 1]) for i in range(len(rungs) - 1)
+    )
+    return MeasuredLadder(rungs, demands, steps)

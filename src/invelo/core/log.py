@@ -1,0 +1,57 @@
+"""What was done: sets and sessions, as decisions read them."""
+
+from dataclasses import dataclass
+from datetime import date
+
+from invelo.core.errors import require_within
+
+PAIN_STOP = 4
+"""Pain, 0–10, at which the movement ends for the day (common practice)."""
+
+
+@dataclass(frozen=True)
+class SetRecord:
+    """One logged set.
+
+    Attributes:
+        rung: key of the rung it was done on, unique on its ladder.
+        reps: clean reps.
+        effort: 1–10.
+        clean: whether form held to the end.
+        pain: 0–10; 0 for none.
+        pain_place: where, '' for none.
+    """
+
+    rung: str
+    reps: int
+    effort: float
+    clean: bool = True
+    pain: int = 0
+    pain_place: str = ""
+
+    def __post_init__(self) -> None:
+        """Check ranges."""
+        require_within("reps", self.reps, 0, 200, "reps")
+        require_within("effort", self.effort, 1, 10, "")
+        require_within("pain", self.pain, 0, 10, "")
+
+
+@dataclass(frozen=True)
+class SessionRecord:
+    """One session of one ladder, its sets in the order they were done."""
+
+    day: date
+    sets: tuple[SetRecord, ...]
+
+    def on(self, rung: str) -> tuple[SetRecord, ...]:
+        """The sets done on one rung."""
+        return tuple(s for s in self.sets if s.rung == rung)
+
+    def pain_by_place(self) -> dict[str, int]:
+        """Worst pain of the session at each place where there was any."""
+        worst: dict[str, int] = {}
+        for done in self.sets:
+            if done.pain:
+                place = done.pain_place or "unnamed place"
+                worst[place] = max(done.pain, worst.get(place, 0))
+        return worst

@@ -1,0 +1,375 @@
+"""From a load to a count of reps and back.
+
+Seven published equations give the one-rep load C from r reps with a load w. Each is written as a
+ratio f(r) = C / w with its inverse. `Capacity` keeps what each equation made of a test, and a
+prediction sends each one back through its own inverse, so that a test predicts itself exactly.
+"""
+
+import math
+from collections.abc import Callable
+from dataclasses import dataclass, field
+from functools import cached_property
+from statistics import median
+
+import numpy as np
+
+from invelo.core.errors import require_within
+from invelo.core.estimate import Derivation, Estimate, Input, Part, combine
+from invelo.core.tempo import (
+    ENDURANCE_EXPONENT,
+    ENDURANCE_EXPONENT_SD,
+    REFERENCE_REP,
+    Tempo,
+    reps_at,
+)
+
+TOO_LIGHT = 30.0
+"""A count beyond this says only that the load is too light for strength (common practice)."""
+
+OFF_SCALE = 31.0
+"""How a count beyond `TOO_LIGHT` is carried in a median or an interval."""
+
+SILENT_ABOVE = 15.0
+"""Brzycki and Lander speak up to this many reps."""
+
+REP_SCATTER = 0.08
+"""80 % half-width of a rep test repeated another day, as a share of the reps and never under one
+rep (from memory of test–retest studies: typical error 5–8 %)."""
+
+RESERVE_SCATTER = 1.0
+"""80 % half-width of a rated effort, in reps (from memory, Zourdos 2016: about one rep near
+failure)."""
+
+
+@dataclass(frozen=True)
+class RepEquation:
+    """One published equation, as the ratio of one-rep load to working load.
+
+    Attributes:
+        name: author and year.
+        formula: as published.
+        ratio: f(r) for r ≥ 2.
+        inverse: r for a ratio, `inf` where the equation never reaches it.
+        limit: largest r it speaks to.
+    """
+
+    name: str
+    formula: str
+    ratio: Callable[[float], float]
+    inverse: Callable[[float], float]
+    limit: float = math.inf
+
+    def ratio_at(self, reps: float) -> float:
+        """C / w for `reps ≥ 1`.
+
+        One rep is the one-rep load whatever the equation says; between one and two reps the line
+        from 1 to f(2) is ours.
+        """
+        if reps < 2.0:
+            return 1.0 + (self.ratio(2.0) - 1.0) * (reps - 1.0)
+        return self.ratio(reps)
+
+    def reps_for(self, ratio: float) -> float:
+        """Inverse of `ratio_at`: 0 where the load is above the one-rep load."""
+        if ratio < 1.0:
+            return 0.0
+        at_two = self.ratio(2.0)
+        if ratio < at_two:
+            return 1.0 + (ratio - 1.0) / (at_two - 1.0)
+        return self.inverse(ratio)
+
+
+def _log_inverse(constant: float, scale: float, rate: float) -> Callable[[float], float]:
+    """Inverse of 100 / (constant + scale·e^(−rate·r)), `inf` beyond its asymptote."""
+
+    def inverse(ratio: float) -> float:
+        rest = 100.0 / ratio - constant
+        return math.inf if rest <= 0 else -math.log(rest / scale) / rate
+
+    return inverse
+
+
+EQUATIONS: tuple[RepEquation, ...] = (
+    RepEquation("Epley 1985", "w (1 + r/30)", lambda r: 1 + r / 30, lambda c: 30 * (c - 1)),
+    RepEquation(
+        "Brzycki 1993",
+        "w · 36 / (37 − r)",
+        lambda r: 36 / (37 - r),
+        lambda c: 37 - 36 / c,
+        SILENT_ABOVE,
+    ),
+    RepEquation(
+        "Lander 1985",
+        "100 w / (101.3 − 2.67123 r)",
+        lambda r: 100 / (101.3 - 2.67123 * r),
+        lambda c: (101.3 - 100 / c) / 2.67123,
+        SILENT_ABOVE,
+    ),
+    RepEquation("Lombardi 1989", "w · r^0.10", lambda r: r**0.10, lambda c: c**10),
+    RepEquation(
+        "Mayhew 1992",
+        "100 w / (52.2 + 41.9 e^(−0.055 r))",
+        lambda r: 100 / (52.2 + 41.9 * math.exp(-0.055 * r)),
+        _log_inverse(52.2, 41.9, 0.055),
+    ),
+    RepEquation(
+        "O'Conner 1989", "w (1 + 0.025 r)", lambda r: 1 + 0.025 * r, lambda c: 40 * (c - 1)
+    ),
+    RepEquation(
+        "Wathan 1994",
+        "100 w / (48.8 + 53.8 e^(−0.075 r))",
+        lambda r: 100 / (48.8 + 53.8 * math.exp(-0.075 * r)),
+        _log_inverse(48.8, 53.8, 0.075),
+    ),
+)
+
+SOURCES = (*(f"{e.name}: {e.formula}" for e in EQUATIONS), "Zourdos 2016 (reps in reserve)")
+
+
+def speaking(reps: float) -> tuple[RepEquation, ...]:
+    """The equations that speak to this many reps."""
+    return tuple(e for e in EQUATIONS if reps <= e.limit)
+
+
+def equivalent_ratio(reps: float, seconds: float) -> float:
+    """How much heavier a slow rep counts: the factor on the load at the reference rep.
+
+    `reps` reps of `seconds` each are as hard as `reps` reference reps at this many times the
+    load. Median over the equations that speak; 1 for a rep of `REFERENCE_REP`.
+    """
+    slow = max(1.0, reps_at(reps, seconds, REFERENCE_REP))
+    plain = max(1.0, reps)
+    return median(e.ratio_at(slow) / e.ratio_at(plain) for e in speaking(max(slow, plain)))
+
+
+@dataclass(frozen=True)
+class RepResult:
+    """A set that says something about capacity.
+
+    Attributes:
+        load: kg at the limiting place; 0 is refused.
+        reps: clean reps done, 1 to 200.
+        tempo: at which they were done.
+        effort: 1–10; 10 − effort reps are taken to have been left (10 for a test to the end).
+        load_low, load_high: 80 % ends of the load, kg; the load itself if not given.
+    """
+
+    load: float
+    reps: float
+    tempo: Tempo = field(default_factory=Tempo)
+    effort: float = 10.0
+    load_low: float | None = None
+    load_high: float | None = None
+
+    def __post_init__(self) -> None:
+        """Check ranges."""
+        require_within("load", self.load, 0.1, 1000.0, "kg")
+        require_within("reps", self.reps, 1, 200, "reps")
+        require_within("effort", self.effort, 1, 10, "")
+
+    @property
+    def reps_to_failure(self) -> float:
+        """Reps done plus reps in reserve."""
+        return self.reps + (10.0 - self.effort)
+
+    @property
+    def scatter(self) -> float:
+        """80 % half-width of `reps_to_failure`, reps."""
+        test = max(1.0, REP_SCATTER * self.reps)
+        return math.hypot(test, RESERVE_SCATTER if self.effort < 10 else 0.0)
+
+
+@dataclass(frozen=True)
+class Capacity:
+    """What a result says of the one-rep load at the reference rep, equation by equation."""
+
+    result: RepResult
+
+    def _reference_reps(self, shift: float = 0.0, exponent: float = ENDURANCE_EXPONENT) -> float:
+        """Reps to failure as reference reps; never under 1, since a rep was done."""
+        reps = self.result.reps_to_failure + shift
+        return max(1.0, reps_at(reps, self.result.tempo.rep_time, REFERENCE_REP, exponent))
+
+    def _members(self, reference_reps: float) -> dict[str, float]:
+        return {
+            e.name: self.result.load * e.ratio_at(reference_reps) for e in speaking(reference_reps)
+        }
+
+    def _one_rep(self, reference_reps: float) -> float:
+        """Median of those that speak; a longer set is never read as less than one of 15."""
+        at_limit = median(self._members(min(reference_reps, SILENT_ABOVE)).values())
+        return max(at_limit, median(self._members(reference_reps).values()))
+
+    @cached_property
+    def one_rep(self) -> Estimate:
+        """The one-rep load at the reference rep, kg."""
+        result = self.result
+        reps = self._reference_reps()
+        likely = self._one_rep(reps)
+        members = self._members(reps)
+        values = np.array(list(members.values()))
+        low_load = result.load if result.load_low is None else result.load_low
+        high_load = result.load if result.load_high is None else result.load_high
+        parts = (
+            Part(
+                "the equations differ",
+                float(np.percentile(values, 10)),
+                float(np.percentile(values, 90)),
+            ),
+            Part(
+                "a test repeats only roughly",
+                self._one_rep(self._reference_reps(-result.scatter)),
+                self._one_rep(self._reference_reps(result.scatter)),
+            ),
+            Part(
+                "the load on an unmeasured body",
+                likely * low_load / result.load,
+                likely * high_load / result.load,
+            ),
+        )
+        low, high = combine(likely, parts)
+        return Estimate(
+            likely,
+            low,
+            high,
+            "kg",
+            Derivation(
+                "Reps to failure, turned into reps of 2 s by equal time under tension; each "
+                "equation that speaks gives a one-rep load, and the median is the likely one. The "
+                "range joins the equations' disagreement, the test's scatter and the load's range.",
+                (
+                    Input("load", result.load, "kg"),
+                    Input("reps", result.reps, "reps"),
+                    Input("effort", result.effort, "of 10"),
+                    Input("reps to failure", result.reps_to_failure, "reps"),
+                    Input("tempo", str(result.tempo), "s"),
+                    Input("reps of 2 s", reps, "reps"),
+                    *(Input(name, value, "kg") for name, value in members.items()),
+                ),
+                SOURCES,
+                "Above about 15 reps the equations spread widely." if reps > SILENT_ABOVE else "",
+            ),
+            float(values.min()),
+            float(values.max()),
+        )
+
+    def _predict(
+        self,
+        load: float,
+        seconds: float,
+        shift: float = 0.0,
+        exponent: float = ENDURANCE_EXPONENT,
+    ) -> float:
+        """Median reps at `load` and `seconds`, on a scale that ends at `OFF_SCALE`."""
+        tested = self._reference_reps(shift, exponent)
+        counts = [
+            median(self._counts(load, reps, seconds, exponent))
+            for reps in {tested, min(tested, SILENT_ABOVE)}
+        ]
+        return min(OFF_SCALE, max(counts))
+
+    def _counts(self, load: float, tested: float, seconds: float, exponent: float) -> list[float]:
+        """What each equation that speaks at both ends expects."""
+        counts = []
+        for equation in speaking(tested):
+            reference = equation.reps_for(self.result.load * equation.ratio_at(tested) / load)
+            if reference > equation.limit:
+                continue
+            reps = reps_at(reference, REFERENCE_REP, seconds, exponent)
+            counts.append(min(OFF_SCALE, reps) if reps >= 1.0 else 0.0)
+        return counts
+
+    def predict(self, load: float, tempo: Tempo, ratio_range: tuple[float, float]) -> Estimate:
+        """Reps to failure with another load at another tempo.
+
+        Args:
+            load: kg at the limiting place.
+            tempo: of the reps.
+            ratio_range: 80 % ends of `load ÷ tested load` as a factor on its likely value; both
+                loads come from one body, so their ratio is surer than either.
+
+        Returns:
+            reps; above 30 read "30+, too light", under 1 read 0.
+        """
+        seconds = tempo.rep_time
+        likely = self._predict(load, seconds)
+        each = self._counts(load, self._reference_reps(), seconds, ENDURANCE_EXPONENT)
+        same_tempo = abs(seconds - self.result.tempo.rep_time) < 1e-9
+        exponent_sd = 0.0 if same_tempo else 1.2816 * ENDURANCE_EXPONENT_SD
+        parts = (
+            Part(
+                "the equations differ",
+                float(np.percentile(each, 10)),
+                float(np.percentile(each, 90)),
+            ),
+            Part(
+                "a test repeats only roughly",
+                self._predict(load, seconds, -self.result.scatter),
+                self._predict(load, seconds, self.result.scatter),
+            ),
+            Part(
+                "the step between the two loads",
+                self._predict(load * ratio_range[1], seconds),
+                self._predict(load * ratio_range[0], seconds),
+            ),
+            Part(
+                "how tempo tells on this person",
+                self._predict(load, seconds, exponent=ENDURANCE_EXPONENT + exponent_sd),
+                self._predict(load, seconds, exponent=ENDURANCE_EXPONENT - exponent_sd),
+            ),
+        )
+        low, high = combine(likely, parts)
+        return Estimate(
+            likely,
+            max(0.0, low),
+            min(OFF_SCALE, high),
+            "reps",
+            Derivation(
+                "The tested reps become reps of 2 s, each equation's one-rep load from them, then "
+                "that equation's reps at the new load, then reps at the new tempo. The median is "
+                "the likely count; the range joins what the equations, the test, the step and the "
+                "tempo leave open.",
+                (
+                    Input("tested load", self.result.load, "kg"),
+                    Input("tested reps to failure", self.result.reps_to_failure, "reps"),
+                    Input("tested tempo", str(self.result.tempo), "s"),
+                    Input("new load", load, "kg"),
+                    Input("new tempo", str(tempo), "s"),
+                ),
+                SOURCES,
+                "Over 30 reads “30+, too light”; under 1 reads 0.",
+            ),
+        )
+
+    def load_for(self, reps: float, seconds: float = REFERENCE_REP) -> Estimate:
+        """The load at which `reps` of `seconds` each are the most that can be done, kg.
+
+        This is the height to which the athlete's reach is filled on a ladder. Its range is that
+        of the one-rep load, in proportion.
+        """
+        wanted = max(1.0, reps_at(reps, seconds, REFERENCE_REP))
+        tested = self._reference_reps()
+        ratios = [
+            median(
+                e.ratio_at(from_reps) / e.ratio_at(wanted) for e in speaking(max(from_reps, wanted))
+            )
+            for from_reps in {tested, min(tested, SILENT_ABOVE)}
+        ]
+        likely = self.result.load * max(ratios)
+        share = likely / self.one_rep.likely
+        return Estimate(
+            likely,
+            min(likely, self.one_rep.low * share),
+            max(likely, self.one_rep.high * share),
+            "kg",
+            Derivation(
+                "The one-rep load, divided by what each equation says a set of this many reps "
+                "costs; median of those that speak.",
+                (
+                    Input("one-rep load", self.one_rep.likely, "kg"),
+                    Input("reps", reps, "reps"),
+                    Input("seconds a rep", seconds, "s"),
+                ),
+                SOURCES,
+            ),
+        )

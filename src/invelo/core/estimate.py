@@ -1,5 +1,6 @@
 """Numbers that know their range, their unit and where they came from."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass, field, replace
 
 import numpy as np
@@ -85,6 +86,19 @@ def combine(likely: float, parts: tuple[Part, ...]) -> tuple[float, float]:
     down = sum(max(0.0, likely - min(part.low, part.high)) ** 2 for part in parts)
     up = sum(max(0.0, max(part.low, part.high) - likely) ** 2 for part in parts)
     return likely - float(np.sqrt(down)), likely + float(np.sqrt(up))
+
+
+def middle_80(values: Sequence[float]) -> tuple[float, float]:
+    """10th and 90th percentile, linear between neighbours (Hyndman and Fan 1996, type 7)."""
+    ranked = sorted(values)
+    last = len(ranked) - 1
+
+    def at(share: float) -> float:
+        below = int(share * last)
+        above = min(below + 1, last)
+        return ranked[below] + (share * last - below) * (ranked[above] - ranked[below])
+
+    return at(0.1), at(0.9)
 
 
 def interval_from_variations(values: Array) -> tuple[float, float, float]:

@@ -1,6 +1,7 @@
 """Ladders: rungs in order, the steps between them, and the gaps among the steps."""
 
 from dataclasses import dataclass
+from functools import lru_cache
 
 import numpy as np
 
@@ -83,6 +84,7 @@ def step(lower: Rung, upper: Rung, below: Demand, above: Demand) -> Step:
     )
 
 
+@lru_cache(maxsize=512)
 def measure(body: Body, rungs: tuple[Rung, ...]) -> MeasuredLadder:
     """Demands and steps of `rungs` for `body`.
 

@@ -2,12 +2,14 @@
 
 from dataclasses import dataclass
 from datetime import date, timedelta
+from functools import lru_cache
 from typing import Literal
 
 from invelo.core.body import Body
 from invelo.core.errors import InputError
 from invelo.core.estimate import Estimate
 from invelo.core.ladder import MeasuredLadder, relative_range
+from invelo.core.log import PAIN_STOP, SetRecord
 from invelo.core.movement import Modifiers, Movement
 from invelo.core.reps import SILENT_ABOVE, Capacity, RepResult
 from invelo.core.rung import Load, push_up_load
@@ -18,6 +20,17 @@ EVIDENCE_DAYS = 28
 EVIDENCE_SESSIONS = 3
 """Capacity is the median over this many days of evidence, so that one day does not move it
 (ours)."""
+
+EVIDENCE_EFFORT = 6.0
+"""Least effort at which reps in reserve still say something of capacity (common practice: the
+scale tells reserve near its top)."""
+
+
+def tells(done: SetRecord) -> bool:
+    """Whether a logged set says something of capacity: clean, hard enough, not cut by pain."""
+    return (
+        done.clean and done.reps >= 1 and done.effort >= EVIDENCE_EFFORT and done.pain < PAIN_STOP
+    )
 
 
 @dataclass(frozen=True)
@@ -30,6 +43,7 @@ class Evidence:
     capacity: Capacity
 
 
+@lru_cache(maxsize=4096)
 def evidence(
     day: date,
     kind: Literal["test", "set"],

@@ -8,13 +8,11 @@ prediction sends each one back through its own inverse, so that a test predicts 
 import math
 from collections.abc import Callable
 from dataclasses import dataclass, field
-from functools import cached_property
+from functools import cached_property, lru_cache
 from statistics import median
 
-import numpy as np
-
 from invelo.core.errors import require_within
-from invelo.core.estimate import Derivation, Estimate, Input, Part, combine
+from invelo.core.estimate import Derivation, Estimate, Input, Part, combine, middle_80
 from invelo.core.tempo import (
     ENDURANCE_EXPONENT,
     ENDURANCE_EXPONENT_SD,
@@ -207,15 +205,11 @@ class Capacity:
         reps = self._reference_reps()
         likely = self._one_rep(reps)
         members = self._members(reps)
-        values = np.array(list(members.values()))
+        values = list(members.values())
         low_load = result.load if result.load_low is None else result.load_low
         high_load = result.load if result.load_high is None else result.load_high
         parts = (
-            Part(
-                "the equations differ",
-                float(np.percentile(values, 10)),
-                float(np.percentile(values, 90)),
-            ),
+            Part("the equations differ", *middle_80(values)),
             Part(
                 "a test repeats only roughly",
                 self._one_rep(self._reference_reps(-result.scatter)),
@@ -249,8 +243,8 @@ class Capacity:
                 SOURCES,
                 "Above about 15 reps the equations spread widely." if reps > SILENT_ABOVE else "",
             ),
-            float(values.min()),
-            float(values.max()),
+            min(values),
+            max(values),
         )
 
     def _predict(
@@ -279,6 +273,7 @@ class Capacity:
             counts.append(min(OFF_SCALE, reps) if reps >= 1.0 else 0.0)
         return counts
 
+    @lru_cache(maxsize=8192)  # noqa: B019  (pure, and a Capacity is a plain value)
     def predict(self, load: float, tempo: Tempo, ratio_range: tuple[float, float]) -> Estimate:
         """Reps to failure with another load at another tempo.
 
@@ -297,11 +292,7 @@ class Capacity:
         same_tempo = abs(seconds - self.result.tempo.rep_time) < 1e-9
         exponent_sd = 0.0 if same_tempo else 1.2816 * ENDURANCE_EXPONENT_SD
         parts = (
-            Part(
-                "the equations differ",
-                float(np.percentile(each, 10)),
-                float(np.percentile(each, 90)),
-            ),
+            Part("the equations differ", *middle_80(each)),
             Part(
                 "a test repeats only roughly",
                 self._predict(load, seconds, -self.result.scatter),

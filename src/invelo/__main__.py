@@ -1,0 +1,5 @@
+"""`python -m invelo`: the command line."""
+
+from invelo.cli import app
+
+app()

@@ -1,0 +1,72 @@
+"""The application, put together."""
+
+from fastapi import FastAPI, Request
+from fastapi.responses import JSONResponse
+from fastapi.routing import APIRoute
+from sqlalchemy import Engine
+from starlette.middleware.gzip import GZipMiddleware
+from starlette.middleware.trustedhost import TrustedHostMiddleware
+
+from invelo import __version__
+from invelo.api import (
+    floor,
+    health,
+    ladder,
+    problems,
+    review,
+    security,
+    sign_in,
+    site,
+    squad,
+)
+from invelo.api.context import Clock, NobodyError, system_clock
+from invelo.settings import Settings
+
+ABOUT = """Bodyweight progression ladders, drawn to scale.
+
+Every figure comes with its 80 % interval (`low`, `likely`, `high`) and its unit; the sheet of a
+rung also says how each came about. SI units throughout; field names end in theirs. Sessions, sets
+and tests carry ids made by the client, so that sending one twice counts once.
+
+Sign in at `POST /api/sign-in`; the session travels in a cookie. Errors are RFC 9457 problem
+documents whose `errors` name the field, what is wrong with it and what would put it right.
+"""
+
+
+def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) -> FastAPI:
+    """The service over one database, with the front end if it is built."""
+    app = FastAPI(
+        title="Invelo",
+        version=__version__,
+        description=ABOUT,
+        openapi_url="/api/openapi.json",
+        docs_url=None,
+        redoc_url=None,
+        generate_unique_id_function=_operation_id,
+    )
+    app.state.settings = settings
+    app.state.engine = engine
+    app.state.clock = clock
+    problems.install(app)
+
+    @app.exception_handler(NobodyError)
+    async def nobody(_: Request, __: NobodyError) -> JSONResponse:
+        return problems.sign_in_needed()
+
+    for place in (health, sign_in, squad, ladder, floor, review):
+        app.include_router(place.router)
+    site.install(app, settings.web_dist)
+    app.add_middleware(GZipMiddleware, minimum_size=1024, compresslevel=5)
+    app.add_middleware(security.Gate)
+    app.add_middleware(TrustedHostMiddleware, allowed_hosts=_names(settings.allowed_hosts))
+    app.add_middleware(security.SecurityHeaders)
+    return app
+
+
+def _operation_id(route: APIRoute) -> str:
+    return route.name
+
+
+def _names(hosts: list[str]) -> list[str]:
+    # Starlette compares what stands before the port, which for [::1]:8400 is "[".
+    return ["[" if host.startswith("[") else host for host in hosts]

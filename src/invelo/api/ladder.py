@@ -1,0 +1,389 @@
+"""Ladder: the rungs to scale, the athlete's reach on them, and the sheet of one rung."""
+
+from datetime import date, datetime
+from typing import Literal
+from uuid import UUID
+
+from fastapi import APIRouter
+from pydantic import Field
+
+from invelo.api.context import Coach, Database, Now, moment_for
+from invelo.api.problems import ERRORS
+from invelo.api.shapes import (
+    Dose,
+    Estimate,
+    Explained,
+    Gate,
+    Level,
+    Measure,
+    Purpose,
+    Request,
+    Shape,
+    dose_of,
+    gate_of,
+)
+from invelo.core import MODEL_VERSION
+from invelo.core.body import Worn
+from invelo.core.caution import STANDING
+from invelo.core.movement import CATALOGUE_VERSION, Modifiers, catalogue
+from invelo.core.posture.figure import push_up_figure
+from invelo.core.tempo import Tempo
+from invelo.store import access, ladder, tables
+from invelo.store.rows import body_of, set_up_columns
+
+router = APIRouter(prefix="/api", tags=["Ladder"], responses=ERRORS)
+
+
+class Force(Shape):
+    """A force of the world on the body."""
+
+    name: str = Field(examples=["hands"])
+    at: tuple[float, float] = Field(description="m")
+    vector: tuple[float, float] = Field(description="N")
+
+
+class Figure(Shape):
+    """A computed posture, seen from the side; x from the feet to the head, y up, m."""
+
+    phase: Literal["top", "middle", "bottom"]
+    joints: dict[str, tuple[float, float]]
+    segments: list[tuple[str, str]]
+    centre_of_mass: tuple[float, float]
+    forces: list[Force]
+    hand_surface: float
+    foot_surface: float
+
+
+class SetUp(Shape):
+    """A movement and what is changed about it; m and kg."""
+
+    movement: str = Field(examples=["push-up"])
+    hand_height_m: float = Field(0.0, examples=[0.3])
+    foot_height_m: float = 0.0
+    hand_offset_m: float = Field(0.0, description="Hands along the body, + towards the feet.")
+    vest_kg: float = 0.0
+    bag_kg: float = 0.0
+    tempo: str = Field(
+        "1-0-1-0", description="Lower – hold – press – hold, s.", examples=["3-0-1-0"]
+    )
+
+
+class Rung(SetUp):
+    """A rung as it is drawn: its height on the page is `demand`."""
+
+    id: UUID
+    position: int
+    name: str
+    dose: Dose
+    gate: Gate
+    demand: Estimate
+    load: Estimate
+    share: Estimate
+    expected: Estimate = Field(description="Reps to failure this athlete likely has here.")
+    figure: Figure
+
+
+class Step(Shape):
+    """From one rung to the next above it."""
+
+    ratio: Estimate
+    above: Estimate = Field(description="Reps above for whoever just meets the lower gate.")
+    gap: bool
+    easier: bool
+
+
+class Standing(Shape):
+    """Where the model places the athlete."""
+
+    rung_id: UUID
+    low_rung_id: UUID
+    high_rung_id: UUID
+    fits: bool
+    reach: Explained
+    capacity: Explained
+    evidence_day: date
+    evidence_kind: Literal["test", "set"]
+    narrower: str
+
+
+class LadderSheet(Shape):
+    """A ladder measured for its athlete."""
+
+    id: UUID
+    athlete_id: UUID
+    athlete_name: str
+    goal: str
+    family: str
+    school: str
+    purpose: Purpose
+    level: Level
+    stopped: str = Field(description="Why pain stopped the movement; empty while it runs.")
+    standing_id: UUID
+    measure: Measure
+    rungs: list[Rung]
+    steps: list[Step]
+    placement: Standing
+    revision: int
+    model_version: str
+    catalogue_version: str
+
+
+class Fault(Shape):
+    """Something to see in a rep, and what to do about it."""
+
+    name: str
+    remedy: str
+
+
+class Phases(Shape):
+    """Load on the hands along the rep."""
+
+    top: Explained
+    middle: Explained
+    bottom: Explained
+
+
+class RungSheet(Shape):
+    """Everything about one rung, each figure with how it came about."""
+
+    id: UUID
+    name: str
+    movement_name: str
+    prime: list[str]
+    cues: list[str]
+    faults: list[Fault]
+    cautions: list[str]
+    demand: Explained
+    share: Explained
+    work: Explained
+    rep_time_s: float
+    phases: Phases
+    expected: Explained
+    figures: list[Figure]
+
+
+class Movement(Shape):
+    """A movement of the catalogue."""
+
+    id: str
+    name: str
+    family: str
+
+
+class ReadyLadder(Shape):
+    """A ladder to copy to an athlete."""
+
+    id: str = Field(examples=["push-up"])
+    goal: str
+    family: str
+    rungs: list[str]
+
+
+class Catalogue(Shape):
+    """What the product knows by name."""
+
+    version: str
+    movements: list[Movement]
+    ladders: list[ReadyLadder]
+
+
+class RepTest(Request):
+    """Strict reps done to the end (or to an effort), at a set-up."""
+
+    id: UUID = Field(description="Made by the client, so that sending it twice counts once.")
+    movement: str = Field("push-up", examples=["push-up"])
+    hand_height_m: float = Field(0.0, examples=[0.3])
+    foot_height_m: float = 0.0
+    hand_offset_m: float = 0.0
+    vest_kg: float = 0.0
+    bag_kg: float = 0.0
+    tempo: str = "1-0-1-0"
+    reps: int = Field(examples=[12])
+    effort: float = 10.0
+
+
+class NewLadder(Request):
+    """A ready ladder for an athlete, entered where the test says."""
+
+    ready_ladder: str = Field(examples=["push-up"])
+    purpose: Purpose = "strength"
+    level: Level = "beginner"
+    test: RepTest
+
+
+class Move(Request):
+    """The coach's own choice of rung."""
+
+    rung_id: UUID
+
+
+class TestResult(Shape):
+    """A kept test with the capacity it was read as."""
+
+    id: UUID
+    at: datetime
+    local_date: date
+    reps: int
+    effort: float
+    model_version: str
+
+
+@router.get("/catalogue")
+def get_catalogue(_: Coach) -> Catalogue:
+    """Movements and ready ladders."""
+    known = catalogue()
+    return Catalogue(
+        version=CATALOGUE_VERSION,
+        movements=[Movement.model_validate(m) for m in known.movement],
+        ladders=[
+            ReadyLadder(
+                id=one.id, goal=one.goal, family=one.family, rungs=[r.name for r in one.rungs]
+            )
+            for one in known.ladder
+        ],
+    )
+
+
+@router.post("/athletes/{athlete_id}/ladders", status_code=201)
+def create(athlete_id: UUID, body: NewLadder, coach: Coach, db: Database, now: Now) -> LadderSheet:
+    """Copy a ready ladder to an athlete and place them by a test."""
+    athlete = access.athlete(db, coach.id, athlete_id, writing=True)
+    ready = catalogue().find_ladder(body.ready_ladder)
+    row = ladder.create(
+        db, athlete, ready, body.purpose, body.level, _test(body.test), moment_for(athlete, now)
+    )
+    return _sheet(db, ladder.view(db, row, athlete))
+
+
+@router.get("/ladders/{ladder_id}")
+def get_ladder(ladder_id: UUID, coach: Coach, db: Database) -> LadderSheet:
+    """A ladder drawn to scale for its athlete."""
+    row = access.ladder(db, coach.id, ladder_id)
+    return _sheet(db, ladder.view(db, row, access.athlete(db, coach.id, row.athlete_id)))
+
+
+@router.get("/ladders/{ladder_id}/rungs/{rung_id}")
+def get_rung(ladder_id: UUID, rung_id: UUID, coach: Coach, db: Database) -> RungSheet:
+    """One rung in full."""
+    row = access.ladder(db, coach.id, ladder_id)
+    position = ladder.rung_on(db, row.id, rung_id).position
+    return _rung_sheet(ladder.view(db, row, access.athlete(db, coach.id, row.athlete_id)), position)
+
+
+@router.post("/ladders/{ladder_id}/tests", status_code=201)
+def add_test(ladder_id: UUID, body: RepTest, coach: Coach, db: Database, now: Now) -> TestResult:
+    """Keep a rep test; the athlete's reach is estimated anew."""
+    row = access.ladder(db, coach.id, ladder_id, writing=True)
+    athlete = access.athlete(db, coach.id, row.athlete_id)
+    kept = ladder.add_test(db, row, athlete, _test(body), moment_for(athlete, now))
+    return TestResult.model_validate(kept)
+
+
+@router.post("/ladders/{ladder_id}/standing")
+def stand(ladder_id: UUID, body: Move, coach: Coach, db: Database, now: Now) -> LadderSheet:
+    """Put the athlete on a rung of the coach's choice."""
+    row = access.ladder(db, coach.id, ladder_id, writing=True)
+    athlete = access.athlete(db, coach.id, row.athlete_id)
+    ladder.stand(db, row, athlete, body.rung_id, moment_for(athlete, now))
+    return _sheet(db, ladder.view(db, row, athlete))
+
+
+@router.post("/ladders/{ladder_id}/resume")
+def resume(ladder_id: UUID, coach: Coach, db: Database) -> LadderSheet:
+    """Take up again a movement that pain had stopped, once a clinician agrees."""
+    row = ladder.resume(db, access.ladder(db, coach.id, ladder_id, writing=True))
+    return _sheet(db, ladder.view(db, row, access.athlete(db, coach.id, row.athlete_id)))
+
+
+def _test(body: RepTest) -> ladder.Test:
+    return ladder.Test(
+        body.id,
+        catalogue().find_movement(body.movement),
+        Modifiers(
+            body.hand_height_m,
+            body.foot_height_m,
+            body.hand_offset_m,
+            Worn(vest=body.vest_kg, bag=body.bag_kg),
+            Tempo.parse(body.tempo),
+        ),
+        body.reps,
+        body.effort,
+    )
+
+
+def _sheet(db: Database, seen: ladder.LadderView) -> LadderSheet:
+    row, placement = seen.row, seen.placement
+    return LadderSheet(
+        id=row.id,
+        athlete_id=row.athlete_id,
+        athlete_name=seen.athlete.name,
+        goal=row.goal,
+        family=row.family,
+        school=row.school,
+        purpose=row.purpose,
+        level=row.level,
+        stopped=row.stopped,
+        standing_id=seen.rungs[seen.standing].id,
+        measure=Measure.model_validate(seen.measure),
+        rungs=[_rung(seen, i) for i in range(len(seen.rungs))],
+        steps=[Step.model_validate(step) for step in seen.measured.steps],
+        placement=Standing(
+            rung_id=seen.rungs[placement.index].id,
+            low_rung_id=seen.rungs[placement.low_index].id,
+            high_rung_id=seen.rungs[placement.high_index].id,
+            fits=placement.fits,
+            reach=Explained.model_validate(placement.reach),
+            capacity=Explained.model_validate(placement.capacity),
+            evidence_day=placement.evidence.day,
+            evidence_kind=placement.evidence.kind,
+            narrower=placement.narrower,
+        ),
+        revision=ladder.revision(db, row),
+        model_version=MODEL_VERSION,
+        catalogue_version=CATALOGUE_VERSION,
+    )
+
+
+def _figure(seen: ladder.LadderView, index: int, phase: Literal["top", "bottom"]) -> Figure:
+    rung = seen.measured.rungs[index]
+    setup = rung.modifiers.setup(rung.movement)
+    return Figure.model_validate(push_up_figure(body_of(seen.measure), setup, phase))
+
+
+def _rung(seen: ladder.LadderView, index: int) -> Rung:
+    row: tables.Rung = seen.rungs[index]
+    demand = seen.measured.demands[index]
+    return Rung(
+        id=row.id,
+        position=row.position,
+        name=row.name,
+        **set_up_columns(row.movement, seen.measured.rungs[index].modifiers),
+        dose=dose_of(row),
+        gate=gate_of(row),
+        demand=Estimate.model_validate(demand.on_scale),
+        load=Estimate.model_validate(demand.load.top),
+        share=Estimate.model_validate(demand.load.share),
+        expected=Estimate.model_validate(seen.placement.predictions[index]),
+        figure=_figure(seen, index, "top"),
+    )
+
+
+def _rung_sheet(seen: ladder.LadderView, index: int) -> RungSheet:
+    demand = seen.measured.demands[index]
+    movement = seen.measured.rungs[index].movement
+    return RungSheet(
+        id=seen.rungs[index].id,
+        name=seen.rungs[index].name,
+        movement_name=movement.name,
+        prime=list(movement.prime),
+        cues=list(movement.cues),
+        faults=[Fault.model_validate(fault) for fault in movement.fault],
+        cautions=[*movement.cautions, STANDING],
+        demand=Explained.model_validate(demand.on_scale),
+        share=Explained.model_validate(demand.load.share),
+        work=Explained.model_validate(demand.load.work),
+        rep_time_s=demand.rep_time,
+        phases=Phases.model_validate(demand.load),
+        expected=Explained.model_validate(seen.placement.predictions[index]),
+        figures=[_figure(seen, index, "top"), _figure(seen, index, "bottom")],
+    )

@@ -1,0 +1,128 @@
+"""What guards every request: response headers, cross-site check, size limit."""
+
+import secrets
+
+from starlette.datastructures import Headers, MutableHeaders
+from starlette.responses import Response
+from starlette.types import ASGIApp, Message, Receive, Scope, Send
+
+from invelo.api.problems import FieldProblem, problem
+
+BODY_LIMIT = 256 * 1024
+"""Largest request body, bytes."""
+
+SAFE_METHODS = frozenset({"GET", "HEAD", "OPTIONS"})
+
+
+def policy(nonce: str) -> str:
+    """The Content-Security-Policy: everything from here, nothing inline but what has the nonce."""
+    return "; ".join(
+        (
+            "default-src 'self'",
+            "img-src 'self' data:",
+            f"style-src 'self' 'nonce-{nonce}'",
+            "object-src 'none'",
+            "base-uri 'none'",
+            "form-action 'self'",
+            "frame-ancestors 'none'",
+        )
+    )
+
+
+class SecurityHeaders:
+    """Set the security headers; the page's nonce is at `scope["state"]["nonce"]`."""
+
+    def __init__(self, app: ASGIApp) -> None:
+        """Wrap an application."""
+        self.app = app
+
+    async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        """Add the headers to every response."""
+        if scope["type"] != "http":
+            await self.app(scope, receive, send)
+            return
+        nonce = secrets.token_urlsafe(16)
+        scope.setdefault("state", {})["nonce"] = nonce
+
+        async def with_headers(message: Message) -> None:
+            if message["type"] == "http.response.start":
+                headers = MutableHeaders(scope=message)
+                headers["Content-Security-Policy"] = policy(nonce)
+                headers["X-Content-Type-Options"] = "nosniff"
+                headers["Referrer-Policy"] = "no-referrer"
+                headers["Cross-Origin-Opener-Policy"] = "same-origin"
+                headers["Cross-Origin-Resource-Policy"] = "same-origin"
+                headers["Permissions-Policy"] = "camera=(), microphone=(), geolocation=()"
+                headers.setdefault("Cache-Control", "no-store")
+            await send(message)
+
+        await self.app(scope, receive, with_headers)
+
+
+class Gate:
+    """Refuse writes from other sites, and bodies that are too large."""
+
+    def __init__(self, app: ASGIApp) -> None:
+        """Wrap an application."""
+        self.app = app
+
+    async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        """Let the request through or answer it here."""
+        refusal = self._refusal(scope) if scope["type"] == "http" else None
+        if refusal is not None:
+            await refusal(scope, receive, send)
+            return
+        await self.app(scope, _limited(receive), send)
+
+    def _refusal(self, scope: Scope) -> Response | None:
+        headers = Headers(scope=scope)
+        if scope["method"] not in SAFE_METHODS and not _same_site(headers):
+            return problem(
+                403,
+                "Refused: it came from another site",
+                FieldProblem(
+                    field="origin",
+                    problem="the request came from another site's page.",
+                    remedy="Open the application itself and do it there.",
+                ),
+            )
+        length = headers.get("content-length", "0")
+        return _too_large() if not length.isdigit() or int(length) > BODY_LIMIT else None
+
+
+def _same_site(headers: Headers) -> bool:
+    """Whether a write comes from our own page.
+
+    Browsers say so in Sec-Fetch-Site, older ones in Origin. A client that sends neither is no
+    browser and carries nobody's cookies by accident.
+    """
+    fetched = headers.get("sec-fetch-site")
+    if fetched is not None:
+        return fetched in ("same-origin", "none")
+    origin = headers.get("origin")
+    return origin is None or origin.split("://", 1)[-1] == headers.get("host")
+
+
+def _too_large() -> Response:
+    return problem(
+        413,
+        "Too large",
+        FieldProblem(
+            field="body",
+            problem=f"it is over {BODY_LIMIT // 1024} KiB.",
+            remedy="Send less at once.",
+        ),
+    )
+
+
+def _limited(receive: Receive) -> Receive:
+    """Cut off a body that streams past the limit without having announced its length."""
+    seen = 0
+
+    async def counted() -> Message:
+        nonlocal seen
+        message = await receive()
+        seen += len(message.get("body", b""))
+        return {"type": "http.disconnect"} if seen > BODY_LIMIT else message
+
+    return counted

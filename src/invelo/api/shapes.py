@@ -1,0 +1,114 @@
+"""Shapes that more than one place answers with."""
+
+from datetime import date
+from typing import Literal
+from uuid import UUID
+
+from pydantic import BaseModel, ConfigDict, Field
+
+from invelo.store import tables
+
+
+class Shape(BaseModel):
+    """An answer, readable off the core's and the store's own values."""
+
+    model_config = ConfigDict(from_attributes=True)
+
+
+class Request(BaseModel):
+    """A request body; a misspelt field is an error, not silence."""
+
+    model_config = ConfigDict(extra="forbid", allow_inf_nan=False)
+
+
+class Estimate(Shape):
+    """A figure with its 80 % interval."""
+
+    likely: float = Field(examples=[47.9])
+    low: float = Field(examples=[46.6])
+    high: float = Field(examples=[49.3])
+    unit: str = Field(examples=["kg"])
+
+
+class Input(Shape):
+    """One figure that went into a result."""
+
+    name: str = Field(examples=["body mass"])
+    value: float | str = Field(examples=[75.0])
+    unit: str = Field("", examples=["kg"])
+
+
+class Derivation(Shape):
+    """How a figure came about."""
+
+    formula: str
+    inputs: list[Input]
+    sources: list[str]
+    note: str
+
+
+class Explained(Estimate):
+    """A figure with its interval, the envelope of differing methods, and how it came about."""
+
+    spread_low: float | None = None
+    spread_high: float | None = None
+    derivation: Derivation
+
+
+class Dose(Shape):
+    """What one session asks."""
+
+    sets: int = Field(examples=[3])
+    reps_low: int = Field(examples=[6])
+    reps_high: int = Field(examples=[10])
+    rest_s: int = Field(description="Seconds between sets.", examples=[120])
+    effort: float = Field(description="Target, 1–10.", examples=[9])
+
+
+class Gate(Shape):
+    """What is shown before moving up."""
+
+    sets: int = Field(examples=[3])
+    reps: int = Field(examples=[10])
+    effort: float = Field(description="Highest effort allowed.", examples=[9])
+    sessions: int = Field(description="Sessions running.", examples=[2])
+
+
+def dose_of(row: tables.Rung) -> Dose:
+    """A rung's dose."""
+    return Dose(
+        sets=row.sets,
+        reps_low=row.reps_low,
+        reps_high=row.reps_high,
+        rest_s=row.rest_s,
+        effort=row.effort,
+    )
+
+
+def gate_of(row: tables.Rung) -> Gate:
+    """A rung's gate."""
+    return Gate(
+        sets=row.gate_sets,
+        reps=row.gate_reps,
+        effort=row.gate_effort,
+        sessions=row.gate_sessions,
+    )
+
+
+class RungName(Shape):
+    """A rung by name."""
+
+    id: UUID
+    name: str = Field(examples=["Floor push-up"])
+
+
+Purpose = Literal["learn", "skill", "strength", "size", "endurance", "keep", "finisher"]
+Level = Literal["beginner", "intermediate", "advanced"]
+
+
+class Measure(Shape):
+    """Body mass and stature on a day."""
+
+    mass_kg: float = Field(examples=[75.0])
+    stature_m: float = Field(examples=[1.75])
+    local_date: date

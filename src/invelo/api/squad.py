@@ -1,0 +1,148 @@
+"""Squad: the athletes, who needs the coach first, and why."""
+
+from datetime import date
+from typing import Literal
+from uuid import UUID
+
+from fastapi import APIRouter
+from pydantic import Field
+
+from invelo.api.context import Coach, Database, Now, moment_for
+from invelo.api.problems import ERRORS
+from invelo.api.shapes import Gate, Measure, Request, RungName, Shape, gate_of
+from invelo.store import access, ladder, squad
+from invelo.store.moment import Moment
+
+router = APIRouter(prefix="/api", tags=["Squad"], responses=ERRORS)
+
+
+class Mark(Shape):
+    """One reason to look at an athlete."""
+
+    kind: Literal["stopped", "pain", "decision", "missed", "new"]
+    text: str = Field(examples=["step up waits for a word"])
+
+
+class SquadLine(Shape):
+    """One athlete, with the most urgent reason first."""
+
+    id: UUID
+    name: str = Field(examples=["Oda Fenwick"])
+    note: str
+    ladder_id: UUID | None
+    goal: str | None
+    standing: RungName | None
+    gate: Gate | None
+    expected: list[float] | None = Field(
+        description="Reps to failure on the rung they stand on: low, likely, high (80 %).",
+        examples=[[8.1, 10.4, 12.9]],
+    )
+    last_session: date | None
+    marks: list[Mark]
+
+
+class Squad(Shape):
+    """The coach's athletes; safety first, then waiting decisions, then absence."""
+
+    athletes: list[SquadLine]
+
+
+class NewAthlete(Request):
+    """A person to coach."""
+
+    id: UUID = Field(description="Made by the client, so that sending it twice counts once.")
+    name: str = Field(min_length=1, max_length=80, pattern=r"\S", examples=["Oda Fenwick"])
+    mass_kg: float = Field(description="20 to 300 kg.", examples=[75.0])
+    stature_m: float = Field(description="1.0 to 2.4 m.", examples=[1.75])
+    note: str = Field("", max_length=500)
+    time_zone: str | None = Field(None, description="IANA name; the coach's own if left out.")
+    consent: Literal[True] = Field(
+        description="The athlete has agreed that their records are kept."
+    )
+
+
+class NewMeasure(Request):
+    """A body measured again."""
+
+    mass_kg: float = Field(examples=[74.2])
+    stature_m: float = Field(examples=[1.75])
+
+
+class LadderName(Shape):
+    """A ladder by its goal."""
+
+    id: UUID
+    goal: str
+    family: str
+
+
+class Athlete(Shape):
+    """An athlete with measures and ladders."""
+
+    id: UUID
+    name: str
+    note: str
+    time_zone: str
+    consent_on: date
+    measures: list[Measure]
+    ladders: list[LadderName]
+
+
+@router.get("/squad")
+def list_squad(coach: Coach, db: Database, now: Now) -> Squad:
+    """Every athlete of this coach, one line each."""
+    return Squad(athletes=[_line(line) for line in squad.lines(db, coach.id, now)])
+
+
+@router.post("/athletes", status_code=201)
+def enrol(body: NewAthlete, coach: Coach, db: Database, now: Now) -> Athlete:
+    """Add an athlete with a first measure."""
+    moment = Moment(now, body.time_zone or coach.time_zone)
+    person = squad.Person(body.id, body.name, body.mass_kg, body.stature_m, body.note)
+    squad.enrol(db, coach, person, moment)
+    return get_athlete(body.id, coach, db)
+
+
+@router.get("/athletes/{athlete_id}")
+def get_athlete(athlete_id: UUID, coach: Coach, db: Database) -> Athlete:
+    """One athlete."""
+    row = access.athlete(db, coach.id, athlete_id)
+    return Athlete(
+        id=row.id,
+        name=row.name,
+        note=row.note,
+        time_zone=row.time_zone,
+        consent_on=row.consent_on,
+        measures=[Measure.model_validate(m) for m in ladder.measures(db, row.id)],
+        ladders=[LadderName.model_validate(one) for one in ladder.of_athlete(db, row.id)],
+    )
+
+
+@router.post("/athletes/{athlete_id}/measures", status_code=201)
+def measure(athlete_id: UUID, body: NewMeasure, coach: Coach, db: Database, now: Now) -> Measure:
+    """Keep today's body mass and stature; ladders are measured with the newest."""
+    row = access.athlete(db, coach.id, athlete_id, writing=True)
+    kept = squad.measure(db, row, body.mass_kg, body.stature_m, moment_for(row, now))
+    return Measure.model_validate(kept)
+
+
+@router.delete("/athletes/{athlete_id}", status_code=204)
+def erase(athlete_id: UUID, coach: Coach, db: Database) -> None:
+    """Erase a person and every record of theirs, logged sets included. There is no way back."""
+    squad.erase(db, access.athlete(db, coach.id, athlete_id, writing=True))
+
+
+def _line(line: squad.SquadLine) -> SquadLine:
+    rung = line.standing
+    return SquadLine(
+        id=line.athlete.id,
+        name=line.athlete.name,
+        note=line.athlete.note,
+        ladder_id=line.ladder.id if line.ladder else None,
+        goal=line.ladder.goal if line.ladder else None,
+        standing=RungName.model_validate(rung) if rung else None,
+        gate=gate_of(rung) if rung else None,
+        expected=list(line.expected) if line.expected else None,
+        last_session=line.last.local_date if line.last else None,
+        marks=[Mark(kind=mark.kind, text=mark.text) for mark in line.marks],
+    )

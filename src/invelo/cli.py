@@ -1,0 +1,156 @@
+"""The command line. `./invelo` prepares the machine and hands over here.
+
+Heavy imports stand inside the commands, so that each loads only what it needs.
+"""
+
+import os
+import subprocess
+import sys
+from contextlib import suppress
+from datetime import UTC, datetime
+from pathlib import Path
+from typing import Annotated
+
+import typer
+from pydantic import ValidationError
+
+from invelo import serving
+from invelo.settings import ROOT, Settings
+
+app = typer.Typer(
+    help="Bodyweight progression ladders, drawn to scale.",
+    no_args_is_help=True,
+    add_completion=False,
+    pretty_exceptions_enable=False,
+)
+
+Port = Annotated[
+    int | None, typer.Option(min=1, max=65535, help="Port; the next free one if not given.")
+]
+
+
+@app.command()
+def demo(
+    port: Port = None,
+    fresh: Annotated[bool, typer.Option(help="Begin the demo's story anew.")] = False,
+) -> None:
+    """Serve the application with the touring theatre's data, on this machine only."""
+    from invelo.api.app import create_app
+    from invelo.demo.history import load
+    from invelo.demo.theatre import COACH_EMAIL, COACH_PASSWORD
+    from invelo.store.database import engine_for, migrate, transaction
+
+    settings = _settings()
+    listener = serving.listen("127.0.0.1", port or settings.port, asked=port is not None)
+    with suppress(KeyboardInterrupt), serving.own_server("demo") as server:
+        if fresh:
+            server.drop("demo")
+        url = server.url("demo")
+        migrate(url)
+        engine = engine_for(url)
+        with transaction(engine) as db:
+            load(db, datetime.now(UTC))
+        address = f"http://127.0.0.1:{listener.getsockname()[1]}"
+        serving.run(
+            create_app(settings, engine),
+            listener,
+            f"ready at {address}\n"
+            f"        sign in as {COACH_EMAIL}\n"
+            f"        password   {COACH_PASSWORD}\n"
+            "        Ctrl-C stops everything that was started here.",
+        )
+        engine.dispose()
+
+
+@app.command()
+def serve(port: Port = None) -> None:
+    """Serve the application with settings from the environment (INVELO_…), without demo data."""
+    from invelo.api.app import create_app
+    from invelo.store.database import engine_for, migrate
+
+    settings = _settings()
+    chosen = port or settings.port
+    asked = port is not None or "INVELO_PORT" in os.environ
+    listener = serving.listen(settings.host, chosen, asked)
+    with suppress(KeyboardInterrupt), serving.database(settings.database_url, "serve") as url:
+        migrate(url)
+        engine = engine_for(url)
+        address = f"http://{settings.host}:{listener.getsockname()[1]}"
+        serving.run(create_app(settings, engine), listener, f"ready at {address}")
+        engine.dispose()
+
+
+@app.command()
+def coach(
+    email: Annotated[str, typer.Argument(help="The address to sign in with.")],
+    name: Annotated[str, typer.Option(prompt=True)],
+    time_zone: Annotated[str, typer.Option(help="IANA name.", prompt=True)] = "Europe/Lisbon",
+    password: Annotated[
+        str, typer.Option(prompt=True, hide_input=True, confirmation_prompt=True)
+    ] = "",
+) -> None:
+    """Make a coach's account for `serve`."""
+    from email_validator import EmailNotValidError, validate_email
+
+    from invelo.core.errors import InputError
+    from invelo.store import accounts
+    from invelo.store.database import engine_for, migrate, transaction
+    from invelo.store.errors import RefusedError
+
+    try:
+        address = validate_email(email, check_deliverability=False).normalized
+        with serving.database(_settings().database_url, "serve") as url:
+            migrate(url)
+            with transaction(engine_for(url)) as db:
+                accounts.create(db, address, name, password, time_zone, datetime.now(UTC))
+    except (EmailNotValidError, InputError, RefusedError) as error:
+        serving.say(str(error))
+        raise SystemExit(1) from error
+    serving.say(f"{address} can sign in now.")
+
+
+@app.command(context_settings={"allow_extra_args": True, "ignore_unknown_options": True})
+def test(context: typer.Context) -> None:
+    """Run every test, browser included; further arguments go to pytest."""
+    command = [sys.executable, "-m", "pytest", *context.args]
+    raise SystemExit(subprocess.call(command, cwd=ROOT))  # noqa: S603
+
+
+CHECKS = (
+    ("style of the Python code", ["ruff", "check", "."], ROOT),
+    ("layout of the Python code", ["ruff", "format", "--check", "."], ROOT),
+    ("types of the Python code", ["mypy"], ROOT),
+    ("import rules", ["lint-imports", "--no-cache"], ROOT),
+    ("types and style of the front end", ["npm", "run", "--silent", "check"], ROOT / "web"),
+)
+
+
+@app.command()
+def check() -> None:
+    """Run the linters, the type checkers and the import rules."""
+    failed = []
+    for what, command, folder in CHECKS:
+        serving.say(f"checking {what}: {' '.join(command)}")
+        if subprocess.call(command, cwd=folder):  # noqa: S603
+            failed.append(what)
+    if failed:
+        serving.say(f"not in order: {', '.join(failed)}. Mend what is printed above.")
+        raise SystemExit(1)
+
+
+@app.command()
+def openapi(path: Annotated[Path, typer.Argument(help="Where to write it.")]) -> None:
+    """Write the OpenAPI document, from which the front end's client is made."""
+    from invelo.api.document import openapi_json
+
+    path.write_text(openapi_json(), encoding="utf-8")
+
+
+def _settings() -> Settings:
+    try:
+        return Settings()
+    except ValidationError as error:
+        for one in error.errors():
+            name = "_".join(["INVELO", *(str(part).upper() for part in one["loc"])])
+            serving.say(f"{name}: {one['msg']}. Mend it in the environment.")
+        raise SystemExit(2) from error

@@ -1,0 +1,135 @@
+"""Four weeks of sessions, lived through the product's own acts.
+
+Each crew member has a true capacity that grows at a rate of their own. On each training day the
+model says how many reps that truth allows on the rung they stand on; they do the dose, the effort
+follows from what was left, the product decides, and the coach takes what it proposes. The newest
+decision is left for whoever looks at the demo.
+"""
+
+import math
+from datetime import datetime, timedelta
+from random import Random
+from uuid import UUID
+
+from sqlmodel import Session, select
+
+from invelo.core.ladder import relative_range
+from invelo.core.movement import Movement, catalogue
+from invelo.core.placement import evidence
+from invelo.demo.theatre import (
+    COACH_EMAIL,
+    COACH_NAME,
+    COACH_PASSWORD,
+    CREW,
+    TOUR_LADDER,
+    ZONE,
+    CrewMember,
+)
+from invelo.store import accounts, floor, ladder, review, squad
+from invelo.store.moment import Moment
+from invelo.store.rows import body_of
+from invelo.store.tables import Account, Athlete, Decision, Ladder
+
+WEEKS = 4
+TRAINING_DAYS = (0, 2, 4)
+MOST_EFFORT = 9.0
+SEED = 20
+
+
+def load(db: Session, now: datetime) -> None:
+    """Fill an empty database with the theatre; one that holds accounts is left as it is."""
+    if db.exec(select(Account)).first() is not None:
+        return
+    coach = accounts.create(db, COACH_EMAIL, COACH_NAME, COACH_PASSWORD, ZONE, now)
+    random = Random(SEED)  # noqa: S311  (a demo wants the same story each time)
+    for member in CREW:
+        _live(db, coach, member, now, random)
+
+
+def _live(db: Session, coach: Account, member: CrewMember, now: datetime, random: Random) -> None:
+    last_day = now - timedelta(days=member.rests)
+    began = last_day - timedelta(days=7 * (WEEKS - 1) + max(TRAINING_DAYS))
+    enrolled = Moment(began - timedelta(days=2), ZONE)
+    person = squad.Person(_id(random), member.name, member.mass, member.stature, member.note)
+    athlete = squad.enrol(db, coach, person, enrolled)
+    rung, reps = member.test
+    tested = TOUR_LADDER.rungs[rung]
+    test = ladder.Test(_id(random), _movement(tested.movement), tested.modifiers(), reps)
+    row = ladder.create(db, athlete, TOUR_LADDER, member.purpose, member.level, test, enrolled)
+    days = [
+        began + timedelta(days=7 * week + day) for week in range(WEEKS) for day in TRAINING_DAYS
+    ]
+    for day in days:
+        final = day == days[-1]
+        pain = member.wrist_pain if final else 0
+        decision = _train(db, row, athlete, member, (day - began).days / 7, day, pain, random)
+        if not final:
+            moment = Moment(day + timedelta(hours=2), ZONE)
+            review.answer(db, row, decision, coach, "take", None, "", moment)
+
+
+def _movement(movement_id: str) -> Movement:
+    return catalogue().find_movement(movement_id)
+
+
+def _train(
+    db: Session,
+    row: Ladder,
+    athlete: Athlete,
+    member: CrewMember,
+    weeks: float,
+    day: datetime,
+    pain: int,
+    random: Random,
+) -> Decision:
+    session = floor.start(db, row, _id(random), Moment(day, ZONE))
+    rung = ladder.rung_on(db, row.id, session.rung_id)
+    left = _true_reps(db, row, athlete, member, weeks) + random.gauss(0, 0.4)
+    for number in range(1, rung.sets + 1):
+        can = max(1.0, left - member.drift * (number - 1))
+        reps = max(1, min(rung.reps_high, math.floor(can - (10 - MOST_EFFORT))))
+        effort = min(10.0, max(5.0, round(2 * (10 - (can - reps))) / 2))
+        moment = Moment(day + timedelta(seconds=(rung.rest_s + 40) * number), ZONE)
+        hurts = pain if number == rung.sets else 0
+        entry = floor.SetEntry(
+            id=_id(random),
+            rung_id=rung.id,
+            number=number,
+            reps=reps,
+            effort=effort,
+            clean=True,
+            pain=hurts,
+            pain_place="left wrist" if hurts else "",
+            moment=moment,
+        )
+        floor.log(db, session, entry, moment.at)
+    ended = Moment(day + timedelta(minutes=25), ZONE)
+    return floor.finish(db, row, athlete, session, round(6 + random.random() * 2), ended)
+
+
+def _true_reps(
+    db: Session, row: Ladder, athlete: Athlete, member: CrewMember, weeks: float
+) -> float:
+    """Reps to failure that the member's true capacity allows on the rung they stand on."""
+    seen = ladder.view(db, row, athlete)
+    rung, reps = member.test
+    tested = seen.measured.rungs[rung]
+    truth = evidence(
+        seen.measure.local_date,
+        "test",
+        body_of(seen.measure),
+        tested.movement,
+        tested.modifiers,
+        reps,
+        10,
+    )
+    load = seen.measured.demands[seen.standing].load
+    return truth.capacity.predict(
+        load.top.likely / (1 + member.gain * weeks),
+        seen.measured.rungs[seen.standing].modifiers.tempo,
+        relative_range(load, truth.load),
+    ).likely
+
+
+def _id(random: Random) -> UUID:
+    return UUID(int=random.getrandbits(128), version=4)

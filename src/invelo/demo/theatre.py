@@ -1,0 +1,95 @@
+"""The people, the kit and the ladder of the demo. All names and figures are invented."""
+
+from dataclasses import dataclass
+
+from invelo.core.dose import Level, Purpose
+from invelo.core.movement import ReadyLadder, ReadyRung
+
+COACH_EMAIL = "coach@theatre.example"
+COACH_NAME = "Ilse Marn"
+COACH_PASSWORD = "three sandbags and a riser"  # noqa: S105  (shown at every demo start)
+ZONE = "Europe/Lisbon"
+
+TOUR_LADDER = ReadyLadder(
+    id="tour-push-up",
+    goal="Push-up with feet raised and a sandbag",
+    family="horizontal push",
+    rungs=(
+        ReadyRung("Tailgate push-up", "push-up", hand_height=0.90),
+        ReadyRung("Two-crate push-up", "push-up", hand_height=0.75),
+        ReadyRung("Push-up on riser 60", "push-up", hand_height=0.60),
+        ReadyRung("Knee push-up", "knee-push-up"),
+        ReadyRung("Push-up on riser 40", "push-up", hand_height=0.40),
+        ReadyRung("Push-up on riser 20", "push-up", hand_height=0.20),
+        ReadyRung("Floor push-up", "push-up"),
+        ReadyRung("Feet on riser 20", "push-up", foot_height=0.20),
+        ReadyRung("Feet on riser 40", "push-up", foot_height=0.40),
+        ReadyRung("Slow floor push-up", "push-up", tempo="3-0-1-0"),
+        ReadyRung("Feet on riser 40, sandbag 5", "push-up", foot_height=0.40, bag=5.0),
+        ReadyRung("Feet on riser 40, sandbag 10", "push-up", foot_height=0.40, bag=10.0),
+    ),
+)
+
+
+@dataclass(frozen=True)
+class CrewMember:
+    """An invented athlete.
+
+    Attributes:
+        test: on which rung of the ladder they were tested, and how many reps they did.
+        gain: true growth of capacity per week, share.
+        drift: how many reps their last set falls behind the first.
+        wrist_pain: pain of the last session, 0–10.
+        rests: days since the last session.
+    """
+
+    name: str
+    note: str
+    mass: float
+    stature: float
+    purpose: Purpose
+    level: Level
+    test: tuple[int, int]
+    gain: float
+    drift: float = 1.0
+    wrist_pain: int = 0
+    rests: int = 1
+
+
+CREW = (
+    CrewMember(
+        "Tilde Varga",
+        "Puppeteer. New to strength work; arms tire before the show does.",
+        mass=58.0,
+        stature=1.66,
+        purpose="strength",
+        level="beginner",
+        test=(2, 9),
+        gain=0.035,
+    ),
+    CrewMember(
+        "Juno Pell",
+        "Lights and rigging. Steady; wants push-ups with a sandbag by the autumn run.",
+        mass=71.0,
+        stature=1.75,
+        purpose="size",
+        level="intermediate",
+        test=(6, 15),
+        gain=0.04,
+        drift=0.5,
+        rests=2,
+    ),
+    CrewMember(
+        "Bram Oster",
+        "Drives the second truck, carries the flats. Strong, heavy, a wrist that complains.",
+        mass=96.0,
+        stature=1.88,
+        purpose="strength",
+        level="advanced",
+        test=(7, 11),
+        gain=0.012,
+        drift=1.5,
+        wrist_pain=3,
+        rests=3,
+    ),
+)

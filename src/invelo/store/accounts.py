@@ -1,0 +1,125 @@
+"""Coach accounts, sign-in and its brake."""
+
+import hashlib
+import secrets
+from datetime import datetime, timedelta
+from functools import cache
+from uuid import UUID
+
+from pwdlib import PasswordHash
+from sqlalchemy import func
+from sqlmodel import Session, col, delete, select
+
+from invelo.core.errors import InputError
+from invelo.store.errors import ConflictError, ThrottledError
+from invelo.store.moment import require_zone
+from invelo.store.tables import Account, SignIn, SignInAttempt
+
+PASSWORD_LEAST = 10
+TRY_WINDOW = timedelta(minutes=15)
+TRIES_PER_ADDRESS = 5
+TRIES_PER_MACHINE = 30
+
+
+@cache
+def _hasher() -> PasswordHash:
+    return PasswordHash.recommended()  # argon2id
+
+
+@cache
+def _nobody() -> str:
+    """Checked against when there is no such account, so that both answers take as long."""
+    return _hasher().hash(secrets.token_urlsafe())
+
+
+def _digest(text: str) -> str:
+    return hashlib.sha256(text.encode()).hexdigest()
+
+
+def create(
+    db: Session, email: str, name: str, password: str, time_zone: str, now: datetime
+) -> Account:
+    """Make a coach's account.
+
+    Raises:
+        InputError: for a short password or an unknown zone.
+        ConflictError: if the address has one already.
+    """
+    require_zone(time_zone)
+    if len(password) < PASSWORD_LEAST:
+        raise InputError(
+            "password", "it is too short.", f"Use at least {PASSWORD_LEAST} characters."
+        )
+    address = email.strip().lower()
+    if db.exec(select(Account).where(Account.email == address)).first():
+        raise ConflictError("email", f"{address} has an account already.", "Sign in with it.")
+    account = Account(
+        email=address,
+        name=name,
+        password_hash=_hasher().hash(password),
+        time_zone=time_zone,
+        created_at=now,
+    )
+    db.add(account)
+    db.flush()
+    return account
+
+
+def check(db: Session, email: str, password: str, machine: str, now: datetime) -> Account | None:
+    """The account whose password this is; a failure is counted, and must be committed.
+
+    Raises:
+        ThrottledError: after too many failures with this address or from this machine.
+    """
+    address = email.strip().lower()
+    limits = {_digest(address): TRIES_PER_ADDRESS, _digest(machine): TRIES_PER_MACHINE}
+    for key, limit in limits.items():
+        oldest, count = db.exec(
+            select(func.min(SignInAttempt.at), func.count()).where(
+                SignInAttempt.key == key, SignInAttempt.at > now - TRY_WINDOW
+            )
+        ).one()
+        if count >= limit:
+            raise ThrottledError(round((oldest + TRY_WINDOW - now).total_seconds()))
+    account = db.exec(select(Account).where(Account.email == address)).first()
+    known = account.password_hash if account else _nobody()
+    if _hasher().verify(password, known) and account:
+        db.exec(delete(SignInAttempt).where(col(SignInAttempt.key) == _digest(address)))
+        return account
+    db.exec(delete(SignInAttempt).where(col(SignInAttempt.at) <= now - TRY_WINDOW))
+    db.add_all(SignInAttempt(key=key, at=now) for key in limits)
+    return None
+
+
+def open_session(db: Session, account: Account, now: datetime, lasts: timedelta) -> str:
+    """Sign an account in; the token for its cookie, of which only a hash is kept."""
+    db.exec(delete(SignIn).where(col(SignIn.expires_at) <= now))
+    token = secrets.token_urlsafe(32)
+    db.add(
+        SignIn(
+            token_hash=_digest(token),
+            account_id=account.id,
+            created_at=now,
+            expires_at=now + lasts,
+        )
+    )
+    return token
+
+
+def for_token(db: Session, token: str, now: datetime) -> Account | None:
+    """The account signed in by this token, if its session has not run out."""
+    return db.exec(
+        select(Account)
+        .join(SignIn, col(SignIn.account_id) == Account.id)
+        .where(SignIn.token_hash == _digest(token), SignIn.expires_at > now)
+    ).first()
+
+
+def close_session(db: Session, token: str) -> None:
+    """Sign out."""
+    db.exec(delete(SignIn).where(col(SignIn.token_hash) == _digest(token)))
+
+
+def named(db: Session, account_id: UUID) -> Account | None:
+    """An account by its id."""
+    return db.get(Account, account_id)

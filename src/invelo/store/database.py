@@ -1,0 +1,33 @@
+"""Connections and migrations."""
+
+from collections.abc import Iterator
+from contextlib import contextmanager
+from pathlib import Path
+
+from alembic import command
+from alembic.config import Config
+from sqlalchemy import Engine, create_engine
+from sqlmodel import Session
+
+CONNECT_SECONDS = 3
+
+
+def engine_for(url: str) -> Engine:
+    """A pool on a PostgreSQL address that finds its way back when the server returns."""
+    return create_engine(url, pool_pre_ping=True, connect_args={"connect_timeout": CONNECT_SECONDS})
+
+
+@contextmanager
+def transaction(engine: Engine) -> Iterator[Session]:
+    """A session that commits at the end, or leaves no trace if anything went wrong."""
+    with Session(engine) as session:
+        yield session
+        session.commit()
+
+
+def migrate(url: str) -> None:
+    """Bring a database to the newest schema."""
+    config = Config()
+    config.set_main_option("script_location", str(Path(__file__).parent / "migrations"))
+    config.attributes["url"] = url
+    command.upgrade(config, "head")

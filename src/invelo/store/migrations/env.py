@@ -1,0 +1,12 @@
+"""Alembic's entry: migrate over one connection, in one transaction."""
+
+from alembic import context
+from sqlmodel import SQLModel
+
+from invelo.store import tables  # noqa: F401  (fills the metadata)
+from invelo.store.database import engine_for
+
+with engine_for(context.config.attributes["url"]).connect() as connection:
+    context.configure(connection=connection, target_metadata=SQLModel.metadata)
+    with context.begin_transaction():
+        context.run_migrations()

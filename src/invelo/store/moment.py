@@ -1,0 +1,39 @@
+"""An instant with the place it happened at."""
+
+from dataclasses import dataclass
+from datetime import date, datetime
+from zoneinfo import ZoneInfo, available_timezones
+
+from invelo.core.errors import InputError
+
+
+@dataclass(frozen=True)
+class Moment:
+    """An instant and the zone of whoever lived it, so that its calendar day is known for good.
+
+    Attributes:
+        at: the instant, with its offset.
+        zone: IANA name, such as "Europe/Lisbon".
+    """
+
+    at: datetime
+    zone: str
+
+    def __post_init__(self) -> None:
+        """Refuse a naive time and a zone nobody knows."""
+        if self.at.tzinfo is None:
+            raise InputError("time", "it has no offset from UTC.", "End it in Z or +01:00.")
+        require_zone(self.zone)
+
+    @property
+    def local_date(self) -> date:
+        """The calendar day there and then."""
+        return self.at.astimezone(ZoneInfo(self.zone)).date()
+
+
+def require_zone(name: str) -> None:
+    """Raise `InputError` unless `name` is an IANA time zone."""
+    if name not in available_timezones():
+        raise InputError(
+            "time zone", f"“{name}” is not known.", "Give an IANA name such as Europe/Lisbon."
+        )

@@ -1,0 +1,79 @@
+"""From rows to the core's values, and from computed values to what is stored."""
+
+from dataclasses import asdict
+from datetime import date
+from typing import Any
+
+from invelo.core.body import Body, Worn
+from invelo.core.dose import Dose, Gate
+from invelo.core.estimate import Estimate
+from invelo.core.log import SessionRecord, SetRecord
+from invelo.core.movement import Modifiers, catalogue
+from invelo.core.rung import Rung
+from invelo.core.tempo import Tempo
+from invelo.store import tables
+
+
+def body_of(measure: tables.Measure) -> Body:
+    """The body a measure describes."""
+    return Body(measure.mass_kg, measure.stature_m)
+
+
+def body_on(measures: list[tables.Measure], day: date) -> Body:
+    """The body as last measured by `day`, or at the first measure if that came later.
+
+    Args:
+        measures: oldest first, at least one.
+    """
+    by_then = [m for m in measures if m.local_date <= day]
+    return body_of(by_then[-1] if by_then else measures[0])
+
+
+def modifiers_of(row: tables.SetUp) -> Modifiers:
+    """What a row changes about its movement."""
+    return Modifiers(
+        row.hand_height_m,
+        row.foot_height_m,
+        row.hand_offset_m,
+        Worn(vest=row.vest_kg, bag=row.bag_kg),
+        Tempo.parse(row.tempo),
+    )
+
+
+def set_up_columns(movement: str, modifiers: Modifiers) -> dict[str, Any]:
+    """The columns of `SetUp`."""
+    return {
+        "movement": movement,
+        "hand_height_m": modifiers.hand_height,
+        "foot_height_m": modifiers.foot_height,
+        "hand_offset_m": modifiers.hand_offset,
+        "vest_kg": modifiers.worn.vest,
+        "bag_kg": modifiers.worn.bag,
+        "tempo": str(modifiers.tempo),
+    }
+
+
+def rung_of(row: tables.Rung) -> Rung:
+    """A rung as the core reasons about it."""
+    return Rung(
+        name=row.name,
+        movement=catalogue().find_movement(row.movement),
+        modifiers=modifiers_of(row),
+        dose=Dose(row.sets, row.reps_low, row.reps_high, row.rest_s, row.effort),
+        gate=Gate(row.gate_sets, row.gate_reps, row.gate_effort, row.gate_sessions),
+    )
+
+
+def session_of(session: tables.TrainingSession, sets: list[tables.LoggedSet]) -> SessionRecord:
+    """A session as decisions read it; rungs are keyed by their row's id."""
+    return SessionRecord(session.local_date, tuple(set_of(row) for row in sets))
+
+
+def set_of(row: tables.LoggedSet) -> SetRecord:
+    """A logged set as decisions read it."""
+    return SetRecord(str(row.rung_id), row.reps, row.effort, row.clean, row.pain, row.pain_place)
+
+
+def stored(estimate: Estimate) -> dict[str, Any]:
+    """An estimate with its derivation, as JSON keeps it."""
+    return asdict(estimate)

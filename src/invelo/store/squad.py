@@ -1,0 +1,156 @@
+"""The squad: athletes, their measures, and a line on each that says who needs the coach."""
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Any
+from uuid import UUID
+from zoneinfo import ZoneInfo
+
+from sqlalchemy import text
+from sqlmodel import Session, col, select
+
+from invelo.core.body import Body
+from invelo.core.squad import Condition, Mark, marks, urgency
+from invelo.store import access, logs
+from invelo.store.errors import ConflictError
+from invelo.store.moment import Moment
+from invelo.store.tables import (
+    Account,
+    Athlete,
+    AthleteAccess,
+    Decision,
+    Ladder,
+    Measure,
+    Placement,
+    Rung,
+    TrainingSession,
+    dated,
+)
+
+
+@dataclass(frozen=True)
+class SquadLine:
+    """One athlete in the list; what hangs on a ladder is None before they have one."""
+
+    athlete: Athlete
+    ladder: Ladder | None
+    standing: Rung | None
+    expected: tuple[float, float, float] | None
+    last: TrainingSession | None
+    marks: tuple[Mark, ...]
+
+
+@dataclass(frozen=True)
+class Person:
+    """Someone to coach: kg and m."""
+
+    id: UUID
+    name: str
+    mass: float
+    stature: float
+    note: str = ""
+
+
+def enrol(db: Session, coach: Account, person: Person, moment: Moment) -> Athlete:
+    """Add an athlete with a first measure; the coach owns the record. A replay changes nothing.
+
+    Raises:
+        InputError: for a mass or a stature out of range.
+        ConflictError: if the id names someone else.
+    """
+    Body(person.mass, person.stature)
+    kept = db.get(Athlete, person.id)
+    if kept is not None:
+        if kept.name == person.name.strip() and kept in access.athletes(db, coach.id):
+            return kept
+        raise ConflictError("id", "it names someone else.", "Make a new id for each athlete.")
+    athlete = Athlete(
+        id=person.id,
+        name=person.name.strip(),
+        time_zone=moment.zone,
+        note=person.note.strip(),
+        consent_on=moment.local_date,
+        created_at=moment.at,
+    )
+    db.add(athlete)
+    db.flush()
+    db.add(AthleteAccess(account_id=coach.id, athlete_id=athlete.id, role="owner"))
+    measure(db, athlete, person.mass, person.stature, moment)
+    return athlete
+
+
+def measure(db: Session, athlete: Athlete, mass: float, stature: float, moment: Moment) -> Measure:
+    """Keep a body mass and a stature.
+
+    Raises:
+        InputError: for a value no human has.
+    """
+    Body(mass, stature)
+    row = Measure(athlete_id=athlete.id, **dated(moment), mass_kg=mass, stature_m=stature)
+    db.add(row)
+    db.flush()
+    return row
+
+
+def erase(db: Session, athlete: Athlete) -> None:
+    """Erase a person: every row about them, logs included. There is no way back."""
+    db.exec(text("SET LOCAL invelo.erasing = 'yes'"))  # type: ignore[call-overload]
+    db.delete(athlete)
+    db.flush()
+
+
+def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
+    """The squad, whoever needs the coach first on top (see `invelo.core.squad.ORDER`)."""
+    people = access.athletes(db, account_id)
+    ladders = db.exec(
+        select(Ladder)
+        .where(col(Ladder.athlete_id).in_([a.id for a in people]))
+        .order_by(col(Ladder.created_at).desc(), col(Ladder.id))
+    ).all()
+    first = {ladder.athlete_id: ladder for ladder in ladders}
+    ids = [ladder.id for ladder in first.values()]
+    standing = _by(
+        "ladder_id",
+        db.exec(
+            select(Rung)
+            .join(Ladder, col(Ladder.standing_id) == Rung.id)
+            .where(col(Ladder.id).in_(ids))
+        ),
+    )
+    placed = _newest(db, Placement, ids)
+    waiting = _newest(db, Decision, ids, col(Decision.answer).is_(None))
+    last = _newest(db, TrainingSession, ids, col(TrainingSession.finished_at).is_not(None))
+    sets = logs.standing_sets(db, [session.id for session in last.values()])
+    found: list[SquadLine] = []
+    for athlete in people:
+        ladder = first.get(athlete.id)
+        key = ladder.id if ladder else None
+        session = last.get(key)
+        worst = max(sets[session.id], key=lambda s: s.pain, default=None) if session else None
+        condition = Condition(
+            stopped=ladder.stopped if ladder else "",
+            pain=worst.pain if worst else 0,
+            pain_place=worst.pain_place if worst else "",
+            waiting=waiting[key].outcome if key in waiting else "",
+            last=session.local_date if session else None,
+        )
+        rung = standing.get(key)
+        expected = placed[key].result["predictions"].get(str(rung.id)) if rung else None
+        today = now.astimezone(ZoneInfo(athlete.time_zone)).date()
+        found.append(SquadLine(athlete, ladder, rung, expected, session, marks(condition, today)))
+    return sorted(found, key=lambda line: urgency(line.marks))
+
+
+def _newest(db: Session, table: Any, ids: list[UUID], *conditions: Any) -> dict[Any, Any]:
+    statement = (
+        select(table)
+        .where(table.ladder_id.in_(ids), *conditions)
+        .distinct(table.ladder_id)
+        .order_by(table.ladder_id, table.at.desc(), table.id)
+    )
+    return _by("ladder_id", db.exec(statement))
+
+
+def _by(column: str, rows: Iterable[Any]) -> dict[Any, Any]:
+    return {getattr(row, column): row for row in rows}

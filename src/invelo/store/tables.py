@@ -1,0 +1,304 @@
+"""The rows. Every instant carries its zone and its local date; every computed result carries the
+version of the model and of the catalogue it came from, with its inputs.
+"""
+
+from datetime import date, datetime
+from typing import Any, Literal
+from uuid import UUID, uuid4
+
+from sqlalchemy import (
+    ARRAY,
+    CheckConstraint,
+    Column,
+    DateTime,
+    ForeignKey,
+    Index,
+    Text,
+    UniqueConstraint,
+    text,
+)
+from sqlalchemy.dialects.postgresql import JSONB
+from sqlmodel import Field, SQLModel
+
+from invelo.core import MODEL_VERSION
+from invelo.core.movement import CATALOGUE_VERSION
+from invelo.store.moment import Moment
+
+NAMES = {
+    "ix": "ix_%(column_0_label)s",
+    "uq": "uq_%(table_name)s_%(column_0_N_name)s",
+    "ck": "ck_%(table_name)s_%(constraint_name)s",
+    "fk": "fk_%(table_name)s_%(column_0_name)s",
+    "pk": "pk_%(table_name)s",
+}
+SQLModel.metadata.naming_convention = NAMES
+
+Role = Literal["owner", "coach", "reader"]
+"""`owner` may hand an athlete over or erase them, `coach` may write, `reader` may look."""
+
+WRITERS: tuple[Role, ...] = ("owner", "coach")
+
+
+def _instant(nullable: bool = False) -> Any:
+    return Field(
+        default=None if nullable else ..., sa_type=DateTime(timezone=True), nullable=nullable
+    )
+
+
+def _within(column: str, low: float, high: float) -> CheckConstraint:
+    """Last line of defence; the core refuses the same values first, with words."""
+    return CheckConstraint(f"{column} BETWEEN {low:g} AND {high:g}", column)
+
+
+def _one_of(column: str, *values: str) -> CheckConstraint:
+    known = ", ".join(f"'{value}'" for value in values)
+    return CheckConstraint(f"{column} IN ({known})", column)
+
+
+def _json() -> Any:
+    return Field(sa_type=JSONB, nullable=False)
+
+
+class Dated(SQLModel):
+    """When and where something happened."""
+
+    at: datetime = _instant()
+    zone: str
+    local_date: date
+
+
+class Computed(SQLModel):
+    """What a result came from."""
+
+    model_version: str = MODEL_VERSION
+    catalogue_version: str = CATALOGUE_VERSION
+    inputs: dict[str, Any] = _json()
+
+
+def dated(moment: Moment) -> dict[str, Any]:
+    """The columns of `Dated` for a moment."""
+    return {"at": moment.at, "zone": moment.zone, "local_date": moment.local_date}
+
+
+class Account(SQLModel, table=True):
+    """A coach who signs in. `email` is kept in lower case."""
+
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    email: str = Field(unique=True)
+    name: str
+    password_hash: str
+    time_zone: str
+    created_at: datetime = _instant()
+
+
+class SignIn(SQLModel, table=True):
+    """A server-side session; the cookie's token is kept only as its SHA-256."""
+
+    __tablename__ = "sign_in"
+
+    token_hash: str = Field(primary_key=True)
+    account_id: UUID = Field(foreign_key="account.id", ondelete="CASCADE", index=True)
+    created_at: datetime = _instant()
+    expires_at: datetime = _instant()
+
+
+class SignInAttempt(SQLModel, table=True):
+    """A failed sign-in, counted per e-mail address and per machine (both as SHA-256)."""
+
+    __tablename__ = "sign_in_attempt"
+    __table_args__ = (Index("ix_sign_in_attempt_key_at", "key", "at"),)
+
+    id: int | None = Field(default=None, primary_key=True)
+    key: str
+    at: datetime = _instant()
+
+
+class Athlete(SQLModel, table=True):
+    """Who trains. `consent_on` is the day they agreed that their records are kept."""
+
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    name: str
+    time_zone: str
+    note: str = ""
+    consent_on: date
+    created_at: datetime = _instant()
+
+
+class AthleteAccess(SQLModel, table=True):
+    """Who may see or change an athlete: the one place that says so."""
+
+    __tablename__ = "athlete_access"
+    __table_args__ = (_one_of("role", "owner", "coach", "reader"),)
+
+    account_id: UUID = Field(foreign_key="account.id", ondelete="CASCADE", primary_key=True)
+    athlete_id: UUID = Field(
+        foreign_key="athlete.id", ondelete="CASCADE", primary_key=True, index=True
+    )
+    role: str
+
+
+class Measure(Dated, table=True):
+    """Body mass and stature on a day."""
+
+    __table_args__ = (_within("mass_kg", 20, 300), _within("stature_m", 1, 2.4))
+
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
+    mass_kg: float
+    stature_m: float
+
+
+class Ladder(SQLModel, table=True):
+    """Rungs toward a goal, and the one the athlete stands on.
+
+    `stopped` holds the reason a pain rule ended the movement, '' while it runs.
+    """
+
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
+    goal: str
+    family: str
+    school: str = "range"
+    purpose: str
+    level: str
+    standing_id: UUID | None = Field(
+        default=None,
+        sa_column=Column(
+            ForeignKey("rung.id", name="fk_ladder_standing_id", ondelete="SET NULL", use_alter=True)
+        ),
+    )
+    stopped: str = ""
+    created_at: datetime = _instant()
+
+
+class SetUp(SQLModel):
+    """A movement with what is changed about it; lengths in m, loads in kg."""
+
+    movement: str
+    hand_height_m: float = 0.0
+    foot_height_m: float = 0.0
+    hand_offset_m: float = 0.0
+    vest_kg: float = 0.0
+    bag_kg: float = 0.0
+    tempo: str = "1-0-1-0"
+
+
+class Rung(SetUp, table=True):
+    """A set-up with its dose and its gate, at a position counted from 0 at the foot."""
+
+    __table_args__ = (UniqueConstraint("ladder_id", "position", deferrable=True),)
+
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    ladder_id: UUID = Field(foreign_key="ladder.id", ondelete="CASCADE")
+    position: int
+    name: str
+    sets: int
+    reps_low: int
+    reps_high: int
+    rest_s: int
+    effort: float
+    gate_sets: int
+    gate_reps: int
+    gate_effort: float
+    gate_sessions: int
+
+
+class RepTest(Dated, Computed, SetUp, table=True):
+    """A best set of strict reps, with the capacity it was read as."""
+
+    __tablename__ = "rep_test"
+    __table_args__ = (_within("reps", 1, 200), _within("effort", 1, 10))
+
+    id: UUID = Field(primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
+    reps: int
+    effort: float
+    result: dict[str, Any] = _json()
+
+
+class Placement(Dated, Computed, table=True):
+    """Where new evidence put the athlete on a ladder."""
+
+    __table_args__ = (Index("ix_placement_ladder_id_at", "ladder_id", "at"),)
+
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    ladder_id: UUID = Field(foreign_key="ladder.id", ondelete="CASCADE")
+    rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
+    result: dict[str, Any] = _json()
+
+
+class TrainingSession(Dated, table=True):
+    """A session of one ladder. Its id is made by the device, so that a replay finds it."""
+
+    __tablename__ = "training_session"
+    __table_args__ = (
+        Index("ix_training_session_ladder_id_at", "ladder_id", "at"),
+        Index(
+            "uq_training_session_open",
+            "ladder_id",
+            unique=True,
+            postgresql_where=text("finished_at IS NULL"),
+        ),
+        _within("effort", 1, 10),
+    )
+
+    id: UUID = Field(primary_key=True)
+    ladder_id: UUID = Field(foreign_key="ladder.id", ondelete="CASCADE")
+    rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
+    finished_at: datetime | None = _instant(nullable=True)
+    effort: float | None = None
+
+
+class LoggedSet(Dated, table=True):
+    """One set as it was logged: never changed, corrected by a new row that names the old.
+
+    `at` is the device's clock; `server_at` ours.
+    """
+
+    __tablename__ = "logged_set"
+    __table_args__ = (
+        Index("ix_logged_set_session_id", "session_id"),
+        _within("number", 1, 99),
+        _within("reps", 0, 200),
+        _within("effort", 1, 10),
+        _within("pain", 0, 10),
+    )
+
+    id: UUID = Field(primary_key=True)
+    session_id: UUID = Field(foreign_key="training_session.id", ondelete="CASCADE")
+    rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
+    number: int
+    reps: int
+    effort: float
+    clean: bool
+    pain: int
+    pain_place: str
+    corrects: UUID | None = Field(default=None, foreign_key="logged_set.id", ondelete="CASCADE")
+    server_at: datetime = _instant()
+
+
+class Decision(Dated, Computed, table=True):
+    """A proposal put to the coach after a session, and what they said to it."""
+
+    __table_args__ = (
+        Index("ix_decision_ladder_id_at", "ladder_id", "at"),
+        _one_of("outcome", "stop", "step-back", "hold", "step-up"),
+        _one_of("answer", "take", "edit", "decline", "lapse"),
+    )
+
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    ladder_id: UUID = Field(foreign_key="ladder.id", ondelete="CASCADE")
+    session_id: UUID = Field(foreign_key="training_session.id", ondelete="CASCADE", unique=True)
+    outcome: str
+    from_rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
+    to_rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
+    reason: str
+    figures: list[dict[str, Any]] = _json()
+    rules: list[str] = Field(sa_column=Column(ARRAY(Text), nullable=False))
+    confidence: str
+    confidence_why: str
+    answer: str | None = None
+    answered_at: datetime | None = _instant(nullable=True)
+    answered_by: UUID | None = Field(default=None, foreign_key="account.id", ondelete="SET NULL")
+    word: str = ""
+    final_rung_id: UUID | None = Field(default=None, foreign_key="rung.id", ondelete="CASCADE")

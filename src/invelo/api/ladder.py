@@ -34,21 +34,35 @@ from invelo.store.rows import body_of, set_up_columns
 router = APIRouter(prefix="/api", tags=["Ladder"], responses=ERRORS)
 
 
+class Point(Shape):
+    """A place (m) or a vector (N)."""
+
+    x: float
+    y: float
+
+
+class Segment(Shape):
+    """Two joints to join by a line."""
+
+    near: str = Field(examples=["hip"])
+    far: str = Field(examples=["knee"])
+
+
 class Force(Shape):
     """A force of the world on the body."""
 
     name: str = Field(examples=["hands"])
-    at: tuple[float, float] = Field(description="m")
-    vector: tuple[float, float] = Field(description="N")
+    at: Point
+    vector: Point
 
 
 class Figure(Shape):
     """A computed posture, seen from the side; x from the feet to the head, y up, m."""
 
     phase: Literal["top", "middle", "bottom"]
-    joints: dict[str, tuple[float, float]]
-    segments: list[tuple[str, str]]
-    centre_of_mass: tuple[float, float]
+    joints: dict[str, Point]
+    segments: list[Segment]
+    centre_of_mass: Point
     forces: list[Force]
     hand_surface: float
     foot_surface: float

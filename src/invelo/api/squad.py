@@ -9,7 +9,7 @@ from pydantic import Field
 
 from invelo.api.context import Coach, Database, Now, moment_for
 from invelo.api.problems import ERRORS
-from invelo.api.shapes import Gate, Measure, Request, RungName, Shape, gate_of
+from invelo.api.shapes import Estimate, Gate, Measure, Request, RungName, Shape, gate_of
 from invelo.store import access, ladder, squad
 from invelo.store.moment import Moment
 
@@ -33,9 +33,8 @@ class SquadLine(Shape):
     goal: str | None
     standing: RungName | None
     gate: Gate | None
-    expected: list[float] | None = Field(
-        description="Reps to failure on the rung they stand on: low, likely, high (80 %).",
-        examples=[[8.1, 10.4, 12.9]],
+    expected: Estimate | None = Field(
+        description="Reps to failure on the rung they stand on, as of the last evidence."
     )
     last_session: date | None
     marks: list[Mark]
@@ -142,7 +141,14 @@ def _line(line: squad.SquadLine) -> SquadLine:
         goal=line.ladder.goal if line.ladder else None,
         standing=RungName.model_validate(rung) if rung else None,
         gate=gate_of(rung) if rung else None,
-        expected=list(line.expected) if line.expected else None,
+        expected=_expected(line.expected),
         last_session=line.last.local_date if line.last else None,
         marks=[Mark(kind=mark.kind, text=mark.text) for mark in line.marks],
     )
+
+
+def _expected(reps: tuple[float, float, float] | None) -> Estimate | None:
+    if reps is None:
+        return None
+    low, likely, high = reps
+    return Estimate(low=low, likely=likely, high=high, unit="reps")

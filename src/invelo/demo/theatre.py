@@ -74,9 +74,9 @@ CREW = (
         stature=1.75,
         purpose="size",
         level="intermediate",
-        test=(6, 15),
-        gain=0.04,
-        drift=0.5,
+        test=(6, 13),
+        gain=0.03,
+        drift=0.6,
         rests=2,
     ),
     CrewMember(

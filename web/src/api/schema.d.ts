@@ -713,21 +713,11 @@ export interface components {
             phase: "top" | "middle" | "bottom";
             /** Joints */
             joints: {
-                [key: string]: [
-                    number,
-                    number
-                ];
+                [key: string]: components["schemas"]["Point"];
             };
             /** Segments */
-            segments: [
-                string,
-                string
-            ][];
-            /** Centre Of Mass */
-            centre_of_mass: [
-                number,
-                number
-            ];
+            segments: components["schemas"]["Segment"][];
+            centre_of_mass: components["schemas"]["Point"];
             /** Forces */
             forces: components["schemas"]["Force"][];
             /** Hand Surface */
@@ -764,22 +754,8 @@ export interface components {
              * @example hands
              */
             name: string;
-            /**
-             * At
-             * @description m
-             */
-            at: [
-                number,
-                number
-            ];
-            /**
-             * Vector
-             * @description N
-             */
-            vector: [
-                number,
-                number
-            ];
+            at: components["schemas"]["Point"];
+            vector: components["schemas"]["Point"];
         };
         /**
          * Gate
@@ -1198,6 +1174,16 @@ export interface components {
             bottom: components["schemas"]["Explained"];
         };
         /**
+         * Point
+         * @description A place (m) or a vector (N).
+         */
+        Point: {
+            /** X */
+            x: number;
+            /** Y */
+            y: number;
+        };
+        /**
          * Problem
          * @description An RFC 9457 problem document.
          */
@@ -1464,6 +1450,22 @@ export interface components {
             sets: components["schemas"]["LoggedSet"][];
         };
         /**
+         * Segment
+         * @description Two joints to join by a line.
+         */
+        Segment: {
+            /**
+             * Near
+             * @example hip
+             */
+            near: string;
+            /**
+             * Far
+             * @example knee
+             */
+            far: string;
+        };
+        /**
          * SessionDone
          * @description A finished session.
          */
@@ -1558,16 +1560,8 @@ export interface components {
             goal: string | null;
             standing: components["schemas"]["RungName"] | null;
             gate: components["schemas"]["Gate"] | null;
-            /**
-             * Expected
-             * @description Reps to failure on the rung they stand on: low, likely, high (80 %).
-             * @example [
-             *       8.1,
-             *       10.4,
-             *       12.9
-             *     ]
-             */
-            expected: number[] | null;
+            /** @description Reps to failure on the rung they stand on, as of the last evidence. */
+            expected: components["schemas"]["Estimate"] | null;
             /** Last Session */
             last_session: string | null;
             /** Marks */

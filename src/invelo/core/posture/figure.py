@@ -9,7 +9,21 @@ from invelo.core.posture.push_up import Phase, PushUpSetup, push_up
 from invelo.core.posture.skeleton import SEGMENT_ENDS
 from invelo.core.statics import contact_forces
 
-Point = tuple[float, float]
+
+@dataclass(frozen=True)
+class Point:
+    """A place (m) or a vector (N)."""
+
+    x: float
+    y: float
+
+
+@dataclass(frozen=True)
+class Segment:
+    """Two joints to join by a line."""
+
+    near: str
+    far: str
 
 
 @dataclass(frozen=True)
@@ -28,7 +42,7 @@ class Figure:
     Attributes:
         phase: where in the rep.
         joints: name to place, m.
-        segments: pairs of joint names to join by a line.
+        segments: what to join by a line.
         centre_of_mass: m.
         forces: at the contacts, N.
         hand_surface, foot_surface: heights of what is under hands and feet, m.
@@ -36,7 +50,7 @@ class Figure:
 
     phase: Phase
     joints: dict[str, Point]
-    segments: tuple[tuple[str, str], ...]
+    segments: tuple[Segment, ...]
     centre_of_mass: Point
     forces: tuple[Force, ...]
     hand_surface: float
@@ -54,12 +68,12 @@ def push_up_figure(body: Body, setup: PushUpSetup, phase: Phase) -> Figure:
     forces = contact_forces(posture)
 
     def point(values: Array) -> Point:
-        return round(float(values[0]), 4), round(float(values[1]), 4)
+        return Point(round(float(values[0]), 4), round(float(values[1]), 4))
 
     return Figure(
         phase=phase,
         joints={name: point(place) for name, place in posture.joints.items()},
-        segments=tuple(SEGMENT_ENDS.values()),
+        segments=tuple(Segment(near, far) for near, far in SEGMENT_ENDS.values()),
         centre_of_mass=point(posture.centre_of_mass()),
         forces=tuple(
             Force(contact.name, point(contact.point), point(forces[contact.name]))

@@ -1,0 +1,62 @@
+/** What the places read; each key starts with what it is about, so that an act can refresh it. */
+import { queryOptions, useQueryClient } from "@tanstack/react-query";
+import { answer, api } from "./client";
+
+const path = (ladder_id: string) => ({ params: { path: { ladder_id } } });
+
+export const queries = {
+  me: queryOptions({
+    queryKey: ["me"],
+    queryFn: () => answer(api.GET("/api/me")),
+    retry: false,
+  }),
+  squad: queryOptions({
+    queryKey: ["squad"],
+    queryFn: () => answer(api.GET("/api/squad")),
+  }),
+  catalogue: queryOptions({
+    queryKey: ["catalogue"],
+    queryFn: () => answer(api.GET("/api/catalogue")),
+    staleTime: Number.POSITIVE_INFINITY,
+  }),
+  athlete: (athlete_id: string) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id],
+      queryFn: () =>
+        answer(api.GET("/api/athletes/{athlete_id}", { params: { path: { athlete_id } } })),
+    }),
+  ladder: (id: string) =>
+    queryOptions({
+      queryKey: ["ladder", id],
+      queryFn: () => answer(api.GET("/api/ladders/{ladder_id}", path(id))),
+    }),
+  rung: (ladder_id: string, rung_id: string) =>
+    queryOptions({
+      queryKey: ["ladder", ladder_id, "rung", rung_id],
+      queryFn: () =>
+        answer(
+          api.GET("/api/ladders/{ladder_id}/rungs/{rung_id}", {
+            params: { path: { ladder_id, rung_id } },
+          }),
+        ),
+    }),
+  today: (id: string) =>
+    queryOptions({
+      queryKey: ["ladder", id, "today"],
+      queryFn: () => answer(api.GET("/api/ladders/{ladder_id}/today", path(id))),
+    }),
+  review: (id: string) =>
+    queryOptions({
+      queryKey: ["ladder", id, "review"],
+      queryFn: () => answer(api.GET("/api/ladders/{ladder_id}/review", path(id))),
+    }),
+};
+
+/** Read anew whatever an act on an athlete may have changed. */
+export function useRefresh(): () => Promise<unknown> {
+  const client = useQueryClient();
+  return () =>
+    Promise.all(
+      ["squad", "ladder", "athlete"].map((key) => client.invalidateQueries({ queryKey: [key] })),
+    );
+}

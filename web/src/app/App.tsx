@@ -1,0 +1,33 @@
+import { useQuery } from "@tanstack/react-query";
+import { lazy, Suspense } from "react";
+import { Navigate, Route, Routes } from "react-router";
+import { Problem } from "../api/client";
+import { queries } from "../api/queries";
+import { Away } from "../parts/Away";
+import { SignIn } from "../places/sign-in/SignIn";
+import { Shell } from "./Shell";
+
+const Squad = lazy(() => import("../places/squad/Squad"));
+const Ladder = lazy(() => import("../places/ladder/Ladder"));
+const Floor = lazy(() => import("../places/floor/Floor"));
+const Review = lazy(() => import("../places/review/Review"));
+
+export function App() {
+  const me = useQuery(queries.me);
+  if (me.error instanceof Problem && me.error.status === 401) return <SignIn />;
+  if (me.error) return <Away error={me.error} retry={() => me.refetch()} />;
+  if (!me.data) return null;
+  return (
+    <Shell coach={me.data}>
+      <Suspense fallback={null}>
+        <Routes>
+          <Route path="/squad" element={<Squad />} />
+          <Route path="/ladder/:ladderId" element={<Ladder />} />
+          <Route path="/floor/:ladderId" element={<Floor />} />
+          <Route path="/review/:ladderId" element={<Review />} />
+          <Route path="*" element={<Navigate to="/squad" replace />} />
+        </Routes>
+      </Suspense>
+    </Shell>
+  );
+}

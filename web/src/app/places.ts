@@ -1,0 +1,61 @@
+/** The places, numbered as the job runs. */
+
+export interface Place {
+  digit: string;
+  name: string;
+  /** Address, given the ladder at hand. */
+  path: (ladder: string) => string;
+  needsLadder: boolean;
+  keys: [key: string, does: string][];
+}
+
+export const PLACES: Place[] = [
+  {
+    digit: "1",
+    name: "Squad",
+    path: () => "/squad",
+    needsLadder: false,
+    keys: [
+      ["/", "find an athlete"],
+      ["↑ ↓", "go along the list"],
+      ["Enter", "open the athlete's ladder"],
+    ],
+  },
+  {
+    digit: "3",
+    name: "Ladder",
+    path: (ladder) => `/ladder/${ladder}`,
+    needsLadder: true,
+    keys: [
+      ["↑ ↓", "climb the rungs"],
+      ["Enter", "open the rung's sheet"],
+    ],
+  },
+  {
+    digit: "6",
+    name: "Floor",
+    path: (ladder) => `/floor/${ladder}`,
+    needsLadder: true,
+    keys: [
+      ["Space", "start or stop the rest clock"],
+      ["L", "log the set"],
+      ["E", "take the easier rung"],
+    ],
+  },
+  {
+    digit: "7",
+    name: "Review",
+    path: (ladder) => `/review/${ladder}`,
+    needsLadder: true,
+    keys: [],
+  },
+];
+
+const KEY = "invelo.ladder";
+
+/** The ladder at hand stays at hand from place to place. */
+export const pickedLadder = {
+  get: () => sessionStorage.getItem(KEY) ?? "",
+  set: (ladder: string) => sessionStorage.setItem(KEY, ladder),
+  clear: () => sessionStorage.removeItem(KEY),
+};

@@ -1,0 +1,30 @@
+/** The plain page for when nothing can be read: what is wrong, and what to do. */
+import { useEffect } from "react";
+import { Problem } from "../api/client";
+import { Button } from "./Button";
+
+const RETRY_MS = 5000;
+
+export function Away({ error, retry }: { error: Error; retry: () => unknown }) {
+  const title = error instanceof Problem ? error.title : "Something went wrong";
+  const away = error instanceof Problem && (error.status === 503 || error.status === 0);
+  useEffect(() => {
+    if (!away) return;
+    const timer = setInterval(retry, RETRY_MS);
+    return () => clearInterval(timer);
+  }, [away, retry]);
+  return (
+    <main className="m-auto max-w-xl p-8">
+      <h1 className="border-b border-ink pb-2 text-2xl">{title}</h1>
+      <p className="py-3">{error.message}</p>
+      {away && (
+        <p className="pb-3 text-faint">
+          The sheet asks again by itself every {RETRY_MS / 1000} seconds.
+        </p>
+      )}
+      <Button main onClick={() => retry()}>
+        Try again now
+      </Button>
+    </main>
+  );
+}

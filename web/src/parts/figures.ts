@@ -1,0 +1,78 @@
+/** How numbers are written. */
+import type { Schema } from "../api/client";
+
+/** A count past this says only that the load is too light; the service carries it as 31. */
+const TOO_LIGHT = 30;
+
+const thin = "\u202f";
+
+function rounded(value: number, digits: number): string {
+  return value.toLocaleString("en-GB", {
+    minimumFractionDigits: digits,
+    maximumFractionDigits: digits,
+  });
+}
+
+export function kg(value: number): string {
+  return `${rounded(value, 1)}${thin}kg`;
+}
+
+export function reps(value: number): string {
+  if (value > TOO_LIGHT) return "30+";
+  return rounded(Math.max(0, value), 0);
+}
+
+/** "9 reps (7–11)", "30+ reps, too light", "no rep yet". */
+export function repRange({ low, likely, high }: Schema["Estimate"]): string {
+  if (low > TOO_LIGHT) return "30+ reps, too light";
+  if (high < 1) return "no rep yet";
+  return `${reps(likely)} reps (${reps(low)}–${reps(high)})`;
+}
+
+export function range(estimate: Schema["Estimate"], digits = 1): string {
+  return `${rounded(estimate.low, digits)}–${rounded(estimate.high, digits)}`;
+}
+
+/** A figure, its unit and its range, in whichever way the unit is read. */
+export function told(estimate: Schema["Estimate"]): string {
+  if (estimate.unit === "reps") return repRange(estimate);
+  const digits = estimate.unit === "J" ? 0 : estimate.unit === "×" ? 2 : 1;
+  const value = rounded(estimate.likely, digits);
+  return `${value}${thin}${estimate.unit} (${range(estimate, digits)})`;
+}
+
+export function centimetres(metres: number): string {
+  return `${rounded(metres * 100, 0)}${thin}cm`;
+}
+
+export function ratio(estimate: Schema["Estimate"]): string {
+  return `×${thin}${rounded(estimate.likely, 2)}`;
+}
+
+export function plain(value: number | string): string {
+  if (typeof value === "string") return value;
+  return Number.isInteger(value) ? String(value) : rounded(value, Math.abs(value) < 10 ? 2 : 1);
+}
+
+export function day(iso: string): string {
+  return new Date(`${iso.slice(0, 10)}T12:00:00`).toLocaleDateString("en-GB", {
+    day: "numeric",
+    month: "short",
+    year: "numeric",
+  });
+}
+
+/** "3 × 6–10 at effort 9, rest 2:00". */
+export function dose({ sets, reps_low, reps_high, effort, rest_s }: Schema["Dose"]): string {
+  return `${sets} × ${reps_low}–${reps_high} at effort ${effort}, rest ${clock(rest_s)}`;
+}
+
+/** "3 × 10 at effort 9 or under, 2 sessions running". */
+export function gate({ sets, reps: count, effort, sessions }: Schema["Gate"]): string {
+  return `${sets} × ${count} at effort ${effort} or under, ${sessions} sessions running`;
+}
+
+export function clock(seconds: number): string {
+  const whole = Math.max(0, Math.round(seconds));
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, "0")}`;
+}

@@ -1,0 +1,135 @@
+/** Everything about one rung: its figure at both ends of the rep, its demand, dose and gate. */
+import { useQuery } from "@tanstack/react-query";
+import { type ReactNode, type Ref, useState } from "react";
+import { api, type Schema } from "../../api/client";
+import { queries, useRefresh } from "../../api/queries";
+import { Figure } from "../../drawing/Figure";
+import { Button } from "../../parts/Button";
+import { Explained } from "../../parts/Explained";
+import { dose, gate, ratio, repRange } from "../../parts/figures";
+import { Wrong } from "../../parts/Wrong";
+
+interface Props {
+  sheet: Schema["LadderSheet"];
+  rung: Schema["Rung"];
+  index: number;
+  ref: Ref<HTMLElement>;
+}
+
+export function RungSheet({ sheet, rung, index, ref }: Props) {
+  const full = useQuery(queries.rung(sheet.id, rung.id)).data;
+  const refresh = useRefresh();
+  const [error, setError] = useState<Error | null>(null);
+  const above = sheet.steps[index];
+
+  async function stand() {
+    try {
+      await api.POST("/api/ladders/{ladder_id}/standing", {
+        params: { path: { ladder_id: sheet.id } },
+        body: { rung_id: rung.id },
+      });
+      setError(null);
+      await refresh();
+    } catch (cause) {
+      setError(cause as Error);
+    }
+  }
+
+  return (
+    <aside
+      ref={ref}
+      tabIndex={-1}
+      aria-label={`Rung: ${rung.name}`}
+      className="w-full border-t border-ink lg:w-[30rem] lg:shrink-0 lg:overflow-y-auto lg:border-t-0 lg:border-l"
+    >
+      <div className="flex items-center justify-between gap-3 border-b border-hair px-4 py-1.5">
+        <h2 className="text-xl">{rung.name}</h2>
+        {rung.id === sheet.standing_id ? (
+          <span className="lettering">stands here</span>
+        ) : (
+          <Button onClick={stand}>Stand here</Button>
+        )}
+      </div>
+      <div className="px-4">
+        <Wrong error={error} />
+        <Figure
+          figures={full?.figures ?? [rung.figure]}
+          width={440}
+          height={268}
+          label={`${rung.name}: top of the rep in ink, bottom dashed, with the forces on hands and feet`}
+        />
+        <dl className="grid grid-cols-[8.5rem_1fr] gap-x-3 gap-y-0.5 border-t border-ink pt-2">
+          {full && (
+            <>
+              <Row name="Demand">
+                <Explained name="demand" figure={full.demand} />
+              </Row>
+              <Row name="On the hands">
+                top <Explained name="load at the top" figure={full.phases.top} />
+                <br />
+                bottom <Explained name="load at the bottom" figure={full.phases.bottom} />, less
+                certain
+              </Row>
+              <Row name="Share">
+                <Explained name="share of body weight" figure={full.share} />
+              </Row>
+              <Row name="Work">
+                <Explained name="work of one press" figure={full.work} /> a rep of {full.rep_time_s}{" "}
+                s
+              </Row>
+              <Row name="Likely reps">
+                <Explained name="reps to failure" figure={full.expected} />
+              </Row>
+            </>
+          )}
+          <Row name="Dose">{dose(rung.dose)}</Row>
+          <Row name="Gate">{gate(rung.gate)}</Row>
+          {above && (
+            <Row name="Step above">
+              <span className={above.gap || above.easier ? "text-over" : ""}>
+                {ratio(above.ratio)}
+                {above.gap && ", a gap"}
+                {above.easier && ", easier than this rung: check the order"}
+              </span>
+              : from this gate, {repRange(above.above)} there
+            </Row>
+          )}
+        </dl>
+        {full && <Advice full={full} />}
+      </div>
+    </aside>
+  );
+}
+
+function Row({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <>
+      <dt className="lettering pt-0.5">{name}</dt>
+      <dd>{children}</dd>
+    </>
+  );
+}
+
+function Advice({ full }: { full: Schema["RungSheet"] }) {
+  return (
+    <div className="mt-2 border-t border-hair pt-2 pb-3">
+      <ul className="list-disc pl-5">
+        {full.cues.map((cue) => (
+          <li key={cue}>{cue}</li>
+        ))}
+      </ul>
+      <h3 className="lettering pt-2">When it goes wrong</h3>
+      <ul className="list-disc pl-5">
+        {full.faults.map((fault) => (
+          <li key={fault.name}>
+            <b>{fault.name}</b>: {fault.remedy}
+          </li>
+        ))}
+      </ul>
+      <h3 className="lettering pt-2">Caution</h3>
+      {full.cautions.map((caution) => (
+        <p key={caution}>{caution}</p>
+      ))}
+    </div>
+  );
+}

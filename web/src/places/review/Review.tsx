@@ -1,0 +1,128 @@
+/** Review: what the rules propose and why, and what was said to it. */
+import { useQuery } from "@tanstack/react-query";
+import { useParams } from "react-router";
+import type { Schema } from "../../api/client";
+import { queries } from "../../api/queries";
+import { Away } from "../../parts/Away";
+import { day } from "../../parts/figures";
+import { TitleBlock } from "../../parts/TitleBlock";
+import { OUTCOMES } from "./outcomes";
+import { Proposal } from "./Proposal";
+
+const ANSWERS: Record<string, string> = {
+  take: "taken",
+  edit: "edited",
+  decline: "declined",
+  lapse: "lapsed",
+};
+
+export default function Review() {
+  const { ladderId = "" } = useParams();
+  const review = useQuery(queries.review(ladderId));
+  if (review.error) return <Away error={review.error} retry={() => review.refetch()} />;
+  if (!review.data) return <main className="flex-1 p-6 text-faint">Opening the review …</main>;
+  const sheet = review.data;
+  const [newest, ...older] = sheet.decisions;
+  return (
+    <>
+      <main className="flex min-h-0 flex-1 flex-col lg:flex-row">
+        <section aria-label="Decision" className="flex-1 p-4 lg:overflow-y-auto">
+          {newest ? (
+            <Proposal key={newest.id} decision={newest} sheet={sheet} />
+          ) : (
+            <p>
+              A decision stands here after the first session: what changes next, with the figures
+              and rules it rests on. Run one on the Floor.
+            </p>
+          )}
+          {older.length > 0 && <History decisions={older} />}
+        </section>
+        <Sessions sessions={sheet.sessions} />
+      </main>
+      <TitleBlock
+        athlete={sheet.athlete_name}
+        sheet={`Review: ${sheet.goal}`}
+        date={newest ? day(newest.local_date) : "–"}
+        revision={`${sheet.decisions.length} decisions`}
+      />
+    </>
+  );
+}
+
+function History({ decisions }: { decisions: Schema["Decision"][] }) {
+  return (
+    <table className="mt-5 w-full">
+      <caption className="lettering border-b border-ink pb-1 text-left">Earlier decisions</caption>
+      <tbody>
+        {decisions.map((one) => (
+          <tr key={one.id} className="border-b border-hair align-top [&>*]:py-1 [&>*]:pr-4">
+            <td className="whitespace-nowrap">{day(one.local_date)}</td>
+            <th scope="row" className="whitespace-nowrap">
+              {OUTCOMES[one.outcome].word}
+            </th>
+            <td>
+              {one.from_rung.name}
+              {one.to_rung.id !== one.from_rung.id && ` → ${one.to_rung.name}`}
+            </td>
+            <td className="text-faint">
+              {one.answer ? ANSWERS[one.answer] : "open"}
+              {one.word && `: ${one.word}`}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Sessions({ sessions }: { sessions: Schema["SessionDone"][] }) {
+  return (
+    <aside
+      aria-label="Sessions"
+      className="border-t border-ink p-4 lg:w-[27rem] lg:shrink-0 lg:overflow-y-auto lg:border-t-0 lg:border-l"
+    >
+      <table className="w-full">
+        <caption className="lettering border-b border-ink pb-1 text-left">
+          Sessions: reps at effort
+        </caption>
+        <tbody>
+          {sessions.map((session) => (
+            <tr key={session.id} className="border-b border-hair align-top [&>*]:py-1 [&>*]:pr-3">
+              <th scope="row" className="font-text font-normal whitespace-nowrap">
+                {day(session.local_date)}
+              </th>
+              <td>
+                <span className="text-sm text-faint">
+                  {[...new Set(session.sets.map((set) => set.rung))].join(", ")}
+                </span>
+                <br />
+                {session.sets.map((set, index) => (
+                  // biome-ignore lint/suspicious/noArrayIndexKey: sets have an order and no other name
+                  <SetText key={index} set={set} />
+                ))}
+              </td>
+              <td className="text-right whitespace-nowrap text-faint">session {session.effort}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </aside>
+  );
+}
+
+function SetText({ set }: { set: Schema["SetDone"] }) {
+  return (
+    <span className="mr-3 inline-block whitespace-nowrap">
+      {set.reps}
+      <span className="text-faint"> at {set.effort}</span>
+      {!set.clean && <span className="text-watch"> form went</span>}
+      {set.pain > 0 && (
+        <span className="text-over">
+          {" "}
+          pain {set.pain}
+          {set.pain_place && `, ${set.pain_place}`}
+        </span>
+      )}
+    </span>
+  );
+}

@@ -1,0 +1,187 @@
+/** Squad: who needs the coach first, and why; one line each. */
+import { useQuery } from "@tanstack/react-query";
+import { useRef, useState } from "react";
+import { useNavigate } from "react-router";
+import type { Schema } from "../../api/client";
+import { queries } from "../../api/queries";
+import { useKeys } from "../../app/keys";
+import { pickedLadder } from "../../app/places";
+import { Away } from "../../parts/Away";
+import { Button } from "../../parts/Button";
+import { day, gate } from "../../parts/figures";
+import { Mark, type Tone } from "../../parts/Mark";
+import { TitleBlock, today } from "../../parts/TitleBlock";
+import { GateGauge } from "./GateGauge";
+import { LadderDialog } from "./LadderDialog";
+import { NewAthlete } from "./NewAthlete";
+import { RecordDialog } from "./RecordDialog";
+
+type Line = Schema["SquadLine"];
+
+const TONE: Record<Schema["Mark"]["kind"], Tone> = {
+  stopped: "over",
+  pain: "over",
+  decision: "watch",
+  missed: "watch",
+  new: "plain",
+};
+
+export default function Squad() {
+  const squad = useQuery(queries.squad);
+  const navigate = useNavigate();
+  const [sought, setSought] = useState("");
+  const [selected, setSelected] = useState(0);
+  const [adding, setAdding] = useState(false);
+  const [record, setRecord] = useState<Line | null>(null);
+  const [starting, setStarting] = useState<Line | null>(null);
+  const search = useRef<HTMLInputElement>(null);
+
+  const all = squad.data?.athletes ?? [];
+  const shown = all.filter((line) => line.name.toLowerCase().includes(sought.trim().toLowerCase()));
+
+  const open = (line: Line | undefined) => {
+    if (!line) return;
+    if (!line.ladder_id) return setStarting(line);
+    pickedLadder.set(line.ladder_id);
+    navigate(`/ladder/${line.ladder_id}`);
+  };
+  const go = (down: number) =>
+    setSelected((now) => Math.max(0, Math.min(shown.length - 1, now + down)));
+  useKeys([
+    ["/", () => search.current?.focus()],
+    ["ArrowUp", () => go(-1)],
+    ["ArrowDown", () => go(1)],
+    ["Enter", () => open(shown[selected])],
+  ]);
+
+  if (squad.error) return <Away error={squad.error} retry={() => squad.refetch()} />;
+  return (
+    <>
+      <main className="min-h-0 flex-1 overflow-auto">
+        <div className="flex flex-wrap items-center gap-3 border-b border-hair px-4 py-1.5">
+          <h1 className="text-xl">Squad</h1>
+          <span className="text-faint">safety first, then what waits for a word, then absence</span>
+          <span className="flex-1" />
+          <input
+            ref={search}
+            value={sought}
+            onChange={(event) => {
+              setSought(event.target.value);
+              setSelected(0);
+            }}
+            onKeyDown={(event) => {
+              if (event.key === "Enter") open(shown[0]);
+              if (event.key === "Escape") event.currentTarget.blur();
+            }}
+            aria-label="Find an athlete (/)"
+            placeholder="Find an athlete  /"
+            className="w-48 border border-line bg-sheet px-2 py-1"
+          />
+          <Button main onClick={() => setAdding(true)}>
+            New athlete
+          </Button>
+        </div>
+        {squad.data && all.length === 0 && (
+          <p className="p-6">
+            Your athletes stand here, whoever needs you first on top. Begin with “New athlete”.
+          </p>
+        )}
+        {all.length > 0 && shown.length === 0 && (
+          <p className="p-6">Nobody here is called “{sought}”.</p>
+        )}
+        {shown.length > 0 && (
+          <table className="w-full">
+            <thead>
+              <tr className="lettering border-b border-ink [&>th]:px-4 [&>th]:py-1">
+                <th>Athlete</th>
+                <th>Why</th>
+                <th>Stands on</th>
+                <th>Reach against the gate</th>
+                <th>Last session</th>
+                <th>
+                  <span className="sr-only">Record</span>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {shown.map((line, index) => (
+                <SquadRow
+                  key={line.id}
+                  line={line}
+                  selected={index === selected}
+                  onOpen={() => open(line)}
+                  onRecord={() => setRecord(line)}
+                />
+              ))}
+            </tbody>
+          </table>
+        )}
+      </main>
+      <TitleBlock sheet={`Squad, ${all.length} athletes`} date={today()} />
+      <NewAthlete open={adding} onOpenChange={setAdding} />
+      {record && <RecordDialog line={record} onClose={() => setRecord(null)} />}
+      {starting && <LadderDialog line={starting} onClose={() => setStarting(null)} />}
+    </>
+  );
+}
+
+interface RowProps {
+  line: Line;
+  selected: boolean;
+  onOpen: () => void;
+  onRecord: () => void;
+}
+
+function SquadRow({ line, selected, onOpen, onRecord }: RowProps) {
+  return (
+    <tr
+      aria-current={selected || undefined}
+      className={`border-b border-hair align-top [&>*]:px-4 [&>*]:py-2.5 ${selected ? "bg-wash" : ""}`}
+    >
+      <th scope="row" className="max-w-72">
+        <button
+          type="button"
+          onClick={onOpen}
+          className="text-lg underline decoration-line decoration-1 underline-offset-4"
+        >
+          {line.name}
+        </button>
+        <p className="font-text text-sm font-normal text-faint">{line.note}</p>
+      </th>
+      <td>
+        {line.marks.length === 0 && <Mark tone="ready">nothing waits</Mark>}
+        {line.marks.map((mark) => (
+          <div key={mark.text}>
+            <Mark tone={TONE[mark.kind]}>{mark.text}</Mark>
+          </div>
+        ))}
+      </td>
+      <td>
+        {line.standing ? (
+          <>
+            {line.standing.name}
+            <p className="text-sm text-faint">toward: {line.goal}</p>
+          </>
+        ) : (
+          <Button onClick={onOpen}>Give a ladder …</Button>
+        )}
+      </td>
+      <td>
+        {line.gate && line.expected && (
+          <>
+            <GateGauge expected={line.expected} gate={line.gate} />
+            <p className="text-sm text-faint">gate {gate(line.gate)}</p>
+          </>
+        )}
+      </td>
+      <td className="whitespace-nowrap">
+        {line.last_session ? day(line.last_session) : "none yet"}
+      </td>
+      <td>
+        <Button quiet onClick={onRecord} aria-label={`Record of ${line.name}`}>
+          Record …
+        </Button>
+      </td>
+    </tr>
+  );
+}

@@ -44,7 +44,7 @@ class Server:
 
     def url(self, database: str) -> str:
         """Address of a database on this server, made if it is not there yet."""
-        with psycopg.connect(self._conninfo("postgres"), autocommit=True) as connection:
+        with psycopg.connect(self.conninfo("postgres"), autocommit=True) as connection:
             known = connection.execute("SELECT 1 FROM pg_database WHERE datname = %s", [database])
             if known.fetchone() is None:
                 name = sql.Identifier(database)
@@ -53,11 +53,12 @@ class Server:
 
     def drop(self, database: str) -> None:
         """Drop a database if it is there."""
-        with psycopg.connect(self._conninfo("postgres"), autocommit=True) as connection:
+        with psycopg.connect(self.conninfo("postgres"), autocommit=True) as connection:
             name = sql.Identifier(database)
             connection.execute(sql.SQL("DROP DATABASE IF EXISTS {}").format(name))
 
-    def _conninfo(self, database: str) -> str:
+    def conninfo(self, database: str) -> str:
+        """Where libpq finds a database of this server."""
         return (
             f"host=127.0.0.1 port={self.port} user={SUPERUSER} password={self.password} "
             f"dbname={database} connect_timeout=2"
@@ -66,7 +67,7 @@ class Server:
     def answers(self) -> bool:
         """Whether the server takes a connection now."""
         try:
-            psycopg.connect(self._conninfo("postgres")).close()
+            psycopg.connect(self.conninfo("postgres")).close()
         except psycopg.OperationalError:
             return False
         return True

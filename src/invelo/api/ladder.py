@@ -8,6 +8,7 @@ from fastapi import APIRouter
 from pydantic import Field
 
 from invelo.api.context import Coach, Database, Now, moment_for
+from invelo.api.drawing import Figure, figure_of
 from invelo.api.problems import ERRORS
 from invelo.api.shapes import (
     Dose,
@@ -26,46 +27,11 @@ from invelo.core import MODEL_VERSION
 from invelo.core.body import Worn
 from invelo.core.caution import STANDING
 from invelo.core.movement import CATALOGUE_VERSION, Modifiers, catalogue
-from invelo.core.posture.figure import push_up_figure
 from invelo.core.tempo import Tempo
 from invelo.store import access, ladder, tables
-from invelo.store.rows import body_of, set_up_columns
+from invelo.store.rows import set_up_columns
 
 router = APIRouter(prefix="/api", tags=["Ladder"], responses=ERRORS)
-
-
-class Point(Shape):
-    """A place (m) or a vector (N)."""
-
-    x: float
-    y: float
-
-
-class Segment(Shape):
-    """Two joints to join by a line."""
-
-    near: str = Field(examples=["hip"])
-    far: str = Field(examples=["knee"])
-
-
-class Force(Shape):
-    """A force of the world on the body."""
-
-    name: str = Field(examples=["hands"])
-    at: Point
-    vector: Point
-
-
-class Figure(Shape):
-    """A computed posture, seen from the side; x from the feet to the head, y up, m."""
-
-    phase: Literal["top", "middle", "bottom"]
-    joints: dict[str, Point]
-    segments: list[Segment]
-    centre_of_mass: Point
-    forces: list[Force]
-    hand_surface: float
-    foot_surface: float
 
 
 class SetUp(Shape):
@@ -358,12 +324,6 @@ def _sheet(db: Database, seen: ladder.LadderView) -> LadderSheet:
     )
 
 
-def _figure(seen: ladder.LadderView, index: int, phase: Literal["top", "bottom"]) -> Figure:
-    rung = seen.measured.rungs[index]
-    setup = rung.modifiers.setup(rung.movement)
-    return Figure.model_validate(push_up_figure(body_of(seen.measure), setup, phase))
-
-
 def _rung(seen: ladder.LadderView, index: int) -> Rung:
     row: tables.Rung = seen.rungs[index]
     demand = seen.measured.demands[index]
@@ -378,7 +338,7 @@ def _rung(seen: ladder.LadderView, index: int) -> Rung:
         load=Estimate.model_validate(demand.load.top),
         share=Estimate.model_validate(demand.load.share),
         expected=Estimate.model_validate(seen.placement.predictions[index]),
-        figure=_figure(seen, index, "top"),
+        figure=figure_of(seen, index, "top"),
     )
 
 
@@ -399,5 +359,5 @@ def _rung_sheet(seen: ladder.LadderView, index: int) -> RungSheet:
         rep_time_s=demand.rep_time,
         phases=Phases.model_validate(demand.load),
         expected=Explained.model_validate(seen.placement.predictions[index]),
-        figures=[_figure(seen, index, "top"), _figure(seen, index, "bottom")],
+        figures=[figure_of(seen, index, "top"), figure_of(seen, index, "bottom")],
     )

@@ -384,8 +384,7 @@ _ORDER: tuple[Callable[[Situation], Proposal | None], ...] = (_pain, _too_hard, 
 
 def _set_figures(sets: tuple[SetRecord, ...]) -> tuple[Input, ...]:
     return tuple(
-        Input(f"set {i + 1}", f"{s.reps} reps at effort {s.effort:g}")
-        for i, s in enumerate(sets)
+        Input(f"set {i + 1}", f"{s.reps} reps at effort {s.effort:g}") for i, s in enumerate(sets)
     )
 
 

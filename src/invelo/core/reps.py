@@ -27,6 +27,9 @@ TOO_LIGHT = 30.0
 OFF_SCALE = 31.0
 """How a count beyond `TOO_LIGHT` is carried in a median or an interval."""
 
+BISECTION_END = 1e-5
+"""Where the search for a load ends, as a share of the one-rep load."""
+
 SILENT_ABOVE = 15.0
 """Brzycki and Lander speak up to this many reps."""
 
@@ -332,30 +335,29 @@ class Capacity:
             ),
         )
 
+    @lru_cache(maxsize=4096)  # noqa: B019  (pure, and a Capacity is a plain value)
     def load_for(self, reps: float, seconds: float = REFERENCE_REP) -> Estimate:
-        """The load at which `reps` of `seconds` each are the most that can be done, kg.
+        """The heaviest load at which `reps` of `seconds` each are likely, kg.
 
-        This is the height to which the athlete's reach is filled on a ladder. Its range is that
-        of the one-rep load, in proportion.
+        This is the height to which the athlete's reach is filled on a ladder. It is `predict`
+        read the other way, by bisection; its range is that of the one-rep load, in proportion.
         """
-        wanted = max(1.0, reps_at(reps, seconds, REFERENCE_REP))
-        tested = self._reference_reps()
-        ratios = [
-            median(
-                e.ratio_at(from_reps) / e.ratio_at(wanted) for e in speaking(max(from_reps, wanted))
+        most = self.one_rep.likely
+        light, heavy = most / (OFF_SCALE * OFF_SCALE), 2 * most
+        while heavy - light > BISECTION_END * most:
+            middle = (light + heavy) / 2
+            light, heavy = (
+                (middle, heavy) if self._predict(middle, seconds) >= reps else (light, middle)
             )
-            for from_reps in {tested, min(tested, SILENT_ABOVE)}
-        ]
-        likely = self.result.load * max(ratios)
-        share = likely / self.one_rep.likely
+        share = light / most
         return Estimate(
-            likely,
-            min(likely, self.one_rep.low * share),
-            max(likely, self.one_rep.high * share),
+            light,
+            self.one_rep.low * share,
+            self.one_rep.high * share,
             "kg",
             Derivation(
-                "The one-rep load, divided by what each equation says a set of this many reps "
-                "costs; median of those that speak.",
+                "The heaviest load at which the prediction from the same test still gives this "
+                "many reps; found by halving. The range is that of the one-rep load.",
                 (
                     Input("one-rep load", self.one_rep.likely, "kg"),
                     Input("reps", reps, "reps"),

@@ -1,0 +1,158 @@
+"""Ladders: demand in order, steps, gaps; the catalogue that ships."""
+
+import pytest
+from pydantic import ValidationError
+
+from invelo.core.body import Body
+from invelo.core.dose import LEAST_USEFUL_REPS, Dose, Gate, range_dose, range_gate
+from invelo.core.errors import InputError
+from invelo.core.ladder import load_ratio, measure
+from invelo.core.movement import Movement, catalogue
+from invelo.core.tempo import Tempo
+from tests.core.people import AVERAGE, ready, rung
+
+
+def test_the_ready_ladder_climbs_for_an_average_body() -> None:
+    demands = [d.on_scale.likely for d in ready().demands]
+    assert demands == sorted(demands)
+    assert not any(step.easier for step in ready().steps)
+
+
+@pytest.mark.parametrize(("mass", "stature"), [(52, 1.58), (64, 1.68), (90, 1.85), (105, 1.95)])
+def test_rungs_of_the_ready_ladder_that_change_places_are_flagged(
+    mass: float, stature: float
+) -> None:
+    """Fixed heights do not bind every body; where the order turns, the step says so."""
+    measured = ready(Body(mass, stature))
+    demands = [d.on_scale.likely for d in measured.demands]
+    for i, step in enumerate(measured.steps):
+        assert step.easier == (demands[i + 1] < demands[i])
+
+
+def test_a_step_is_the_ratio_of_demands() -> None:
+    measured = measure(AVERAGE, (rung("floor"), rung("feet", foot_height=0.4)))
+    lower, upper = (d.on_scale.likely for d in measured.demands)
+    assert measured.steps[0].ratio.likely == pytest.approx(upper / lower)
+    assert measured.steps[0].ratio.unit == "×"
+
+
+def test_a_step_is_surer_than_its_two_demands() -> None:
+    """Both loads are of one body, so what is unknown of it mostly cancels."""
+    measured = measure(AVERAGE, (rung("floor"), rung("feet", foot_height=0.2)))
+    step = measured.steps[0].ratio
+    lower, upper = (d.load.top for d in measured.demands)
+    careless = upper.high / lower.low - upper.low / lower.high
+    assert step.high - step.low < careless
+
+
+def test_a_gap_is_a_step_too_large_for_a_useful_dose() -> None:
+    wide = measure(AVERAGE, (rung("counter", hand_height=0.9), rung("floor"))).steps[0]
+    narrow = measure(AVERAGE, (rung("floor"), rung("feet", foot_height=0.2))).steps[0]
+    assert wide.gap
+    assert wide.above.likely < LEAST_USEFUL_REPS
+    assert not narrow.gap
+    assert narrow.above.likely >= LEAST_USEFUL_REPS
+
+
+def test_an_easier_rung_above_is_flagged_not_moved() -> None:
+    measured = measure(AVERAGE, (rung("floor"), rung("counter", hand_height=0.9)))
+    assert measured.steps[0].easier
+    assert [r.name for r in measured.rungs] == ["floor", "counter"]
+
+
+def test_tempo_raises_a_rung_without_touching_its_load() -> None:
+    slow = Tempo.parse("3-0-1-0")
+    plain, slower = measure(AVERAGE, (rung("floor"), rung("slow", tempo=slow))).demands
+    assert slower.load.top == plain.load.top
+    assert slower.on_scale.likely > plain.on_scale.likely
+    assert slower.rep_time == 4.0
+
+
+def test_the_ratio_of_a_load_to_itself_is_one_for_sure() -> None:
+    load = ready().demands[0].load
+    assert load_ratio(load, load) == (1.0, 1.0, 1.0)
+
+
+def test_a_rung_out_of_reach_is_refused_by_name() -> None:
+    with pytest.raises(InputError, match="hand height"):
+        measure(Body(45, 1.3), (rung("scaffold", hand_height=1.6),))
+
+
+def test_every_movement_of_the_catalogue_says_what_a_coach_needs() -> None:
+    for movement in catalogue().movement:
+        assert 1 <= len(movement.cues) <= 3
+        assert movement.prime
+        assert movement.fault
+        assert all(fault.remedy for fault in movement.fault)
+
+
+def test_every_rung_of_the_ready_ladders_names_a_movement() -> None:
+    for ladder in catalogue().ladder:
+        assert len(ladder.rungs) >= 2
+        for one in ladder.rungs:
+            assert catalogue().find_movement(one.movement).family == ladder.family
+            one.modifiers()
+
+
+def test_ids_of_the_catalogue_are_unique() -> None:
+    ids = [movement.id for movement in catalogue().movement]
+    assert len(ids) == len(set(ids))
+
+
+def test_what_is_not_in_the_catalogue_is_refused_with_what_is() -> None:
+    with pytest.raises(InputError, match="push-up"):
+        catalogue().find_movement("flying")
+    with pytest.raises(InputError, match="push-up"):
+        catalogue().find_ladder("flying")
+
+
+def test_the_catalogue_allows_three_cues_at_most() -> None:
+    from pydantic import TypeAdapter
+
+    plain = catalogue().find_movement("push-up")
+    with pytest.raises(ValidationError, match="one to three cues"):
+        TypeAdapter(Movement).validate_python({**plain.__dict__, "cues": ("a", "b", "c", "d")})
+
+
+@pytest.mark.parametrize(
+    ("change", "field"),
+    [
+        ({"sets": 0}, "sets"),
+        ({"reps_low": 0}, "lowest reps"),
+        ({"reps_high": 101}, "highest reps"),
+        ({"reps_low": 12, "reps_high": 8}, "highest reps"),
+        ({"rest": -1}, "rest"),
+        ({"effort": 11}, "effort"),
+    ],
+)
+def test_impossible_doses_are_refused(change: dict[str, int], field: str) -> None:
+    with pytest.raises(InputError) as caught:
+        Dose(**{"sets": 3, "reps_low": 6, "reps_high": 10, "rest": 90, "effort": 9, **change})
+    assert caught.value.field == field
+
+
+@pytest.mark.parametrize(
+    ("change", "field"),
+    [
+        ({"sets": 13}, "gate sets"),
+        ({"reps": 0}, "gate reps"),
+        ({"effort": 0}, "gate effort"),
+        ({"sessions": 0}, "gate sessions"),
+    ],
+)
+def test_impossible_gates_are_refused(change: dict[str, int], field: str) -> None:
+    with pytest.raises(InputError) as caught:
+        Gate(**{"sets": 3, "reps": 10, **change})
+    assert caught.value.field == field
+
+
+def test_sets_grow_with_the_level() -> None:
+    """Common practice: 2, then 3, then 4."""
+    levels = ("beginner", "intermediate", "advanced")
+    assert [range_dose("strength", level).sets for level in levels] == [2, 3, 4]
+
+
+def test_the_range_gate_asks_for_the_top_of_the_range_twice() -> None:
+    dose = range_dose("size", "intermediate")
+    assert (dose.reps_low, dose.reps_high) == (8, 12)
+    assert range_gate(dose) == Gate(sets=3, reps=12, effort=9.0, sessions=2)

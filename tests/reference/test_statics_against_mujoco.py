@@ -1,0 +1,151 @@
+"""The same skeleton in MuJoCo, a general rigid-body library: forces and torques agree."""
+
+import numpy as np
+import pytest
+
+from invelo.core.body import GRAVITY, WINTER, Body
+from invelo.core.posture.push_up import PushUpSetup, push_up
+from invelo.core.posture.skeleton import SEGMENT_ENDS, Posture
+from invelo.core.statics import contact_forces, joint_torques
+
+mujoco = pytest.importorskip("mujoco", reason="a development package; installed by ./invelo test")
+
+BODY = Body(75.0, 1.75)
+AGREE = 1e-9 * BODY.mass * GRAVITY * BODY.stature
+
+# Each chain hangs from the trunk; joint, then the segment beyond it.
+CHAINS = (
+    (("shoulder", "upper_arm"), ("elbow", "forearm"), ("wrist", "hand")),
+    (("hip", "thigh"), ("knee", "shank"), ("ankle", "foot")),
+)
+JOINTS = ("shoulder", "elbow", "hip", "knee", "ankle")
+
+
+def _inertial(at: np.ndarray, mass: float) -> str:
+    x, y = at
+    return f'<inertial pos="{x:.17g} 0 {y:.17g}" mass="{mass:.17g}" diaginertia="1 1 1"/>'
+
+
+def model_of(posture: Posture) -> "mujoco.MjModel":
+    """The posture as a MuJoCo model, drawn in place: our y is its z, all joints at zero."""
+
+    def centre(name: str) -> np.ndarray:
+        near, far = (posture.joints[end] for end in SEGMENT_ENDS[name])
+        return near + posture.segments.centre[name] * (far - near)
+
+    def chain(links: tuple[tuple[str, str], ...], root: np.ndarray) -> str:
+        if not links:
+            return ""
+        (joint, segment), *rest = links
+        at = posture.joints[joint]
+        x, y = at - root
+        mass = float(posture.segments.mass[segment])
+        return (
+            f'<body pos="{x:.17g} 0 {y:.17g}">'
+            f'<joint name="{joint}" type="hinge" axis="0 -1 0"/>'
+            f"{_inertial(centre(segment) - at, mass)}"
+            f'<geom name="{segment}" type="sphere" size="0.001" mass="0"/>'
+            f"{chain(tuple(rest), at)}</body>"
+        )
+
+    hip = posture.joints["hip"]
+    trunk = float(posture.segments.mass["trunk"])
+    head = float(posture.segments.mass["head"])
+    middle = (trunk * centre("trunk") + head * centre("head")) / (trunk + head)
+    xml = (
+        f'<mujoco><option gravity="0 0 -{GRAVITY:.17g}"/><worldbody>'
+        f'<body name="trunk" pos="{hip[0]:.17g} 0 {hip[1]:.17g}">'
+        '<joint type="slide" axis="1 0 0"/><joint type="slide" axis="0 0 1"/>'
+        '<joint name="root" type="hinge" axis="0 -1 0"/>'
+        f"{_inertial(middle - hip, trunk + head)}"
+        + "".join(chain(links, hip) for links in CHAINS)
+        + "</body></worldbody></mujoco>"
+    )
+    return mujoco.MjModel.from_xml_string(xml)
+
+
+def still(posture: Posture, forces: dict[str, np.ndarray]) -> tuple[np.ndarray, dict[str, float]]:
+    """What holds the posture at rest: the force missing at the free root, and joint torques."""
+    model = model_of(posture)
+    data = mujoco.MjData(model)
+    mujoco.mj_forward(model, data)
+    outside = np.zeros(model.nv)
+    for contact in posture.contacts:
+        geom = mujoco.mj_name2id(model, mujoco.mjtObj.mjOBJ_GEOM, contact.segment)
+        force = np.array([forces[contact.name][0], 0.0, forces[contact.name][1]])
+        point = np.array([contact.point[0], 0.0, contact.point[1]])
+        mujoco.mj_applyFT(model, data, force, np.zeros(3), point, model.geom_bodyid[geom], outside)
+    needed = data.qfrc_bias - outside
+    torques = {name: float(needed[model.jnt_dofadr[model.joint(name).id]]) for name in JOINTS}
+    return needed[:3], torques
+
+
+def random_posture(random: np.random.Generator) -> Posture:
+    """Every segment at an angle of its own, nothing touching the ground."""
+    segments = BODY.segments()
+
+    def beyond(near: np.ndarray, name: str) -> np.ndarray:
+        angle = random.uniform(-np.pi, np.pi)
+        return near + float(segments.length[name]) * np.array([np.cos(angle), np.sin(angle)])
+
+    joints = {"hip": random.uniform(-1, 1, 2)}
+    joints["shoulder"] = beyond(joints["hip"], "trunk")
+    joints["crown"] = beyond(joints["shoulder"], "head")
+    for near, far, name in (
+        ("shoulder", "elbow", "upper_arm"),
+        ("elbow", "wrist", "forearm"),
+        ("wrist", "fingertip", "hand"),
+        ("hip", "knee", "thigh"),
+        ("knee", "ankle", "shank"),
+        ("ankle", "ball", "foot"),
+    ):
+        joints[far] = beyond(joints[near], name)
+    return Posture("top", joints, segments, ())
+
+
+@pytest.mark.parametrize("seed", range(25))
+def test_gravity_torques_of_random_postures(seed: int) -> None:
+    posture = random_posture(np.random.default_rng(seed))
+    _, expected = still(posture, {})
+    computed = joint_torques(posture, {})
+    for joint in JOINTS:
+        assert float(computed[joint]) == pytest.approx(expected[joint], abs=AGREE), joint
+
+
+@pytest.mark.parametrize("seed", range(5))
+def test_centres_of_mass_of_random_postures(seed: int) -> None:
+    posture = random_posture(np.random.default_rng(100 + seed))
+    model = model_of(posture)
+    data = mujoco.MjData(model)
+    mujoco.mj_forward(model, data)
+    x, _, z = data.subtree_com[0]
+    assert posture.centre_of_mass() == pytest.approx(np.array([x, z]), abs=1e-9)
+
+
+@pytest.mark.parametrize("phase", ["top", "middle", "bottom"])
+@pytest.mark.parametrize("hands", [0.0, 0.3, 0.6])
+@pytest.mark.parametrize("feet", [0.0, 0.4])
+def test_push_ups_are_at_rest_under_our_forces(phase: str, hands: float, feet: float) -> None:
+    posture = push_up(BODY, PushUpSetup(hand_height=hands, foot_height=feet), phase)
+    forces = contact_forces(posture)
+    missing, expected = still(posture, forces)
+    assert missing == pytest.approx(np.zeros(3), abs=AGREE)
+    computed = joint_torques(posture, forces)
+    for joint in JOINTS:
+        assert float(computed[joint]) == pytest.approx(expected[joint], abs=AGREE), joint
+
+
+def test_standing_centre_of_mass_lies_where_anatomy_books_put_it() -> None:
+    """55–57 % of stature in adults at rest (from memory, of anthropometric handbooks)."""
+    share = {name: segment.length_share for name, segment in WINTER.segments.items()}
+    ankle = WINTER.ankle_height_share
+    heights = {"ball": 0.0, "ankle": ankle, "knee": ankle + share["shank"]}
+    heights["hip"] = heights["knee"] + share["thigh"]
+    heights["shoulder"] = heights["hip"] + share["trunk"]
+    heights["crown"] = heights["shoulder"] + share["head"]
+    heights["elbow"] = heights["shoulder"] - share["upper_arm"]
+    heights["wrist"] = heights["elbow"] - share["forearm"]
+    heights["fingertip"] = heights["wrist"] - share["hand"]
+    joints = {name: np.array([0.0, h * BODY.stature]) for name, h in heights.items()}
+    centre = Posture("top", joints, BODY.segments(), ()).centre_of_mass()[1] / BODY.stature
+    assert 0.54 <= centre <= 0.58

@@ -33,6 +33,7 @@ def listen(host: str, port: int, asked: bool) -> socket.socket:
         listener.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
         try:
             listener.bind((host, candidate))
+            listener.listen()
         except OSError:
             listener.close()
             continue

@@ -58,15 +58,10 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
     site.install(app, settings.web_dist)
     app.add_middleware(GZipMiddleware, minimum_size=1024, compresslevel=5)
     app.add_middleware(security.Gate)
-    app.add_middleware(TrustedHostMiddleware, allowed_hosts=_names(settings.allowed_hosts))
+    app.add_middleware(TrustedHostMiddleware, allowed_hosts=settings.allowed_hosts)
     app.add_middleware(security.SecurityHeaders)
     return app
 
 
 def _operation_id(route: APIRoute) -> str:
     return route.name
-
-
-def _names(hosts: list[str]) -> list[str]:
-    # Starlette compares what stands before the port, which for [::1]:8400 is "[".
-    return ["[" if host.startswith("[") else host for host in hosts]

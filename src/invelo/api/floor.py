@@ -137,7 +137,7 @@ def start(
     session_id: UUID, body: NewSession, coach: Coach, db: Database, now: Now
 ) -> RunningSession:
     """Open a session. The id is the device's own: sending it again opens nothing new."""
-    row = access.ladder(db, coach.id, body.ladder_id, writing=True)
+    row = access.ladder(db, coach.id, body.ladder_id, roles=access.WRITE)
     athlete = access.athlete(db, coach.id, row.athlete_id)
     floor.start(db, row, session_id, moment_for(athlete, now, body.at, body.zone))
     return RunningSession(
@@ -189,8 +189,8 @@ def _locked(
     db: Database, coach: Coach, session_id: UUID
 ) -> tuple[tables.TrainingSession, tables.Ladder]:
     """A session under its ladder's lock, so that two devices write one after the other."""
-    session = access.training_session(db, coach.id, session_id, writing=True)
-    row = access.ladder(db, coach.id, session.ladder_id, writing=True)
+    session = access.training_session(db, coach.id, session_id, roles=access.WRITE)
+    row = access.ladder(db, coach.id, session.ladder_id, roles=access.WRITE)
     db.refresh(session)
     return session, row
 

@@ -227,7 +227,7 @@ def get_catalogue(_: Coach) -> Catalogue:
 @router.post("/athletes/{athlete_id}/ladders", status_code=201)
 def create(athlete_id: UUID, body: NewLadder, coach: Coach, db: Database, now: Now) -> LadderSheet:
     """Copy a ready ladder to an athlete and place them by a test."""
-    athlete = access.athlete(db, coach.id, athlete_id, writing=True)
+    athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
     ready = catalogue().find_ladder(body.ready_ladder)
     row = ladder.create(
         db, athlete, ready, body.purpose, body.level, _test(body.test), moment_for(athlete, now)
@@ -253,7 +253,7 @@ def get_rung(ladder_id: UUID, rung_id: UUID, coach: Coach, db: Database) -> Rung
 @router.post("/ladders/{ladder_id}/tests", status_code=201)
 def add_test(ladder_id: UUID, body: RepTest, coach: Coach, db: Database, now: Now) -> TestResult:
     """Keep a rep test; the athlete's reach is estimated anew."""
-    row = access.ladder(db, coach.id, ladder_id, writing=True)
+    row = access.ladder(db, coach.id, ladder_id, roles=access.WRITE)
     athlete = access.athlete(db, coach.id, row.athlete_id)
     kept = ladder.add_test(db, row, athlete, _test(body), moment_for(athlete, now))
     return TestResult.model_validate(kept)
@@ -262,7 +262,7 @@ def add_test(ladder_id: UUID, body: RepTest, coach: Coach, db: Database, now: No
 @router.post("/ladders/{ladder_id}/standing")
 def stand(ladder_id: UUID, body: Move, coach: Coach, db: Database, now: Now) -> LadderSheet:
     """Put the athlete on a rung of the coach's choice."""
-    row = access.ladder(db, coach.id, ladder_id, writing=True)
+    row = access.ladder(db, coach.id, ladder_id, roles=access.WRITE)
     athlete = access.athlete(db, coach.id, row.athlete_id)
     ladder.stand(db, row, athlete, body.rung_id, moment_for(athlete, now))
     return _sheet(db, ladder.view(db, row, athlete))
@@ -271,7 +271,7 @@ def stand(ladder_id: UUID, body: Move, coach: Coach, db: Database, now: Now) -> 
 @router.post("/ladders/{ladder_id}/resume")
 def resume(ladder_id: UUID, coach: Coach, db: Database) -> LadderSheet:
     """Take up again a movement that pain had stopped, once a clinician agrees."""
-    row = ladder.resume(db, access.ladder(db, coach.id, ladder_id, writing=True))
+    row = ladder.resume(db, access.ladder(db, coach.id, ladder_id, roles=access.WRITE))
     return _sheet(db, ladder.view(db, row, access.athlete(db, coach.id, row.athlete_id)))
 
 

@@ -113,8 +113,8 @@ def get_review(ladder_id: UUID, coach: Coach, db: Database) -> ReviewSheet:
 @router.post("/decisions/{decision_id}/answer")
 def answer(decision_id: UUID, body: Answer, coach: Coach, db: Database, now: Now) -> Decision:
     """Take, edit or decline. Nothing is applied before this."""
-    decision = access.decision(db, coach.id, decision_id, writing=True)
-    row = access.ladder(db, coach.id, decision.ladder_id, writing=True)
+    decision = access.decision(db, coach.id, decision_id, roles=access.WRITE)
+    row = access.ladder(db, coach.id, decision.ladder_id, roles=access.WRITE)
     db.refresh(decision)  # someone may have answered while we waited for the ladder
     athlete = access.athlete(db, coach.id, row.athlete_id)
     moment = moment_for(athlete, now)

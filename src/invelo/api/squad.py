@@ -120,7 +120,7 @@ def get_athlete(athlete_id: UUID, coach: Coach, db: Database) -> Athlete:
 @router.post("/athletes/{athlete_id}/measures", status_code=201)
 def measure(athlete_id: UUID, body: NewMeasure, coach: Coach, db: Database, now: Now) -> Measure:
     """Keep today's body mass and stature; ladders are measured with the newest."""
-    row = access.athlete(db, coach.id, athlete_id, writing=True)
+    row = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
     kept = squad.measure(db, row, body.mass_kg, body.stature_m, moment_for(row, now))
     return Measure.model_validate(kept)
 
@@ -128,7 +128,7 @@ def measure(athlete_id: UUID, body: NewMeasure, coach: Coach, db: Database, now:
 @router.delete("/athletes/{athlete_id}", status_code=204)
 def erase(athlete_id: UUID, coach: Coach, db: Database) -> None:
     """Erase a person and every record of theirs, logged sets included. There is no way back."""
-    squad.erase(db, access.athlete(db, coach.id, athlete_id, writing=True))
+    squad.erase(db, access.athlete(db, coach.id, athlete_id, roles=access.OWN))
 
 
 def _line(line: squad.SquadLine) -> SquadLine:

@@ -1,4 +1,5 @@
-"""Who may see or change what. Every query here carries the account that asks."""
+"""Who may see or change what. Every query here carries the account that asks, and the roles that
+may: `SEE`, `WRITE` or `OWN`."""
 
 from typing import Any, TypeVar
 from uuid import UUID
@@ -8,13 +9,18 @@ from sqlmodel.sql.expression import SelectOfScalar
 
 from invelo.store.errors import MissingError
 from invelo.store.tables import (
-    WRITERS,
     Athlete,
     AthleteAccess,
     Decision,
     Ladder,
+    Role,
     TrainingSession,
 )
+
+Roles = tuple[Role, ...]
+SEE: Roles = ("owner", "coach", "reader")
+WRITE: Roles = ("owner", "coach")
+OWN: Roles = ("owner",)
 
 Row = TypeVar("Row")
 
@@ -22,35 +28,35 @@ Row = TypeVar("Row")
 def athletes(db: Session, account_id: UUID) -> list[Athlete]:
     """The athletes an account may see, by name."""
     statement = select(Athlete).order_by(col(Athlete.name), col(Athlete.id))
-    return list(db.exec(_allowed(statement, account_id, Athlete.id, writing=False)))
+    return list(db.exec(_allowed(statement, account_id, Athlete.id, SEE)))
 
 
-def athlete(db: Session, account_id: UUID, athlete_id: UUID, writing: bool = False) -> Athlete:
-    """An athlete, if this account may see (or, with `writing`, change and lock) them.
+def athlete(db: Session, account_id: UUID, athlete_id: UUID, roles: Roles = SEE) -> Athlete:
+    """An athlete, if this account holds one of `roles` for them; locked unless only seen.
 
     Raises:
         MissingError: if not, whether or not there is such an athlete.
     """
     statement = select(Athlete).where(Athlete.id == athlete_id)
-    if writing:
+    if roles != SEE:
         statement = statement.with_for_update(of=Athlete)
-    return _one(db, _allowed(statement, account_id, Athlete.id, writing), "athlete")
+    return _one(db, _allowed(statement, account_id, Athlete.id, roles), "athlete")
 
 
-def ladder(db: Session, account_id: UUID, ladder_id: UUID, writing: bool = False) -> Ladder:
-    """A ladder of an allowed athlete; locked until the transaction ends when `writing`.
+def ladder(db: Session, account_id: UUID, ladder_id: UUID, roles: Roles = SEE) -> Ladder:
+    """A ladder of an allowed athlete; locked until the transaction ends, unless only seen.
 
     Raises:
         MissingError: if there is none.
     """
     statement = select(Ladder).where(Ladder.id == ladder_id)
-    if writing:
+    if roles != SEE:
         statement = statement.with_for_update(of=Ladder)
-    return _one(db, _allowed(statement, account_id, Ladder.athlete_id, writing), "ladder")
+    return _one(db, _allowed(statement, account_id, Ladder.athlete_id, roles), "ladder")
 
 
 def training_session(
-    db: Session, account_id: UUID, session_id: UUID, writing: bool = False
+    db: Session, account_id: UUID, session_id: UUID, roles: Roles = SEE
 ) -> TrainingSession:
     """A session of an allowed athlete.
 
@@ -62,10 +68,10 @@ def training_session(
         .join(Ladder, col(Ladder.id) == TrainingSession.ladder_id)
         .where(TrainingSession.id == session_id)
     )
-    return _one(db, _allowed(statement, account_id, Ladder.athlete_id, writing), "session")
+    return _one(db, _allowed(statement, account_id, Ladder.athlete_id, roles), "session")
 
 
-def decision(db: Session, account_id: UUID, decision_id: UUID, writing: bool = False) -> Decision:
+def decision(db: Session, account_id: UUID, decision_id: UUID, roles: Roles = SEE) -> Decision:
     """A decision about an allowed athlete.
 
     Raises:
@@ -76,16 +82,15 @@ def decision(db: Session, account_id: UUID, decision_id: UUID, writing: bool = F
         .join(Ladder, col(Ladder.id) == Decision.ladder_id)
         .where(Decision.id == decision_id)
     )
-    return _one(db, _allowed(statement, account_id, Ladder.athlete_id, writing), "decision")
+    return _one(db, _allowed(statement, account_id, Ladder.athlete_id, roles), "decision")
 
 
 def _allowed(
-    statement: SelectOfScalar[Row], account_id: UUID, athlete_id: Any, writing: bool
+    statement: SelectOfScalar[Row], account_id: UUID, athlete_id: Any, roles: Roles
 ) -> SelectOfScalar[Row]:
-    joined = statement.join(AthleteAccess, col(AthleteAccess.athlete_id) == athlete_id).where(
-        AthleteAccess.account_id == account_id
+    return statement.join(AthleteAccess, col(AthleteAccess.athlete_id) == athlete_id).where(
+        AthleteAccess.account_id == account_id, col(AthleteAccess.role).in_(roles)
     )
-    return joined.where(col(AthleteAccess.role).in_(WRITERS)) if writing else joined
 
 
 def _one(db: Session, statement: SelectOfScalar[Row], thing: str) -> Row:

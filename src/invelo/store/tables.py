@@ -36,8 +36,6 @@ SQLModel.metadata.naming_convention = NAMES
 Role = Literal["owner", "coach", "reader"]
 """`owner` may hand an athlete over or erase them, `coach` may write, `reader` may look."""
 
-WRITERS: tuple[Role, ...] = ("owner", "coach")
-
 
 def _instant(nullable: bool = False) -> Any:
     return Field(

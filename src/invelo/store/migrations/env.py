@@ -6,7 +6,9 @@ from sqlmodel import SQLModel
 from invelo.store import tables  # noqa: F401  (fills the metadata)
 from invelo.store.database import engine_for
 
-with engine_for(context.config.attributes["url"]).connect() as connection:
+engine = engine_for(context.config.attributes["url"])
+with engine.connect() as connection:
     context.configure(connection=connection, target_metadata=SQLModel.metadata)
     with context.begin_transaction():
         context.run_migrations()
+engine.dispose()

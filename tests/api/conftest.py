@@ -1,0 +1,59 @@
+"""The service over a fresh database, and a coach who is signed in."""
+
+from collections.abc import Callable, Iterator
+from uuid import uuid4
+
+import pytest
+from fastapi import FastAPI
+from fastapi.testclient import TestClient
+from sqlalchemy import Engine
+
+from invelo.api.app import create_app
+from invelo.settings import Settings
+from invelo.store import accounts
+from invelo.store.database import transaction
+from tests.api.coach import EMAIL, PASSWORD, Coach
+from tests.conftest import Clock
+
+
+@pytest.fixture
+def app(engine: Engine, clock: Clock) -> FastAPI:
+    return create_app(Settings(), engine, clock)
+
+
+@pytest.fixture
+def new_client(app: FastAPI) -> Iterator[Callable[[], TestClient]]:
+    """Makes browsers, each with cookies of its own."""
+    made: list[TestClient] = []
+
+    def make() -> TestClient:
+        made.append(TestClient(app, base_url="http://localhost", raise_server_exceptions=False))
+        return made[-1]
+
+    yield make
+    for client in made:
+        client.close()
+
+
+@pytest.fixture
+def new_coach(
+    engine: Engine, clock: Clock, new_client: Callable[[], TestClient]
+) -> Callable[..., Coach]:
+    """Makes coaches with an account, signed in."""
+
+    def make(email: str | None = None) -> Coach:
+        address = email or f"{uuid4().hex[:8]}@theatre.example"
+        with transaction(engine) as db:
+            accounts.create(db, address, "A coach", PASSWORD, "Europe/Lisbon", clock())
+        client = new_client()
+        client.post(
+            "/api/sign-in", json={"email": address, "password": PASSWORD}
+        ).raise_for_status()
+        return Coach(client, clock)
+
+    return make
+
+
+@pytest.fixture
+def coach(new_coach: Callable[..., Coach]) -> Coach:
+    return new_coach(EMAIL)

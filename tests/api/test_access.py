@@ -1,0 +1,126 @@
+"""Nobody sees or changes another coach's athletes, whatever they ask for."""
+
+from uuid import uuid4
+
+import pytest
+from sqlmodel import Session
+
+from invelo.store.tables import AthleteAccess
+from tests.api.coach import problem
+
+
+@pytest.fixture
+def theirs(coach) -> dict[str, str]:
+    """Everything another coach has."""
+    ladder = coach.has_ladder()
+    decision = coach.trains(ladder["id"])
+    session = coach.get(f"/api/ladders/{ladder['id']}/review")["sessions"][0]["id"]
+    return {
+        "athlete": ladder["athlete_id"],
+        "ladder": ladder["id"],
+        "rung": ladder["standing_id"],
+        "session": session,
+        "decision": decision["id"],
+    }
+
+
+TEST = {"id": str(uuid4()), "movement": "push-up", "reps": 9}
+AT = {"at": "2026-03-02T09:00:00Z"}
+SET = {"number": 1, "reps": 8, "effort": 8, **AT}
+
+REQUESTS = [
+    ("GET", "/api/athletes/{athlete}", None, "athlete"),
+    ("DELETE", "/api/athletes/{athlete}", None, "athlete"),
+    ("POST", "/api/athletes/{athlete}/measures", {"mass_kg": 70, "stature_m": 1.7}, "athlete"),
+    (
+        "POST",
+        "/api/athletes/{athlete}/ladders",
+        {"ready_ladder": "push-up", "test": TEST},
+        "athlete",
+    ),
+    ("GET", "/api/ladders/{ladder}", None, "ladder"),
+    ("GET", "/api/ladders/{ladder}/rungs/{rung}", None, "ladder"),
+    ("GET", "/api/ladders/{ladder}/today", None, "ladder"),
+    ("GET", "/api/ladders/{ladder}/review", None, "ladder"),
+    ("POST", "/api/ladders/{ladder}/tests", TEST, "ladder"),
+    ("POST", "/api/ladders/{ladder}/standing", {"rung_id": "{rung}"}, "ladder"),
+    ("POST", "/api/ladders/{ladder}/resume", None, "ladder"),
+    ("PUT", "/api/sessions/" + str(uuid4()), {"ladder_id": "{ladder}", **AT}, "ladder"),
+    (
+        "PUT",
+        "/api/sessions/{session}/sets/" + str(uuid4()),
+        {"rung_id": "{rung}", **SET},
+        "session",
+    ),
+    ("POST", "/api/sessions/{session}/finish", {"effort": 7, **AT}, "session"),
+    ("DELETE", "/api/sessions/{session}", None, "session"),
+    ("POST", "/api/decisions/{decision}/answer", {"answer": "take"}, "decision"),
+]
+
+
+def filled(value, theirs):
+    if isinstance(value, str):
+        return value.format(**theirs)
+    return {k: filled(v, theirs) if isinstance(v, str) else v for k, v in (value or {}).items()}
+
+
+@pytest.mark.parametrize(("method", "path", "body", "thing"), REQUESTS, ids=lambda v: str(v)[:44])
+def test_another_coachs_things_are_not_there(theirs, new_coach, method, path, body, thing) -> None:
+    stranger = new_coach()
+    json = filled(body, theirs) if body else None
+    response = stranger.client.request(method, path.format(**theirs), json=json)
+    told = problem(response, 404)
+    assert told["field"] == thing
+
+
+@pytest.mark.parametrize(("method", "path", "body", "thing"), REQUESTS, ids=lambda v: str(v)[:44])
+def test_what_was_never_there_answers_the_same(
+    theirs, new_coach, method, path, body, thing
+) -> None:
+    made_up = {name: str(uuid4()) for name in theirs}
+    stranger = new_coach()
+    foreign = stranger.client.request(
+        method, path.format(**theirs), json=filled(body, theirs) if body else None
+    )
+    absent = stranger.client.request(
+        method, path.format(**made_up), json=filled(body, made_up) if body else None
+    )
+    assert (absent.status_code, absent.json()) == (foreign.status_code, foreign.json())
+
+
+def test_nothing_changed_by_the_attempts(coach, theirs, new_coach) -> None:
+    before = coach.get(f"/api/ladders/{theirs['ladder']}/review")
+    stranger = new_coach()
+    for method, path, body, _ in REQUESTS:
+        json = filled(body, theirs) if body else None
+        stranger.client.request(method, path.format(**theirs), json=json)
+    assert coach.get(f"/api/ladders/{theirs['ladder']}/review") == before
+    assert stranger.get("/api/squad") == {"athletes": []}
+
+
+@pytest.mark.parametrize(("role", "may_write"), [("reader", False), ("coach", True)])
+def test_a_second_coach_sees_and_a_reader_only_sees(
+    coach, new_coach, engine, theirs, role, may_write
+) -> None:
+    second = new_coach()
+    grant = AthleteAccess(
+        account_id=second.get("/api/me")["id"], athlete_id=theirs["athlete"], role=role
+    )
+    with Session(engine) as db:
+        db.add(grant)
+        db.commit()
+    assert second.get(f"/api/ladders/{theirs['ladder']}")["id"] == theirs["ladder"]
+    response = second.client.post(
+        f"/api/ladders/{theirs['ladder']}/standing", json={"rung_id": theirs["rung"]}
+    )
+    assert response.status_code == (200 if may_write else 404)
+
+
+def test_only_the_owner_may_erase(coach, new_coach, engine, theirs) -> None:
+    second = new_coach()
+    with Session(engine) as db:
+        account = second.get("/api/me")["id"]
+        db.add(AthleteAccess(account_id=account, athlete_id=theirs["athlete"], role="coach"))
+        db.commit()
+    assert second.client.delete(f"/api/athletes/{theirs['athlete']}").status_code == 404
+    assert coach.client.delete(f"/api/athletes/{theirs['athlete']}").status_code == 204

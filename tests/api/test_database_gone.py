@@ -1,0 +1,51 @@
+"""The database goes away and comes back; the service notices both by itself."""
+
+import os
+from pathlib import Path
+
+from fastapi.testclient import TestClient
+
+from invelo import postgres
+from invelo.api.app import create_app
+from invelo.settings import Settings
+from invelo.store import accounts
+from invelo.store.database import engine_for, migrate, transaction
+from tests.api.coach import EMAIL, PASSWORD, problem
+
+BODY = {"email": EMAIL, "password": PASSWORD}
+
+
+def test_the_service_outlives_its_database(tmp_path: Path, clock, monkeypatch) -> None:
+    for folder in (tmp_path, *tmp_path.parents):
+        if folder.owner() == "root" and folder != Path("/") and str(folder).count("/") > 1:
+            os.chmod(folder, 0o755)  # PostgreSQL may run as another user
+    port = postgres.free_port()
+    monkeypatch.setattr(postgres, "free_port", lambda: port)
+    home = tmp_path / "postgres"
+    with postgres.running(home, postgres.FAST_AND_LOOSE) as server:
+        url = server.url("here")
+        migrate(url)
+        engine = engine_for(url)
+        with transaction(engine) as db:
+            accounts.create(db, EMAIL, "A coach", PASSWORD, "Europe/Lisbon", clock())
+        app = create_app(Settings(), engine, clock)
+        client = TestClient(app, base_url="http://localhost", raise_server_exceptions=False)
+        client.post("/api/sign-in", json=BODY).raise_for_status()
+        assert client.get("/api/health").json()["status"] == "ok"
+
+    # away
+    health = client.get("/api/health")
+    assert health.status_code == 503
+    assert health.json()["database"] == "unreachable"
+    for response in (client.get("/api/squad"), client.post("/api/sign-in", json=BODY)):
+        told = problem(response, 503)
+        assert told["field"] == "database"
+        assert response.headers["retry-after"]
+        assert PASSWORD not in response.text
+    assert client.get("/").status_code == 200  # the page itself needs no database
+
+    # back, on the same address, without a restart
+    with postgres.running(home, postgres.FAST_AND_LOOSE):
+        assert client.get("/api/health").json()["status"] == "ok"
+        assert client.get("/api/squad").status_code == 200
+        engine.dispose()

@@ -1,0 +1,236 @@
+"""Floor: a session from start to finish, sent once, twice, or wrongly."""
+
+from concurrent.futures import ThreadPoolExecutor
+from datetime import timedelta
+from uuid import uuid4
+
+import pytest
+from sqlmodel import Session, select
+
+from invelo.store.tables import Decision, LoggedSet, TrainingSession
+from tests.api.coach import problem
+
+
+@pytest.fixture
+def ladder(coach):
+    return coach.has_ladder()
+
+
+@pytest.fixture
+def session(coach, ladder) -> str:
+    return coach.starts(ladder["id"])
+
+
+def rows(engine, table) -> list:
+    with Session(engine) as db:
+        return list(db.exec(select(table)))
+
+
+def test_today_says_what_to_do_and_what_to_mind(coach, ladder) -> None:
+    today = coach.get(f"/api/ladders/{ladder['id']}/today")
+    assert today["rung"]["id"] == ladder["standing_id"]
+    assert today["rung"]["dose"]["sets"] == 3
+    assert today["easier"]["id"] != ladder["standing_id"]
+    assert today["running"] is None
+    assert today["last_time"] is None
+    said = " ".join(today["cautions"])
+    for word in ("chest pain", "joint pain", "breathing", "not medical advice"):
+        assert word in said
+
+
+def test_a_session_is_logged_set_by_set_and_can_be_taken_up_again(coach, ladder, session) -> None:
+    rung = ladder["standing_id"]
+    for number in (1, 2):
+        coach.logs(session, rung, number, 9 - number)
+    running = coach.get(f"/api/ladders/{ladder['id']}/today")["running"]
+    assert running["id"] == session
+    assert [(s["number"], s["reps"]) for s in running["sets"]] == [(1, 8), (2, 7)]
+
+
+def test_sets_keep_device_time_zone_local_date_and_server_time(
+    coach, ladder, session, engine, clock
+) -> None:
+    late = (clock() - timedelta(hours=10)).isoformat()
+    coach.logs(session, ladder["standing_id"], 1, at=late, zone="Pacific/Auckland")
+    kept = rows(engine, LoggedSet)[0]
+    assert kept.at == clock() - timedelta(hours=10)
+    assert kept.server_at == clock()
+    assert (kept.zone, str(kept.local_date)) == ("Pacific/Auckland", "2026-03-02")
+
+
+def test_sending_a_set_twice_logs_it_once(coach, ladder, session, engine) -> None:
+    path = f"/api/sessions/{session}/sets/{uuid4()}"
+    body = {"rung_id": ladder["standing_id"], "number": 1, "reps": 8, "effort": 8, **coach.now()}
+    assert coach.put(path, **body) == coach.put(path, **body)
+    assert len(rows(engine, LoggedSet)) == 1
+
+
+def test_other_figures_under_the_same_id_are_refused(coach, ladder, session, engine) -> None:
+    path = f"/api/sessions/{session}/sets/{uuid4()}"
+    body = {"rung_id": ladder["standing_id"], "number": 1, "reps": 8, "effort": 8, **coach.now()}
+    coach.put(path, **body)
+    told = problem(coach.client.put(path, json={**body, "reps": 12}), 409)
+    assert told["field"] == "set id"
+    assert "correction" in told["remedy"]
+    assert rows(engine, LoggedSet)[0].reps == 8
+
+
+def test_a_correction_is_a_new_row_that_takes_the_olds_place(
+    coach, ladder, session, engine
+) -> None:
+    old = coach.logs(session, ladder["standing_id"], 1, 8)
+    coach.logs(session, ladder["standing_id"], 1, 9, corrects=old["id"])
+    assert len(rows(engine, LoggedSet)) == 2
+    running = coach.get(f"/api/ladders/{ladder['id']}/today")["running"]
+    assert [s["reps"] for s in running["sets"]] == [9]
+
+
+def test_a_set_of_another_session_cannot_be_corrected(coach, ladder, session) -> None:
+    body = {"rung_id": ladder["standing_id"], "number": 1, "reps": 8, "effort": 8, **coach.now()}
+    response = coach.client.put(
+        f"/api/sessions/{session}/sets/{uuid4()}", json={**body, "corrects": str(uuid4())}
+    )
+    assert problem(response, 409)["field"] == "corrects"
+
+
+@pytest.mark.parametrize(
+    ("change", "field"),
+    [
+        ({"reps": -1}, "reps"),
+        ({"reps": 201}, "reps"),
+        ({"reps": 8.5}, "reps"),
+        ({"reps": None}, "reps"),
+        ({"effort": 0.5}, "effort"),
+        ({"effort": 11}, "effort"),
+        ({"effort": "hard"}, "effort"),
+        ({"pain": 11}, "pain"),
+        ({"pain": -1}, "pain"),
+        ({"number": 0}, "set number"),
+        ({"number": 100}, "set number"),
+        ({"at": "yesterday"}, "at"),
+        ({"at": "2026-03-02T09:00:00"}, "at"),
+        ({"at": "2031-01-01T00:00:00Z"}, "at"),
+        ({"zone": "Moon/Base"}, "time zone"),
+        ({"pain_place": "x" * 41}, "pain_place"),
+        ({"rung_id": "first"}, "rung_id"),
+    ],
+)
+def test_a_bad_set_names_its_field_and_writes_nothing(
+    coach, ladder, session, engine, change, field
+) -> None:
+    body = {"rung_id": ladder["standing_id"], "number": 1, "reps": 8, "effort": 8, **coach.now()}
+    response = coach.client.put(f"/api/sessions/{session}/sets/{uuid4()}", json={**body, **change})
+    assert problem(response, 422)["field"] == field
+    assert rows(engine, LoggedSet) == []
+
+
+def test_a_rung_of_another_ladder_cannot_be_logged(coach, session) -> None:
+    other = coach.has_ladder()
+    body = {"rung_id": other["standing_id"], "number": 1, "reps": 8, "effort": 8, **coach.now()}
+    response = coach.client.put(f"/api/sessions/{session}/sets/{uuid4()}", json=body)
+    assert problem(response, 404)["field"] == "rung"
+
+
+def test_starting_twice_opens_one_session(coach, ladder, session, engine) -> None:
+    coach.put(f"/api/sessions/{session}", ladder_id=ladder["id"], **coach.now())
+    assert len(rows(engine, TrainingSession)) == 1
+
+
+def test_a_second_session_waits_for_the_first(coach, ladder, session) -> None:
+    response = coach.client.put(
+        f"/api/sessions/{uuid4()}", json={"ladder_id": ladder["id"], **coach.now()}
+    )
+    assert problem(response, 409)["field"] == "session"
+
+
+def test_a_session_id_of_another_ladder_is_refused(coach, session) -> None:
+    other = coach.has_ladder()
+    response = coach.client.put(
+        f"/api/sessions/{session}", json={"ladder_id": other["id"], **coach.now()}
+    )
+    assert problem(response, 409)["field"] == "session id"
+
+
+def test_an_empty_session_is_discarded_not_finished(coach, ladder, session, engine) -> None:
+    response = coach.client.post(
+        f"/api/sessions/{session}/finish", json={"effort": 5, **coach.now()}
+    )
+    assert problem(response, 409)["problem"] == "no set is logged in it."
+    assert coach.client.delete(f"/api/sessions/{session}").status_code == 204
+    assert rows(engine, TrainingSession) == []
+
+
+def test_a_session_with_sets_is_finished_not_discarded(coach, ladder, session) -> None:
+    coach.logs(session, ladder["standing_id"], 1)
+    response = coach.client.delete(f"/api/sessions/{session}")
+    assert problem(response, 409)["remedy"] == "Finish it instead."
+
+
+@pytest.mark.parametrize("effort", [0, 11, -3])
+def test_a_session_effort_off_the_scale_is_refused(coach, ladder, session, effort) -> None:
+    coach.logs(session, ladder["standing_id"], 1)
+    response = coach.client.post(
+        f"/api/sessions/{session}/finish", json={"effort": effort, **coach.now()}
+    )
+    assert problem(response, 422)["field"] == "session effort"
+    assert coach.get(f"/api/ladders/{ladder['id']}/today")["running"]["id"] == session
+
+
+def test_finishing_twice_decides_once(coach, ladder, session, engine) -> None:
+    coach.logs(session, ladder["standing_id"], 1)
+    coach.finishes(session)
+    response = coach.client.post(
+        f"/api/sessions/{session}/finish", json={"effort": 7, **coach.now()}
+    )
+    assert problem(response, 409)["problem"] == "it is finished already."
+    assert len(rows(engine, Decision)) == 1
+
+
+def test_pressing_finish_twice_at_once_decides_once(coach, ladder, session, engine) -> None:
+    coach.logs(session, ladder["standing_id"], 1)
+    body = {"effort": 7, **coach.now()}
+
+    def press(_: int) -> int:
+        return coach.client.post(f"/api/sessions/{session}/finish", json=body).status_code
+
+    with ThreadPoolExecutor(4) as pool:
+        assert sorted(pool.map(press, range(4))) == [200, 409, 409, 409]
+    assert len(rows(engine, Decision)) == 1
+
+
+def test_sending_one_set_many_times_at_once_logs_it_once(coach, ladder, session, engine) -> None:
+    path = f"/api/sessions/{session}/sets/{uuid4()}"
+    body = {"rung_id": ladder["standing_id"], "number": 1, "reps": 8, "effort": 8, **coach.now()}
+    with ThreadPoolExecutor(6) as pool:
+        answers = list(pool.map(lambda _: coach.client.put(path, json=body).status_code, range(6)))
+    assert answers == [200] * 6
+    assert len(rows(engine, LoggedSet)) == 1
+
+
+def test_a_finished_session_takes_corrections_but_no_new_sets(coach, ladder, session) -> None:
+    first = coach.logs(session, ladder["standing_id"], 1, 8)
+    coach.finishes(session)
+    body = {"rung_id": ladder["standing_id"], "number": 2, "reps": 8, "effort": 8, **coach.now()}
+    response = coach.client.put(f"/api/sessions/{session}/sets/{uuid4()}", json=body)
+    assert problem(response, 409)["field"] == "session"
+    coach.logs(session, ladder["standing_id"], 1, 9, corrects=first["id"])
+    last = coach.get(f"/api/ladders/{ladder['id']}/today")["last_time"]
+    assert [s["reps"] for s in last["sets"]] == [9]
+
+
+def test_logged_sets_move_reach(coach, ladder) -> None:
+    for _ in range(3):
+        coach.trains(ladder["id"], (10, 10, 10), effort=6.0)
+    after = coach.get(f"/api/ladders/{ladder['id']}")
+    assert after["placement"]["evidence_kind"] == "set"
+    assert after["placement"]["reach"]["likely"] > ladder["placement"]["reach"]["likely"]
+
+
+def test_a_session_on_the_easier_rung_is_told_apart(coach, ladder, session) -> None:
+    easier = coach.get(f"/api/ladders/{ladder['id']}/today")["easier"]["id"]
+    coach.logs(session, ladder["standing_id"], 1)
+    coach.logs(session, easier, 2)
+    decision = coach.finishes(session)
+    assert decision["outcome"] == "hold"
+    review = coach.get(f"/api/ladders/{ladder['id']}/review")
+    assert len({s["rung"] for s in review["sessions"][0]["sets"]}) == 2

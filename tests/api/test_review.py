@@ -1,0 +1,172 @@
+"""Review: decisions proposed, answered, remembered."""
+
+from uuid import uuid4
+
+import pytest
+from sqlmodel import Session, select
+
+from invelo.core import MODEL_VERSION
+from invelo.store.tables import Decision
+from tests.api.coach import problem
+
+
+@pytest.fixture
+def ladder(coach):
+    return coach.has_ladder()
+
+
+def review(coach, ladder):
+    return coach.get(f"/api/ladders/{ladder['id']}/review")
+
+
+def answers(coach, decision, **body):
+    return coach.client.post(f"/api/decisions/{decision['id']}/answer", json=body)
+
+
+def step_up(coach, ladder):
+    coach.trains(ladder["id"])
+    return coach.trains(ladder["id"])
+
+
+def test_two_sessions_at_the_gate_propose_a_step_up_with_its_figures(coach, ladder) -> None:
+    decision = step_up(coach, ladder)
+    assert decision["outcome"] == "step-up"
+    position = {r["id"]: r["position"] for r in ladder["rungs"]}
+    assert position[decision["to_rung"]["id"]] == position[ladder["standing_id"]] + 1
+    assert [rule["id"] for rule in decision["rules"]] == ["range.gate-met"]
+    assert decision["rules"][0]["source"] == "common practice"
+    assert {f["name"] for f in decision["figures"]} >= {"set 1", "set 2", "set 3", "gate"}
+    assert decision["confidence_why"]
+    assert decision["answer"] is None
+
+
+def test_nothing_is_applied_before_the_coachs_word(coach, ladder) -> None:
+    step_up(coach, ladder)
+    assert review(coach, ladder)["standing"]["id"] == ladder["standing_id"]
+
+
+def test_taking_a_step_up_moves_the_athlete(coach, ladder) -> None:
+    decision = step_up(coach, ladder)
+    said = answers(coach, decision, answer="take").json()
+    assert said["answer"] == "take"
+    assert said["final_rung"] == decision["to_rung"]
+    assert review(coach, ladder)["standing"] == decision["to_rung"]
+    today = coach.get(f"/api/ladders/{ladder['id']}/today")
+    assert today["rung"]["id"] == decision["to_rung"]["id"]
+
+
+def test_an_edit_goes_where_the_coach_says_and_keeps_the_word(coach, ladder) -> None:
+    decision = step_up(coach, ladder)
+    wanted = ladder["rungs"][0]
+    said = answers(coach, decision, answer="edit", rung_id=wanted["id"], word="on tour").json()
+    assert (said["final_rung"]["id"], said["word"]) == (wanted["id"], "on tour")
+    assert review(coach, ladder)["standing"]["id"] == wanted["id"]
+
+
+def test_declining_leaves_everything_and_keeps_the_word(coach, ladder) -> None:
+    decision = step_up(coach, ladder)
+    said = answers(coach, decision, answer="decline", word="  wrist first ").json()
+    assert (said["answer"], said["word"]) == ("decline", "wrist first")
+    assert review(coach, ladder)["standing"]["id"] == ladder["standing_id"]
+
+
+@pytest.mark.parametrize(
+    ("body", "field"),
+    [
+        ({"answer": "decline"}, "word"),
+        ({"answer": "decline", "word": "   "}, "word"),
+        ({"answer": "edit"}, "rung"),
+        ({"answer": "perhaps"}, "answer"),
+        ({}, "answer"),
+        ({"answer": "take", "word": "x" * 301}, "word"),
+    ],
+)
+def test_a_bad_answer_names_its_field_and_changes_nothing(coach, ladder, body, field) -> None:
+    decision = step_up(coach, ladder)
+    assert problem(answers(coach, decision, **body), 422)["field"] == field
+    assert review(coach, ladder)["decisions"][0]["answer"] is None
+
+
+def test_an_edit_to_a_rung_elsewhere_is_refused(coach, ladder) -> None:
+    decision = step_up(coach, ladder)
+    elsewhere = coach.has_ladder()["standing_id"]
+    response = answers(coach, decision, answer="edit", rung_id=elsewhere, word="why not")
+    assert problem(response, 404)["field"] == "rung"
+
+
+def test_answering_twice_the_same_way_answers_once(coach, ladder) -> None:
+    decision = step_up(coach, ladder)
+    first, second = (answers(coach, decision, answer="take") for _ in range(2))
+    assert first.json() == second.json()
+
+
+def test_a_second_other_answer_is_refused(coach, ladder) -> None:
+    decision = step_up(coach, ladder)
+    answers(coach, decision, answer="take")
+    told = problem(answers(coach, decision, answer="decline", word="no"), 409)
+    assert told["field"] == "decision"
+    assert "Ladder sheet" in told["remedy"]
+
+
+def test_a_newer_session_makes_an_open_decision_lapse(coach, ladder) -> None:
+    first = coach.trains(ladder["id"])
+    coach.trains(ladder["id"])
+    kept = {d["id"]: d for d in review(coach, ladder)["decisions"]}
+    assert kept[first["id"]]["answer"] == "lapse"
+    assert problem(answers(coach, first, answer="take"), 409)["field"] == "decision"
+
+
+def test_missing_the_foot_twice_proposes_a_step_back(coach, ladder) -> None:
+    coach.trains(ladder["id"], (5, 4, 4))
+    decision = coach.trains(ladder["id"], (5, 4, 4))
+    assert decision["outcome"] == "step-back"
+    answers(coach, decision, answer="take")
+    assert review(coach, ladder)["standing"] == decision["to_rung"]
+
+
+def test_pain_stops_the_movement_until_the_coach_takes_it_up_again(coach, ladder) -> None:
+    decision = coach.trains(ladder["id"], pain=5, pain_place="left wrist")
+    assert decision["outcome"] == "stop"
+    assert "clinician" in decision["reason"]
+    answers(coach, decision, answer="take")
+    assert "left wrist" in review(coach, ladder)["stopped"]
+    assert coach.get("/api/squad")["athletes"][0]["marks"][0]["kind"] == "stopped"
+    refused = coach.client.put(
+        f"/api/sessions/{uuid4()}", json={"ladder_id": ladder["id"], **coach.now()}
+    )
+    assert problem(refused, 409)["field"] == "ladder"
+    coach.post(f"/api/ladders/{ladder['id']}/resume")
+    coach.starts(ladder["id"])
+
+
+def test_a_gap_ahead_is_told_instead_of_a_step_up(coach) -> None:
+    """The ready ladder's first step is a gap: whoever just meets the gate below gets too little."""
+    ladder = coach.gives_ladder(
+        coach.enrols()["id"],
+        test={"id": str(uuid4()), "movement": "push-up", "hand_height_m": 0.9, "reps": 11},
+    )
+    coach.post(f"/api/ladders/{ladder['id']}/standing", rung_id=ladder["rungs"][0]["id"])
+    for _ in range(3):
+        decision = coach.trains(ladder["id"], (10, 10, 10), effort=9)
+    assert decision["outcome"] == "hold"
+    assert [r["id"] for r in decision["rules"]] == ["range.gate-met", "step.gap-ahead"]
+
+
+def test_decisions_keep_their_versions_and_inputs(coach, ladder, engine) -> None:
+    step_up(coach, ladder)
+    with Session(engine) as db:
+        for kept in db.exec(select(Decision)):
+            assert kept.model_version == MODEL_VERSION
+            assert kept.inputs["gate"] == {"sets": 3, "reps": 10, "effort": 9.0, "sessions": 2}
+            assert kept.inputs["sessions"]
+            assert (kept.zone, kept.local_date) is not None
+
+
+def test_history_stands_newest_first(coach, ladder) -> None:
+    for _ in range(3):
+        coach.trains(ladder["id"])
+    sheet = review(coach, ladder)
+    for list_of in ("decisions", "sessions"):
+        days = [one["local_date"] for one in sheet[list_of]]
+        assert days == sorted(days, reverse=True)
+        assert len(days) == 3

@@ -1,0 +1,68 @@
+"""Schema and migrations: the tables are what the models say, both ways."""
+
+from pathlib import Path
+
+from alembic import command
+from alembic.autogenerate import compare_metadata
+from alembic.config import Config
+from alembic.migration import MigrationContext
+from sqlalchemy import inspect, text
+from sqlmodel import SQLModel
+
+import invelo.store
+from invelo.store.database import engine_for, migrate
+
+
+def alembic(url: str) -> Config:
+    config = Config()
+    folder = Path(invelo.store.__file__).parent / "migrations"
+    config.set_main_option("script_location", str(folder))
+    config.attributes["url"] = url
+    return config
+
+
+def test_the_migrations_make_what_the_models_say(engine) -> None:
+    with engine.connect() as connection:
+        context = MigrationContext.configure(connection)
+        assert compare_metadata(context, SQLModel.metadata) == []
+
+
+def test_the_migrations_go_down_and_up_again(server) -> None:
+    url = server.url("down_and_up")
+    migrate(url)
+    command.downgrade(alembic(url), "base")
+    engine = engine_for(url)
+    assert inspect(engine).get_table_names() == ["alembic_version"]
+    migrate(url)
+    assert "athlete" in inspect(engine).get_table_names()
+    engine.dispose()
+
+
+def test_migrating_twice_changes_nothing(database_url) -> None:
+    migrate(database_url)
+    migrate(database_url)
+
+
+def test_every_table_about_a_person_goes_with_them(engine) -> None:
+    """Foreign keys lead from every such table to the athlete, each with ON DELETE CASCADE."""
+    reaching = {"athlete"}
+    metadata = SQLModel.metadata
+    for table in metadata.sorted_tables:
+        for key in table.foreign_keys:
+            if key.column.table.name in reaching and key.ondelete == "CASCADE":
+                reaching.add(table.name)
+    about_people = set(metadata.tables) - {"account", "sign_in", "sign_in_attempt"}
+    assert about_people <= reaching
+
+
+def test_the_newest_sessions_of_a_ladder_are_found_by_index(engine) -> None:
+    with engine.connect() as connection:
+        connection.execute(text("SET enable_seqscan = off"))
+        plan = connection.execute(
+            text(
+                "EXPLAIN SELECT * FROM training_session "
+                "WHERE ladder_id = '5b9a4f1e-0000-4000-8000-000000000000' "
+                "ORDER BY at DESC LIMIT 12"
+            )
+        ).scalars()
+        assert "ix_training_session_ladder_id_at" in "\n".join(plan)

@@ -5,17 +5,13 @@ import tempfile
 from collections.abc import Iterator
 from datetime import UTC, datetime, timedelta
 from pathlib import Path
-from uuid import uuid4
 
-import psycopg
 import pytest
-from psycopg import sql
-from sqlalchemy import Engine
+from sqlalchemy import Engine, text
+from sqlmodel import SQLModel
 
 from invelo import postgres
 from invelo.store.database import engine_for, migrate
-
-TEMPLATE = "migrated"
 
 
 @pytest.fixture(scope="session")
@@ -24,30 +20,26 @@ def server() -> Iterator[postgres.Server]:
     with tempfile.TemporaryDirectory(prefix="invelo-test-") as folder:
         os.chmod(folder, 0o755)  # the server may run as another user
         with postgres.running(Path(folder) / "postgres", postgres.FAST_AND_LOOSE) as running:
-            migrate(running.url(TEMPLATE))
             yield running
 
 
-@pytest.fixture
-def database_url(server: postgres.Server) -> Iterator[str]:
-    """A database at the newest schema, empty, for one test."""
-    name = f"test_{uuid4().hex}"
-    with psycopg.connect(server.conninfo("postgres"), autocommit=True) as connection:
-        connection.execute(
-            sql.SQL("CREATE DATABASE {} TEMPLATE {}").format(
-                sql.Identifier(name), sql.Identifier(TEMPLATE)
-            )
-        )
-    yield server.url(name)
-    server.drop(name)
-
-
-@pytest.fixture
-def engine(database_url: str) -> Iterator[Engine]:
-    """A pool on that database."""
-    made = engine_for(database_url)
+@pytest.fixture(scope="session")
+def shared_engine(server: postgres.Server) -> Iterator[Engine]:
+    """A migrated database that tests share, one after the other."""
+    url = server.url("shared")
+    migrate(url)
+    made = engine_for(url)
     yield made
     made.dispose()
+
+
+@pytest.fixture
+def engine(shared_engine: Engine) -> Engine:
+    """That database, emptied for one test."""
+    tables = ", ".join(f'"{table.name}"' for table in SQLModel.metadata.sorted_tables)
+    with shared_engine.begin() as connection:
+        connection.execute(text(f"TRUNCATE {tables}"))
+    return shared_engine
 
 
 class Clock:

@@ -6,6 +6,8 @@ from uuid import uuid4
 import pytest
 from fastapi import FastAPI
 from fastapi.testclient import TestClient
+from pwdlib import PasswordHash
+from pwdlib.hashers.argon2 import Argon2Hasher
 from sqlalchemy import Engine
 
 from invelo.api.app import create_app
@@ -14,6 +16,17 @@ from invelo.store import accounts
 from invelo.store.database import transaction
 from tests.api.coach import EMAIL, PASSWORD, Coach
 from tests.conftest import Clock
+
+
+@pytest.fixture(autouse=True)
+def quick_passwords(request: pytest.FixtureRequest, monkeypatch: pytest.MonkeyPatch) -> None:
+    """argon2id at its cheapest, so that hundreds of sign-ins take no minutes; a test marked
+    `real_passwords` keeps the product's own cost."""
+    if request.node.get_closest_marker("real_passwords"):
+        return
+    cheap = PasswordHash((Argon2Hasher(time_cost=1, memory_cost=8, parallelism=1),))
+    monkeypatch.setattr(accounts, "_hasher", lambda: cheap)
+    accounts._nobody.cache_clear()
 
 
 @pytest.fixture

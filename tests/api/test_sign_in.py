@@ -42,11 +42,14 @@ def test_the_cookie_is_secure_where_settings_say_so(coach, app, new_client) -> N
     assert "secure" in sign_in(new_client()).headers["set-cookie"].lower()
 
 
+@pytest.mark.real_passwords
 def test_the_password_is_kept_as_argon2id_and_the_token_as_a_hash(coach, engine) -> None:
     token = coach.client.cookies[SESSION_COOKIE]
     with Session(engine) as db:
         account = db.exec(select(Account)).one()
         assert account.password_hash.startswith("$argon2id$")
+        memory_kib = int(account.password_hash.split("m=")[1].split(",")[0])
+        assert memory_kib >= 19 * 1024  # OWASP Password Storage Cheat Sheet: at least 19 MiB
         assert PASSWORD not in account.password_hash
         kept = db.exec(select(SignIn)).one()
         assert token not in kept.token_hash

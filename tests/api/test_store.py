@@ -38,9 +38,10 @@ def test_the_migrations_go_down_and_up_again(server) -> None:
     engine.dispose()
 
 
-def test_migrating_twice_changes_nothing(database_url) -> None:
-    migrate(database_url)
-    migrate(database_url)
+def test_migrating_twice_changes_nothing(server) -> None:
+    url = server.url("twice")
+    migrate(url)
+    migrate(url)
 
 
 def test_every_table_about_a_person_goes_with_them(engine) -> None:

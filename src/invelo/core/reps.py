@@ -352,8 +352,8 @@ class Capacity:
         share = light / most
         return Estimate(
             light,
-            self.one_rep.low * share,
-            self.one_rep.high * share,
+            min(light, self.one_rep.low * share),
+            max(light, self.one_rep.high * share),
             "kg",
             Derivation(
                 "The heaviest load at which the prediction from the same test still gives this "

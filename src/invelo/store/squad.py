@@ -8,6 +8,7 @@ from uuid import UUID
 from zoneinfo import ZoneInfo
 
 from sqlalchemy import text
+from sqlalchemy.dialects.postgresql import distinct_on
 from sqlmodel import Session, col, select
 
 from invelo.core.body import Body
@@ -146,7 +147,7 @@ def _newest(db: Session, table: Any, ids: list[UUID], *conditions: Any) -> dict[
     statement = (
         select(table)
         .where(table.ladder_id.in_(ids), *conditions)
-        .distinct(table.ladder_id)
+        .ext(distinct_on(table.ladder_id))
         .order_by(table.ladder_id, table.at.desc(), table.id)
     )
     return _by("ladder_id", db.exec(statement))

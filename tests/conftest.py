@@ -33,12 +33,17 @@ def shared_engine(server: postgres.Server) -> Iterator[Engine]:
     made.dispose()
 
 
+def empty(engine: Engine) -> None:
+    """Take every row out of a database."""
+    tables = ", ".join(f'"{table.name}"' for table in SQLModel.metadata.sorted_tables)
+    with engine.begin() as connection:
+        connection.execute(text(f"TRUNCATE {tables}"))
+
+
 @pytest.fixture
 def engine(shared_engine: Engine) -> Engine:
     """That database, emptied for one test."""
-    tables = ", ".join(f'"{table.name}"' for table in SQLModel.metadata.sorted_tables)
-    with shared_engine.begin() as connection:
-        connection.execute(text(f"TRUNCATE {tables}"))
+    empty(shared_engine)
     return shared_engine
 
 

@@ -41,14 +41,16 @@ def load(db: Session, now: datetime) -> None:
     if db.exec(select(Account)).first() is not None:
         return
     coach = accounts.create(db, COACH_EMAIL, COACH_NAME, COACH_PASSWORD, ZONE, now)
-    random = Random(SEED)  # noqa: S311  (a demo wants the same story each time)
     for member in CREW:
+        random = Random(f"{SEED} {member.name}")  # noqa: S311  (the same story each time)
         _live(db, coach, member, now, random)
 
 
 def _live(db: Session, coach: Account, member: CrewMember, now: datetime, random: Random) -> None:
     last_day = now - timedelta(days=member.rests)
-    began = last_day - timedelta(days=7 * (WEEKS - 1) + max(TRAINING_DAYS))
+    training = [7 * week + day for week in range(WEEKS) for day in TRAINING_DAYS]
+    offsets = training[: member.sessions]
+    began = last_day - timedelta(days=offsets[-1])
     enrolled = Moment(began - timedelta(days=2), ZONE)
     person = squad.Person(_id(random), member.name, member.mass, member.stature, member.note)
     athlete = squad.enrol(db, coach, person, enrolled)
@@ -56,13 +58,11 @@ def _live(db: Session, coach: Account, member: CrewMember, now: datetime, random
     tested = TOUR_LADDER.rungs[rung]
     test = ladder.Test(_id(random), _movement(tested.movement), tested.modifiers(), reps)
     row = ladder.create(db, athlete, TOUR_LADDER, member.purpose, member.level, test, enrolled)
-    days = [
-        began + timedelta(days=7 * week + day) for week in range(WEEKS) for day in TRAINING_DAYS
-    ]
-    for day in days:
-        final = day == days[-1]
+    for offset in offsets:
+        day = began + timedelta(days=offset)
+        final = day == last_day
         pain = member.wrist_pain if final else 0
-        decision = _train(db, row, athlete, member, (day - began).days / 7, day, pain, random)
+        decision = _train(db, row, athlete, member, offset / 7, day, pain, random)
         if not final:
             moment = Moment(day + timedelta(hours=2), ZONE)
             review.answer(db, row, decision, coach, "take", None, "", moment)

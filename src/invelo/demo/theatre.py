@@ -40,6 +40,7 @@ class CrewMember:
         gain: true growth of capacity per week, share.
         drift: how many reps their last set falls behind the first.
         wrist_pain: pain of the last session, 0–10.
+        sessions: how many they have done.
         rests: days since the last session.
     """
 
@@ -53,6 +54,7 @@ class CrewMember:
     gain: float
     drift: float = 1.0
     wrist_pain: int = 0
+    sessions: int = 12
     rests: int = 1
 
 
@@ -74,9 +76,10 @@ CREW = (
         stature=1.75,
         purpose="size",
         level="intermediate",
-        test=(6, 13),
-        gain=0.03,
-        drift=0.6,
+        test=(6, 12),
+        gain=0.022,
+        drift=1.1,
+        sessions=10,
         rests=2,
     ),
     CrewMember(

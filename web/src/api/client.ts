@@ -20,7 +20,7 @@ export class Problem extends Error {
   }
 }
 
-const AWAY = new Problem(0, "The service does not answer", [
+export const AWAY = new Problem(0, "The service does not answer", [
   {
     field: "connection",
     problem: "the service cannot be reached.",

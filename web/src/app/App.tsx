@@ -6,6 +6,7 @@ import { queries } from "../api/queries";
 import { Away } from "../parts/Away";
 import { SignIn } from "../places/sign-in/SignIn";
 import { Shell } from "./Shell";
+import { Unbroken } from "./Unbroken";
 
 const Squad = lazy(() => import("../places/squad/Squad"));
 const Ladder = lazy(() => import("../places/ladder/Ladder"));
@@ -19,15 +20,17 @@ export function App() {
   if (!me.data) return null;
   return (
     <Shell coach={me.data}>
-      <Suspense fallback={null}>
-        <Routes>
-          <Route path="/squad" element={<Squad />} />
-          <Route path="/ladder/:ladderId" element={<Ladder />} />
-          <Route path="/floor/:ladderId" element={<Floor />} />
-          <Route path="/review/:ladderId" element={<Review />} />
-          <Route path="*" element={<Navigate to="/squad" replace />} />
-        </Routes>
-      </Suspense>
+      <Unbroken>
+        <Suspense fallback={null}>
+          <Routes>
+            <Route path="/squad" element={<Squad />} />
+            <Route path="/ladder/:ladderId" element={<Ladder />} />
+            <Route path="/floor/:ladderId" element={<Floor />} />
+            <Route path="/review/:ladderId" element={<Review />} />
+            <Route path="*" element={<Navigate to="/squad" replace />} />
+          </Routes>
+        </Suspense>
+      </Unbroken>
     </Shell>
   );
 }

@@ -1,5 +1,4 @@
 /** The sheet's frame: places in the top margin, the drawing inside, the title block at the foot. */
-import { useQueryClient } from "@tanstack/react-query";
 import { type ReactNode, useEffect, useState } from "react";
 import { Link, useLocation, useNavigate } from "react-router";
 import { api, type Schema } from "../api/client";
@@ -12,7 +11,6 @@ import { useSheet } from "./sheet";
 export function Shell({ coach, children }: { coach: Schema["SignedIn"]; children: ReactNode }) {
   const { pathname } = useLocation();
   const navigate = useNavigate();
-  const client = useQueryClient();
   const [sheet, turnSheet] = useSheet();
   const [keysOpen, setKeysOpen] = useState(false);
   const [, name = "", ladder = ""] = pathname.split("/");
@@ -30,9 +28,7 @@ export function Shell({ coach, children }: { coach: Schema["SignedIn"]; children
   async function signOut() {
     await api.POST("/api/sign-out").catch(() => undefined);
     pickedLadder.clear();
-    client.clear();
-    navigate("/squad");
-    client.invalidateQueries();
+    location.assign("/"); // a fresh page, so that nothing read before stays in memory
   }
 
   return (

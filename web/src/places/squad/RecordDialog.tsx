@@ -1,4 +1,4 @@
-import { useQuery } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { api, type Schema } from "../../api/client";
 import { queries, useRefresh } from "../../api/queries";
@@ -19,37 +19,38 @@ export function RecordDialog({
 }) {
   const athlete = useQuery(queries.athlete(line.id)).data;
   const refresh = useRefresh();
+  const client = useQueryClient();
   const [error, setError] = useState<Error | null>(null);
   const [erasing, setErasing] = useState(false);
   const path = { params: { path: { athlete_id: line.id } } };
   const last = athlete?.measures.at(-1);
 
-  async function act(doing: Promise<unknown>) {
-    try {
-      await doing;
-      setError(null);
-      await refresh();
-      return true;
-    } catch (cause) {
-      setError(cause as Error);
-      return false;
-    }
-  }
-
-  function measure(event: FormEvent<HTMLFormElement>) {
+  async function measure(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();
     const typed = new FormData(event.currentTarget);
     const body = {
       mass_kg: Number(typed.get("mass")),
       stature_m: Number(typed.get("stature")) / 100,
     };
-    act(api.POST("/api/athletes/{athlete_id}/measures", { ...path, body }));
+    try {
+      await api.POST("/api/athletes/{athlete_id}/measures", { ...path, body });
+      setError(null);
+      await refresh();
+    } catch (cause) {
+      setError(cause as Error);
+    }
   }
 
   async function erase() {
-    if (!(await act(api.DELETE("/api/athletes/{athlete_id}", path)))) return;
+    try {
+      await api.DELETE("/api/athletes/{athlete_id}", path);
+    } catch (cause) {
+      setError(cause as Error);
+      return;
+    }
     if (line.ladder_id === pickedLadder.get()) pickedLadder.clear();
     onClose();
+    await client.invalidateQueries(queries.squad); // and nothing else: the rest is gone
   }
 
   return (

@@ -1,0 +1,167 @@
+"""The built application in headless Chromium, served by the real command."""
+
+import os
+import signal
+import subprocess
+import sys
+import tempfile
+import urllib.request
+from collections.abc import Iterator
+from datetime import UTC, datetime, timedelta
+from pathlib import Path
+from uuid import uuid4
+
+import pytest
+from selenium import webdriver
+from sqlalchemy import Engine
+
+from invelo import postgres
+from invelo.core.movement import Modifiers, catalogue
+from invelo.settings import ROOT
+from invelo.store import accounts, floor, ladder, squad
+from invelo.store.database import engine_for, migrate, transaction
+from invelo.store.moment import Moment
+from tests.browser.page import DESKTOP, EMAIL, PASSWORD, Page
+from tests.conftest import empty
+
+ZONE = "Europe/Lisbon"
+CHROMIUM = (
+    "--headless=new",
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+    "--force-prefers-reduced-motion",
+)
+
+
+def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
+    for item in items:
+        if Path(item.fspath).parent == Path(__file__).parent:
+            item.add_marker(pytest.mark.browser)
+
+
+class Service:
+    """`invelo serve` on a port of its own, which can be stopped and started again."""
+
+    def __init__(self, database_url: str) -> None:
+        self.port = postgres.free_port()
+        self.url = f"http://127.0.0.1:{self.port}"
+        self._environment = {
+            **os.environ,
+            "PYTHONPATH": str(ROOT / "src"),
+            "INVELO_DATABASE_URL": database_url,
+            "INVELO_PORT": str(self.port),
+        }
+        self._process: subprocess.Popen[str] | None = None
+
+    def start(self) -> None:
+        """Start it, unless it runs."""
+        if self._process is not None:
+            return
+        command = [sys.executable, "-m", "invelo", "serve"]
+        self._process = subprocess.Popen(
+            command, env=self._environment, stderr=subprocess.PIPE, text=True
+        )
+        assert self._process.stderr is not None
+        said = ""
+        for line in self._process.stderr:  # it says "ready" once it answers
+            said += line
+            if "ready at" in line:
+                break
+        else:
+            raise AssertionError(f"the service did not start:\n{said}")
+        with urllib.request.urlopen(f"{self.url}/api/health", timeout=10) as answer:
+            assert answer.status == 200
+
+    def stop(self) -> None:
+        if self._process is not None:
+            self._process.send_signal(signal.SIGINT)
+            self._process.communicate(timeout=20)
+            self._process = None
+
+    def restart(self) -> None:
+        self.stop()
+        self.start()
+
+
+@pytest.fixture(scope="session")
+def running(server: postgres.Server) -> Iterator[tuple[Service, Engine]]:
+    """The service over a database of its own, for all browser tests."""
+    url = server.url("browser")
+    migrate(url)
+    engine = engine_for(url)
+    made = Service(url)
+    yield made, engine
+    made.stop()
+    engine.dispose()
+
+
+@pytest.fixture
+def service(running: tuple[Service, Engine]) -> Service:
+    """That service with a coach and one athlete, who has met the gate once; nothing else."""
+    made, engine = running
+    empty(engine)
+    _seed(engine)
+    made.start()
+    return made
+
+
+def _seed(engine: Engine) -> None:
+    now = datetime.now(UTC)
+    movement = catalogue().find_movement("push-up")
+    with transaction(engine) as db:
+        coach = accounts.create(db, EMAIL, "Ilse Marn", PASSWORD, ZONE, now)
+        enrolled = Moment(now - timedelta(days=5), ZONE)
+        oda = squad.enrol(db, coach, squad.Person(uuid4(), "Oda Fenwick", 75.0, 1.75), enrolled)
+        test = ladder.Test(uuid4(), movement, Modifiers(), 9)
+        ready = catalogue().find_ladder("push-up")
+        row = ladder.create(db, oda, ready, "strength", "intermediate", test, enrolled)
+        day = Moment(now - timedelta(days=2), ZONE)
+        session = floor.start(db, row, uuid4(), day)
+        for number in (1, 2, 3):
+            rung = session.rung_id
+            entry = floor.SetEntry(uuid4(), rung, number, 10, 8.5, True, 0, "", day)
+            floor.log(db, session, entry, day.at)
+        floor.finish(db, row, oda, session, 7, day)
+
+
+@pytest.fixture(scope="session")
+def driver() -> Iterator[webdriver.Chrome]:
+    with tempfile.TemporaryDirectory(prefix="invelo-chromium-") as profile:
+        options = webdriver.ChromeOptions()
+        options.binary_location = "/usr/bin/chromium"
+        for argument in (*CHROMIUM, f"--user-data-dir={profile}"):
+            options.add_argument(argument)
+        options.set_capability("goog:loggingPrefs", {"browser": "ALL"})
+        chromedriver = webdriver.ChromeService("/usr/bin/chromedriver")
+        made = webdriver.Chrome(options=options, service=chromedriver)
+        yield made
+        made.quit()
+
+
+@pytest.fixture
+def page(service: Service, driver: webdriver.Chrome) -> Iterator[Page]:
+    """A browser at the sign-in sheet, which must not complain of anything by the end."""
+    driver.execute_cdp_cmd("Network.clearBrowserCookies", {})
+    everything = {"origin": service.url, "storageTypes": "all"}
+    driver.execute_cdp_cmd("Storage.clearDataForOrigin", everything)
+    driver.switch_to.new_window("tab")  # session storage lives and dies with its tab
+    opened = Page(driver, service.url)
+    opened.size(*DESKTOP)
+    opened.open("/")
+    yield opened
+    complaints = opened.complaints()
+    driver.close()
+    driver.switch_to.window(driver.window_handles[0])
+    assert complaints == []
+
+
+@pytest.fixture
+def signed_in(page: Page) -> Page:
+    """A browser at the squad."""
+    page.sign_in()
+    return page

@@ -1,0 +1,165 @@
+"""A browser at a page, in words of what a person does; every look waits for its condition."""
+
+import re
+from typing import Any
+
+from selenium import webdriver
+from selenium.common.exceptions import (
+    ElementClickInterceptedException,
+    NoSuchElementException,
+    StaleElementReferenceException,
+)
+from selenium.webdriver.common.by import By
+from selenium.webdriver.common.keys import Keys
+from selenium.webdriver.remote.webelement import WebElement
+from selenium.webdriver.support.ui import WebDriverWait
+
+EMAIL = "coach@theatre.example"
+PASSWORD = "a riser and two ropes"
+DESKTOP = (1280, 800)
+PHONE = (390, 844)
+PATIENCE = 15
+EXPECTED_COMPLAINTS = (
+    "/api/me - Failed to load resource: the server responded with a status of 401",
+)
+
+
+class Page:
+    """What a coach sees and does."""
+
+    def __init__(self, driver: webdriver.Chrome, url: str) -> None:
+        self.driver = driver
+        self.url = url
+        self.allowed = list(EXPECTED_COMPLAINTS)
+
+    def size(self, width: int, height: int) -> None:
+        metrics = {"width": width, "height": height, "deviceScaleFactor": 1, "mobile": width < 500}
+        self.driver.execute_cdp_cmd("Emulation.setDeviceMetricsOverride", metrics)
+
+    def open(self, path: str) -> None:
+        self.driver.get(self.url + path)
+
+    def until(self, condition: Any) -> Any:
+        ignored = [
+            NoSuchElementException,
+            StaleElementReferenceException,
+            ElementClickInterceptedException,
+        ]
+        return WebDriverWait(self.driver, PATIENCE, 0.05, ignored).until(lambda _: condition())
+
+    # ---- looking ----
+
+    @property
+    def text(self) -> str:
+        return self.driver.find_element(By.TAG_NAME, "body").text
+
+    def sees(self, *words: str) -> None:
+        """Wait until all of the words stand on the page."""
+        self.until(lambda: all(word in self.text for word in words))
+
+    def sees_not(self, word: str) -> None:
+        self.until(lambda: word not in self.text)
+
+    def find(self, css: str) -> WebElement:
+        return self.until(lambda: self.driver.find_element(By.CSS_SELECTOR, css))
+
+    def find_all(self, css: str) -> list[WebElement]:
+        return self.driver.find_elements(By.CSS_SELECTOR, css)
+
+    def button(self, words: str) -> WebElement:
+        """The button, link or label with these words or this name."""
+        path = f'//*[self::button or self::a][normalize-space()="{words}" or @aria-label="{words}"]'
+        return self.until(lambda: self.driver.find_element(By.XPATH, path))
+
+    def field(self, label: str) -> WebElement:
+        path = f'//label[normalize-space()="{label}"]'
+        found = self.until(lambda: self.driver.find_element(By.XPATH, path))
+        return self.driver.find_element(By.ID, found.get_attribute("for"))
+
+    def script(self, code: str, *arguments: Any) -> Any:
+        return self.driver.execute_script(code, *arguments)
+
+    @property
+    def chosen_rung(self) -> str:
+        """Name of the rung picked on the ladder."""
+        found = self.find('[role="option"][aria-selected="true"]').text
+        return found.splitlines()[0]
+
+    @property
+    def dialog(self) -> WebElement:
+        return self.find('[role="dialog"]')
+
+    # ---- doing ----
+
+    def press(self, *keys: str) -> None:
+        for key in keys:
+            self.driver.switch_to.active_element.send_keys(key)
+
+    def click(self, words: str) -> None:
+        self.until(lambda: self.button(words).click() is None)
+
+    def choose(self, scale: str, value: int) -> None:
+        """Pick a value on a scale such as effort or pain."""
+        css = f'[aria-label="{scale} {value}"]'
+        self.until(lambda: self.find(css).click() is None)
+        self.until(lambda: self.find(css).get_attribute("aria-checked") == "true")
+
+    def fill(self, label: str, value: str) -> None:
+        box = self.field(label)
+        box.clear()
+        box.send_keys(value)
+
+    def select(self, label: str, words: str) -> None:
+        options = self.field(label).find_elements(By.TAG_NAME, "option")
+        next(option for option in options if option.text == words).click()
+
+    def sign_in(self, email: str = EMAIL, password: str = PASSWORD) -> None:
+        self.fill("E-mail", email)
+        self.fill("Password", password + Keys.ENTER)
+        if password == PASSWORD:
+            self.sees("Squad", "Oda Fenwick")
+
+    def open_ladder(self, name: str = "Oda Fenwick") -> None:
+        self.click(name)
+        self.find('[role="listbox"]')
+        self.sees("ON THE HANDS")
+
+    def start_session(self) -> None:
+        self.press("6")
+        self.click("Start the session")
+        self.find('[aria-label="Reps"]')
+
+    def log_set(self, reps: int, effort: int, pain: int = 0) -> None:
+        """Log one set by hand: type the reps, pick effort and pain, press L."""
+        number = len(self.find_all("aside table tbody tr")) + 1
+        box = self.find('[aria-label="Reps"]')
+        box.send_keys(Keys.CONTROL, "a")
+        box.send_keys(str(reps))
+        self.choose("Effort", effort)
+        if pain:
+            self.choose("Pain", pain)
+        self.press("l")
+        self.until(lambda: len(self.find_all("aside table tbody tr")) == number)
+
+    def finish_session(self, effort: int = 7) -> None:
+        self.click("Finish …")
+        self.choose("Session effort", effort)
+        self.click("Close the session")
+        self.find("article")
+
+    # ---- judging ----
+
+    @property
+    def scrolls_sideways(self) -> bool:
+        return bool(self.script("return document.documentElement.scrollWidth > innerWidth"))
+
+    def complaints(self) -> list[str]:
+        """What the browser's console holds against the page, without what a test expects."""
+        found = [one["message"] for one in self.driver.get_log("browser")]
+        return [
+            one for one in found if not any(re.search(allowed, one) for allowed in self.allowed)
+        ]
+
+    def outside_requests(self) -> list[str]:
+        names = self.script("return performance.getEntriesByType('resource').map((e) => e.name)")
+        return [name for name in names if not name.startswith(self.url)]

@@ -1,0 +1,321 @@
+"""The sheet itself: keys, wording of figures, sizes, access, what happens when things go wrong."""
+
+from pathlib import Path
+
+import pytest
+from selenium.webdriver.common.by import By
+from selenium.webdriver.common.keys import Keys
+
+from invelo.settings import ROOT
+from tests.browser.page import PHONE, Page
+
+AXE = (ROOT / "web" / "node_modules" / "axe-core" / "axe.min.js").read_text(encoding="utf-8")
+STANDARD = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]
+
+
+def violations(page: Page) -> list[str]:
+    """What axe-core finds against WCAG 2.2 AA, contrast included."""
+    page.script(AXE)
+    found = page.driver.execute_async_script(
+        "const done = arguments[1];"
+        "axe.run(document, {runOnly: arguments[0]}).then((r) => done(r.violations));",
+        STANDARD,
+    )
+    return [f"{v['id']}: {n['target']} {n['failureSummary']}" for v in found for n in v["nodes"]]
+
+
+def _squad(page: Page) -> None:
+    page.sees("Oda Fenwick")
+
+
+def _ladder(page: Page) -> None:
+    page.open_ladder()
+
+
+def _table(page: Page) -> None:
+    page.open_ladder()
+    page.click("As a table")
+
+
+def _floor_before(page: Page) -> None:
+    page.open_ladder()
+    page.press("6")
+    page.sees("Before you start")
+
+
+def _floor_running(page: Page) -> None:
+    page.open_ladder()
+    page.start_session()
+    page.choose("Pain", 2)
+
+
+def _floor_resting(page: Page) -> None:
+    page.open_ladder()
+    page.start_session()
+    page.log_set(reps=9, effort=8)
+
+
+def _review(page: Page) -> None:
+    page.open_ladder()
+    page.press("7")
+    page.find("article")
+
+
+def _keys(page: Page) -> None:
+    page.press("?")
+    page.sees("Single-key shortcuts")
+
+
+def _new_athlete(page: Page) -> None:
+    page.click("New athlete")
+    page.sees("They agree")
+
+
+def _explained(page: Page) -> None:
+    page.open_ladder()
+    page.find("aside dd button").click()
+    page.sees("8 times of 10")
+
+
+PLACES = {
+    "squad": _squad,
+    "ladder": _ladder,
+    "ladder as a table": _table,
+    "floor before": _floor_before,
+    "floor running": _floor_running,
+    "floor resting": _floor_resting,
+    "review": _review,
+    "keys": _keys,
+    "new athlete": _new_athlete,
+    "explained": _explained,
+}
+
+
+@pytest.mark.parametrize("place", PLACES)
+def test_every_place_is_accessible_by_day_and_by_night(signed_in: Page, place: str) -> None:
+    PLACES[place](signed_in)
+    assert violations(signed_in) == []
+    signed_in.script("document.documentElement.dataset.sheet = 'night'")
+    assert violations(signed_in) == []
+
+
+def test_the_sign_in_sheet_is_accessible(page: Page) -> None:
+    page.find("input[name=email]")
+    assert violations(page) == []
+
+
+@pytest.mark.parametrize("place", ["squad", "ladder", "floor running", "review"])
+def test_no_place_scrolls_sideways_on_a_laptop(signed_in: Page, place: str) -> None:
+    PLACES[place](signed_in)
+    assert not signed_in.scrolls_sideways
+
+
+@pytest.mark.parametrize("place", ["floor before", "floor running", "floor resting"])
+def test_the_floor_fits_a_phone(signed_in: Page, place: str) -> None:
+    signed_in.size(*PHONE)
+    PLACES[place](signed_in)
+    assert not signed_in.scrolls_sideways
+    for button in signed_in.find_all("main button"):
+        assert button.size["height"] >= 24  # WCAG 2.5.8, target size
+
+
+def test_digits_change_place_and_the_athlete_stays(signed_in: Page) -> None:
+    page = signed_in
+    page.open_ladder()
+    for digit, word in (("6", "Before you start"), ("7", "Rules that spoke"), ("3", "stands here")):
+        page.press(digit)
+        page.until(lambda word=word: word.lower() in page.text.lower())
+        page.sees("Oda Fenwick")
+    page.press("1")
+    page.sees("Reach against the gate".upper())
+
+
+def test_question_mark_shows_the_keys_of_the_place(signed_in: Page) -> None:
+    page = signed_in
+    page.open_ladder()
+    page.press("?")
+    assert "climb the rungs" in page.dialog.text
+    page.press(Keys.ESCAPE)
+    page.until(lambda: not page.find_all('[role="dialog"]'))
+
+
+def test_single_keys_can_be_turned_off_and_arrows_stay(signed_in: Page) -> None:
+    page = signed_in
+    page.open_ladder()
+    page.press("?")
+    page.dialog.find_element(By.CSS_SELECTOR, "input[type=checkbox]").click()
+    page.press(Keys.ESCAPE)
+    page.until(lambda: not page.find_all('[role="dialog"]'))
+    before = page.chosen_rung
+    page.press("7", "1", Keys.ARROW_UP)
+    page.until(lambda: page.chosen_rung != before)
+    assert page.driver.current_url.split("/")[3] == "ladder"
+
+
+def test_no_key_fires_while_typing(signed_in: Page) -> None:
+    page = signed_in
+    page.press("/")
+    page.until(lambda: page.driver.switch_to.active_element.tag_name == "input")
+    page.press("7", "3", "?")
+    assert page.driver.switch_to.active_element.get_attribute("value") == "73?"
+    page.sees("Nobody here is called")
+    assert page.find_all('[role="dialog"]') == []
+
+
+def test_slash_finds_an_athlete_and_enter_opens_the_ladder(signed_in: Page) -> None:
+    signed_in.press("/")
+    signed_in.press("oda", Keys.ENTER)
+    signed_in.find('[role="listbox"]')
+
+
+def test_the_ladder_is_drawn_to_scale(signed_in: Page) -> None:
+    """Heights of the drawn rungs are linear in the demand the table tells."""
+    page = signed_in
+    page.open_ladder()
+    drawn = page.script(
+        "return [...document.querySelectorAll('svg line')]"
+        ".filter((l) => l.x1.baseVal.value === 128 && l.x2.baseVal.value === 236"
+        " && l.parentNode.querySelector('path')).map((l) => l.y1.baseVal.value)"
+    )
+    page.click("As a table")
+    told = [
+        float(cell.text.split()[0].split("\u202f")[0])
+        for cell in page.find_all("main tbody td:nth-of-type(1)")
+    ]
+    drawn = sorted(drawn)
+    assert len(drawn) == len(told) == 13
+    per_kg = (drawn[-1] - drawn[0]) / (told[0] - told[-1])
+    for y, kg in zip(drawn, told, strict=True):
+        assert y - drawn[0] == pytest.approx((told[0] - kg) * per_kg, abs=per_kg * 0.1 + 0.5)
+
+
+def test_every_figure_names_its_unit_and_opens_its_derivation(signed_in: Page) -> None:
+    page = signed_in
+    page.open_ladder()
+    page.find('button[title="How share of body weight came about"]').click()
+    words = page.dialog.text
+    for word in (
+        "% of body weight",
+        "body mass",
+        "75 kg",
+        "Winter",
+        "plane statics",
+        "8 times of 10",
+    ):
+        assert word in words
+
+
+def test_gaps_are_marked_by_word_not_by_colour_alone(signed_in: Page) -> None:
+    page = signed_in
+    page.open_ladder()
+    page.click("As a table")
+    assert any("gap" in row.text for row in page.find_all("main tbody tr"))
+
+
+def test_nothing_is_fetched_from_elsewhere(signed_in: Page) -> None:
+    page = signed_in
+    page.open_ladder()
+    for digit in "671":
+        page.press(digit)
+        page.find("main")
+    assert page.outside_requests() == []
+    fonts = page.script("return [...document.fonts].filter((f) => f.status === 'loaded').length")
+    assert fonts >= 2
+
+
+def test_a_wrong_password_is_told_and_what_was_typed_stays(page: Page) -> None:
+    page.allowed.append("status of 401")
+    page.sign_in(password="a wrong guess")
+    page.sees("address and password do not belong together.")
+    assert page.field("E-mail").get_attribute("value") == "coach@theatre.example"
+
+
+def test_a_form_says_what_is_wrong_beside_the_field(signed_in: Page) -> None:
+    page = signed_in
+    page.click("New athlete")
+    page.fill("Name", "Bela Quint")
+    page.fill("Body mass", "900")
+    page.fill("Stature", "tall")
+    page.click("Add to the squad")
+    page.sees("Give 20 to 300 kg.", "Give a number.", "Ask them first")
+    assert page.field("Name").get_attribute("value") == "Bela Quint"
+    assert page.field("Body mass").get_attribute("aria-invalid") == "true"
+
+
+def test_a_set_without_an_effort_is_asked_for_it(signed_in: Page) -> None:
+    page = signed_in
+    page.open_ladder()
+    page.start_session()
+    page.press("l")
+    page.sees("Say how hard it was first")
+
+
+def test_a_set_that_could_not_be_sent_stays_and_goes_out_once(signed_in: Page, service) -> None:
+    page = signed_in
+    page.allowed.append("ERR_CONNECTION_REFUSED")
+    page.open_ladder()
+    page.start_session()
+    page.choose("Effort", 8)
+    service.stop()
+    page.press("l")
+    page.sees("The service does not answer", "Nothing typed is lost")
+    service.start()
+    page.press("l")
+    page.until(lambda: len(page.find_all("aside table tbody tr")) == 1)
+    page.driver.refresh()
+    page.sees("SET 2 OF 3")
+
+
+def test_a_service_that_is_away_shows_a_plain_page_and_comes_back(page: Page, service) -> None:
+    page.allowed.append("ERR_CONNECTION_REFUSED")
+    page.sign_in()
+    service.stop()
+    page.click("Oda Fenwick")
+    page.sees("The service does not answer", "Try again now")
+    service.start()
+    page.click("Try again now")
+    page.find('[role="listbox"]')
+
+
+def test_signing_out_leaves_nothing_behind(signed_in: Page) -> None:
+    page = signed_in
+    page.click("Sign out")
+    page.field("E-mail")
+    page.open("/squad")
+    page.field("E-mail")
+    assert "Oda" not in page.text
+
+
+def test_an_unknown_ladder_is_told_plainly(signed_in: Page) -> None:
+    page = signed_in
+    page.allowed.append("status of 4")
+    page.open("/ladder/5b9a4f1e-0000-4000-8000-000000000000")
+    page.sees("Not found", "Go back to the squad and pick it.")
+
+
+def test_the_night_sheet_is_kept(signed_in: Page) -> None:
+    page = signed_in
+    page.click("Night sheet")
+    page.driver.refresh()
+    page.sees("Day sheet")
+    assert page.script("return document.documentElement.dataset.sheet") == "night"
+
+
+def test_first_load_javascript_stays_small() -> None:
+    """What the first page asks for, as sent: at most 200 kB compressed."""
+    import gzip
+
+    dist = ROOT / "web" / "dist"
+    html = (dist / "index.html").read_text(encoding="utf-8")
+    first = [Path(part.split('"')[0]).name for part in html.split("/assets/")[1:]]
+    squad = [path.name for path in (dist / "assets").glob("Squad-*.js")]
+    scripts = {name for name in (*first, *squad) if name.endswith(".js")}
+    imports = {
+        path.name
+        for path in (dist / "assets").glob("*.js")
+        if any(path.name in (dist / "assets" / name).read_text(encoding="utf-8") for name in squad)
+    }
+    sizes = [
+        len(gzip.compress((dist / "assets" / name).read_bytes(), 9)) for name in scripts | imports
+    ]
+    assert sum(sizes) <= 200_000

@@ -1,0 +1,167 @@
+"""The job from sign-in to the next rung, and past a restart of the server."""
+
+from selenium.webdriver.common.keys import Keys
+
+from tests.browser.page import Page
+
+
+def test_from_sign_in_to_the_next_rung_and_past_a_restart(page: Page, service) -> None:
+    page.sign_in()
+    page.open_ladder()
+    standing = page.chosen_rung
+
+    # climb the ladder by keys
+    page.press(Keys.ARROW_UP)
+    page.until(lambda: page.chosen_rung != standing)
+    above = page.chosen_rung
+    page.sees(above)
+    page.press(Keys.ARROW_UP, Keys.ARROW_DOWN, Keys.ARROW_DOWN)
+    page.until(lambda: page.chosen_rung == standing)
+
+    # three sets that meet the gate, the second time running
+    page.start_session()
+    page.sees("SET 1 OF 3", standing)
+    for _ in (1, 2):
+        page.log_set(reps=10, effort=8)
+        page.click("Begin the next set")
+    page.log_set(reps=10, effort=9)
+    page.sees("DOSE DONE")
+    page.finish_session()
+
+    # the decision with its figures
+    page.sees("Step up", f"{standing} → {above}")
+    page.sees("range.gate-met", "3 × 10 at effort 9 or under", "10 reps at effort 9")
+    page.sees("sessions running that met it", "2 of 2", "predicted to failure on the next rung")
+    page.click("Take it")
+    page.sees("Taken", f"Oda Fenwick stands on {above}.")
+
+    service.restart()
+    page.open("/squad")
+    page.sees("Oda Fenwick", above)
+    page.open_ladder()
+    assert page.chosen_rung == above
+    page.sees("stands here")
+
+
+def test_pain_ends_the_movement_and_the_coach_brings_it_back(signed_in: Page) -> None:
+    page = signed_in
+    page.open_ladder()
+    page.start_session()
+    page.log_set(reps=6, effort=8, pain=5)
+    page.sees("This movement ends for today.", "Pain 5 of 10", "clinician")
+    assert page.find_all('[aria-label="Effort 8"]') == []
+    page.finish_session()
+    page.sees("Stop", "pain.stop")
+    page.click("Take it")
+    page.sees("Taken")
+    page.press("1")
+    page.sees("movement stopped")
+    page.press("3")
+    page.sees("This movement is stopped")
+    page.press("6")
+    page.sees("Stopped.", "once a clinician agrees")
+    assert not [b for b in page.find_all("main button") if b.text == "Start the session"]
+    page.press("3")
+    page.click("Take it up again …")
+    page.click("Yes, take it up again")
+    page.sees_not("This movement is stopped")
+
+
+def test_an_edit_and_a_decline_each_want_a_word(signed_in: Page) -> None:
+    page = signed_in
+    page.allowed.append("status of 422")
+    page.open_ladder()
+    page.press("7")
+    page.find("article")
+    page.click("Decline …")
+    page.click("Decline it")
+    page.sees("word: it is empty. Say in a word why.")
+    page.click("Edit …")
+    page.select("Stand on instead", "Knee push-up")
+    page.fill("Why, in a word", "tour week")
+    page.click("Take the edited decision")
+    page.sees("Edited", "Knee push-up", "tour week", "stands on Knee push-up")
+
+
+def test_a_session_left_midway_is_taken_up_where_it_was(signed_in: Page) -> None:
+    page = signed_in
+    page.open_ladder()
+    page.start_session()
+    page.log_set(reps=9, effort=8)
+    page.driver.refresh()
+    page.sees("SET 2 OF 3", "9 reps")
+
+
+def test_the_easier_rung_is_one_key_away(signed_in: Page) -> None:
+    page = signed_in
+    page.open_ladder()
+    page.start_session()
+    before = page.find("main h1").text
+    page.press("e")
+    page.until(lambda: page.find("main h1").text != before)
+    page.log_set(reps=10, effort=7)
+    page.sees("easier")
+
+
+def test_rest_runs_down_and_stops_on_the_space_bar(signed_in: Page) -> None:
+    page = signed_in
+    page.open_ladder()
+    page.start_session()
+    page.log_set(reps=9, effort=8)
+    page.sees("REST", "Next: set 2")
+    shown = page.find("[role=timer] p:nth-of-type(2)").text
+    page.until(lambda: page.find("[role=timer] p:nth-of-type(2)").text != shown)
+    page.script("document.activeElement.blur()")
+    page.press(Keys.SPACE)
+    page.sees("REST, STOPPED", "Start the clock")
+    page.press(Keys.SPACE)
+    page.sees("Stop the clock")
+
+
+def test_an_opened_session_without_sets_is_discarded(signed_in: Page) -> None:
+    page = signed_in
+    page.open_ladder()
+    page.start_session()
+    page.click("Discard: nothing was done")
+    page.find('[role="listbox"]')
+    page.press("6")
+    page.sees("Start the session")
+
+
+def test_a_new_athlete_goes_from_nothing_to_a_ladder(signed_in: Page) -> None:
+    page = signed_in
+    page.click("New athlete")
+    page.fill("Name", "Bela Quint")
+    page.fill("Body mass", "62.5")
+    page.fill("Stature", "168")
+    page.find('[role=dialog] input[type="checkbox"]').click()
+    page.click("Add to the squad")
+    page.sees("Bela Quint", "no session yet")
+    page.click("Give a ladder …")
+    page.select("Tested on", "Knee push-up")
+    page.fill("Reps to the end", "8")
+    page.click("Draw the ladder")
+    page.sees("Bela Quint, 62.5 kg, 1.68 m", "stands here", "dose fits", "from a test of")
+    page.click("Enter a test")
+    page.fill("Reps to the end", "10")
+    page.click("Keep the test")
+    page.until(lambda: not page.find_all('[role="dialog"]'))
+    page.sees("Bela Quint")
+
+
+def test_a_person_can_be_erased(signed_in: Page) -> None:
+    page = signed_in
+    page.click("Record of Oda Fenwick")
+    page.sees("75 kg", "175 cm")
+    page.click("Erase this person …")
+    page.sees("It cannot be undone.")
+    page.click("Erase Oda Fenwick for good")
+    page.sees("Your athletes stand here")
+
+
+def test_a_new_measure_is_kept(signed_in: Page) -> None:
+    page = signed_in
+    page.click("Record of Oda Fenwick")
+    page.fill("Body mass", "77.5")
+    page.click("Keep today's measure")
+    page.sees("77.5 kg")

@@ -1,0 +1,137 @@
+"""The command line: ports, settings, accounts, an orderly end."""
+
+import os
+import signal
+import socket
+import subprocess
+import sys
+from pathlib import Path
+
+import httpx2 as httpx
+import pytest
+from sqlalchemy import Engine
+from sqlmodel import Session, select
+
+from invelo import postgres
+from invelo.serving import listen
+from invelo.settings import ROOT
+from invelo.store.tables import Account
+
+
+def invelo(*arguments: str, **environment: str) -> subprocess.CompletedProcess[str]:
+    return subprocess.run(
+        [sys.executable, "-m", "invelo", *arguments],
+        env={**os.environ, "PYTHONPATH": str(ROOT / "src"), **environment},
+        capture_output=True,
+        text=True,
+        timeout=60,
+    )
+
+
+def address(engine: Engine) -> str:
+    return engine.url.render_as_string(hide_password=False)
+
+
+def test_the_next_free_port_is_taken_unless_one_was_asked_for() -> None:
+    with socket.socket() as taken:
+        taken.bind(("127.0.0.1", 0))
+        taken.listen()
+        port = taken.getsockname()[1]
+        with listen("127.0.0.1", port, asked=False) as other:
+            assert other.getsockname()[1] > port
+        with pytest.raises(SystemExit):
+            listen("127.0.0.1", port, asked=True)
+
+
+def test_a_taken_port_is_told_with_a_remedy() -> None:
+    with socket.socket() as taken:
+        taken.bind(("127.0.0.1", 0))
+        taken.listen()
+        port = str(taken.getsockname()[1])
+        done = invelo("demo", "--port", port)
+    assert done.returncode == 1
+    assert f"port {port} is taken" in done.stderr
+    assert "what to do" in done.stderr
+
+
+@pytest.mark.parametrize(
+    ("name", "value"),
+    [("INVELO_PORT", "70000"), ("INVELO_PORT", "many"), ("INVELO_SESSION_HOURS", "0")],
+)
+def test_a_bad_setting_is_named(name: str, value: str) -> None:
+    done = invelo("serve", **{name: value})
+    assert done.returncode == 2
+    assert name in done.stderr
+    assert "Traceback" not in done.stderr
+
+
+def test_serve_runs_on_its_settings_and_ends_on_ctrl_c(engine: Engine) -> None:
+    port = postgres.free_port()
+    running = subprocess.Popen(
+        [sys.executable, "-m", "invelo", "serve"],
+        env={
+            **os.environ,
+            "PYTHONPATH": str(ROOT / "src"),
+            "INVELO_DATABASE_URL": address(engine),
+            "INVELO_PORT": str(port),
+        },
+        stderr=subprocess.PIPE,
+        text=True,
+    )
+    assert running.stderr is not None
+    assert running.stderr.readline() == f"invelo: ready at http://127.0.0.1:{port}\n"
+    health = httpx.get(f"http://127.0.0.1:{port}/api/health").json()
+    assert health["status"] == "ok"
+    with Session(engine) as db:  # no demo data
+        assert db.exec(select(Account)).all() == []
+    running.send_signal(signal.SIGINT)
+    _, said = running.communicate(timeout=20)
+    assert running.returncode == 0, said
+    assert "Traceback" not in said
+
+
+def test_an_account_is_made_and_a_second_refused(engine: Engine) -> None:
+    arguments = ("coach", "New@Theatre.example", "--name", "New", "--time-zone", "Europe/Lisbon")
+    there = {"INVELO_DATABASE_URL": address(engine)}
+    first = invelo(*arguments, "--password", "a long enough one", **there)
+    assert first.returncode == 0, first.stderr
+    again = invelo(*arguments, "--password", "a long enough one", **there)
+    assert again.returncode == 1
+    assert "has an account already" in again.stderr
+    with Session(engine) as db:
+        assert db.exec(select(Account)).one().email == "new@theatre.example"
+
+
+@pytest.mark.parametrize(
+    ("email", "password", "told"),
+    [("no address", "a long enough one", "@"), ("b@theatre.example", "short", "too short")],
+)
+def test_a_bad_account_is_told(engine: Engine, email: str, password: str, told: str) -> None:
+    done = invelo(
+        *("coach", email, "--name", "N", "--time-zone", "Europe/Lisbon", "--password", password),
+        INVELO_DATABASE_URL=address(engine),
+    )
+    assert done.returncode == 1
+    assert told in done.stderr
+    assert "Traceback" not in done.stderr
+
+
+def test_the_openapi_document_is_written(tmp_path: Path) -> None:
+    done = invelo("openapi", str(tmp_path / "openapi.json"))
+    assert done.returncode == 0
+    assert '"Invelo"' in (tmp_path / "openapi.json").read_text(encoding="utf-8")
+
+
+def test_the_shell_script_is_sound() -> None:
+    assert subprocess.run(["bash", "-n", str(ROOT / "invelo")]).returncode == 0
+
+
+def test_the_core_loads_no_web_and_no_database() -> None:
+    code = (
+        "import sys, invelo.core.decide, invelo.core.placement, invelo.core.posture.figure\n"
+        "bad = {'fastapi', 'sqlalchemy', 'psycopg', 'scipy', 'pandas'} & set(sys.modules)\n"
+        "sys.exit(str(bad) if bad else 0)"
+    )
+    environment = {**os.environ, "PYTHONPATH": str(ROOT / "src")}
+    done = subprocess.run([sys.executable, "-c", code], env=environment, capture_output=True)
+    assert done.returncode == 0, done.stderr

@@ -1,0 +1,149 @@
+"""The checkout's own PostgreSQL: started, found, guarded, stopped, never left behind."""
+
+import os
+import signal
+import subprocess
+import sys
+from pathlib import Path
+
+import psycopg
+import pytest
+
+from invelo import postgres
+from invelo.settings import ROOT
+
+
+@pytest.fixture(scope="module")
+def home(tmp_path_factory: pytest.TempPathFactory) -> Path:
+    folder = tmp_path_factory.mktemp("own")
+    for path in (folder, folder.parent, folder.parent.parent):
+        path.chmod(0o755)  # the server may run as another user
+    return folder / "postgres"
+
+
+def alive(pid: int) -> bool:
+    try:
+        os.kill(pid, 0)
+    except ProcessLookupError:
+        return False
+    return "postgres" in Path(f"/proc/{pid}/cmdline").read_text()
+
+
+def pid_of(home: Path) -> int:
+    return int((home / "data" / "postmaster.pid").read_text().splitlines()[0])
+
+
+def test_it_starts_answers_and_stops(home: Path) -> None:
+    with postgres.running(home, postgres.FAST_AND_LOOSE) as server:
+        pid = pid_of(home)
+        assert server.answers()
+    assert not server.answers()
+    assert not (home / "data" / "postmaster.pid").exists()
+    assert not alive(pid)
+
+
+def test_data_outlive_a_stop(home: Path) -> None:
+    with postgres.running(home) as server, psycopg.connect(server.conninfo("postgres")) as first:
+        first.execute("CREATE TABLE kept (word text)")
+        first.execute("INSERT INTO kept VALUES ('still here')")
+    with postgres.running(home) as server, psycopg.connect(server.conninfo("postgres")) as second:
+        assert second.execute("SELECT word FROM kept").fetchone() == ("still here",)
+
+
+def test_it_listens_on_loopback_only_and_wants_its_password(home: Path) -> None:
+    with postgres.running(home) as server:
+        with psycopg.connect(server.conninfo("postgres")) as connection:
+            assert connection.execute("SHOW listen_addresses").fetchone() == ("127.0.0.1",)
+            assert connection.execute("SHOW unix_socket_directories").fetchone() == ("",)
+        wrong = server.conninfo("postgres").replace(server.password, "guess")
+        with pytest.raises(psycopg.OperationalError, match="password"):
+            psycopg.connect(wrong)
+
+
+def test_its_secrets_are_for_its_user_alone(home: Path) -> None:
+    with postgres.running(home):
+        assert (home / "password").stat().st_mode & 0o077 == 0
+        assert (home / "data").stat().st_mode & 0o077 == 0
+
+
+def test_it_never_runs_as_root(home: Path) -> None:
+    with postgres.running(home):
+        owner = Path(f"/proc/{pid_of(home)}").stat().st_uid
+        assert owner != 0
+
+
+def test_a_second_start_finds_the_running_server_and_leaves_it(home: Path) -> None:
+    with postgres.running(home) as first:
+        with postgres.running(home) as second:
+            assert (second.port, second.password) == (first.port, first.password)
+        assert first.answers()
+
+
+def test_a_database_is_made_once_and_dropped(home: Path) -> None:
+    with postgres.running(home) as server:
+        assert server.url("here") == server.url("here")
+        server.drop("here")
+        server.drop("here")
+
+
+def test_it_ends_with_a_parent_that_is_killed(home: Path) -> None:
+    script = (
+        "import sys, time; from pathlib import Path; from invelo import postgres\n"
+        f"with postgres.running(Path({str(home)!r})):\n"
+        "    print('up', flush=True); time.sleep(600)"
+    )
+    environment = {**os.environ, "PYTHONPATH": str(ROOT / "src")}
+    parent = subprocess.Popen(
+        [sys.executable, "-c", script], env=environment, stdout=subprocess.PIPE, text=True
+    )
+    assert parent.stdout is not None
+    assert parent.stdout.readline() == "up\n"
+    pid = pid_of(home)
+    parent.send_signal(signal.SIGKILL)
+    parent.communicate()
+    with postgres.running(home) as server:  # waits for the old one's lock, or finds it gone
+        assert server.answers()
+    assert not alive(pid)
+
+
+def test_data_of_another_version_are_named_with_a_way_out(tmp_path: Path) -> None:
+    (tmp_path / "data").mkdir()
+    (tmp_path / "data" / "PG_VERSION").write_text("9\n")
+    with (
+        pytest.raises(postgres.PostgresError, match="made by PostgreSQL 9"),
+        postgres.running(tmp_path),
+    ):
+        pass
+
+
+def test_a_server_that_cannot_start_says_its_last_words(home: Path) -> None:
+    with (
+        pytest.raises(postgres.PostgresError, match="no_such_setting"),
+        postgres.running(home, ("no_such_setting=1",)),
+    ):
+        pass
+
+
+def test_a_first_start_that_was_cut_off_begins_anew(home: Path, tmp_path: Path) -> None:
+    for path in (tmp_path, tmp_path.parent, tmp_path.parent.parent):
+        path.chmod(0o755)
+    half = tmp_path / "postgres"
+    (half / "data").mkdir(parents=True)
+    (half / "data" / "half").write_text("written")
+    with postgres.running(half, postgres.FAST_AND_LOOSE) as server:
+        assert server.answers()
+
+
+def test_no_server_programs_say_what_to_install(monkeypatch: pytest.MonkeyPatch) -> None:
+    monkeypatch.setattr(Path, "glob", lambda self, pattern: iter(()))
+    with pytest.raises(postgres.PostgresError, match="apt-get install postgresql"):
+        postgres.binaries()
+
+
+def test_data_lie_where_the_servers_user_can_reach(monkeypatch: pytest.MonkeyPatch) -> None:
+    monkeypatch.setattr(postgres, "unprivileged_user", lambda: None)
+    assert postgres.data_home("demo") == ROOT / ".local" / "postgres" / "demo"
+    if os.geteuid() == 0:
+        monkeypatch.setattr(postgres, "unprivileged_user", lambda: "postgres")
+        monkeypatch.setattr(postgres, "ROOT", Path("/root/checkout"))
+        assert postgres.data_home("demo").parent.parent == Path("/var/lib/invelo")

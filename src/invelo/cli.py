@@ -116,6 +116,12 @@ def test(context: typer.Context) -> None:
     raise SystemExit(subprocess.call(command, cwd=ROOT))  # noqa: S603
 
 
+@app.command()
+def bench() -> None:
+    """Measure the service and print ratios to a reference of the same run."""
+    raise SystemExit(subprocess.call([sys.executable, "bench/ladder.py"], cwd=ROOT))
+
+
 CHECKS = (
     ("style of the Python code", ["ruff", "check", "."], ROOT),
     ("layout of the Python code", ["ruff", "format", "--check", "."], ROOT),

@@ -7,6 +7,7 @@ import sys
 import tempfile
 import urllib.request
 from collections.abc import Iterator
+from contextlib import contextmanager
 from datetime import UTC, datetime, timedelta
 from pathlib import Path
 from uuid import uuid4
@@ -129,8 +130,9 @@ def _seed(engine: Engine) -> None:
         floor.finish(db, row, oda, session, 7, day)
 
 
-@pytest.fixture(scope="session")
-def driver() -> Iterator[webdriver.Chrome]:
+@contextmanager
+def chromium() -> Iterator[webdriver.Chrome]:
+    """A headless Chromium with a profile of its own."""
     with tempfile.TemporaryDirectory(prefix="invelo-chromium-") as profile:
         options = webdriver.ChromeOptions()
         options.binary_location = "/usr/bin/chromium"
@@ -138,9 +140,17 @@ def driver() -> Iterator[webdriver.Chrome]:
             options.add_argument(argument)
         options.set_capability("goog:loggingPrefs", {"browser": "ALL"})
         chromedriver = webdriver.ChromeService("/usr/bin/chromedriver")
-        made = webdriver.Chrome(options=options, service=chromedriver)
+        driver = webdriver.Chrome(options=options, service=chromedriver)
+        try:
+            yield driver
+        finally:
+            driver.quit()
+
+
+@pytest.fixture(scope="session")
+def driver() -> Iterator[webdriver.Chrome]:
+    with chromium() as made:
         yield made
-        made.quit()
 
 
 @pytest.fixture

@@ -13,7 +13,7 @@ const COLOUR: Record<Tone, string> = {
 export function Mark({ tone, children }: { tone: Tone; children: string }) {
   return (
     <span className={`inline-flex items-baseline gap-1.5 ${COLOUR[tone]}`}>
-      <span aria-hidden="true" className="text-[0.65rem]">
+      <span aria-hidden="true" className="text-[0.65em]">
         {SIGN[tone]}
       </span>
       {children}

@@ -1,11 +1,19 @@
 """The sheet itself: keys, wording of figures, sizes, access, what happens when things go wrong."""
 
+import json
+from collections.abc import Iterator
+from contextlib import contextmanager
 from pathlib import Path
+from urllib.error import HTTPError
+from urllib.request import urlopen
 
+import psycopg
 import pytest
+from psycopg import sql
 from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
 
+from invelo import postgres
 from invelo.settings import ROOT
 from tests.browser.page import PHONE, Page
 
@@ -267,7 +275,7 @@ def test_a_set_that_could_not_be_sent_stays_and_goes_out_once(signed_in: Page, s
 
 
 def test_a_service_that_is_away_shows_a_plain_page_and_comes_back(page: Page, service) -> None:
-    page.allowed.append("ERR_CONNECTION_REFUSED")
+    page.allowed += ["ERR_CONNECTION_REFUSED", "dynamically imported module"]
     page.sign_in()
     service.stop()
     page.click("Oda Fenwick")
@@ -275,6 +283,34 @@ def test_a_service_that_is_away_shows_a_plain_page_and_comes_back(page: Page, se
     service.start()
     page.click("Try again now")
     page.find('[role="listbox"]')
+
+
+def test_a_database_that_is_away_shows_a_plain_page_and_comes_back(
+    signed_in: Page, service, server
+) -> None:
+    page = signed_in
+    page.allowed.append("status of 503")
+    with accepting_nobody(server, "browser"):
+        page.driver.refresh()
+        page.sees("The record store is away", "nothing was written", "Try again now")
+        with pytest.raises(HTTPError) as told:
+            urlopen(f"{service.url}/api/health", timeout=10)
+        assert json.load(told.value)["database"] == "unreachable"
+    page.click("Try again now")
+    page.sees("Oda Fenwick")
+
+
+@contextmanager
+def accepting_nobody(server: postgres.Server, database: str) -> Iterator[None]:
+    """The database refuses and ends every connection while the block runs."""
+    allow = sql.SQL("ALTER DATABASE {} ALLOW_CONNECTIONS {}")
+    name = sql.Identifier(database)
+    end = "SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = %s"
+    with psycopg.connect(server.conninfo("postgres"), autocommit=True) as connection:
+        connection.execute(allow.format(name, sql.SQL("false")))
+        connection.execute(end, [database])
+        yield
+        connection.execute(allow.format(name, sql.SQL("true")))
 
 
 def test_signing_out_leaves_nothing_behind(signed_in: Page) -> None:

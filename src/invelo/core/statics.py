@@ -51,6 +51,17 @@ def contact_forces(posture: Posture) -> dict[str, Array]:
     return forces
 
 
+def gravity_moment(posture: Posture, pivot: Array, segments: tuple[str, ...]) -> Array:
+    """Moment of some segments' weight about a point, shape `(...)`, N·m; positive where the
+    weight turns them clockwise, which is what muscles must hold anticlockwise.
+
+    Source: plane statics.
+    """
+    masses, places = posture.mass_points(segments)
+    moment: Array = (masses * GRAVITY * (places - pivot)[..., 0]).sum(axis=0)
+    return moment
+
+
 def joint_torques(posture: Posture, forces: dict[str, Array]) -> dict[str, Array]:
     """Net muscle torque at each joint of a posture held up by `forces`.
 
@@ -66,8 +77,7 @@ def joint_torques(posture: Posture, forces: dict[str, Array]) -> dict[str, Array
         beyond = tuple(name for name in names if name not in posture.resting)
         total = np.zeros(pivot.shape[:-1])
         if beyond:
-            masses, places = posture.mass_points(beyond)
-            total = total - (masses * GRAVITY * (places - pivot)[..., 0]).sum(axis=0)
+            total = total - gravity_moment(posture, pivot, beyond)
             for contact in posture.contacts:
                 if contact.segment in beyond:
                     total = total + cross(contact.point - pivot, forces[contact.name])

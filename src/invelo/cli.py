@@ -3,13 +3,14 @@
 Heavy imports stand inside the commands, so that each loads only what it needs.
 """
 
+import json
 import os
 import subprocess
 import sys
 from contextlib import suppress
 from datetime import UTC, datetime
 from pathlib import Path
-from typing import Annotated
+from typing import Annotated, Any, TextIO
 
 import typer
 from pydantic import ValidationError
@@ -150,6 +151,46 @@ def openapi(path: Annotated[Path, typer.Argument(help="Where to write it.")]) ->
     from invelo.api.document import openapi_json
 
     path.write_text(openapi_json(), encoding="utf-8")
+
+
+Source = Annotated[typer.FileText, typer.Argument(help="A JSON list; standard input if left out.")]
+Schema = Annotated[bool, typer.Option("--schema", help="Print the JSON Schema of the input.")]
+
+
+@app.command()
+def leverage(source: Source = "-", schema: Schema = False) -> None:  # type: ignore[assignment]
+    """What set-ups ask of a body: a JSON list in, a JSON list out."""
+    from invelo.exchange import leverage as exchange
+
+    _answer(source, schema, exchange.requests, exchange.leverage)
+
+
+@app.command()
+def predict(source: Source = "-", schema: Schema = False) -> None:  # type: ignore[assignment]
+    """From tested sets and holds to others: a JSON list in, a JSON list out."""
+    from invelo.exchange import predict as exchange
+
+    _answer(source, schema, exchange.requests, exchange.predict)
+
+
+def _answer(source: TextIO, schema: bool, requests: Any, answer: Any) -> None:
+    from invelo.core import MODEL_VERSION
+    from invelo.core.errors import InputError
+    from invelo.exchange.lists import answer_list, schema_of
+
+    if schema:
+        print(json.dumps(schema_of(requests), indent=2, ensure_ascii=False))
+        return
+    try:
+        answers, good = answer_list(
+            source.read(), requests, lambda request: answer(request, MODEL_VERSION)
+        )
+    except InputError as error:
+        serving.say(str(error))
+        raise SystemExit(2) from error
+    print(json.dumps(answers, indent=2, ensure_ascii=False))
+    if not good:
+        raise SystemExit(1)
 
 
 def _settings() -> Settings:

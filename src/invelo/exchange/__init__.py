@@ -1,0 +1,1 @@
+"""Open formats: what goes in and out as text."""

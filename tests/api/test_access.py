@@ -40,6 +40,7 @@ REQUESTS = [
     ),
     ("GET", "/api/ladders/{ladder}", None, "ladder"),
     ("GET", "/api/ladders/{ladder}/rungs/{rung}", None, "ladder"),
+    ("GET", "/api/ladders/{ladder}/rungs/{rung}/ways", None, "ladder"),
     ("GET", "/api/ladders/{ladder}/today", None, "ladder"),
     ("GET", "/api/ladders/{ladder}/review", None, "ladder"),
     ("POST", "/api/ladders/{ladder}/tests", TEST, "ladder"),

@@ -187,3 +187,26 @@ def test_resuming_what_is_not_stopped_is_refused(coach) -> None:
     ladder = coach.has_ladder()
     response = coach.client.post(f"/api/ladders/{ladder['id']}/resume")
     assert problem(response, 409)["field"] == "ladder"
+
+
+def test_ways_to_the_next_step_stand_side_by_side(coach) -> None:
+    ladder = coach.has_ladder()
+    path = f"/api/ladders/{ladder['id']}/rungs/{ladder['standing_id']}/ways"
+    told = coach.get(f"{path}?step_percent=7.5")
+    assert told["step_percent"] == 7.5
+    assert [way["dial"] for way in told["ways"]] == ["bag", "feet", "hands", "along", "lowering"]
+    for way in told["ways"]:
+        if way["to"] is None:
+            assert way["why_not"]
+            continue
+        standing_demand = standing(ladder)["demand"]["likely"]
+        assert way["demand"]["likely"] == pytest.approx(1.075 * standing_demand, rel=1e-3)
+        assert way["to"]["derivation"]["formula"]
+
+
+@pytest.mark.parametrize("step", ["0", "500", "-90", "nan", "much"])
+def test_a_step_that_cannot_be_asked_for_is_refused(coach, step: str) -> None:
+    ladder = coach.has_ladder()
+    path = f"/api/ladders/{ladder['id']}/rungs/{ladder['standing_id']}/ways"
+    told = problem(coach.client.get(f"{path}?step_percent={step}"), 422)
+    assert "step" in told["field"]

@@ -43,6 +43,19 @@ def test_from_sign_in_to_the_next_rung_and_past_a_restart(page: Page, service) -
     page.sees("stands here")
 
 
+def test_what_equals_a_step_is_told_side_by_side(signed_in: Page) -> None:
+    page = signed_in
+    page.open_ladder()
+    page.press(Keys.ARROW_UP, Keys.ARROW_UP)
+    page.press("t")
+    page.sees("Bag high on the back", "Surface under the feet", "Seconds of lowering")
+    first = page.find('[role="dialog"] tbody button').text
+    page.click("+10 %")
+    page.until(lambda: page.find('[role="dialog"] tbody button').text not in ("", first))
+    page.find('[role="dialog"] tbody button').click()
+    page.sees("found by halving", "demand then")
+
+
 def test_pain_ends_the_movement_and_the_coach_brings_it_back(signed_in: Page) -> None:
     page = signed_in
     page.open_ladder()

@@ -18,6 +18,7 @@ from invelo.api import (
     sign_in,
     site,
     squad,
+    ways,
 )
 from invelo.api.context import Clock, NobodyError, system_clock
 from invelo.settings import Settings
@@ -53,7 +54,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
     async def nobody(_: Request, __: NobodyError) -> JSONResponse:
         return problems.sign_in_needed()
 
-    for place in (health, sign_in, squad, ladder, floor, review):
+    for place in (health, sign_in, squad, ladder, ways, floor, review):
         app.include_router(place.router)
     site.install(app, settings.web_dist)
     app.add_middleware(GZipMiddleware, minimum_size=1024, compresslevel=5)

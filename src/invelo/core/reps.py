@@ -132,13 +132,13 @@ def speaking(reps: float) -> tuple[RepEquation, ...]:
     return tuple(e for e in EQUATIONS if reps <= e.limit)
 
 
-def equivalent_ratio(reps: float, seconds: float) -> float:
+def equivalent_ratio(reps: float, seconds: float, exponent: float = ENDURANCE_EXPONENT) -> float:
     """How much heavier a slow rep counts: the factor on the load at the reference rep.
 
     `reps` reps of `seconds` each are as hard as `reps` reference reps at this many times the
     load. Median over the equations that speak; 1 for a rep of `REFERENCE_REP`.
     """
-    slow = max(1.0, reps_at(reps, seconds, REFERENCE_REP))
+    slow = max(1.0, reps_at(reps, seconds, REFERENCE_REP, exponent))
     plain = max(1.0, reps)
     return median(e.ratio_at(slow) / e.ratio_at(plain) for e in speaking(max(slow, plain)))
 

@@ -40,6 +40,16 @@ export const queries = {
           }),
         ),
     }),
+  ways: (ladder_id: string, rung_id: string, step_percent: number) =>
+    queryOptions({
+      queryKey: ["ladder", ladder_id, "rung", rung_id, "ways", step_percent],
+      queryFn: () =>
+        answer(
+          api.GET("/api/ladders/{ladder_id}/rungs/{rung_id}/ways", {
+            params: { path: { ladder_id, rung_id }, query: { step_percent } },
+          }),
+        ),
+    }),
   today: (id: string) =>
     queryOptions({
       queryKey: ["ladder", id, "today"],

@@ -309,6 +309,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ladders/{ladder_id}/rungs/{rung_id}/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Ways
+         * @description What equals a step from this rung: kilos, centimetres or seconds, side by side.
+         */
+        get: operations["get_ways"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ladders/{ladder_id}/today": {
         parameters: {
             query?: never;
@@ -1703,6 +1723,41 @@ export interface components {
             /** Faults */
             faults: string[];
         };
+        /**
+         * Way
+         * @description One thing changed alone until the step is made.
+         */
+        Way: {
+            /**
+             * Dial
+             * @enum {string}
+             */
+            dial: "bag" | "feet" | "hands" | "along" | "lowering";
+            /** Unit */
+            unit: string;
+            /** Now */
+            now: number;
+            to: components["schemas"]["Explained"] | null;
+            demand: components["schemas"]["Estimate"] | null;
+            expected: components["schemas"]["Estimate"] | null;
+            /** Why Not */
+            why_not: string;
+        };
+        /**
+         * Ways
+         * @description Equal choices, each made alone.
+         */
+        Ways: {
+            /**
+             * Rung Id
+             * Format: uuid
+             */
+            rung_id: string;
+            /** Step Percent */
+            step_percent: number;
+            /** Ways */
+            ways: components["schemas"]["Way"][];
+        };
     };
     responses: never;
     parameters: never;
@@ -2743,6 +2798,79 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LadderSheet"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_ways: {
+        parameters: {
+            query?: {
+                /** @description More, or with a minus less; %. */
+                step_percent?: number;
+            };
+            header?: never;
+            path: {
+                ladder_id: string;
+                rung_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ways"];
                 };
             };
             /** @description Nobody is signed in. */

@@ -29,6 +29,7 @@ export const PLACES: Place[] = [
     keys: [
       ["↑ ↓", "climb the rungs"],
       ["Enter", "open the rung's sheet"],
+      ["T", "ways to the next step"],
     ],
   },
   {

@@ -36,6 +36,7 @@ export function range(estimate: Schema["Estimate"], digits = 1): string {
 /** A figure, its unit and its range, in whichever way the unit is read. */
 export function told(estimate: Schema["Estimate"]): string {
   if (estimate.unit === "reps") return repRange(estimate);
+  if (estimate.unit === "m") return `${centimetres(estimate.likely)} (${amountRange(estimate)})`;
   const digits = estimate.unit === "J" ? 0 : estimate.unit === "×" ? 2 : 1;
   const value = rounded(estimate.likely, digits);
   return `${value}${thin}${estimate.unit} (${range(estimate, digits)})`;
@@ -43,6 +44,16 @@ export function told(estimate: Schema["Estimate"]): string {
 
 export function centimetres(metres: number): string {
   return `${rounded(metres * 100, 0)}${thin}cm`;
+}
+
+/** An amount of something that can be changed: lengths in cm, the rest as they come. */
+export function amount(value: number, unit: string): string {
+  return unit === "m" ? centimetres(value) : `${rounded(value, 1)}${thin}${unit}`;
+}
+
+export function amountRange({ low, high, unit }: Schema["Estimate"]): string {
+  const [scale, digits] = unit === "m" ? [100, 0] : [1, 1];
+  return `${rounded(low * scale, digits)}–${rounded(high * scale, digits)}`;
 }
 
 export function ratio(estimate: Schema["Estimate"]): string {

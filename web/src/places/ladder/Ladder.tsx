@@ -16,6 +16,7 @@ import { LadderTable } from "./LadderTable";
 import { RungSheet } from "./RungSheet";
 import { Stopped } from "./Stopped";
 import { TestDialog } from "./TestDialog";
+import { WaysDialog } from "./WaysDialog";
 
 const DRAWING = { width: 700, row: 47, least: 560 };
 
@@ -32,6 +33,7 @@ function Sheet({ sheet }: { sheet: Schema["LadderSheet"] }) {
   const [selected, setSelected] = useState(standing);
   const [asTable, setAsTable] = useState(false);
   const [testing, setTesting] = useState(false);
+  const [finding, setFinding] = useState(false);
   const opened = useRef<HTMLElement>(null);
   const refresh = useRefresh();
 
@@ -49,6 +51,7 @@ function Sheet({ sheet }: { sheet: Schema["LadderSheet"] }) {
     ["ArrowUp", () => climb(1)],
     ["ArrowDown", () => climb(-1)],
     ["Enter", open],
+    ["t", () => setFinding(true)],
   ]);
 
   useEffect(() => {
@@ -113,7 +116,15 @@ function Sheet({ sheet }: { sheet: Schema["LadderSheet"] }) {
           </div>
           <p className="px-4 pb-3 text-sm text-faint">Narrower: {placement.narrower}</p>
         </section>
-        {rung && <RungSheet ref={opened} sheet={sheet} rung={rung} index={selected} />}
+        {rung && (
+          <RungSheet
+            ref={opened}
+            sheet={sheet}
+            rung={rung}
+            index={selected}
+            onFind={() => setFinding(true)}
+          />
+        )}
       </main>
       <TitleBlock
         athlete={`${sheet.athlete_name}, ${sheet.measure.mass_kg} kg, ${sheet.measure.stature_m} m`}
@@ -122,6 +133,9 @@ function Sheet({ sheet }: { sheet: Schema["LadderSheet"] }) {
         date={day(placement.evidence_day)}
         revision={`${sheet.revision} · model ${sheet.model_version}`}
       />
+      {rung && (
+        <WaysDialog open={finding} onOpenChange={setFinding} sheet={sheet} index={selected} />
+      )}
       <TestDialog open={testing} onOpenChange={setTesting} sheet={sheet} />
     </>
   );

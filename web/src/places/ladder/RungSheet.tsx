@@ -13,10 +13,11 @@ interface Props {
   sheet: Schema["LadderSheet"];
   rung: Schema["Rung"];
   index: number;
+  onFind: () => void;
   ref: Ref<HTMLElement>;
 }
 
-export function RungSheet({ sheet, rung, index, ref }: Props) {
+export function RungSheet({ sheet, rung, index, onFind, ref }: Props) {
   const full = useQuery(queries.rung(sheet.id, rung.id)).data;
   const refresh = useRefresh();
   const [error, setError] = useState<Error | null>(null);
@@ -95,6 +96,9 @@ export function RungSheet({ sheet, rung, index, ref }: Props) {
             </Row>
           )}
         </dl>
+        <Button className="mt-2" onClick={onFind} title="Ways to the next step (T)">
+          Ways to the next step …
+        </Button>
         {full && <Advice full={full} />}
       </div>
     </aside>

@@ -1,0 +1,96 @@
+/** Ways to the next step: each thing changed alone, side by side, so that equal choices compare. */
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import type { Schema } from "../../api/client";
+import { queries } from "../../api/queries";
+import { Button } from "../../parts/Button";
+import { Dialog } from "../../parts/Dialog";
+import { Explained } from "../../parts/Explained";
+import { amount, repRange } from "../../parts/figures";
+import { Wrong } from "../../parts/Wrong";
+
+const STEPS = [-5, 2.5, 5, 10];
+
+const DIALS: Record<Schema["Way"]["dial"], string> = {
+  bag: "Bag high on the back",
+  feet: "Surface under the feet",
+  hands: "Surface under the hands",
+  along: "Hands towards the feet",
+  lowering: "Seconds of lowering",
+};
+
+interface Props {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  sheet: Schema["LadderSheet"];
+  index: number;
+}
+
+export function WaysDialog({ open, onOpenChange, sheet, index }: Props) {
+  const rung = sheet.rungs[index] as Schema["Rung"];
+  const above = sheet.steps[index];
+  const toNext = above ? Math.round(1000 * (above.ratio.likely - 1)) / 10 : null;
+  const [step, setStep] = useState(5);
+  const found = useQuery({ ...queries.ways(sheet.id, rung.id, step), enabled: open });
+  const steps = toNext === null || STEPS.includes(toNext) ? STEPS : [...STEPS, toNext];
+  return (
+    <Dialog
+      open={open}
+      onOpenChange={onOpenChange}
+      title={`From “${rung.name}”`}
+      about="Each line makes the whole step alone; take the one the room allows."
+    >
+      <fieldset className="flex flex-wrap items-center gap-2 pt-3">
+        <legend className="lettering float-left mr-2">Step</legend>
+        {steps.map((one) => (
+          <Button
+            key={one}
+            aria-pressed={one === step}
+            main={one === step}
+            onClick={() => setStep(one)}
+          >
+            {`${one > 0 ? "+" : "−"}${Math.abs(one)} %${one === toNext ? ", the next rung" : ""}`}
+          </Button>
+        ))}
+      </fieldset>
+      <Wrong error={found.error} />
+      {found.isPending && <p className="py-4 text-faint">Solving …</p>}
+      {found.data && <Table ways={found.data.ways} />}
+    </Dialog>
+  );
+}
+
+function Table({ ways }: { ways: Schema["Way"][] }) {
+  return (
+    <table className="mt-3 w-full">
+      <thead>
+        <tr className="lettering border-b border-ink [&>th]:pr-3">
+          <th>Change</th>
+          <th>Now</th>
+          <th>Then</th>
+          <th>Likely</th>
+        </tr>
+      </thead>
+      <tbody>
+        {ways.map((way) => (
+          <tr key={way.dial} className="border-b border-hair align-top [&>*]:py-1.5 [&>*]:pr-3">
+            <th scope="row">{DIALS[way.dial]}</th>
+            <td className="whitespace-nowrap">{amount(way.now, way.unit)}</td>
+            {way.to && way.expected ? (
+              <>
+                <td>
+                  <Explained name={DIALS[way.dial]} figure={way.to} />
+                </td>
+                <td>{repRange(way.expected)}</td>
+              </>
+            ) : (
+              <td colSpan={2} className="text-faint">
+                cannot: {way.why_not}
+              </td>
+            )}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

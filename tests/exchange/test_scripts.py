@@ -52,6 +52,18 @@ def test_a_push_up_tells_its_load_and_its_torques() -> None:
     assert answer["model_version"] == MODEL_VERSION
 
 
+def test_the_second_table_and_measured_lengths_change_the_answer() -> None:
+    plain, dumas, long_legs = ask(
+        leverage,
+        levered(),
+        levered(body={**BODY, "table": "dumas"}),
+        levered(body={**BODY, "lengths_m": {"thigh": 0.50, "shank": 0.48}}),
+    )
+    loads = {one["hand_load_kg"] for one in (plain, dumas, long_legs)}
+    assert len(loads) == 3
+    assert max(loads) - min(loads) < 5
+
+
 def test_the_bottom_of_a_push_up_is_another_load() -> None:
     top, bottom = (
         ask(leverage, levered(setup={"phase": phase}))[0]["hand_load_kg"]
@@ -108,6 +120,9 @@ def test_sixty_reps_are_answered_by_the_equations_that_still_speak() -> None:
 BAD = [
     (leverage, levered(body={**BODY, "mass_kg": 900}), "mass"),
     (leverage, levered(body={**BODY, "stature_m": 175}), "stature"),
+    (leverage, levered(body={"stature_m": 1.7, "mass_kg": 70, "table": "dumas"}), "sex"),
+    (leverage, levered(body={**BODY, "lengths_m": {"tail": 0.3}}), "length of tail"),
+    (leverage, levered(body={**BODY, "lengths_m": {"thigh": 3}}), "length of thigh"),
     (leverage, levered(setup={"hands_height_m": -1}), "hand height"),
     (leverage, levered(setup={"hands_height_m": 1.9}), "hand height"),
     (leverage, levered(setup={"hand_height": 1}), "setup.hand_height"),

@@ -4,7 +4,9 @@ from typing import Annotated, Any, Literal
 
 from pydantic import BaseModel, ConfigDict, Field
 
-from invelo.core.body import Body, Worn
+from invelo.core.body import WINTER, Body, Worn
+from invelo.core.dumas import DUMAS
+from invelo.core.errors import InputError
 from invelo.core.posture.lever import LeverShape, ShapeName, shape
 from invelo.core.posture.push_up import PushUpSetup
 from invelo.core.tempo import Tempo
@@ -21,13 +23,26 @@ class BodyRequest(Request):
 
     stature_m: float = Field(description="1.0 to 2.4 m.", examples=[1.75])
     mass_kg: float = Field(description="20 to 300 kg.", examples=[75])
-    sex: Literal["male", "female"] | None = Field(
-        None, description="Kept for tables told apart by sex; the present one is not."
+    sex: Literal["male", "female"] | None = Field(None, description="Which of dumas's tables.")
+    table: Literal["winter", "dumas"] = Field("winter", description="Segment table.")
+    lengths_m: dict[str, float] = Field(
+        default_factory=dict,
+        description="Measured segment lengths in place of the table's.",
+        examples=[{"thigh": 0.44}],
     )
 
     def core(self) -> Body:
-        """As the core computes with it."""
-        return Body(self.mass_kg, self.stature_m)
+        """As the core computes with it.
+
+        Raises:
+            InputError: for values no human has, or a table by sex without the sex.
+        """
+        lengths = tuple(sorted(self.lengths_m.items()))
+        if self.table == "winter":
+            return Body(self.mass_kg, self.stature_m, WINTER, lengths)
+        if self.sex is None:
+            raise InputError("sex", "the table dumas is by sex.", "Give male or female.")
+        return Body(self.mass_kg, self.stature_m, DUMAS[self.sex], lengths)
 
 
 class PushUpRequest(Request):

@@ -72,6 +72,20 @@ def test_the_bottom_of_a_push_up_is_another_load() -> None:
     assert bottom > top
 
 
+def test_a_row_tells_its_pull_by_angle() -> None:
+    pulls = [
+        ask(leverage, levered(movement="row", setup={"body_angle_deg": angle}))[0]["hand_load_kg"]
+        for angle in (30, 45, 60, 75)
+    ]
+    assert pulls == sorted(pulls)
+
+
+def test_rows_predict_rows() -> None:
+    tested = {"movement": "row", "setup": {"body_angle_deg": 45}, "reps": 14}
+    answer = predicted(tested, {"movement": "row", "setup": {"body_angle_deg": 60}})
+    assert 0 < answer["reps"]["likely"] < 14
+
+
 @pytest.mark.parametrize("movement", ["planche", "front_lever"])
 def test_a_lever_tells_its_shoulder_torque(movement: str) -> None:
     answer = ask(leverage, levered(movement=movement, setup={"shape": "advanced_tuck"}))[0]
@@ -127,6 +141,12 @@ BAD = [
     (leverage, levered(setup={"hands_height_m": 1.9}), "hand height"),
     (leverage, levered(setup={"hand_height": 1}), "setup.hand_height"),
     (leverage, levered(movement="planche", setup={"shape": "moon"}), "setup.shape"),
+    (leverage, levered(movement="row", setup={"body_angle_deg": 2}), "body angle"),
+    (
+        leverage,
+        levered(movement="row", setup={"body_angle_deg": 30, "knee_bend_deg": 90}),
+        "body angle",
+    ),
     (leverage, levered(movement="planche"), "setup"),
     (leverage, levered(movement="moonwalk"), "item"),
     (leverage, {"movement": "push_up"}, "body"),

@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 from functools import lru_cache
+from typing import Protocol
 
 import numpy as np
 
@@ -9,7 +10,7 @@ from invelo.core.body import Body
 from invelo.core.dose import LEAST_USEFUL_REPS
 from invelo.core.estimate import Derivation, Estimate, Input, interval_from_variations
 from invelo.core.reps import Capacity, RepResult
-from invelo.core.rung import Demand, Load, Rung, demand
+from invelo.core.rung import Demand, Rung, demand
 
 
 @dataclass(frozen=True)
@@ -38,12 +39,20 @@ class MeasuredLadder:
     steps: tuple[Step, ...]
 
 
-def load_ratio(upper: Load, lower: Load) -> tuple[float, float, float]:
+class Sampled(Protocol):
+    """A load or torque known for a body and its plausible neighbours, in one order."""
+
+    @property
+    def samples(self) -> tuple[float, ...]:
+        """The body itself first."""
+
+
+def load_ratio(upper: Sampled, lower: Sampled) -> tuple[float, float, float]:
     """Upper load ÷ lower load with its 80 % ends, both loads being of one body."""
     return interval_from_variations(np.array(upper.samples) / np.array(lower.samples))
 
 
-def relative_range(upper: Load, lower: Load) -> tuple[float, float]:
+def relative_range(upper: Sampled, lower: Sampled) -> tuple[float, float]:
     """The 80 % ends of `load_ratio`, as factors on its likely value."""
     likely, low, high = load_ratio(upper, lower)
     return low / likely, high / likely

@@ -14,6 +14,7 @@ from invelo.core.estimate import (
     interval_from_variations,
 )
 from invelo.core.holds import HoldCapacity, HoldResult
+from invelo.core.ladder import relative_range
 from invelo.core.posture.lever import LeverShape, varied_levers
 from invelo.core.statics import gravity_moment
 
@@ -76,6 +77,5 @@ def predict_hold(body: Body, tested: LeverShape, seconds: float, wanted: LeverSh
         InputError: for a hold out of range.
     """
     here, there = lever_torque(body, tested), lever_torque(body, wanted)
-    ratio, low, high = interval_from_variations(np.array(there.samples) / np.array(here.samples))
     capacity = HoldCapacity(HoldResult(here.torque.likely, seconds))
-    return capacity.predict(there.torque.likely, (low / ratio, high / ratio))
+    return capacity.predict(there.torque.likely, relative_range(there, here))

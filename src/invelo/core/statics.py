@@ -2,7 +2,8 @@
 
 One solver for any posture: the unknowns are the contact forces, two where a contact may push in
 any direction and one where its direction is known. A planar body has three equations, so exactly
-three unknowns are wanted; the posture's closure supplies the direction that makes it so.
+three unknowns are wanted; the posture's closure supplies the direction that makes it so. Forces
+from outside (a band, a partner) are known and join the weight.
 """
 
 import numpy as np
@@ -21,34 +22,70 @@ def cross(a: Array, b: Array) -> Array:
 def contact_forces(posture: Posture) -> dict[str, Array]:
     """The forces that keep a posture still.
 
+    Three unknowns are settled by the three equations. A body on one contact that may push in any
+    direction has two: the force then carries the weight, and whether the body tips over is
+    `overhang`'s to say.
+
     Returns:
         contact name to the force of the world on the body, shape `(..., 2)`, N.
 
     Raises:
-        ValueError: if the contacts leave more or fewer than three unknowns.
+        ValueError: if the contacts leave another number of unknowns.
 
     Source: plane statics, ΣF = 0 and ΣM = 0.
     """
-    masses, places = posture.mass_points(posture.carried())
     columns = [
         (contact, direction) for contact in posture.contacts for direction in _unknowns(contact)
     ]
+    load = _load(posture)
+    if len(columns) == 2 and len(posture.contacts) == 1:
+        return {posture.contacts[0].name: load[..., :2]}
     if len(columns) != 3:
         raise ValueError(f"{len(columns)} unknown contact forces; plane statics settles three")
     rows = [
         np.stack([d[..., 0], d[..., 1], cross(contact.point, d)], axis=-1) for contact, d in columns
     ]
     system = np.stack(np.broadcast_arrays(*rows), axis=-1)
-    weight = masses * GRAVITY
-    total = weight.sum(axis=0)
-    moment = (weight * places[..., 0]).sum(axis=0)
-    load = np.stack([np.zeros_like(total), total, moment], axis=-1)
     sizes = np.linalg.solve(system, load[..., None])[..., 0]
     forces: dict[str, Array] = {}
     for i, (contact, direction) in enumerate(columns):
         part = sizes[..., i, None] * direction
         forces[contact.name] = forces.get(contact.name, np.zeros_like(part)) + part
     return forces
+
+
+def _load(posture: Posture) -> Array:
+    """What the contacts must balance: force (N) and moment about the origin (N·m), `(..., 3)`."""
+    masses, places = posture.mass_points(posture.carried())
+    weight = masses * GRAVITY
+    across = np.zeros_like(weight.sum(axis=0))
+    up = weight.sum(axis=0)
+    moment = (weight * places[..., 0]).sum(axis=0)
+    for force in posture.outside:
+        across = across - force.vector[..., 0]
+        up = up - force.vector[..., 1]
+        moment = moment - cross(force.point, force.vector)
+    return np.stack(np.broadcast_arrays(across, up, moment), axis=-1)
+
+
+def overhang(posture: Posture, base: tuple[Array, Array] | None = None) -> Array:
+    """How far the centre of mass lies beyond the support, m: 0 where it is over it.
+
+    Args:
+        posture: whose centre.
+        base: left and right end of the support, shape `(...)`, m; from contact to contact if left
+            out (a single contact is a point).
+
+    Returns:
+        shape `(...)`; positive towards the head, negative towards the feet.
+
+    Source: a body at rest on its support has its centre of mass above it (common practice).
+    """
+    x = posture.centre_of_mass()[..., 0]
+    places = [contact.point[..., 0] for contact in posture.contacts]
+    left, right = base or (np.minimum.reduce(places), np.maximum.reduce(places))
+    beyond: Array = np.maximum(0.0, x - right) + np.minimum(0.0, x - left)
+    return beyond
 
 
 def gravity_moment(posture: Posture, pivot: Array, segments: tuple[str, ...]) -> Array:
@@ -81,6 +118,9 @@ def joint_torques(posture: Posture, forces: dict[str, Array]) -> dict[str, Array
             for contact in posture.contacts:
                 if contact.segment in beyond:
                     total = total + cross(contact.point - pivot, forces[contact.name])
+            for force in posture.outside:
+                if force.segment in beyond:
+                    total = total + cross(force.point - pivot, force.vector)
         torques[joint] = -total
     return torques
 

@@ -9,12 +9,10 @@ from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
 from typing import Literal
 
-import numpy as np
-
 from invelo.core.body import Body
 from invelo.core.errors import InputError, require_within
-from invelo.core.estimate import Z80, Derivation, Estimate, Input, interval_from_variations
-from invelo.core.ladder import relative_range
+from invelo.core.estimate import Z80, Derivation, Estimate, Input
+from invelo.core.ladder import load_ratio, relative_range
 from invelo.core.movement import Modifiers
 from invelo.core.placement import Evidence
 from invelo.core.reps import equivalent_ratio
@@ -196,9 +194,7 @@ def _way(body: Body, rung: Rung, here: Demand, dial: Dial, step: float, known: E
 
 def _ratio(rung: Rung, here: Demand, there: Demand) -> tuple[float, float, float]:
     """Demand there ÷ here with its 80 % ends: loads of one body, and how tempo tells on it."""
-    plain, low, high = interval_from_variations(
-        np.array(there.load.samples) / np.array(here.load.samples)
-    )
+    plain, low, high = load_ratio(there.load, here.load)
 
     def factor(exponent: float) -> float:
         slow, quick = (

@@ -2,20 +2,20 @@
 
 from pydantic import BaseModel, Field, TypeAdapter
 
-from invelo.core.body import Body
 from invelo.core.errors import InputError
 from invelo.core.estimate import Estimate
-from invelo.core.ladder import relative_range
+from invelo.core.ladder import Sampled, relative_range
 from invelo.core.lever import predict_hold
 from invelo.core.reps import Capacity, RepResult, speaking
+from invelo.core.row import row_load
 from invelo.core.rung import push_up_load
 from invelo.exchange.setups import (
     BodyRequest,
     Lever,
-    Movement,
     PushUp,
     Range,
     Request,
+    Row,
     TempoSeconds,
     tempo_of,
 )
@@ -27,6 +27,14 @@ class TestedPushUp(PushUp):
     reps: float = Field(examples=[12])
     tempo: TempoSeconds = None
     effort: float = Field(10.0, description="1–10; reps in reserve are added.")
+
+
+class TestedRow(Row):
+    """Rows that were done."""
+
+    reps: float = Field(examples=[10])
+    tempo: TempoSeconds = None
+    effort: float = 10.0
 
 
 class TestedLever(Lever):
@@ -41,12 +49,18 @@ class WantedPushUp(PushUp):
     tempo: TempoSeconds = None
 
 
+class WantedRow(Row):
+    """Rows to predict."""
+
+    tempo: TempoSeconds = None
+
+
 class PredictRequest(Request):
     """From what was tested to what is wanted; both of one kind."""
 
     body: BodyRequest
-    tested: TestedPushUp | TestedLever = Field(alias="from", discriminator="movement")
-    wanted: WantedPushUp | Lever = Field(alias="to", discriminator="movement")
+    tested: TestedPushUp | TestedRow | TestedLever = Field(alias="from", discriminator="movement")
+    wanted: WantedPushUp | WantedRow | Lever = Field(alias="to", discriminator="movement")
 
 
 requests: TypeAdapter[PredictRequest] = TypeAdapter(PredictRequest)
@@ -70,31 +84,42 @@ def predict(request: PredictRequest, version: str) -> PredictAnswer:
     """
     body, tested, wanted = request.body.core(), request.tested, request.wanted
     if isinstance(tested, TestedPushUp) and isinstance(wanted, WantedPushUp):
-        return _reps(body, tested, wanted, version)
-    if isinstance(tested, TestedLever) and isinstance(wanted, Lever):
-        if tested.movement != wanted.movement:
-            raise _apart(tested, wanted)
+        here, there = (push_up_load(body, one.setup.core()) for one in (tested, wanted))
+        return _reps((here.top, here), (there.top, there), tested, wanted, version)
+    if isinstance(tested, TestedRow) and isinstance(wanted, WantedRow):
+        start, goal = (row_load(body, one.setup.core()) for one in (tested, wanted))
+        return _reps((start.pull, start), (goal.pull, goal), tested, wanted, version)
+    if (
+        isinstance(tested, TestedLever)
+        and isinstance(wanted, Lever)
+        and tested.movement == wanted.movement
+    ):
         expected = predict_hold(body, tested.setup.core(), tested.hold_s, wanted.setup.core())
         return PredictAnswer(
             hold_s=_range(expected),
             note=expected.derivation.note or None,
             model_version=version,
         )
-    raise _apart(tested, wanted)
+    raise InputError(
+        "to",
+        f"a {wanted.movement} is limited by another measure than a {tested.movement}.",
+        "Name the same movement in “from” and “to”.",
+    )
 
 
-def _reps(body: Body, tested: TestedPushUp, wanted: WantedPushUp, version: str) -> PredictAnswer:
-    here, there = (push_up_load(body, one.setup.core()) for one in (tested, wanted))
+def _reps(
+    here: tuple[Estimate, Sampled],
+    there: tuple[Estimate, Sampled],
+    tested: TestedPushUp | TestedRow,
+    wanted: WantedPushUp | WantedRow,
+    version: str,
+) -> PredictAnswer:
+    load, sampled = here
     done = RepResult(
-        here.top.likely,
-        tested.reps,
-        tempo_of(tested.tempo),
-        tested.effort,
-        here.top.low,
-        here.top.high,
+        load.likely, tested.reps, tempo_of(tested.tempo), tested.effort, load.low, load.high
     )
     expected = Capacity(done).predict(
-        there.top.likely, tempo_of(wanted.tempo), relative_range(there, here)
+        there[0].likely, tempo_of(wanted.tempo), relative_range(there[1], sampled)
     )
     return PredictAnswer(
         reps=_range(expected),
@@ -111,12 +136,4 @@ def _range(expected: Estimate) -> Range:
         likely=expected.likely,
         high=expected.high,
         spread=None if ends[0] is None or ends[1] is None else (ends[0], ends[1]),
-    )
-
-
-def _apart(tested: Movement, wanted: Movement) -> InputError:
-    return InputError(
-        "to",
-        f"a {wanted.movement} is limited by another measure than a {tested.movement}.",
-        "Name the same movement in “from” and “to”.",
     )

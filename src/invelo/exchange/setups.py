@@ -1,5 +1,6 @@
 """Movements, bodies and set-ups as scripts write them in JSON."""
 
+from math import radians
 from typing import Annotated, Any, Literal
 
 from pydantic import BaseModel, ConfigDict, Field
@@ -9,6 +10,7 @@ from invelo.core.dumas import DUMAS
 from invelo.core.errors import InputError
 from invelo.core.posture.lever import LeverShape, ShapeName, shape
 from invelo.core.posture.push_up import PushUpSetup
+from invelo.core.posture.row import RowSetup
 from invelo.core.tempo import Tempo
 
 
@@ -67,6 +69,24 @@ class PushUpRequest(Request):
         )
 
 
+class RowRequest(Request):
+    """A row: heels on the ground, the body leaning back in one line."""
+
+    body_angle_deg: float = Field(description="Of the trunk from upright; 90 is level.")
+    knee_bend_deg: float = 0.0
+    feet_height_m: float = 0.0
+    vest_kg: float = 0.0
+
+    def core(self) -> RowSetup:
+        """As the core computes with it."""
+        return RowSetup(
+            radians(self.body_angle_deg),
+            radians(self.knee_bend_deg),
+            self.feet_height_m,
+            Worn(vest=self.vest_kg),
+        )
+
+
 class LeverRequest(Request):
     """A canonical shape of a straight-arm lever."""
 
@@ -84,6 +104,13 @@ class PushUp(Request):
     setup: PushUpRequest = Field(default_factory=PushUpRequest)
 
 
+class Row(Request):
+    """A row and its set-up."""
+
+    movement: Literal["row"]
+    setup: RowRequest
+
+
 class Lever(Request):
     """A planche or a front lever in one of its shapes, body level."""
 
@@ -91,10 +118,8 @@ class Lever(Request):
     setup: LeverRequest
 
 
-MOVEMENTS = frozenset({"push_up", "planche", "front_lever"})
+MOVEMENTS = frozenset({"push_up", "row", "planche", "front_lever"})
 """Every movement scripts can name."""
-
-Movement = Annotated[PushUp | Lever, Field(discriminator="movement")]
 
 
 class Range(BaseModel):

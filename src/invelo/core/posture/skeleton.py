@@ -56,6 +56,23 @@ class Contact:
 
 
 @dataclass(frozen=True)
+class OutsideForce:
+    """A force that is known: a band's help, a partner's hand, a weight held.
+
+    Attributes:
+        name: what it is ("band").
+        segment: the segment it acts on.
+        point: shape `(..., 2)`, m.
+        vector: shape `(..., 2)`, N.
+    """
+
+    name: str
+    segment: str
+    point: Array
+    vector: Array
+
+
+@dataclass(frozen=True)
 class Posture:
     """A shape with its contacts.
 
@@ -66,6 +83,7 @@ class Posture:
         contacts: what the body touches.
         resting: segments that lie on the support and carry themselves.
         worn: mass worn.
+        outside: forces that are known beforehand.
         closure: how the sideways force was settled.
     """
 
@@ -75,6 +93,7 @@ class Posture:
     contacts: tuple[Contact, ...]
     resting: frozenset[str] = frozenset()
     worn: Worn = field(default_factory=Worn)
+    outside: tuple[OutsideForce, ...] = ()
     closure: str = ""
 
     def mass_points(self, segments: tuple[str, ...] | None = None) -> tuple[Array, Array]:

@@ -120,9 +120,9 @@ def running(home: Path, options: tuple[str, ...] = ()) -> Iterator[Server]:
         _initialise(home)
     _check_version(data)
     password = (home / "password").read_text().strip()
-    port = _running_port(data)
-    if port is not None and (server := Server(port, password)).answers():
-        yield server
+    found = _found(data, password)
+    if found is not None:
+        yield found
         return
     server = Server(free_port(), password)
     process = _launch(home, server.port, options)
@@ -183,12 +183,35 @@ def _check_version(data: Path) -> None:
         )
 
 
+def _found(data: Path, password: str) -> Server | None:
+    """The server that runs on these data already; None once none does.
+
+    One that is just starting or stopping is waited for.
+
+    Raises:
+        PostgresError: if one lives and neither answers nor ends.
+    """
+    deadline = time.monotonic() + START_SECONDS
+    while (port := _running_port(data)) is not None:
+        server = Server(port, password)
+        if server.answers():
+            return server
+        if time.monotonic() > deadline:
+            raise PostgresError(f"A server on {data} neither answers nor ends; end it by hand.")
+        time.sleep(0.05)
+    return None
+
+
 def _running_port(data: Path) -> int | None:
-    """Port in the lock file of a live server (its fourth line), None if none lives."""
+    """Port in the lock file of a live server (its fourth line), None if none lives.
+
+    A lock file may outlive its server and its number be another process's by now, so the process
+    is asked whose data it works on.
+    """
     try:
         lines = (data / "postmaster.pid").read_text().splitlines()
-        os.kill(int(lines[0]), 0)
-        return int(lines[3])
+        command = Path(f"/proc/{int(lines[0])}/cmdline").read_bytes().split(b"\0")
+        return int(lines[3]) if os.fsencode(data) in command else None
     except (OSError, ValueError, IndexError):
         return None
 

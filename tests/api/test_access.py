@@ -41,6 +41,13 @@ REQUESTS = [
     ("GET", "/api/ladders/{ladder}", None, "ladder"),
     ("GET", "/api/ladders/{ladder}/rungs/{rung}", None, "ladder"),
     ("GET", "/api/ladders/{ladder}/rungs/{rung}/ways", None, "ladder"),
+    (
+        "POST",
+        "/api/ladders/{ladder}/rungs",
+        {"id": str(uuid4()), "beside": "{rung}", "dial": "feet", "amount": 0.1},
+        "ladder",
+    ),
+    ("DELETE", "/api/ladders/{ladder}/rungs/{rung}", None, "ladder"),
     ("GET", "/api/ladders/{ladder}/today", None, "ladder"),
     ("GET", "/api/ladders/{ladder}/review", None, "ladder"),
     ("POST", "/api/ladders/{ladder}/tests", TEST, "ladder"),

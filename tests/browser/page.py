@@ -9,6 +9,7 @@ from selenium.common.exceptions import (
     NoSuchElementException,
     StaleElementReferenceException,
 )
+from selenium.webdriver.common.action_chains import ActionChains
 from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
 from selenium.webdriver.remote.webelement import WebElement
@@ -92,8 +93,9 @@ class Page:
     # ---- doing ----
 
     def press(self, *keys: str) -> None:
+        """Press keys, one after the other, wherever the focus is."""
         for key in keys:
-            self.driver.switch_to.active_element.send_keys(key)
+            ActionChains(self.driver).send_keys(key).perform()
 
     def click(self, words: str) -> None:
         self.until(lambda: self.button(words).click() is None)

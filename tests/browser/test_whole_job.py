@@ -56,6 +56,19 @@ def test_what_equals_a_step_is_told_side_by_side(signed_in: Page) -> None:
     page.sees("found by halving", "demand then")
 
 
+def test_a_rung_is_put_in_and_taken_off_again(signed_in: Page) -> None:
+    page = signed_in
+    page.open_ladder()
+    before = len(page.find_all('[role="option"]'))
+    page.press("t")
+    page.click("Add as a rung: Bag high on the back")
+    page.until(lambda: len(page.find_all('[role="option"]')) == before + 1)
+    page.press(Keys.ARROW_UP)
+    page.until(lambda: ", bag" in page.chosen_rung)
+    page.click("Take this rung off")
+    page.until(lambda: len(page.find_all('[role="option"]')) == before)
+
+
 def test_pain_ends_the_movement_and_the_coach_brings_it_back(signed_in: Page) -> None:
     page = signed_in
     page.open_ladder()

@@ -106,6 +106,16 @@ def test_it_ends_with_a_parent_that_is_killed(home: Path) -> None:
     assert not alive(pid)
 
 
+def test_a_lock_left_behind_by_someone_elses_process_is_no_server(home: Path) -> None:
+    """The machine lost power, and the number in the lock is ours by now."""
+    with postgres.running(home):
+        lock = (home / "data" / "postmaster.pid").read_text().splitlines()
+    lock[0] = str(os.getpid())
+    (home / "data" / "postmaster.pid").write_text("\n".join(lock))
+    assert postgres._running_port(home / "data") is None
+    (home / "data" / "postmaster.pid").unlink()
+
+
 def test_data_of_another_version_are_named_with_a_way_out(tmp_path: Path) -> None:
     (tmp_path / "data").mkdir()
     (tmp_path / "data" / "PG_VERSION").write_text("9\n")

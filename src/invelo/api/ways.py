@@ -1,15 +1,16 @@
-"""Ways to the next step, on the Ladder sheet."""
+"""Ways to the next step, and rungs made of them, on the Ladder sheet."""
 
 from typing import Annotated, Literal
 from uuid import UUID
 
 from fastapi import APIRouter, Query
+from pydantic import Field
 
-from invelo.api.context import Coach, Database
+from invelo.api.context import Coach, Database, Now, moment_for
 from invelo.api.problems import ERRORS
-from invelo.api.shapes import Estimate, Explained, Shape
+from invelo.api.shapes import Estimate, Explained, Request, RungName, Shape
 from invelo.core.ways import ways
-from invelo.store import access, ladder
+from invelo.store import access, ladder, rungs
 from invelo.store.rows import body_of
 
 router = APIRouter(prefix="/api", tags=["Ladder"], responses=ERRORS)
@@ -25,6 +26,16 @@ class Way(Shape):
     demand: Estimate | None
     expected: Estimate | None
     why_not: str
+
+
+class NewRung(Request):
+    """A rung made from another by turning one dial."""
+
+    id: UUID = Field(description="Made by the client, so that sending it twice adds one.")
+    beside: UUID = Field(description="The rung it is made from.")
+    side: Literal["above", "below"] = "above"
+    dial: Literal["bag", "feet", "hands", "along", "lowering"] = Field(examples=["feet"])
+    amount: float = Field(description="kg, m or s; rounded to what can be set up.", examples=[0.1])
 
 
 class Ways(Shape):
@@ -69,3 +80,20 @@ def get_ways(
             for way in found
         ],
     )
+
+
+@router.post("/ladders/{ladder_id}/rungs", status_code=201)
+def add_rung(ladder_id: UUID, body: NewRung, coach: Coach, db: Database, now: Now) -> RungName:
+    """Put a rung above or below another: a bridge over a gap, or a smaller step."""
+    row = access.ladder(db, coach.id, ladder_id, roles=access.WRITE)
+    athlete = access.athlete(db, coach.id, row.athlete_id)
+    new = rungs.NewRung(body.id, body.beside, body.side, body.dial, body.amount)
+    return RungName.model_validate(rungs.add_rung(db, row, athlete, new, moment_for(athlete, now)))
+
+
+@router.delete("/ladders/{ladder_id}/rungs/{rung_id}", status_code=204)
+def remove_rung(ladder_id: UUID, rung_id: UUID, coach: Coach, db: Database, now: Now) -> None:
+    """Take off a rung on which nobody has trained yet."""
+    row = access.ladder(db, coach.id, ladder_id, roles=access.WRITE)
+    athlete = access.athlete(db, coach.id, row.athlete_id)
+    rungs.remove_rung(db, row, athlete, rung_id, moment_for(athlete, now))

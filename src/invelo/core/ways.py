@@ -40,16 +40,20 @@ class _Range:
     Attributes:
         unit: of the amount.
         low, high: its ends.
+        grain: to what it is rounded when it is set up for real.
         get, put: where it stands on a rung's modifiers.
         end: why it goes no further.
+        words: how a rung's name tells an amount of it.
     """
 
     unit: str
     low: float
     high: float
+    grain: float
     get: Callable[[Modifiers], float]
     put: Callable[[Modifiers, float], Modifiers]
     end: str
+    words: Callable[[float], str]
 
 
 DIALS: dict[Dial, _Range] = {
@@ -57,41 +61,51 @@ DIALS: dict[Dial, _Range] = {
         "kg",
         0.0,
         BAG_HOLDS,
+        0.5,
         lambda m: m.worn.bag,
         lambda m, x: replace(m, worn=replace(m.worn, bag=x)),
         f"a bag holds about {BAG_HOLDS:g} kg and cannot weigh less than nothing",
+        lambda x: f"bag {x:g} kg",
     ),
     "feet": _Range(
         "m",
         0.0,
         1.0,
+        0.01,
         lambda m: m.foot_height,
         lambda m, x: replace(m, foot_height=x),
         "raising the feet no longer adds load, or they are on the floor",
+        lambda x: f"feet {100 * x:.0f} cm",
     ),
     "hands": _Range(
         "m",
         0.0,
         1.1,
+        0.01,
         lambda m: m.hand_height,
         lambda m, x: replace(m, hand_height=x),
         "the hands are on the floor, or higher than this body leans on",
+        lambda x: f"hands {100 * x:.0f} cm",
     ),
     "along": _Range(
         "m",
         -0.3,
         0.3,
+        0.01,
         lambda m: m.hand_offset,
         lambda m, x: replace(m, hand_offset=x),
         "the hands are as far along the body as is useful",
+        lambda x: f"hands {100 * x:.0f} cm along",
     ),
     "lowering": _Range(
         "s",
         0.5,
         10.0,
+        0.1,
         lambda m: m.tempo.lower,
         lambda m, x: replace(m, tempo=replace(m.tempo, lower=x)),
         "no one lowers in less than half a second or more than ten",
+        lambda x: f"lowering {x:g} s",
     ),
 }
 """Ends are common practice."""
@@ -139,6 +153,22 @@ def ways(body: Body, rung: Rung, step: float, known: Evidence) -> tuple[Way, ...
         raise InputError("step", "it is nothing.", "Ask for a few per cent more or less.")
     here = demand(body, rung)
     return tuple(_way(body, rung, here, dial, step, known) for dial in DIALS)
+
+
+def changed(rung: Rung, dial: Dial, amount: float) -> Rung:
+    """The rung with one dial turned to an amount that can be set up for real, named for it.
+
+    Raises:
+        InputError: for an amount beyond the dial's ends.
+    """
+    span = DIALS[dial]
+    require_within(dial, amount, span.low, span.high, span.unit)
+    rounded = round(round(amount / span.grain) * span.grain, 6)
+    return replace(
+        rung,
+        name=f"{rung.name}, {span.words(rounded)}",
+        modifiers=span.put(rung.modifiers, rounded),
+    )
 
 
 def _way(body: Body, rung: Rung, here: Demand, dial: Dial, step: float, known: Evidence) -> Way:

@@ -243,7 +243,11 @@ export interface paths {
         get: operations["get_rung"];
         put?: never;
         post?: never;
-        delete?: never;
+        /**
+         * Remove Rung
+         * @description Take off a rung on which nobody has trained yet.
+         */
+        delete: operations["remove_rung"];
         options?: never;
         head?: never;
         patch?: never;
@@ -323,6 +327,26 @@ export interface paths {
         get: operations["get_ways"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladders/{ladder_id}/rungs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Rung
+         * @description Put a rung above or below another: a bridge over a gap, or a smaller step.
+         */
+        post: operations["add_rung"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1103,6 +1127,42 @@ export interface components {
              * @example 1.75
              */
             stature_m: number;
+        };
+        /**
+         * NewRung
+         * @description A rung made from another by turning one dial.
+         */
+        NewRung: {
+            /**
+             * Id
+             * Format: uuid
+             * @description Made by the client, so that sending it twice adds one.
+             */
+            id: string;
+            /**
+             * Beside
+             * Format: uuid
+             * @description The rung it is made from.
+             */
+            beside: string;
+            /**
+             * Side
+             * @default above
+             * @enum {string}
+             */
+            side: "above" | "below";
+            /**
+             * Dial
+             * @example feet
+             * @enum {string}
+             */
+            dial: "bag" | "feet" | "hands" | "along" | "lowering";
+            /**
+             * Amount
+             * @description kg, m or s; rounded to what can be set up.
+             * @example 0.1
+             */
+            amount: number;
         };
         /**
          * NewSession
@@ -2632,6 +2692,74 @@ export interface operations {
             };
         };
     };
+    remove_rung: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ladder_id: string;
+                rung_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     add_test: {
         parameters: {
             query?: never;
@@ -2871,6 +2999,79 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Ways"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_rung: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ladder_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewRung"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RungName"];
                 };
             };
             /** @description Nobody is signed in. */

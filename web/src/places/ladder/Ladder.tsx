@@ -29,8 +29,11 @@ export default function Ladder() {
 }
 
 function Sheet({ sheet }: { sheet: Schema["LadderSheet"] }) {
-  const standing = sheet.rungs.findIndex((rung) => rung.id === sheet.standing_id);
-  const [selected, setSelected] = useState(standing);
+  // Picked by id, so that the pick stays when rungs are put in or taken off.
+  const [picked, setPicked] = useState(sheet.standing_id);
+  const indexOf = (id: string) => sheet.rungs.findIndex((rung) => rung.id === id);
+  const selected = indexOf(picked) >= 0 ? indexOf(picked) : indexOf(sheet.standing_id);
+  const setSelected = (index: number) => setPicked(sheet.rungs[index]?.id ?? sheet.standing_id);
   const [asTable, setAsTable] = useState(false);
   const [testing, setTesting] = useState(false);
   const [finding, setFinding] = useState(false);
@@ -123,6 +126,7 @@ function Sheet({ sheet }: { sheet: Schema["LadderSheet"] }) {
             rung={rung}
             index={selected}
             onFind={() => setFinding(true)}
+            onGone={() => setPicked(sheet.standing_id)}
           />
         )}
       </main>

@@ -1,6 +1,7 @@
 /** Everything about one rung: its figure at both ends of the rep, its demand, dose and gate. */
 import { useQuery } from "@tanstack/react-query";
 import { type ReactNode, type Ref, useState } from "react";
+import { flushSync } from "react-dom";
 import { api, type Schema } from "../../api/client";
 import { queries, useRefresh } from "../../api/queries";
 import { Figure } from "../../drawing/Figure";
@@ -14,27 +15,41 @@ interface Props {
   rung: Schema["Rung"];
   index: number;
   onFind: () => void;
+  onGone: () => void;
   ref: Ref<HTMLElement>;
 }
 
-export function RungSheet({ sheet, rung, index, onFind, ref }: Props) {
+export function RungSheet({ sheet, rung, index, onFind, onGone, ref }: Props) {
   const full = useQuery(queries.rung(sheet.id, rung.id)).data;
   const refresh = useRefresh();
   const [error, setError] = useState<Error | null>(null);
   const above = sheet.steps[index];
 
-  async function stand() {
+  async function act(doing: () => Promise<unknown>) {
     try {
-      await api.POST("/api/ladders/{ladder_id}/standing", {
-        params: { path: { ladder_id: sheet.id } },
-        body: { rung_id: rung.id },
-      });
+      await doing();
       setError(null);
       await refresh();
     } catch (cause) {
       setError(cause as Error);
     }
   }
+
+  const stand = () =>
+    act(() =>
+      api.POST("/api/ladders/{ladder_id}/standing", {
+        params: { path: { ladder_id: sheet.id } },
+        body: { rung_id: rung.id },
+      }),
+    );
+
+  const remove = () =>
+    act(async () => {
+      await api.DELETE("/api/ladders/{ladder_id}/rungs/{rung_id}", {
+        params: { path: { ladder_id: sheet.id, rung_id: rung.id } },
+      });
+      flushSync(onGone); // before reading anew, so that nobody asks for what is gone
+    });
 
   return (
     <aside
@@ -96,9 +111,16 @@ export function RungSheet({ sheet, rung, index, onFind, ref }: Props) {
             </Row>
           )}
         </dl>
-        <Button className="mt-2" onClick={onFind} title="Ways to the next step (T)">
-          Ways to the next step …
-        </Button>
+        <div className="flex gap-2 pt-2">
+          <Button onClick={onFind} title="Ways to the next step (T)">
+            Ways to the next step …
+          </Button>
+          {rung.id !== sheet.standing_id && (
+            <Button quiet onClick={remove}>
+              Take this rung off
+            </Button>
+          )}
+        </div>
         {full && <Advice full={full} />}
       </div>
     </aside>

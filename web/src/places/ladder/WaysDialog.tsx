@@ -1,8 +1,8 @@
 /** Ways to the next step: each thing changed alone, side by side, so that equal choices compare. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import type { Schema } from "../../api/client";
-import { queries } from "../../api/queries";
+import { answer, api, type Schema } from "../../api/client";
+import { queries, useRefresh } from "../../api/queries";
 import { Button } from "../../parts/Button";
 import { Dialog } from "../../parts/Dialog";
 import { Explained } from "../../parts/Explained";
@@ -29,6 +29,38 @@ interface Props {
 export function WaysDialog({ open, onOpenChange, sheet, index }: Props) {
   const rung = sheet.rungs[index] as Schema["Rung"];
   const above = sheet.steps[index];
+  const refresh = useRefresh();
+  const [error, setError] = useState<Error | null>(null);
+  const [busy, setBusy] = useState(false);
+  // One id for one rung, however often it has to be sent.
+  const [id, setId] = useState(() => crypto.randomUUID());
+
+  async function add(way: Schema["Way"]) {
+    if (!way.to) return;
+    setBusy(true);
+    try {
+      await answer(
+        api.POST("/api/ladders/{ladder_id}/rungs", {
+          params: { path: { ladder_id: sheet.id } },
+          body: {
+            id,
+            beside: rung.id,
+            side: step > 0 ? "above" : "below",
+            dial: way.dial,
+            amount: way.to.likely,
+          },
+        }),
+      );
+      setId(crypto.randomUUID());
+      setError(null);
+      await refresh();
+      onOpenChange(false);
+    } catch (cause) {
+      setError(cause as Error);
+    }
+    setBusy(false);
+  }
+
   const toNext = above ? Math.round(1000 * (above.ratio.likely - 1)) / 10 : null;
   const [step, setStep] = useState(5);
   const found = useQuery({ ...queries.ways(sheet.id, rung.id, step), enabled: open });
@@ -55,12 +87,19 @@ export function WaysDialog({ open, onOpenChange, sheet, index }: Props) {
       </fieldset>
       <Wrong error={found.error} />
       {found.isPending && <p className="py-4 text-faint">Solving …</p>}
-      {found.data && <Table ways={found.data.ways} />}
+      <Wrong error={error} />
+      {found.data && <Table ways={found.data.ways} busy={busy} onAdd={add} />}
     </Dialog>
   );
 }
 
-function Table({ ways }: { ways: Schema["Way"][] }) {
+interface TableProps {
+  ways: Schema["Way"][];
+  busy: boolean;
+  onAdd: (way: Schema["Way"]) => void;
+}
+
+function Table({ ways, busy, onAdd }: TableProps) {
   return (
     <table className="mt-3 w-full">
       <thead>
@@ -69,6 +108,9 @@ function Table({ ways }: { ways: Schema["Way"][] }) {
           <th>Now</th>
           <th>Then</th>
           <th>Likely</th>
+          <th>
+            <span className="sr-only">Add</span>
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -82,9 +124,18 @@ function Table({ ways }: { ways: Schema["Way"][] }) {
                   <Explained name={DIALS[way.dial]} figure={way.to} />
                 </td>
                 <td>{repRange(way.expected)}</td>
+                <td>
+                  <Button
+                    busy={busy}
+                    onClick={() => onAdd(way)}
+                    aria-label={`Add as a rung: ${DIALS[way.dial]}`}
+                  >
+                    Add as a rung
+                  </Button>
+                </td>
               </>
             ) : (
-              <td colSpan={2} className="text-faint">
+              <td colSpan={3} className="text-faint">
                 cannot: {way.why_not}
               </td>
             )}

@@ -1,0 +1,104 @@
+"""Rungs put on a ladder and taken off it by the coach."""
+
+from dataclasses import dataclass
+from typing import Literal
+from uuid import UUID
+
+from sqlmodel import Session, col, select, update
+
+from invelo.core.rung import push_up_load
+from invelo.core.ways import Dial, changed
+from invelo.store import ladder, tables
+from invelo.store.errors import ConflictError
+from invelo.store.moment import Moment
+from invelo.store.rows import body_of, rung_of, set_up_columns
+from invelo.store.tables import Athlete, Ladder, Rung
+
+DOSE_COLUMNS = (
+    "sets",
+    "reps_low",
+    "reps_high",
+    "rest_s",
+    "effort",
+    "gate_sets",
+    "gate_reps",
+    "gate_effort",
+    "gate_sessions",
+)
+"""What a new rung takes over from the one beside it."""
+
+
+@dataclass(frozen=True)
+class NewRung:
+    """A rung made from one of the ladder's by turning one dial."""
+
+    id: UUID
+    beside: UUID
+    side: Literal["above", "below"]
+    dial: Dial
+    amount: float
+
+
+def add_rung(db: Session, row: Ladder, athlete: Athlete, new: NewRung, moment: Moment) -> Rung:
+    """Put a rung right above or below another, with that one's dose and gate; placed anew.
+
+    A replay of the same rung changes nothing.
+
+    Raises:
+        InputError: for an amount out of range or of this body's reach.
+        MissingError: if `beside` is no rung of this ladder.
+        ConflictError: if the id is in use.
+    """
+    kept = db.get(Rung, new.id)
+    if kept is not None:
+        if kept.ladder_id == row.id:
+            return kept
+        raise ConflictError("id", "it is in use.", "Make a new id for each rung.")
+    beside = ladder.rung_on(db, row.id, new.beside)
+    made = changed(rung_of(beside), new.dial, new.amount)
+    body = body_of(ladder.measures(db, athlete.id)[-1])
+    push_up_load(body, made.modifiers.setup(made.movement))  # refuses what the body cannot reach
+    position = beside.position + (new.side == "above")
+    later = col(Rung.ladder_id) == row.id, col(Rung.position) >= position
+    db.exec(update(Rung).where(*later).values(position=Rung.position + 1))
+    same = {name: getattr(beside, name) for name in DOSE_COLUMNS}
+    rung = Rung(
+        id=new.id,
+        ladder_id=row.id,
+        position=position,
+        name=made.name,
+        **set_up_columns(beside.movement, made.modifiers),
+        **same,
+    )
+    db.add(rung)
+    db.flush()
+    db.expire_all()
+    ladder.record_placement(db, row, athlete, moment, {"rung added": str(new.id)})
+    return rung
+
+
+def remove_rung(db: Session, row: Ladder, athlete: Athlete, rung_id: UUID, moment: Moment) -> None:
+    """Take a rung off that nobody has trained on.
+
+    Raises:
+        MissingError: if it is no rung of this ladder.
+        ConflictError: if the athlete stands on it, or sessions or decisions name it.
+    """
+    rung = ladder.rung_on(db, row.id, rung_id)
+    if row.standing_id == rung.id:
+        raise ConflictError("rung", "the athlete stands on it.", "Put them on another first.")
+    uses = (
+        col(tables.TrainingSession.rung_id),
+        col(tables.LoggedSet.rung_id),
+        col(tables.Decision.from_rung_id),
+        col(tables.Decision.to_rung_id),
+        col(tables.Decision.final_rung_id),
+    )
+    if any(db.exec(select(use).where(use == rung.id).limit(1)).first() for use in uses):
+        raise ConflictError("rung", "sessions or decisions name it.", "Leave it on the ladder.")
+    db.delete(rung)
+    db.flush()
+    later = col(Rung.ladder_id) == row.id, col(Rung.position) > rung.position
+    db.exec(update(Rung).where(*later).values(position=Rung.position - 1))
+    db.expire_all()
+    ladder.record_placement(db, row, athlete, moment, {"rung removed": str(rung_id)})

@@ -85,6 +85,12 @@ def _explained(page: Page) -> None:
     page.sees("8 times of 10")
 
 
+def _ways(page: Page) -> None:
+    page.open_ladder()
+    page.press("t")
+    page.sees("Bag high on the back")
+
+
 PLACES = {
     "squad": _squad,
     "ladder": _ladder,
@@ -96,6 +102,7 @@ PLACES = {
     "keys": _keys,
     "new athlete": _new_athlete,
     "explained": _explained,
+    "ways": _ways,
 }
 
 

@@ -4,7 +4,9 @@ import numpy as np
 import pytest
 
 from invelo.core.body import GRAVITY, WINTER, Body
+from invelo.core.dumas import DUMAS
 from invelo.core.posture.push_up import PushUpSetup, push_up
+from invelo.core.posture.row import RowSetup, row
 from invelo.core.posture.skeleton import SEGMENT_ENDS, Posture
 from invelo.core.statics import contact_forces, joint_torques
 
@@ -80,13 +82,18 @@ def still(posture: Posture, forces: dict[str, np.ndarray]) -> tuple[np.ndarray, 
     return needed[:3], torques
 
 
-def random_posture(random: np.random.Generator) -> Posture:
-    """Every segment at an angle of its own, nothing touching the ground."""
-    segments = BODY.segments()
+def random_posture(random: np.random.Generator, body: Body = BODY) -> Posture:
+    """Every segment at an angle of its own, nothing touching the ground; the legs splayed out to
+    the side by up to 80°, which shortens them in the plane and keeps their mass."""
+    segments = body.segments()
+    flat = np.cos(np.radians(random.uniform(0, 80)))
 
     def beyond(near: np.ndarray, name: str) -> np.ndarray:
         angle = random.uniform(-np.pi, np.pi)
-        return near + float(segments.length[name]) * np.array([np.cos(angle), np.sin(angle)])
+        length = float(segments.length[name])
+        if name in ("thigh", "shank", "foot"):
+            length *= flat
+        return near + length * np.array([np.cos(angle), np.sin(angle)])
 
     joints = {"hip": random.uniform(-1, 1, 2)}
     joints["shoulder"] = beyond(joints["hip"], "trunk")
@@ -103,11 +110,36 @@ def random_posture(random: np.random.Generator) -> Posture:
     return Posture("top", joints, segments, ())
 
 
-@pytest.mark.parametrize("seed", range(25))
-def test_gravity_torques_of_random_postures(seed: int) -> None:
-    posture = random_posture(np.random.default_rng(seed))
-    _, expected = still(posture, {})
-    computed = joint_torques(posture, {})
+BODIES = {
+    "winter": BODY,
+    "dumas, women": Body(61.0, 1.64, table=DUMAS["female"]),
+    "dumas, men": Body(83.0, 1.81, table=DUMAS["male"]),
+}
+POSTURES = 350
+"""Of each body; with three bodies more than a thousand."""
+
+
+@pytest.mark.parametrize("name", BODIES)
+def test_gravity_torques_of_random_postures(name: str) -> None:
+    body = BODIES[name]
+    agree = 1e-9 * body.mass * GRAVITY * body.stature
+    random = np.random.default_rng(2026)
+    for _ in range(POSTURES):
+        posture = random_posture(random, body)
+        _, expected = still(posture, {})
+        computed = joint_torques(posture, {})
+        for joint in JOINTS:
+            assert float(computed[joint]) == pytest.approx(expected[joint], abs=agree), joint
+
+
+@pytest.mark.parametrize("lean", [20, 45, 70, 90])
+@pytest.mark.parametrize("knee", [0, 40])
+def test_rows_are_at_rest_under_our_forces(lean: float, knee: float) -> None:
+    posture = row(BODY, RowSetup(np.radians(lean), np.radians(knee)))
+    forces = contact_forces(posture)
+    missing, expected = still(posture, forces)
+    assert missing == pytest.approx(np.zeros(3), abs=AGREE)
+    computed = joint_torques(posture, forces)
     for joint in JOINTS:
         assert float(computed[joint]) == pytest.approx(expected[joint], abs=AGREE), joint
 

@@ -38,8 +38,9 @@ def milliseconds(ask: Callable[[], object]) -> list[float]:
     return sorted(taken)
 
 
-def main() -> None:
-    """Measure and print."""
+def run() -> dict[str, dict[str, float]]:
+    """Ratios to the health check, with the milliseconds behind them."""
+    found: dict[str, dict[str, float]] = {}
     with tempfile.TemporaryDirectory(prefix="invelo-bench-") as folder:
         os.chmod(folder, 0o755)
         with postgres.running(Path(folder) / "postgres") as server:
@@ -61,26 +62,16 @@ def main() -> None:
                 client.post("/api/sign-in", json=body).raise_for_status()
                 athletes = client.get("/api/squad").json()["athletes"]
                 ladder = f"/api/ladders/{athletes[0]['ladder_id']}"
-                rungs = len(client.get(ladder).json()["rungs"])
                 reference = milliseconds(lambda: client.get("/api/health"))
                 for name, path in (("ladder", ladder), ("squad", "/api/squad")):
-                    report(name, milliseconds(lambda path=path: client.get(path)), reference)
-                print(f"(the ladder has {rungs} rungs; {ROUNDS} requests each, one after another)")
+                    taken = milliseconds(lambda path=path: client.get(path))
+                    found[f"{name} at the API, against the health check"] = {
+                        "median, ms": statistics.median(taken),
+                        "p95, ms": taken[int(0.95 * len(taken))],
+                        "health check, ms": statistics.median(reference),
+                        "ratio": statistics.median(taken) / statistics.median(reference),
+                    }
             running.should_exit = True
             thread.join()
             engine.dispose()
-
-
-def report(name: str, taken: list[float], reference: list[float]) -> None:
-    """One line: the ratio of medians, and the figures behind it."""
-    ratio = statistics.median(taken) / statistics.median(reference)
-    p95 = taken[int(0.95 * len(taken))]
-    print(
-        f"{name}: {ratio:.1f} × the health check "
-        f"(median {statistics.median(taken):.1f} ms, p95 {p95:.1f} ms; "
-        f"health {statistics.median(reference):.1f} ms)"
-    )
-
-
-if __name__ == "__main__":
-    main()
+    return found

@@ -118,9 +118,14 @@ def test(context: typer.Context) -> None:
 
 
 @app.command()
-def bench() -> None:
-    """Measure the service and print ratios to a reference of the same run."""
-    raise SystemExit(subprocess.call([sys.executable, "bench/ladder.py"], cwd=ROOT))
+def bench(
+    path: Annotated[
+        Path | None, typer.Argument(help="JSON file; .local/bench.json if not given.")
+    ] = None,
+) -> None:
+    """Measure statics and service; print ratios to references of the same run."""
+    command = [sys.executable, "-m", "bench", *([str(path)] if path else [])]
+    raise SystemExit(subprocess.call(command, cwd=ROOT))  # noqa: S603
 
 
 CHECKS = (

@@ -71,3 +71,31 @@ def test_a_wider_base_holds_what_a_point_does_not() -> None:
     x = TOP.centre_of_mass()[0]
     assert float(overhang(one, (x - 0.1, x + 0.1))) == 0.0
     assert float(overhang(one, (x + 0.1, x + 0.2))) == pytest.approx(-0.1)
+
+
+def test_many_postures_at_once_are_each_posture_alone() -> None:
+    """One body in several postures: the same forces and torques as one after the other."""
+    alone = [push_up(AVERAGE, PushUpSetup(hand_height=h), "top") for h in (0.0, 0.2, 0.5)]
+    together = replace(
+        TOP,
+        joints={name: np.stack([p.joints[name] for p in alone]) for name in TOP.joints},
+        contacts=tuple(
+            replace(
+                contact,
+                point=np.stack([p.contacts[i].point for p in alone]),
+                line=None
+                if contact.line is None
+                else np.stack([p.contacts[i].line for p in alone]),
+            )
+            for i, contact in enumerate(TOP.contacts)
+        ),
+    )
+    forces = contact_forces(together)
+    torques = joint_torques(together, forces)
+    for i, posture in enumerate(alone):
+        expected = contact_forces(posture)
+        for name, force in expected.items():
+            assert forces[name][i] == pytest.approx(force)
+        for joint, torque in joint_torques(posture, expected).items():
+            assert torques[joint][i] == pytest.approx(float(torque))
+    assert together.centre_of_mass().shape == (3, 2)

@@ -122,7 +122,14 @@ class Posture:
             if mass and segment in wanted:
                 masses.append(np.full_like(masses[0], mass))
                 places.append(place)
-        return np.stack(np.broadcast_arrays(*masses)), np.stack(np.broadcast_arrays(*places))
+        # One body in many postures, or many bodies in one: both grow to the common shape.
+        shape = np.broadcast_shapes(
+            *(np.shape(mass) for mass in masses), *(place.shape[:-1] for place in places)
+        )
+        return (
+            np.stack([np.broadcast_to(mass, shape) for mass in masses]),
+            np.stack([np.broadcast_to(place, (*shape, 2)) for place in places]),
+        )
 
     def carried(self) -> tuple[str, ...]:
         """Names of the segments that do not rest on the support."""

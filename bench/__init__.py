@@ -1,0 +1,1 @@
+"""Ratios against a named reference of the same run."""

@@ -63,6 +63,7 @@ def test_a_rung_is_put_in_and_taken_off_again(signed_in: Page) -> None:
     page.press("t")
     page.click("Add as a rung: Bag high on the back")
     page.until(lambda: len(page.find_all('[role="option"]')) == before + 1)
+    page.until(lambda: not page.find_all('[role="dialog"]'))  # keys wait for it to close
     page.press(Keys.ARROW_UP)
     page.until(lambda: ", bag" in page.chosen_rung)
     page.click("Take this rung off")

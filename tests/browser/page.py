@@ -100,6 +100,15 @@ class Page:
     def click(self, words: str) -> None:
         self.until(lambda: self.button(words).click() is None)
 
+    def try_again(self) -> None:
+        """Press "Try again now", unless the sheet has come back by itself in the meantime."""
+        try:
+            for button in self.find_all("main button"):
+                if button.text == "Try again now":
+                    button.click()
+        except StaleElementReferenceException:
+            return  # it went while we looked: the sheet is back
+
     def choose(self, scale: str, value: int) -> None:
         """Pick a value on a scale such as effort or pain."""
         css = f'[aria-label="{scale} {value}"]'

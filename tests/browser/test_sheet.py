@@ -288,7 +288,7 @@ def test_a_service_that_is_away_shows_a_plain_page_and_comes_back(page: Page, se
     page.click("Oda Fenwick")
     page.sees("The service does not answer", "Try again now")
     service.start()
-    # it asks again by itself every five seconds, so nothing is pressed
+    page.try_again()
     page.find('[role="listbox"]')
 
 
@@ -303,7 +303,7 @@ def test_a_database_that_is_away_shows_a_plain_page_and_comes_back(
         with pytest.raises(HTTPError) as told:
             urlopen(f"{service.url}/api/health", timeout=10)
         assert json.load(told.value)["database"] == "unreachable"
-    # it asks again by itself every five seconds, so nothing is pressed
+    page.try_again()
     page.sees("Oda Fenwick")
 
 

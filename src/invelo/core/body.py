@@ -1,6 +1,6 @@
 """The body as linked segments: how long, how heavy, where each segment's mass sits."""
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, fields, replace
 
 import numpy as np
 
@@ -73,21 +73,24 @@ VARIED = ("trunk", "upper_arm", "thigh", "shank")
 
 @dataclass(frozen=True)
 class Worn:
-    """Mass worn, in kg, by place: a vest at the trunk, a bag high on the back, ankle weights."""
+    """Mass carried, in kg, by place: a vest at the trunk, a bag high on the back, ankle weights, a
+    weight on the lap, weights in the hands."""
 
     vest: float = 0.0
     bag: float = 0.0
     ankles: float = 0.0
+    lap: float = 0.0
+    hands: float = 0.0
 
     def __post_init__(self) -> None:
-        """Refuse loads no one wears."""
-        for name in ("vest", "bag", "ankles"):
-            require_within(f"worn {name}", getattr(self, name), *WORN_RANGE, "kg")
+        """Refuse loads no one carries."""
+        for place in fields(self):
+            require_within(f"worn {place.name}", getattr(self, place.name), *WORN_RANGE, "kg")
 
     @property
     def total(self) -> float:
-        """All worn mass, kg."""
-        return self.vest + self.bag + self.ankles
+        """All carried mass, kg."""
+        return self.vest + self.bag + self.ankles + self.lap + self.hands
 
 
 @dataclass(frozen=True)
@@ -95,13 +98,15 @@ class SegmentValues:
     """Segment lengths (m), masses (kg) and centres (share of length), ready to compute with.
 
     Every value is an array of one shape, `()` for one body or `(k,)` for `k` variations of it,
-    so that one pass through the statics yields a load and its range.
+    so that one pass through the statics yields a load and its range. Stature and the ankle's
+    height over the sole are in m.
     """
 
     length: dict[str, Array]
     mass: dict[str, Array]
     centre: dict[str, float]
     stature: float
+    ankle_height: float
 
 
 @dataclass(frozen=True)
@@ -113,28 +118,50 @@ class Body:
         stature: standing height, m, 1.0 to 2.4.
         table: published segment table.
         lengths: measured segment lengths, m, replacing the table's share.
+        shares: a segment pair's share of body mass, replacing the table's; the other segments make
+            up the difference in their own proportions.
 
     Raises:
-        InputError: for a mass, stature or length no human has.
+        InputError: for a mass, stature, length or share no human has.
     """
 
     mass: float
     stature: float
     table: SegmentTable = field(default=WINTER, hash=False)
     lengths: tuple[tuple[str, float], ...] = ()
+    shares: tuple[tuple[str, float], ...] = ()
 
     def __post_init__(self) -> None:
         """Check ranges once, so that nothing further in has to."""
         require_within("mass", self.mass, *MASS_RANGE, "kg")
         require_within("stature", self.stature, *STATURE_RANGE, "m")
-        for name, length in self.lengths:
-            if name not in self.table.segments:
-                raise InputError(
-                    f"length of {name}",
-                    "no such segment.",
-                    f"Name one of {', '.join(self.table.segments)}.",
-                )
-            require_within(f"length of {name}", length, 0.05, 1.2, "m")
+        for what, given, low, high, unit in (
+            ("length", self.lengths, 0.05, 1.2, "m"),
+            ("mass share", self.shares, 0.001, 0.8, ""),
+        ):
+            for name, value in given:
+                if name not in self.table.segments:
+                    raise InputError(
+                        f"{what} of {name}",
+                        "no such segment.",
+                        f"Name one of {', '.join(self.table.segments)}.",
+                    )
+                require_within(f"{what} of {name}", value, low, high, unit)
+        if sum(share for _, share in self.shares) >= 1.0:
+            raise InputError(
+                "mass shares", "they leave nothing for the rest.", "Give shares that add up to less than 1."
+            )
+
+    def mass_shares(self) -> dict[str, float]:
+        """Each segment pair's share of body mass; they add up to 1."""
+        given = dict(self.shares)
+        table = {name: seg.mass_share for name, seg in self.table.segments.items()}
+        left = 1.0 - sum(given.values())
+        rest = sum(share for name, share in table.items() if name not in given)
+        return {
+            name: given[name] if name in given else share * left / rest
+            for name, share in table.items()
+        } if given else table
 
     def segments(self) -> SegmentValues:
         """This body's segments, each value of shape `()`."""
@@ -145,11 +172,11 @@ class Body:
                 for name, seg in self.table.segments.items()
             },
             mass={
-                name: np.asarray(seg.mass_share * self.mass)
-                for name, seg in self.table.segments.items()
+                name: np.asarray(share * self.mass) for name, share in self.mass_shares().items()
             },
             centre={name: seg.centre for name, seg in self.table.segments.items()},
             stature=self.stature,
+            ankle_height=self.table.ankle_height_share * self.stature,
         )
 
     def varied_segments(self, setup_pairs: int = 0) -> SegmentValues:
@@ -157,11 +184,12 @@ class Body:
 
         The first entry is the body itself. Then, for each of the `n` names in `VARIED`, come a
         shorter and a longer segment (80 % ends; a measured length does not vary), and a lighter
-        and a heavier one with the other segments making up the difference in mass. The last
+        and a heavier one with the other segments making up the difference in mass (a share that
+        was given does not vary). The last
         `2s` entries repeat the body itself: there a posture varies its own set-up.
         """
         plain = self.segments()
-        measured = dict(self.lengths)
+        measured, weighed = dict(self.lengths), dict(self.shares)
         count = 1 + 4 * len(VARIED) + 2 * setup_pairs
         length = {name: np.full(count, value) for name, value in plain.length.items()}
         mass = {name: np.full(count, value) for name, value in plain.mass.items()}
@@ -170,9 +198,11 @@ class Body:
                 length[name][1 + 2 * i] *= 1 - Z80 * LENGTH_CV
                 length[name][2 + 2 * i] *= 1 + Z80 * LENGTH_CV
         for i, name in enumerate(VARIED):
+            if name in weighed:
+                continue
             for sign, row in ((-1, 1 + 2 * len(VARIED) + 2 * i), (1, 2 + 2 * len(VARIED) + 2 * i)):
                 changed = plain.mass[name] * (1 + sign * Z80 * MASS_SHARE_CV)
                 rest = (self.mass - changed) / (self.mass - plain.mass[name])
                 for other in mass:
                     mass[other][row] = changed if other == name else plain.mass[other] * rest
-        return SegmentValues(length, mass, plain.centre, plain.stature)
+        return replace(plain, length=length, mass=mass)

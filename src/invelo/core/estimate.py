@@ -109,9 +109,10 @@ def interval_from_variations(values: Array) -> tuple[float, float, float]:
             result at its low and at its high 80 % end.
 
     Returns:
-        `(likely, low, high)`.
+        `(likely, low, high)`, departures of all pairs added in quadrature as `combine` does.
     """
     likely = float(values[0])
-    pairs = values[1:].reshape(-1, 2)
-    parts = tuple(Part("", float(low), float(high)) for low, high in pairs)
-    return likely, *combine(likely, parts)
+    away = values[1:].reshape(-1, 2) - likely
+    down = np.minimum(away.min(axis=1), 0.0)
+    up = np.maximum(away.max(axis=1), 0.0)
+    return likely, likely - float(np.sqrt(down @ down)), likely + float(np.sqrt(up @ up))

@@ -6,17 +6,12 @@ three unknowns are wanted; the posture's closure supplies the direction that mak
 from outside (a band, a partner) are known and join the weight.
 """
 
+from collections.abc import Iterable
+
 import numpy as np
 
-from invelo.core.body import GRAVITY
 from invelo.core.estimate import Array
-from invelo.core.posture.skeleton import BEYOND, Contact, Posture
-
-
-def cross(a: Array, b: Array) -> Array:
-    """Plane cross product a × b (positive anticlockwise) of vectors `(..., 2)`; shape `(...)`."""
-    product: Array = a[..., 0] * b[..., 1] - a[..., 1] * b[..., 0]
-    return product
+from invelo.core.posture.skeleton import BEYOND, OTHER_BEYOND, PIVOTS, Contact, Posture, cross
 
 
 def contact_forces(posture: Posture) -> dict[str, Array]:
@@ -56,11 +51,12 @@ def contact_forces(posture: Posture) -> dict[str, Array]:
 
 def _load(posture: Posture) -> Array:
     """What the contacts must balance: force (N) and moment about the origin (N·m), `(..., 3)`."""
-    masses, places = posture.mass_points(posture.carried())
-    weight = masses * GRAVITY
-    across = np.zeros_like(weight.sum(axis=0))
-    up = weight.sum(axis=0)
-    moment = (weight * places[..., 0]).sum(axis=0)
+    up, moment = np.zeros(()), np.zeros(())
+    for _, mass, place in posture.parts(posture.carried()):
+        weight = mass * posture.gravity
+        up = up + weight
+        moment = moment + weight * place[..., 0]
+    across = np.zeros(())
     for force in posture.outside:
         across = across - force.vector[..., 0]
         up = up - force.vector[..., 1]
@@ -73,8 +69,8 @@ def overhang(posture: Posture, base: tuple[Array, Array] | None = None) -> Array
 
     Args:
         posture: whose centre.
-        base: left and right end of the support, shape `(...)`, m; from contact to contact if left
-            out (a single contact is a point).
+        base: left and right end of the support, shape `(...)`, m; the posture's own if left out,
+            and where it has none, from contact to contact (a single contact is a point).
 
     Returns:
         shape `(...)`; positive towards the head, negative towards the feet.
@@ -83,19 +79,20 @@ def overhang(posture: Posture, base: tuple[Array, Array] | None = None) -> Array
     """
     x = posture.centre_of_mass()[..., 0]
     places = [contact.point[..., 0] for contact in posture.contacts]
-    left, right = base or (np.minimum.reduce(places), np.maximum.reduce(places))
+    left, right = base or posture.base or (np.minimum.reduce(places), np.maximum.reduce(places))
     beyond: Array = np.maximum(0.0, x - right) + np.minimum(0.0, x - left)
     return beyond
 
 
-def gravity_moment(posture: Posture, pivot: Array, segments: tuple[str, ...]) -> Array:
+def gravity_moment(posture: Posture, pivot: Array, segments: Iterable[str]) -> Array:
     """Moment of some segments' weight about a point, shape `(...)`, N·m; positive where the
     weight turns them clockwise, which is what muscles must hold anticlockwise.
 
     Source: plane statics.
     """
-    masses, places = posture.mass_points(segments)
-    moment: Array = (masses * GRAVITY * (places - pivot)[..., 0]).sum(axis=0)
+    moment = np.zeros(())
+    for _, mass, place in posture.parts(segments):
+        moment = moment + mass * posture.gravity * (place[..., 0] - pivot[..., 0])
     return moment
 
 
@@ -109,8 +106,9 @@ def joint_torques(posture: Posture, forces: dict[str, Array]) -> dict[str, Array
     Source: moments of weight and contact forces beyond the joint (Winter, link-segment model).
     """
     torques: dict[str, Array] = {}
-    for joint, names in BEYOND.items():
-        pivot = posture.joints[joint]
+    limbs = BEYOND | OTHER_BEYOND if posture.legs_differ else BEYOND
+    for joint, names in limbs.items():
+        pivot = posture.joints[PIVOTS.get(joint, joint)]
         beyond = tuple(name for name in names if name not in posture.resting)
         total = np.zeros(pivot.shape[:-1])
         if beyond:

@@ -1,15 +1,17 @@
-"""The planar skeleton every family's postures are built on.
+"""The planar skeleton every posture is built on.
 
 Axes: x runs along the ground from the feet towards the head, y runs up; metres. Any quantity may
-carry leading array dimensions `(...)`, one entry per variation of the body.
+carry leading array dimensions `(...)`, one entry per variation of the body or of the posture. The
+two sides are one limb as long as they do the same; where the legs differ, the second one's joints
+and segments are called `other_…` and each leg has half the pair's mass.
 """
 
-from dataclasses import dataclass, field
-from typing import Literal
+from collections.abc import Iterable, Iterator
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 
-from invelo.core.body import SegmentValues, Worn
+from invelo.core.body import GRAVITY, SegmentValues, Worn
 from invelo.core.estimate import Array
 
 SEGMENT_ENDS = {
@@ -24,7 +26,18 @@ SEGMENT_ENDS = {
 }
 """Near and far joint of each segment; mass centres are counted from the near one."""
 
+LEG = ("thigh", "shank", "foot")
+OTHER_ENDS = {
+    "other_thigh": ("hip", "other_knee"),
+    "other_shank": ("other_knee", "other_ankle"),
+    "other_foot": ("other_ankle", "other_ball"),
+}
+"""The second leg, where it does something else than the first."""
+
+ALL_ENDS = SEGMENT_ENDS | OTHER_ENDS
+
 BEYOND = {
+    "wrist": ("hand",),
     "elbow": ("forearm", "hand"),
     "shoulder": ("upper_arm", "forearm", "hand"),
     "hip": ("thigh", "shank", "foot"),
@@ -32,6 +45,15 @@ BEYOND = {
     "ankle": ("foot",),
 }
 """The segments on the limb's side of each joint."""
+
+OTHER_BEYOND = {
+    "other_hip": ("other_thigh", "other_shank", "other_foot"),
+    "other_knee": ("other_shank", "other_foot"),
+    "other_ankle": ("other_foot",),
+}
+
+PIVOTS = {"other_hip": "hip"}
+"""Torques taken about a joint of another name: both thighs turn about the one hip."""
 
 BAG_PLACE = 0.85
 """Where a bag's weight sits on the line from hip to shoulder (ours: a bag worn high)."""
@@ -77,7 +99,6 @@ class Posture:
     """A shape with its contacts.
 
     Attributes:
-        phase: where in the rep this is.
         joints: name to position, shape `(..., 2)`, m.
         segments: the body's lengths, masses and centres.
         contacts: what the body touches.
@@ -85,9 +106,11 @@ class Posture:
         worn: mass worn.
         outside: forces that are known beforehand.
         closure: how the sideways force was settled.
+        gravity: m/s²; 0 where the plane is level, seen from above.
+        base: left and right end of what the body stands on, shape `(...)`, m; from contact to
+            contact if None.
     """
 
-    phase: Literal["top", "middle", "bottom"]
     joints: dict[str, Array]
     segments: SegmentValues
     contacts: tuple[Contact, ...]
@@ -95,9 +118,30 @@ class Posture:
     worn: Worn = field(default_factory=Worn)
     outside: tuple[OutsideForce, ...] = ()
     closure: str = ""
+    gravity: float = GRAVITY
+    base: tuple[Array, Array] | None = None
 
-    def mass_points(self, segments: tuple[str, ...] | None = None) -> tuple[Array, Array]:
-        """Masses and where they sit, worn ones included.
+    @property
+    def legs_differ(self) -> bool:
+        """Whether the second leg has joints of its own."""
+        return "other_knee" in self.joints
+
+    def parts(self, segments: Iterable[str] | None = None) -> Iterator[tuple[str, Array, Array]]:
+        """Every piece of mass: the segment it belongs to, kg of shape `(...)`, place `(..., 2)`, m.
+
+        Args:
+            segments: only what belongs to these; all by default.
+        """
+        wanted = self.segments.mass.keys() if segments is None else set(segments)
+        for name in wanted:
+            near, far = (self.joints[end] for end in ALL_ENDS[name])
+            yield name, self.segments.mass[name], near + self.segments.centre[name] * (far - near)
+        for name, mass, place in self._carried():
+            if mass and name in wanted:
+                yield name, np.asarray(mass), place
+
+    def mass_points(self, segments: Iterable[str] | None = None) -> tuple[Array, Array]:
+        """Masses and where they sit, worn ones included, as two arrays.
 
         Args:
             segments: only these; all of them by default.
@@ -105,23 +149,7 @@ class Posture:
         Returns:
             masses of shape `(n, ...)`, kg, and places of shape `(n, ..., 2)`, m.
         """
-        wanted = tuple(SEGMENT_ENDS) if segments is None else segments
-        masses: list[Array] = []
-        places: list[Array] = []
-        for name in wanted:
-            near, far = (self.joints[end] for end in SEGMENT_ENDS[name])
-            masses.append(self.segments.mass[name])
-            places.append(near + self.segments.centre[name] * (far - near))
-        hip, shoulder = self.joints["hip"], self.joints["shoulder"]
-        worn = (
-            ("trunk", self.worn.vest, (hip + shoulder) / 2),
-            ("trunk", self.worn.bag, hip + BAG_PLACE * (shoulder - hip)),
-            ("shank", self.worn.ankles, self.joints["ankle"]),
-        )
-        for segment, mass, place in worn:
-            if mass and segment in wanted:
-                masses.append(np.full_like(masses[0], mass))
-                places.append(place)
+        _, masses, places = zip(*self.parts(segments), strict=True)
         # One body in many postures, or many bodies in one: both grow to the common shape.
         shape = np.broadcast_shapes(
             *(np.shape(mass) for mass in masses), *(place.shape[:-1] for place in places)
@@ -131,21 +159,54 @@ class Posture:
             np.stack([np.broadcast_to(place, (*shape, 2)) for place in places]),
         )
 
+    def _carried(self) -> Iterable[tuple[str, float, Array]]:
+        """What is worn or held: segment, kg, place."""
+        joints, worn = self.joints, self.worn
+        hip, shoulder = joints["hip"], joints["shoulder"]
+        yield "trunk", worn.vest, (hip + shoulder) / 2
+        yield "trunk", worn.bag, hip + BAG_PLACE * (shoulder - hip)
+        yield "hand", worn.hands, (joints["wrist"] + joints["fingertip"]) / 2
+        sides = ("", "other_") if self.legs_differ else ("",)
+        for side in sides:
+            yield f"{side}shank", worn.ankles / len(sides), joints[f"{side}ankle"]
+            yield f"{side}thigh", worn.lap / len(sides), (hip + joints[f"{side}knee"]) / 2
+
     def carried(self) -> tuple[str, ...]:
         """Names of the segments that do not rest on the support."""
-        return tuple(name for name in SEGMENT_ENDS if name not in self.resting)
+        return tuple(name for name in self.segments.mass if name not in self.resting)
 
     def centre_of_mass(self) -> Array:
         """Centre of mass of the whole body and what it wears, shape `(..., 2)`, m."""
-        masses, places = self.mass_points()
-        weighted: Array = (masses[..., None] * places).sum(axis=0)
-        total: Array = masses.sum(axis=0)[..., None]
-        return weighted / total
+        total, weighted = np.zeros(()), np.zeros(2)
+        for _, mass, place in self.parts():
+            total = total + mass
+            weighted = weighted + mass[..., None] * place
+        centre: Array = weighted / total[..., None]
+        return centre
+
+
+def two_legs(segments: SegmentValues) -> SegmentValues:
+    """The same body with its legs told apart, half the pair's mass each."""
+    mass, length, centre = dict(segments.mass), dict(segments.length), dict(segments.centre)
+    for name in LEG:
+        mass[name] = segments.mass[name] / 2
+        mass[f"other_{name}"] = mass[name]
+        length[f"other_{name}"] = segments.length[name]
+        centre[f"other_{name}"] = segments.centre[name]
+    return replace(segments, mass=mass, length=length, centre=centre)
 
 
 def vector(x: Array | float, y: Array | float) -> Array:
     """Join two coordinates of shape `(...)` into points of shape `(..., 2)`."""
-    return np.stack(np.broadcast_arrays(np.asarray(x, float), np.asarray(y, float)), axis=-1)
+    points = np.empty((*np.broadcast_shapes(np.shape(x), np.shape(y)), 2))
+    points[..., 0], points[..., 1] = x, y
+    return points
+
+
+def cross(a: Array, b: Array) -> Array:
+    """Plane cross product a × b (positive anticlockwise) of vectors `(..., 2)`; shape `(...)`."""
+    product: Array = a[..., 0] * b[..., 1] - a[..., 1] * b[..., 0]
+    return product
 
 
 def middle_joint(near: Array, far: Array, first: Array, second: Array, towards: Array) -> Array:

@@ -1,0 +1,1 @@
+"""Postures as data, a page for each kind of support."""

@@ -52,7 +52,7 @@ def postures(angles: dict[str, np.ndarray]) -> Posture:
         total[name] = angles[name] + total.get(above.get(name, ""), 0.0)
         direction = np.stack([np.sin(total[name]), -np.cos(total[name])], axis=-1)
         joints[far] = joints[near] + float(segments.length[name]) * direction
-    return Posture("top", joints, segments, ())
+    return Posture(joints, segments, ())
 
 
 def ours(angles: dict[str, np.ndarray]) -> np.ndarray:
@@ -69,7 +69,7 @@ class Library:
         still = {name: np.zeros(1) for name in CHAIN}
         hanging = postures(still)
         one = Posture(
-            "top", {name: place[0] for name, place in hanging.joints.items()}, BODY.segments(), ()
+            {name: place[0] for name, place in hanging.joints.items()}, BODY.segments(), ()
         )
         self.model = model_of(one)
         self.data = mujoco.MjData(self.model)

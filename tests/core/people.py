@@ -1,21 +1,70 @@
 """Bodies and ladders the core tests share."""
 
-from invelo.core.body import Body
+from dataclasses import replace
+
+import numpy as np
+
+from invelo.core.body import Body, SegmentValues
 from invelo.core.dose import range_dose, range_gate
 from invelo.core.ladder import MeasuredLadder, measure
 from invelo.core.movement import Modifiers, catalogue
+from invelo.core.posture.build import build
+from invelo.core.posture.form import forms
+from invelo.core.posture.skeleton import Posture
 from invelo.core.rung import Rung
+from invelo.core.setup import SetUp
 
 AVERAGE = Body(mass=75.0, stature=1.75)
+forms()  # read once, so that no single test pays for it
 DOSE = range_dose("strength", "intermediate")
 
 
-def rung(name: str, movement: str = "push-up", **modifiers: object) -> Rung:
-    """A rung with the usual dose."""
+PHASES = {"top": 0.0, "middle": 0.5, "bottom": 1.0}
+
+
+def alone(body: Body, setup: SetUp, depth: float = 0.0) -> Posture:
+    """The posture of one body at one place along the rep, every value of shape `()`."""
+    plain = body.segments()
+    one = SegmentValues(
+        {name: value[None] for name, value in plain.length.items()},
+        {name: value[None] for name, value in plain.mass.items()},
+        plain.centre,
+        plain.stature,
+        plain.ankle_height,
+    )
+    values = {name: np.full(1, value) for name, value in setup.all_values.items()}
+    posture = build(setup.form, one, values, np.full((1, 1), depth), setup.worn)
+    segments = replace(
+        posture.segments,
+        length={name: value[0] for name, value in posture.segments.length.items()},
+        mass={name: value[0] for name, value in posture.segments.mass.items()},
+    )
+    return replace(
+        posture,
+        joints={name: place[0, 0] for name, place in posture.joints.items()},
+        segments=segments,
+        contacts=tuple(
+            replace(
+                contact,
+                point=contact.point[0, 0],
+                line=None if contact.line is None else contact.line[0, 0],
+            )
+            for contact in posture.contacts
+        ),
+        base=None,
+    )
+
+
+def rung(name: str, movement: str = "push-up", **changes: object) -> Rung:
+    """A rung with the usual dose; what is no field of `Modifiers` is one of the form's values."""
+    fields = {
+        name: changes.pop(name) for name in list(changes) if name in Modifiers.__annotations__
+    }
+    values = tuple(sorted(changes.items())) or fields.pop("values", ())
     return Rung(
         name,
         catalogue().find_movement(movement),
-        Modifiers(**modifiers),  # type: ignore[arg-type]
+        Modifiers(values=values, **fields),  # type: ignore[arg-type]
         DOSE,
         range_gate(DOSE),
     )

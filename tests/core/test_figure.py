@@ -3,35 +3,47 @@
 import pytest
 
 from invelo.core.body import GRAVITY
-from invelo.core.posture.figure import push_up_figure
-from invelo.core.posture.push_up import PushUpSetup
-from invelo.core.rung import push_up_load
+from invelo.core.figure import figure, figures
+from invelo.core.posture.form import forms
+from invelo.core.reading import reading
+from invelo.core.setup import set_up
 from tests.core.people import AVERAGE
 
 
-@pytest.mark.parametrize("phase", ["top", "middle", "bottom"])
-def test_a_figure_draws_every_segment(phase: str) -> None:
-    figure = push_up_figure(AVERAGE, PushUpSetup(hand_height=0.3), phase)  # type: ignore[arg-type]
-    assert figure.phase == phase
-    assert len(figure.segments) == 8
-    assert all(one.near in figure.joints and one.far in figure.joints for one in figure.segments)
+@pytest.mark.parametrize("name", sorted(forms()))
+def test_a_figure_draws_every_segment_along_the_rep(name: str) -> None:
+    read = reading(AVERAGE, set_up(name))
+    drawn = figures(read)
+    assert len(drawn) == len(read.depths)
+    for one in drawn:
+        assert all(part.near in one.joints and part.far in one.joints for part in one.segments)
+        assert len(one.segments) == (3 if one.from_above else len(read.posture.segments.mass))
+    assert drawn[0].phase == (read.setup.form.ends[0] if len(drawn) > 1 else "hold")
 
 
 def test_the_drawn_hand_force_is_the_load() -> None:
-    setup = PushUpSetup(foot_height=0.4)
-    figure = push_up_figure(AVERAGE, setup, "top")
-    hands = next(force for force in figure.forces if force.name == "hands")
-    load = push_up_load(AVERAGE, setup).top.likely
-    assert hands.vector.y / GRAVITY == pytest.approx(load, abs=1e-3)
+    read = reading(AVERAGE, set_up("push_up", foot_height=0.4))
+    hands = next(force for force in figure(read, 0).forces if force.name == "hands")
+    assert hands.vector.y / GRAVITY == pytest.approx(read.demand.likely, abs=1e-3)
     assert hands.at.y == pytest.approx(0)
 
 
 def test_surfaces_stand_where_the_setup_says() -> None:
-    figure = push_up_figure(AVERAGE, PushUpSetup(hand_height=0.6, foot_height=0.1), "top")
-    assert (figure.hand_surface, figure.foot_surface) == (0.6, 0.1)
+    read = reading(AVERAGE, set_up("push_up", hand_height=0.6, foot_height=0.1))
+    heights = {one.label: one.height for one in figure(read, 0).surfaces}
+    assert heights == {"hands": 0.6, "feet": 0.1}
+
+
+def test_a_bar_is_drawn_where_the_hands_are_and_stays_there() -> None:
+    read = reading(AVERAGE, set_up("row", body_angle=60))
+    start, end = figure(read, 0), figure(read, len(read.depths) - 1)
+    for drawn in (start, end):
+        bar = next(one for one in drawn.surfaces if one.kind == "bar")
+        assert drawn.joints["wrist"].y == pytest.approx(bar.height, abs=1e-3)
+    assert start.joints["wrist"].x == pytest.approx(end.joints["wrist"].x, abs=1e-3)
 
 
 def test_the_centre_of_mass_lies_within_the_body() -> None:
-    figure = push_up_figure(AVERAGE, PushUpSetup(), "top")
-    xs = [place.x for place in figure.joints.values()]
-    assert min(xs) < figure.centre_of_mass.x < max(xs)
+    drawn = figure(reading(AVERAGE, set_up("push_up")), 0)
+    xs = [place.x for place in drawn.joints.values()]
+    assert min(xs) < drawn.centre_of_mass.x < max(xs)

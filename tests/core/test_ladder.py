@@ -40,7 +40,7 @@ def test_a_step_is_surer_than_its_two_demands() -> None:
     """Both loads are of one body, so what is unknown of it mostly cancels."""
     measured = measure(AVERAGE, (rung("floor"), rung("feet", foot_height=0.2)))
     step = measured.steps[0].ratio
-    lower, upper = (d.load.top for d in measured.demands)
+    lower, upper = (d.load.demand for d in measured.demands)
     careless = upper.high / lower.low - upper.low / lower.high
     assert step.high - step.low < careless
 
@@ -63,7 +63,7 @@ def test_an_easier_rung_above_is_flagged_not_moved() -> None:
 def test_tempo_raises_a_rung_without_touching_its_load() -> None:
     slow = Tempo.parse("3-0-1-0")
     plain, slower = measure(AVERAGE, (rung("floor"), rung("slow", tempo=slow))).demands
-    assert slower.load.top == plain.load.top
+    assert slower.load.demand == plain.load.demand
     assert slower.on_scale.likely > plain.on_scale.likely
     assert slower.rep_time == 4.0
 

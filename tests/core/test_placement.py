@@ -22,7 +22,7 @@ def seen(reps: float, days_ago: int = 0, effort: float = 10, hands: float = 0.0)
         "test" if effort == 10 else "set",
         AVERAGE,
         catalogue().find_movement("push-up"),
-        Modifiers(hand_height=hands),
+        Modifiers((("hand_height", hands),)),
         reps,
         effort,
     )

@@ -1,24 +1,30 @@
 """Rows: geometry, balance, what makes them hard, what cannot be pulled."""
 
-import numpy as np
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
 from invelo.core.body import GRAVITY, Body, Worn
 from invelo.core.errors import InputError
-from invelo.core.posture.row import RowSetup, row
-from invelo.core.row import row_load
-from invelo.core.statics import contact_forces, cross
-from tests.core.people import AVERAGE
+from invelo.core.posture.skeleton import cross
+from invelo.core.reading import Reading, reading
+from invelo.core.setup import set_up
+from invelo.core.statics import contact_forces
+from tests.core.people import AVERAGE, alone
 
-leans = st.floats(20, 100).map(np.radians)
+leans = st.floats(20, 90)
+
+
+def row(body_angle: float, *, worn: Worn | None = None, **values: float) -> Reading:
+    return reading(AVERAGE, set_up("row", worn=worn, body_angle=body_angle, **values))
+
+
 bodies = st.builds(Body, mass=st.floats(40, 150), stature=st.floats(1.4, 2.1))
 
 
-@given(bodies, leans, st.floats(0, 60).map(np.radians))
+@given(bodies, leans, st.floats(0, 60))
 def test_forces_balance_the_whole_body(body: Body, lean: float, knee: float) -> None:
-    posture = row(body, RowSetup(lean, knee))
+    posture = alone(body, set_up("row", body_angle=lean, knee=knee))
     forces = contact_forces(posture)
     masses, places = posture.mass_points()
     weight = masses * GRAVITY
@@ -31,7 +37,7 @@ def test_forces_balance_the_whole_body(body: Body, lean: float, knee: float) -> 
 
 @given(leans)
 def test_arms_stand_at_right_angles_to_the_trunk_and_pull_along(lean: float) -> None:
-    posture = row(AVERAGE, RowSetup(lean))
+    posture = alone(AVERAGE, set_up("row", body_angle=lean))
     joints = posture.joints
     trunk = joints["shoulder"] - joints["hip"]
     arm = joints["wrist"] - joints["shoulder"]
@@ -41,58 +47,52 @@ def test_arms_stand_at_right_angles_to_the_trunk_and_pull_along(lean: float) -> 
 
 @given(st.floats(20, 84), st.floats(1, 5))
 def test_leaning_back_is_harder(degrees: float, more: float) -> None:
-    one, other = (
-        row_load(AVERAGE, RowSetup(np.radians(angle))).pull.likely
-        for angle in (degrees, degrees + more)
-    )
+    one, other = (row(angle).demand.likely for angle in (degrees, degrees + more))
     assert other > one
 
 
 @given(st.floats(0, 40), st.floats(5, 20))
 def test_bending_the_knees_is_easier(bend: float, more: float) -> None:
     """Common practice."""
-    one, other = (
-        row_load(AVERAGE, RowSetup(np.radians(60), np.radians(knee))).pull.likely
-        for knee in (bend, bend + more)
-    )
+    one, other = (row(60, knee=knee).demand.likely for knee in (bend, bend + more))
     assert other < one
 
 
 def test_raised_feet_are_harder_than_level_only_through_the_lean() -> None:
-    level = row_load(AVERAGE, RowSetup(np.radians(90)))
-    raised = row_load(AVERAGE, RowSetup(np.radians(90), foot_height=0.4))
-    assert raised.pull.likely == pytest.approx(level.pull.likely)
+    level = row(90)
+    raised = row(90, foot_height=0.4)
+    assert raised.demand.likely == pytest.approx(level.demand.likely)
 
 
 def test_worn_mass_adds_to_the_pull() -> None:
-    plain = row_load(AVERAGE, RowSetup(np.radians(60))).pull.likely
-    vest = row_load(AVERAGE, RowSetup(np.radians(60), worn=Worn(vest=10))).pull.likely
+    plain = row(60).demand.likely
+    vest = row(60, worn=Worn(vest=10)).demand.likely
     assert plain < vest < plain + 10
 
 
 def test_a_pull_knows_its_range_and_how_it_came_about() -> None:
-    told = row_load(AVERAGE, RowSetup(np.radians(60)))
-    assert told.pull.low < told.pull.likely < told.pull.high
-    assert told.share.likely == pytest.approx(100 * told.pull.likely / 75)
-    assert "right angles" in told.pull.derivation.formula
+    told = row(60)
+    assert told.demand.low < told.demand.likely < told.demand.high
+    assert told.share.likely == pytest.approx(100 * told.demand.likely / 75)
+    assert "right angles" in told.demand.derivation.formula
 
 
 def test_a_body_over_its_heels_has_nothing_to_pull() -> None:
     with pytest.raises(InputError, match="nothing to pull"):
-        row_load(AVERAGE, RowSetup(np.radians(30), np.radians(90)))
+        row(30, knee=90)
 
 
 @pytest.mark.parametrize(
     ("setup", "field"),
     [
-        ({"lean": np.radians(4)}, "body angle"),
-        ({"lean": np.radians(111)}, "body angle"),
-        ({"lean": 1.0, "knee": np.radians(111)}, "knee bend"),
-        ({"lean": 1.0, "foot_height": -0.1}, "foot height"),
-        ({"lean": float("nan")}, "body angle"),
+        ({"body_angle": 4}, "body angle"),
+        ({"body_angle": 111}, "body angle"),
+        ({"body_angle": 50, "knee": 111}, "knee"),
+        ({"body_angle": 50, "foot_height": -0.1}, "foot height"),
+        ({"body_angle": float("nan")}, "body angle"),
     ],
 )
 def test_impossible_rows_are_refused(setup: dict[str, float], field: str) -> None:
     with pytest.raises(InputError) as caught:
-        RowSetup(**setup)
+        set_up("row", **setup)
     assert caught.value.field == field

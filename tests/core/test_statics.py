@@ -6,12 +6,12 @@ import numpy as np
 import pytest
 
 from invelo.core.body import GRAVITY
-from invelo.core.posture.push_up import PushUpSetup, push_up
-from invelo.core.posture.skeleton import Contact, OutsideForce
-from invelo.core.statics import contact_forces, cross, joint_torques, overhang
-from tests.core.people import AVERAGE
+from invelo.core.posture.skeleton import Contact, OutsideForce, cross
+from invelo.core.setup import set_up
+from invelo.core.statics import contact_forces, joint_torques, overhang
+from tests.core.people import AVERAGE, alone
 
-TOP = push_up(AVERAGE, PushUpSetup(), "top")
+TOP = alone(AVERAGE, set_up("push_up"))
 UP = np.array([0.0, 1.0])
 
 
@@ -75,24 +75,22 @@ def test_a_wider_base_holds_what_a_point_does_not() -> None:
 
 def test_many_postures_at_once_are_each_posture_alone() -> None:
     """One body in several postures: the same forces and torques as one after the other."""
-    alone = [push_up(AVERAGE, PushUpSetup(hand_height=h), "top") for h in (0.0, 0.2, 0.5)]
+    each = [alone(AVERAGE, set_up("push_up", hand_height=h)) for h in (0.0, 0.2, 0.5)]
     together = replace(
         TOP,
-        joints={name: np.stack([p.joints[name] for p in alone]) for name in TOP.joints},
+        joints={name: np.stack([p.joints[name] for p in each]) for name in TOP.joints},
         contacts=tuple(
             replace(
                 contact,
-                point=np.stack([p.contacts[i].point for p in alone]),
-                line=None
-                if contact.line is None
-                else np.stack([p.contacts[i].line for p in alone]),
+                point=np.stack([p.contacts[i].point for p in each]),
+                line=None if contact.line is None else np.stack([p.contacts[i].line for p in each]),
             )
             for i, contact in enumerate(TOP.contacts)
         ),
     )
     forces = contact_forces(together)
     torques = joint_torques(together, forces)
-    for i, posture in enumerate(alone):
+    for i, posture in enumerate(each):
         expected = contact_forces(posture)
         for name, force in expected.items():
             assert forces[name][i] == pytest.approx(force)

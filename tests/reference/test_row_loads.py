@@ -5,12 +5,11 @@ angles to the trunk; ours is the least pull there is, so it lies at or under the
 lower the body. docs/model.md tells each difference.
 """
 
-import numpy as np
 import pytest
 
 from invelo.core.body import Body
-from invelo.core.posture.row import RowSetup
-from invelo.core.row import row_load
+from invelo.core.reading import reading
+from invelo.core.setup import set_up
 
 # Melrose and Dawes 2015, resistance characteristics of suspension training at different
 # angles and distances from the hanging point, J Athl Enhancement 4(1): % of body mass by the body's
@@ -19,7 +18,7 @@ MELROSE = {30: 37.44, 45: 52.88, 60: 68.10, 75: 79.38}
 
 
 def share(degrees: float) -> float:
-    return row_load(Body(75.0, 1.75), RowSetup(np.radians(degrees))).share.likely
+    return reading(Body(75.0, 1.75), set_up("row", body_angle=degrees)).share.likely
 
 
 @pytest.mark.parametrize("angle", [30, 45])

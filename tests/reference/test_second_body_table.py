@@ -6,9 +6,8 @@ import pytest
 
 from invelo.core.body import WINTER, Body
 from invelo.core.dumas import DUMAS, STUDIES, Measured
-from invelo.core.lever import lever_torque, predict_hold
-from invelo.core.posture.lever import SHAPES
-from invelo.core.rung import push_up_load
+from invelo.core.reading import reading
+from tests.reference.levers import SHAPES, lever_share, straddle_after
 from tests.reference.test_push_up_loads import EBBEN
 
 SEXES = ("female", "male")
@@ -77,7 +76,7 @@ def test_lengths_differ_from_winters_by_what_people_differ(sex: str) -> None:
 
 def errors(sex: str) -> list[float]:
     body = Body(75.0, 1.75, table=DUMAS[sex])  # type: ignore[index]
-    return [abs(push_up_load(body, setup).share.likely - seen) for setup, seen in EBBEN.values()]
+    return [abs(reading(body, setup).share.likely - seen) for setup, seen in EBBEN.values()]
 
 
 def test_push_ups_of_ebben_under_the_second_table() -> None:
@@ -98,7 +97,7 @@ def test_the_straddle_rule_under_the_second_table(sex: str) -> None:
     body = Body(60.0, 1.65, table=DUMAS[sex])  # type: ignore[index]
 
     def held(seconds: float) -> float:
-        return predict_hold(body, SHAPES["advanced_tuck"], seconds, SHAPES["straddle"]).likely
+        return straddle_after(body, seconds)
 
     assert held(5) == held(10) == 0
     assert 0 <= held(15) <= 3
@@ -109,7 +108,7 @@ def test_the_straddle_rule_under_the_second_table(sex: str) -> None:
 @pytest.mark.parametrize("sex", SEXES)
 def test_the_levers_keep_their_order_under_the_second_table(sex: str) -> None:
     body = Body(60.0, 1.65, table=DUMAS[sex])  # type: ignore[index]
-    share = {name: lever_torque(body, one).share.likely for name, one in SHAPES.items()}
+    share = {name: lever_share(body, name) for name in SHAPES}
     assert share["tuck"] < share["advanced_tuck"] < share["one_leg"] < share["full"]
     assert share["one_leg"] < min(share["half_lay"], share["straddle"])
     assert max(share["half_lay"], share["straddle"]) < share["full"]

@@ -5,10 +5,10 @@ import pytest
 
 from invelo.core.body import GRAVITY, WINTER, Body
 from invelo.core.dumas import DUMAS
-from invelo.core.posture.push_up import PushUpSetup, push_up
-from invelo.core.posture.row import RowSetup, row
 from invelo.core.posture.skeleton import SEGMENT_ENDS, Posture
+from invelo.core.setup import set_up
 from invelo.core.statics import contact_forces, joint_torques
+from tests.core.people import PHASES, alone
 
 mujoco = pytest.importorskip("mujoco", reason="a development package; installed by ./invelo test")
 
@@ -107,7 +107,7 @@ def random_posture(random: np.random.Generator, body: Body = BODY) -> Posture:
         ("ankle", "ball", "foot"),
     ):
         joints[far] = beyond(joints[near], name)
-    return Posture("top", joints, segments, ())
+    return Posture(joints, segments, ())
 
 
 BODIES = {
@@ -135,7 +135,7 @@ def test_gravity_torques_of_random_postures(name: str) -> None:
 @pytest.mark.parametrize("lean", [20, 45, 70, 90])
 @pytest.mark.parametrize("knee", [0, 40])
 def test_rows_are_at_rest_under_our_forces(lean: float, knee: float) -> None:
-    posture = row(BODY, RowSetup(np.radians(lean), np.radians(knee)))
+    posture = alone(BODY, set_up("row", body_angle=lean, knee=knee))
     forces = contact_forces(posture)
     missing, expected = still(posture, forces)
     assert missing == pytest.approx(np.zeros(3), abs=AGREE)
@@ -158,7 +158,7 @@ def test_centres_of_mass_of_random_postures(seed: int) -> None:
 @pytest.mark.parametrize("hands", [0.0, 0.3, 0.6])
 @pytest.mark.parametrize("feet", [0.0, 0.4])
 def test_push_ups_are_at_rest_under_our_forces(phase: str, hands: float, feet: float) -> None:
-    posture = push_up(BODY, PushUpSetup(hand_height=hands, foot_height=feet), phase)
+    posture = alone(BODY, set_up("push_up", hand_height=hands, foot_height=feet), PHASES[phase])
     forces = contact_forces(posture)
     missing, expected = still(posture, forces)
     assert missing == pytest.approx(np.zeros(3), abs=AGREE)
@@ -179,5 +179,5 @@ def test_standing_centre_of_mass_lies_where_anatomy_books_put_it() -> None:
     heights["wrist"] = heights["elbow"] - share["forearm"]
     heights["fingertip"] = heights["wrist"] - share["hand"]
     joints = {name: np.array([0.0, h * BODY.stature]) for name, h in heights.items()}
-    centre = Posture("top", joints, BODY.segments(), ()).centre_of_mass()[1] / BODY.stature
+    centre = Posture(joints, BODY.segments(), ()).centre_of_mass()[1] / BODY.stature
     assert 0.54 <= centre <= 0.58

@@ -5,9 +5,8 @@ from typing import Literal
 from pydantic import Field
 
 from invelo.api.shapes import Shape
-from invelo.core.posture.figure import push_up_figure
+from invelo.core.figure import figure
 from invelo.store.ladder import LadderView
-from invelo.store.rows import body_of
 
 
 class Point(Shape):
@@ -32,20 +31,29 @@ class Force(Shape):
     vector: Point
 
 
+class Surface(Shape):
+    """Something the body touches: a block, a bar or a wall."""
+
+    kind: Literal["block", "bar", "wall"]
+    under: str = Field(description="The joint it is drawn at.", examples=["wrist"])
+    height: float = Field(description="Above the floor, m.")
+    label: str = Field(examples=["hands"])
+
+
 class Figure(Shape):
     """A computed posture, seen from the side; x from the feet to the head, y up, m."""
 
-    phase: Literal["top", "middle", "bottom"]
+    phase: str = Field(examples=["top"])
+    depth: float = Field(description="0 at the rep's start, 1 at its other end.")
     joints: dict[str, Point]
     segments: list[Segment]
     centre_of_mass: Point
     forces: list[Force]
-    hand_surface: float
-    foot_surface: float
+    surfaces: list[Surface]
+    from_above: bool
 
 
-def figure_of(seen: LadderView, index: int, phase: Literal["top", "bottom"]) -> Figure:
+def figure_of(seen: LadderView, index: int, place: Literal["start", "end"]) -> Figure:
     """One rung's posture for the ladder's athlete."""
-    rung = seen.measured.rungs[index]
-    setup = rung.modifiers.setup(rung.movement)
-    return Figure.model_validate(push_up_figure(body_of(seen.measure), setup, phase))
+    load = seen.measured.demands[index].load
+    return Figure.model_validate(figure(load, 0 if place == "start" else len(load.depths) - 1))

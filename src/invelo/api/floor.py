@@ -14,8 +14,8 @@ from invelo.api.shapes import Dose, Gate, Request, RungName, Shape, dose_of, gat
 from invelo.core.caution import BEFORE_A_SESSION, STANDING
 from invelo.core.log import PAIN_STOP
 from invelo.core.movement import catalogue
-from invelo.core.tempo import Tempo
 from invelo.store import access, floor, ladder, logs, tables
+from invelo.store.rows import modifiers_of
 
 router = APIRouter(prefix="/api", tags=["Floor"], responses=ERRORS)
 
@@ -197,13 +197,14 @@ def _locked(
 
 def _rung(row: tables.Rung) -> TodayRung:
     movement = catalogue().find_movement(row.movement)
+    tempo = modifiers_of(row).tempo
     return TodayRung(
         id=row.id,
         name=row.name,
         dose=dose_of(row),
         gate=gate_of(row),
-        tempo=row.tempo,
-        rep_time_s=Tempo.parse(row.tempo).rep_time,
+        tempo=str(tempo),
+        rep_time_s=tempo.rep_time,
         cues=list(movement.cues),
         faults=[fault.name for fault in movement.fault],
     )

@@ -24,28 +24,18 @@ from invelo.api.shapes import (
     gate_of,
 )
 from invelo.core import MODEL_VERSION
-from invelo.core.body import Worn
 from invelo.core.caution import STANDING
-from invelo.core.movement import CATALOGUE_VERSION, Modifiers, catalogue
-from invelo.core.tempo import Tempo
+from invelo.core.movement import CATALOGUE_VERSION, catalogue
+from invelo.exchange.setups import Changes
 from invelo.store import access, ladder, tables
-from invelo.store.rows import set_up_columns
 
 router = APIRouter(prefix="/api", tags=["Ladder"], responses=ERRORS)
 
 
-class SetUp(Shape):
-    """A movement and what is changed about it; m and kg."""
+class SetUp(Changes):
+    """A movement and what is changed about it."""
 
     movement: str = Field(examples=["push-up"])
-    hand_height_m: float = Field(0.0, examples=[0.3])
-    foot_height_m: float = 0.0
-    hand_offset_m: float = Field(0.0, description="Hands along the body, + towards the feet.")
-    vest_kg: float = 0.0
-    bag_kg: float = 0.0
-    tempo: str = Field(
-        "1-0-1-0", description="Lower – hold – press – hold, s.", examples=["3-0-1-0"]
-    )
 
 
 class Rung(SetUp):
@@ -167,17 +157,11 @@ class Catalogue(Shape):
     ladders: list[ReadyLadder]
 
 
-class RepTest(Request):
+class RepTest(Changes):
     """Strict reps done to the end (or to an effort), at a set-up."""
 
     id: UUID = Field(description="Made by the client, so that sending it twice counts once.")
     movement: str = Field("push-up", examples=["push-up"])
-    hand_height_m: float = Field(0.0, examples=[0.3])
-    foot_height_m: float = 0.0
-    hand_offset_m: float = 0.0
-    vest_kg: float = 0.0
-    bag_kg: float = 0.0
-    tempo: str = "1-0-1-0"
     reps: int = Field(examples=[12])
     effort: float = 10.0
 
@@ -279,13 +263,7 @@ def _test(body: RepTest) -> ladder.Test:
     return ladder.Test(
         body.id,
         catalogue().find_movement(body.movement),
-        Modifiers(
-            body.hand_height_m,
-            body.foot_height_m,
-            body.hand_offset_m,
-            Worn(vest=body.vest_kg, bag=body.bag_kg),
-            Tempo.parse(body.tempo),
-        ),
+        body.modifiers(),
         body.reps,
         body.effort,
     )
@@ -331,14 +309,15 @@ def _rung(seen: ladder.LadderView, index: int) -> Rung:
         id=row.id,
         position=row.position,
         name=row.name,
-        **set_up_columns(row.movement, seen.measured.rungs[index].modifiers),
+        movement=row.movement,
+        **Changes.of(seen.measured.rungs[index].modifiers),
         dose=dose_of(row),
         gate=gate_of(row),
         demand=Estimate.model_validate(demand.on_scale),
-        load=Estimate.model_validate(demand.load.top),
+        load=Estimate.model_validate(demand.load.demand),
         share=Estimate.model_validate(demand.load.share),
         expected=Estimate.model_validate(seen.placement.predictions[index]),
-        figure=figure_of(seen, index, "top"),
+        figure=figure_of(seen, index, "start"),
     )
 
 
@@ -357,7 +336,11 @@ def _rung_sheet(seen: ladder.LadderView, index: int) -> RungSheet:
         share=Explained.model_validate(demand.load.share),
         work=Explained.model_validate(demand.load.work),
         rep_time_s=demand.rep_time,
-        phases=Phases.model_validate(demand.load),
+        phases=Phases(
+            top=Explained.model_validate(demand.load.at_start),
+            middle=Explained.model_validate(demand.load.midway),
+            bottom=Explained.model_validate(demand.load.at_end),
+        ),
         expected=Explained.model_validate(seen.placement.predictions[index]),
-        figures=[figure_of(seen, index, "top"), figure_of(seen, index, "bottom")],
+        figures=[figure_of(seen, index, "start"), figure_of(seen, index, "end")],
     )

@@ -19,8 +19,10 @@ router = APIRouter(prefix="/api", tags=["Ladder"], responses=ERRORS)
 class Way(Shape):
     """One thing changed alone until the step is made."""
 
-    dial: Literal["bag", "feet", "hands", "along", "lowering"]
-    unit: str
+    dial: str = Field(examples=["bag"])
+    label: str = Field(examples=["bag high on the back"])
+    unit: str = Field(examples=["kg"])
+    by_work: bool = Field(description="It tells on the work of a rep, not on the demand.")
     now: float
     to: Explained | None
     demand: Estimate | None
@@ -34,7 +36,7 @@ class NewRung(Request):
     id: UUID = Field(description="Made by the client, so that sending it twice adds one.")
     beside: UUID = Field(description="The rung it is made from.")
     side: Literal["above", "below"] = "above"
-    dial: Literal["bag", "feet", "hands", "along", "lowering"] = Field(examples=["feet"])
+    dial: str = Field(examples=["foot_height"])
     amount: float = Field(description="kg, m or s; rounded to what can be set up.", examples=[0.1])
 
 
@@ -69,8 +71,10 @@ def get_ways(
         step_percent=step_percent,
         ways=[
             Way(
-                dial=way.dial,
-                unit=way.unit,
+                dial=way.dial.name,
+                label=way.dial.label,
+                unit=way.dial.unit,
+                by_work=way.dial.by_work,
                 now=way.now,
                 to=Explained.model_validate(way.to) if way.to else None,
                 demand=Estimate.model_validate(way.demand.on_scale) if way.demand else None,

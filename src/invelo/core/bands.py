@@ -6,6 +6,7 @@ more, reaching twice its rest length.
 """
 
 from dataclasses import dataclass, replace
+from functools import lru_cache
 
 import numpy as np
 
@@ -49,6 +50,8 @@ class Band:
         scatter: 80 % half-width of a force, as a share of it.
         limit: largest stretch allowed.
         pulls: what it was fitted to.
+        measured_rest: the rest length the pulls were measured with, m; `rest` if 0 was given.
+        folds: 2 where it is folded in two.
     """
 
     rest: float
@@ -57,11 +60,20 @@ class Band:
     scatter: float = FLOOR_SCATTER
     limit: float = LIMIT
     pulls: tuple[Pull, ...] = ()
+    measured_rest: float = 0.0
+    folds: int = 1
 
     def __post_init__(self) -> None:
         """Check ranges."""
+        if not self.measured_rest:
+            object.__setattr__(self, "measured_rest", self.rest)
         require_within("rest length", self.rest, 0.05, 5.0, "m")
         require_within("limit", self.limit, 1.0, 6.0, "times the rest length")
+
+    @property
+    def full_grip(self) -> bool:
+        """Whether it is held at its whole length."""
+        return abs(self.rest * self.folds - self.measured_rest) < 1e-9
 
     def force_at(self, stretch: Array | float) -> Array:
         """Newtons at a stretch λ ≥ 1, shape of `stretch`; slack (0 N) below.
@@ -144,7 +156,9 @@ class Band:
 
     def doubled(self) -> "Band":
         """Folded in two: two halves in parallel, each of half the rest length."""
-        return replace(self, rest=self.rest / 2, c1=2 * self.c1, c2=2 * self.c2)
+        return replace(
+            self, rest=self.rest / 2, c1=2 * self.c1, c2=2 * self.c2, folds=2 * self.folds
+        )
 
     def beside(self, other: "Band") -> "Band":
         """Two bands of one rest length side by side: forces add.
@@ -167,6 +181,7 @@ class Band:
         )
 
 
+@lru_cache(maxsize=512)
 def fit(rest: float, pulls: tuple[Pull, ...], limit: float = LIMIT) -> Band:
     """Fit a band's curve to its pulls by non-negative linear least squares in (A₀C₁, A₀C₂).
 

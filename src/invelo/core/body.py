@@ -71,6 +71,10 @@ VARIED = ("trunk", "upper_arm", "thigh", "shank")
 """Segments whose length and mass move a lever enough to be carried into the range."""
 
 
+BODY_SAMPLES = 1 + 4 * len(VARIED)
+"""The body itself and its neighbours; samples beyond these vary a set-up."""
+
+
 @dataclass(frozen=True)
 class Worn:
     """Mass carried, in kg, by place: a vest at the trunk, a bag high on the back, ankle weights, a
@@ -149,7 +153,9 @@ class Body:
                 require_within(f"{what} of {name}", value, low, high, unit)
         if sum(share for _, share in self.shares) >= 1.0:
             raise InputError(
-                "mass shares", "they leave nothing for the rest.", "Give shares that add up to less than 1."
+                "mass shares",
+                "they leave nothing for the rest.",
+                "Give shares that add up to less than 1.",
             )
 
     def mass_shares(self) -> dict[str, float]:
@@ -158,10 +164,14 @@ class Body:
         table = {name: seg.mass_share for name, seg in self.table.segments.items()}
         left = 1.0 - sum(given.values())
         rest = sum(share for name, share in table.items() if name not in given)
-        return {
-            name: given[name] if name in given else share * left / rest
-            for name, share in table.items()
-        } if given else table
+        return (
+            {
+                name: given[name] if name in given else share * left / rest
+                for name, share in table.items()
+            }
+            if given
+            else table
+        )
 
     def segments(self) -> SegmentValues:
         """This body's segments, each value of shape `()`."""
@@ -190,7 +200,7 @@ class Body:
         """
         plain = self.segments()
         measured, weighed = dict(self.lengths), dict(self.shares)
-        count = 1 + 4 * len(VARIED) + 2 * setup_pairs
+        count = BODY_SAMPLES + 2 * setup_pairs
         length = {name: np.full(count, value) for name, value in plain.length.items()}
         mass = {name: np.full(count, value) for name, value in plain.mass.items()}
         for i, name in enumerate(VARIED):

@@ -104,15 +104,17 @@ class HoldResult:
         torque: held at the limiting joint, N·m.
         seconds: for how long, 0.5 to 3600.
         joint: the limiting joint.
+        unit: of the torque; kg where a load stands in for it (a hang's grip).
     """
 
     torque: float
     seconds: float
     joint: Joint = "shoulder"
+    unit: str = "N·m"
 
     def __post_init__(self) -> None:
         """Check ranges."""
-        require_within("torque", self.torque, 0.1, 5000.0, "N·m")
+        require_within("torque", self.torque, 0.1, 5000.0, self.unit)
         require_within("hold", self.seconds, 0.5, 3600.0, "s")
 
     @property
@@ -154,12 +156,12 @@ class HoldCapacity:
             likely,
             low,
             high,
-            "N·m",
+            self.result.unit,
             Derivation(
                 "Torque held ÷ the share of capacity that Rohmert's curve gives for that time. "
                 "The range is the test's own scatter.",
                 (
-                    Input("torque held", result.torque, "N·m"),
+                    Input("torque held", result.torque, result.unit),
                     Input("for", result.seconds, "s"),
                     Input("share of capacity", rohmert_inverse(min(result.seconds, LONGEST))),
                 ),
@@ -188,7 +190,7 @@ class HoldCapacity:
             seconds; 0 where the torque is beyond reach. A torque under `LEAST_SHARE` of capacity
             reads the curve's end, with a note.
         """
-        require_within("torque", torque, 0.1, 5000.0, "N·m")
+        require_within("torque", torque, 0.0, 5000.0, self.result.unit)
         result, which = self.result, joint or self.result.joint
 
         def seconds(load: float, tested: float) -> float:
@@ -227,10 +229,10 @@ class HoldCapacity:
                 "Rohmert's curve gives the time. The range joins the test's scatter, the step "
                 "between the shapes and, where both speak, the second curve.",
                 (
-                    Input("tested torque", result.torque, "N·m"),
+                    Input("tested torque", result.torque, result.unit),
                     Input("tested hold", result.seconds, "s"),
-                    Input("greatest torque", self.greatest.likely, "N·m"),
-                    Input("new torque", torque, "N·m"),
+                    Input("greatest torque", self.greatest.likely, result.unit),
+                    Input("new torque", torque, result.unit),
                     Input("share of capacity", share),
                 ),
                 SOURCES,
@@ -260,11 +262,11 @@ class HoldCapacity:
             greatest.likely * share,
             greatest.low * share,
             greatest.high * share,
-            "N·m",
+            self.result.unit,
             Derivation(
                 "The greatest torque × the share that can be held for this long.",
                 (
-                    Input("greatest torque", greatest.likely, "N·m"),
+                    Input("greatest torque", greatest.likely, self.result.unit),
                     Input("seconds", seconds, "s"),
                     Input("share of capacity", share),
                 ),

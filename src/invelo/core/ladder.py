@@ -2,13 +2,13 @@
 
 from dataclasses import dataclass
 from functools import lru_cache
-from typing import Protocol
 
 import numpy as np
 
-from invelo.core.body import Body
+from invelo.core.body import BODY_SAMPLES, Body
 from invelo.core.dose import LEAST_USEFUL_REPS
-from invelo.core.estimate import Derivation, Estimate, Input, interval_from_variations
+from invelo.core.estimate import Array, Derivation, Estimate, Input, interval_from_variations
+from invelo.core.reading import Reading
 from invelo.core.reps import Capacity, RepResult
 from invelo.core.rung import Demand, Rung, demand
 
@@ -39,20 +39,28 @@ class MeasuredLadder:
     steps: tuple[Step, ...]
 
 
-class Sampled(Protocol):
-    """A load or torque known for a body and its plausible neighbours, in one order."""
+def load_ratio(upper: Reading, lower: Reading) -> tuple[float, float, float]:
+    """Upper demand ÷ lower demand with its 80 % ends, both being of one body.
 
-    @property
-    def samples(self) -> tuple[float, ...]:
-        """The body itself first."""
+    Set-ups of two forms vary in set-up each for itself; what they share are the body's variations,
+    which come first in both.
+    """
+    above, below = upper.samples, lower.samples
+    if len(above) != len(below) or upper.setup.movement != lower.setup.movement:
+        above, below = _each_alone(above, below)
+    return interval_from_variations(above / below)
 
 
-def load_ratio(upper: Sampled, lower: Sampled) -> tuple[float, float, float]:
-    """Upper load ÷ lower load with its 80 % ends, both loads being of one body."""
-    return interval_from_variations(np.array(upper.samples) / np.array(lower.samples))
+def _each_alone(above: Array, below: Array) -> tuple[Array, Array]:
+    """Two rows of samples with the body's own variations paired and the set-ups' apart."""
+    first, second = above[BODY_SAMPLES:], below[BODY_SAMPLES:]
+    return (
+        np.concatenate([above[:BODY_SAMPLES], first, np.full(len(second), above[0])]),
+        np.concatenate([below[:BODY_SAMPLES], np.full(len(first), below[0]), second]),
+    )
 
 
-def relative_range(upper: Sampled, lower: Sampled) -> tuple[float, float]:
+def relative_range(upper: Reading, lower: Reading) -> tuple[float, float]:
     """The 80 % ends of `load_ratio`, as factors on its likely value."""
     likely, low, high = load_ratio(upper, lower)
     return low / likely, high / likely
@@ -66,10 +74,12 @@ def step(lower: Rung, upper: Rung, below: Demand, above: Demand) -> Step:
     plain, plain_low, plain_high = load_ratio(above.load, below.load)
     likely = above.on_scale.likely / below.on_scale.likely
     just_met = Capacity(
-        RepResult(below.load.top.likely, lower.gate.reps, lower.modifiers.tempo, lower.gate.effort)
+        RepResult(
+            below.load.demand.likely, lower.gate.reps, lower.modifiers.tempo, lower.gate.effort
+        )
     )
     expected = just_met.predict(
-        above.load.top.likely, upper.modifiers.tempo, relative_range(above.load, below.load)
+        above.load.demand.likely, upper.modifiers.tempo, relative_range(above.load, below.load)
     )
     return Step(
         ratio=Estimate(
@@ -81,8 +91,8 @@ def step(lower: Rung, upper: Rung, below: Demand, above: Demand) -> Step:
                 "Demand of the upper rung ÷ demand of the lower, tempo counted as load. The range "
                 "is that of one body doing both.",
                 (
-                    Input("upper", above.on_scale.likely, "kg"),
-                    Input("lower", below.on_scale.likely, "kg"),
+                    Input("upper", above.on_scale.likely, above.on_scale.unit),
+                    Input("lower", below.on_scale.likely, below.on_scale.unit),
                 ),
                 ("ours",),
             ),

@@ -10,7 +10,7 @@ from pydantic import TypeAdapter
 
 from invelo.core.body import Worn
 from invelo.core.errors import InputError
-from invelo.core.posture.push_up import PushUpSetup, Support
+from invelo.core.setup import BandHold, Help, SetUp, set_up
 from invelo.core.tempo import Tempo
 
 CATALOGUE_VERSION = "1"
@@ -33,7 +33,7 @@ class Movement:
         id: stable name in stored data.
         name: plain name.
         family: movements that train one pattern.
-        support: what the body turns about; with the family it says which posture is computed.
+        form: the posture that is computed.
         counted: how reps are counted.
         prime: muscles that do the work.
         cues: three at most.
@@ -45,7 +45,7 @@ class Movement:
     id: str
     name: str
     family: str
-    support: Support
+    form: str
     counted: Literal["total", "per side", "alternating"]
     prime: tuple[str, ...]
     cues: tuple[str, ...]
@@ -64,27 +64,48 @@ class Modifiers:
     """What is changed about a movement.
 
     Attributes:
-        hand_height, foot_height: of the surfaces, m.
-        hand_offset: hands along the body, m, positive towards the feet.
-        worn: mass worn.
+        values: of the form's parameters where they differ from its own, sorted by name.
+        worn: mass carried.
+        band, help: what pulls or lifts from outside.
+        range: share of the full range, from the rep's start.
         tempo: seconds of each phase.
     """
 
-    hand_height: float = 0.0
-    foot_height: float = 0.0
-    hand_offset: float = 0.0
+    values: tuple[tuple[str, float], ...] = ()
     worn: Worn = field(default_factory=Worn)
+    band: BandHold | None = None
+    help: Help | None = None
+    range: float = 1.0
     tempo: Tempo = field(default_factory=Tempo)
 
-    def setup(self, movement: Movement) -> PushUpSetup:
+    def setup(self, movement: Movement) -> SetUp:
         """The posture's own set-up.
 
         Raises:
-            InputError: for a height or offset out of range.
+            InputError: for a value out of range.
         """
-        return PushUpSetup(
-            self.hand_height, self.foot_height, movement.support, self.hand_offset, self.worn
+        return self.of_form(movement.form)
+
+    def of_form(self, form_id: str, shape: str | None = None) -> SetUp:
+        """The set-up of a form, or of a named shape of it with these values on top.
+
+        Raises:
+            InputError: for a value out of range.
+        """
+        return set_up(
+            form_id,
+            shape=shape,
+            worn=self.worn,
+            band=self.band,
+            help=self.help,
+            range=self.range,
+            **dict(self.values),
         )
+
+
+def sorted_values(values: dict[str, float]) -> tuple[tuple[str, float], ...]:
+    """Values as `Modifiers` keeps them."""
+    return tuple(sorted(values.items()))
 
 
 @dataclass(frozen=True)
@@ -93,9 +114,7 @@ class ReadyRung:
 
     name: str
     movement: str
-    hand_height: float = 0.0
-    foot_height: float = 0.0
-    hand_offset: float = 0.0
+    values: dict[str, float] = field(default_factory=dict)
     vest: float = 0.0
     bag: float = 0.0
     tempo: str = "1-0-1-0"
@@ -103,11 +122,9 @@ class ReadyRung:
     def modifiers(self) -> Modifiers:
         """As the core computes with them."""
         return Modifiers(
-            self.hand_height,
-            self.foot_height,
-            self.hand_offset,
+            sorted_values(self.values),
             Worn(vest=self.vest, bag=self.bag),
-            Tempo.parse(self.tempo),
+            tempo=Tempo.parse(self.tempo),
         )
 
 

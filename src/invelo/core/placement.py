@@ -11,8 +11,8 @@ from invelo.core.estimate import Estimate
 from invelo.core.ladder import MeasuredLadder, relative_range
 from invelo.core.log import PAIN_STOP, SetRecord
 from invelo.core.movement import Modifiers, Movement
+from invelo.core.reading import Reading, reading
 from invelo.core.reps import SILENT_ABOVE, Capacity, RepResult
-from invelo.core.rung import Load, push_up_load
 
 EVIDENCE_DAYS = 28
 """Days back from the newest evidence that still count (ours)."""
@@ -39,7 +39,7 @@ class Evidence:
 
     day: date
     kind: Literal["test", "set"]
-    load: Load
+    load: Reading
     capacity: Capacity
 
 
@@ -58,8 +58,16 @@ def evidence(
     Raises:
         InputError: for a set-up, reps or effort out of range.
     """
-    load = push_up_load(body, modifiers.setup(movement))
-    result = RepResult(load.top.likely, reps, modifiers.tempo, effort, load.top.low, load.top.high)
+    load = reading(body, modifiers.setup(movement))
+    result = RepResult(
+        load.demand.likely,
+        reps,
+        modifiers.tempo,
+        effort,
+        load.demand.low,
+        load.demand.high,
+        load.unit,
+    )
     return Evidence(day, kind, load, Capacity(result))
 
 
@@ -117,7 +125,7 @@ def predict(ladder: MeasuredLadder, index: int, known: Evidence) -> Estimate:
     """Reps to failure on one rung."""
     load = ladder.demands[index].load
     tempo = ladder.rungs[index].modifiers.tempo
-    return known.capacity.predict(load.top.likely, tempo, relative_range(load, known.load))
+    return known.capacity.predict(load.demand.likely, tempo, relative_range(load, known.load))
 
 
 def place(ladder: MeasuredLadder, known: tuple[Evidence, ...]) -> Placement:

@@ -52,8 +52,12 @@ class Reading:
         measured: the limiting measure, kg or N·m, shape `(n, k)`: for each place along the rep the
             body itself and its plausible neighbours.
         told: the place along the rep where the demand is told.
-        posture: of all of them.
+        posture: of the body itself along the rep, every value of shape `(n, 1)`.
         contact, torque: forces (N) and joint torques (N·m) that hold it, by name.
+        told_forces, told_torques: of the body and its neighbours where the demand is told: upward
+            forces, N, and joint torques, N·m, shape `(k,)`.
+        work_samples: mechanical work of one lift, J, shape `(k,)`.
+        overhang_samples: how far the centre of mass lies beyond the support, m, shape `(k,)`.
     """
 
     body: Body
@@ -64,6 +68,10 @@ class Reading:
     posture: Posture
     contact: Mapping[str, Array]
     torque: Mapping[str, Array]
+    told_forces: Mapping[str, Array]
+    told_torques: Mapping[str, Array]
+    work_samples: Array
+    overhang_samples: Array
 
     @property
     def measure(self) -> str:
@@ -132,35 +140,34 @@ class Reading:
     def torques(self) -> dict[str, Estimate]:
         """Size of every joint's torque where the demand is told, both sides together, N·m."""
         return {
-            name: _estimate(np.abs(torque[self.told]), "N·m", self._accounts.torque(name))
-            for name, torque in self.torque.items()
+            name: _estimate(np.abs(torque), "N·m", self._accounts.torque(name))
+            for name, torque in self.told_torques.items()
         }
 
     @cached_property
     def forces(self) -> dict[str, Estimate]:
         """Every contact's upward force where the demand is told, kg."""
         return {
-            name: _estimate(force[self.told, :, 1] / GRAVITY, "kg", self._accounts.force(name))
-            for name, force in self.contact.items()
+            name: _estimate(force / GRAVITY, "kg", self._accounts.force(name))
+            for name, force in self.told_forces.items()
         }
 
     @cached_property
     def work(self) -> Estimate:
         """Mechanical work of one lift, J; 0 for a hold."""
-        return _estimate(_work(self.posture), "J", self._accounts.work())
+        return _estimate(self.work_samples, "J", self._accounts.work())
 
     @cached_property
     def overhang(self) -> Estimate:
         """How far the centre of mass lies beyond the support, m; + towards the head's side."""
-        beyond = overhang(self.posture)[self.told]
-        return _estimate(beyond, "m", self._accounts.balance())
+        return _estimate(self.overhang_samples, "m", self._accounts.balance())
 
     @cached_property
     def _accounts(self) -> "_Accounts":
         return _Accounts(self.body, self.setup, self.posture)
 
 
-@lru_cache(maxsize=4096)
+@lru_cache(maxsize=2048)
 def reading(body: Body, setup: SetUp) -> Reading:
     """What `setup` asks of `body`.
 
@@ -177,7 +184,20 @@ def reading(body: Body, setup: SetUp) -> Reading:
     torques = joint_torques(posture, forces)
     measured = _measured(form, setup, posture, forces, torques, sign)
     told = 0 if form.judged == "start" else int(np.argmax(measured[:, 0]))
-    return Reading(body, setup, depths, measured, told, posture, forces, torques)
+    return Reading(
+        body=body,
+        setup=setup,
+        depths=depths,
+        measured=measured,
+        told=told,
+        posture=posture.of_first(),
+        contact={name: force[:, :1].copy() for name, force in forces.items()},
+        torque={name: torque[:, :1].copy() for name, torque in torques.items()},
+        told_forces={name: force[told, :, 1].copy() for name, force in forces.items()},
+        told_torques={name: torque[told].copy() for name, torque in torques.items()},
+        work_samples=_work(posture),
+        overhang_samples=np.broadcast_to(overhang(posture), measured.shape)[told].copy(),
+    )
 
 
 def _postures(body: Body, setup: SetUp) -> tuple[Posture, float, Array]:
@@ -275,28 +295,30 @@ def _measured(
     share = setup.all_values.get("share", 50.0) / 50.0
     if form.measure == "torque":
         torque = torques[form.joint]
-        return np.maximum(0.0, sign * torque) if sign else np.abs(torque)
+        held: Array = np.maximum(0.0, sign * torque) if sign else np.abs(torque)
+        return held
     if form.measure == "carried":
         whole = posture.mass_points()[0].sum(axis=0)
-        return np.asarray(whole, float)
+        return np.broadcast_to(whole, posture.joints["hip"].shape[:-1])
     if form.measure == "pull":
         line = next(contact.line for contact in posture.contacts if contact.name == "hands")
         assert line is not None  # noqa: S101  (the form gives it)
-        pull = (forces["hands"] * line).sum(axis=-1) / GRAVITY
+        pull: Array = (forces["hands"] * line).sum(axis=-1) / GRAVITY
         if pull[0, 0] <= 0.0:
             raise InputError(
-                "lean",
+                "body angle",
                 "the body stands over its heels; there is nothing to pull.",
                 "Lean further back, or bend the knees less.",
             )
-        return np.maximum(0.0, pull * share)
+        return pull.clip(0.0) * share
     if form.measure == "legs":
-        feet = forces["feet"][..., 1] / GRAVITY - mass["shank"] - mass["foot"]
-        return np.maximum(0.0, feet * (2.0 if posture.legs_differ else 1.0))
-    hands = forces["hands"][..., 1] / GRAVITY
+        feet: Array = forces["feet"][..., 1] / GRAVITY - mass["shank"] - mass["foot"]
+        return feet.clip(0.0) * (2.0 if posture.legs_differ else 1.0)
+    hands: Array = forces["hands"][..., 1] / GRAVITY
     if form.measure == "arms":
         hands = hands - mass["forearm"] - mass["hand"]
-    return np.maximum(0.0, hands * share)
+    load: Array = hands.clip(0.0) * share
+    return load
 
 
 def _work(posture: Posture) -> Array:
@@ -313,9 +335,11 @@ def _work(posture: Posture) -> Array:
     if len(height) == 1:
         return np.zeros_like(rise)
     if posture.gravity == 0.0:
-        return np.abs(given)
-    upwards = np.where(rise[0] >= 0, 1.0, -1.0)
-    return np.maximum(0.0, upwards * (rise - given))
+        moved: Array = np.abs(given)
+        return moved
+    upwards = 1.0 if rise[0] >= 0 else -1.0
+    work: Array = np.maximum(0.0, upwards * (rise - given))
+    return work
 
 
 def _estimate(samples: Array, unit: str, derivation: Derivation) -> Estimate:
@@ -394,7 +418,9 @@ class _Accounts:
                 f"× {share / 50:g}."
             )
         note = "" if form.judged == "start" and depth == 0.0 else form.says
-        return Derivation(f"{self._balance}{formula} {RANGE_WORDS}", self.inputs, self.sources, note)
+        return Derivation(
+            f"{self._balance}{formula} {RANGE_WORDS}", self.inputs, self.sources, note
+        )
 
     def share(self, unit: str) -> Derivation:
         by = "body weight × stature" if unit == "N·m" else "body mass"
@@ -426,7 +452,7 @@ class _Accounts:
 
     def balance(self) -> Derivation:
         return Derivation(
-            "How far the centre of mass lies beyond what the body stands on; 0 where it is over it.",
+            "How far the centre of mass lies beyond what the body stands on; 0 where it is over.",
             self.inputs,
             self.sources,
         )

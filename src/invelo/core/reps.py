@@ -148,11 +148,12 @@ class RepResult:
     """A set that says something about capacity.
 
     Attributes:
-        load: kg at the limiting place; 0 is refused.
+        load: at the limiting place, in `unit`; 0 is refused.
         reps: clean reps done, 1 to 200.
         tempo: at which they were done.
         effort: 1–10; 10 − effort reps are taken to have been left (10 for a test to the end).
-        load_low, load_high: 80 % ends of the load, kg; the load itself if not given.
+        load_low, load_high: 80 % ends of the load; the load itself if not given.
+        unit: of the load: kg, or N·m where a torque limits the movement.
     """
 
     load: float
@@ -161,10 +162,11 @@ class RepResult:
     effort: float = 10.0
     load_low: float | None = None
     load_high: float | None = None
+    unit: str = "kg"
 
     def __post_init__(self) -> None:
         """Check ranges."""
-        require_within("load", self.load, 0.1, 1000.0, "kg")
+        require_within("load", self.load, 0.1, 5000.0, self.unit)
         require_within("reps", self.reps, 1, 200, "reps")
         require_within("effort", self.effort, 1, 10, "")
 
@@ -203,7 +205,7 @@ class Capacity:
 
     @cached_property
     def one_rep(self) -> Estimate:
-        """The one-rep load at the reference rep, kg."""
+        """The one-rep load at the reference rep, in the test's unit."""
         result = self.result
         reps = self._reference_reps()
         likely = self._one_rep(reps)
@@ -229,19 +231,19 @@ class Capacity:
             likely,
             low,
             high,
-            "kg",
+            self.result.unit,
             Derivation(
                 "Reps to failure, turned into reps of 2 s by equal time under tension; each "
                 "equation that speaks gives a one-rep load, and the median is the likely one. The "
                 "range joins the equations' disagreement, the test's scatter and the load's range.",
                 (
-                    Input("load", result.load, "kg"),
+                    Input("load", result.load, result.unit),
                     Input("reps", result.reps, "reps"),
                     Input("effort", result.effort, "of 10"),
                     Input("reps to failure", result.reps_to_failure, "reps"),
                     Input("tempo", str(result.tempo), "s"),
                     Input("reps of 2 s", reps, "reps"),
-                    *(Input(name, value, "kg") for name, value in members.items()),
+                    *(Input(name, value, result.unit) for name, value in members.items()),
                 ),
                 SOURCES,
                 "Above about 15 reps the equations spread widely." if reps > SILENT_ABOVE else "",
@@ -281,7 +283,7 @@ class Capacity:
         """Reps to failure with another load at another tempo.
 
         Args:
-            load: kg at the limiting place.
+            load: at the limiting place, in the test's unit.
             tempo: of the reps.
             ratio_range: 80 % ends of `load ÷ tested load` as a factor on its likely value; both
                 loads come from one body, so their ratio is surer than either.
@@ -324,10 +326,10 @@ class Capacity:
                 "the likely count; the range joins what the equations, the test, the step and the "
                 "tempo leave open.",
                 (
-                    Input("tested load", self.result.load, "kg"),
+                    Input("tested load", self.result.load, self.result.unit),
                     Input("tested reps to failure", self.result.reps_to_failure, "reps"),
                     Input("tested tempo", str(self.result.tempo), "s"),
-                    Input("new load", load, "kg"),
+                    Input("new load", load, self.result.unit),
                     Input("new tempo", str(tempo), "s"),
                 ),
                 SOURCES,
@@ -354,12 +356,12 @@ class Capacity:
             light,
             min(light, self.one_rep.low * share),
             max(light, self.one_rep.high * share),
-            "kg",
+            self.result.unit,
             Derivation(
                 "The heaviest load at which the prediction from the same test still gives this "
                 "many reps; found by halving. The range is that of the one-rep load.",
                 (
-                    Input("one-rep load", self.one_rep.likely, "kg"),
+                    Input("one-rep load", self.one_rep.likely, self.result.unit),
                     Input("reps", reps, "reps"),
                     Input("seconds a rep", seconds, "s"),
                 ),

@@ -124,8 +124,8 @@ def set_up(
     shape: str | None = None,
     worn: Worn | None = None,
     band: BandHold | None = None,
-    help: Help | None = None,  # noqa: A002  (the field's name)
-    range: float = 1.0,  # noqa: A002
+    help: Help | None = None,
+    range: float = 1.0,
     **values: float,
 ) -> SetUp:
     """A set-up from a form's name, a named shape of it and values on top.

@@ -125,7 +125,7 @@ def _true_reps(
     )
     load = seen.measured.demands[seen.standing].load
     return truth.capacity.predict(
-        load.top.likely / (1 + member.gain * weeks),
+        load.demand.likely / (1 + member.gain * weeks),
         seen.measured.rungs[seen.standing].modifiers.tempo,
         relative_range(load, truth.load),
     ).likely

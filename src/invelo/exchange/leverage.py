@@ -1,41 +1,10 @@
 """`./invelo leverage`: what a set-up asks of a body, for scripts."""
 
-from typing import Annotated
-
 from pydantic import BaseModel, Field, TypeAdapter
 
-from invelo.core.body import GRAVITY, Body
-from invelo.core.lever import lever_torque
-from invelo.core.posture.push_up import push_up
-from invelo.core.posture.row import row
-from invelo.core.posture.skeleton import Posture
-from invelo.core.row import row_load
-from invelo.core.rung import push_up_load
-from invelo.core.statics import contact_forces, joint_torques
-from invelo.exchange.setups import BodyRequest, Lever, PushUp, Range, Row
-
-
-class PushUpLeverage(PushUp):
-    """A push-up by someone."""
-
-    body: BodyRequest
-
-
-class RowLeverage(Row):
-    """A row by someone."""
-
-    body: BodyRequest
-
-
-class LeverLeverage(Lever):
-    """A straight-arm lever by someone."""
-
-    body: BodyRequest
-
-
-AnyLeverage = PushUpLeverage | RowLeverage | LeverLeverage
-LeverageRequest = Annotated[AnyLeverage, Field(discriminator="movement")]
-requests: TypeAdapter[AnyLeverage] = TypeAdapter(LeverageRequest)
+from invelo.core.body import GRAVITY
+from invelo.core.reading import Reading, reading
+from invelo.exchange.movements import AnyMovement, Leverage, Range, place_of
 
 
 class LeverageAnswer(BaseModel):
@@ -45,83 +14,80 @@ class LeverageAnswer(BaseModel):
     limiting_measure: str
     hand_load_kg: float | None = Field(None, description="Force on the hands ÷ g.")
     hand_load_share: float | None = Field(None, description="Of body weight.")
+    ranges: dict[str, Range] = Field(
+        description="80 % interval of the limiting figure, under the name of its field or measure."
+    )
+    along: list[float] | None = Field(
+        None, description="The limiting measure along the rep, from its start to its other end."
+    )
+    work_j: float | None = Field(None, description="Mechanical work of one lift.")
+    contact_kg: dict[str, float] = Field(description="Upward force of every contact ÷ g.")
     joint_torque_nm: dict[str, float]
     torque_bw_stature: dict[str, float] = Field(
         description="Torque ÷ (body weight × stature): the scale on which bodies compare."
     )
-    ranges: dict[str, Range] = Field(description="80 % intervals of the limiting figures.")
+    overhang_m: float = Field(
+        description="How far the centre of mass lies beyond the support; + towards the head's side."
+    )
     model_version: str
 
 
-def leverage(request: AnyLeverage, version: str) -> LeverageAnswer:
+requests: TypeAdapter[AnyMovement] = TypeAdapter(Leverage)
+
+
+def leverage(request: AnyMovement, version: str) -> LeverageAnswer:
     """Answer one request.
 
     Raises:
         InputError: for a body or a set-up out of range.
     """
-    body = request.body.core()
-    if isinstance(request, PushUpLeverage):
-        return _push_up(request, body, version)
-    if isinstance(request, RowLeverage):
-        return _row(request, body, version)
-    return _lever(request, body, version)
-
-
-def _push_up(request: PushUpLeverage, body: Body, version: str) -> LeverageAnswer:
-    setup, phase = request.setup.core(), request.setup.phase
-    load = push_up_load(body, setup)
-    told = load.top if phase == "top" else load.bottom
-    torques = _torques(push_up(body, setup, phase))
-    return LeverageAnswer(
-        movement=request.movement,
-        limiting_measure="hand load",
-        hand_load_kg=told.likely,
-        hand_load_share=told.likely / body.mass,
-        joint_torque_nm=torques,
-        torque_bw_stature=_by_body(torques, body),
-        ranges={"hand_load_kg": Range(low=told.low, likely=told.likely, high=told.high)},
-        model_version=version,
-    )
-
-
-def _row(request: RowLeverage, body: Body, version: str) -> LeverageAnswer:
-    setup = request.setup.core()
-    told = row_load(body, setup).pull
-    torques = _torques(row(body, setup))
-    return LeverageAnswer(
-        movement=request.movement,
-        limiting_measure="pull of the hands",
-        hand_load_kg=told.likely,
-        hand_load_share=told.likely / body.mass,
-        joint_torque_nm=torques,
-        torque_bw_stature=_by_body(torques, body),
-        ranges={"hand_load_kg": Range(low=told.low, likely=told.likely, high=told.high)},
-        model_version=version,
-    )
-
-
-def _torques(posture: Posture) -> dict[str, float]:
-    torques = joint_torques(posture, contact_forces(posture))
-    return {name: abs(float(value)) for name, value in torques.items()}
-
-
-def _lever(request: LeverLeverage, body: Body, version: str) -> LeverageAnswer:
-    told = lever_torque(body, request.setup.core()).torque
-    torques = {"shoulder": told.likely}
-    return LeverageAnswer(
-        movement=request.movement,
-        limiting_measure="shoulder torque",
-        hand_load_kg=body.mass,  # the hands carry the whole body
-        hand_load_share=1.0,
-        joint_torque_nm=torques,
-        torque_bw_stature=_by_body(torques, body),
-        ranges={
-            "joint_torque_nm.shoulder": Range(low=told.low, likely=told.likely, high=told.high)
-        },
-        model_version=version,
-    )
-
-
-def _by_body(torques: dict[str, float], body: Body) -> dict[str, float]:
+    body, setup = request.whose().core(), request.core()
+    read = reading(body, setup)
+    place = place_of(request, read)
+    limit = read.along[place].demand
+    torques = {
+        name: abs(float(torque[place, 0]))
+        for name, torque in read.torque.items()
+        if name != "wrist"
+    }
+    hands = _hands(read, place)
     unit = body.mass * GRAVITY * body.stature
-    return {name: value / unit for name, value in torques.items()}
+    return LeverageAnswer(
+        movement=request.movement,
+        limiting_measure=read.measure,
+        hand_load_kg=hands,
+        hand_load_share=None if hands is None else hands / body.mass,
+        ranges={_named(read): Range(low=limit.low, likely=limit.likely, high=limit.high)},
+        along=[one.demand.likely for one in read.along] if len(read.depths) > 1 else None,
+        work_j=read.work.likely if len(read.depths) > 1 else None,
+        contact_kg={
+            name: float(force[place, 0, 1]) / GRAVITY for name, force in read.contact.items()
+        },
+        joint_torque_nm=torques,
+        torque_bw_stature={name: torque / unit for name, torque in torques.items()},
+        overhang_m=read.overhang.likely,
+        model_version=version,
+    )
+
+
+NAMES = {
+    "hands": "hand_load_kg",
+    "pull": "hand_load_kg",
+    "arms": "arm_load_kg",
+    "legs": "leg_load_kg",
+    "carried": "carried_kg",
+}
+
+
+def _named(read: Reading) -> str:
+    form = read.setup.form
+    return NAMES.get(form.measure, f"joint_torque_nm.{form.joint}")
+
+
+def _hands(read: Reading, place: int) -> float | None:
+    """Force on the hands, kg: along the arms where they pull, upward where they push or hang."""
+    if read.setup.form.measure == "pull":
+        return float(read.measured[place, 0])
+    if "hands" not in read.contact:
+        return None
+    return float(read.contact["hands"][place, 0, 1]) / GRAVITY

@@ -7,7 +7,7 @@ from typing import Any, TypeVar
 from pydantic import BaseModel, TypeAdapter, ValidationError
 
 from invelo.core.errors import InputError
-from invelo.exchange.setups import MOVEMENTS, said
+from invelo.exchange.movements import KINDS, said
 
 Item = TypeVar("Item")
 
@@ -47,7 +47,7 @@ def _one(
         return said(answer(requests.validate_python(item)))
     except ValidationError as error:
         first = error.errors()[0]
-        where = ".".join(str(part) for part in first["loc"] if part not in MOVEMENTS)
+        where = ".".join(str(part) for part in first["loc"] if part not in KINDS)
         problem = (
             "it is not an object." if first["type"].endswith("attributes_type") else first["msg"]
         )
@@ -66,7 +66,7 @@ def _error(field: str, problem: str, remedy: str) -> dict[str, Any]:
 
 def schema_of(requests: TypeAdapter[Item]) -> dict[str, Any]:
     """The JSON Schema of a list of requests."""
-    one = requests.json_schema(by_alias=True)
+    one = _any_of(requests.json_schema(by_alias=True))
     definitions = one.pop("$defs", {})
     return {
         "$schema": "https://json-schema.org/draft/2020-12/schema",
@@ -74,3 +74,13 @@ def schema_of(requests: TypeAdapter[Item]) -> dict[str, Any]:
         "items": one,
         "$defs": definitions,
     }
+
+
+def _any_of(schema: Any) -> Any:
+    """The same with every choice open: an item may fit a movement's own shape and the general one,
+    and which is taken is told by its fields."""
+    if isinstance(schema, list):
+        return [_any_of(one) for one in schema]
+    if not isinstance(schema, dict):
+        return schema
+    return {"anyOf" if key == "oneOf" else key: _any_of(value) for key, value in schema.items()}

@@ -1,46 +1,49 @@
 """`./invelo predict`: from a tested set or hold to another, for scripts."""
 
-from pydantic import BaseModel, Field, TypeAdapter
+from typing import Annotated
 
-from invelo.core.errors import InputError
+from pydantic import BaseModel, Discriminator, Field, Tag, TypeAdapter
+
 from invelo.core.estimate import Estimate
-from invelo.core.ladder import Sampled, relative_range
-from invelo.core.lever import predict_hold
-from invelo.core.reps import Capacity, RepResult, speaking
-from invelo.core.row import row_load
-from invelo.core.rung import push_up_load
-from invelo.exchange.setups import (
-    BodyRequest,
+from invelo.core.predict import Done, Known
+from invelo.core.reading import reading
+from invelo.core.reps import Capacity, speaking
+from invelo.exchange.movements import (
+    AnyForm,
     Lever,
     PushUp,
     Range,
-    Request,
     Row,
     TempoSeconds,
+    kind,
     tempo_of,
 )
+from invelo.exchange.setups import BodyRequest, Request
 
 
-class TestedPushUp(PushUp):
-    """Push-ups that were done."""
+class _Result(Request):
+    """What was done: reps at a tempo, or seconds of a hold."""
 
-    reps: float = Field(examples=[12])
+    reps: float | None = Field(None, examples=[12])
+    hold_s: float | None = Field(None, examples=[20])
     tempo: TempoSeconds = None
     effort: float = Field(10.0, description="1–10; reps in reserve are added.")
 
 
-class TestedRow(Row):
+class TestedPushUp(PushUp, _Result):
+    """Push-ups that were done."""
+
+
+class TestedRow(Row, _Result):
     """Rows that were done."""
 
-    reps: float = Field(examples=[10])
-    tempo: TempoSeconds = None
-    effort: float = 10.0
 
-
-class TestedLever(Lever):
+class TestedLever(Lever, _Result):
     """A lever that was held."""
 
-    hold_s: float = Field(examples=[20])
+
+class TestedForm(AnyForm, _Result):
+    """Any form that was done or held."""
 
 
 class WantedPushUp(PushUp):
@@ -55,12 +58,34 @@ class WantedRow(Row):
     tempo: TempoSeconds = None
 
 
+class WantedForm(AnyForm):
+    """Any form to predict."""
+
+    tempo: TempoSeconds = None
+
+
+Tested = Annotated[
+    Annotated[TestedPushUp, Tag("push_up")]
+    | Annotated[TestedRow, Tag("row")]
+    | Annotated[TestedLever, Tag("lever")]
+    | Annotated[TestedForm, Tag("form")],
+    Discriminator(kind),
+]
+Wanted = Annotated[
+    Annotated[WantedPushUp, Tag("push_up")]
+    | Annotated[WantedRow, Tag("row")]
+    | Annotated[Lever, Tag("lever")]
+    | Annotated[WantedForm, Tag("form")],
+    Discriminator(kind),
+]
+
+
 class PredictRequest(Request):
-    """From what was tested to what is wanted; both of one kind."""
+    """From what was tested to what is wanted; both limited by one measure."""
 
     body: BodyRequest
-    tested: TestedPushUp | TestedRow | TestedLever = Field(alias="from", discriminator="movement")
-    wanted: WantedPushUp | WantedRow | Lever = Field(alias="to", discriminator="movement")
+    tested: Tested = Field(alias="from")
+    wanted: Wanted = Field(alias="to")
 
 
 requests: TypeAdapter[PredictRequest] = TypeAdapter(PredictRequest)
@@ -83,50 +108,20 @@ def predict(request: PredictRequest, version: str) -> PredictAnswer:
         InputError: for values out of range, or two movements that do not compare.
     """
     body, tested, wanted = request.body.core(), request.tested, request.wanted
-    if isinstance(tested, TestedPushUp) and isinstance(wanted, WantedPushUp):
-        here, there = (push_up_load(body, one.setup.core()) for one in (tested, wanted))
-        return _reps((here.top, here), (there.top, there), tested, wanted, version)
-    if isinstance(tested, TestedRow) and isinstance(wanted, WantedRow):
-        start, goal = (row_load(body, one.setup.core()) for one in (tested, wanted))
-        return _reps((start.pull, start), (goal.pull, goal), tested, wanted, version)
-    if (
-        isinstance(tested, TestedLever)
-        and isinstance(wanted, Lever)
-        and tested.movement == wanted.movement
-    ):
-        expected = predict_hold(body, tested.setup.core(), tested.hold_s, wanted.setup.core())
+    done = Done(tested.core(), tested.reps, tested.hold_s, tempo_of(tested.tempo), tested.effort)
+    known = Known(body, done)
+    tempo = tempo_of(getattr(wanted, "tempo", None))
+    expected = known.expected(reading(body, wanted.core()), tempo)
+    note = expected.derivation.note or None
+    if isinstance(known.capacity, Capacity):
+        spoke = speaking(known.capacity.result.reps_to_failure)
         return PredictAnswer(
-            hold_s=_range(expected),
-            note=expected.derivation.note or None,
+            reps=_range(expected),
+            equations=[equation.name for equation in spoke],
+            note=note,
             model_version=version,
         )
-    raise InputError(
-        "to",
-        f"a {wanted.movement} is limited by another measure than a {tested.movement}.",
-        "Name the same movement in “from” and “to”.",
-    )
-
-
-def _reps(
-    here: tuple[Estimate, Sampled],
-    there: tuple[Estimate, Sampled],
-    tested: TestedPushUp | TestedRow,
-    wanted: WantedPushUp | WantedRow,
-    version: str,
-) -> PredictAnswer:
-    load, sampled = here
-    done = RepResult(
-        load.likely, tested.reps, tempo_of(tested.tempo), tested.effort, load.low, load.high
-    )
-    expected = Capacity(done).predict(
-        there[0].likely, tempo_of(wanted.tempo), relative_range(there[1], sampled)
-    )
-    return PredictAnswer(
-        reps=_range(expected),
-        equations=[equation.name for equation in speaking(done.reps_to_failure)],
-        note=expected.derivation.note or None,
-        model_version=version,
-    )
+    return PredictAnswer(hold_s=_range(expected), note=note, model_version=version)
 
 
 def _range(expected: Estimate) -> Range:

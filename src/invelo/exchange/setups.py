@@ -1,17 +1,18 @@
-"""Movements, bodies and set-ups as scripts write them in JSON."""
+"""Bodies and set-ups as they travel in JSON: the one shape for scripts and for the API."""
 
-from math import radians
-from typing import Annotated, Any, Literal
+from typing import Any, Literal
 
 from pydantic import BaseModel, ConfigDict, Field
 
+from invelo.core.bands import LIMIT, Band, Pull, fit
 from invelo.core.body import WINTER, Body, Worn
 from invelo.core.dumas import DUMAS
 from invelo.core.errors import InputError
-from invelo.core.posture.lever import LeverShape, ShapeName, shape
-from invelo.core.posture.push_up import PushUpSetup
-from invelo.core.posture.row import RowSetup
+from invelo.core.movement import Modifiers, sorted_values
+from invelo.core.setup import BandHold, Help, Place, SetUp, set_up
 from invelo.core.tempo import Tempo
+
+GRIP_SLACK = 1e-6
 
 
 class Request(BaseModel):
@@ -32,6 +33,11 @@ class BodyRequest(Request):
         description="Measured segment lengths in place of the table's.",
         examples=[{"thigh": 0.44}],
     )
+    mass_shares: dict[str, float] = Field(
+        default_factory=dict,
+        description="Shares of body mass of segment pairs in place of the table's.",
+        examples=[{"thigh": 0.21}],
+    )
 
     def core(self) -> Body:
         """As the core computes with it.
@@ -40,108 +46,182 @@ class BodyRequest(Request):
             InputError: for values no human has, or a table by sex without the sex.
         """
         lengths = tuple(sorted(self.lengths_m.items()))
+        shares = tuple(sorted(self.mass_shares.items()))
         if self.table == "winter":
-            return Body(self.mass_kg, self.stature_m, WINTER, lengths)
+            return Body(self.mass_kg, self.stature_m, WINTER, lengths, shares)
         if self.sex is None:
             raise InputError("sex", "the table dumas is by sex.", "Give male or female.")
-        return Body(self.mass_kg, self.stature_m, DUMAS[self.sex], lengths)
+        return Body(self.mass_kg, self.stature_m, DUMAS[self.sex], lengths, shares)
 
 
-class PushUpRequest(Request):
-    """Heights of hands and feet above the floor, m; what the body turns about; where in the rep."""
+class Carried(Request):
+    """What is worn or held, kg, by place."""
 
-    hands_height_m: float = Field(0.0, examples=[0.3048])
-    feet_height_m: float = 0.0
-    hands_offset_m: float = Field(0.0, description="Along the body, + towards the feet.")
-    vest_kg: float = 0.0
-    bag_kg: float = 0.0
-    support: Literal["toes", "knees"] = "toes"
-    phase: Literal["top", "bottom"] = "top"
+    vest_kg: float = Field(0.0, description="At the trunk's middle.")
+    bag_kg: float = Field(0.0, description="High on the back.")
+    ankles_kg: float = 0.0
+    lap_kg: float = 0.0
+    hands_kg: float = Field(0.0, description="Both hands together.")
 
-    def core(self) -> PushUpSetup:
+    def core(self) -> Worn:
         """As the core computes with it."""
-        return PushUpSetup(
-            self.hands_height_m,
-            self.feet_height_m,
-            self.support,
-            self.hands_offset_m,
-            Worn(vest=self.vest_kg, bag=self.bag_kg),
+        return Worn(self.vest_kg, self.bag_kg, self.ankles_kg, self.lap_kg, self.hands_kg)
+
+    @classmethod
+    def of(cls, worn: Worn) -> "Carried":
+        """As it travels."""
+        return cls(
+            vest_kg=worn.vest,
+            bag_kg=worn.bag,
+            ankles_kg=worn.ankles,
+            lap_kg=worn.lap,
+            hands_kg=worn.hands,
         )
 
 
-class RowRequest(Request):
-    """A row: heels on the ground, the body leaning back in one line."""
+class PullReading(Request):
+    """A band pulled to a length, and its force there."""
 
-    body_angle_deg: float = Field(description="Of the trunk from upright; 90 is level.")
-    knee_bend_deg: float = 0.0
-    feet_height_m: float = 0.0
-    vest_kg: float = 0.0
+    length_m: float = Field(examples=[1.5])
+    force_n: float = Field(examples=[80.0])
 
-    def core(self) -> RowSetup:
+
+class BandRequest(Request):
+    """A measured band: its curve is fitted to its pulls."""
+
+    rest_m: float = Field(description="Length without pull.", examples=[1.0])
+    pulls: list[PullReading] = Field(description="Five or more, reaching twice the rest length.")
+    limit: float = Field(LIMIT, description="Largest stretch, times the rest length.")
+    doubled: bool = Field(False, description="Folded in two.")
+    grip_m: float | None = Field(None, description="Held shorter: the rest length between grips.")
+
+    def core(self) -> Band:
+        """The fitted band as it is held.
+
+        Raises:
+            InputError: for pulls that no curve fits, or a grip longer than the band.
+        """
+        band = fit(
+            self.rest_m, tuple(Pull(one.length_m, one.force_n) for one in self.pulls), self.limit
+        )
+        if self.grip_m is not None:
+            band = band.gripped(self.grip_m)
+        return band.doubled() if self.doubled else band
+
+
+class BandHoldRequest(Request):
+    """A band between the body and something that stays where it is."""
+
+    band: BandRequest
+    at: Place = "hips"
+    anchor_height_m: float = Field(2.2, description="Of its other end above the floor.")
+    anchor_ahead_m: float = Field(
+        0.0, description="How far that end lies towards the head's side of the body's place."
+    )
+    in_hands: bool = Field(False, description="Its other end is held where the hands are.")
+
+    def core(self) -> BandHold:
         """As the core computes with it."""
-        return RowSetup(
-            radians(self.body_angle_deg),
-            radians(self.knee_bend_deg),
-            self.feet_height_m,
-            Worn(vest=self.vest_kg),
+        return BandHold(
+            self.band.core(), self.at, self.anchor_height_m, self.anchor_ahead_m, self.in_hands
+        )
+
+    @classmethod
+    def of(cls, hold: BandHold) -> "BandHoldRequest":
+        """As it travels: the pulls the band was fitted to, and how it is held."""
+        band = hold.band
+        return cls(
+            band=BandRequest(
+                rest_m=band.measured_rest,
+                pulls=[PullReading(length_m=p.length, force_n=p.force) for p in band.pulls],
+                limit=band.limit,
+                doubled=band.folds == 2,
+                grip_m=None if band.full_grip else band.rest * band.folds,
+            ),
+            at=hold.at,
+            anchor_height_m=hold.anchor_height,
+            anchor_ahead_m=hold.anchor_ahead,
+            in_hands=hold.in_hands,
         )
 
 
-class LeverRequest(Request):
-    """A canonical shape of a straight-arm lever."""
+class HelpRequest(Request):
+    """Kilos a hand or a support takes off, straight up."""
 
-    shape: ShapeName = Field(examples=["advanced_tuck"])
+    kg: float = Field(examples=[10])
+    at: Place = "hips"
 
-    def core(self) -> LeverShape:
+    def core(self) -> Help:
         """As the core computes with it."""
-        return shape(self.shape)
+        return Help(self.kg, self.at)
 
 
-class PushUp(Request):
-    """A push-up and its set-up."""
+class Changes(Request):
+    """What is changed about a movement; lengths in m, angles in degrees, loads in kg."""
 
-    movement: Literal["push_up"]
-    setup: PushUpRequest = Field(default_factory=PushUpRequest)
+    values: dict[str, float] = Field(
+        default_factory=dict,
+        description="Of the form's parameters; what is left out is the form's own.",
+        examples=[{"hand_height": 0.3}],
+    )
+    carried: Carried = Field(default_factory=Carried)
+    band: BandHoldRequest | None = None
+    help: HelpRequest | None = None
+    range_percent: float = Field(100.0, description="Share of the full range that is used.")
+    tempo: str = Field(
+        "1-0-1-0", description="Lower – hold – press – hold, s.", examples=["3-0-1-0"]
+    )
+
+    def modifiers(self) -> Modifiers:
+        """As a rung keeps them.
+
+        Raises:
+            InputError: for a value out of range.
+        """
+        return Modifiers(
+            sorted_values(self.values),
+            self.carried.core(),
+            self.band.core() if self.band else None,
+            self.help.core() if self.help else None,
+            self.range_percent / 100,
+            Tempo.parse(self.tempo),
+        )
+
+    @staticmethod
+    def of(modifiers: Modifiers) -> dict[str, Any]:
+        """The fields as they travel."""
+        return {
+            "values": dict(modifiers.values),
+            "carried": Carried.of(modifiers.worn),
+            "band": BandHoldRequest.of(modifiers.band) if modifiers.band else None,
+            "help": HelpRequest(kg=modifiers.help.kg, at=modifiers.help.at)
+            if modifiers.help
+            else None,
+            "range_percent": round(100 * modifiers.range, 6),
+            "tempo": str(modifiers.tempo),
+        }
 
 
-class Row(Request):
-    """A row and its set-up."""
+class SetUpRequest(Changes):
+    """A form and what is changed about it."""
 
-    movement: Literal["row"]
-    setup: RowRequest
+    movement: str = Field(examples=["push_up"])
+    shape: str | None = Field(
+        None, description="A named shape of the form.", examples=["advanced_tuck"]
+    )
 
+    def core(self) -> SetUp:
+        """As the core computes with it.
 
-class Lever(Request):
-    """A planche or a front lever in one of its shapes, body level."""
-
-    movement: Literal["planche", "front_lever"]
-    setup: LeverRequest
-
-
-MOVEMENTS = frozenset({"push_up", "row", "planche", "front_lever"})
-"""Every movement scripts can name."""
-
-
-class Range(BaseModel):
-    """A figure with its 80 % interval, and the envelope of differing methods where more speak."""
-
-    low: float
-    likely: float
-    high: float
-    spread: tuple[float, float] | None = None
-
-
-def tempo_of(seconds: list[float] | None) -> Tempo:
-    """Lower, hold, press, hold in seconds; an even rep of 2 s if left out."""
-    return Tempo(*seconds) if seconds else Tempo()
-
-
-TempoSeconds = Annotated[
-    list[float] | None,
-    Field(min_length=4, max_length=4, description="Lower, hold, press, hold; s."),
-]
-
-
-def said(answer: BaseModel) -> dict[str, Any]:
-    """An answer as JSON keeps it, without the fields that mean nothing here."""
-    return answer.model_dump(exclude_none=True)
+        Raises:
+            InputError: for what the form does not know or a value out of range.
+        """
+        return set_up(
+            self.movement,
+            shape=self.shape,
+            worn=self.carried.core(),
+            band=self.band.core() if self.band else None,
+            help=self.help.core() if self.help else None,
+            range=self.range_percent / 100,
+            **self.values,
+        )

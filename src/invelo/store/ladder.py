@@ -173,7 +173,7 @@ def add_test(db: Session, row: Ladder, athlete: Athlete, test: Test, moment: Mom
         reps=test.reps,
         effort=test.effort,
         inputs={"mass_kg": body.mass, "stature_m": body.stature, "segments": body.table.name},
-        result={"one_rep": stored(read.capacity.one_rep), "load": stored(read.load.top)},
+        result={"one_rep": stored(read.capacity.one_rep), "load": stored(read.load.demand)},
     )
     db.add(result)
     db.flush()

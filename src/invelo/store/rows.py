@@ -4,13 +4,14 @@ from dataclasses import asdict
 from datetime import date
 from typing import Any
 
-from invelo.core.body import Body, Worn
+from pydantic import TypeAdapter
+
+from invelo.core.body import Body
 from invelo.core.dose import Dose, Gate
 from invelo.core.estimate import Estimate
 from invelo.core.log import SessionRecord, SetRecord
 from invelo.core.movement import Modifiers, catalogue
 from invelo.core.rung import Rung
-from invelo.core.tempo import Tempo
 from invelo.store import tables
 
 
@@ -29,28 +30,17 @@ def body_on(measures: list[tables.Measure], day: date) -> Body:
     return body_of(by_then[-1] if by_then else measures[0])
 
 
+CHANGES = TypeAdapter(Modifiers)
+
+
 def modifiers_of(row: tables.SetUp) -> Modifiers:
     """What a row changes about its movement."""
-    return Modifiers(
-        row.hand_height_m,
-        row.foot_height_m,
-        row.hand_offset_m,
-        Worn(vest=row.vest_kg, bag=row.bag_kg),
-        Tempo.parse(row.tempo),
-    )
+    return CHANGES.validate_python(row.changes)
 
 
 def set_up_columns(movement: str, modifiers: Modifiers) -> dict[str, Any]:
     """The columns of `SetUp`."""
-    return {
-        "movement": movement,
-        "hand_height_m": modifiers.hand_height,
-        "foot_height_m": modifiers.foot_height,
-        "hand_offset_m": modifiers.hand_offset,
-        "vest_kg": modifiers.worn.vest,
-        "bag_kg": modifiers.worn.bag,
-        "tempo": str(modifiers.tempo),
-    }
+    return {"movement": movement, "changes": CHANGES.dump_python(modifiers, mode="json")}
 
 
 def rung_of(row: tables.Rung) -> Rung:

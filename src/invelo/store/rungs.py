@@ -6,8 +6,8 @@ from uuid import UUID
 
 from sqlmodel import Session, col, select, update
 
-from invelo.core.rung import push_up_load
-from invelo.core.ways import Dial, changed
+from invelo.core.reading import reading
+from invelo.core.ways import changed
 from invelo.store import ladder, tables
 from invelo.store.errors import ConflictError
 from invelo.store.moment import Moment
@@ -35,7 +35,7 @@ class NewRung:
     id: UUID
     beside: UUID
     side: Literal["above", "below"]
-    dial: Dial
+    dial: str
     amount: float
 
 
@@ -57,7 +57,7 @@ def add_rung(db: Session, row: Ladder, athlete: Athlete, new: NewRung, moment: M
     beside = ladder.rung_on(db, row.id, new.beside)
     made = changed(rung_of(beside), new.dial, new.amount)
     body = body_of(ladder.measures(db, athlete.id)[-1])
-    push_up_load(body, made.modifiers.setup(made.movement))  # refuses what the body cannot reach
+    reading(body, made.modifiers.setup(made.movement))  # refuses what the body cannot reach
     position = beside.position + (new.side == "above")
     later = col(Rung.ladder_id) == row.id, col(Rung.position) >= position
     db.exec(update(Rung).where(*later).values(position=Rung.position + 1))

@@ -170,15 +170,10 @@ class Ladder(SQLModel, table=True):
 
 
 class SetUp(SQLModel):
-    """A movement with what is changed about it; lengths in m, loads in kg."""
+    """A movement with what is changed about it, as the core's `Modifiers` write it."""
 
     movement: str
-    hand_height_m: float = 0.0
-    foot_height_m: float = 0.0
-    hand_offset_m: float = 0.0
-    vest_kg: float = 0.0
-    bag_kg: float = 0.0
-    tempo: str = "1-0-1-0"
+    changes: dict[str, Any] = _json()
 
 
 class Rung(SetUp, table=True):

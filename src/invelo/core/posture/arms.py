@@ -1,7 +1,7 @@
 """Arms placed by where the hands are, not by angles: the press and the pull to a bar.
 
-Both give the shoulder's and the elbow's angle along the rep; `depth` is 0 with the arms straight and
-1 at the other end.
+Both give the shoulder's and the elbow's angle along the rep; `depth` is 0 with the arms straight
+and 1 at the other end.
 """
 
 from collections.abc import Mapping

@@ -118,7 +118,9 @@ def build(
     _check_floor(form, values, joints)
     shape = np.broadcast_shapes(*(place.shape for place in joints.values()))
     joints = {name: np.broadcast_to(place, shape) for name, place in joints.items()}
-    touches = [_touch(touch, form, segments, values, joints, depth, facing) for touch in form.touches]
+    touches = [
+        _touch(touch, form, segments, values, joints, depth, facing) for touch in form.touches
+    ]
     return Posture(
         joints=joints,
         segments=segments,
@@ -340,8 +342,8 @@ def _cannot(form: Form, values: Mapping[str, Array], low: bool) -> InputError:
     if form.until == "centre over feet":
         return InputError(
             "balance",
-            f"the body would fall {'forwards' if low else 'backwards'}: however the trunk leans, its "
-            "centre does not come over the foot.",
+            f"the body would fall {'forwards' if low else 'backwards'}: however the trunk leans, "
+            "its centre does not come over the foot.",
             "Bend the knee less, lean the shank further or stretch the arms ahead.",
         )
     if form.until == "centre over hands":
@@ -350,8 +352,9 @@ def _cannot(form: Form, values: Mapping[str, Array], low: bool) -> InputError:
             "the arms cannot come under the body's centre.",
             "Tuck the legs further, or hold the body less far out.",
         )
-    hand, foot = (float(np.ravel(values.get(name, np.zeros(1)))[0]) for name in
-                  ("hand_height", "foot_height"))
+    hand, foot = (
+        float(np.ravel(values.get(name, np.zeros(1)))[0]) for name in ("hand_height", "foot_height")
+    )
     field = "hand height" if hand >= foot else "foot height"
     return InputError(
         field,
@@ -364,10 +367,16 @@ BELOW_FLOOR = 0.03
 """Metres a joint may lie under the floor before the posture is refused: a fist's play (ours)."""
 
 
+OFF_THE_FLOOR = ("hip", "knee", "ankle", "other_knee", "other_ankle")
+"""Joints that are asked; a head can look up, an elbow point out, and a toe give way."""
+
+
 def _check_floor(form: Form, values: Mapping[str, Array], joints: Mapping[str, Array]) -> None:
     if form.level_plane:
         return
-    lowest = min(float(place[..., 0, 1].min()) for place in joints.values())
+    lowest = min(
+        float(place[..., 0, 1].min()) for name, place in joints.items() if name in OFF_THE_FLOOR
+    )
     if lowest >= -BELOW_FLOOR:
         return
     deep = f"the body would reach {100 * -lowest:.0f} cm under the floor."
@@ -388,18 +397,20 @@ def _touch(
     """A contact with its point, and the line of its force where that is known."""
     foot = values.get("foot_height", np.zeros(1))
     wrist, shoulder, hip = joints["wrist"], joints["shoulder"], joints["hip"]
-    name, segment, point = {
-        "hands": lambda: ("hands", "hand", wrist),
-        "forearms": lambda: ("forearms", "upper_arm", joints["elbow"]),
-        "balls": lambda: ("feet", "foot", vector(joints["ankle"][..., 0], foot)),
-        "feet": lambda: ("feet", "foot", vector(_mid_foot(segments, joints, facing), foot)),
-        "heels": lambda: ("heels", "foot", joints["heel"]),
-        "knees": lambda: ("knees", "thigh", vector(joints["knee"][..., 0], foot)),
-        "back": lambda: ("back", "trunk", vector(hip[..., 0], 0.0)),
-        "shoulders": lambda: ("shoulders", "trunk", vector(shoulder[..., 0], 0.0)),
-        "wall": lambda: ("wall", "trunk", (hip + shoulder) / 2),
-        "rear": lambda: ("rear foot", "other_foot", joints["other_ball"]),
-    }[touch.at]()
+    if touch.at == "rear":
+        name, segment, point = "rear foot", "other_foot", joints["other_ball"]
+    else:
+        name, segment, point = {
+            "hands": ("hands", "hand", wrist),
+            "forearms": ("forearms", "upper_arm", joints["elbow"]),
+            "balls": ("feet", "foot", vector(joints["ankle"][..., 0], foot)),
+            "feet": ("feet", "foot", vector(_mid_foot(segments, joints, facing), foot)),
+            "heels": ("heels", "foot", joints["heel"]),
+            "knees": ("knees", "thigh", vector(joints["knee"][..., 0], foot)),
+            "back": ("back", "trunk", vector(hip[..., 0], 0.0)),
+            "shoulders": ("shoulders", "trunk", vector(shoulder[..., 0], 0.0)),
+            "wall": ("wall", "trunk", (hip + shoulder) / 2),
+        }[touch.at]
     return Contact(name, segment, point, _line(touch, values, joints, depth, facing))
 
 

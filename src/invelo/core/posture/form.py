@@ -20,7 +20,7 @@ Unit = Literal["m", "°", "%", "kg"]
 Counted = Literal["reps", "hold", "effort"]
 
 MEASURES: dict[Measure, str] = {
-    "hands": "load on the hands",
+    "hands": "hand load",
     "pull": "pull of the hands",
     "arms": "load on the arms",
     "legs": "load on the working leg",

@@ -132,7 +132,7 @@ class Posture:
         Args:
             segments: only what belongs to these; all by default.
         """
-        wanted = self.segments.mass.keys() if segments is None else set(segments)
+        wanted = tuple(self.segments.mass) if segments is None else tuple(segments)
         for name in wanted:
             near, far = (self.joints[end] for end in ALL_ENDS[name])
             yield name, self.segments.mass[name], near + self.segments.centre[name] * (far - near)
@@ -170,6 +170,35 @@ class Posture:
         for side in sides:
             yield f"{side}shank", worn.ankles / len(sides), joints[f"{side}ankle"]
             yield f"{side}thigh", worn.lap / len(sides), (hip + joints[f"{side}knee"]) / 2
+
+    def of_first(self) -> "Posture":
+        """The body itself out of its variations: every value `(n, k)` becomes `(n, 1)`."""
+
+        def first(values: Array) -> Array:
+            return values[:, :1].copy()
+
+        return replace(
+            self,
+            joints={name: first(place) for name, place in self.joints.items()},
+            segments=replace(
+                self.segments,
+                length={name: value[:1] for name, value in self.segments.length.items()},
+                mass={name: value[:1] for name, value in self.segments.mass.items()},
+            ),
+            contacts=tuple(
+                replace(
+                    one,
+                    point=first(one.point),
+                    line=None if one.line is None else first(one.line),
+                )
+                for one in self.contacts
+            ),
+            outside=tuple(
+                replace(one, point=first(one.point), vector=first(one.vector))
+                for one in self.outside
+            ),
+            base=None if self.base is None else (first(self.base[0]), first(self.base[1])),
+        )
 
     def carried(self) -> tuple[str, ...]:
         """Names of the segments that do not rest on the support."""

@@ -1,0 +1,166 @@
+"""From what was done at one set-up to what can be done at another, reps or seconds."""
+
+from dataclasses import dataclass, field
+from functools import cached_property
+from typing import cast
+
+from invelo.core.body import Body
+from invelo.core.errors import InputError
+from invelo.core.estimate import Derivation, Estimate
+from invelo.core.holds import HoldCapacity, HoldResult, Joint
+from invelo.core.ladder import relative_range
+from invelo.core.reading import Reading, reading
+from invelo.core.reps import OFF_SCALE, Capacity, RepResult
+from invelo.core.setup import SetUp
+from invelo.core.tempo import Tempo
+
+LEAST_LOAD = 0.1
+"""kg or N·m under which there is nothing to count or hold."""
+
+
+@dataclass(frozen=True)
+class Done:
+    """A set or a hold that was done.
+
+    Attributes:
+        setup: of what.
+        reps: clean reps, for a movement counted in reps.
+        seconds: of the hold, for a hold.
+        tempo: of the reps.
+        effort: 1–10; 10 for a test to the end.
+    """
+
+    setup: SetUp
+    reps: float | None = None
+    seconds: float | None = None
+    tempo: Tempo = field(default_factory=Tempo)
+    effort: float = 10.0
+
+    def __post_init__(self) -> None:
+        """Ask for the count that the movement has."""
+        form = self.setup.form
+        if form.counted == "effort":
+            raise InputError(
+                "movement",
+                f"a {form.name.lower()} is logged by effort; no count follows from it.",
+                "Compare its load instead.",
+            )
+        wanted, given = ("reps", self.reps) if form.counted == "reps" else ("hold", self.seconds)
+        if given is None:
+            raise InputError(
+                wanted,
+                f"the {form.name.lower()} needs the {wanted} that were done."
+                if wanted == "reps"
+                else f"the {form.name.lower()} needs the seconds that were held.",
+                "Give it.",
+            )
+
+
+@dataclass(frozen=True)
+class Known:
+    """What something done says of one body's capacity."""
+
+    body: Body
+    done: Done
+
+    @cached_property
+    def load(self) -> Reading:
+        """What was done asked."""
+        return reading(self.body, self.done.setup)
+
+    @cached_property
+    def capacity(self) -> Capacity | HoldCapacity:
+        """The one-rep load, or the greatest torque.
+
+        Raises:
+            InputError: for a count out of range, or a set-up that asks nothing.
+        """
+        load, done = self.load.demand, self.done
+        if load.likely < LEAST_LOAD:
+            raise InputError(
+                "set-up", "it asks nothing of the limiting joint.", "Add load or take help away."
+            )
+        if done.seconds is not None and done.setup.form.counted == "hold":
+            joint = cast(Joint, done.setup.form.joint)
+            return HoldCapacity(HoldResult(load.likely, done.seconds, joint, self.load.unit))
+        return Capacity(
+            RepResult(
+                load.likely,
+                done.reps or 0.0,
+                done.tempo,
+                done.effort,
+                load.low,
+                load.high,
+                self.load.unit,
+            )
+        )
+
+    @property
+    def greatest(self) -> Estimate:
+        """The capacity as a figure, kg or N·m."""
+        capacity = self.capacity
+        return capacity.one_rep if isinstance(capacity, Capacity) else capacity.greatest
+
+    def expected(self, wanted: Reading, tempo: Tempo) -> Estimate:
+        """Reps to failure, or seconds, at another set-up of the same body.
+
+        Raises:
+            InputError: if the two are limited by different things.
+        """
+        compare(self.done.setup, wanted.setup)
+        capacity = self.capacity
+        counted = isinstance(capacity, Capacity)
+        if wanted.demand.likely < LEAST_LOAD:
+            return _nothing_asked("reps" if counted else "s", wanted)
+        between = relative_range(wanted, self.load)
+        if isinstance(capacity, Capacity):
+            return capacity.predict(wanted.demand.likely, tempo, between)
+        return capacity.predict(wanted.demand.likely, between)
+
+    def allowed(self, count: float, tempo: Tempo) -> Estimate:
+        """The demand at which `count` reps of a tempo, or seconds, are just there.
+
+        Raises:
+            InputError: for a count outside the curves.
+        """
+        capacity = self.capacity
+        if isinstance(capacity, Capacity):
+            return capacity.load_for(count, tempo.rep_time)
+        return capacity.torque_for(count)
+
+
+def compare(one: SetUp, other: SetUp) -> None:
+    """Refuse two set-ups that are limited by different things.
+
+    Raises:
+        InputError: naming what differs.
+    """
+    here, there = one.form, other.form
+    same = (here.family, here.measure, here.joint, here.counted) == (
+        there.family,
+        there.measure,
+        there.joint,
+        there.counted,
+    )
+    if not same:
+        raise InputError(
+            "to",
+            f"a {there.name.lower()} is limited by another measure than a {here.name.lower()}.",
+            "Compare movements of one family that are counted alike.",
+        )
+
+
+def _nothing_asked(unit: str, wanted: Reading) -> Estimate:
+    most = OFF_SCALE if unit == "reps" else 900.0
+    return Estimate(
+        most,
+        most,
+        most,
+        unit,
+        Derivation(
+            "Band or help carry all that the limiting joint would; nothing is left to count.",
+            wanted.demand.derivation.inputs,
+            wanted.demand.derivation.sources,
+            "Take help away.",
+        ),
+    )

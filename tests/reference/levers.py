@@ -1,0 +1,20 @@
+"""What the checks of levers share."""
+
+from invelo.core.body import Body
+from invelo.core.posture.form import form
+from invelo.core.predict import Done, Known
+from invelo.core.reading import reading
+from invelo.core.setup import set_up
+from invelo.core.tempo import Tempo
+
+SHAPES = tuple(form("planche").preset)
+
+
+def lever_share(body: Body, shape: str) -> float:
+    return reading(body, set_up("planche", shape=shape)).share.likely
+
+
+def straddle_after(body: Body, seconds: float) -> float:
+    """Seconds of straddle for whoever holds the advanced tuck so long."""
+    known = Known(body, Done(set_up("planche", shape="advanced_tuck"), seconds=seconds))
+    return known.expected(reading(body, set_up("planche", shape="straddle")), Tempo()).likely

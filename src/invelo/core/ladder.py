@@ -3,12 +3,10 @@
 from dataclasses import dataclass
 from functools import lru_cache
 
-import numpy as np
-
-from invelo.core.body import BODY_SAMPLES, Body
+from invelo.core.body import Body
 from invelo.core.dose import LEAST_USEFUL_REPS
-from invelo.core.estimate import Array, Derivation, Estimate, Input, interval_from_variations
-from invelo.core.reading import Reading
+from invelo.core.estimate import Derivation, Estimate, Input
+from invelo.core.ratio import load_ratio, relative_range
 from invelo.core.reps import Capacity, RepResult
 from invelo.core.rung import Demand, Rung, demand
 
@@ -39,39 +37,12 @@ class MeasuredLadder:
     steps: tuple[Step, ...]
 
 
-def load_ratio(upper: Reading, lower: Reading) -> tuple[float, float, float]:
-    """Upper demand ÷ lower demand with its 80 % ends, both being of one body.
-
-    Set-ups of two forms vary in set-up each for itself; what they share are the body's variations,
-    which come first in both.
-    """
-    above, below = upper.samples, lower.samples
-    if len(above) != len(below) or upper.setup.movement != lower.setup.movement:
-        above, below = _each_alone(above, below)
-    return interval_from_variations(above / below)
-
-
-def _each_alone(above: Array, below: Array) -> tuple[Array, Array]:
-    """Two rows of samples with the body's own variations paired and the set-ups' apart."""
-    first, second = above[BODY_SAMPLES:], below[BODY_SAMPLES:]
-    return (
-        np.concatenate([above[:BODY_SAMPLES], first, np.full(len(second), above[0])]),
-        np.concatenate([below[:BODY_SAMPLES], np.full(len(first), below[0]), second]),
-    )
-
-
-def relative_range(upper: Reading, lower: Reading) -> tuple[float, float]:
-    """The 80 % ends of `load_ratio`, as factors on its likely value."""
-    likely, low, high = load_ratio(upper, lower)
-    return low / likely, high / likely
-
-
 def step(lower: Rung, upper: Rung, below: Demand, above: Demand) -> Step:
     """The step from `lower` to `upper`.
 
     Source: ours; the least useful dose is common practice.
     """
-    plain, plain_low, plain_high = load_ratio(above.load, below.load)
+    plain_low, plain, plain_high = load_ratio(above.load, below.load)
     likely = above.on_scale.likely / below.on_scale.likely
     just_met = Capacity(
         RepResult(

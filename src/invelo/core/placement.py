@@ -8,9 +8,10 @@ from typing import Literal
 from invelo.core.body import Body
 from invelo.core.errors import InputError
 from invelo.core.estimate import Estimate
-from invelo.core.ladder import MeasuredLadder, relative_range
+from invelo.core.ladder import MeasuredLadder
 from invelo.core.log import PAIN_STOP, SetRecord
 from invelo.core.movement import Modifiers, Movement
+from invelo.core.ratio import relative_range
 from invelo.core.reading import Reading, reading
 from invelo.core.reps import SILENT_ABOVE, Capacity, RepResult
 

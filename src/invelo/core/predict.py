@@ -8,7 +8,7 @@ from invelo.core.body import Body
 from invelo.core.errors import InputError
 from invelo.core.estimate import Derivation, Estimate
 from invelo.core.holds import HoldCapacity, HoldResult, Joint
-from invelo.core.ladder import relative_range
+from invelo.core.ratio import relative_range
 from invelo.core.reading import Reading, reading
 from invelo.core.reps import OFF_SCALE, Capacity, RepResult
 from invelo.core.setup import SetUp

@@ -1,19 +1,24 @@
 """Root-finding on the model: turn one dial until a quantity is what is wanted.
 
-A dial is scanned from where it stands towards either end, and the part of the scan that holds the
-answer is halved. Quantities come with their range, so an answer has one too: where the quantity's
-own low and high meet the wanted value.
+A dial is scanned outwards from where it stands, and the part of the scan that holds the answer is
+narrowed by secants. Quantities come with their range, so an answer has one too: where the
+quantity's own low and high meet the wanted value.
 """
 
-from collections.abc import Callable, Iterator
+from collections.abc import Callable
 from dataclasses import dataclass
+from functools import cache
+
+from invelo.core.ratio import Triple
 
 SCAN = 16
-HALVINGS = 9
-"""A dial is scanned in this many parts, and the part with the answer halved this often: to a
-fifth of a millimetre in a metre."""
+"""A dial's way to either end is scanned in this many parts."""
 
-Triple = tuple[float, float, float]
+CLOSE = 1e-5
+MOST_LOOKS = 40
+"""How near the wanted quantity a root is left (quantities are ratios), and how often it is looked
+for at most."""
+
 Quantity = Callable[[float], Triple | None]
 """Low, likely and high of a quantity at an amount; None where no body goes."""
 
@@ -40,9 +45,10 @@ def solve(quantity: Quantity, low: float, high: float, now: float, wanted: Tripl
         None where the dial cannot reach it. An end of the range that no amount reaches is the
         dial's own.
 
-    Source: bisection on the model, bounded by the dial.
+    Source: scan outwards from `now`, then bisection by secants (the Illinois method).
     """
-    found = [_nearest(quantity, i, low, high, now, wanted[i]) for i in range(3)]
+    look = cache(quantity)
+    found = [_nearest(look, i, low, high, now, wanted[i]) for i in range(3)]
     likely = found[1]
     if likely is None:
         return None
@@ -54,41 +60,46 @@ def solve(quantity: Quantity, low: float, high: float, now: float, wanted: Tripl
 def _nearest(
     quantity: Quantity, which: int, low: float, high: float, now: float, wanted: float
 ) -> float | None:
-    answers = [
-        amount
-        for end in (high, low)
-        if (amount := _towards(quantity, which, now, end, wanted)) is not None
-    ]
-    return min(answers, key=lambda amount: abs(amount - now), default=None)
+    """Look outwards, both ways by turns, for the nearest part of the dial that holds the answer."""
 
+    def short(amount: float) -> float | None:
+        found = quantity(amount)
+        return None if found is None else found[which] - wanted
 
-def _towards(quantity: Quantity, which: int, now: float, end: float, wanted: float) -> float | None:
-    last, here = now, quantity(now)
-    if here is None:
-        return None
-    above = here[which] >= wanted
-    for amount in _steps(now, end):
-        there = quantity(amount)
-        if there is None:
-            return None
-        if (there[which] >= wanted) != above:
-            return _halve(quantity, which, last, amount, wanted, above)
-        last = amount
+    here = short(now)
+    if here is None or here == 0.0:
+        return now if here == 0.0 else None
+    ways = {end: (now, here) for end in (high, low) if end != now}
+    for i in range(1, SCAN + 1):
+        answers = []
+        for end, (last, before) in list(ways.items()):
+            amount = now + (end - now) * i / SCAN
+            after = short(amount)
+            if after is None:
+                del ways[end]
+            elif (after >= 0.0) != (before >= 0.0):
+                answers.append(_between(short, last, before, amount, after))
+            else:
+                ways[end] = (amount, after)
+        if answers:
+            return min(answers, key=lambda amount: abs(amount - now))
     return None
 
 
-def _steps(now: float, end: float) -> Iterator[float]:
-    return (now + (end - now) * i / SCAN for i in range(1, SCAN + 1) if end != now)
-
-
-def _halve(
-    quantity: Quantity, which: int, near: float, far: float, wanted: float, above: bool
+def _between(
+    short: Callable[[float], float | None], near: float, lack: float, far: float, excess: float
 ) -> float:
-    for _ in range(HALVINGS):
-        middle = (near + far) / 2
-        here = quantity(middle)
-        if here is None or (here[which] >= wanted) != above:
-            far = middle
+    """The root between two amounts of which one falls short and the other does not."""
+    for _ in range(MOST_LOOKS):
+        middle = far - excess * (far - near) / (excess - lack)
+        here = short(middle)
+        if here is None:
+            return near
+        if abs(here) <= CLOSE:
+            return middle
+        if (here >= 0.0) != (excess >= 0.0):
+            near, lack = far, excess
         else:
-            near = middle
-    return (near + far) / 2
+            lack /= 2
+        far, excess = middle, here
+    return far

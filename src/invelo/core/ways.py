@@ -10,15 +10,13 @@ from dataclasses import dataclass, replace
 from invelo.core.body import Body
 from invelo.core.dial import Dial, dial, dials
 from invelo.core.errors import InputError, require_within
-from invelo.core.estimate import Z80, Derivation, Estimate, Input, interval_from_variations
-from invelo.core.ladder import load_ratio, relative_range
+from invelo.core.estimate import Derivation, Estimate, Input
 from invelo.core.movement import Modifiers
 from invelo.core.placement import Evidence
 from invelo.core.posture.form import form
-from invelo.core.reps import equivalent_ratio
+from invelo.core.ratio import Triple, demand_ratio, relative_range, work_ratio
 from invelo.core.rung import Demand, Rung, asked, demand
-from invelo.core.solve import Triple, solve
-from invelo.core.tempo import ENDURANCE_EXPONENT, ENDURANCE_EXPONENT_SD
+from invelo.core.solve import solve
 
 STEP_RANGE = (-0.5, 1.0)
 """Steps that can be asked for, as a share of the demand."""
@@ -105,7 +103,9 @@ def _way(body: Body, rung: Rung, here: Demand, one: Dial, step: float, known: Ev
             found = there(amount)
         except InputError:
             return None
-        return work_ratio(here, found) if one.by_work else demand_ratio(here, found, reps)
+        if one.by_work:
+            return work_ratio(found.load, here.load)
+        return demand_ratio(found, here, reps)
 
     wanted = 1.0 + step
     found = solve(ratios, one.low, one.high, now, (wanted, wanted, wanted))
@@ -143,32 +143,3 @@ def _way(body: Body, rung: Rung, here: Demand, one: Dial, step: float, known: Ev
             relative_range(reached.load, known.load),
         ),
     )
-
-
-def work_ratio(here: Demand, there: Demand) -> Triple:
-    """Work of a rep there ÷ here, with its 80 % ends."""
-    likely, low, high = interval_from_variations(there.load.work_samples / here.load.work_samples)
-    return low, likely, high
-
-
-def demand_ratio(here: Demand, there: Demand, reps: float) -> Triple:
-    """Demand there ÷ here with its 80 % ends: loads of one body, and how tempo tells on it.
-
-    Args:
-        here, there: two set-ups of one body.
-        reps: at which count tempo is weighed.
-    """
-    plain, low, high = load_ratio(there.load, here.load)
-
-    def factor(exponent: float) -> float:
-        slow, quick = (
-            equivalent_ratio(reps, seconds, exponent) for seconds in (there.rep_time, here.rep_time)
-        )
-        return slow / quick
-
-    if there.rep_time == here.rep_time:
-        return low, plain, high
-    tempo = factor(ENDURANCE_EXPONENT)
-    spread = Z80 * ENDURANCE_EXPONENT_SD
-    ends = sorted(factor(ENDURANCE_EXPONENT + sign * spread) / tempo for sign in (-1, 1))
-    return low * tempo * ends[0], plain * tempo, high * tempo * ends[1]

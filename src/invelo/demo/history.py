@@ -13,9 +13,9 @@ from uuid import UUID
 
 from sqlmodel import Session, select
 
-from invelo.core.ladder import relative_range
 from invelo.core.movement import Movement, catalogue
 from invelo.core.placement import evidence
+from invelo.core.ratio import relative_range
 from invelo.demo.theatre import (
     COACH_EMAIL,
     COACH_NAME,

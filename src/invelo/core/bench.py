@@ -1,0 +1,332 @@
+"""The leverage bench: two set-ups of one body side by side, and what would make them equal.
+
+Everything here joins what the other pages compute; the questions are a coach's: how much harder is
+this than that, what equals it, which band is enough.
+"""
+
+from collections.abc import Callable
+from dataclasses import dataclass, replace
+
+from invelo.core.bands import Band
+from invelo.core.body import GRAVITY, Body
+from invelo.core.dial import Dial, dial
+from invelo.core.errors import InputError
+from invelo.core.estimate import Derivation, Estimate, Input
+from invelo.core.movement import Modifiers
+from invelo.core.posture.form import Form, form
+from invelo.core.predict import Known, compare
+from invelo.core.ratio import Triple, demand_ratio, load_ratio
+from invelo.core.reading import Reading, reading
+from invelo.core.rung import Demand, asked
+from invelo.core.setup import PLACES, BandHold, Place, SetUp
+from invelo.core.solve import Answer, solve
+
+WEIGHED_AT = 8.0
+"""Reps at which tempo is weighed where no dose says otherwise (ours: the middle of 6–10)."""
+
+HIGHEST_ANCHOR = 5.0
+"""Metres above the floor beyond which no band is hung (ours)."""
+
+
+@dataclass(frozen=True)
+class Task:
+    """A form with what is changed about it, its tempo included."""
+
+    form_id: str
+    changes: Modifiers
+
+    @property
+    def form(self) -> Form:
+        """The form."""
+        return form(self.form_id)
+
+    @property
+    def setup(self) -> SetUp:
+        """What is set up, without the tempo."""
+        return self.changes.of_form(self.form_id)
+
+    def asks(self, body: Body) -> Demand:
+        """What it asks of a body."""
+        return asked(body, self.setup, self.changes.tempo, WEIGHED_AT)
+
+
+def against(body: Body, one: Task, other: Task) -> Estimate:
+    """How many times as hard `other` is as `one`.
+
+    Raises:
+        InputError: if the two are limited by different things, or `one` asks nothing.
+    """
+    compare(one.setup, other.setup)
+    here, there = one.asks(body), other.asks(body)
+    if here.load.demand.likely <= 0.0:
+        raise InputError("first set-up", "it asks nothing.", "Add load or take help away.")
+    low, likely, high = demand_ratio(there, here, WEIGHED_AT)
+    return Estimate(
+        likely,
+        low,
+        high,
+        "×",
+        Derivation(
+            "Demand of the second set-up ÷ demand of the first, tempo counted as load. The range "
+            "is that of one body doing both.",
+            (
+                Input("first", here.on_scale.likely, here.on_scale.unit),
+                Input("second", there.on_scale.likely, there.on_scale.unit),
+            ),
+            ("ours", *here.load.demand.derivation.sources),
+        ),
+    )
+
+
+@dataclass(frozen=True)
+class Solution:
+    """One dial turned until the aim is met.
+
+    Attributes:
+        dial: what was turned.
+        now: where it stands.
+        to: where it meets the aim; None where it cannot.
+        task: the set-up with the dial there, rounded to what can be set up.
+        why_not: why it cannot, '' if it can.
+    """
+
+    dial: Dial
+    now: float
+    to: Estimate | None = None
+    task: Task | None = None
+    why_not: str = ""
+
+
+def as_hard_as(body: Body, task: Task, name: str, model: Task, step: float = 0.0) -> Solution:
+    """Turn one dial of `task` until it is as hard as `model`, or a step harder or easier.
+
+    Args:
+        body: whose.
+        task: the set-up that is changed.
+        name: of the dial.
+        model: what it is to equal.
+        step: share on top; 0.05 is five per cent harder.
+
+    Raises:
+        InputError: if the two are limited by different things, or there is no such dial.
+    """
+    compare(task.setup, model.setup)
+    wanted = model.asks(body)
+
+    def ratio(changes: Modifiers) -> Triple:
+        return demand_ratio(Task(task.form_id, changes).asks(body), wanted, WEIGHED_AT)
+
+    words = "This alone is changed until the demand equals the other set-up's"
+    if step:
+        words += f" {'plus' if step > 0 else 'less'} {abs(100 * step):g} %"
+    inputs = (
+        Input("demand of the other", wanted.on_scale.likely, wanted.on_scale.unit),
+        Input("step", 100 * step, "%"),
+    )
+    aim = 1.0 + step
+    return _turn(task, name, ratio, (aim, aim, aim), words, inputs)
+
+
+def for_count(known: Known, task: Task, name: str, count: float) -> Solution:
+    """Turn one dial of `task` until so many reps or seconds are just there.
+
+    Raises:
+        InputError: if what is known is limited by something else, or for a count out of range.
+    """
+    compare(task.setup, known.done.setup)
+    allowed = known.allowed(count, task.changes.tempo)
+    tested = known.load.demand.likely
+
+    def ratio(changes: Modifiers) -> Triple:
+        if changes.tempo != task.changes.tempo:
+            raise InputError(
+                "dial", "the tempo changes the count itself.", "Turn another dial for a count."
+            )
+        return load_ratio(reading(known.body, changes.of_form(task.form_id)), known.load)
+
+    return _turn(
+        task,
+        name,
+        ratio,
+        (allowed.low / tested, allowed.likely / tested, allowed.high / tested),
+        f"This alone is changed until {count:g} {'s' if task.form.counted == 'hold' else 'reps'} "
+        "are just there",
+        (Input("demand allowed", allowed.likely, allowed.unit), *allowed.derivation.inputs),
+    )
+
+
+def _turn(
+    task: Task,
+    name: str,
+    ratio: Callable[[Modifiers], Triple],
+    wanted: Triple,
+    words: str,
+    inputs: tuple[Input, ...],
+) -> Solution:
+    one = dial(task.form, name)
+    now = one.get(task.changes)
+
+    def quantity(amount: float) -> Triple | None:
+        try:
+            return ratio(one.put(task.changes, amount))
+        except InputError:
+            return None
+
+    ratio(task.changes)  # what is wrong with the set-up itself is said, not taken for an end
+    found = solve(quantity, one.low, one.high, now, wanted)
+    if found is None:
+        return Solution(one, now, why_not=one.end)
+    return Solution(
+        one,
+        now,
+        _told(found, one.unit, words, (Input("now", now, one.unit), *inputs)),
+        Task(task.form_id, one.turned(task.changes, min(one.high, max(one.low, found.likely)))),
+    )
+
+
+def _told(found: Answer, unit: str, words: str, inputs: tuple[Input, ...]) -> Estimate:
+    return Estimate(
+        found.likely,
+        found.low,
+        found.high,
+        unit,
+        Derivation(
+            f"{words}; found by secants on the model. The range is where the figures' own range "
+            "meets it.",
+            inputs,
+            ("ours",),
+        ),
+    )
+
+
+def least_help(known: Known, task: Task, count: float) -> Estimate:
+    """How much of the demand must be taken off so that a count is just there, kg or N·m.
+
+    Returns:
+        0 where it is there without help.
+
+    Raises:
+        InputError: if what is known is limited by something else.
+    """
+    compare(task.setup, known.done.setup)
+    allowed = known.allowed(count, task.changes.tempo)
+    asks = reading(known.body, task.setup).demand
+    low, likely, high = (
+        max(0.0, asks.likely - part) for part in (allowed.high, allowed.likely, allowed.low)
+    )
+    return Estimate(
+        likely,
+        low,
+        high,
+        asks.unit,
+        Derivation(
+            "What the set-up asks less what the capacity allows for that count.",
+            (
+                Input("asked", asks.likely, asks.unit),
+                Input("allowed", allowed.likely, allowed.unit),
+                *allowed.derivation.inputs,
+            ),
+            allowed.derivation.sources,
+        ),
+    )
+
+
+@dataclass(frozen=True)
+class BandChoice:
+    """One band, and where it must hang.
+
+    Attributes:
+        name: of the band.
+        anchor: height of its upper end above the floor, m; None where it cannot do it.
+        pull: what it gives there, kg.
+        stretch: its length there ÷ rest length.
+        expected: reps or seconds with the band hung there.
+        task: the set-up with it.
+        why_not: why it cannot, '' if it can.
+    """
+
+    name: str
+    anchor: Estimate | None = None
+    pull: Estimate | None = None
+    stretch: float | None = None
+    expected: Estimate | None = None
+    task: Task | None = None
+    why_not: str = ""
+
+
+def bands_for(
+    known: Known, task: Task, count: float, bands: tuple[tuple[str, Band], ...], at: Place = "hips"
+) -> tuple[BandChoice, ...]:
+    """Which bands, hung straight above the body, bring a count within reach, and how high.
+
+    Args:
+        known: what the body has done.
+        task: the set-up that needs help; a band it has is replaced.
+        count: reps or seconds wanted.
+        bands: what there is, by name.
+        at: where the band takes hold.
+
+    Raises:
+        InputError: if what is known is limited by something else.
+    """
+    bare = Task(task.form_id, replace(task.changes, band=None))
+    compare(bare.setup, known.done.setup)
+    return tuple(_band(known, bare, count, name, band, at) for name, band in bands)
+
+
+def _band(known: Known, bare: Task, count: float, name: str, band: Band, at: Place) -> BandChoice:
+    plain = reading(known.body, bare.setup)
+    place = float(plain.posture.joints[PLACES[at][1]][0, 0, 1])
+    if least_help(known, bare, count).likely == 0.0:
+        return BandChoice(name, why_not="no help is needed")
+    allowed = known.allowed(count, bare.changes.tempo)
+    tested = known.load.demand.likely
+
+    def hung(height: float) -> Task:
+        return Task(
+            bare.form_id, replace(bare.changes, band=BandHold(band, at, anchor_height=height))
+        )
+
+    def quantity(height: float) -> Triple | None:
+        try:
+            return load_ratio(reading(known.body, hung(height).setup), known.load)
+        except InputError:
+            return None
+
+    slack = place + band.rest
+    highest = min(HIGHEST_ANCHOR, place + band.rest * band.limit * 0.98)
+    wanted = (allowed.low / tested, allowed.likely / tested, allowed.high / tested)
+    found = solve(quantity, slack, highest, slack, wanted) if slack < highest else None
+    if found is None:
+        return BandChoice(
+            name, why_not="too thin: it would stretch past its limit. Double it or add one"
+        )
+    task = hung(round(found.likely, 2))
+    there = reading(known.body, task.setup)
+    length = _length(there)
+    return BandChoice(
+        name,
+        _told(
+            found,
+            "m",
+            f"The band's upper end is raised until {count:g} are just there",
+            (Input("rest length", band.rest, "m"), Input("height of the body's place", place, "m")),
+        ),
+        _in_kilos(band.pull(length)),
+        length / band.rest,
+        known.expected(there, task.changes.tempo),
+        task,
+    )
+
+
+def _length(read: Reading) -> float:
+    hold = read.setup.band
+    assert hold is not None  # noqa: S101  (asked of a set-up with a band)
+    place = float(read.posture.joints[PLACES[hold.at][1]][0, 0, 1])
+    return abs(hold.anchor_height - place)
+
+
+def _in_kilos(pull: Estimate) -> Estimate:
+    return Estimate(
+        pull.likely / GRAVITY, pull.low / GRAVITY, pull.high / GRAVITY, "kg", pull.derivation
+    )

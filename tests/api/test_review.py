@@ -143,7 +143,12 @@ def test_a_gap_ahead_is_told_instead_of_a_step_up(coach) -> None:
     """The ready ladder's first step is a gap: whoever just meets the gate below gets too little."""
     ladder = coach.gives_ladder(
         coach.enrols()["id"],
-        test={"id": str(uuid4()), "movement": "push-up", "hand_height_m": 0.9, "reps": 11},
+        test={
+            "id": str(uuid4()),
+            "movement": "push-up",
+            "values": {"hand_height": 0.9},
+            "reps": 11,
+        },
     )
     coach.post(f"/api/ladders/{ladder['id']}/standing", rung_id=ladder["rungs"][0]["id"])
     for _ in range(3):

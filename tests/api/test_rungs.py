@@ -15,7 +15,7 @@ def ladder(coach):
 
 
 def add(coach, ladder, beside, **change):
-    body = {"id": str(uuid4()), "beside": beside["id"], "dial": "feet", "amount": 0.0841}
+    body = {"id": str(uuid4()), "beside": beside["id"], "dial": "foot_height", "amount": 0.0841}
     return coach.client.post(f"/api/ladders/{ladder['id']}/rungs", json={**body, **change})
 
 
@@ -39,7 +39,7 @@ def test_a_rung_stands_right_above_the_one_it_was_made_from(coach, ladder) -> No
     after = drawn(coach, ladder)
     at = names(after).index("Floor push-up")
     assert names(after)[at + 1] == "Floor push-up, feet 8 cm"
-    assert after["rungs"][at + 1]["foot_height_m"] == 0.08
+    assert after["rungs"][at + 1]["values"]["foot_height"] == 0.08
     assert after["rungs"][at + 1]["dose"] == floor(ladder)["dose"]
     assert after["rungs"][at + 1]["gate"] == floor(ladder)["gate"]
     assert after["standing_id"] == ladder["standing_id"]

@@ -9,10 +9,13 @@ from starlette.middleware.trustedhost import TrustedHostMiddleware
 
 from invelo import __version__
 from invelo.api import (
+    bands,
+    bench,
     floor,
     health,
     ladder,
     problems,
+    record,
     review,
     security,
     sign_in,
@@ -54,7 +57,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
     async def nobody(_: Request, __: NobodyError) -> JSONResponse:
         return problems.sign_in_needed()
 
-    for place in (health, sign_in, squad, ladder, ways, floor, review):
+    for place in (health, sign_in, squad, ladder, ways, bench, bands, record, floor, review):
         app.include_router(place.router)
     site.install(app, settings.web_dist)
     app.add_middleware(GZipMiddleware, minimum_size=1024, compresslevel=5)

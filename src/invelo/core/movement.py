@@ -159,6 +159,21 @@ class Catalogue:
             "movement", f"“{movement_id}” is not in the catalogue.", f"Use one of {known}."
         )
 
+    def movement_of(self, form_id: str, family: str) -> Movement:
+        """The plainest movement of a family that is computed by a form.
+
+        Raises:
+            InputError: if the family has none.
+        """
+        for movement in self.movement:
+            if movement.form == form_id and movement.family == family:
+                return movement
+        raise InputError(
+            "movement",
+            f"a ladder of the {family} has no {form_id.replace('_', ' ')} yet.",
+            "Keep it on a ladder of its own family.",
+        )
+
     def find_ladder(self, ladder_id: str) -> ReadyLadder:
         """A ready ladder by its id.
 

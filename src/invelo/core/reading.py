@@ -14,7 +14,7 @@ from invelo.core.body import GRAVITY, Body
 from invelo.core.errors import InputError
 from invelo.core.estimate import Z80, Array, Derivation, Estimate, Input, interval_from_variations
 from invelo.core.posture.build import Pull, build
-from invelo.core.posture.form import MEASURES, Form
+from invelo.core.posture.form import Form
 from invelo.core.posture.skeleton import Posture, vector
 from invelo.core.setup import PLACES, SetUp
 from invelo.core.statics import contact_forces, joint_torques, overhang
@@ -76,8 +76,7 @@ class Reading:
     @property
     def measure(self) -> str:
         """The limiting measure in words."""
-        form = self.setup.form
-        return f"{form.joint} torque" if form.measure == "torque" else MEASURES[form.measure]
+        return self.setup.form.limiting
 
     @property
     def unit(self) -> str:

@@ -132,6 +132,11 @@ def speaking(reps: float) -> tuple[RepEquation, ...]:
     return tuple(e for e in EQUATIONS if reps <= e.limit)
 
 
+def median_ratio(reps: float) -> float:
+    """C / w at `reps ≥ 1`: median of the equations that speak to any count, hence smooth."""
+    return median(e.ratio_at(reps) for e in EQUATIONS if e.limit == math.inf)
+
+
 def equivalent_ratio(reps: float, seconds: float, exponent: float = ENDURANCE_EXPONENT) -> float:
     """How much heavier a slow rep counts: the factor on the load at the reference rep.
 

@@ -1,5 +1,6 @@
 """Bodies and set-ups as they travel in JSON: the one shape for scripts and for the API."""
 
+from dataclasses import replace
 from typing import Any, Literal
 
 from pydantic import BaseModel, ConfigDict, Field
@@ -9,10 +10,8 @@ from invelo.core.body import WINTER, Body, Worn
 from invelo.core.dumas import DUMAS
 from invelo.core.errors import InputError
 from invelo.core.movement import Modifiers, sorted_values
-from invelo.core.setup import BandHold, Help, Place, SetUp, set_up
+from invelo.core.setup import BandHold, Help, Place, SetUp
 from invelo.core.tempo import Tempo
-
-GRIP_SLACK = 1e-6
 
 
 class Request(BaseModel):
@@ -216,12 +215,14 @@ class SetUpRequest(Changes):
         Raises:
             InputError: for what the form does not know or a value out of range.
         """
-        return set_up(
-            self.movement,
-            shape=self.shape,
-            worn=self.carried.core(),
-            band=self.band.core() if self.band else None,
-            help=self.help.core() if self.help else None,
-            range=self.range_percent / 100,
-            **self.values,
-        )
+        return self.modifiers().of_form(self.movement, self.shape)
+
+    def changes(self) -> Modifiers:
+        """What is changed about the form, the named shape's values among them."""
+        return replace(self.modifiers(), values=self.core().values)
+
+    @classmethod
+    def from_core(cls, setup: SetUp, tempo: Tempo) -> "SetUpRequest":
+        """As it travels."""
+        changes = Modifiers(setup.values, setup.worn, setup.band, setup.help, setup.range, tempo)
+        return cls(movement=setup.movement, **Changes.of(changes))

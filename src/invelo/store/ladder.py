@@ -215,6 +215,11 @@ def _evidence(
     return evidence(day, kind, body_on(bodies, day), movement, modifiers_of(row), reps, effort)
 
 
+def known(db: Session, row: Ladder) -> tuple[Evidence, ...]:
+    """Everything kept that says something of the athlete's capacity in the ladder's family."""
+    return _known(db, row, measures(db, row.athlete_id), rungs_of(db, row.id))
+
+
 def view(db: Session, row: Ladder, athlete: Athlete) -> LadderView:
     """The ladder as it stands for its athlete now."""
     rungs = rungs_of(db, row.id)

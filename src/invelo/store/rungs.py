@@ -1,12 +1,14 @@
 """Rungs put on a ladder and taken off it by the coach."""
 
 from dataclasses import dataclass
-from typing import Literal
+from typing import Any, Literal
 from uuid import UUID
 
 from sqlmodel import Session, col, select, update
 
+from invelo.core.movement import Modifiers, catalogue
 from invelo.core.reading import reading
+from invelo.core.rung import asked
 from invelo.core.ways import changed
 from invelo.store import ladder, tables
 from invelo.store.errors import ConflictError
@@ -59,22 +61,85 @@ def add_rung(db: Session, row: Ladder, athlete: Athlete, new: NewRung, moment: M
     body = body_of(ladder.measures(db, athlete.id)[-1])
     reading(body, made.modifiers.setup(made.movement))  # refuses what the body cannot reach
     position = beside.position + (new.side == "above")
-    later = col(Rung.ladder_id) == row.id, col(Rung.position) >= position
-    db.exec(update(Rung).where(*later).values(position=Rung.position + 1))
-    same = {name: getattr(beside, name) for name in DOSE_COLUMNS}
-    rung = Rung(
-        id=new.id,
-        ladder_id=row.id,
-        position=position,
-        name=made.name,
-        **set_up_columns(beside.movement, made.modifiers),
-        **same,
+    return _insert(
+        db,
+        row,
+        athlete,
+        moment,
+        beside,
+        position,
+        new.id,
+        made.name,
+        set_up_columns(beside.movement, made.modifiers),
     )
+
+
+def _insert(
+    db: Session,
+    row: Ladder,
+    athlete: Athlete,
+    moment: Moment,
+    beside: Rung,
+    position: int,
+    rung_id: UUID,
+    name: str,
+    columns: dict[str, Any],
+) -> Rung:
+    """Make room at a position and put a rung there with its neighbour's dose; placed anew."""
+    later = col(Rung.ladder_id) == row.id, col(Rung.position) >= position
+    same = {column: getattr(beside, column) for column in DOSE_COLUMNS}
+    db.exec(update(Rung).where(*later).values(position=Rung.position + 1))
+    rung = Rung(id=rung_id, ladder_id=row.id, position=position, name=name, **columns, **same)
     db.add(rung)
     db.flush()
     db.expire_all()
-    ladder.record_placement(db, row, athlete, moment, {"rung added": str(new.id)})
+    ladder.record_placement(db, row, athlete, moment, {"rung added": str(rung_id)})
     return rung
+
+
+def keep_set_up(
+    db: Session,
+    row: Ladder,
+    athlete: Athlete,
+    rung_id: UUID,
+    name: str,
+    form_id: str,
+    changes: Modifiers,
+    moment: Moment,
+) -> Rung:
+    """Put a set-up on a ladder as a rung, where its demand belongs, with its neighbour's dose.
+
+    A replay of the same rung changes nothing.
+
+    Raises:
+        InputError: for a form that is no movement of the ladder's family, or a set-up out of this
+            body's reach.
+        ConflictError: if the id is in use.
+    """
+    kept = db.get(Rung, rung_id)
+    if kept is not None:
+        if kept.ladder_id == row.id:
+            return kept
+        raise ConflictError("id", "it is in use.", "Make a new id for each rung.")
+    movement = catalogue().movement_of(form_id, row.family)
+    seen = ladder.view(db, row, athlete)
+    asks = asked(
+        body_of(seen.measure), changes.setup(movement), changes.tempo, seen.rungs[0].reps_low
+    ).on_scale.likely
+    under = [i for i, one in enumerate(seen.measured.demands) if one.on_scale.likely <= asks]
+    beside = seen.rungs[max(under, default=0)]
+    position = beside.position + 1 if under else 0
+    return _insert(
+        db,
+        row,
+        athlete,
+        moment,
+        beside,
+        position,
+        rung_id,
+        name,
+        set_up_columns(movement.id, changes),
+    )
 
 
 def remove_rung(db: Session, row: Ladder, athlete: Athlete, rung_id: UUID, moment: Moment) -> None:

@@ -100,6 +100,21 @@ class SignIn(SQLModel, table=True):
     expires_at: datetime = _instant()
 
 
+class Band(SQLModel, table=True):
+    """A coach's band as it was measured: length (m) and force (N) of each pull. A cut, knotted or
+    replaced band is a new one."""
+
+    __table_args__ = (UniqueConstraint("account_id", "name"),)
+
+    id: UUID = Field(primary_key=True)
+    account_id: UUID = Field(foreign_key="account.id", ondelete="CASCADE")
+    name: str
+    rest_m: float
+    limit: float
+    pulls: list[tuple[float, float]] = _json()
+    created_at: datetime = _instant()
+
+
 class SignInAttempt(SQLModel, table=True):
     """A failed sign-in, counted per e-mail address and per machine (both as SHA-256)."""
 

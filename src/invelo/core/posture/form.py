@@ -140,6 +140,11 @@ class Form:
     says: str = ""
     caution: str = ""
 
+    @property
+    def limiting(self) -> str:
+        """The limiting measure in words."""
+        return f"{self.joint} torque" if self.measure == "torque" else MEASURES[self.measure]
+
     def values(self, given: dict[str, float]) -> dict[str, float]:
         """Every parameter's value, the defaults filled in.
 

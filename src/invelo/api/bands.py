@@ -1,0 +1,89 @@
+"""Bands: what the coach has, each measured."""
+
+from typing import Annotated
+from uuid import UUID
+
+from fastapi import APIRouter
+from pydantic import Field
+
+from invelo.api.context import Coach, Database, Now
+from invelo.api.problems import ERRORS
+from invelo.api.shapes import Shape
+from invelo.core.body import GRAVITY
+from invelo.exchange.setups import BandRequest, PullReading, Request
+from invelo.store import bands, tables
+
+router = APIRouter(prefix="/api/bands", tags=["Bench"], responses=ERRORS)
+
+CURVE_POINTS = 21
+
+
+class NewBand(Request):
+    """A band with its pulls."""
+
+    id: UUID = Field(description="Made by the client, so that sending it twice counts once.")
+    name: Annotated[str, Field(min_length=1, max_length=60, pattern=r"\S", examples=["broad"])]
+    rest_m: float = Field(description="Length without pull.", examples=[1.0])
+    pulls: list[PullReading] = Field(max_length=40)
+    limit: float = Field(3.0, description="Largest stretch, times the rest length.")
+
+
+class CurvePoint(Shape):
+    """A length and the pull there."""
+
+    length_m: float
+    kg: float
+
+
+class Band(Shape):
+    """A measured band with its fitted curve."""
+
+    id: UUID
+    name: str
+    rest_m: float
+    limit: float
+    pulls: list[PullReading]
+    scatter_percent: float = Field(description="80 % half-width of a pull.")
+    curve: list[CurvePoint]
+
+
+class Bands(Shape):
+    """The coach's bands."""
+
+    bands: list[Band]
+
+
+@router.get("")
+def get_bands(coach: Coach, db: Database) -> Bands:
+    """What there is."""
+    return Bands(bands=[_band(row) for row in bands.of_account(db, coach.id)])
+
+
+@router.post("", status_code=201)
+def add_band(body: NewBand, coach: Coach, db: Database, now: Now) -> Band:
+    """Keep a measured band; its curve is fitted to the pulls."""
+    measured = BandRequest(rest_m=body.rest_m, pulls=body.pulls, limit=body.limit).core()
+    return _band(bands.keep(db, coach.id, body.id, body.name.strip(), measured, now))
+
+
+@router.delete("/{band_id}", status_code=204)
+def remove_band(band_id: UUID, coach: Coach, db: Database) -> None:
+    """Lay a band aside; set-ups that used it keep its curve."""
+    bands.lay_aside(db, coach.id, band_id)
+
+
+def _band(row: tables.Band) -> Band:
+    curve = bands.curve(row)
+    stretches = [1 + (row.limit - 1) * i / (CURVE_POINTS - 1) for i in range(CURVE_POINTS)]
+    return Band(
+        id=row.id,
+        name=row.name,
+        rest_m=row.rest_m,
+        limit=row.limit,
+        pulls=[PullReading(length_m=length, force_n=force) for length, force in row.pulls],
+        scatter_percent=100 * curve.scatter,
+        curve=[
+            CurvePoint(length_m=at * row.rest_m, kg=float(curve.force_at(at)) / GRAVITY)
+            for at in stretches
+        ],
+    )

@@ -1,0 +1,489 @@
+"""Bench: what a set-up asks, two side by side, and what would make them equal."""
+
+from functools import cache
+from typing import Annotated, Literal
+from uuid import UUID
+
+from fastapi import APIRouter
+from pydantic import Field
+
+from invelo.api.context import Coach, Database, Now, moment_for
+from invelo.api.drawing import Figure
+from invelo.api.problems import ERRORS
+from invelo.api.shapes import Estimate, Explained, RungName, Shape
+from invelo.core import MODEL_VERSION, bench
+from invelo.core import estimate as core
+from invelo.core.body import Body
+from invelo.core.dial import dials
+from invelo.core.errors import InputError
+from invelo.core.figure import figures
+from invelo.core.kit import Thing, pick
+from invelo.core.movement import catalogue
+from invelo.core.posture.form import Form, form, forms
+from invelo.core.predict import Done, Known
+from invelo.core.reading import Reading, reading
+from invelo.core.setup import Place
+from invelo.core.tempo import Tempo
+from invelo.exchange.setups import BodyRequest, Request, SetUpRequest
+from invelo.store import access, bands, rungs
+
+router = APIRouter(prefix="/api", tags=["Bench"], responses=ERRORS)
+
+
+class ParameterOf(Shape):
+    """Something about a form that may be changed."""
+
+    name: str = Field(examples=["hand_height"])
+    label: str = Field(examples=["surface under the hands"])
+    unit: str = Field(examples=["m"])
+    low: float
+    high: float
+    default: float
+    step: float
+
+
+class DialOf(Shape):
+    """Something that can be solved for."""
+
+    name: str
+    label: str
+    unit: str
+    low: float
+    high: float
+
+
+class Preset(Shape):
+    """A named shape of a form."""
+
+    name: str
+    values: dict[str, float]
+
+
+class FormOf(Shape):
+    """A family's posture."""
+
+    id: str = Field(examples=["push_up"])
+    name: str = Field(examples=["Push-up"])
+    family: str
+    counted: Literal["reps", "hold", "effort"]
+    measure: str = Field(examples=["hand load"])
+    ends: list[str]
+    parameters: list[ParameterOf]
+    dials: list[DialOf]
+    presets: list[Preset]
+    loads: list[str]
+    says: str
+    caution: str
+    keeps: list[str] = Field(description="Families of ladders that can hold it as a rung.")
+
+
+class Forms(Shape):
+    """Every family's posture."""
+
+    forms: list[FormOf]
+
+
+class DoneAt(Request):
+    """A set or a hold that was done."""
+
+    setup: SetUpRequest
+    reps: float | None = Field(None, examples=[9])
+    seconds: float | None = None
+    effort: float = 10.0
+
+    def core(self) -> Done:
+        """As the core reads it."""
+        return Done(
+            self.setup.core(),
+            self.reps,
+            self.seconds,
+            Tempo.parse(self.setup.tempo),
+            self.effort,
+        )
+
+
+class Sheet(Request):
+    """A body, one set-up or two, and what the body has done."""
+
+    body: BodyRequest
+    one: SetUpRequest
+    other: SetUpRequest | None = None
+    done: DoneAt | None = None
+
+
+class AlongRep(Shape):
+    """The limiting measure at a place along the rep."""
+
+    depth: float
+    demand: Estimate
+
+
+class ReadingOf(Shape):
+    """What a set-up asks."""
+
+    movement: str
+    measure: str
+    demand: Estimate
+    share: Estimate
+    along: list[AlongRep]
+    peak_depth: float
+    work: Estimate
+    rep_time_s: float
+    overhang: Estimate
+    torques: dict[str, Estimate]
+    forces: dict[str, Estimate]
+    expected: Estimate | None = Field(description="Reps or seconds, from what was done.")
+    expected_why_not: str
+    figures: list[Figure]
+
+
+class Bench(Shape):
+    """The sheet, computed."""
+
+    one: ReadingOf
+    other: ReadingOf | None
+    ratio: Estimate | None = Field(description="How many times as hard the other is.")
+    ratio_why_not: str
+    model_version: str
+
+
+class Asked(Sheet):
+    """Which figure of the sheet is to be explained."""
+
+    which: Literal["one", "other", "ratio", "capacity"] = "one"
+    figure: str = Field("demand", examples=["demand", "torque.hip", "force.hands", "expected"])
+
+
+class Aim(Request):
+    """As hard as another set-up, or so many reps or seconds of what was done."""
+
+    model: SetUpRequest | None = None
+    step_percent: float = 0.0
+    count: float | None = Field(None, examples=[5])
+
+
+class Puzzle(Request):
+    """Turn one dial of a set-up until the aim is met."""
+
+    body: BodyRequest
+    task: SetUpRequest
+    dial: str = Field(examples=["foot_height"])
+    aim: Aim
+    done: DoneAt | None = None
+
+
+class Solved(Shape):
+    """Where the dial meets the aim."""
+
+    dial: str
+    label: str
+    unit: str
+    now: float
+    to: Explained | None
+    setup: SetUpRequest | None
+    why_not: str
+
+
+class BandPuzzle(Request):
+    """Which band brings a count within reach."""
+
+    body: BodyRequest
+    task: SetUpRequest
+    done: DoneAt
+    count: float = Field(examples=[5])
+    at: Place = "hips"
+
+
+class BandAnswer(Shape):
+    """One band, and where it must hang."""
+
+    name: str
+    anchor: Explained | None
+    pull: Estimate | None
+    stretch: float | None
+    expected: Estimate | None
+    setup: SetUpRequest | None
+    why_not: str
+
+
+class BandAnswers(Shape):
+    """Every band the coach has, plain and doubled."""
+
+    help: Explained = Field(description="How much must be taken off the demand.")
+    bands: list[BandAnswer]
+
+
+class ThingAt(Request):
+    """Something to load with."""
+
+    name: str = Field(max_length=60, examples=["sandbag 2.5"])
+    kg: float = Field(examples=[2.5])
+    count: int = Field(1, examples=[4])
+
+
+class LoadPuzzle(Request):
+    """A load to be made of things."""
+
+    target_kg: float = Field(examples=[7.5])
+    tolerance_kg: float = 0.25
+    limit_kg: float = 15.0
+    things: list[ThingAt] = Field(max_length=60)
+
+
+class Piece(Shape):
+    """How many of a thing."""
+
+    name: str
+    count: int
+    kg: float
+
+
+class Pieces(Shape):
+    """The fewest pieces that make the load."""
+
+    pieces: list[Piece]
+    kg: float
+    off_kg: float
+
+
+class KeptSetUp(Request):
+    """A set-up to keep as a rung."""
+
+    id: UUID = Field(description="Made by the client, so that sending it twice adds one.")
+    name: Annotated[str, Field(min_length=1, max_length=80, pattern=r"\S")]
+    setup: SetUpRequest
+
+
+@router.get("/bench/forms")
+def get_forms(coach: Coach) -> Forms:
+    """Every family's posture, with what may be changed about it."""
+    return Forms(forms=list(_forms()))
+
+
+@router.post("/bench")
+def read_bench(body: Sheet, coach: Coach) -> Bench:
+    """What one or two set-ups ask of a body, and how they compare."""
+    whose = body.body.core()
+    known, known_why_not = _known(whose, body.done)
+    one = _reading(whose, body.one, known, known_why_not)
+    other = _second(whose, body.other, known, known_why_not) if body.other else None
+    ratio, why_not = _ratio(whose, body.one, body.other)
+    return Bench(
+        one=one,
+        other=other,
+        ratio=Estimate.model_validate(ratio) if ratio else None,
+        ratio_why_not=why_not,
+        model_version=MODEL_VERSION,
+    )
+
+
+@router.post("/bench/account")
+def account(body: Asked, coach: Coach) -> Explained:
+    """How a figure of the sheet came about."""
+    return Explained.model_validate(_figure(body))
+
+
+@router.post("/bench/solution")
+def solve(body: Puzzle, coach: Coach) -> Solved:
+    """Where one dial meets the aim."""
+    whose, task, aim = body.body.core(), _task(body.task), body.aim
+    if aim.model is not None:
+        found = bench.as_hard_as(whose, task, body.dial, _task(aim.model), aim.step_percent / 100)
+    elif aim.count is not None and body.done is not None:
+        found = bench.for_count(Known(whose, body.done.core()), task, body.dial, aim.count)
+    else:
+        raise InputError(
+            "aim",
+            "there is nothing to aim at.",
+            "Give a set-up to equal, or a count with what was done.",
+        )
+    return Solved(
+        dial=found.dial.name,
+        label=found.dial.label,
+        unit=found.dial.unit,
+        now=found.now,
+        to=Explained.model_validate(found.to) if found.to else None,
+        setup=_travels(found.task) if found.task else None,
+        why_not=found.why_not,
+    )
+
+
+@router.post("/bench/bands")
+def which_band(body: BandPuzzle, coach: Coach, db: Database) -> BandAnswers:
+    """Which of the coach's bands is enough, and how high it must hang."""
+    known = Known(body.body.core(), body.done.core())
+    task = _task(body.task)
+    curves = [(row.name, bands.curve(row)) for row in bands.of_account(db, coach.id)]
+    both = [
+        one
+        for name, curve in curves
+        for one in ((name, curve), (f"{name}, doubled", curve.doubled()))
+    ]
+    found = bench.bands_for(known, task, body.count, tuple(both), body.at)
+    return BandAnswers(
+        help=Explained.model_validate(bench.least_help(known, task, body.count)),
+        bands=[
+            BandAnswer(
+                name=one.name,
+                anchor=Explained.model_validate(one.anchor) if one.anchor else None,
+                pull=Estimate.model_validate(one.pull) if one.pull else None,
+                stretch=one.stretch,
+                expected=Estimate.model_validate(one.expected) if one.expected else None,
+                setup=_travels(one.task) if one.task else None,
+                why_not=one.why_not,
+            )
+            for one in found
+        ],
+    )
+
+
+@router.post("/bench/pieces")
+def make_load(body: LoadPuzzle, coach: Coach) -> Pieces:
+    """Which things make a load, in the fewest pieces."""
+    things = tuple(Thing(one.name, one.kg, one.count) for one in body.things)
+    found = pick(things, body.target_kg, body.tolerance_kg, body.limit_kg)
+    return Pieces(
+        pieces=[Piece(name=thing.name, count=n, kg=thing.kg) for thing, n in found.pieces],
+        kg=found.kg,
+        off_kg=found.off,
+    )
+
+
+@router.post("/ladders/{ladder_id}/set-ups", status_code=201)
+def keep_set_up(ladder_id: UUID, body: KeptSetUp, coach: Coach, db: Database, now: Now) -> RungName:
+    """Keep a set-up as a rung, where its demand belongs."""
+    row = access.ladder(db, coach.id, ladder_id, roles=access.WRITE)
+    athlete = access.athlete(db, coach.id, row.athlete_id)
+    rung = rungs.keep_set_up(
+        db,
+        row,
+        athlete,
+        body.id,
+        body.name.strip(),
+        body.setup.movement,
+        body.setup.changes(),
+        moment_for(athlete, now),
+    )
+    return RungName.model_validate(rung)
+
+
+@cache
+def _forms() -> tuple[FormOf, ...]:
+    return tuple(_form(one) for one in forms().values())
+
+
+def _form(one: Form) -> FormOf:
+    keeps = {movement.family for movement in catalogue().movement if movement.form == one.id}
+    return FormOf(
+        id=one.id,
+        name=one.name,
+        family=one.family,
+        counted=one.counted,
+        measure=one.limiting,
+        ends=list(one.ends),
+        parameters=[ParameterOf.model_validate(each) for each in one.parameter],
+        dials=[DialOf.model_validate(each) for each in dials(one)],
+        presets=[Preset(name=name, values=values) for name, values in one.preset.items()],
+        loads=list(one.loads),
+        says=one.says,
+        caution=one.caution,
+        keeps=sorted(keeps),
+    )
+
+
+def _task(setup: SetUpRequest) -> bench.Task:
+    form(setup.movement)
+    return bench.Task(setup.movement, setup.changes())
+
+
+def _travels(task: bench.Task) -> SetUpRequest:
+    return SetUpRequest.from_core(task.setup, task.changes.tempo)
+
+
+def _known(body: Body, done: DoneAt | None) -> tuple[Known | None, str]:
+    """What was done as capacity, or why it says nothing."""
+    if done is None:
+        return None, "Say what was done, in reps or seconds."
+    try:
+        known = Known(body, done.core())
+        known.greatest  # noqa: B018  (a count out of range is told here)
+    except InputError as error:
+        raise InputError(f"done, {error.field}", error.problem, error.remedy) from error
+    return known, ""
+
+
+def _second(body: Body, setup: SetUpRequest, known: Known | None, why_not: str) -> ReadingOf:
+    try:
+        return _reading(body, setup, known, why_not)
+    except InputError as error:
+        raise InputError(f"second set-up, {error.field}", error.problem, error.remedy) from error
+
+
+def _reading(body: Body, setup: SetUpRequest, known: Known | None, why_not: str) -> ReadingOf:
+    read = reading(body, setup.core())
+    tempo = Tempo.parse(setup.tempo)
+    expected: core.Estimate | None = None
+    if known is not None:
+        try:
+            expected = known.expected(read, tempo)
+        except InputError as error:
+            why_not = error.problem
+    return ReadingOf(
+        movement=read.setup.movement,
+        measure=read.measure,
+        demand=Estimate.model_validate(read.demand),
+        share=Estimate.model_validate(read.share),
+        along=[AlongRep.model_validate(one) for one in read.along],
+        peak_depth=read.peak.depth,
+        work=Estimate.model_validate(read.work),
+        rep_time_s=tempo.rep_time,
+        overhang=Estimate.model_validate(read.overhang),
+        torques={name: Estimate.model_validate(one) for name, one in read.torques.items()},
+        forces={name: Estimate.model_validate(one) for name, one in read.forces.items()},
+        expected=Estimate.model_validate(expected) if expected else None,
+        expected_why_not="" if expected else why_not,
+        figures=[Figure.model_validate(one) for one in figures(read)],
+    )
+
+
+def _ratio(
+    body: Body, one: SetUpRequest, other: SetUpRequest | None
+) -> tuple[core.Estimate | None, str]:
+    if other is None:
+        return None, ""
+    try:
+        return bench.against(body, _task(one), _task(other)), ""
+    except InputError as error:
+        return None, error.problem
+
+
+def _figure(asked: Asked) -> core.Estimate:
+    body = asked.body.core()
+    known, _ = _known(body, asked.done)
+    if asked.which == "ratio" and asked.other is not None:
+        return bench.against(body, _task(asked.one), _task(asked.other))
+    if asked.which == "capacity" and known is not None:
+        return known.greatest
+    setup = asked.other if asked.which == "other" else asked.one
+    if setup is None:
+        raise InputError("which", "there is no second set-up.", "Ask for the first.")
+    read = reading(body, setup.core())
+    if asked.figure == "expected" and known is not None:
+        return known.expected(read, Tempo.parse(setup.tempo))
+    return _of(read, asked.figure)
+
+
+def _of(read: Reading, name: str) -> core.Estimate:
+    kind, _, part = name.partition(".")
+    plain: dict[str, core.Estimate] = {
+        "demand": read.demand,
+        "share": read.share,
+        "work": read.work,
+        "overhang": read.overhang,
+        "peak": read.peak.demand,
+    }
+    parts = {"torque": read.torques, "force": read.forces}.get(kind, {})
+    found = plain.get(name) or parts.get(part)
+    if found is None:
+        raise InputError("figure", f"“{name}” is not on the sheet.", "Use one that is shown.")
+    return found

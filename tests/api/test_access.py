@@ -44,7 +44,7 @@ REQUESTS = [
     (
         "POST",
         "/api/ladders/{ladder}/rungs",
-        {"id": str(uuid4()), "beside": "{rung}", "dial": "feet", "amount": 0.1},
+        {"id": str(uuid4()), "beside": "{rung}", "dial": "foot_height", "amount": 0.1},
         "ladder",
     ),
     ("DELETE", "/api/ladders/{ladder}/rungs/{rung}", None, "ladder"),

@@ -243,7 +243,7 @@ def test_own_figures_tell_how_many_sets_they_rest_on(coach: Coach) -> None:
         ({"one": {"movement": "planche", "values": {"hip": 170}}}, "hip"),
         ({"one": {"movement": "dip", "carried": {"lap_kg": 5}}}, "worn lap"),
         ({"one": {"movement": "squat", "values": {"knee": 150, "shank": 0}}}, "balance"),
-        ({"one": push_up(hand_offset=0.4)}, "balance"),
+        ({"one": push_up(hand_offset=0.4)}, "hand offset"),
         ({"one": {"movement": "push_up", "tempo": "fast"}}, "tempo"),
         ({"one": {"movement": "push_up", "range_percent": 5}}, "range"),
         ({"other": push_up(foot_height=3)}, "second set-up, foot height"),

@@ -46,7 +46,7 @@ def test_a_rung_stands_right_above_the_one_it_was_made_from(coach, ladder) -> No
 
 
 def test_or_right_below_it(coach, ladder) -> None:
-    add(coach, ladder, floor(ladder), side="below", dial="hands", amount=0.1)
+    add(coach, ladder, floor(ladder), side="below", dial="hand_height", amount=0.1)
     after = names(drawn(coach, ladder))
     assert after[after.index("Floor push-up") - 1] == "Floor push-up, hands 10 cm"
 
@@ -55,8 +55,8 @@ def test_a_rung_between_closes_a_gap(coach, ladder) -> None:
     """The ready ladder's first step is too big; a counter push-up with slower reps lies between."""
     assert ladder["steps"][0]["gap"]
     path = f"/api/ladders/{ladder['id']}/rungs/{ladder['rungs'][0]['id']}/ways?step_percent=9"
-    lower = next(w for w in coach.get(path)["ways"] if w["dial"] == "hands")["to"]["likely"]
-    add(coach, ladder, ladder["rungs"][0], dial="hands", amount=lower)
+    lower = next(w for w in coach.get(path)["ways"] if w["dial"] == "hand_height")["to"]["likely"]
+    add(coach, ladder, ladder["rungs"][0], dial="hand_height", amount=lower)
     after = drawn(coach, ladder)
     assert not after["steps"][0]["gap"]
     assert not after["steps"][1]["gap"]
@@ -78,8 +78,8 @@ def test_an_id_of_another_ladder_is_refused(coach, ladder) -> None:
 @pytest.mark.parametrize(
     ("change", "field"),
     [
-        ({"amount": 5}, "feet"),
-        ({"amount": -0.1}, "feet"),
+        ({"amount": 5}, "foot height"),
+        ({"amount": -0.1}, "foot height"),
         ({"dial": "bag", "amount": 40}, "bag"),
         ({"dial": "lowering", "amount": 0.1}, "lowering"),
         ({"dial": "magic"}, "dial"),

@@ -124,7 +124,7 @@ def _parameter(form: Form, name: str) -> Dial:
 
     def words(amount: float) -> str:
         told = f"{100 * amount:.0f} cm" if one.unit == "m" else f"{amount:g} {one.unit}"
-        return f"{one.label} {told}"
+        return f"{one.label.removeprefix('surface under the ')} {told}"
 
     return Dial(
         name,

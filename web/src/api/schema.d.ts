@@ -353,6 +353,230 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bench/forms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Forms
+         * @description Every family's posture, with what may be changed about it.
+         */
+        get: operations["get_forms"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Bench
+         * @description What one or two set-ups ask of a body, and how they compare.
+         */
+        post: operations["read_bench"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Account
+         * @description How a figure of the sheet came about.
+         */
+        post: operations["account"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/solution": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Solve
+         * @description Where one dial meets the aim.
+         */
+        post: operations["solve"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/bands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Which Band
+         * @description Which of the coach's bands is enough, and how high it must hang.
+         */
+        post: operations["which_band"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/pieces": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Make Load
+         * @description Which things make a load, in the fewest pieces.
+         */
+        post: operations["make_load"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladders/{ladder_id}/set-ups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Keep Set Up
+         * @description Keep a set-up as a rung, where its demand belongs.
+         */
+        post: operations["keep_set_up"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Bands
+         * @description What there is.
+         */
+        get: operations["get_bands"];
+        put?: never;
+        /**
+         * Add Band
+         * @description Keep a measured band; its curve is fitted to the pulls.
+         */
+        post: operations["add_band"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bands/{band_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Remove Band
+         * @description Lay a band aside; set-ups that used it keep its curve.
+         */
+        delete: operations["remove_band"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladders/{ladder_id}/record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Record
+         * @description What the athlete has done in the ladder's family.
+         */
+        get: operations["get_record"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladders/{ladder_id}/personal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Personal
+         * @description The athlete's own capacity, growth, g and endurance, with how many sets they rest on.
+         */
+        get: operations["get_personal"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ladders/{ladder_id}/today": {
         parameters: {
             query?: never;
@@ -483,6 +707,32 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
+         * Aim
+         * @description As hard as another set-up, or so many reps or seconds of what was done.
+         */
+        Aim: {
+            model?: components["schemas"]["SetUpRequest"] | null;
+            /**
+             * Step Percent
+             * @default 0
+             */
+            step_percent: number;
+            /**
+             * Count
+             * @example 5
+             */
+            count?: number | null;
+        };
+        /**
+         * AlongRep
+         * @description The limiting measure at a place along the rep.
+         */
+        AlongRep: {
+            /** Depth */
+            depth: number;
+            demand: components["schemas"]["Estimate"];
+        };
+        /**
          * Answer
          * @description What the coach says to a decision.
          */
@@ -503,6 +753,31 @@ export interface components {
              * @default
              */
             word: string;
+        };
+        /**
+         * Asked
+         * @description Which figure of the sheet is to be explained.
+         */
+        Asked: {
+            body: components["schemas"]["BodyRequest"];
+            one: components["schemas"]["SetUpRequest"];
+            other?: components["schemas"]["SetUpRequest"] | null;
+            done?: components["schemas"]["DoneAt"] | null;
+            /**
+             * Which
+             * @default one
+             * @enum {string}
+             */
+            which: "one" | "other" | "ratio" | "capacity";
+            /**
+             * Figure
+             * @default demand
+             * @example demand
+             * @example torque.hip
+             * @example force.hands
+             * @example expected
+             */
+            figure: string;
         };
         /**
          * Athlete
@@ -531,6 +806,249 @@ export interface components {
             ladders: components["schemas"]["LadderName"][];
         };
         /**
+         * Band
+         * @description A measured band with its fitted curve.
+         */
+        Band: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+            /** Rest M */
+            rest_m: number;
+            /** Limit */
+            limit: number;
+            /** Pulls */
+            pulls: components["schemas"]["PullReading"][];
+            /**
+             * Scatter Percent
+             * @description 80 % half-width of a pull.
+             */
+            scatter_percent: number;
+            /** Curve */
+            curve: components["schemas"]["CurvePoint"][];
+        };
+        /**
+         * BandAnswer
+         * @description One band, and where it must hang.
+         */
+        BandAnswer: {
+            /** Name */
+            name: string;
+            anchor: components["schemas"]["Explained"] | null;
+            pull: components["schemas"]["Estimate"] | null;
+            /** Stretch */
+            stretch: number | null;
+            expected: components["schemas"]["Estimate"] | null;
+            setup: components["schemas"]["SetUpRequest"] | null;
+            /** Why Not */
+            why_not: string;
+        };
+        /**
+         * BandAnswers
+         * @description Every band the coach has, plain and doubled.
+         */
+        BandAnswers: {
+            /** @description How much must be taken off the demand. */
+            help: components["schemas"]["Explained"];
+            /** Bands */
+            bands: components["schemas"]["BandAnswer"][];
+        };
+        /**
+         * BandHoldRequest
+         * @description A band between the body and something that stays where it is.
+         */
+        BandHoldRequest: {
+            band: components["schemas"]["BandRequest"];
+            /**
+             * At
+             * @default hips
+             * @enum {string}
+             */
+            at: "hips" | "feet" | "knees" | "hands" | "shoulders";
+            /**
+             * Anchor Height M
+             * @description Of its other end above the floor.
+             * @default 2.2
+             */
+            anchor_height_m: number;
+            /**
+             * Anchor Ahead M
+             * @description How far that end lies towards the head's side of the body's place.
+             * @default 0
+             */
+            anchor_ahead_m: number;
+            /**
+             * In Hands
+             * @description Its other end is held where the hands are.
+             * @default false
+             */
+            in_hands: boolean;
+        };
+        /**
+         * BandPuzzle
+         * @description Which band brings a count within reach.
+         */
+        BandPuzzle: {
+            body: components["schemas"]["BodyRequest"];
+            task: components["schemas"]["SetUpRequest"];
+            done: components["schemas"]["DoneAt"];
+            /**
+             * Count
+             * @example 5
+             */
+            count: number;
+            /**
+             * At
+             * @default hips
+             * @enum {string}
+             */
+            at: "hips" | "feet" | "knees" | "hands" | "shoulders";
+        };
+        /**
+         * BandRequest
+         * @description A measured band: its curve is fitted to its pulls.
+         */
+        BandRequest: {
+            /**
+             * Rest M
+             * @description Length without pull.
+             * @example 1
+             */
+            rest_m: number;
+            /**
+             * Pulls
+             * @description Five or more, reaching twice the rest length.
+             */
+            pulls: components["schemas"]["PullReading"][];
+            /**
+             * Limit
+             * @description Largest stretch, times the rest length.
+             * @default 3
+             */
+            limit: number;
+            /**
+             * Doubled
+             * @description Folded in two.
+             * @default false
+             */
+            doubled: boolean;
+            /**
+             * Grip M
+             * @description Held shorter: the rest length between grips.
+             */
+            grip_m?: number | null;
+        };
+        /**
+         * Bands
+         * @description The coach's bands.
+         */
+        Bands: {
+            /** Bands */
+            bands: components["schemas"]["Band"][];
+        };
+        /**
+         * Bench
+         * @description The sheet, computed.
+         */
+        Bench: {
+            one: components["schemas"]["ReadingOf"];
+            other: components["schemas"]["ReadingOf"] | null;
+            /** @description How many times as hard the other is. */
+            ratio: components["schemas"]["Estimate"] | null;
+            /** Ratio Why Not */
+            ratio_why_not: string;
+            /** Model Version */
+            model_version: string;
+        };
+        /**
+         * BodyRequest
+         * @description Whose body.
+         */
+        BodyRequest: {
+            /**
+             * Stature M
+             * @description 1.0 to 2.4 m.
+             * @example 1.75
+             */
+            stature_m: number;
+            /**
+             * Mass Kg
+             * @description 20 to 300 kg.
+             * @example 75
+             */
+            mass_kg: number;
+            /**
+             * Sex
+             * @description Which of dumas's tables.
+             */
+            sex?: ("male" | "female") | null;
+            /**
+             * Table
+             * @description Segment table.
+             * @default winter
+             * @enum {string}
+             */
+            table: "winter" | "dumas";
+            /**
+             * Lengths M
+             * @description Measured segment lengths in place of the table's.
+             * @example {
+             *       "thigh": 0.44
+             *     }
+             */
+            lengths_m?: {
+                [key: string]: number;
+            };
+            /**
+             * Mass Shares
+             * @description Shares of body mass of segment pairs in place of the table's.
+             * @example {
+             *       "thigh": 0.21
+             *     }
+             */
+            mass_shares?: {
+                [key: string]: number;
+            };
+        };
+        /**
+         * Carried
+         * @description What is worn or held, kg, by place.
+         */
+        Carried: {
+            /**
+             * Vest Kg
+             * @description At the trunk's middle.
+             * @default 0
+             */
+            vest_kg: number;
+            /**
+             * Bag Kg
+             * @description High on the back.
+             * @default 0
+             */
+            bag_kg: number;
+            /**
+             * Ankles Kg
+             * @default 0
+             */
+            ankles_kg: number;
+            /**
+             * Lap Kg
+             * @default 0
+             */
+            lap_kg: number;
+            /**
+             * Hands Kg
+             * @description Both hands together.
+             * @default 0
+             */
+            hands_kg: number;
+        };
+        /**
          * Catalogue
          * @description What the product knows by name.
          */
@@ -557,6 +1075,16 @@ export interface components {
              * @example three sandbags and a riser
              */
             password: string;
+        };
+        /**
+         * CurvePoint
+         * @description A length and the pull there.
+         */
+        CurvePoint: {
+            /** Length M */
+            length_m: number;
+            /** Kg */
+            kg: number;
         };
         /**
          * Decision
@@ -623,6 +1151,41 @@ export interface components {
             sources: string[];
             /** Note */
             note: string;
+        };
+        /**
+         * DialOf
+         * @description Something that can be solved for.
+         */
+        DialOf: {
+            /** Name */
+            name: string;
+            /** Label */
+            label: string;
+            /** Unit */
+            unit: string;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+        };
+        /**
+         * DoneAt
+         * @description A set or a hold that was done.
+         */
+        DoneAt: {
+            setup: components["schemas"]["SetUpRequest"];
+            /**
+             * Reps
+             * @example 9
+             */
+            reps?: number | null;
+            /** Seconds */
+            seconds?: number | null;
+            /**
+             * Effort
+             * @default 10
+             */
+            effort: number;
         };
         /**
          * Dose
@@ -752,9 +1315,14 @@ export interface components {
         Figure: {
             /**
              * Phase
-             * @enum {string}
+             * @example top
              */
-            phase: "top" | "middle" | "bottom";
+            phase: string;
+            /**
+             * Depth
+             * @description 0 at the rep's start, 1 at its other end.
+             */
+            depth: number;
             /** Joints */
             joints: {
                 [key: string]: components["schemas"]["Point"];
@@ -764,10 +1332,10 @@ export interface components {
             centre_of_mass: components["schemas"]["Point"];
             /** Forces */
             forces: components["schemas"]["Force"][];
-            /** Hand Surface */
-            hand_surface: number;
-            /** Foot Surface */
-            foot_surface: number;
+            /** Surfaces */
+            surfaces: components["schemas"]["Surface"][];
+            /** From Above */
+            from_above: boolean;
         };
         /**
          * Finish
@@ -800,6 +1368,61 @@ export interface components {
             name: string;
             at: components["schemas"]["Point"];
             vector: components["schemas"]["Point"];
+        };
+        /**
+         * FormOf
+         * @description A family's posture.
+         */
+        FormOf: {
+            /**
+             * Id
+             * @example push_up
+             */
+            id: string;
+            /**
+             * Name
+             * @example Push-up
+             */
+            name: string;
+            /** Family */
+            family: string;
+            /**
+             * Counted
+             * @enum {string}
+             */
+            counted: "reps" | "hold" | "effort";
+            /**
+             * Measure
+             * @example hand load
+             */
+            measure: string;
+            /** Ends */
+            ends: string[];
+            /** Parameters */
+            parameters: components["schemas"]["ParameterOf"][];
+            /** Dials */
+            dials: components["schemas"]["DialOf"][];
+            /** Presets */
+            presets: components["schemas"]["Preset"][];
+            /** Loads */
+            loads: string[];
+            /** Says */
+            says: string;
+            /** Caution */
+            caution: string;
+            /**
+             * Keeps
+             * @description Families of ladders that can hold it as a rung.
+             */
+            keeps: string[];
+        };
+        /**
+         * Forms
+         * @description Every family's posture.
+         */
+        Forms: {
+            /** Forms */
+            forms: components["schemas"]["FormOf"][];
         };
         /**
          * Gate
@@ -850,6 +1473,23 @@ export interface components {
             model_version: string;
         };
         /**
+         * HelpRequest
+         * @description Kilos a hand or a support takes off, straight up.
+         */
+        HelpRequest: {
+            /**
+             * Kg
+             * @example 10
+             */
+            kg: number;
+            /**
+             * At
+             * @default hips
+             * @enum {string}
+             */
+            at: "hips" | "feet" | "knees" | "hands" | "shoulders";
+        };
+        /**
          * Input
          * @description One figure that went into a result.
          */
@@ -870,6 +1510,21 @@ export interface components {
              * @example kg
              */
             unit: string;
+        };
+        /**
+         * KeptSetUp
+         * @description A set-up to keep as a rung.
+         */
+        KeptSetUp: {
+            /**
+             * Id
+             * Format: uuid
+             * @description Made by the client, so that sending it twice adds one.
+             */
+            id: string;
+            /** Name */
+            name: string;
+            setup: components["schemas"]["SetUpRequest"];
         };
         /**
          * LadderName
@@ -954,6 +1609,29 @@ export interface components {
             local_date: string;
             /** Sets */
             sets: components["schemas"]["LoggedSet"][];
+        };
+        /**
+         * LoadPuzzle
+         * @description A load to be made of things.
+         */
+        LoadPuzzle: {
+            /**
+             * Target Kg
+             * @example 7.5
+             */
+            target_kg: number;
+            /**
+             * Tolerance Kg
+             * @default 0.25
+             */
+            tolerance_kg: number;
+            /**
+             * Limit Kg
+             * @default 15
+             */
+            limit_kg: number;
+            /** Things */
+            things: components["schemas"]["ThingAt"][];
         };
         /**
          * LoggedSet
@@ -1089,6 +1767,37 @@ export interface components {
             consent: true;
         };
         /**
+         * NewBand
+         * @description A band with its pulls.
+         */
+        NewBand: {
+            /**
+             * Id
+             * Format: uuid
+             * @description Made by the client, so that sending it twice counts once.
+             */
+            id: string;
+            /**
+             * Name
+             * @example broad
+             */
+            name: string;
+            /**
+             * Rest M
+             * @description Length without pull.
+             * @example 1
+             */
+            rest_m: number;
+            /** Pulls */
+            pulls: components["schemas"]["PullReading"][];
+            /**
+             * Limit
+             * @description Largest stretch, times the rest length.
+             * @default 3
+             */
+            limit: number;
+        };
+        /**
          * NewLadder
          * @description A ready ladder for an athlete, entered where the test says.
          */
@@ -1153,10 +1862,9 @@ export interface components {
             side: "above" | "below";
             /**
              * Dial
-             * @example feet
-             * @enum {string}
+             * @example foot_height
              */
-            dial: "bag" | "feet" | "hands" | "along" | "lowering";
+            dial: string;
             /**
              * Amount
              * @description kg, m or s; rounded to what can be set up.
@@ -1245,6 +1953,53 @@ export interface components {
             corrects?: string | null;
         };
         /**
+         * ParameterOf
+         * @description Something about a form that may be changed.
+         */
+        ParameterOf: {
+            /**
+             * Name
+             * @example hand_height
+             */
+            name: string;
+            /**
+             * Label
+             * @example surface under the hands
+             */
+            label: string;
+            /**
+             * Unit
+             * @example m
+             */
+            unit: string;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Default */
+            default: number;
+            /** Step */
+            step: number;
+        };
+        /**
+         * Personal
+         * @description A person's own figures, fitted to their sets; none while there are too few.
+         */
+        Personal: {
+            /** Sets */
+            sets: number;
+            /** First */
+            first: string | null;
+            /** Last */
+            last: string | null;
+            capacity: components["schemas"]["Explained"] | null;
+            growth: components["schemas"]["Explained"] | null;
+            g: components["schemas"]["Explained"] | null;
+            endurance: components["schemas"]["Explained"] | null;
+            /** Why Not */
+            why_not: string;
+        };
+        /**
          * Phases
          * @description Load on the hands along the rep.
          */
@@ -1252,6 +2007,30 @@ export interface components {
             top: components["schemas"]["Explained"];
             middle: components["schemas"]["Explained"];
             bottom: components["schemas"]["Explained"];
+        };
+        /**
+         * Piece
+         * @description How many of a thing.
+         */
+        Piece: {
+            /** Name */
+            name: string;
+            /** Count */
+            count: number;
+            /** Kg */
+            kg: number;
+        };
+        /**
+         * Pieces
+         * @description The fewest pieces that make the load.
+         */
+        Pieces: {
+            /** Pieces */
+            pieces: components["schemas"]["Piece"][];
+            /** Kg */
+            kg: number;
+            /** Off Kg */
+            off_kg: number;
         };
         /**
          * Point
@@ -1262,6 +2041,18 @@ export interface components {
             x: number;
             /** Y */
             y: number;
+        };
+        /**
+         * Preset
+         * @description A named shape of a form.
+         */
+        Preset: {
+            /** Name */
+            name: string;
+            /** Values */
+            values: {
+                [key: string]: number;
+            };
         };
         /**
          * Problem
@@ -1287,6 +2078,71 @@ export interface components {
             errors: components["schemas"]["FieldProblem"][];
         };
         /**
+         * PullReading
+         * @description A band pulled to a length, and its force there.
+         */
+        PullReading: {
+            /**
+             * Length M
+             * @example 1.5
+             */
+            length_m: number;
+            /**
+             * Force N
+             * @example 80
+             */
+            force_n: number;
+        };
+        /**
+         * Puzzle
+         * @description Turn one dial of a set-up until the aim is met.
+         */
+        Puzzle: {
+            body: components["schemas"]["BodyRequest"];
+            task: components["schemas"]["SetUpRequest"];
+            /**
+             * Dial
+             * @example foot_height
+             */
+            dial: string;
+            aim: components["schemas"]["Aim"];
+            done?: components["schemas"]["DoneAt"] | null;
+        };
+        /**
+         * ReadingOf
+         * @description What a set-up asks.
+         */
+        ReadingOf: {
+            /** Movement */
+            movement: string;
+            /** Measure */
+            measure: string;
+            demand: components["schemas"]["Estimate"];
+            share: components["schemas"]["Estimate"];
+            /** Along */
+            along: components["schemas"]["AlongRep"][];
+            /** Peak Depth */
+            peak_depth: number;
+            work: components["schemas"]["Estimate"];
+            /** Rep Time S */
+            rep_time_s: number;
+            overhang: components["schemas"]["Estimate"];
+            /** Torques */
+            torques: {
+                [key: string]: components["schemas"]["Estimate"];
+            };
+            /** Forces */
+            forces: {
+                [key: string]: components["schemas"]["Estimate"];
+            };
+            /** @description Reps or seconds, from what was done. */
+            expected: components["schemas"]["Estimate"] | null;
+            /** Expected Why Not */
+            expected_why_not: string;
+            /** Figures */
+            figures: components["schemas"]["Figure"][];
+        };
+        /**
          * ReadyLadder
          * @description A ladder to copy to an athlete.
          */
@@ -1304,10 +2160,66 @@ export interface components {
             rungs: string[];
         };
         /**
+         * Record
+         * @description The newest evidence of a ladder's family, newest first.
+         */
+        Record: {
+            /** Entries */
+            entries: components["schemas"]["RecordEntry"][];
+        };
+        /**
+         * RecordEntry
+         * @description A test or a set that says something of capacity.
+         */
+        RecordEntry: {
+            /**
+             * Day
+             * Format: date
+             */
+            day: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "test" | "set";
+            setup: components["schemas"]["SetUpRequest"];
+            /** Reps */
+            reps: number;
+            /** Effort */
+            effort: number;
+            capacity: components["schemas"]["Explained"];
+        };
+        /**
          * RepTest
          * @description Strict reps done to the end (or to an effort), at a set-up.
          */
         RepTest: {
+            /**
+             * Values
+             * @description Of the form's parameters; what is left out is the form's own.
+             * @example {
+             *       "hand_height": 0.3
+             *     }
+             */
+            values?: {
+                [key: string]: number;
+            };
+            carried?: components["schemas"]["Carried"];
+            band?: components["schemas"]["BandHoldRequest"] | null;
+            help?: components["schemas"]["HelpRequest"] | null;
+            /**
+             * Range Percent
+             * @description Share of the full range that is used.
+             * @default 100
+             */
+            range_percent: number;
+            /**
+             * Tempo
+             * @description Lower – hold – press – hold, s.
+             * @default 1-0-1-0
+             * @example 3-0-1-0
+             */
+            tempo: string;
             /**
              * Id
              * Format: uuid
@@ -1320,37 +2232,6 @@ export interface components {
              * @example push-up
              */
             movement: string;
-            /**
-             * Hand Height M
-             * @default 0
-             * @example 0.3
-             */
-            hand_height_m: number;
-            /**
-             * Foot Height M
-             * @default 0
-             */
-            foot_height_m: number;
-            /**
-             * Hand Offset M
-             * @default 0
-             */
-            hand_offset_m: number;
-            /**
-             * Vest Kg
-             * @default 0
-             */
-            vest_kg: number;
-            /**
-             * Bag Kg
-             * @default 0
-             */
-            bag_kg: number;
-            /**
-             * Tempo
-             * @default 1-0-1-0
-             */
-            tempo: string;
             /**
              * Reps
              * @example 12
@@ -1412,37 +2293,24 @@ export interface components {
          */
         Rung: {
             /**
-             * Movement
-             * @example push-up
+             * Values
+             * @description Of the form's parameters; what is left out is the form's own.
+             * @example {
+             *       "hand_height": 0.3
+             *     }
              */
-            movement: string;
+            values?: {
+                [key: string]: number;
+            };
+            carried?: components["schemas"]["Carried"];
+            band?: components["schemas"]["BandHoldRequest"] | null;
+            help?: components["schemas"]["HelpRequest"] | null;
             /**
-             * Hand Height M
-             * @default 0
-             * @example 0.3
+             * Range Percent
+             * @description Share of the full range that is used.
+             * @default 100
              */
-            hand_height_m: number;
-            /**
-             * Foot Height M
-             * @default 0
-             */
-            foot_height_m: number;
-            /**
-             * Hand Offset M
-             * @description Hands along the body, + towards the feet.
-             * @default 0
-             */
-            hand_offset_m: number;
-            /**
-             * Vest Kg
-             * @default 0
-             */
-            vest_kg: number;
-            /**
-             * Bag Kg
-             * @default 0
-             */
-            bag_kg: number;
+            range_percent: number;
             /**
              * Tempo
              * @description Lower – hold – press – hold, s.
@@ -1450,6 +2318,11 @@ export interface components {
              * @example 3-0-1-0
              */
             tempo: string;
+            /**
+             * Movement
+             * @example push-up
+             */
+            movement: string;
             /**
              * Id
              * Format: uuid
@@ -1584,6 +2457,59 @@ export interface components {
             pain_place: string;
         };
         /**
+         * SetUpRequest
+         * @description A form and what is changed about it.
+         */
+        SetUpRequest: {
+            /**
+             * Values
+             * @description Of the form's parameters; what is left out is the form's own.
+             * @example {
+             *       "hand_height": 0.3
+             *     }
+             */
+            values?: {
+                [key: string]: number;
+            };
+            carried?: components["schemas"]["Carried"];
+            band?: components["schemas"]["BandHoldRequest"] | null;
+            help?: components["schemas"]["HelpRequest"] | null;
+            /**
+             * Range Percent
+             * @description Share of the full range that is used.
+             * @default 100
+             */
+            range_percent: number;
+            /**
+             * Tempo
+             * @description Lower – hold – press – hold, s.
+             * @default 1-0-1-0
+             * @example 3-0-1-0
+             */
+            tempo: string;
+            /**
+             * Movement
+             * @example push_up
+             */
+            movement: string;
+            /**
+             * Shape
+             * @description A named shape of the form.
+             * @example advanced_tuck
+             */
+            shape?: string | null;
+        };
+        /**
+         * Sheet
+         * @description A body, one set-up or two, and what the body has done.
+         */
+        Sheet: {
+            body: components["schemas"]["BodyRequest"];
+            one: components["schemas"]["SetUpRequest"];
+            other?: components["schemas"]["SetUpRequest"] | null;
+            done?: components["schemas"]["DoneAt"] | null;
+        };
+        /**
          * SignedIn
          * @description The coach who is signed in.
          */
@@ -1608,6 +2534,24 @@ export interface components {
              * @example Europe/Lisbon
              */
             time_zone: string;
+        };
+        /**
+         * Solved
+         * @description Where the dial meets the aim.
+         */
+        Solved: {
+            /** Dial */
+            dial: string;
+            /** Label */
+            label: string;
+            /** Unit */
+            unit: string;
+            /** Now */
+            now: number;
+            to: components["schemas"]["Explained"] | null;
+            setup: components["schemas"]["SetUpRequest"] | null;
+            /** Why Not */
+            why_not: string;
         };
         /**
          * Squad
@@ -1698,6 +2642,33 @@ export interface components {
             easier: boolean;
         };
         /**
+         * Surface
+         * @description Something the body touches: a block, a bar or a wall.
+         */
+        Surface: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "block" | "bar" | "wall";
+            /**
+             * Under
+             * @description The joint it is drawn at.
+             * @example wrist
+             */
+            under: string;
+            /**
+             * Height
+             * @description Above the floor, m.
+             */
+            height: number;
+            /**
+             * Label
+             * @example hands
+             */
+            label: string;
+        };
+        /**
          * TestResult
          * @description A kept test with the capacity it was read as.
          */
@@ -1723,6 +2694,28 @@ export interface components {
             effort: number;
             /** Model Version */
             model_version: string;
+        };
+        /**
+         * ThingAt
+         * @description Something to load with.
+         */
+        ThingAt: {
+            /**
+             * Name
+             * @example sandbag 2.5
+             */
+            name: string;
+            /**
+             * Kg
+             * @example 2.5
+             */
+            kg: number;
+            /**
+             * Count
+             * @default 1
+             * @example 4
+             */
+            count: number;
         };
         /**
          * Today
@@ -1790,11 +2783,24 @@ export interface components {
         Way: {
             /**
              * Dial
-             * @enum {string}
+             * @example bag
              */
-            dial: "bag" | "feet" | "hands" | "along" | "lowering";
-            /** Unit */
+            dial: string;
+            /**
+             * Label
+             * @example bag high on the back
+             */
+            label: string;
+            /**
+             * Unit
+             * @example kg
+             */
             unit: string;
+            /**
+             * By Work
+             * @description It tells on the work of a rep, not on the demand.
+             */
+            by_work: boolean;
             /** Now */
             now: number;
             to: components["schemas"]["Explained"] | null;
@@ -3072,6 +4078,844 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RungName"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_forms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Forms"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_bench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Sheet"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Bench"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    account: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Asked"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Explained"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    solve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Puzzle"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Solved"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    which_band: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BandPuzzle"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BandAnswers"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    make_load: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LoadPuzzle"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pieces"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keep_set_up: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ladder_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptSetUp"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RungName"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_bands: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Bands"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_band: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewBand"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Band"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_band: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                band_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_record: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ladder_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_personal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ladder_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Personal"];
                 };
             };
             /** @description Nobody is signed in. */

@@ -17,7 +17,7 @@ from invelo.core.body import Body
 from invelo.core.dial import dials
 from invelo.core.errors import InputError
 from invelo.core.figure import figures
-from invelo.core.kit import Thing, pick
+from invelo.core.kit import Thing, pick, water
 from invelo.core.movement import catalogue
 from invelo.core.posture.form import Form, form, forms
 from invelo.core.predict import Done, Known
@@ -217,8 +217,13 @@ class ThingAt(Request):
     """Something to load with."""
 
     name: str = Field(max_length=60, examples=["sandbag 2.5"])
-    kg: float = Field(examples=[2.5])
+    kg: float = Field(0.0, examples=[2.5])
+    litres: float = Field(0.0, description="Of water, in place of kilos.")
     count: int = Field(1, examples=[4])
+
+    def core(self) -> Thing:
+        """As the core picks it."""
+        return Thing(self.name, water(self.litres) if self.litres else self.kg, self.count)
 
 
 class LoadPuzzle(Request):
@@ -340,7 +345,7 @@ def which_band(body: BandPuzzle, coach: Coach, db: Database) -> BandAnswers:
 @router.post("/bench/pieces")
 def make_load(body: LoadPuzzle, coach: Coach) -> Pieces:
     """Which things make a load, in the fewest pieces."""
-    things = tuple(Thing(one.name, one.kg, one.count) for one in body.things)
+    things = tuple(one.core() for one in body.things)
     found = pick(things, body.target_kg, body.tolerance_kg, body.limit_kg)
     return Pieces(
         pieces=[Piece(name=thing.name, count=n, kg=thing.kg) for thing, n in found.pieces],
@@ -480,7 +485,9 @@ def _of(read: Reading, name: str) -> core.Estimate:
         "share": read.share,
         "work": read.work,
         "overhang": read.overhang,
+        "start": read.at_start,
         "peak": read.peak.demand,
+        "end": read.at_end,
     }
     parts = {"torque": read.torques, "force": read.forces}.get(kind, {})
     found = plain.get(name) or parts.get(part)

@@ -10,10 +10,11 @@ from pydantic import AwareDatetime, Field
 from invelo.api.context import Coach, Database, Now, moment_for
 from invelo.api.problems import ERRORS
 from invelo.api.review import Decision, decision_of
-from invelo.api.shapes import Dose, Gate, Request, RungName, Shape, dose_of, gate_of
+from invelo.api.shapes import Dose, Gate, RungName, Shape, dose_of, gate_of
 from invelo.core.caution import BEFORE_A_SESSION, STANDING
 from invelo.core.log import PAIN_STOP
 from invelo.core.movement import catalogue
+from invelo.exchange.setups import Request
 from invelo.store import access, floor, ladder, logs, tables
 from invelo.store.rows import modifiers_of
 

@@ -18,7 +18,6 @@ from invelo.api.shapes import (
     Level,
     Measure,
     Purpose,
-    Request,
     Shape,
     dose_of,
     gate_of,
@@ -26,7 +25,7 @@ from invelo.api.shapes import (
 from invelo.core import MODEL_VERSION
 from invelo.core.caution import STANDING
 from invelo.core.movement import CATALOGUE_VERSION, catalogue
-from invelo.exchange.setups import Changes
+from invelo.exchange.setups import Changes, Request
 from invelo.store import access, ladder, tables
 
 router = APIRouter(prefix="/api", tags=["Ladder"], responses=ERRORS)
@@ -138,6 +137,7 @@ class Movement(Shape):
     id: str
     name: str
     family: str
+    form: str = Field(description="Of the bench's forms.")
 
 
 class ReadyLadder(Shape):

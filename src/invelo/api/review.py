@@ -10,8 +10,9 @@ from pydantic import Field
 
 from invelo.api.context import Coach, Database, Now, moment_for
 from invelo.api.problems import ERRORS
-from invelo.api.shapes import Input, Request, RungName, Shape
+from invelo.api.shapes import Input, RungName, Shape
 from invelo.core.decide import RULES
+from invelo.exchange.setups import Request
 from invelo.store import access, ladder, logs, review, tables
 
 router = APIRouter(prefix="/api", tags=["Review"], responses=ERRORS)

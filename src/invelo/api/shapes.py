@@ -15,12 +15,6 @@ class Shape(BaseModel):
     model_config = ConfigDict(from_attributes=True)
 
 
-class Request(BaseModel):
-    """A request body; a misspelt field is an error, not silence."""
-
-    model_config = ConfigDict(extra="forbid", allow_inf_nan=False)
-
-
 class Estimate(Shape):
     """A figure with its 80 % interval."""
 

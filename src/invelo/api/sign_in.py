@@ -9,8 +9,8 @@ from sqlmodel import Session
 
 from invelo.api.context import SESSION_COOKIE, Coach, Database, Now, Token
 from invelo.api.problems import ERRORS, FieldProblem, Problem, problem
-from invelo.api.shapes import Request as Body
 from invelo.api.shapes import Shape
+from invelo.exchange.setups import Request as Body
 from invelo.settings import Settings
 from invelo.store import accounts
 from invelo.store.tables import Account

@@ -9,7 +9,8 @@ from pydantic import Field
 
 from invelo.api.context import Coach, Database, Now, moment_for
 from invelo.api.problems import ERRORS
-from invelo.api.shapes import Estimate, Gate, Measure, Request, RungName, Shape, gate_of
+from invelo.api.shapes import Estimate, Gate, Measure, RungName, Shape, gate_of
+from invelo.exchange.setups import Request
 from invelo.store import access, ladder, squad
 from invelo.store.moment import Moment
 

@@ -8,8 +8,9 @@ from pydantic import Field
 
 from invelo.api.context import Coach, Database, Now, moment_for
 from invelo.api.problems import ERRORS
-from invelo.api.shapes import Estimate, Explained, Request, RungName, Shape
+from invelo.api.shapes import Estimate, Explained, RungName, Shape
 from invelo.core.ways import ways
+from invelo.exchange.setups import Request
 from invelo.store import access, ladder, rungs
 from invelo.store.rows import body_of
 

@@ -13,10 +13,14 @@ from uuid import UUID
 
 from sqlmodel import Session, select
 
+from invelo.core.bands import Pull, fit
+from invelo.core.body import GRAVITY
 from invelo.core.movement import Movement, catalogue
 from invelo.core.placement import evidence
 from invelo.core.ratio import relative_range
 from invelo.demo.theatre import (
+    BAND_LENGTH,
+    BANDS,
     COACH_EMAIL,
     COACH_NAME,
     COACH_PASSWORD,
@@ -25,7 +29,7 @@ from invelo.demo.theatre import (
     ZONE,
     CrewMember,
 )
-from invelo.store import accounts, floor, ladder, review, squad
+from invelo.store import accounts, bands, floor, ladder, review, squad
 from invelo.store.moment import Moment
 from invelo.store.rows import body_of
 from invelo.store.tables import Account, Athlete, Decision, Ladder
@@ -41,9 +45,17 @@ def load(db: Session, now: datetime) -> None:
     if db.exec(select(Account)).first() is not None:
         return
     coach = accounts.create(db, COACH_EMAIL, COACH_NAME, COACH_PASSWORD, ZONE, now)
+    _measure_bands(db, coach, now)
     for member in CREW:
         random = Random(f"{SEED} {member.name}")  # noqa: S311  (the same story each time)
         _live(db, coach, member, now, random)
+
+
+def _measure_bands(db: Session, coach: Account, now: datetime) -> None:
+    random = Random(f"{SEED} bands")  # noqa: S311
+    for name, readings in BANDS.items():
+        pulls = tuple(Pull(length, round(kg * GRAVITY, 2)) for length, kg in readings)
+        bands.keep(db, coach.id, _id(random), name, fit(BAND_LENGTH, pulls), now)
 
 
 def _live(db: Session, coach: Account, member: CrewMember, now: datetime, random: Random) -> None:

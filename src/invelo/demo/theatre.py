@@ -30,6 +30,14 @@ TOUR_LADDER = ReadyLadder(
     ),
 )
 
+BAND_LENGTH = 1.0
+BANDS: dict[str, tuple[tuple[float, float], ...]] = {
+    "narrow": ((1.2, 2.6), (1.4, 4.3), (1.6, 5.5), (1.8, 6.6), (2.0, 7.6), (2.3, 8.8)),
+    "middle": ((1.2, 5.4), (1.4, 8.6), (1.6, 11.3), (1.8, 13.2), (2.0, 15.0), (2.3, 17.5)),
+    "broad": ((1.2, 10.0), (1.4, 16.6), (1.6, 21.6), (1.8, 26.3), (2.0, 29.3), (2.3, 32.8)),
+}
+"""The three bands of the stage box: length (m) and pull (kg) as read off a hanging scale."""
+
 
 @dataclass(frozen=True)
 class CrewMember:

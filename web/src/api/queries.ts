@@ -55,6 +55,26 @@ export const queries = {
       queryKey: ["ladder", id, "today"],
       queryFn: () => answer(api.GET("/api/ladders/{ladder_id}/today", path(id))),
     }),
+  forms: queryOptions({
+    queryKey: ["forms"],
+    queryFn: () => answer(api.GET("/api/bench/forms")),
+    staleTime: Number.POSITIVE_INFINITY,
+  }),
+  bands: queryOptions({
+    queryKey: ["bands"],
+    queryFn: () => answer(api.GET("/api/bands")),
+  }),
+  record: (id: string) =>
+    queryOptions({
+      queryKey: ["ladder", id, "record"],
+      queryFn: () => answer(api.GET("/api/ladders/{ladder_id}/record", path(id))),
+      enabled: id !== "",
+    }),
+  personal: (id: string) =>
+    queryOptions({
+      queryKey: ["ladder", id, "personal"],
+      queryFn: () => answer(api.GET("/api/ladders/{ladder_id}/personal", path(id))),
+    }),
   review: (id: string) =>
     queryOptions({
       queryKey: ["ladder", id, "review"],

@@ -1720,6 +1720,11 @@ export interface components {
             name: string;
             /** Family */
             family: string;
+            /**
+             * Form
+             * @description Of the bench's forms.
+             */
+            form: string;
         };
         /**
          * NewAthlete
@@ -2707,9 +2712,16 @@ export interface components {
             name: string;
             /**
              * Kg
+             * @default 0
              * @example 2.5
              */
             kg: number;
+            /**
+             * Litres
+             * @description Of water, in place of kilos.
+             * @default 0
+             */
+            litres: number;
             /**
              * Count
              * @default 1

@@ -10,6 +10,7 @@ import { Unbroken } from "./Unbroken";
 
 const Squad = lazy(() => import("../places/squad/Squad"));
 const Ladder = lazy(() => import("../places/ladder/Ladder"));
+const Bench = lazy(() => import("../places/bench/Bench"));
 const Floor = lazy(() => import("../places/floor/Floor"));
 const Review = lazy(() => import("../places/review/Review"));
 
@@ -25,6 +26,7 @@ export function App() {
           <Routes>
             <Route path="/squad" element={<Squad />} />
             <Route path="/ladder/:ladderId" element={<Ladder />} />
+            <Route path="/bench/:ladderId?" element={<Bench />} />
             <Route path="/floor/:ladderId" element={<Floor />} />
             <Route path="/review/:ladderId" element={<Review />} />
             <Route path="*" element={<Navigate to="/squad" replace />} />

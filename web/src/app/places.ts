@@ -33,6 +33,18 @@ export const PLACES: Place[] = [
     ],
   },
   {
+    digit: "4",
+    name: "Bench",
+    path: (ladder) => `/bench/${ladder}`,
+    needsLadder: false,
+    keys: [
+      ["C", "set a second beside it"],
+      ["S", "what equals it"],
+      ["B", "which band"],
+      ["Space", "move through the rep"],
+    ],
+  },
+  {
     digit: "6",
     name: "Floor",
     path: (ladder) => `/floor/${ladder}`,

@@ -2,14 +2,15 @@
  * A computed posture: segments as ink lines, joints as open circles, the centre of mass, the
  * forces in proportion, and the heights as dimension lines. A second figure is drawn fainter.
  */
+import type { Ref } from "react";
 import type { Schema } from "../api/client";
 import { centimetres, kg } from "../parts/figures";
 import { Arrow, Dimension, Ground, MassCentre } from "./marks";
-import { fit, type Point, type Projection, tail } from "./projection";
+import { edges, ends, fit, HEAD_RADIUS, type Point, type Projection, pulls } from "./projection";
 
 const G = 9.80665;
 const ORIGIN = { x: 0, y: 0 };
-const HEAD_RADIUS = 0.36;
+const BAR_RADIUS = 0.02;
 
 interface Props {
   figures: Schema["Figure"][];
@@ -19,22 +20,23 @@ interface Props {
   /** Small figures leave the lettering to the text beside them. */
   small?: boolean;
   most?: number;
+  ref?: Ref<SVGSVGElement>;
 }
 
-export function Figure({ figures, width, height, label, small = false, most }: Props) {
+export function Figure({ figures, width, height, label, small = false, most, ref }: Props) {
   const first = figures[0];
   if (!first) return null;
   const pad = small
     ? { left: 8, right: 6, top: 3, bottom: 3 }
-    : { left: 46, right: 46, top: 14, bottom: 30 };
+    : { left: 46, right: 46, top: 22, bottom: 30 };
   const project = fit(figures, { width, height, pad, ...(most ? { most } : {}) });
   return (
-    <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img">
+    <svg ref={ref} width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img">
       <title>{label}</title>
       <Surfaces figure={first} project={project} width={width} small={small} />
       {figures.map((figure, index) => (
         <Body
-          key={figure.phase}
+          key={index === 0 ? "ink" : `faint ${figure.depth}`}
           figure={figure}
           project={project}
           faint={index > 0}
@@ -42,7 +44,9 @@ export function Figure({ figures, width, height, label, small = false, most }: P
         />
       ))}
       <Forces figure={first} project={project} small={small} />
-      <MassCentre at={project(first.centre_of_mass)} radius={small ? 2.5 : 6} />
+      {!first.from_above && (
+        <MassCentre at={project(first.centre_of_mass)} radius={small ? 2.5 : 6} />
+      )}
     </svg>
   );
 }
@@ -53,13 +57,11 @@ interface Part {
   small: boolean;
 }
 
+const LINKS = ["ankle", "knee", "hip", "shoulder", "elbow", "wrist", "other_knee", "other_ankle"];
+
 function Body({ figure, project, faint, small }: Part & { faint: boolean }) {
   const at = (joint: string) => project(figure.joints[joint] ?? ORIGIN);
-  const [neckX, neckY] = at("shoulder");
-  const [crownX, crownY] = at("crown");
-  const length = Math.hypot(crownX - neckX, crownY - neckY);
-  const radius = length * HEAD_RADIUS;
-  const along = 1 - radius / length;
+  const headed = figure.joints.crown !== undefined;
   return (
     <g
       className={faint ? "stroke-line" : "stroke-ink"}
@@ -73,15 +75,10 @@ function Body({ figure, project, faint, small }: Part & { faint: boolean }) {
         const [x2, y2] = far === "crown" ? chin(at) : at(far);
         return <line key={near + far} x1={x1} y1={y1} x2={x2} y2={y2} />;
       })}
-      <circle
-        cx={neckX + (crownX - neckX) * along}
-        cy={neckY + (crownY - neckY) * along}
-        r={radius}
-        className="fill-sheet"
-      />
+      {headed && <Head at={at} />}
       {!small &&
         !faint &&
-        ["ankle", "knee", "hip", "shoulder", "elbow", "wrist"].map((joint) => {
+        LINKS.filter((joint) => figure.joints[joint]).map((joint) => {
           const [x, y] = at(joint);
           return (
             <circle key={joint} cx={x} cy={y} r={3.2} className="fill-sheet" strokeWidth={1.4} />
@@ -91,8 +88,25 @@ function Body({ figure, project, faint, small }: Part & { faint: boolean }) {
   );
 }
 
+type Placed = (joint: string) => Point;
+
+function Head({ at }: { at: Placed }) {
+  const [neckX, neckY] = at("shoulder");
+  const [crownX, crownY] = at("crown");
+  const length = Math.hypot(crownX - neckX, crownY - neckY);
+  const along = 1 - HEAD_RADIUS;
+  return (
+    <circle
+      cx={neckX + (crownX - neckX) * along}
+      cy={neckY + (crownY - neckY) * along}
+      r={length * HEAD_RADIUS}
+      className="fill-sheet"
+    />
+  );
+}
+
 /** Where the neck meets the head. */
-function chin(at: (joint: string) => Point): Point {
+function chin(at: Placed): Point {
   const [neckX, neckY] = at("shoulder");
   const [crownX, crownY] = at("crown");
   const share = 1 - 2 * HEAD_RADIUS;
@@ -100,60 +114,127 @@ function chin(at: (joint: string) => Point): Point {
 }
 
 function Surfaces({ figure, project, width, small }: Part & { width: number }) {
+  if (figure.from_above) return null;
   const ground = project(ORIGIN)[1];
-  const raised: { joint: string; height: number; reach: Point }[] = [
-    { joint: "wrist", height: figure.hand_surface, reach: [0.12, 0.26] },
-    { joint: "ball", height: figure.foot_surface, reach: [0.18, 0.14] },
-  ];
   return (
     <g className="stroke-ink" fill="none">
       <Ground y={ground} from={4} to={width - 4} small={small} />
-      {raised
-        .filter(({ height }) => height > 0)
-        .map(({ joint, height, reach }) => {
-          const { x } = figure.joints[joint] ?? ORIGIN;
-          const [left, top] = project({ x: x - reach[0], y: height });
-          const [right] = project({ x: x + reach[1], y: height });
-          const outside =
-            joint === "wrist" ? Math.min(right + 12, width - 10) : Math.max(left - 12, 10);
-          return (
-            <g key={joint}>
-              <rect
-                x={left}
-                y={top}
-                width={right - left}
-                height={ground - top}
-                className="fill-wash"
-                strokeWidth={small ? 0.8 : 1.2}
-              />
-              <Dimension
-                from={[outside, ground]}
-                to={[outside, top]}
-                text={small ? "" : centimetres(height)}
-              />
-            </g>
-          );
-        })}
+      {figure.surfaces.map((surface) => {
+        const part = { surface, figure, project, small };
+        if (surface.kind === "wall") return <Wall key="wall" {...part} />;
+        if (surface.kind === "bar") return <Bar key="bar" {...part} />;
+        return <Block key={surface.under} {...part} />;
+      })}
     </g>
   );
 }
 
+const HANDS = ["wrist", "elbow"];
+
+interface SurfacePart extends Part {
+  surface: Schema["Surface"];
+}
+
+function Block({ surface, figure, project, small }: SurfacePart) {
+  const [[left, top], [right]] = edges(figure, surface).map(project) as [Point, Point];
+  const ground = project(ORIGIN)[1];
+  // The hands' block is told on the head's side, the feet's on theirs.
+  const ahead = HANDS.includes(surface.under);
+  const outside = ahead ? right + 12 : left - 12;
+  return (
+    <g>
+      <rect
+        x={left}
+        y={top}
+        width={right - left}
+        height={ground - top}
+        className="fill-wash"
+        strokeWidth={small ? 0.8 : 1.2}
+      />
+      <Dimension
+        from={[outside, ground]}
+        to={[outside, top]}
+        text={small ? "" : centimetres(surface.height)}
+        side={ahead ? "right" : "left"}
+      />
+    </g>
+  );
+}
+
+/** A bar seen from its end, on a stem to the floor that says how high it is. */
+function Bar({ surface, figure, project, small }: SurfacePart) {
+  const { x } = figure.joints[surface.under] ?? ORIGIN;
+  const [across, y] = project({ x, y: surface.height });
+  const side = across + (small ? 12 : 26);
+  return (
+    <g>
+      <circle
+        cx={across}
+        cy={y}
+        r={Math.max(small ? 2 : 5, BAR_RADIUS * project.scale)}
+        className="fill-ink"
+      />
+      {!small && (
+        <Dimension
+          from={[side, project(ORIGIN)[1]]}
+          to={[side, y]}
+          text={centimetres(surface.height)}
+        />
+      )}
+    </g>
+  );
+}
+
+function Wall({ figure, project, small }: SurfacePart) {
+  const { shoulder = ORIGIN, hip = ORIGIN, knee = ORIGIN } = figure.joints;
+  const behind = knee.x > hip.x ? -1 : 1;
+  const [x, top] = project({ x: shoulder.x + behind * 0.1, y: shoulder.y + 0.35 });
+  const ground = project(ORIGIN)[1];
+  const depth = (small ? 2.5 : 6) * behind;
+  const step = small ? 5 : 9;
+  const ticks = Array.from({ length: Math.floor((ground - top) / step) }, (_, i) => top + i * step);
+  return (
+    <g>
+      <line x1={x} y1={top} x2={x} y2={ground} strokeWidth={small ? 0.8 : 1.2} />
+      {ticks.map((y) => (
+        <line
+          key={y}
+          x1={x}
+          y1={y}
+          x2={x + depth}
+          y2={y + Math.abs(depth)}
+          className="stroke-line"
+          strokeWidth={0.8}
+        />
+      ))}
+    </g>
+  );
+}
+
+/** Upright forces are told by their upward part, others whole. */
+function size({ x, y }: Schema["Point"]): number {
+  return (Math.abs(y) >= Math.abs(x) ? Math.abs(y) : Math.hypot(x, y)) / G;
+}
+
 function Forces({ figure, project, small }: Part) {
+  const ground = figure.from_above ? -Infinity : project(ORIGIN)[1];
   return (
     <g className="stroke-ink">
       {figure.forces.map((force) => {
-        const from = project(tail(force));
+        const away = pulls(figure, force);
+        const [from, to] = ends(force, away);
+        const [free, low] = [project(away ? to : from), away ? to.y <= from.y : from.y <= to.y];
         return (
-          <g key={force.name} opacity={force.name === "hands" ? 1 : 0.55}>
-            <Arrow from={from} to={project(force.at)} small={small} />
+          <g key={force.name} opacity={force.name === "feet" ? 0.55 : 1}>
+            <Arrow from={project(from)} to={project(to)} small={small} />
             {!small && (
               <text
-                x={from[0]}
-                y={from[1] + 15}
+                x={free[0]}
+                y={low ? Math.max(free[1] + 15, away ? 0 : ground + 18) : free[1] - 6}
                 textAnchor="middle"
                 className="cleared fill-ink font-head text-[13px]"
               >
-                {force.name} {kg(force.vector.y / G)}
+                {force.name} {kg(size(force.vector))}
               </text>
             )}
           </g>

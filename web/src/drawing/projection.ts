@@ -22,8 +22,10 @@ interface Frame {
 function extent(figures: Schema["Figure"][]): [Point, Point] {
   const points: Schema["Point"][] = figures.flatMap((figure) => [
     ...Object.values(figure.joints),
-    ...figure.forces.map(tail),
-    { x: 0, y: 0 },
+    ...head(figure),
+    ...figure.forces.flatMap((force) => ends(force, pulls(figure, force))),
+    ...figure.surfaces.flatMap((surface) => edges(figure, surface)),
+    ...(figure.from_above ? [] : [{ x: figure.joints.hip?.x ?? 0, y: 0 }]),
   ]);
   const xs = points.map(({ x }) => x);
   const ys = points.map(({ y }) => y);
@@ -33,9 +35,56 @@ function extent(figures: Schema["Figure"][]): [Point, Point] {
   ];
 }
 
-/** Where a force's arrow begins, so that it ends on the body. */
-export function tail({ at, vector }: Schema["Force"]): Schema["Point"] {
-  return { x: at.x - vector.x * FORCE_LENGTH, y: at.y - vector.y * FORCE_LENGTH };
+/** The head is a circle at the crown's end of the neck; it takes this share of their distance. */
+export const HEAD_RADIUS = 0.36;
+
+function head({ joints: { shoulder, crown } }: Schema["Figure"]): Schema["Point"][] {
+  if (!shoulder || !crown) return [];
+  const [across, up] = [crown.x - shoulder.x, crown.y - shoulder.y];
+  const radius = Math.hypot(across, up) * HEAD_RADIUS;
+  const [x, y] = [crown.x - across * HEAD_RADIUS, crown.y - up * HEAD_RADIUS];
+  return [
+    { x: x - radius, y: y - radius },
+    { x: x + radius, y: y + radius },
+  ];
+}
+
+/** How far a block reaches from its joint, m. */
+const REACH: Record<string, Point> = { wrist: [0.12, 0.26], elbow: [0.1, 0.4] };
+const OTHER_REACH: Point = [0.18, 0.14];
+
+/** The upper edge of a surface, from its left end to its right. */
+export function edges(
+  { joints }: Schema["Figure"],
+  { kind, under, height }: Schema["Surface"],
+): [left: Schema["Point"], right: Schema["Point"]] {
+  const x = joints[under]?.x ?? 0;
+  const [before, behind] = kind === "block" ? (REACH[under] ?? OTHER_REACH) : [0, 0];
+  return [
+    { x: x - before, y: height },
+    { x: x + behind, y: height },
+  ];
+}
+
+const OUTSIDE = ["band", "help"];
+
+/** Whether the world pulls on the body there, so that the arrow leads away from it. */
+export function pulls(figure: Schema["Figure"], force: Schema["Force"]): boolean {
+  const hangs = figure.surfaces.some(({ kind }) => kind === "bar");
+  return OUTSIDE.includes(force.name) || (hangs && force.name === "hands");
+}
+
+/** From where to where a force's arrow goes, so that it touches the body. */
+export function ends(
+  { at, vector }: Schema["Force"],
+  away: boolean,
+): [from: Schema["Point"], to: Schema["Point"]] {
+  const sign = away ? 1 : -1;
+  const far = {
+    x: at.x + sign * vector.x * FORCE_LENGTH,
+    y: at.y + sign * vector.y * FORCE_LENGTH,
+  };
+  return away ? [at, far] : [far, at];
 }
 
 /** Fit figures into a frame, standing on its foot, in the middle. */

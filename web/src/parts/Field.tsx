@@ -36,10 +36,16 @@ export function Field({ label, unit, wrong, hint, ...rest }: InputProps) {
   );
 }
 
-type ChoiceProps = Common &
-  SelectHTMLAttributes<HTMLSelectElement> & { options: (readonly [value: string, text: string])[] };
+type Option = readonly [value: string, text: string];
 
-export function Choice({ label, options, hint, wrong: _, unit: __, ...rest }: ChoiceProps) {
+type ChoiceProps = Common &
+  SelectHTMLAttributes<HTMLSelectElement> & {
+    options?: Option[];
+    groups?: [name: string, options: Option[]][];
+  };
+
+export function Choice(props: ChoiceProps) {
+  const { label, options = [], groups = [], hint, wrong: _, unit: __, ...rest } = props;
   const id = useId();
   return (
     <div className="pt-3">
@@ -47,13 +53,22 @@ export function Choice({ label, options, hint, wrong: _, unit: __, ...rest }: Ch
         {label}
       </label>
       <select id={id} {...rest} className={BOX}>
-        {options.map(([value, text]) => (
-          <option key={value} value={value}>
-            {text}
-          </option>
+        <Options of={options} />
+        {groups.map(([name, those]) => (
+          <optgroup key={name} label={name}>
+            <Options of={those} />
+          </optgroup>
         ))}
       </select>
       {hint && <p className="text-sm text-faint">{hint}</p>}
     </div>
   );
+}
+
+function Options({ of }: { of: Option[] }) {
+  return of.map(([value, text]) => (
+    <option key={value} value={value}>
+      {text}
+    </option>
+  ));
 }

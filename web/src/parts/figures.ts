@@ -33,11 +33,14 @@ export function range(estimate: Schema["Estimate"], digits = 1): string {
   return `${rounded(estimate.low, digits)}–${rounded(estimate.high, digits)}`;
 }
 
+const DIGITS: Record<string, number> = { J: 0, "×": 2, "body weight × stature": 3 };
+
 /** A figure, its unit and its range, in whichever way the unit is read. */
 export function told(estimate: Schema["Estimate"]): string {
   if (estimate.unit === "reps") return repRange(estimate);
   if (estimate.unit === "m") return `${centimetres(estimate.likely)} (${amountRange(estimate)})`;
-  const digits = estimate.unit === "J" ? 0 : estimate.unit === "×" ? 2 : 1;
+  if (estimate.unit === "s" && estimate.high <= 0) return "no hold yet";
+  const digits = DIGITS[estimate.unit] ?? 1;
   const value = rounded(estimate.likely, digits);
   return `${value}${thin}${estimate.unit} (${range(estimate, digits)})`;
 }

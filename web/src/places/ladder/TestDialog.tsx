@@ -7,6 +7,7 @@ import { Button } from "../../parts/Button";
 import { Dialog } from "../../parts/Dialog";
 import { Choice, Field } from "../../parts/Field";
 import { z } from "../../parts/forms";
+import { changesOf } from "../../parts/setups";
 import { Wrong } from "../../parts/Wrong";
 
 interface Props {
@@ -34,13 +35,11 @@ export function TestDialog({ open, onOpenChange, sheet }: Props) {
   const send = handleSubmit(async ({ rung, reps }) => {
     const on = sheet.rungs.find((one) => one.id === rung);
     if (!on) return;
-    const { movement, hand_height_m, foot_height_m, hand_offset_m, vest_kg, bag_kg, tempo } = on;
-    const setUp = { movement, hand_height_m, foot_height_m, hand_offset_m, vest_kg, bag_kg, tempo };
     try {
       await answer(
         api.POST("/api/ladders/{ladder_id}/tests", {
           params: { path: { ladder_id: sheet.id } },
-          body: { id, ...setUp, reps, effort: 10 },
+          body: { id, movement: on.movement, ...changesOf(on), reps, effort: 10 },
         }),
       );
       setError(null);

@@ -11,14 +11,6 @@ import { Wrong } from "../../parts/Wrong";
 
 const STEPS = [-5, 2.5, 5, 10];
 
-const DIALS: Record<Schema["Way"]["dial"], string> = {
-  bag: "Bag high on the back",
-  feet: "Surface under the feet",
-  hands: "Surface under the hands",
-  along: "Hands towards the feet",
-  lowering: "Seconds of lowering",
-};
-
 interface Props {
   open: boolean;
   onOpenChange: (open: boolean) => void;
@@ -116,19 +108,19 @@ function Table({ ways, busy, onAdd }: TableProps) {
       <tbody>
         {ways.map((way) => (
           <tr key={way.dial} className="border-b border-hair align-top [&>*]:py-1.5 [&>*]:pr-3">
-            <th scope="row">{DIALS[way.dial]}</th>
+            <th scope="row">{way.label}</th>
             <td className="whitespace-nowrap">{amount(way.now, way.unit)}</td>
             {way.to && way.expected ? (
               <>
                 <td>
-                  <Explained name={DIALS[way.dial]} figure={way.to} />
+                  <Explained name={way.label} figure={way.to} />
                 </td>
                 <td>{repRange(way.expected)}</td>
                 <td>
                   <Button
                     busy={busy}
                     onClick={() => onAdd(way)}
-                    aria-label={`Add as a rung: ${DIALS[way.dial]}`}
+                    aria-label={`Add as a rung: ${way.label}`}
                   >
                     Add as a rung
                   </Button>

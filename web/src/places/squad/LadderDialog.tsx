@@ -6,12 +6,13 @@ import { queries, useRefresh } from "../../api/queries";
 import { Button } from "../../parts/Button";
 import { Dialog } from "../../parts/Dialog";
 import { Choice, Field } from "../../parts/Field";
+import { UNCHANGED } from "../../parts/setups";
 import { Wrong } from "../../parts/Wrong";
 
 /** Tests that any room allows, from easy to hard. */
 const TESTS = {
   knees: { movement: "knee-push-up" },
-  chair: { movement: "push-up", hand_height_m: 0.45 },
+  chair: { movement: "push-up", values: { hand_height: 0.45 } },
   floor: { movement: "push-up" },
 } as const;
 type TestName = keyof typeof TESTS;
@@ -45,7 +46,8 @@ export function LadderDialog({
             purpose: text("purpose") as Schema["NewLadder"]["purpose"],
             level: text("level") as Schema["NewLadder"]["level"],
             test: {
-              ...EMPTY,
+              ...UNCHANGED,
+              effort: 10,
               ...TESTS[text("test") as TestName],
               id: testId,
               reps: Number(text("reps")),
@@ -124,13 +126,3 @@ export function LadderDialog({
     </Dialog>
   );
 }
-
-const EMPTY = {
-  hand_height_m: 0,
-  foot_height_m: 0,
-  hand_offset_m: 0,
-  vest_kg: 0,
-  bag_kg: 0,
-  tempo: "1-0-1-0",
-  effort: 10,
-};

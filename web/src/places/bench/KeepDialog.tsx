@@ -1,0 +1,72 @@
+/** Keep a set-up as a rung of the athlete's ladder, where its demand belongs. */
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { answer, api, type Schema } from "../../api/client";
+import { useRefresh } from "../../api/queries";
+import { Button } from "../../parts/Button";
+import { Dialog } from "../../parts/Dialog";
+import { Field } from "../../parts/Field";
+import type { SetUp } from "../../parts/setups";
+import { Wrong } from "../../parts/Wrong";
+
+interface Props {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  ladder: Schema["LadderSheet"];
+  setup: SetUp;
+  name: string;
+}
+
+export function KeepDialog({ open, onOpenChange, ladder, setup, name }: Props) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const [id] = useState(() => crypto.randomUUID());
+  const [error, setError] = useState<Error | null>(null);
+  const [busy, setBusy] = useState(false);
+  const refresh = useRefresh();
+  const navigate = useNavigate();
+
+  async function keep() {
+    setBusy(true);
+    try {
+      await answer(
+        api.POST("/api/ladders/{ladder_id}/set-ups", {
+          params: { path: { ladder_id: ladder.id } },
+          body: { id, name: (typed ?? name).slice(0, 80), setup },
+        }),
+      );
+      await refresh();
+      navigate(`/ladder/${ladder.id}`);
+    } catch (cause) {
+      setError(cause as Error);
+      setBusy(false);
+    }
+  }
+
+  return (
+    <Dialog
+      open={open}
+      onOpenChange={onOpenChange}
+      title="Keep as a rung"
+      about={`It goes on ${ladder.athlete_name}'s ladder “${ladder.goal}”, between the rungs that ask less and those that ask more. Nobody is moved.`}
+    >
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          keep();
+        }}
+      >
+        <Field
+          label="Name of the rung"
+          value={typed ?? name}
+          maxLength={80}
+          required
+          onChange={(event) => setTyped(event.target.value)}
+        />
+        <Wrong error={error} />
+        <Button main type="submit" busy={busy} className="mt-3">
+          Keep the rung
+        </Button>
+      </form>
+    </Dialog>
+  );
+}

@@ -1,0 +1,168 @@
+/** Which of the coach's bands brings a count within reach, and how high it must hang. */
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { answer, api, type Schema } from "../../api/client";
+import { Button } from "../../parts/Button";
+import { Dialog } from "../../parts/Dialog";
+import { Explained } from "../../parts/Explained";
+import { Choice, Field } from "../../parts/Field";
+import { told } from "../../parts/figures";
+import { type SetUp, setUpOf } from "../../parts/setups";
+import { Wrong } from "../../parts/Wrong";
+import { PLACES } from "./BandFold";
+import { DoneFields } from "./DoneFields";
+import { type DoneAt, doneOf, type Form, formOf, type Lying, words } from "./state";
+
+interface Props {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  lying: Lying;
+  ladderId: string;
+  forms: Form[];
+  onTake: (setup: SetUp) => void;
+  onDone: (done: DoneAt | null) => void;
+}
+
+export function WhichBandDialog({ open, onOpenChange, ...rest }: Props) {
+  return (
+    <Dialog
+      open={open}
+      onOpenChange={onOpenChange}
+      wide
+      title="Which band"
+      about="The least help that brings the count within reach, and each band that gives it."
+    >
+      <Choosing {...rest} onTaken={() => onOpenChange(false)} />
+    </Dialog>
+  );
+}
+
+function Choosing(props: Omit<Props, "open" | "onOpenChange"> & { onTaken: () => void }) {
+  const { lying, ladderId, forms, onTake, onDone, onTaken } = props;
+  const task = lying.active === "other" && lying.other ? lying.other : lying.one;
+  const form = formOf(forms, task);
+  const unit = form.counted === "hold" ? "s" : "reps";
+  const [count, setCount] = useState("5");
+  const [at, setAt] = useState<(typeof PLACES)[number]>("hips");
+  const puzzle: Schema["BandPuzzle"] | null =
+    lying.done && Number(count) > 0
+      ? { body: lying.body, task, done: doneOf(lying.done, forms), count: Number(count), at }
+      : null;
+  const found = useQuery({
+    queryKey: ["which-band", puzzle],
+    queryFn: ({ signal }) =>
+      answer(api.POST("/api/bench/bands", { body: puzzle as Schema["BandPuzzle"], signal })),
+    enabled: puzzle !== null,
+  });
+  return (
+    <>
+      <p className="pt-2">{words(task, form)}</p>
+      <div className="grid grid-cols-2 gap-x-3">
+        <Field
+          label={unit === "s" ? "Seconds wanted" : "Reps wanted"}
+          unit={unit}
+          type="number"
+          min={1}
+          value={count}
+          onChange={(event) => setCount(event.target.value)}
+        />
+        <Choice
+          label="The band takes hold at the"
+          value={at}
+          options={PLACES.map((place) => [place, place] as const)}
+          onChange={(event) => setAt(event.target.value as typeof at)}
+        />
+      </div>
+      <DoneFields
+        ladderId={ladderId}
+        done={lying.done}
+        now={task}
+        forms={forms}
+        onChange={onDone}
+      />
+      <Wrong error={found.error} />
+      {puzzle && found.isFetching && !found.data && <p className="pt-3 text-faint">Solving …</p>}
+      {found.data && (
+        <>
+          <p className="pt-3">
+            Taken off the demand:{" "}
+            <Explained name="the help that is wanted" figure={found.data.help} />
+          </p>
+          <Answers
+            answers={found.data.bands}
+            onTake={(setup) => {
+              onTake(setup);
+              onTaken();
+            }}
+          />
+        </>
+      )}
+    </>
+  );
+}
+
+interface AnswersProps {
+  answers: Schema["BandAnswer"][];
+  onTake: (setup: SetUp) => void;
+}
+
+function Answers({ answers, onTake }: AnswersProps) {
+  if (answers.length === 0)
+    return (
+      <p className="pt-2 text-watch">
+        ◆ No band is measured yet: close this and open “Band and help”, then “The bands …”.
+      </p>
+    );
+  return (
+    <table className="mt-2 w-full" aria-label="Bands that give it">
+      <thead>
+        <tr className="lettering border-b border-ink [&>th]:pr-3">
+          <th>Band</th>
+          <th>Hung at</th>
+          <th>Pulls</th>
+          <th>Likely then</th>
+          <th>
+            <span className="sr-only">Take</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {answers.map((one) => (
+          <tr key={one.name} className="border-b border-hair align-top [&>*]:py-1.5 [&>*]:pr-3">
+            <th scope="row">{one.name}</th>
+            {one.anchor && one.setup ? (
+              <>
+                <td>
+                  <Explained name={`the height of ${one.name}`} figure={one.anchor} />
+                </td>
+                <td>
+                  {one.pull && told(one.pull)}
+                  {one.stretch && (
+                    <span className={one.stretch > 2.5 ? "text-watch" : "text-faint"}>
+                      {" "}
+                      at {one.stretch.toFixed(1)} × its length
+                      {one.stretch > 2.5 && " ◆ near its limit"}
+                    </span>
+                  )}
+                </td>
+                <td>{one.expected && told(one.expected)}</td>
+                <td>
+                  <Button
+                    onClick={() => one.setup && onTake(setUpOf(one.setup))}
+                    aria-label={`Set it up: ${one.name}`}
+                  >
+                    Set it up
+                  </Button>
+                </td>
+              </>
+            ) : (
+              <td colSpan={4} className="text-faint">
+                {one.why_not}
+              </td>
+            )}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,111 @@
+/** What lies on the bench: a body, one set-up or two, and what the body has done. */
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
+import { answer, api, type Schema } from "../../api/client";
+import { type SetUp, UNCHANGED } from "../../parts/setups";
+
+export type Form = Schema["FormOf"];
+export type Which = "one" | "other";
+
+export interface DoneAt {
+  setup: SetUp;
+  /** Reps or seconds, as the movement is counted. */
+  count: number;
+  effort: number;
+}
+
+export interface Lying {
+  body: Schema["BodyRequest"];
+  one: SetUp;
+  other: SetUp | null;
+  active: Which;
+  done: DoneAt | null;
+}
+
+const KEY = "invelo.bench.";
+export const SOMEBODY: Schema["BodyRequest"] = { mass_kg: 70, stature_m: 1.75, table: "winter" };
+
+export function freshSetUp(movement: string): SetUp {
+  return { movement, ...UNCHANGED };
+}
+
+/** A named shape: the form's own values with the shape's on top; all else stays. */
+export function shaped(setup: SetUp, form: Form, shape: string): SetUp {
+  const preset = form.presets.find(({ name }) => name === shape);
+  return { ...setup, values: { ...preset?.values } };
+}
+
+/** The named shape a set-up has just now, if it has one. */
+export function shapeOf(setup: SetUp, form: Form): string {
+  const all = (values: Record<string, number>) =>
+    form.parameters.map(({ name, default: own }) => values[name] ?? own).join();
+  const now = all(setup.values);
+  return form.presets.find(({ values }) => all(values) === now)?.name ?? "";
+}
+
+export function formOf(forms: Form[], setup: SetUp): Form {
+  return forms.find(({ id }) => id === setup.movement) as Form;
+}
+
+/** Whether reps or seconds at one say anything of the other. */
+export function alike(one: Form, other: Form): boolean {
+  return (
+    one.family === other.family && one.measure === other.measure && one.counted === other.counted
+  );
+}
+
+export function sheetOf(lying: Lying, forms: Form[]): Schema["Sheet"] {
+  const { body, one, other, done } = lying;
+  return { body, one, other, done: done && doneOf(done, forms) };
+}
+
+export function doneOf({ setup, count, effort }: DoneAt, forms: Form[]): Schema["DoneAt"] {
+  const held = formOf(forms, setup).counted === "hold";
+  return { setup, effort, reps: held ? null : count, seconds: held ? count : null };
+}
+
+/** State that stays while the coach goes to another place and comes back. */
+export function useLying(person: string, fresh: () => Lying) {
+  const [lying, setLying] = useState<Lying>(() => {
+    const kept = sessionStorage.getItem(KEY + person);
+    return kept ? (JSON.parse(kept) as Lying) : fresh();
+  });
+  useEffect(() => sessionStorage.setItem(KEY + person, JSON.stringify(lying)), [person, lying]);
+  const change = (changes: Partial<Lying>) => setLying((now) => ({ ...now, ...changes }));
+  return [lying, change] as const;
+}
+
+/** The sheet computed; an answer to an earlier question is dropped when a newer one is asked. */
+export function useReading(sheet: Schema["Sheet"]) {
+  return useQuery({
+    queryKey: ["bench", sheet],
+    queryFn: ({ signal }) => answer(api.POST("/api/bench", { body: sheet, signal })),
+    placeholderData: keepPreviousData,
+    gcTime: 10_000,
+  });
+}
+
+/** A set-up in words: the form, its shape or, where that is a matter of lengths, the lengths. */
+export function words(setup: SetUp, form: Form): string {
+  const shape = shapeOf(setup, form);
+  const inLengths = Object.keys(setup.values).every(
+    (name) => form.parameters.find((one) => one.name === name)?.unit === "m",
+  );
+  const told =
+    shape && !inLengths
+      ? [shape.replaceAll("_", " ")]
+      : form.parameters
+          .filter(({ name, default: own }) => (setup.values[name] ?? own) !== own)
+          .map(({ name, label, unit }) => {
+            const value = setup.values[name] as number;
+            const short = label.replace("surface under the ", "");
+            return `${short} ${unit === "m" ? `${Math.round(100 * value)} cm` : `${value} ${unit}`}`;
+          });
+  for (const [place, kg] of Object.entries(setup.carried))
+    if (kg > 0) told.push(`${place.replace("_kg", "")} ${kg} kg`);
+  if (setup.band) told.push("with a band");
+  if (setup.help) told.push(`help ${setup.help.kg} kg`);
+  if (setup.range_percent < 100) told.push(`${setup.range_percent} % of the range`);
+  if (setup.tempo !== UNCHANGED.tempo) told.push(setup.tempo);
+  return [form.name, ...told].join(", ");
+}

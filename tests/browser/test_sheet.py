@@ -91,7 +91,59 @@ def _ways(page: Page) -> None:
     page.sees("Bag high on the back")
 
 
+def _bench(page: Page) -> None:
+    page.open_ladder()
+    page.press("4")
+    page.find('[data-settled="true"]')
+
+
+def _bench_compared(page: Page) -> None:
+    _bench(page)
+    page.press("c")
+    page.sees("equally hard")
+
+
+def _bench_solving(page: Page) -> None:
+    _bench(page)
+    page.press("s")
+    page.sees("As hard as".upper())
+    page.until(lambda: "solving" not in page.dialog.text)
+
+
+def _bench_band(page: Page) -> None:
+    _bench(page)
+    page.press("b")
+    page.sees("Reps wanted".upper())
+
+
+def _bench_bands(page: Page) -> None:
+    _bench(page)
+    page.script("[...document.querySelectorAll('aside h3 button')][2].click()")
+    page.click("The bands …")
+    page.click("Measure a band …")
+    page.sees("Keep the band")
+
+
+def _bench_loads(page: Page) -> None:
+    _bench(page)
+    page.click("Loads to hand …")
+    page.sees("Find the fewest pieces")
+
+
+def _bench_body(page: Page) -> None:
+    _bench(page)
+    page.click("75 kg, 175 cm …")
+    page.sees("Measured lengths")
+
+
 PLACES = {
+    "bench": _bench,
+    "bench, compared": _bench_compared,
+    "bench, solving": _bench_solving,
+    "bench, which band": _bench_band,
+    "bench, the bands": _bench_bands,
+    "bench, loads": _bench_loads,
+    "bench, the body": _bench_body,
     "squad": _squad,
     "ladder": _ladder,
     "ladder as a table": _table,
@@ -119,7 +171,9 @@ def test_the_sign_in_sheet_is_accessible(page: Page) -> None:
     assert violations(page) == []
 
 
-@pytest.mark.parametrize("place", ["squad", "ladder", "floor running", "review"])
+@pytest.mark.parametrize(
+    "place", ["squad", "ladder", "bench", "bench, compared", "floor running", "review"]
+)
 def test_no_place_scrolls_sideways_on_a_laptop(signed_in: Page, place: str) -> None:
     PLACES[place](signed_in)
     assert not signed_in.scrolls_sideways

@@ -27,7 +27,7 @@ export function Shell({ coach, children }: { coach: Schema["SignedIn"]; children
 
   async function signOut() {
     await api.POST("/api/sign-out").catch(() => undefined);
-    pickedLadder.clear();
+    sessionStorage.clear(); // what lay on the bench, and whose ladder was at hand
     location.assign("/"); // a fresh page, so that nothing read before stays in memory
   }
 

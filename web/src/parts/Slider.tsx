@@ -1,6 +1,7 @@
 /** A measure to drag or to type, in the unit a coach reads: metres are shown in centimetres. */
 import { Slider as Radix } from "radix-ui";
 import { useId, useState } from "react";
+import { plain } from "./figures";
 
 interface Props {
   label: string;
@@ -10,19 +11,20 @@ interface Props {
   step: number;
   value: number;
   onChange: (value: number) => void;
-  wrong?: string | undefined;
 }
 
-export function Slider({ label, unit, low, high, step, value, onChange, wrong }: Props) {
+export function Slider({ label, unit, low, high, step, value, onChange }: Props) {
   const id = useId();
-  const scale = unit === "m" ? 100 : 1;
+  const [scale, shownUnit] = unit === "m" ? [100, "cm"] : [1, unit];
   const shown = Math.round(value * scale * 100) / 100;
   // What is being typed may not be a number yet ("-", "1."); it counts once it is one.
   const [typed, setTyped] = useState<string | null>(null);
+  const number = (text: string) => (text.trim() ? Number(text.replace(",", ".")) / scale : NaN);
+  const within = (amount: number) => amount >= low && amount <= high;
+  const wrong = typed !== null && !within(number(typed));
   const type = (text: string) => {
     setTyped(text);
-    const number = Number(text.replace(",", "."));
-    if (text.trim() !== "" && Number.isFinite(number)) onChange(number / scale);
+    if (within(number(text))) onChange(number(text));
   };
   return (
     <div className="pt-1.5">
@@ -35,11 +37,12 @@ export function Slider({ label, unit, low, high, step, value, onChange, wrong }:
           inputMode="decimal"
           value={typed ?? String(shown)}
           onChange={(event) => type(event.target.value)}
-          onBlur={() => setTyped(null)}
-          aria-invalid={wrong !== undefined}
+          onBlur={() => wrong || setTyped(null)}
+          aria-invalid={wrong}
+          aria-describedby={wrong ? `${id}-wrong` : undefined}
           className="w-16 border border-line bg-sheet px-1 text-right aria-invalid:border-over"
         />
-        <span className="w-7 text-sm text-faint">{unit === "m" ? "cm" : unit}</span>
+        <span className="w-7 text-sm text-faint">{shownUnit}</span>
       </div>
       <Radix.Root
         min={low}
@@ -57,11 +60,15 @@ export function Slider({ label, unit, low, high, step, value, onChange, wrong }:
         </Radix.Track>
         <Radix.Thumb
           aria-label={label}
-          aria-valuetext={`${shown} ${unit === "m" ? "cm" : unit}`}
+          aria-valuetext={`${shown} ${shownUnit}`}
           className="block h-4 w-2.5 border border-ink bg-sheet hover:bg-wash"
         />
       </Radix.Root>
-      {wrong && <p className="text-sm text-over">{wrong}</p>}
+      {wrong && (
+        <p id={`${id}-wrong`} role="alert" className="text-sm text-over">
+          Give {plain(low * scale)} to {plain(high * scale)} {shownUnit}; {shown} stands.
+        </p>
+      )}
     </div>
   );
 }

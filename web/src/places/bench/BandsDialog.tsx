@@ -84,8 +84,8 @@ function Kept() {
             </div>
             <BandCurve band={band} width={250} height={110} />
             <p className="text-sm text-faint">
-              {centimetres(band.rest_m)} long, a pull within {band.scatter_percent.toFixed(0)} % 8
-              times of 10; not beyond {centimetres(band.limit * band.rest_m)}
+              {centimetres(band.rest_m)} long, not beyond {centimetres(band.limit * band.rest_m)}.
+              Its pulls lie within {band.scatter_percent.toFixed(0)} % of the curve.
             </p>
           </li>
         ))}

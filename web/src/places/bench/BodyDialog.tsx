@@ -1,5 +1,7 @@
 /** Whose body lies on the bench: mass, stature, and what was measured in place of averages. */
+import type { FormEvent } from "react";
 import type { Schema } from "../../api/client";
+import { Button } from "../../parts/Button";
 import { Dialog } from "../../parts/Dialog";
 import { Choice, Field } from "../../parts/Field";
 import { said } from "../../parts/setups";
@@ -17,10 +19,28 @@ interface Props {
 }
 
 export function BodyDialog({ open, onOpenChange, body, onChange }: Props) {
-  const put = (field: "lengths_m" | "mass_shares", name: string, scale: number, text: string) => {
-    const { [name]: _, ...others } = body[field] ?? {};
-    onChange({ ...body, [field]: text ? { ...others, [name]: Number(text) / scale } : others });
-  };
+  function take(event: FormEvent<HTMLFormElement>) {
+    event.preventDefault();
+    const typed = new FormData(event.currentTarget);
+    const text = (name: string) => String(typed.get(name) ?? "").trim();
+    const measured = (kind: string, names: string[]) =>
+      Object.fromEntries(
+        names
+          .filter((name) => text(`${kind} ${name}`))
+          .map((name) => [name, Number(text(`${kind} ${name}`)) / 100]),
+      );
+    const sex = (text("sex") || null) as "male" | "female" | null;
+    onChange({
+      mass_kg: Number(text("mass")),
+      stature_m: Number(text("stature")) / 100,
+      table: sex ? "dumas" : "winter",
+      sex,
+      lengths_m: measured("length", LENGTHS),
+      mass_shares: measured("share", SHARES),
+    });
+    onOpenChange(false);
+  }
+
   return (
     <Dialog
       open={open}
@@ -28,85 +48,68 @@ export function BodyDialog({ open, onOpenChange, body, onChange }: Props) {
       title="The body"
       about="What is left empty follows the averages of the table. Long legs change a lever a lot: a measured thigh and shank narrow every figure."
     >
-      <div className="grid grid-cols-2 gap-x-3">
-        <Measure
-          label="Body mass"
-          unit="kg"
-          value={body.mass_kg}
-          onChange={(mass_kg) => onChange({ ...body, mass_kg })}
-        />
-        <Measure
-          label="Stature"
-          unit="cm"
-          value={Math.round(1000 * body.stature_m) / 10}
-          onChange={(cm) => onChange({ ...body, stature_m: cm / 100 })}
-        />
-        <Choice
-          label="Table of averages"
-          value={body.table === "winter" ? "" : (body.sex ?? "male")}
-          options={[
-            ["", "Winter (one for all)"],
-            ["male", "Dumas and others, men"],
-            ["female", "Dumas and others, women"],
-          ]}
-          onChange={(event) => {
-            const sex = (event.target.value || null) as "male" | "female" | null;
-            onChange({ ...body, table: sex ? "dumas" : "winter", sex });
-          }}
-        />
-      </div>
-      <h3 className="pt-3">Measured lengths</h3>
-      <p className="text-sm text-faint">
-        Between joint centres: hip to knee, knee to ankle, hip to shoulder.
-      </p>
-      <div className="grid grid-cols-3 gap-x-3">
-        {LENGTHS.map((name) => (
-          <Measure
-            key={name}
-            label={said(name)}
-            unit="cm"
-            value={body.lengths_m?.[name] === undefined ? null : 100 * body.lengths_m[name]}
-            onText={(text) => put("lengths_m", name, 100, text)}
+      <form onSubmit={take}>
+        <div className="grid grid-cols-2 gap-x-3">
+          <Measure label="Body mass" unit="kg" name="mass" value={body.mass_kg} required />
+          <Measure label="Stature" unit="cm" name="stature" value={100 * body.stature_m} required />
+          <Choice
+            label="Table of averages"
+            name="sex"
+            defaultValue={body.table === "winter" ? "" : (body.sex ?? "male")}
+            options={[
+              ["", "Winter (one for all)"],
+              ["male", "Dumas and others, men"],
+              ["female", "Dumas and others, women"],
+            ]}
           />
-        ))}
-      </div>
-      <h3 className="pt-3">Shares of body mass, both sides together</h3>
-      <div className="grid grid-cols-3 gap-x-3">
-        {SHARES.map((name) => (
-          <Measure
-            key={name}
-            label={said(name)}
-            unit="%"
-            value={body.mass_shares?.[name] === undefined ? null : 100 * body.mass_shares[name]}
-            onText={(text) => put("mass_shares", name, 100, text)}
-          />
-        ))}
-      </div>
+        </div>
+        <h3 className="pt-3">Measured lengths</h3>
+        <p className="text-sm text-faint">
+          Between joint centres: hip to knee, knee to ankle, hip to shoulder.
+        </p>
+        <Measures kind="length" unit="cm" names={LENGTHS} values={body.lengths_m} />
+        <h3 className="pt-3">Shares of body mass, both sides together</h3>
+        <Measures kind="share" unit="%" names={SHARES} values={body.mass_shares} />
+        <Button main type="submit" className="mt-3">
+          Lay this body on the bench
+        </Button>
+      </form>
     </Dialog>
+  );
+}
+
+interface MeasuresProps {
+  kind: string;
+  unit: string;
+  names: string[];
+  values: Record<string, number> | undefined;
+}
+
+function Measures({ kind, unit, names, values }: MeasuresProps) {
+  return (
+    <div className="grid grid-cols-3 gap-x-3">
+      {names.map((name) => (
+        <Measure
+          key={name}
+          label={said(name)}
+          unit={unit}
+          name={`${kind} ${name}`}
+          value={values?.[name] === undefined ? undefined : 100 * values[name]}
+        />
+      ))}
+    </div>
   );
 }
 
 interface MeasureProps {
   label: string;
   unit: string;
-  value: number | null;
-  onChange?: (value: number) => void;
-  onText?: (text: string) => void;
+  name: string;
+  value: number | undefined;
+  required?: boolean;
 }
 
-function Measure({ label, unit, value, onChange, onText }: MeasureProps) {
-  return (
-    <Field
-      label={label}
-      unit={unit}
-      type="number"
-      step="any"
-      min={0}
-      defaultValue={value === null ? "" : Math.round(1000 * value) / 1000}
-      onChange={(event) => {
-        onText?.(event.target.value);
-        if (event.target.value) onChange?.(Number(event.target.value));
-      }}
-    />
-  );
+function Measure({ value, ...rest }: MeasureProps) {
+  const shown = value === undefined ? "" : Math.round(1000 * value) / 1000;
+  return <Field {...rest} type="number" step="any" min={0} defaultValue={shown} />;
 }

@@ -9,7 +9,7 @@ import { Choice, Field } from "../../parts/Field";
 import { amount } from "../../parts/figures";
 import { type SetUp, setUpOf } from "../../parts/setups";
 import { DoneFields } from "./DoneFields";
-import { type DoneAt, doneOf, type Form, formOf, type Lying, words } from "./state";
+import { type DoneAt, type Form, formOf, type Lying, telling, words } from "./state";
 
 type Aim = "load" | "step" | "other" | "count";
 
@@ -55,6 +55,7 @@ function Solving(props: Omit<Props, "open" | "onOpenChange"> & { onTaken: () => 
     aims.unshift(["other", `the ${lying.active === "other" ? "first" : "second"} set-up`]);
   if (form.counted !== "effort")
     aims.push(["count", form.counted === "hold" ? "so many seconds" : "so many reps"]);
+  const done = telling(lying.done, form, forms);
   const aim = aimOf();
 
   function aimOf(): Schema["Aim"] | null {
@@ -62,7 +63,7 @@ function Solving(props: Omit<Props, "open" | "onOpenChange"> & { onTaken: () => 
     if (kind === "other") return beside && { model: beside, step_percent: 0 };
     if (kind === "step") return { model: task, step_percent: Number(step) };
     if (kind === "count")
-      return lying.done && Number(count) > 0 ? { count: Number(count), step_percent: 0 } : null;
+      return done && Number(count) > 0 ? { count: Number(count), step_percent: 0 } : null;
     const carried = { ...task.carried, [loaded]: task.carried[loaded] + Number(kg) };
     return { model: { ...task, carried }, step_percent: 0 };
   }
@@ -147,7 +148,7 @@ function Solving(props: Omit<Props, "open" | "onOpenChange"> & { onTaken: () => 
                     task,
                     dial: dial.name,
                     aim,
-                    done: lying.done && doneOf(lying.done, forms),
+                    done,
                   }}
                   onTake={(setup) => {
                     onTake(setup);

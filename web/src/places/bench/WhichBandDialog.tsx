@@ -11,7 +11,7 @@ import { type SetUp, setUpOf } from "../../parts/setups";
 import { Wrong } from "../../parts/Wrong";
 import { PLACES } from "./BandFold";
 import { DoneFields } from "./DoneFields";
-import { type DoneAt, doneOf, type Form, formOf, type Lying, words } from "./state";
+import { type DoneAt, type Form, formOf, type Lying, telling, words } from "./state";
 
 interface Props {
   open: boolean;
@@ -44,10 +44,9 @@ function Choosing(props: Omit<Props, "open" | "onOpenChange"> & { onTaken: () =>
   const unit = form.counted === "hold" ? "s" : "reps";
   const [count, setCount] = useState("5");
   const [at, setAt] = useState<(typeof PLACES)[number]>("hips");
+  const done = telling(lying.done, form, forms);
   const puzzle: Schema["BandPuzzle"] | null =
-    lying.done && Number(count) > 0
-      ? { body: lying.body, task, done: doneOf(lying.done, forms), count: Number(count), at }
-      : null;
+    done && Number(count) > 0 ? { body: lying.body, task, done, count: Number(count), at } : null;
   const found = useQuery({
     queryKey: ["which-band", puzzle],
     queryFn: ({ signal }) =>

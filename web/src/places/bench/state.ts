@@ -1,6 +1,6 @@
 /** What lies on the bench: a body, one set-up or two, and what the body has done. */
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useQuery } from "@tanstack/react-query";
+import { useEffect, useRef, useState } from "react";
 import { answer, api, type Schema } from "../../api/client";
 import { type SetUp, UNCHANGED } from "../../parts/setups";
 
@@ -59,6 +59,13 @@ export function sheetOf(lying: Lying, forms: Form[]): Schema["Sheet"] {
   return { body, one, other, done: done && doneOf(done, forms) };
 }
 
+/** What was done, where it says something of a form; nothing otherwise. */
+export function telling(done: DoneAt | null, form: Form, forms: Form[]): Schema["DoneAt"] | null {
+  return done && done.count > 0 && alike(formOf(forms, done.setup), form)
+    ? doneOf(done, forms)
+    : null;
+}
+
 export function doneOf({ setup, count, effort }: DoneAt, forms: Form[]): Schema["DoneAt"] {
   const held = formOf(forms, setup).counted === "hold";
   return { setup, effort, reps: held ? null : count, seconds: held ? count : null };
@@ -75,14 +82,19 @@ export function useLying(person: string, fresh: () => Lying) {
   return [lying, change] as const;
 }
 
-/** The sheet computed; an answer to an earlier question is dropped when a newer one is asked. */
+/**
+ * The sheet computed; an answer to an earlier question is dropped when a newer one is asked, and
+ * the last good answer stays while the newest question has none.
+ */
 export function useReading(sheet: Schema["Sheet"]) {
-  return useQuery({
+  const last = useRef<Schema["Bench"]>(undefined);
+  const asked = useQuery({
     queryKey: ["bench", sheet],
     queryFn: ({ signal }) => answer(api.POST("/api/bench", { body: sheet, signal })),
-    placeholderData: keepPreviousData,
     gcTime: 10_000,
   });
+  if (asked.data) last.current = asked.data;
+  return { bench: last.current, error: asked.error, settled: asked.data !== undefined };
 }
 
 /** A set-up in words: the form, its shape or, where that is a matter of lengths, the lengths. */

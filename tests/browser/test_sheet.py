@@ -88,7 +88,7 @@ def _explained(page: Page) -> None:
 def _ways(page: Page) -> None:
     page.open_ladder()
     page.press("t")
-    page.sees("Bag high on the back")
+    page.sees("bag high on the back")
 
 
 def _bench(page: Page) -> None:

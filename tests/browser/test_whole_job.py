@@ -48,7 +48,7 @@ def test_what_equals_a_step_is_told_side_by_side(signed_in: Page) -> None:
     page.open_ladder()
     page.press(Keys.ARROW_UP, Keys.ARROW_UP)
     page.press("t")
-    page.sees("Bag high on the back", "Surface under the feet", "Seconds of lowering")
+    page.sees("bag high on the back", "surface under the feet", "seconds of lowering")
     first = page.find('[role="dialog"] tbody button').text
     page.click("+10 %")
     page.until(lambda: page.find('[role="dialog"] tbody button').text not in ("", first))
@@ -61,7 +61,7 @@ def test_a_rung_is_put_in_and_taken_off_again(signed_in: Page) -> None:
     page.open_ladder()
     before = len(page.find_all('[role="option"]'))
     page.press("t")
-    page.click("Add as a rung: Bag high on the back")
+    page.click("Add as a rung: bag high on the back")
     page.until(lambda: len(page.find_all('[role="option"]')) == before + 1)
     page.until(lambda: not page.find_all('[role="dialog"]'))  # keys wait for it to close
     page.press(Keys.ARROW_UP)

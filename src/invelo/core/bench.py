@@ -134,14 +134,14 @@ def for_count(known: Known, task: Task, name: str, count: float) -> Solution:
         InputError: if what is known is limited by something else, or for a count out of range.
     """
     compare(task.setup, known.done.setup)
+    one = dial(task.form, name)
+    if one.put(task.changes, one.high).tempo != one.put(task.changes, one.low).tempo:
+        why_not = "a tempo changes the count itself; turn another"
+        return Solution(one, one.get(task.changes), why_not=why_not)
     allowed = known.allowed(count, task.changes.tempo)
     tested = known.load.demand.likely
 
     def ratio(changes: Modifiers) -> Triple:
-        if changes.tempo != task.changes.tempo:
-            raise InputError(
-                "dial", "the tempo changes the count itself.", "Turn another dial for a count."
-            )
         return load_ratio(reading(known.body, changes.of_form(task.form_id)), known.load)
 
     return _turn(

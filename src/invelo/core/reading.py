@@ -221,7 +221,7 @@ def _postures(body: Body, setup: SetUp) -> tuple[Posture, float, Array]:
     posture = build(form, segments, values, where, setup.worn, (), slack)
     sign = 1.0
     if form.measure == "torque":
-        plain = joint_torques(posture, contact_forces(posture))[form.joint][:, 0]
+        plain = _limiting_torque(form, joint_torques(posture, contact_forces(posture)))[:, 0]
         greatest = float(plain[np.argmax(np.abs(plain))])
         sign = np.sign(greatest) if abs(greatest) > 1e-6 else 0.0
     if setup.band or setup.help:
@@ -293,7 +293,7 @@ def _measured(
     mass = posture.segments.mass
     share = setup.all_values.get("share", 50.0) / 50.0
     if form.measure == "torque":
-        torque = torques[form.joint]
+        torque = _limiting_torque(form, torques)
         held: Array = np.maximum(0.0, sign * torque) if sign else np.abs(torque)
         return held
     if form.measure == "carried":
@@ -318,6 +318,16 @@ def _measured(
         hands = hands - mass["forearm"] - mass["hand"]
     load: Array = hands.clip(0.0) * share
     return load
+
+
+def _limiting_torque(form: Form, torques: Mapping[str, Array]) -> Array:
+    """Of the form's joint, both sides together; one leg that works alone counts twice, so that it
+    compares with two."""
+    torque = torques[form.joint]
+    if form.one_leg_works:
+        return 2.0 * torque
+    other = torques.get(f"other_{form.joint}")
+    return torque if other is None else torque + other
 
 
 def _work(posture: Posture) -> Array:
@@ -406,7 +416,12 @@ class _Accounts:
     def demand(self, depth: float) -> Derivation:
         form = self.setup.form
         formula = (
-            f"Moment of weight and contact forces about the {form.joint}, of everything beyond it."
+            f"Moment of weight and contact forces about the {form.joint}, of everything beyond it"
+            + (
+                "; one leg's counts twice, so that it compares with two."
+                if form.one_leg_works
+                else ", both sides together."
+            )
             if form.measure == "torque"
             else FORMULAS[form.measure]
         )

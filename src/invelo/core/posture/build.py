@@ -170,8 +170,8 @@ def _angles(
         angles.setdefault("other_knee", np.zeros(1))
     out = values.get("leg_out", np.zeros(1)) / 100
     if np.any(out > 0):
-        for name in ("hip", "knee"):
-            angles[f"other_{name}"] = angles[name] * (1 - out)
+        angles["other_hip"] = angles["hip"] + out * (np.radians(form.leg_out) - angles["hip"])
+        angles["other_knee"] = angles["knee"] * (1 - out)
         angles["other_ankle"] = angles.get("ankle", np.zeros(1))
     return angles
 

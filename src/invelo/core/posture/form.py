@@ -34,7 +34,8 @@ MEASURES: dict[Measure, str] = {
 - `arms`: force on the hands less the weight of forearms and hands;
 - `legs`: force on the working foot less the weight of that shank and foot, as two legs would share
   it evenly (one leg's load counts twice);
-- `torque`: of the muscles at the form's joint, both sides together;
+- `torque`: of the muscles at the form's joint, both sides together (one leg that works alone counts
+  twice);
 - `carried`: body and what it wears, where nothing finer can be said.
 """
 
@@ -104,6 +105,8 @@ class Form:
         grip: whether the hands lie flat on a surface or close about something.
         touches: contacts.
         start, end: joint angles, degrees.
+        one_leg_works: whether the limiting torque is that of one leg, which does the work alone.
+        leg_out: hip angle of a second leg that is stretched all the way out, degrees.
         loose: standard deviation of a parameter or angle as set up in practice; metres are told
             as a share of stature.
         loads: places at which weight may be carried.
@@ -132,6 +135,8 @@ class Form:
     far: Literal["", "hands", "forearms", "shoulders", "heels"] = ""
     arms: Literal["angles", "press", "bar"] = "angles"
     grip: Literal["palm", "bar"] = "palm"
+    one_leg_works: bool = False
+    leg_out: float = 0.0
     loose: dict[str, float] = field(default_factory=dict)
     loads: tuple[Literal["vest", "bag", "ankles", "lap", "hands"], ...] = ("vest", "bag", "ankles")
     level_plane: bool = False

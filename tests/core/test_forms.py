@@ -185,7 +185,6 @@ def test_one_arm_is_told_as_two_would_share_it() -> None:
         ("bench_dip", {"shape": "legs_straight"}, {"shape": "feet_raised"}),
         ("pike_push_up", {"shape": "floor"}, {"shape": "feet_raised"}),
         ("leg_lower", {"shape": "knees_bent"}, {"shape": "straight"}),
-        ("bridge", {"shape": "floor"}, {"shape": "feet_raised"}),
         ("hollow", {"shape": "tucked"}, {"shape": "full"}),
         ("hanging_leg_raise", {"shape": "knees_bent"}, {"shape": "straight"}),
         ("wall_sit", {"shape": "high"}, {"shape": "level"}),

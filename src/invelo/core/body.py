@@ -1,6 +1,7 @@
 """The body as linked segments: how long, how heavy, where each segment's mass sits."""
 
 from dataclasses import dataclass, field, fields, replace
+from functools import lru_cache
 
 import numpy as np
 
@@ -196,23 +197,29 @@ class Body:
         shorter and a longer segment (80 % ends; a measured length does not vary), and a lighter
         and a heavier one with the other segments making up the difference in mass (a share that
         was given does not vary). The last
-        `2s` entries repeat the body itself: there a posture varies its own set-up.
+        `2s` entries repeat the body itself: there a posture varies its own set-up. Arrays are
+        shared between calls and not to be written to.
         """
-        plain = self.segments()
-        measured, weighed = dict(self.lengths), dict(self.shares)
-        count = BODY_SAMPLES + 2 * setup_pairs
-        length = {name: np.full(count, value) for name, value in plain.length.items()}
-        mass = {name: np.full(count, value) for name, value in plain.mass.items()}
-        for i, name in enumerate(VARIED):
-            if name not in measured:
-                length[name][1 + 2 * i] *= 1 - Z80 * LENGTH_CV
-                length[name][2 + 2 * i] *= 1 + Z80 * LENGTH_CV
-        for i, name in enumerate(VARIED):
-            if name in weighed:
-                continue
-            for sign, row in ((-1, 1 + 2 * len(VARIED) + 2 * i), (1, 2 + 2 * len(VARIED) + 2 * i)):
-                changed = plain.mass[name] * (1 + sign * Z80 * MASS_SHARE_CV)
-                rest = (self.mass - changed) / (self.mass - plain.mass[name])
-                for other in mass:
-                    mass[other][row] = changed if other == name else plain.mass[other] * rest
-        return replace(plain, length=length, mass=mass)
+        return _varied(self, setup_pairs)
+
+
+@lru_cache(maxsize=256)
+def _varied(body: Body, setup_pairs: int) -> SegmentValues:
+    plain = body.segments()
+    measured, weighed = dict(body.lengths), dict(body.shares)
+    count = BODY_SAMPLES + 2 * setup_pairs
+    length = {name: np.full(count, value) for name, value in plain.length.items()}
+    mass = {name: np.full(count, value) for name, value in plain.mass.items()}
+    for i, name in enumerate(VARIED):
+        if name not in measured:
+            length[name][1 + 2 * i] *= 1 - Z80 * LENGTH_CV
+            length[name][2 + 2 * i] *= 1 + Z80 * LENGTH_CV
+    for i, name in enumerate(VARIED):
+        if name in weighed:
+            continue
+        for sign, row in ((-1, 1 + 2 * len(VARIED) + 2 * i), (1, 2 + 2 * len(VARIED) + 2 * i)):
+            changed = plain.mass[name] * (1 + sign * Z80 * MASS_SHARE_CV)
+            rest = (body.mass - changed) / (body.mass - plain.mass[name])
+            for other in mass:
+                mass[other][row] = changed if other == name else plain.mass[other] * rest
+    return replace(plain, length=length, mass=mass)

@@ -177,11 +177,12 @@ def reading(body: Body, setup: SetUp) -> Reading:
     Source: plane statics over the body's segment table; closures and constants are the form's.
     """
     form = setup.form
-    posture, sign, depths = _postures(body, setup)
+    plain, posture, depths = _postures(body, setup)
     forces = contact_forces(posture)
     _check_supports(form, forces)
     torques = joint_torques(posture, forces)
-    measured = _measured(form, setup, posture, forces, torques, sign)
+    unhelped = torques if plain is posture else joint_torques(plain, contact_forces(plain))
+    measured = _measured(form, setup, posture, forces, torques, _working_sign(form, unhelped))
     told = 0 if form.judged == "start" else int(np.argmax(measured[:, 0]))
     return Reading(
         body=body,
@@ -199,8 +200,8 @@ def reading(body: Body, setup: SetUp) -> Reading:
     )
 
 
-def _postures(body: Body, setup: SetUp) -> tuple[Posture, float, Array]:
-    """The body and its neighbours along the rep; the sign its limiting torque has without help."""
+def _postures(body: Body, setup: SetUp) -> tuple[Posture, Posture, Array]:
+    """The body and its neighbours along the rep, without band and help and with them; where."""
     form = setup.form
     segments = body.varied_segments(setup_pairs=len(form.loose))
     count = len(segments.length["trunk"])
@@ -218,12 +219,7 @@ def _postures(body: Body, setup: SetUp) -> tuple[Posture, float, Array]:
     places = 1 if form.counted != "reps" else PLACES_ALONG
     depths = np.linspace(0.0, setup.range if places > 1 else 0.0, places)
     where = depths[:, None]
-    posture = build(form, segments, values, where, setup.worn, (), slack)
-    sign = 1.0
-    if form.measure == "torque":
-        plain = _limiting_torque(form, joint_torques(posture, contact_forces(posture)))[:, 0]
-        greatest = float(plain[np.argmax(np.abs(plain))])
-        sign = np.sign(greatest) if abs(greatest) > 1e-6 else 0.0
+    plain = posture = build(form, segments, values, where, setup.worn, (), slack)
     if setup.band or setup.help:
         anchor: Array | None = None
         for _ in range(BAND_ROUNDS if setup.band else 1):
@@ -231,7 +227,16 @@ def _postures(body: Body, setup: SetUp) -> tuple[Posture, float, Array]:
                 anchor = _anchor(setup, posture)
             pulls = tuple(_pulls(setup, posture, anchor))
             posture = build(form, segments, values, where, setup.worn, pulls, slack)
-    return posture, sign, depths
+    return plain, posture, depths
+
+
+def _working_sign(form: Form, torques: Mapping[str, Array]) -> float:
+    """Which way the limiting torque works where nothing helps; 0 where it works neither."""
+    if form.measure != "torque":
+        return 1.0
+    nominal = _limiting_torque(form, torques)[:, 0]
+    greatest = float(nominal[np.argmax(np.abs(nominal))])
+    return float(np.sign(greatest)) if abs(greatest) > 1e-6 else 0.0
 
 
 def _anchor(setup: SetUp, posture: Posture) -> Array:

@@ -278,10 +278,10 @@ def _settle(
                 changed["other_hip"] = other_sum - by
         return changed
 
-    def missing(by: float) -> Array:
-        return _missing(form, segments, values, room(turned(np.full((1, 1), by))), worn, pulls)
+    def missing(by: Array) -> Array:
+        return _missing(form, segments, values, room(turned(by)), worn, pulls)
 
-    at_0, at_90, at_180 = missing(0.0), missing(np.pi / 2), missing(np.pi)
+    at_0, at_90, at_180 = missing(np.array([0.0, np.pi / 2, np.pi])[:, None, None])
     level, cosine = (at_0 + at_180) / 2, (at_0 - at_180) / 2
     sine = at_90 - level
     size = np.hypot(sine, cosine)

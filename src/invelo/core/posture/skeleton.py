@@ -161,6 +161,8 @@ class Posture:
 
     def _carried(self) -> Iterable[tuple[str, float, Array]]:
         """What is worn or held: segment, kg, place."""
+        if not self.worn.total:
+            return
         joints, worn = self.joints, self.worn
         hip, shoulder = joints["hip"], joints["shoulder"]
         yield "trunk", worn.vest, (hip + shoulder) / 2

@@ -61,13 +61,11 @@ function Opens({ name, figure, children }: OpensProps) {
       >
         {told(figure)}
       </button>
-      <Dialog
-        open={open}
-        onOpenChange={setOpen}
-        title={name.charAt(0).toUpperCase() + name.slice(1)}
-      >
-        {open && children()}
-      </Dialog>
+      {open && (
+        <Dialog open onOpenChange={setOpen} title={name.charAt(0).toUpperCase() + name.slice(1)}>
+          {children()}
+        </Dialog>
+      )}
     </>
   );
 }

@@ -90,11 +90,12 @@ function Sheet(props: SheetProps) {
     change(active === "other" && other ? { other: next } : { one: next });
   const sheet = sheetOf(lying, forms);
   const reading = useReading(sheet);
-  const rises = (reading.bench?.one.figures ?? []).some(
+  const bench = reading.answered?.bench;
+  const rises = (bench?.one.figures ?? []).some(
     ({ centre_of_mass }, _, [first]) => first && centre_of_mass.y > first.centre_of_mass.y + 0.02,
   );
   const rep = useRep(setup.tempo, rises);
-  const moves = (reading.bench?.one.figures.length ?? 1) > 1;
+  const moves = (bench?.one.figures.length ?? 1) > 1;
 
   const compare = () =>
     other ? change({ other: null, active: "one" }) : change({ other: one, active: "other" });
@@ -169,34 +170,19 @@ function Sheet(props: SheetProps) {
               <Wrong error={reading.error} />
             </div>
           )}
-          {reading.bench && (
+          {reading.answered && bench && (
             <div
               className={`flex flex-1 flex-col ${reading.error ? "opacity-40" : ""}`}
               aria-busy={!reading.settled && !reading.error}
               data-settled={reading.settled}
             >
-              <Drawing
-                sheet={sheet}
-                bench={reading.bench}
-                names={{
-                  one: words(one, formOf(forms, one)),
-                  other: other ? words(other, formOf(forms, other)) : "",
-                }}
-                at={rep.at}
-              />
+              <Drawing answered={reading.answered} forms={forms} at={rep.at} />
               <div className="flex flex-wrap gap-x-6 border-t border-hair px-4 py-2">
                 <div className="min-w-80 flex-1">
-                  <Readings
-                    sheet={sheet}
-                    bench={reading.bench}
-                    forms={{
-                      one: formOf(forms, one),
-                      other: other ? formOf(forms, other) : undefined,
-                    }}
-                  />
+                  <Readings answered={reading.answered} forms={forms} />
                 </div>
                 <div className="w-72">
-                  {moves && <Rep bench={reading.bench} form={formOf(forms, one)} rep={rep} />}
+                  {moves && <Rep bench={bench} form={formOf(forms, one)} rep={rep} />}
                   <p className="pt-2 text-sm text-faint">{form.says}</p>
                   {form.caution && <p className="pt-2 text-sm text-watch">◆ {form.caution}</p>}
                 </div>
@@ -210,7 +196,7 @@ function Sheet(props: SheetProps) {
         sheet={`Bench: ${form.family}`}
         scale="fitted to the sheet"
         date={today()}
-        revision={`model ${reading.bench?.model_version ?? "–"}`}
+        revision={`model ${bench?.model_version ?? "–"}`}
       />
       <BodyDialog {...show("body")} body={body} onChange={(next) => change({ body: next })} />
       <SolveDialog {...show("solve")} {...asking} />

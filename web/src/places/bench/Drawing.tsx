@@ -1,38 +1,47 @@
 /** The figures side by side with their ratio between them; one motion moves both. */
-import { useRef, useState } from "react";
+import { memo, useRef, useState } from "react";
 import type { Schema } from "../../api/client";
 import { between } from "../../drawing/between";
 import { asFile } from "../../drawing/copy";
 import { Figure } from "../../drawing/Figure";
 import { Button } from "../../parts/Button";
 import { Asked } from "../../parts/Explained";
+import { setUpOf } from "../../parts/setups";
 import { ask } from "./Readings";
+import { type Answered, type Form, formOf, words } from "./state";
 
 interface Props {
-  sheet: Schema["Sheet"];
-  bench: Schema["Bench"];
-  names: { one: string; other: string };
+  answered: Answered;
+  forms: Form[];
   at: number;
 }
 
 const HEIGHT = 300;
 
-export function Drawing({ sheet, bench, names, at }: Props) {
+export const Drawing = memo(function Drawing({ answered, forms, at }: Props) {
+  const { sheet, bench } = answered;
   const { one, other } = bench;
+  const name = (setup: Schema["SetUpRequest"]) => words(setUpOf(setup), formOf(forms, setup));
   if (!other)
     return (
       <div className="flex justify-center">
-        <Drawn reading={one} name={names.one} at={at} width={620} />
+        <Drawn reading={one} name={name(sheet.one)} at={at} width={620} />
       </div>
     );
   return (
     <div className="grid grid-cols-[1fr_auto_1fr] items-center gap-2 max-md:grid-cols-1">
-      <Drawn reading={one} name={names.one} at={at} width={370} title="First" />
+      <Drawn reading={one} name={name(sheet.one)} at={at} width={370} title="First" />
       <Ratio sheet={sheet} bench={bench} />
-      <Drawn reading={other} name={names.other} at={at} width={370} title="Second" />
+      <Drawn
+        reading={other}
+        name={sheet.other ? name(sheet.other) : ""}
+        at={at}
+        width={370}
+        title="Second"
+      />
     </div>
   );
-}
+});
 
 interface DrawnProps {
   reading: Schema["ReadingOf"];

@@ -1,22 +1,21 @@
 /** The figures of one set-up or two: each with its range, each opening its account. */
-import type { ReactNode } from "react";
+import { memo, type ReactNode } from "react";
 import { answer, api, type Schema } from "../../api/client";
 import { Asked } from "../../parts/Explained";
 import { centimetres } from "../../parts/figures";
-import type { Form, Which } from "./state";
+import { type Answered, type Form, formOf, type Which } from "./state";
 
 interface Props {
-  sheet: Schema["Sheet"];
-  bench: Schema["Bench"];
-  forms: { one: Form; other: Form | undefined };
+  answered: Answered;
+  forms: Form[];
 }
 
 type Reading = Schema["ReadingOf"];
 
-export function Readings({ sheet, bench, forms }: Props) {
+export const Readings = memo(function Readings({ answered: { sheet, bench }, forms }: Props) {
   const { one, other } = bench;
-  const both: [Which, Reading, Form][] = [["one", one, forms.one]];
-  if (other && forms.other) both.push(["other", other, forms.other]);
+  const both: [Which, Reading, Form][] = [["one", one, formOf(forms, one)]];
+  if (other) both.push(["other", other, formOf(forms, other)]);
 
   const asked = (which: Which, figure: string, name: string, value: Schema["Estimate"]) => (
     <Asked
@@ -89,7 +88,7 @@ export function Readings({ sheet, bench, forms }: Props) {
       </tbody>
     </table>
   );
-}
+});
 
 export function ask(sheet: Schema["Sheet"], which: Schema["Asked"]["which"], figure: string) {
   return () => answer(api.POST("/api/bench/account", { body: { ...sheet, which, figure } }));

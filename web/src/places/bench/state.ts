@@ -43,8 +43,8 @@ export function shapeOf(setup: SetUp, form: Form): string {
   return form.presets.find(({ values }) => all(values) === now)?.name ?? "";
 }
 
-export function formOf(forms: Form[], setup: SetUp): Form {
-  return forms.find(({ id }) => id === setup.movement) as Form;
+export function formOf(forms: Form[], of: { movement: string }): Form {
+  return forms.find(({ id }) => id === of.movement) as Form;
 }
 
 /** Whether reps or seconds at one say anything of the other. */
@@ -82,19 +82,25 @@ export function useLying(person: string, fresh: () => Lying) {
   return [lying, change] as const;
 }
 
+/** A sheet and the answer to it. */
+export interface Answered {
+  sheet: Schema["Sheet"];
+  bench: Schema["Bench"];
+}
+
 /**
  * The sheet computed; an answer to an earlier question is dropped when a newer one is asked, and
  * the last good answer stays while the newest question has none.
  */
 export function useReading(sheet: Schema["Sheet"]) {
-  const last = useRef<Schema["Bench"]>(undefined);
+  const last = useRef<Answered>(undefined);
   const asked = useQuery({
     queryKey: ["bench", sheet],
     queryFn: ({ signal }) => answer(api.POST("/api/bench", { body: sheet, signal })),
     gcTime: 10_000,
   });
-  if (asked.data) last.current = asked.data;
-  return { bench: last.current, error: asked.error, settled: asked.data !== undefined };
+  if (asked.data && asked.data !== last.current?.bench) last.current = { sheet, bench: asked.data };
+  return { answered: last.current, error: asked.error, settled: asked.data !== undefined };
 }
 
 /** A set-up in words: the form, its shape or, where that is a matter of lengths, the lengths. */

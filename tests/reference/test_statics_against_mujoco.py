@@ -5,7 +5,8 @@ import pytest
 
 from invelo.core.body import GRAVITY, WINTER, Body
 from invelo.core.dumas import DUMAS
-from invelo.core.posture.skeleton import SEGMENT_ENDS, Posture
+from invelo.core.posture.form import forms
+from invelo.core.posture.skeleton import ALL_ENDS, Posture
 from invelo.core.setup import set_up
 from invelo.core.statics import contact_forces, joint_torques
 from tests.core.people import PHASES, alone
@@ -20,7 +21,11 @@ CHAINS = (
     (("shoulder", "upper_arm"), ("elbow", "forearm"), ("wrist", "hand")),
     (("hip", "thigh"), ("knee", "shank"), ("ankle", "foot")),
 )
+OTHER_CHAIN = (
+    ("other_hip", "other_thigh"), ("other_knee", "other_shank"), ("other_ankle", "other_foot")
+)  # fmt: skip
 JOINTS = ("shoulder", "elbow", "hip", "knee", "ankle")
+OTHER_JOINTS = tuple(joint for joint, _ in OTHER_CHAIN)
 
 
 def _inertial(at: np.ndarray, mass: float) -> str:
@@ -32,14 +37,14 @@ def model_of(posture: Posture) -> "mujoco.MjModel":
     """The posture as a MuJoCo model, drawn in place: our y is its z, all joints at zero."""
 
     def centre(name: str) -> np.ndarray:
-        near, far = (posture.joints[end] for end in SEGMENT_ENDS[name])
+        near, far = (posture.joints[end] for end in ALL_ENDS[name])
         return near + posture.segments.centre[name] * (far - near)
 
     def chain(links: tuple[tuple[str, str], ...], root: np.ndarray) -> str:
         if not links:
             return ""
         (joint, segment), *rest = links
-        at = posture.joints[joint]
+        at = posture.joints[ALL_ENDS[segment][0]]
         x, y = at - root
         mass = float(posture.segments.mass[segment])
         return (
@@ -51,6 +56,7 @@ def model_of(posture: Posture) -> "mujoco.MjModel":
         )
 
     hip = posture.joints["hip"]
+    chains = (*CHAINS, OTHER_CHAIN) if posture.legs_differ else CHAINS
     trunk = float(posture.segments.mass["trunk"])
     head = float(posture.segments.mass["head"])
     middle = (trunk * centre("trunk") + head * centre("head")) / (trunk + head)
@@ -60,10 +66,17 @@ def model_of(posture: Posture) -> "mujoco.MjModel":
         '<joint type="slide" axis="1 0 0"/><joint type="slide" axis="0 0 1"/>'
         '<joint name="root" type="hinge" axis="0 -1 0"/>'
         f"{_inertial(middle - hip, trunk + head)}"
-        + "".join(chain(links, hip) for links in CHAINS)
+        + "".join(chain(links, hip) for links in chains)
         + "</body></worldbody></mujoco>"
     )
     return mujoco.MjModel.from_xml_string(xml)
+
+
+def _body_of(model: "mujoco.MjModel", segment: str) -> int:
+    if segment == "trunk":
+        return int(model.body("trunk").id)
+    geom = mujoco.mj_name2id(model, mujoco.mjtObj.mjOBJ_GEOM, segment)
+    return int(model.geom_bodyid[geom])
 
 
 def still(posture: Posture, forces: dict[str, np.ndarray]) -> tuple[np.ndarray, dict[str, float]]:
@@ -73,12 +86,13 @@ def still(posture: Posture, forces: dict[str, np.ndarray]) -> tuple[np.ndarray, 
     mujoco.mj_forward(model, data)
     outside = np.zeros(model.nv)
     for contact in posture.contacts:
-        geom = mujoco.mj_name2id(model, mujoco.mjtObj.mjOBJ_GEOM, contact.segment)
+        body = _body_of(model, contact.segment)
         force = np.array([forces[contact.name][0], 0.0, forces[contact.name][1]])
         point = np.array([contact.point[0], 0.0, contact.point[1]])
-        mujoco.mj_applyFT(model, data, force, np.zeros(3), point, model.geom_bodyid[geom], outside)
+        mujoco.mj_applyFT(model, data, force, np.zeros(3), point, body, outside)
     needed = data.qfrc_bias - outside
-    torques = {name: float(needed[model.jnt_dofadr[model.joint(name).id]]) for name in JOINTS}
+    names = (*JOINTS, *OTHER_JOINTS) if posture.legs_differ else JOINTS
+    torques = {name: float(needed[model.jnt_dofadr[model.joint(name).id]]) for name in names}
     return needed[:3], torques
 
 
@@ -165,6 +179,33 @@ def test_push_ups_are_at_rest_under_our_forces(phase: str, hands: float, feet: f
     computed = joint_torques(posture, forces)
     for joint in JOINTS:
         assert float(computed[joint]) == pytest.approx(expected[joint], abs=AGREE), joint
+
+
+IN_THE_AIR_OR_ON_HANDS_AND_FEET = [
+    (one.id, shape, depth)
+    for one in forms().values()
+    if not one.level_plane
+    and not {"knees", "forearms", "back", "shoulders"} & {touch.at for touch in one.touches}
+    for shape in (*one.preset, None)
+    for depth in ((0.0, 0.5, 1.0) if one.counted == "reps" else (0.0,))
+]
+"""Every posture in which nothing lies on the floor: there a body would rest on more than points."""
+
+
+@pytest.mark.parametrize(("movement", "shape", "depth"), IN_THE_AIR_OR_ON_HANDS_AND_FEET)
+def test_every_form_is_at_rest_under_our_forces(
+    movement: str, shape: str | None, depth: float
+) -> None:
+    """The second leg where it does something else, the foot behind and the wall among them."""
+    posture = alone(BODY, set_up(movement, shape=shape), depth)
+    forces = contact_forces(posture)
+    missing, expected = still(posture, forces)
+    # A body on one flat support may have its centre anywhere over it: its moment is the support's.
+    free = 2 if len(posture.contacts) == 1 else 3
+    assert missing[:free] == pytest.approx(np.zeros(free), abs=AGREE)
+    computed = joint_torques(posture, forces)
+    for joint, torque in expected.items():
+        assert float(computed[joint]) == pytest.approx(torque, abs=AGREE), joint
 
 
 def test_standing_centre_of_mass_lies_where_anatomy_books_put_it() -> None:

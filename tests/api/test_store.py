@@ -1,5 +1,6 @@
 """Schema and migrations: the tables are what the models say, both ways."""
 
+from datetime import UTC, datetime
 from pathlib import Path
 
 from alembic import command
@@ -7,10 +8,16 @@ from alembic.autogenerate import compare_metadata
 from alembic.config import Config
 from alembic.migration import MigrationContext
 from sqlalchemy import inspect, text
-from sqlmodel import SQLModel
+from sqlmodel import Session, SQLModel, select
 
 import invelo.store
+from invelo.core.body import Worn
+from invelo.core.movement import Modifiers
+from invelo.core.tempo import Tempo
+from invelo.demo.history import load
 from invelo.store.database import engine_for, migrate
+from invelo.store.rows import modifiers_of
+from invelo.store.tables import Rung
 
 
 def alembic(url: str) -> Config:
@@ -35,6 +42,32 @@ def test_the_migrations_go_down_and_up_again(server) -> None:
     assert inspect(engine).get_table_names() == ["alembic_version"]
     migrate(url)
     assert "athlete" in inspect(engine).get_table_names()
+    engine.dispose()
+
+
+def test_set_ups_of_the_first_schema_become_changes(server) -> None:
+    """A rung kept with columns of its own is read as the same set-up afterwards; and back again."""
+    url = server.url("first_schema")
+    migrate(url)
+    engine = engine_for(url)
+    with Session(engine) as db:
+        load(db, datetime(2026, 3, 2, 9, 0, tzinfo=UTC))
+        db.commit()
+        before = {rung.id: modifiers_of(rung) for rung in db.exec(select(Rung))}
+    command.downgrade(alembic(url), "0001")
+    with engine.begin() as connection:
+        kept = connection.execute(text("SELECT id, hand_height_m, bag_kg, tempo FROM rung")).all()
+        low = next(row.id for row in kept if row.tempo == "3-0-1-0")
+        connection.execute(
+            text("UPDATE rung SET foot_height_m = 0.25, vest_kg = 2.5 WHERE id = :id"), {"id": low}
+        )
+    assert any(row.hand_height_m == 0.9 for row in kept)
+    assert any(row.bag_kg == 10.0 for row in kept)
+    migrate(url)
+    with Session(engine) as db:
+        after = {rung.id: modifiers_of(rung) for rung in db.exec(select(Rung))}
+    changed = Modifiers((("foot_height", 0.25),), Worn(vest=2.5), tempo=Tempo.parse("3-0-1-0"))
+    assert after == before | {low: changed}
     engine.dispose()
 
 

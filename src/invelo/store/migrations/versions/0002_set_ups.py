@@ -47,7 +47,7 @@ def downgrade() -> None:
             f"jsonb_array_elements(changes->'values') pair WHERE pair->>0 = '{name}'), 0)"
             for name in LENGTHS
         )
-        tempo = " || '-' || ".join(f"(changes->'tempo'->>'{name}')" for name in TEMPO)
+        tempo = " || '-' || ".join(f"(changes->'tempo'->>'{name}')::float::text" for name in TEMPO)
         op.execute(
             f"UPDATE {table} SET {lengths}, "  # noqa: S608
             "vest_kg = (changes->'worn'->>'vest')::float, "

@@ -1,4 +1,4 @@
-"""Take the pictures in docs/screenshots anew.
+"""Take the pictures in docs/screenshots, and the drawings in docs/figures, anew.
 
     PYTHONPATH=src .venv/bin/python -m tests.browser.pictures
 
@@ -13,6 +13,7 @@ from datetime import UTC, datetime
 from pathlib import Path
 
 from selenium.webdriver.common.by import By
+from selenium.webdriver.common.keys import Keys
 
 from invelo import postgres
 from invelo.demo.history import load
@@ -23,6 +24,20 @@ from tests.browser.conftest import Service, chromium
 from tests.browser.page import DESKTOP, PHONE, Page
 
 FOLDER = ROOT / "docs" / "screenshots"
+FIGURES = ROOT / "docs" / "figures"
+PAPER = '<rect width="100%" height="100%" fill="#fbfaf5"/>'
+
+DRAWN = {
+    "push-up": ("Push-up", None),
+    "knee-push-up": ("Knee push-up", None),
+    "row": ("Row", "half way"),
+    "planche": ("Planche", "straddle"),
+    "l-sit": ("L-sit", "straight"),
+    "split-squat": ("Split squat", "rear foot raised"),
+    "wall-sit": ("Wall sit", "level"),
+    "bridge": ("Bridge, hips raised", "floor"),
+}
+"""Figures that docs/model.md teaches with: movement and shape."""
 
 
 @contextmanager
@@ -53,6 +68,84 @@ def take(page: Page, name: str) -> None:
     page.driver.save_screenshot(str(FOLDER / f"{name}.png"))
 
 
+def no_dialog(page: Page) -> None:
+    page.until(lambda: not page.driver.find_elements(By.CSS_SELECTOR, '[role="dialog"]'))
+
+
+def put(page: Page, label: str, value: str) -> None:
+    """Type over what a field of the Bench holds."""
+    box = page.field(label)
+    box.send_keys(Keys.CONTROL, "a")
+    box.send_keys(value)
+    settled(page)
+
+
+def settled(page: Page) -> None:
+    page.find('[data-settled="true"]')
+
+
+def set_up(page: Page, movement: str, shape: str | None) -> None:
+    page.select("Movement", movement)
+    settled(page)
+    if shape:
+        page.select("Shape", shape)
+        settled(page)
+
+
+def benches(page: Page) -> None:
+    """The Bench: a pose, two compared, what equals a load, which band is enough."""
+    page.press("1")
+    page.open_ladder("Juno Pell")
+    page.press("4")
+    settled(page)
+    put(page, "surface under the feet", "20")
+    page.click("Set a second beside it")
+    put(page, "surface under the feet", "40")
+    page.sees("harder")
+    take(page, "bench-compare")
+    page.click("Take the second away")
+    settled(page)
+    page.click("What equals it …")
+    page.until(lambda: "solving" not in page.dialog.text and "Set it up" in page.dialog.text)
+    take(page, "bench-solve")
+    page.click("Close")
+    no_dialog(page)
+    set_up(page, "Planche", "straddle")
+    page.click("Which band …")
+    page.select("Done", "Planche")
+    page.select("Shape done", "advanced tuck")
+    put(page, "Seconds held", "12")
+    page.button("Set it up: narrow")
+    take(page, "bench-band")
+    page.click("Set it up: narrow")
+    no_dialog(page)
+    settled(page)
+    page.script("document.activeElement.blur()")
+    take(page, "bench")
+
+
+def figures(page: Page) -> None:
+    """Single postures as drawings, through the Bench's own copy."""
+    FIGURES.mkdir(parents=True, exist_ok=True)
+    allowed = ["clipboardReadWrite", "clipboardSanitizedWrite"]
+    page.driver.execute_cdp_cmd(
+        "Browser.grantPermissions", {"permissions": allowed, "origin": page.url}
+    )
+    page.driver.execute_cdp_cmd("Emulation.setFocusEmulationEnabled", {"enabled": True})
+    page.script("sessionStorage.clear()")
+    page.open("/bench")
+    settled(page)
+    for name, (movement, shape) in DRAWN.items():
+        set_up(page, movement, shape)
+        page.find("figcaption button").click()
+        page.sees("Copied as SVG")
+        copied = page.driver.execute_async_script(
+            "navigator.clipboard.readText().then(arguments[0])"
+        )
+        head, rest = copied.split(">", 1)
+        (FIGURES / f"{name}.svg").write_text(f"{head}>{PAPER}{rest}\n", encoding="utf-8")
+
+
 def main() -> None:
     """Walk through the places."""
     FOLDER.mkdir(parents=True, exist_ok=True)
@@ -68,12 +161,12 @@ def main() -> None:
         page.sees("How it came about".upper())
         take(page, "explained")
         page.click("Close")
-        page.until(lambda: not page.driver.find_elements(By.CSS_SELECTOR, '[role="dialog"]'))
+        no_dialog(page)
         page.press("t")
         page.find('[role="dialog"] tbody tr')
         take(page, "ways")
         page.click("Close")
-        page.until(lambda: not page.driver.find_elements(By.CSS_SELECTOR, '[role="dialog"]'))
+        no_dialog(page)
         page.click("Night sheet")
         take(page, "ladder-night")
         page.press("7")
@@ -98,6 +191,8 @@ def main() -> None:
         page.press("l")
         page.sees("Next: set 2")
         take(page, "floor-rest")
+        benches(page)
+        figures(page)
 
 
 if __name__ == "__main__":

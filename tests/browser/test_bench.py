@@ -237,6 +237,17 @@ def test_a_set_up_is_kept_as_a_rung(page: Page) -> None:
     assert UUID(page.driver.current_url.rsplit("/", 1)[1])
 
 
+def test_a_rung_is_brought_to_the_bench(page: Page) -> None:
+    page.press("3")
+    page.sees("ON THE HANDS")
+    page.press(Keys.ARROW_UP)
+    name = page.chosen_rung
+    page.click("On the Bench")
+    settled(page)
+    assert "feet" in name
+    assert page.field("surface under the feet").get_attribute("value") != "0"
+
+
 def test_a_band_is_laid_aside_and_taken_back(page: Page) -> None:
     measure_band(page, "narrow")
     page.click("Lay aside narrow")

@@ -117,6 +117,12 @@ def test_what_no_body_does_is_refused(movement: str, values: dict, field: str) -
     assert refuses(AVERAGE, movement, **values).field == field
 
 
+def test_supports_in_one_line_are_refused_not_a_crash() -> None:
+    """At this height this body stands upright on its knees, hands and knees in one line."""
+    told = refuses(Body(58.0, 1.66), "knee_push_up", hand_height=0.875)
+    assert told.field == "balance"
+
+
 def test_an_unknown_shape_is_told_with_those_there_are() -> None:
     told = refuses(AVERAGE, "planche", shape="moon")
     assert told.field == "shape"

@@ -13,7 +13,7 @@ from invelo.core.errors import InputError
 from invelo.core.setup import BandHold, Help, SetUp, set_up
 from invelo.core.tempo import Tempo
 
-CATALOGUE_VERSION = "1"
+CATALOGUE_VERSION = "2"
 """Version of the movements as data; stored beside every result that used them."""
 
 

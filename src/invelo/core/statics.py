@@ -10,6 +10,7 @@ from collections.abc import Iterable
 
 import numpy as np
 
+from invelo.core.errors import InputError
 from invelo.core.estimate import Array
 from invelo.core.posture.skeleton import BEYOND, OTHER_BEYOND, PIVOTS, Contact, Posture, cross
 
@@ -25,6 +26,7 @@ def contact_forces(posture: Posture) -> dict[str, Array]:
         contact name to the force of the world on the body, shape `(..., 2)`, N.
 
     Raises:
+        InputError: if the contacts push along one line, so that they cannot balance a body.
         ValueError: if the contacts leave another number of unknowns.
 
     Source: plane statics, ΣF = 0 and ΣM = 0.
@@ -41,7 +43,14 @@ def contact_forces(posture: Posture) -> dict[str, Array]:
         np.stack([d[..., 0], d[..., 1], cross(contact.point, d)], axis=-1) for contact, d in columns
     ]
     system = np.stack(np.broadcast_arrays(*rows), axis=-1)
-    sizes = np.linalg.solve(system, load[..., None])[..., 0]
+    try:
+        sizes = np.linalg.solve(system, load[..., None])[..., 0]
+    except np.linalg.LinAlgError:
+        raise InputError(
+            "balance",
+            "the supports push along one line; nothing keeps the body from turning about it.",
+            "Lower the hands or the feet a little.",
+        ) from None
     forces: dict[str, Array] = {}
     for i, (contact, direction) in enumerate(columns):
         part = sizes[..., i, None] * direction

@@ -2,7 +2,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { ToggleGroup } from "radix-ui";
 import { useState } from "react";
-import { useNavigate, useParams } from "react-router";
+import { useLocation, useNavigate, useParams } from "react-router";
 import type { Schema } from "../../api/client";
 import { queries } from "../../api/queries";
 import { useKeys } from "../../app/keys";
@@ -81,7 +81,8 @@ type DialogName = "" | "body" | "solve" | "band" | "pieces" | "keep";
 function Sheet(props: SheetProps) {
   const { forms, ladder } = props;
   const ladderId = ladder?.id ?? "";
-  const [lying, change] = useLying(ladderId, () => fresh(props));
+  const brought = useLocation().state as SetUp | null;
+  const [lying, change] = useLying(ladderId, () => fresh(props), brought);
   const [dialog, setDialog] = useState<DialogName>("");
   const { body, one, other, active, done } = lying;
   const setup = active === "other" && other ? other : one;

@@ -71,11 +71,16 @@ export function doneOf({ setup, count, effort }: DoneAt, forms: Form[]): Schema[
   return { setup, effort, reps: held ? null : count, seconds: held ? count : null };
 }
 
-/** State that stays while the coach goes to another place and comes back. */
-export function useLying(person: string, fresh: () => Lying) {
+/**
+ * State that stays while the coach goes to another place and comes back.
+ *
+ * @param brought a set-up that was sent here from another place, to lie first.
+ */
+export function useLying(person: string, fresh: () => Lying, brought: SetUp | null) {
   const [lying, setLying] = useState<Lying>(() => {
     const kept = sessionStorage.getItem(KEY + person);
-    return kept ? (JSON.parse(kept) as Lying) : fresh();
+    const before = kept ? (JSON.parse(kept) as Lying) : fresh();
+    return brought ? { ...before, one: brought, other: null, active: "one" } : before;
   });
   useEffect(() => sessionStorage.setItem(KEY + person, JSON.stringify(lying)), [person, lying]);
   const change = (changes: Partial<Lying>) => setLying((now) => ({ ...now, ...changes }));

@@ -2,12 +2,14 @@
 import { useQuery } from "@tanstack/react-query";
 import { type ReactNode, type Ref, useState } from "react";
 import { flushSync } from "react-dom";
+import { useNavigate } from "react-router";
 import { api, type Schema } from "../../api/client";
 import { queries, useRefresh } from "../../api/queries";
 import { Figure } from "../../drawing/Figure";
 import { Button } from "../../parts/Button";
 import { Explained } from "../../parts/Explained";
 import { dose, gate, ratio, repRange } from "../../parts/figures";
+import { changesOf } from "../../parts/setups";
 import { Wrong } from "../../parts/Wrong";
 
 interface Props {
@@ -24,6 +26,11 @@ export function RungSheet({ sheet, rung, index, onFind, onGone, ref }: Props) {
   const refresh = useRefresh();
   const [error, setError] = useState<Error | null>(null);
   const above = sheet.steps[index];
+  const navigate = useNavigate();
+  const movements = useQuery(queries.catalogue).data?.movements;
+  const form = movements?.find(({ id }) => id === rung.movement)?.form;
+  const toBench = () =>
+    navigate(`/bench/${sheet.id}`, { state: { movement: form, ...changesOf(rung) } });
 
   async function act(doing: () => Promise<unknown>) {
     try {
@@ -115,6 +122,11 @@ export function RungSheet({ sheet, rung, index, onFind, onGone, ref }: Props) {
           <Button onClick={onFind} title="Ways to the next step (T)">
             Ways to the next step …
           </Button>
+          {form && (
+            <Button onClick={toBench} title="Lay this set-up on the Bench">
+              On the Bench
+            </Button>
+          )}
           {rung.id !== sheet.standing_id && (
             <Button quiet onClick={remove}>
               Take this rung off

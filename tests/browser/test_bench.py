@@ -209,8 +209,9 @@ def test_a_figure_is_copied_as_a_drawing_of_its_own(page: Page) -> None:
     assert any("hands" in (text.text or "") for text in drawing.iter(f"{SVG}text"))
     for element in drawing.iter():
         assert "class" not in element.attrib
-    ink = [line.get("stroke") for line in drawing.iter(f"{SVG}line")]
-    assert all(colour.startswith("rgb(") for colour in ink)
+    inks = {element.get("stroke", "none") for element in drawing.iter()} - {"none"}
+    assert inks
+    assert all(ink.startswith("rgb(") for ink in inks)
 
 
 def test_the_rep_is_played_and_stopped_with_the_space_bar(page: Page) -> None:

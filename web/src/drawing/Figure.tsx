@@ -28,7 +28,7 @@ export function Figure({ figures, width, height, label, small = false, most, ref
   if (!first) return null;
   const pad = small
     ? { left: 8, right: 6, top: 3, bottom: 3 }
-    : { left: 46, right: 46, top: 22, bottom: 30 };
+    : { left: 60, right: 60, top: 22, bottom: 30 };
   const project = fit(figures, { width, height, pad, ...(most ? { most } : {}) });
   return (
     <svg ref={ref} width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img">

@@ -7,10 +7,11 @@ const TOO_LIGHT = 30;
 const thin = "\u202f";
 
 function rounded(value: number, digits: number): string {
-  return value.toLocaleString("en-GB", {
+  const told = value.toLocaleString("en-GB", {
     minimumFractionDigits: digits,
     maximumFractionDigits: digits,
   });
+  return told.replace("-", "−");
 }
 
 export function kg(value: number): string {
@@ -30,7 +31,12 @@ export function repRange({ low, likely, high }: Schema["Estimate"]): string {
 }
 
 export function range(estimate: Schema["Estimate"], digits = 1): string {
-  return `${rounded(estimate.low, digits)}–${rounded(estimate.high, digits)}`;
+  return fromTo(estimate.low, estimate.high, digits);
+}
+
+function fromTo(low: number, high: number, digits: number): string {
+  const between = low < 0 ? " to " : "–";
+  return `${rounded(low, digits)}${between}${rounded(high, digits)}`;
 }
 
 const DIGITS: Record<string, number> = { J: 0, "×": 2, "body weight × stature": 3 };
@@ -56,7 +62,7 @@ export function amount(value: number, unit: string): string {
 
 export function amountRange({ low, high, unit }: Schema["Estimate"]): string {
   const [scale, digits] = unit === "m" ? [100, 0] : [1, 1];
-  return `${rounded(low * scale, digits)}–${rounded(high * scale, digits)}`;
+  return fromTo(low * scale, high * scale, digits);
 }
 
 export function ratio(estimate: Schema["Estimate"]): string {

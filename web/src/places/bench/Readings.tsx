@@ -2,7 +2,6 @@
 import { memo, type ReactNode } from "react";
 import { answer, api, type Schema } from "../../api/client";
 import { Asked } from "../../parts/Explained";
-import { centimetres } from "../../parts/figures";
 import { type Answered, type Form, formOf, type Which } from "./state";
 
 interface Props {
@@ -132,11 +131,17 @@ const NEAR = 0.005;
 
 function Balance({ overhang, asked }: BalanceProps) {
   if (Math.max(Math.abs(overhang.low), Math.abs(overhang.high)) < NEAR) return "over the support";
-  const where = overhang.likely === 0 ? "over the support, at most beyond by" : "beyond it by";
+  const ends = [Math.abs(overhang.low), Math.abs(overhang.high)] as const;
+  const away = {
+    unit: overhang.unit,
+    likely: Math.abs(overhang.likely),
+    low: overhang.low * overhang.high < 0 ? 0 : Math.min(...ends),
+    high: Math.max(...ends),
+  };
   return (
     <>
-      {where} {centimetres(Math.abs(overhang.likely || overhang.high))},{" "}
-      {asked("the centre's place", overhang)}
+      {asked("how far the centre lies beyond the support", away)} beyond the support
+      {overhang.likely !== 0 && `, towards the ${overhang.likely > 0 ? "head" : "feet"}`}
     </>
   );
 }

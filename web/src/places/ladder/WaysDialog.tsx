@@ -61,6 +61,7 @@ export function WaysDialog({ open, onOpenChange, sheet, index }: Props) {
     <Dialog
       open={open}
       onOpenChange={onOpenChange}
+      wide
       title={`From “${rung.name}”`}
       about="Each line makes the whole step alone; take the one the room allows."
     >

@@ -104,7 +104,7 @@ def benches(page: Page) -> None:
     page.sees("harder")
     take(page, "bench-compare")
     page.click("Take the second away")
-    settled(page)
+    put(page, "surface under the feet", "0")
     page.click("What equals it …")
     page.until(lambda: "solving" not in page.dialog.text and "Set it up" in page.dialog.text)
     take(page, "bench-solve")

@@ -135,7 +135,7 @@ def _parameter(form: Form, name: str) -> Dial:
         one.step,
         lambda m: dict(m.values).get(name, one.default),
         lambda m, x: replace(m, values=tuple(sorted((dict(m.values) | {name: x}).items()))),
-        "it is at its end, or further than this body goes",
+        "no amount that this body can do reaches it",
         words,
         by_work=name == "deficit",
     )

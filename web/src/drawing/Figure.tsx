@@ -31,7 +31,14 @@ export function Figure({ figures, width, height, label, small = false, most, ref
     : { left: 60, right: 60, top: 22, bottom: 30 };
   const project = fit(figures, { width, height, pad, ...(most ? { most } : {}) });
   return (
-    <svg ref={ref} width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img">
+    <svg
+      ref={ref}
+      width={width}
+      height={height}
+      viewBox={`0 0 ${width} ${height}`}
+      role="img"
+      className={small ? undefined : "inline h-auto max-w-full"}
+    >
       <title>{label}</title>
       <Surfaces figure={first} project={project} width={width} small={small} />
       {figures.map((figure, index) => (

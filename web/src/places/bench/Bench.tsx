@@ -121,10 +121,10 @@ function Sheet(props: SheetProps) {
 
   return (
     <>
-      <main className="flex min-h-0 flex-1 flex-col lg:flex-row">
+      <main className="flex min-h-0 flex-1 flex-col md:flex-row">
         <aside
           aria-label="Set-up"
-          className="w-full shrink-0 border-ink pb-4 lg:w-[19.5rem] lg:overflow-y-auto lg:border-r"
+          className="w-full shrink-0 border-ink pb-4 md:w-[19.5rem] md:border-r lg:overflow-y-auto"
         >
           <Whose ladder={ladder} body={body} onBody={() => setDialog("body")} />
           <Sides

@@ -29,7 +29,7 @@ export const Drawing = memo(function Drawing({ answered, forms, at }: Props) {
       </div>
     );
   return (
-    <div className="grid grid-cols-[1fr_auto_1fr] items-center gap-2 max-md:grid-cols-1">
+    <div className="grid grid-cols-[1fr_auto_1fr] items-center justify-items-center gap-2 max-lg:grid-cols-1">
       <Drawn reading={one} name={name(sheet.one)} at={at} width={370} title="First" />
       <Ratio sheet={sheet} bench={bench} />
       <Drawn

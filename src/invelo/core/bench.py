@@ -15,7 +15,7 @@ from invelo.core.estimate import Derivation, Estimate, Input
 from invelo.core.movement import Modifiers
 from invelo.core.posture.form import Form, form
 from invelo.core.predict import Known, compare
-from invelo.core.ratio import Triple, demand_ratio, load_ratio
+from invelo.core.ratio import Triple, demand_ratio, load_ratio, work_ratio
 from invelo.core.reading import Reading, reading
 from invelo.core.rung import Demand, asked
 from invelo.core.setup import PLACES, BandHold, Place, SetUp
@@ -45,9 +45,9 @@ class Task:
         """What is set up, without the tempo."""
         return self.changes.of_form(self.form_id)
 
-    def asks(self, body: Body) -> Demand:
-        """What it asks of a body."""
-        return asked(body, self.setup, self.changes.tempo, WEIGHED_AT)
+    def asks(self, body: Body, reps: float = WEIGHED_AT) -> Demand:
+        """What it asks of a body, its tempo weighed at so many reps."""
+        return asked(body, self.setup, self.changes.tempo, reps)
 
 
 def against(body: Body, one: Task, other: Task) -> Estimate:
@@ -97,30 +97,43 @@ class Solution:
     why_not: str = ""
 
 
-def as_hard_as(body: Body, task: Task, name: str, model: Task, step: float = 0.0) -> Solution:
+def as_hard_as(
+    body: Body, task: Task, name: str, model: Task, step: float = 0.0, reps: float = WEIGHED_AT
+) -> Solution:
     """Turn one dial of `task` until it is as hard as `model`, or a step harder or easier.
 
     Args:
         body: whose.
         task: the set-up that is changed.
-        name: of the dial.
+        name: of the dial; one that tells on the work of a rep is turned until the work is equal.
         model: what it is to equal.
         step: share on top; 0.05 is five per cent harder.
+        reps: at which tempo is weighed.
 
     Raises:
         InputError: if the two are limited by different things, or there is no such dial.
     """
     compare(task.setup, model.setup)
-    wanted = model.asks(body)
+    one = dial(task.form, name)
+    wanted = model.asks(body, reps)
+    if one.by_work and wanted.load.work.likely <= 0.0:
+        why_not = "no work is done against gravity here"
+        return Solution(one, one.get(task.changes), why_not=why_not)
 
     def ratio(changes: Modifiers) -> Triple:
-        return demand_ratio(Task(task.form_id, changes).asks(body), wanted, WEIGHED_AT)
+        there = Task(task.form_id, changes).asks(body, reps)
+        if one.by_work:
+            return work_ratio(there.load, wanted.load)
+        return demand_ratio(there, wanted, reps)
 
-    words = "This alone is changed until the demand equals the other set-up's"
+    what, figure = (
+        ("work of a rep", wanted.load.work) if one.by_work else ("demand", wanted.on_scale)
+    )
+    words = f"This alone is changed until the {what} equals the aim's"
     if step:
         words += f" {'plus' if step > 0 else 'less'} {abs(100 * step):g} %"
     inputs = (
-        Input("demand of the other", wanted.on_scale.likely, wanted.on_scale.unit),
+        Input(f"{what} aimed at", figure.likely, figure.unit),
         Input("step", 100 * step, "%"),
     )
     aim = 1.0 + step

@@ -7,16 +7,15 @@ shown beside the others, so that equal choices can be compared.
 
 from dataclasses import dataclass, replace
 
+from invelo.core.bench import Task, as_hard_as
 from invelo.core.body import Body
 from invelo.core.dial import Dial, dial, dials
 from invelo.core.errors import InputError, require_within
-from invelo.core.estimate import Derivation, Estimate, Input
-from invelo.core.movement import Modifiers
+from invelo.core.estimate import Estimate
 from invelo.core.placement import Evidence
 from invelo.core.posture.form import form
-from invelo.core.ratio import Triple, demand_ratio, relative_range, work_ratio
-from invelo.core.rung import Demand, Rung, asked, demand
-from invelo.core.solve import solve
+from invelo.core.ratio import relative_range
+from invelo.core.rung import Demand, Rung
 
 STEP_RANGE = (-0.5, 1.0)
 """Steps that can be asked for, as a share of the demand."""
@@ -65,10 +64,9 @@ def ways(body: Body, rung: Rung, step: float, known: Evidence) -> tuple[Way, ...
     require_within("step", step, *STEP_RANGE, "of the demand")
     if step == 0.0:
         raise InputError("step", "it is nothing.", "Ask for a few per cent more or less.")
-    here = demand(body, rung)
     turnable = dials(form(rung.movement.form))
     return tuple(
-        _way(body, rung, here, one, step, known) for one in turnable if one.name not in NOT_WAYS
+        _way(body, rung, one.name, step, known) for one in turnable if one.name not in NOT_WAYS
     )
 
 
@@ -86,60 +84,22 @@ def changed(rung: Rung, name: str, amount: float) -> Rung:
     )
 
 
-def _way(body: Body, rung: Rung, here: Demand, one: Dial, step: float, known: Evidence) -> Way:
-    now = one.get(rung.modifiers)
+def _way(body: Body, rung: Rung, name: str, step: float, known: Evidence) -> Way:
+    here = Task(rung.movement.form, rung.modifiers)
     reps = rung.dose.reps_low
-
-    def turned(amount: float) -> Modifiers:
-        return one.put(rung.modifiers, amount)
-
-    def there(amount: float) -> Demand:
-        modifiers = turned(amount)
-        return asked(body, modifiers.setup(rung.movement), modifiers.tempo, reps)
-
-    def ratios(amount: float) -> Triple | None:
-        """Demand (or work) there ÷ here: low, likely, high; None where no body goes."""
-        try:
-            found = there(amount)
-        except InputError:
-            return None
-        if one.by_work:
-            return work_ratio(found.load, here.load)
-        return demand_ratio(found, here, reps)
-
-    wanted = 1.0 + step
-    found = solve(ratios, one.low, one.high, now, (wanted, wanted, wanted))
-    if found is None:
-        return Way(one, now, why_not=one.end)
-    reached = there(found.likely)
-    what, unit = ("work of a rep", "J") if one.by_work else ("demand", here.load.unit)
-    before, after = (
-        (d.load.work.likely if one.by_work else d.on_scale.likely) for d in (here, reached)
-    )
+    found = as_hard_as(body, here, name, here, step, reps)
+    if found.to is None:
+        return Way(found.dial, found.now, why_not=found.why_not)
+    there = Task(here.form_id, found.dial.put(rung.modifiers, found.to.likely))
+    reached = there.asks(body, reps)
     return Way(
-        one,
-        now,
-        Estimate(
-            found.likely,
-            found.low,
-            found.high,
-            one.unit,
-            Derivation(
-                f"This alone is changed until the {what} is the asked share greater; found by "
-                "halving. The range is where the step's own range meets it.",
-                (
-                    Input("now", now, one.unit),
-                    Input(f"{what} now", before, unit),
-                    Input("step", 100 * step, "%"),
-                    Input(f"{what} then", after, unit),
-                ),
-                here.load.demand.derivation.sources,
-            ),
-        ),
+        found.dial,
+        found.now,
+        found.to,
         reached,
         known.capacity.predict(
             reached.load.demand.likely,
-            turned(found.likely).tempo,
+            there.changes.tempo,
             relative_range(reached.load, known.load),
         ),
     )

@@ -51,11 +51,9 @@ def add_rung(db: Session, row: Ladder, athlete: Athlete, new: NewRung, moment: M
         MissingError: if `beside` is no rung of this ladder.
         ConflictError: if the id is in use.
     """
-    kept = db.get(Rung, new.id)
+    kept = _replayed(db, row, new.id)
     if kept is not None:
-        if kept.ladder_id == row.id:
-            return kept
-        raise ConflictError("id", "it is in use.", "Make a new id for each rung.")
+        return kept
     beside = ladder.rung_on(db, row.id, new.beside)
     made = changed(rung_of(beside), new.dial, new.amount)
     body = body_of(ladder.measures(db, athlete.id)[-1])
@@ -72,6 +70,14 @@ def add_rung(db: Session, row: Ladder, athlete: Athlete, new: NewRung, moment: M
         made.name,
         set_up_columns(beside.movement, made.modifiers),
     )
+
+
+def _replayed(db: Session, row: Ladder, rung_id: UUID) -> Rung | None:
+    """The rung that this id has put on the ladder already."""
+    kept = db.get(Rung, rung_id)
+    if kept is not None and kept.ladder_id != row.id:
+        raise ConflictError("id", "it is in use.", "Make a new id for each rung.")
+    return kept
 
 
 def _insert(
@@ -116,11 +122,9 @@ def keep_set_up(
             body's reach.
         ConflictError: if the id is in use.
     """
-    kept = db.get(Rung, rung_id)
+    kept = _replayed(db, row, rung_id)
     if kept is not None:
-        if kept.ladder_id == row.id:
-            return kept
-        raise ConflictError("id", "it is in use.", "Make a new id for each rung.")
+        return kept
     movement = catalogue().movement_of(form_id, row.family)
     seen = ladder.view(db, row, athlete)
     asks = asked(

@@ -1167,6 +1167,11 @@ export interface components {
             low: number;
             /** High */
             high: number;
+            /**
+             * By Work
+             * @description It tells on the work of a rep, not on the demand.
+             */
+            by_work: boolean;
         };
         /**
          * DoneAt

@@ -3,27 +3,19 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { answer, api, type Schema } from "../../api/client";
 import { Button } from "../../parts/Button";
+import { ByWork } from "../../parts/ByWork";
 import { Dialog } from "../../parts/Dialog";
 import { Explained } from "../../parts/Explained";
 import { Choice, Field } from "../../parts/Field";
 import { amount } from "../../parts/figures";
 import { type SetUp, setUpOf } from "../../parts/setups";
+import { type Asking, type AskingDialog, asked } from "./asking";
 import { DoneFields } from "./DoneFields";
-import { type DoneAt, type Form, formOf, type Lying, telling, words } from "./state";
+import { telling, words } from "./state";
 
 type Aim = "load" | "step" | "other" | "count";
 
-interface Props {
-  open: boolean;
-  onOpenChange: (open: boolean) => void;
-  lying: Lying;
-  ladderId: string;
-  forms: Form[];
-  onTake: (setup: SetUp) => void;
-  onDone: (done: DoneAt | null) => void;
-}
-
-export function SolveDialog({ open, onOpenChange, ...rest }: Props) {
+export function SolveDialog({ open, onOpenChange, ...rest }: AskingDialog) {
   return (
     <Dialog
       open={open}
@@ -37,11 +29,9 @@ export function SolveDialog({ open, onOpenChange, ...rest }: Props) {
   );
 }
 
-function Solving(props: Omit<Props, "open" | "onOpenChange"> & { onTaken: () => void }) {
+function Solving(props: Asking & { onTaken: () => void }) {
   const { lying, ladderId, forms, onTake, onDone, onTaken } = props;
-  const task = lying.active === "other" && lying.other ? lying.other : lying.one;
-  const beside = lying.active === "other" ? lying.one : lying.other;
-  const form = formOf(forms, task);
+  const { task, form, beside } = asked(props);
   const places = form.dials.filter(({ name }) => form.loads.includes(name));
   const [kind, setKind] = useState<Aim>(beside ? "other" : places.length ? "load" : "step");
   const [place, setPlace] = useState(places.find(({ name }) => name === "bag")?.name ?? "vest");
@@ -177,7 +167,10 @@ function Line({ dial, puzzle, onTake }: LineProps) {
   const found = solved.data;
   return (
     <tr className="border-b border-hair align-top [&>*]:py-1.5 [&>*]:pr-3">
-      <th scope="row">{dial.label}</th>
+      <th scope="row">
+        {dial.label}
+        {dial.by_work && <ByWork />}
+      </th>
       {!found && (
         <td colSpan={3} className="text-faint">
           {solved.error ? `cannot: ${solved.error.message}` : "solving …"}

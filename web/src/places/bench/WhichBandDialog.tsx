@@ -9,21 +9,12 @@ import { Choice, Field } from "../../parts/Field";
 import { told } from "../../parts/figures";
 import { type SetUp, setUpOf } from "../../parts/setups";
 import { Wrong } from "../../parts/Wrong";
+import { type Asking, type AskingDialog, asked } from "./asking";
 import { PLACES } from "./BandFold";
 import { DoneFields } from "./DoneFields";
-import { type DoneAt, type Form, formOf, type Lying, telling, words } from "./state";
+import { telling, words } from "./state";
 
-interface Props {
-  open: boolean;
-  onOpenChange: (open: boolean) => void;
-  lying: Lying;
-  ladderId: string;
-  forms: Form[];
-  onTake: (setup: SetUp) => void;
-  onDone: (done: DoneAt | null) => void;
-}
-
-export function WhichBandDialog({ open, onOpenChange, ...rest }: Props) {
+export function WhichBandDialog({ open, onOpenChange, ...rest }: AskingDialog) {
   return (
     <Dialog
       open={open}
@@ -37,10 +28,9 @@ export function WhichBandDialog({ open, onOpenChange, ...rest }: Props) {
   );
 }
 
-function Choosing(props: Omit<Props, "open" | "onOpenChange"> & { onTaken: () => void }) {
+function Choosing(props: Asking & { onTaken: () => void }) {
   const { lying, ladderId, forms, onTake, onDone, onTaken } = props;
-  const task = lying.active === "other" && lying.other ? lying.other : lying.one;
-  const form = formOf(forms, task);
+  const { task, form } = asked(props);
   const unit = form.counted === "hold" ? "s" : "reps";
   const [count, setCount] = useState("5");
   const [at, setAt] = useState<(typeof PLACES)[number]>("hips");

@@ -4,6 +4,7 @@ import { useState } from "react";
 import { answer, api, type Schema } from "../../api/client";
 import { queries, useRefresh } from "../../api/queries";
 import { Button } from "../../parts/Button";
+import { ByWork } from "../../parts/ByWork";
 import { Dialog } from "../../parts/Dialog";
 import { Explained } from "../../parts/Explained";
 import { amount, repRange } from "../../parts/figures";
@@ -109,7 +110,10 @@ function Table({ ways, busy, onAdd }: TableProps) {
       <tbody>
         {ways.map((way) => (
           <tr key={way.dial} className="border-b border-hair align-top [&>*]:py-1.5 [&>*]:pr-3">
-            <th scope="row">{way.label}</th>
+            <th scope="row">
+              {way.label}
+              {way.by_work && <ByWork />}
+            </th>
             <td className="whitespace-nowrap">{amount(way.now, way.unit)}</td>
             {way.to && way.expected ? (
               <>

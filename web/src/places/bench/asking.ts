@@ -1,0 +1,28 @@
+/** What the dialogs that solve something are given, and what they give back. */
+import type { SetUp } from "../../parts/setups";
+import { type DoneAt, type Form, formOf, type Lying } from "./state";
+
+export interface Asking {
+  lying: Lying;
+  ladderId: string;
+  forms: Form[];
+  /** Lay a set-up that was found on the bench. */
+  onTake: (setup: SetUp) => void;
+  onDone: (done: DoneAt | null) => void;
+}
+
+export interface AskingDialog extends Asking {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+}
+
+/** The set-up that is asked about, its form, and the one beside it. */
+export function asked({ lying, forms }: Asking): {
+  task: SetUp;
+  form: Form;
+  beside: SetUp | null;
+} {
+  const second = lying.active === "other" && lying.other !== null;
+  const task = second && lying.other ? lying.other : lying.one;
+  return { task, form: formOf(forms, task), beside: second ? lying.one : lying.other };
+}

@@ -108,6 +108,7 @@ def refuses(body: Body, movement: str, **changes: object) -> InputError:
         ("push_up", {"foot_height": 1.9}, "foot height"),
         ("push_up", {"hand_offset": 5}, "hand offset"),
         ("row", {"body_angle": 5, "knee": 110}, "posture"),
+        ("planche_lean", {"shoulder": 35}, "balance"),
         ("split_squat", {"stride": 1.3, "knee": 20}, "stride"),
         ("l_sit", {"wings": 1}, "wings"),
         ("moonwalk", {}, "movement"),
@@ -172,6 +173,14 @@ def test_the_hips_of_an_l_sit_on_one_leg_add_up() -> None:
     assert read.demand.likely == pytest.approx(abs(both))
 
 
+def test_a_planche_lean_stays_under_every_planche() -> None:
+    """Common practice: the lean prepares for the tuck, the feet still carrying a part."""
+    deep = reading(AVERAGE, set_up("planche_lean", shape="deep")).demand.likely
+    assert deep < reading(AVERAGE, set_up("planche", shape="full")).demand.likely
+    slight = reading(AVERAGE, set_up("planche_lean", shape="slight")).demand.likely
+    assert slight < reading(AVERAGE, set_up("planche", shape="tuck")).demand.likely
+
+
 def test_one_arm_is_told_as_two_would_share_it() -> None:
     both, one = (
         reading(AVERAGE, set_up("pull_up", share=share)).demand.likely for share in (50, 100)
@@ -184,6 +193,8 @@ def test_one_arm_is_told_as_two_would_share_it() -> None:
     [
         ("l_sit", {"shape": "tuck"}, {"shape": "one_leg"}),
         ("l_sit", {"shape": "one_leg"}, {"shape": "straight"}),
+        ("planche_lean", {"shape": "slight"}, {"shape": "half"}),
+        ("planche_lean", {"shape": "half"}, {"shape": "deep"}),
         ("row", {"shape": "half_way"}, {"shape": "level"}),
         ("row", {"shape": "knees_bent"}, {"shape": "level"}),
         ("row", {"shape": "half_way"}, {"shape": "feet_raised"}),

@@ -200,9 +200,9 @@ class BandAnswer(Shape):
 
     name: str
     anchor: Explained | None
-    pull: Estimate | None
+    pull: Explained | None
     stretch: float | None
-    expected: Estimate | None
+    expected: Explained | None
     setup: SetUpRequest | None
     why_not: str
 
@@ -332,9 +332,9 @@ def which_band(body: BandPuzzle, coach: Coach, db: Database) -> BandAnswers:
             BandAnswer(
                 name=one.name,
                 anchor=Explained.model_validate(one.anchor) if one.anchor else None,
-                pull=Estimate.model_validate(one.pull) if one.pull else None,
+                pull=Explained.model_validate(one.pull) if one.pull else None,
                 stretch=one.stretch,
-                expected=Estimate.model_validate(one.expected) if one.expected else None,
+                expected=Explained.model_validate(one.expected) if one.expected else None,
                 setup=_travels(one.task) if one.task else None,
                 why_not=one.why_not,
             )

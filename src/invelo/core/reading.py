@@ -5,7 +5,7 @@ plausible neighbours at once, through one solver.
 """
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cached_property, lru_cache
 
 import numpy as np
@@ -105,9 +105,11 @@ class Reading:
         return _estimate(self.samples / scale, unit, self._accounts.share(self.unit))
 
     def _at(self, place: int) -> Estimate:
-        return _estimate(
+        found = _estimate(
             self.measured[place], self.unit, self._accounts.demand(float(self.depths[place]))
         )
+        # None of the readings is under 0; departures added in quadrature may be.
+        return replace(found, low=max(0.0, found.low))
 
     @cached_property
     def at_start(self) -> Estimate:

@@ -839,10 +839,10 @@ export interface components {
             /** Name */
             name: string;
             anchor: components["schemas"]["Explained"] | null;
-            pull: components["schemas"]["Estimate"] | null;
+            pull: components["schemas"]["Explained"] | null;
             /** Stretch */
             stretch: number | null;
-            expected: components["schemas"]["Estimate"] | null;
+            expected: components["schemas"]["Explained"] | null;
             setup: components["schemas"]["SetUpRequest"] | null;
             /** Why Not */
             why_not: string;

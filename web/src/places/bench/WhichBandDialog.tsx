@@ -6,7 +6,6 @@ import { Button } from "../../parts/Button";
 import { Dialog } from "../../parts/Dialog";
 import { Explained } from "../../parts/Explained";
 import { Choice, Field } from "../../parts/Field";
-import { told } from "../../parts/figures";
 import { type SetUp, setUpOf } from "../../parts/setups";
 import { Wrong } from "../../parts/Wrong";
 import { type Asking, type AskingDialog, asked } from "./asking";
@@ -125,7 +124,7 @@ function Answers({ answers, onTake }: AnswersProps) {
                   <Explained name={`the height of ${one.name}`} figure={one.anchor} />
                 </td>
                 <td>
-                  {one.pull && told(one.pull)}
+                  {one.pull && <Explained name={`the pull of ${one.name}`} figure={one.pull} />}
                   {one.stretch && (
                     <span className={one.stretch > 2.5 ? "text-watch" : "text-faint"}>
                       {" "}
@@ -134,7 +133,11 @@ function Answers({ answers, onTake }: AnswersProps) {
                     </span>
                   )}
                 </td>
-                <td>{one.expected && told(one.expected)}</td>
+                <td>
+                  {one.expected && (
+                    <Explained name={`what is likely with ${one.name}`} figure={one.expected} />
+                  )}
+                </td>
                 <td>
                   <Button
                     onClick={() => one.setup && onTake(setUpOf(one.setup))}

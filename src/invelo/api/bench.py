@@ -1,263 +1,52 @@
 """Bench: what a set-up asks, two side by side, and what would make them equal."""
 
 from functools import cache
-from typing import Annotated, Literal
 from uuid import UUID
 
 from fastapi import APIRouter
-from pydantic import Field
 
+from invelo.api.bench_shapes import (
+    AlongRep,
+    Asked,
+    BandAnswer,
+    BandAnswers,
+    BandPuzzle,
+    Bench,
+    DialOf,
+    DoneAt,
+    FormOf,
+    Forms,
+    KeptSetUp,
+    LoadPuzzle,
+    ParameterOf,
+    Piece,
+    Pieces,
+    Preset,
+    Puzzle,
+    ReadingOf,
+    Sheet,
+    Solved,
+)
 from invelo.api.context import Coach, Database, Now, moment_for
 from invelo.api.drawing import Figure
 from invelo.api.problems import ERRORS
-from invelo.api.shapes import Estimate, Explained, RungName, Shape
+from invelo.api.shapes import Estimate, Explained, RungName
 from invelo.core import MODEL_VERSION, bench
 from invelo.core import estimate as core
 from invelo.core.body import Body
 from invelo.core.dial import dials
 from invelo.core.errors import InputError
 from invelo.core.figure import figures
-from invelo.core.kit import Thing, pick, water
+from invelo.core.kit import pick
 from invelo.core.movement import catalogue
 from invelo.core.posture.form import Form, form, forms
-from invelo.core.predict import Done, Known
+from invelo.core.predict import Known
 from invelo.core.reading import Reading, reading
-from invelo.core.setup import Place
 from invelo.core.tempo import Tempo
-from invelo.exchange.setups import BodyRequest, Request, SetUpRequest
+from invelo.exchange.setups import SetUpRequest
 from invelo.store import access, bands, rungs
 
 router = APIRouter(prefix="/api", tags=["Bench"], responses=ERRORS)
-
-
-class ParameterOf(Shape):
-    """Something about a form that may be changed."""
-
-    name: str = Field(examples=["hand_height"])
-    label: str = Field(examples=["surface under the hands"])
-    unit: str = Field(examples=["m"])
-    low: float
-    high: float
-    default: float
-    step: float
-
-
-class DialOf(Shape):
-    """Something that can be solved for."""
-
-    name: str
-    label: str
-    unit: str
-    low: float
-    high: float
-    by_work: bool = Field(description="It tells on the work of a rep, not on the demand.")
-
-
-class Preset(Shape):
-    """A named shape of a form."""
-
-    name: str
-    values: dict[str, float]
-
-
-class FormOf(Shape):
-    """A family's posture."""
-
-    id: str = Field(examples=["push_up"])
-    name: str = Field(examples=["Push-up"])
-    family: str
-    counted: Literal["reps", "hold", "effort"]
-    measure: str = Field(examples=["hand load"])
-    ends: list[str]
-    parameters: list[ParameterOf]
-    dials: list[DialOf]
-    presets: list[Preset]
-    loads: list[str]
-    says: str
-    caution: str
-    keeps: list[str] = Field(description="Families of ladders that can hold it as a rung.")
-
-
-class Forms(Shape):
-    """Every family's posture."""
-
-    forms: list[FormOf]
-
-
-class DoneAt(Request):
-    """A set or a hold that was done."""
-
-    setup: SetUpRequest
-    reps: float | None = Field(None, examples=[9])
-    seconds: float | None = None
-    effort: float = 10.0
-
-    def core(self) -> Done:
-        """As the core reads it."""
-        return Done(
-            self.setup.core(),
-            self.reps,
-            self.seconds,
-            Tempo.parse(self.setup.tempo),
-            self.effort,
-        )
-
-
-class Sheet(Request):
-    """A body, one set-up or two, and what the body has done."""
-
-    body: BodyRequest
-    one: SetUpRequest
-    other: SetUpRequest | None = None
-    done: DoneAt | None = None
-
-
-class AlongRep(Shape):
-    """The limiting measure at a place along the rep."""
-
-    depth: float
-    demand: Estimate
-
-
-class ReadingOf(Shape):
-    """What a set-up asks."""
-
-    movement: str
-    measure: str
-    demand: Estimate
-    share: Estimate
-    along: list[AlongRep]
-    peak_depth: float
-    work: Estimate
-    rep_time_s: float
-    overhang: Estimate
-    torques: dict[str, Estimate]
-    forces: dict[str, Estimate]
-    expected: Estimate | None = Field(description="Reps or seconds, from what was done.")
-    expected_why_not: str
-    figures: list[Figure]
-
-
-class Bench(Shape):
-    """The sheet, computed."""
-
-    one: ReadingOf
-    other: ReadingOf | None
-    ratio: Estimate | None = Field(description="How many times as hard the other is.")
-    ratio_why_not: str
-    model_version: str
-
-
-class Asked(Sheet):
-    """Which figure of the sheet is to be explained."""
-
-    which: Literal["one", "other", "ratio", "capacity"] = "one"
-    figure: str = Field("demand", examples=["demand", "torque.hip", "force.hands", "expected"])
-
-
-class Aim(Request):
-    """As hard as another set-up, or so many reps or seconds of what was done."""
-
-    model: SetUpRequest | None = None
-    step_percent: float = 0.0
-    count: float | None = Field(None, examples=[5])
-
-
-class Puzzle(Request):
-    """Turn one dial of a set-up until the aim is met."""
-
-    body: BodyRequest
-    task: SetUpRequest
-    dial: str = Field(examples=["foot_height"])
-    aim: Aim
-    done: DoneAt | None = None
-
-
-class Solved(Shape):
-    """Where the dial meets the aim."""
-
-    dial: str
-    label: str
-    unit: str
-    now: float
-    to: Explained | None
-    setup: SetUpRequest | None
-    why_not: str
-
-
-class BandPuzzle(Request):
-    """Which band brings a count within reach."""
-
-    body: BodyRequest
-    task: SetUpRequest
-    done: DoneAt
-    count: float = Field(examples=[5])
-    at: Place = "hips"
-
-
-class BandAnswer(Shape):
-    """One band, and where it must hang."""
-
-    name: str
-    anchor: Explained | None
-    pull: Explained | None
-    stretch: float | None
-    expected: Explained | None
-    setup: SetUpRequest | None
-    why_not: str
-
-
-class BandAnswers(Shape):
-    """Every band the coach has, plain and doubled."""
-
-    help: Explained = Field(description="How much must be taken off the demand.")
-    bands: list[BandAnswer]
-
-
-class ThingAt(Request):
-    """Something to load with."""
-
-    name: str = Field(max_length=60, examples=["sandbag 2.5"])
-    kg: float = Field(0.0, examples=[2.5])
-    litres: float = Field(0.0, description="Of water, in place of kilos.")
-    count: int = Field(1, examples=[4])
-
-    def core(self) -> Thing:
-        """As the core picks it."""
-        return Thing(self.name, water(self.litres) if self.litres else self.kg, self.count)
-
-
-class LoadPuzzle(Request):
-    """A load to be made of things."""
-
-    target_kg: float = Field(examples=[7.5])
-    tolerance_kg: float = 0.25
-    limit_kg: float = 15.0
-    things: list[ThingAt] = Field(max_length=60)
-
-
-class Piece(Shape):
-    """How many of a thing."""
-
-    name: str
-    count: int
-    kg: float
-
-
-class Pieces(Shape):
-    """The fewest pieces that make the load."""
-
-    pieces: list[Piece]
-    kg: float
-    off_kg: float
-
-
-class KeptSetUp(Request):
-    """A set-up to keep as a rung."""
-
-    id: UUID = Field(description="Made by the client, so that sending it twice adds one.")
-    name: Annotated[str, Field(min_length=1, max_length=80, pattern=r"\S")]
-    setup: SetUpRequest
 
 
 @router.get("/bench/forms")

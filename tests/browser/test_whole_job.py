@@ -53,7 +53,7 @@ def test_what_equals_a_step_is_told_side_by_side(signed_in: Page) -> None:
     page.click("+10 %")
     page.until(lambda: page.find('[role="dialog"] tbody button').text not in ("", first))
     page.find('[role="dialog"] tbody button').click()
-    page.sees("found by halving", "demand then")
+    page.sees("found by secants", "demand aimed at")
 
 
 def test_a_rung_is_put_in_and_taken_off_again(signed_in: Page) -> None:

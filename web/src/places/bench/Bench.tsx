@@ -66,6 +66,7 @@ interface SheetProps {
 function fresh({ ladder, newest }: SheetProps): Lying {
   const one = newest ? setUpOf(newest.setup) : freshSetUp("push_up");
   return {
+    measured: ladder?.measure ?? null,
     body: ladder
       ? { ...SOMEBODY, mass_kg: ladder.measure.mass_kg, stature_m: ladder.measure.stature_m }
       : SOMEBODY,

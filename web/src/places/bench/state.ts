@@ -15,6 +15,8 @@ export interface DoneAt {
 }
 
 export interface Lying {
+  /** The measure that the body was taken from; a newer one is taken up. */
+  measured: Schema["Measure"] | null;
   body: Schema["BodyRequest"];
   one: SetUp;
   other: SetUp | null;
@@ -79,12 +81,20 @@ export function doneOf({ setup, count, effort }: DoneAt, forms: Form[]): Schema[
 export function useLying(person: string, fresh: () => Lying, brought: SetUp | null) {
   const [lying, setLying] = useState<Lying>(() => {
     const kept = sessionStorage.getItem(KEY + person);
-    const before = kept ? (JSON.parse(kept) as Lying) : fresh();
+    const anew = fresh();
+    const left = kept ? (JSON.parse(kept) as Lying) : anew;
+    const before = same(left.measured, anew.measured)
+      ? left
+      : { ...left, measured: anew.measured, body: anew.body };
     return brought ? { ...before, one: brought, other: null, active: "one" } : before;
   });
   useEffect(() => sessionStorage.setItem(KEY + person, JSON.stringify(lying)), [person, lying]);
   const change = (changes: Partial<Lying>) => setLying((now) => ({ ...now, ...changes }));
   return [lying, change] as const;
+}
+
+function same(one: unknown, other: unknown): boolean {
+  return JSON.stringify(one) === JSON.stringify(other);
 }
 
 /** A sheet and the answer to it. */

@@ -28,6 +28,8 @@ TEST = {"id": str(uuid4()), "movement": "push-up", "reps": 9}
 AT = {"at": "2026-03-02T09:00:00Z"}
 SET = {"number": 1, "reps": 8, "effort": 8, **AT}
 
+PUSH_UP = {"movement": "push_up"}
+
 REQUESTS = [
     ("GET", "/api/athletes/{athlete}", None, "athlete"),
     ("DELETE", "/api/athletes/{athlete}", None, "athlete"),
@@ -38,13 +40,34 @@ REQUESTS = [
         {"ready_ladder": "push-up", "test": TEST},
         "athlete",
     ),
+    ("GET", "/api/athletes/{athlete}/screen", None, "athlete"),
+    (
+        "POST",
+        "/api/athletes/{athlete}/screens",
+        {"id": str(uuid4()), "born": "1990-05-01", "active": True},
+        "athlete",
+    ),
+    (
+        "POST",
+        "/api/athletes/{athlete}/clearances",
+        {"id": str(uuid4()), "said_by": "Dr", "word": "may train", "lifts": ["doctor"]},
+        "athlete",
+    ),
     ("GET", "/api/ladders/{ladder}", None, "ladder"),
+    ("GET", "/api/ladders/{ladder}/record", None, "ladder"),
+    ("GET", "/api/ladders/{ladder}/personal", None, "ladder"),
     ("GET", "/api/ladders/{ladder}/rungs/{rung}", None, "ladder"),
     ("GET", "/api/ladders/{ladder}/rungs/{rung}/ways", None, "ladder"),
     (
         "POST",
         "/api/ladders/{ladder}/rungs",
         {"id": str(uuid4()), "beside": "{rung}", "dial": "foot_height", "amount": 0.1},
+        "ladder",
+    ),
+    (
+        "POST",
+        "/api/ladders/{ladder}/set-ups",
+        {"id": str(uuid4()), "name": "mine", "setup": PUSH_UP},
         "ladder",
     ),
     ("DELETE", "/api/ladders/{ladder}/rungs/{rung}", None, "ladder"),

@@ -17,6 +17,7 @@ from invelo.api import (
     problems,
     record,
     review,
+    screen,
     security,
     sign_in,
     site,
@@ -57,7 +58,19 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
     async def nobody(_: Request, __: NobodyError) -> JSONResponse:
         return problems.sign_in_needed()
 
-    for place in (health, sign_in, squad, ladder, ways, bench, bands, record, floor, review):
+    for place in (
+        health,
+        sign_in,
+        squad,
+        screen,
+        ladder,
+        ways,
+        bench,
+        bands,
+        record,
+        floor,
+        review,
+    ):
         app.include_router(place.router)
     site.install(app, settings.web_dist)
     app.add_middleware(GZipMiddleware, minimum_size=1024, compresslevel=5)

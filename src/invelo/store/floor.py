@@ -10,7 +10,7 @@ from invelo.core.decide import Neighbour, Proposal, Situation, decide
 from invelo.core.errors import require_within
 from invelo.core.log import SetRecord
 from invelo.store import ladder as ladders
-from invelo.store import logs
+from invelo.store import logs, screen
 from invelo.store.errors import ConflictError
 from invelo.store.ladder import LadderView
 from invelo.store.moment import Moment
@@ -40,8 +40,8 @@ def start(db: Session, row: Ladder, session_id: UUID, moment: Moment) -> Trainin
     """Open a session on the rung the athlete stands on. A replay finds the same one.
 
     Raises:
-        ConflictError: if pain stopped the movement, if another session is open, or if the id
-            names a session of another ladder.
+        ConflictError: if pain stopped the movement, if another session is open, if the athlete's
+            screen closes it, or if the id names a session of another ladder.
     """
     kept = db.get(TrainingSession, session_id)
     if kept is not None:
@@ -60,6 +60,8 @@ def start(db: Session, row: Ladder, session_id: UUID, moment: Moment) -> Trainin
         )
     standing = row.standing_id
     assert standing is not None  # noqa: S101  (a ladder is made with a test, which places)
+    rung = ladders.rung_on(db, row.id, standing)
+    screen.allow(db, row.athlete_id, [screen.form_of(rung.movement)])
     session = TrainingSession(id=session_id, ladder_id=row.id, rung_id=standing, **dated(moment))
     db.add(session)
     db.flush()

@@ -12,7 +12,7 @@ from invelo.core import ladder as core
 from invelo.core.dose import Level, Purpose, range_dose, range_gate
 from invelo.core.movement import Modifiers, Movement, ReadyLadder, catalogue
 from invelo.core.placement import Evidence, Placement, evidence, place, tells
-from invelo.store import logs, tables
+from invelo.store import logs, screen, tables
 from invelo.store.errors import ConflictError, MissingError
 from invelo.store.moment import Moment
 from invelo.store.rows import (
@@ -98,7 +98,8 @@ def create(
 
     Raises:
         InputError: for a test or a rung out of range for this body.
-        ConflictError: if the test's id is used already, or the athlete has such a ladder.
+        ConflictError: if the test's id is used already, the athlete has such a ladder, or their
+            screen closes a rung of it.
     """
     if any(
         one.family == ready.family and one.goal == ready.goal for one in of_athlete(db, athlete.id)
@@ -106,6 +107,7 @@ def create(
         raise ConflictError(
             "ready ladder", f"{athlete.name} stands on it already.", "Open it from the squad."
         )
+    screen.allow(db, athlete.id, [screen.form_of(rung.movement) for rung in ready.rungs])
     row = Ladder(
         athlete_id=athlete.id,
         goal=ready.goal,
@@ -149,7 +151,7 @@ def add_test(db: Session, row: Ladder, athlete: Athlete, test: Test, moment: Mom
 
     Raises:
         InputError: for reps, effort or set-up out of range.
-        ConflictError: if the id names another test.
+        ConflictError: if the id names another test, or the athlete's screen closes the movement.
     """
     kept = db.get(RepTest, test.id)
     if kept is not None:
@@ -161,6 +163,7 @@ def add_test(db: Session, row: Ladder, athlete: Athlete, test: Test, moment: Mom
         if same:
             return kept
         raise ConflictError("test id", "it names another test.", "Make a new id for each test.")
+    screen.allow(db, athlete.id, [screen.form_of(test.movement.id)])
     body = body_on(measures(db, athlete.id), moment.local_date)
     read = evidence(
         moment.local_date, "test", body, test.movement, test.modifiers, test.reps, test.effort
@@ -271,8 +274,11 @@ def stand(db: Session, row: Ladder, athlete: Athlete, rung_id: UUID, moment: Mom
 
     Raises:
         MissingError: if it is no rung of this ladder.
+        ConflictError: if the athlete's screen closes it.
     """
-    row.standing_id = rung_on(db, row.id, rung_id).id
+    rung = rung_on(db, row.id, rung_id)
+    screen.allow(db, athlete.id, [screen.form_of(rung.movement)])
+    row.standing_id = rung.id
     record_placement(db, row, athlete, moment, {"moved to": str(rung_id)})
     return row
 

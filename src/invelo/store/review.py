@@ -7,6 +7,7 @@ from sqlmodel import Session, col, select
 
 from invelo.core.errors import InputError
 from invelo.store import ladder as ladders
+from invelo.store import screen
 from invelo.store.errors import ConflictError
 from invelo.store.moment import Moment
 from invelo.store.tables import Account, Decision, Ladder
@@ -40,7 +41,7 @@ def answer(
     """Take a proposal, take another rung instead, or decline it; a replay changes nothing.
 
     Raises:
-        ConflictError: if it is answered otherwise already.
+        ConflictError: if it is answered otherwise already, or the athlete's screen closes the rung.
         InputError: if an edit names no rung, or an edit or a decline gives no word why.
         MissingError: if the rung is not on this ladder.
     """
@@ -57,7 +58,9 @@ def answer(
         raise InputError("rung", "an edit needs the rung to stand on.", "Choose one.")
     if said != "take" and not word.strip():
         raise InputError("word", "it is empty.", "Say in a word why.")
-    ladders.rung_on(db, row.id, final)
+    rung = ladders.rung_on(db, row.id, final)
+    if said != "decline" and decision.outcome != "stop":
+        screen.allow(db, row.athlete_id, [screen.form_of(rung.movement)])
     decision.answer = said
     decision.answered_at = moment.at
     decision.answered_by = coach.id

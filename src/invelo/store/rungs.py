@@ -10,7 +10,7 @@ from invelo.core.movement import Modifiers, catalogue
 from invelo.core.reading import reading
 from invelo.core.rung import asked
 from invelo.core.ways import changed
-from invelo.store import ladder, tables
+from invelo.store import ladder, screen, tables
 from invelo.store.errors import ConflictError
 from invelo.store.moment import Moment
 from invelo.store.rows import body_of, rung_of, set_up_columns
@@ -49,12 +49,13 @@ def add_rung(db: Session, row: Ladder, athlete: Athlete, new: NewRung, moment: M
     Raises:
         InputError: for an amount out of range or of this body's reach.
         MissingError: if `beside` is no rung of this ladder.
-        ConflictError: if the id is in use.
+        ConflictError: if the id is in use, or the athlete's screen closes it.
     """
     kept = _replayed(db, row, new.id)
     if kept is not None:
         return kept
     beside = ladder.rung_on(db, row.id, new.beside)
+    screen.allow(db, athlete.id, [screen.form_of(beside.movement)])
     made = changed(rung_of(beside), new.dial, new.amount)
     body = body_of(ladder.measures(db, athlete.id)[-1])
     reading(body, made.modifiers.setup(made.movement))  # refuses what the body cannot reach
@@ -120,12 +121,13 @@ def keep_set_up(
     Raises:
         InputError: for a form that is no movement of the ladder's family, or a set-up out of this
             body's reach.
-        ConflictError: if the id is in use.
+        ConflictError: if the id is in use, or the athlete's screen closes it.
     """
     kept = _replayed(db, row, rung_id)
     if kept is not None:
         return kept
     movement = catalogue().movement_of(form_id, row.family)
+    screen.allow(db, athlete.id, [screen.form_of(movement.id)])
     seen = ladder.view(db, row, athlete)
     asks = asked(
         body_of(seen.measure), changes.setup(movement), changes.tempo, seen.rungs[0].reps_low

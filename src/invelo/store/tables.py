@@ -161,6 +161,28 @@ class Measure(Dated, table=True):
     stature_m: float
 
 
+class Screening(Dated, Computed, table=True):
+    """What an athlete said of themselves (`inputs`), and what follows; the newest one speaks."""
+
+    __table_args__ = (_one_of("outcome", "go", "limits", "doctor"),)
+
+    id: UUID = Field(primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
+    outcome: str
+    findings: list[dict[str, Any]] = _json()
+
+
+class Clearance(Dated, table=True):
+    """What a doctor or clinician said, as the coach recorded it; never changed."""
+
+    id: UUID = Field(primary_key=True)
+    screening_id: UUID = Field(foreign_key="screening.id", ondelete="CASCADE", index=True)
+    author_id: UUID | None = Field(foreign_key="account.id", ondelete="SET NULL")
+    said_by: str
+    word: str
+    lifts: list[str] = Field(sa_column=Column(ARRAY(Text), nullable=False))
+
+
 class Ladder(SQLModel, table=True):
     """Rungs toward a goal, and the one the athlete stands on.
 

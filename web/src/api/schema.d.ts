@@ -169,6 +169,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/athletes/{athlete_id}/screen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Screen
+         * @description The newest screen, with what is closed and what was opened.
+         */
+        get: operations["get_screen"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/screens": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Screen
+         * @description Keep the answers; what follows from them binds at once.
+         */
+        post: operations["add_screen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/clearances": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Clearance
+         * @description Record what a clinician opened again.
+         */
+        post: operations["add_clearance"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue": {
         parameters: {
             query?: never;
@@ -1061,6 +1121,25 @@ export interface components {
             ladders: components["schemas"]["ReadyLadder"][];
         };
         /**
+         * Clearance
+         * @description A clinician's word, as the coach recorded it.
+         */
+        Clearance: {
+            /** Said By */
+            said_by: string;
+            /** Word */
+            word: string;
+            /** Lifts */
+            lifts: string[];
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /** Author */
+            author: string;
+        };
+        /**
          * Credentials
          * @description Who signs in.
          */
@@ -1343,6 +1422,20 @@ export interface components {
             from_above: boolean;
         };
         /**
+         * Finding
+         * @description One thing the answers say.
+         */
+        Finding: {
+            /** Rule */
+            rule: string;
+            /** Sentence */
+            sentence: string;
+            /** Source */
+            source: string;
+            /** Refers */
+            refers: boolean;
+        };
+        /**
          * Finish
          * @description The end of a session.
          */
@@ -1616,6 +1709,21 @@ export interface components {
             sets: components["schemas"]["LoggedSet"][];
         };
         /**
+         * Limit
+         * @description Something that is closed.
+         */
+        Limit: {
+            /** Id */
+            id: string;
+            /** Words */
+            words: string;
+            /**
+             * Forms
+             * @description What it closes.
+             */
+            forms: string[];
+        };
+        /**
          * LoadPuzzle
          * @description A load to be made of things.
          */
@@ -1808,6 +1916,30 @@ export interface components {
             limit: number;
         };
         /**
+         * NewClearance
+         * @description A clinician's word.
+         */
+        NewClearance: {
+            /**
+             * Id
+             * Format: uuid
+             * @description Made by the client, so that sending it twice counts once.
+             */
+            id: string;
+            /** Said By */
+            said_by: string;
+            /** Word */
+            word: string;
+            /**
+             * Lifts
+             * @example [
+             *       "doctor",
+             *       "overhead"
+             *     ]
+             */
+            lifts: string[];
+        };
+        /**
          * NewLadder
          * @description A ready ladder for an athlete, entered where the test says.
          */
@@ -1881,6 +2013,58 @@ export interface components {
              * @example 0.1
              */
             amount: number;
+        };
+        /**
+         * NewScreen
+         * @description What the athlete says of themselves.
+         */
+        NewScreen: {
+            /**
+             * Id
+             * Format: uuid
+             * @description Made by the client, so that sending it twice counts once.
+             */
+            id: string;
+            /**
+             * Born
+             * Format: date
+             */
+            born: string;
+            /**
+             * Active
+             * @description 30 min, three days a week, for the last three months.
+             */
+            active: boolean;
+            /** Diseases */
+            diseases?: ("heart or vessels" | "metabolism" | "kidneys")[];
+            /** Signs */
+            signs?: ("chest pressure" | "breathless at rest" | "faint or dizzy" | "breathless lying down" | "swollen ankles" | "racing heart" | "calf pain walking" | "heart murmur" | "unusual tiredness")[];
+            /** Medicines */
+            medicines?: ("heart or blood pressure" | "blood thinning" | "blood sugar" | "bones or steroids")[];
+            /**
+             * Pregnant
+             * @description Now, or within three months of birth.
+             * @default false
+             */
+            pregnant: boolean;
+            /**
+             * Operated Weeks
+             * @description Since the last operation, 0 to 52.
+             */
+            operated_weeks?: number | null;
+            /**
+             * Pains
+             * @description 0 to 10 by place.
+             */
+            pains?: {
+                [key: string]: number;
+            };
+            /**
+             * Lax
+             * @description Joints that bend further than most.
+             * @default false
+             */
+            lax: boolean;
         };
         /**
          * NewSession
@@ -2411,6 +2595,32 @@ export interface components {
             id: string;
             /** Sets */
             sets: components["schemas"]["LoggedSet"][];
+        };
+        /**
+         * Screen
+         * @description Where the athlete stands: nothing is asked yet where `screened_on` is null.
+         */
+        Screen: {
+            /** Screened On */
+            screened_on: string | null;
+            /**
+             * Outcome
+             * @enum {string}
+             */
+            outcome: "go" | "limits" | "doctor";
+            /** Findings */
+            findings: components["schemas"]["Finding"][];
+            /** Limits */
+            limits: components["schemas"]["Limit"][];
+            /**
+             * Closed
+             * @description What a clearance could lift.
+             */
+            closed: string[];
+            /** Clearances */
+            clearances: components["schemas"]["Clearance"][];
+            /** @description Of the newest screen, to go on from. */
+            answers: components["schemas"]["NewScreen"] | null;
         };
         /**
          * Segment
@@ -3387,6 +3597,221 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Measure"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_screen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Screen"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_screen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewScreen"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Screen"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_clearance: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewClearance"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Screen"];
                 };
             };
             /** @description Nobody is signed in. */

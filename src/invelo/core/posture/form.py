@@ -39,6 +39,19 @@ MEASURES: dict[Measure, str] = {
 - `carried`: body and what it wears, where nothing finer can be said.
 """
 
+Strain = Literal[
+    "wrist load",
+    "elbow load",
+    "locked elbows",
+    "overhead",
+    "shoulder behind",
+    "deep knee bend",
+    "jump",
+    "long hold",
+    "floor on the back",
+]
+"""What a form strains, so that a person's limits can close it."""
+
 Push = Literal["any", "up", "arms", "arm line", "across trunk", "across"]
 
 
@@ -113,6 +126,7 @@ class Form:
         level_plane: whether the plane is level, seen from above.
         parameter: what may be changed.
         preset: named values of the parameters.
+        strains: what it strains in a person.
         says: what the coach should know of the model's limits here.
         caution: what can hurt.
     """
@@ -142,6 +156,7 @@ class Form:
     level_plane: bool = False
     parameter: tuple[Parameter, ...] = ()
     preset: dict[str, dict[str, float]] = field(default_factory=dict)
+    strains: tuple[Strain, ...] = ()
     says: str = ""
     caution: str = ""
 

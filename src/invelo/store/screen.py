@@ -1,0 +1,178 @@
+"""Screens kept, clearances beside them, and the one guard of whatever is given to someone."""
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+from typing import cast
+from uuid import UUID
+
+from pydantic import TypeAdapter
+from sqlmodel import Session, col, select
+
+from invelo.core.movement import catalogue
+from invelo.core.posture.form import Form, Strain, form
+from invelo.core.screen import WORDS, Answers, Finding, Outcome, Screened, forbidden, screen
+from invelo.store.errors import ConflictError
+from invelo.store.moment import Moment
+from invelo.store.tables import Account, Athlete, Clearance, Screening, dated
+
+ANSWERS = TypeAdapter(Answers)
+FINDINGS = TypeAdapter(tuple[Finding, ...])
+EVERYTHING = "doctor"
+"""What a clearance lifts besides limits: the word that a doctor is to be seen first."""
+
+
+@dataclass(frozen=True)
+class Standing:
+    """What the newest screen and its clearances leave open.
+
+    Attributes:
+        screening: the newest; None while there is none.
+        screened: what it says by itself.
+        clearances: recorded for it, oldest first.
+        outcome, limits: what stands after them; an athlete never screened is told apart by
+            `screening`.
+    """
+
+    screening: Screening | None
+    screened: Screened
+    clearances: tuple[Clearance, ...]
+
+    @property
+    def _lifted(self) -> frozenset[str]:
+        return frozenset(lift for one in self.clearances for lift in one.lifts)
+
+    @property
+    def limits(self) -> frozenset[Strain]:
+        """What is still closed."""
+        return self.screened.limits - cast(frozenset[Strain], self._lifted)
+
+    @property
+    def outcome(self) -> Outcome:
+        """Where they stand now."""
+        if self.screened.outcome == "doctor" and EVERYTHING not in self._lifted:
+            return "doctor"
+        return "limits" if self.limits else "go"
+
+
+def standing(db: Session, athlete_id: UUID) -> Standing:
+    """Where an athlete stands with their screen."""
+    newest = db.exec(
+        select(Screening)
+        .where(Screening.athlete_id == athlete_id)
+        .order_by(col(Screening.at).desc(), col(Screening.id))
+        .limit(1)
+    ).first()
+    if newest is None:
+        return Standing(None, Screened(()), ())
+    said = db.exec(
+        select(Clearance).where(Clearance.screening_id == newest.id).order_by(col(Clearance.at))
+    ).all()
+    return Standing(newest, Screened(FINDINGS.validate_python(newest.findings)), tuple(said))
+
+
+def record(
+    db: Session, athlete: Athlete, screening_id: UUID, answers: Answers, moment: Moment
+) -> Screening:
+    """Keep a screen; from now on it is the one that speaks. A replay changes nothing.
+
+    Raises:
+        InputError: for a birth in the future, or an age no athlete has.
+        ConflictError: if the id is in use.
+    """
+    kept = db.get(Screening, screening_id)
+    if kept is not None:
+        if kept.athlete_id == athlete.id:
+            return kept
+        raise ConflictError("id", "it is in use.", "Make a new id for each screen.")
+    found = screen(answers, moment.local_date)
+    row = Screening(
+        id=screening_id,
+        athlete_id=athlete.id,
+        outcome=found.outcome,
+        findings=FINDINGS.dump_python(found.findings, mode="json"),
+        inputs=ANSWERS.dump_python(answers, mode="json"),
+        **dated(moment),
+    )
+    db.add(row)
+    db.flush()
+    return row
+
+
+@dataclass(frozen=True)
+class Word:
+    """A clinician's word as the coach records it.
+
+    Attributes:
+        said_by: who said it.
+        word: what they said.
+        lifts: limits it lifts, and "doctor" where training may begin.
+    """
+
+    id: UUID
+    said_by: str
+    word: str
+    lifts: tuple[str, ...]
+
+
+def clear(db: Session, athlete: Athlete, coach: Account, word: Word, moment: Moment) -> Clearance:
+    """Record a clearance of the newest screen. A replay changes nothing.
+
+    Raises:
+        ConflictError: if there is no screen, the id is in use, or it lifts what was never closed.
+    """
+    kept = db.get(Clearance, word.id)
+    now = standing(db, athlete.id)
+    if now.screening is None:
+        raise ConflictError("screen", "there is none yet.", "Ask the questions first.")
+    if kept is not None:
+        if kept.screening_id == now.screening.id:
+            return kept
+        raise ConflictError("id", "it is in use.", "Make a new id for each clearance.")
+    closed = {str(limit) for limit in now.screened.limits}
+    closed |= {EVERYTHING} if now.screened.outcome == "doctor" else set()
+    strange = [lift for lift in word.lifts if lift not in closed]
+    if strange or not word.lifts:
+        raise ConflictError(
+            "lifts",
+            f"“{strange[0]}” is not closed." if strange else "it lifts nothing.",
+            f"Choose of: {', '.join(sorted(closed)) or 'nothing is closed'}.",
+        )
+    row = Clearance(
+        id=word.id,
+        screening_id=now.screening.id,
+        author_id=coach.id,
+        said_by=word.said_by,
+        word=word.word,
+        lifts=list(word.lifts),
+        **dated(moment),
+    )
+    db.add(row)
+    db.flush()
+    return row
+
+
+def allow(db: Session, athlete_id: UUID, given: Iterable[Form]) -> None:
+    """Refuse whatever a limit forbids: the one guard of tests, rungs, ladders and sessions.
+
+    Raises:
+        ConflictError: naming the limit and what would lift it.
+    """
+    now = standing(db, athlete_id)
+    if now.outcome == "doctor":
+        first = next(one for one in now.screened.findings if one.refers)
+        raise ConflictError(
+            "screen", first.sentence, "Record the clearance on the Intake sheet once it is there."
+        )
+    for one in given:
+        closed = forbidden(one, now.limits)
+        if closed:
+            raise ConflictError(
+                "limit",
+                f"the {one.name.lower()} is closed: {WORDS[closed[0]]}.",
+                "Take another movement, or record a clearance on the Intake sheet.",
+            )
+
+
+def form_of(movement_id: str) -> Form:
+    """The form that a movement of the catalogue is computed by."""
+    return form(catalogue().find_movement(movement_id).form)

@@ -92,6 +92,27 @@ def set_up(page: Page, movement: str, shape: str | None) -> None:
         settled(page)
 
 
+def intake(page: Page) -> None:
+    """A screen that limits: a sore wrist."""
+    page.click("Intake of Bram Oster")
+    page.find('input[type="date"]')
+    page.script(
+        "const field = document.querySelector('input[type=date]');"
+        "const own = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value');"
+        "own.set.call(field, '1979-04-02');"
+        "field.dispatchEvent(new Event('input', {bubbles: true}));"
+    )
+    wrist = page.find('fieldset input[type="number"]')
+    wrist.send_keys(Keys.CONTROL, "a")
+    wrist.send_keys("5")
+    page.click("Keep the answers")
+    page.sees("Go, with limits")
+    take(page, "intake-screen")
+    page.script("document.activeElement.blur()")
+    page.press("1")
+    page.sees("Tilde Varga")
+
+
 def benches(page: Page) -> None:
     """The Bench: a pose, two compared, what equals a load, which band is enough."""
     page.press("1")
@@ -155,6 +176,7 @@ def main() -> None:
         page.click("Sign in")
         page.sees("Tilde Varga", "Juno Pell", "Bram Oster")
         take(page, "squad")
+        intake(page)
         page.open_ladder("Tilde Varga")
         take(page, "ladder")
         page.find("aside dd button").click()

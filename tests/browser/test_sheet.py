@@ -136,7 +136,13 @@ def _bench_body(page: Page) -> None:
     page.sees("Measured lengths")
 
 
+def _intake(page: Page) -> None:
+    page.click("Intake of Oda Fenwick")
+    page.sees("Nothing was asked yet")
+
+
 PLACES = {
+    "intake": _intake,
     "bench": _bench,
     "bench, compared": _bench_compared,
     "bench, solving": _bench_solving,
@@ -172,7 +178,7 @@ def test_the_sign_in_sheet_is_accessible(page: Page) -> None:
 
 
 @pytest.mark.parametrize(
-    "place", ["squad", "ladder", "bench", "bench, compared", "floor running", "review"]
+    "place", ["squad", "intake", "ladder", "bench", "bench, compared", "floor running", "review"]
 )
 def test_no_place_scrolls_sideways_on_a_laptop(signed_in: Page, place: str) -> None:
     PLACES[place](signed_in)

@@ -25,6 +25,12 @@ export const queries = {
       queryFn: () =>
         answer(api.GET("/api/athletes/{athlete_id}", { params: { path: { athlete_id } } })),
     }),
+  screen: (athlete_id: string) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id, "screen"],
+      queryFn: () =>
+        answer(api.GET("/api/athletes/{athlete_id}/screen", { params: { path: { athlete_id } } })),
+    }),
   ladder: (id: string) =>
     queryOptions({
       queryKey: ["ladder", id],

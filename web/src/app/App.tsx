@@ -9,6 +9,7 @@ import { Shell } from "./Shell";
 import { Unbroken } from "./Unbroken";
 
 const Squad = lazy(() => import("../places/squad/Squad"));
+const Intake = lazy(() => import("../places/intake/Intake"));
 const Ladder = lazy(() => import("../places/ladder/Ladder"));
 const Bench = lazy(() => import("../places/bench/Bench"));
 const Floor = lazy(() => import("../places/floor/Floor"));
@@ -25,6 +26,7 @@ export function App() {
         <Suspense fallback={null}>
           <Routes>
             <Route path="/squad" element={<Squad />} />
+            <Route path="/intake/:athleteId?" element={<Intake />} />
             <Route path="/ladder/:ladderId" element={<Ladder />} />
             <Route path="/bench/:ladderId?" element={<Bench />} />
             <Route path="/floor/:ladderId" element={<Floor />} />

@@ -13,7 +13,8 @@ export function Shell({ coach, children }: { coach: Schema["SignedIn"]; children
   const navigate = useNavigate();
   const [sheet, turnSheet] = useSheet();
   const [keysOpen, setKeysOpen] = useState(false);
-  const [, name = "", ladder = ""] = pathname.split("/");
+  const [, name = "", picked = ""] = pathname.split("/");
+  const ladder = name === "intake" ? "" : picked;
   useEffect(() => {
     if (ladder) pickedLadder.set(ladder);
   }, [ladder]);

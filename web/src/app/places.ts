@@ -22,6 +22,13 @@ export const PLACES: Place[] = [
     ],
   },
   {
+    digit: "2",
+    name: "Intake",
+    path: () => `/intake/${pickedAthlete.get()}`,
+    needsLadder: false,
+    keys: [],
+  },
+  {
     digit: "3",
     name: "Ladder",
     path: (ladder) => `/ladder/${ladder}`,
@@ -65,6 +72,13 @@ export const PLACES: Place[] = [
 ];
 
 const KEY = "invelo.ladder";
+const ATHLETE = "invelo.athlete";
+
+/** So does the athlete, who may have no ladder yet. */
+export const pickedAthlete = {
+  get: () => sessionStorage.getItem(ATHLETE) ?? "",
+  set: (athlete: string) => sessionStorage.setItem(ATHLETE, athlete),
+};
 
 /** The ladder at hand stays at hand from place to place. */
 export const pickedLadder = {

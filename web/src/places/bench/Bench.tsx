@@ -9,6 +9,7 @@ import { useKeys } from "../../app/keys";
 import { AlongRep } from "../../drawing/AlongRep";
 import { Away } from "../../parts/Away";
 import { Button } from "../../parts/Button";
+import { Limits } from "../../parts/Limits";
 import { type SetUp, setUpOf } from "../../parts/setups";
 import { TitleBlock, today } from "../../parts/TitleBlock";
 import { Wrong } from "../../parts/Wrong";
@@ -167,6 +168,7 @@ function Sheet(props: SheetProps) {
             <Button onClick={() => setDialog("pieces")}>Loads to hand …</Button>
             {keeps && <Button onClick={() => setDialog("keep")}>Keep as a rung …</Button>}
           </div>
+          {ladder && <Limits athleteId={ladder.athlete_id} />}
           {reading.error && (
             <div className="px-4">
               <Wrong error={reading.error} />

@@ -6,6 +6,7 @@ import { answer, api, deviceMoment, type Schema } from "../../api/client";
 import { queries, useRefresh } from "../../api/queries";
 import { Away } from "../../parts/Away";
 import { Button } from "../../parts/Button";
+import { Limits } from "../../parts/Limits";
 import { TitleBlock, today as todayText } from "../../parts/TitleBlock";
 import { Wrong } from "../../parts/Wrong";
 import { Finish } from "./Finish";
@@ -109,6 +110,7 @@ function Before({ today, busy, onStart }: BeforeProps) {
   const { rung, last_time: last } = today;
   return (
     <div className="py-4">
+      <Limits athleteId={today.athlete_id} />
       <p className="lettering">Today</p>
       <h1 className="text-5xl sm:text-6xl">{rung.name}</h1>
       <p className="font-head text-3xl sm:text-4xl">

@@ -5,12 +5,14 @@ import { useParams } from "react-router";
 import { api, type Schema } from "../../api/client";
 import { queries, useRefresh } from "../../api/queries";
 import { useKeys } from "../../app/keys";
+import { pickedAthlete } from "../../app/places";
 import { LadderDrawing } from "../../drawing/LadderDrawing";
 import { ladderScale } from "../../drawing/ladderScale";
 import { Away } from "../../parts/Away";
 import { Button } from "../../parts/Button";
 import { Explained } from "../../parts/Explained";
 import { day } from "../../parts/figures";
+import { Limits } from "../../parts/Limits";
 import { TitleBlock } from "../../parts/TitleBlock";
 import { LadderTable } from "./LadderTable";
 import { RungSheet } from "./RungSheet";
@@ -57,6 +59,8 @@ function Sheet({ sheet }: { sheet: Schema["LadderSheet"] }) {
     ["t", () => setFinding(true)],
   ]);
 
+  useEffect(() => pickedAthlete.set(sheet.athlete_id), [sheet.athlete_id]);
+
   useEffect(() => {
     document.getElementById(`rung-${selected}`)?.scrollIntoView({ block: "nearest" });
   }, [selected]);
@@ -96,6 +100,7 @@ function Sheet({ sheet }: { sheet: Schema["LadderSheet"] }) {
               from a {placement.evidence_kind} of {day(placement.evidence_day)}
             </span>
           </p>
+          <Limits athleteId={sheet.athlete_id} />
           {sheet.stopped && <Stopped reason={sheet.stopped} onResume={resume} />}
           {!placement.fits && (
             <p className="px-4 pt-2 text-watch">

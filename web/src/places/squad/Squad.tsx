@@ -133,6 +133,7 @@ interface RowProps {
 }
 
 function SquadRow({ line, selected, onOpen, onRecord }: RowProps) {
+  const navigate = useNavigate();
   return (
     <tr
       aria-current={selected || undefined}
@@ -178,6 +179,13 @@ function SquadRow({ line, selected, onOpen, onRecord }: RowProps) {
         {line.last_session ? day(line.last_session) : "none yet"}
       </td>
       <td>
+        <Button
+          quiet
+          onClick={() => navigate(`/intake/${line.id}`)}
+          aria-label={`Intake of ${line.name}`}
+        >
+          Intake …
+        </Button>
         <Button quiet onClick={onRecord} aria-label={`Record of ${line.name}`}>
           Record …
         </Button>

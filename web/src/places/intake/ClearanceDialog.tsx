@@ -1,0 +1,76 @@
+/** A clinician's word, kept with its date and who recorded it. */
+import { type FormEvent, useState } from "react";
+import { answer, api } from "../../api/client";
+import { useRefresh } from "../../api/queries";
+import { Button } from "../../parts/Button";
+import { Dialog } from "../../parts/Dialog";
+import { Field } from "../../parts/Field";
+import { Wrong } from "../../parts/Wrong";
+import { LIFTS } from "./Outcome";
+
+interface Props {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  athleteId: string;
+  closed: string[];
+}
+
+export function ClearanceDialog({ open, onOpenChange, athleteId, closed }: Props) {
+  const refresh = useRefresh();
+  const [id, setId] = useState(() => crypto.randomUUID());
+  const [error, setError] = useState<Error | null>(null);
+  const [busy, setBusy] = useState(false);
+
+  async function keep(event: FormEvent<HTMLFormElement>) {
+    event.preventDefault();
+    const typed = new FormData(event.currentTarget);
+    setBusy(true);
+    try {
+      await answer(
+        api.POST("/api/athletes/{athlete_id}/clearances", {
+          params: { path: { athlete_id: athleteId } },
+          body: {
+            id,
+            said_by: String(typed.get("said_by")),
+            word: String(typed.get("word")),
+            lifts: typed.getAll("lifts").map(String),
+          },
+        }),
+      );
+      setId(crypto.randomUUID());
+      setError(null);
+      await refresh();
+      onOpenChange(false);
+    } catch (cause) {
+      setError(cause as Error);
+    }
+    setBusy(false);
+  }
+
+  return (
+    <Dialog
+      open={open}
+      onOpenChange={onOpenChange}
+      title="Record a clearance"
+      about="What a doctor or clinician said, in their words. It opens what you tick and nothing else, and stands until the next screen."
+    >
+      <form onSubmit={keep}>
+        <Field label="Said by" name="said_by" required maxLength={120} />
+        <Field label="What they said" name="word" required maxLength={500} />
+        <fieldset className="mt-3">
+          <legend className="lettering">It lifts</legend>
+          {closed.map((lift) => (
+            <label key={lift} className="flex items-baseline gap-2 pt-1">
+              <input type="checkbox" name="lifts" value={lift} />
+              {LIFTS[lift] ?? lift}
+            </label>
+          ))}
+        </fieldset>
+        <Wrong error={error} />
+        <Button main type="submit" busy={busy} className="mt-3">
+          Keep the clearance
+        </Button>
+      </form>
+    </Dialog>
+  );
+}

@@ -1,0 +1,179 @@
+/** The screen's questions; what was answered last time stands in it to go on from. */
+import { type FormEvent, useState } from "react";
+import { answer, api, type Schema } from "../../api/client";
+import { useRefresh } from "../../api/queries";
+import { Button } from "../../parts/Button";
+import { Field } from "../../parts/Field";
+import { Wrong } from "../../parts/Wrong";
+import { DISEASES, MEDICINES, PAIN_PLACES, SIGNS } from "./questions";
+
+type Answers = Schema["NewScreen"];
+
+const BLANK: Answers = { id: "", born: "", active: false, pregnant: false, lax: false };
+const KEY = "invelo.screen.";
+
+interface Props {
+  athleteId: string;
+  before: Answers | null;
+}
+
+export function ScreenForm({ athleteId, before }: Props) {
+  const refresh = useRefresh();
+  const [typed, setTyped] = useState<Answers>(() => {
+    const kept = sessionStorage.getItem(KEY + athleteId);
+    return kept ? (JSON.parse(kept) as Answers) : (before ?? BLANK);
+  });
+  const [id, setId] = useState(() => crypto.randomUUID());
+  const [error, setError] = useState<Error | null>(null);
+  const [busy, setBusy] = useState(false);
+
+  function put(changes: Partial<Answers>) {
+    const next = { ...typed, ...changes };
+    setTyped(next);
+    sessionStorage.setItem(KEY + athleteId, JSON.stringify(next)); // a reload loses nothing
+  }
+
+  async function keep(event: FormEvent) {
+    event.preventDefault();
+    setBusy(true);
+    try {
+      await answer(
+        api.POST("/api/athletes/{athlete_id}/screens", {
+          params: { path: { athlete_id: athleteId } },
+          body: { ...typed, id },
+        }),
+      );
+      sessionStorage.removeItem(KEY + athleteId);
+      setId(crypto.randomUUID());
+      setError(null);
+      await refresh();
+    } catch (cause) {
+      setError(cause as Error);
+    }
+    setBusy(false);
+  }
+
+  return (
+    <form onSubmit={keep} className="px-4 pb-4">
+      <div className="grid gap-x-6 md:grid-cols-2">
+        <Field
+          label="Born"
+          type="date"
+          required
+          value={typed.born}
+          onChange={(event) => put({ born: event.target.value })}
+        />
+        <Field
+          label="Weeks since the last operation, if within a year"
+          type="number"
+          min={0}
+          max={52}
+          value={typed.operated_weeks ?? ""}
+          onChange={(event) =>
+            put({ operated_weeks: event.target.value ? Number(event.target.value) : null })
+          }
+        />
+      </div>
+      <Tick
+        label="Trains already: half an hour, three days a week, for the last three months"
+        on={typed.active}
+        onChange={(active) => put({ active })}
+      />
+      <Ticks
+        name="A known disease"
+        options={DISEASES}
+        on={typed.diseases ?? []}
+        onChange={(diseases) => put({ diseases })}
+      />
+      <Ticks
+        name="Noticed lately"
+        options={SIGNS}
+        on={typed.signs ?? []}
+        onChange={(signs) => put({ signs })}
+      />
+      <Ticks
+        name="Takes medicines"
+        options={MEDICINES}
+        on={typed.medicines ?? []}
+        onChange={(medicines) => put({ medicines })}
+      />
+      <fieldset className="mt-3">
+        <legend className="lettering">Besides</legend>
+        <Tick
+          label="pregnant, or within three months of birth"
+          on={typed.pregnant}
+          onChange={(pregnant) => put({ pregnant })}
+        />
+        <Tick
+          label="joints that bend further than most people's"
+          on={typed.lax}
+          onChange={(lax) => put({ lax })}
+        />
+      </fieldset>
+      <fieldset className="mt-3">
+        <legend className="lettering">Pain now, 0 to 10</legend>
+        <div className="grid grid-cols-4 gap-2 sm:grid-cols-8">
+          {PAIN_PLACES.map((place) => (
+            <label key={place} className="text-sm">
+              {place}
+              <input
+                type="number"
+                min={0}
+                max={10}
+                value={typed.pains?.[place] ?? 0}
+                onChange={(event) =>
+                  put({ pains: { ...typed.pains, [place]: Number(event.target.value) } })
+                }
+                className="block w-full border border-line bg-sheet px-1 text-right"
+              />
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <Wrong error={error} />
+      <Button main type="submit" busy={busy} className="mt-4">
+        Keep the answers
+      </Button>
+    </form>
+  );
+}
+
+function Tick(props: { label: string; on: boolean; onChange: (on: boolean) => void }) {
+  return (
+    <label className="flex items-baseline gap-2 pt-1">
+      <input
+        type="checkbox"
+        checked={props.on}
+        onChange={(event) => props.onChange(event.target.checked)}
+      />
+      {props.label}
+    </label>
+  );
+}
+
+interface TicksProps<T extends string> {
+  name: string;
+  options: [T, string][];
+  on: T[];
+  onChange: (on: T[]) => void;
+}
+
+function Ticks<T extends string>({ name, options, on, onChange }: TicksProps<T>) {
+  return (
+    <fieldset className="mt-3">
+      <legend className="lettering">{name}</legend>
+      <div className="grid gap-x-6 md:grid-cols-2">
+        {options.map(([value, words]) => (
+          <Tick
+            key={value}
+            label={words}
+            on={on.includes(value)}
+            onChange={(ticked) =>
+              onChange(ticked ? [...on, value] : on.filter((one) => one !== value))
+            }
+          />
+        ))}
+      </div>
+    </fieldset>
+  );
+}

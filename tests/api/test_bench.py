@@ -5,6 +5,7 @@ from uuid import uuid4
 
 import pytest
 
+from invelo.core.body import GRAVITY
 from tests.api.coach import Coach, problem
 
 BODY = {"stature_m": 1.66, "mass_kg": 58}
@@ -31,8 +32,15 @@ def band(force: float = 1.0) -> dict[str, Any]:
     }
 
 
+def measured(force: float = 1.0) -> dict[str, Any]:
+    """The same band as a hanging scale reads it."""
+    pulls = band(force)["pulls"]
+    readings = [{"length_m": one["length_m"], "kg": one["force_n"] / GRAVITY} for one in pulls]
+    return {"rest_m": 1.0, "readings": readings}
+
+
 def keeps_band(coach: Coach, name: str, force: float) -> dict[str, Any]:
-    return coach.post("/api/bands", id=str(uuid4()), name=name, **band(force))
+    return coach.post("/api/bands", id=str(uuid4()), name=name, **measured(force))
 
 
 def test_every_form_is_offered_with_what_may_be_changed(coach: Coach) -> None:
@@ -286,20 +294,20 @@ def test_bands_are_kept_listed_and_laid_aside(coach: Coach, new_coach) -> None:
 @pytest.mark.parametrize(
     ("change", "field"),
     [
-        ({"pulls": band()["pulls"][:3]}, "pulls"),
-        ({"pulls": [{"length_m": 1.1 + 0.1 * i, "force_n": 10 * i} for i in range(6)]}, "pulls"),
+        ({"readings": measured()["readings"][:3]}, "pulls"),
+        ({"readings": [{"length_m": 1.1 + 0.1 * i, "kg": i} for i in range(6)]}, "pulls"),
         ({"rest_m": 0}, "rest length"),
         ({"limit": 9}, "limit"),
     ],
 )
 def test_a_band_that_is_not_measured_is_refused(coach: Coach, change: dict, field: str) -> None:
-    body = {"id": str(uuid4()), "name": "odd", **band(), **change}
+    body = {"id": str(uuid4()), "name": "odd", **measured(), **change}
     assert problem(coach.client.post("/api/bands", json=body), 422)["field"] == field
     assert coach.get("/api/bands")["bands"] == []
 
 
 def test_a_band_sent_twice_is_one_and_a_name_is_taken_once(coach: Coach) -> None:
-    body = {"id": str(uuid4()), "name": "broad", **band()}
+    body = {"id": str(uuid4()), "name": "broad", **measured()}
     assert coach.post("/api/bands", **body) == coach.post("/api/bands", **body)
     again = coach.client.post("/api/bands", json={**body, "id": str(uuid4())})
     assert problem(again, 409)["field"] == "name"

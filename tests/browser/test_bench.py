@@ -179,7 +179,7 @@ def test_a_measure_out_of_its_range_is_told_beside_it(page: Page) -> None:
     page.sees("Give 0 to 200 cm; 0 stands.")
     put(page, "surface under the feet", "12,5")
     page.sees_not("stands.")
-    page.sees("feet 13 cm")
+    page.sees("feet 12.5 cm")
 
 
 def test_every_figure_opens_its_account(page: Page) -> None:

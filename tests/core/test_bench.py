@@ -5,7 +5,15 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from invelo.core.bands import Pull, fit
-from invelo.core.bench import Task, against, as_hard_as, bands_for, for_count, least_help
+from invelo.core.bench import (
+    Task,
+    against,
+    as_hard_as,
+    bands_for,
+    both_ways,
+    for_count,
+    least_help,
+)
 from invelo.core.body import GRAVITY, Worn
 from invelo.core.dial import dial, dials
 from invelo.core.errors import InputError
@@ -164,3 +172,26 @@ def test_the_nearest_root_is_found(now: float, slope: float, root: float) -> Non
 
 def test_where_no_body_goes_is_no_answer() -> None:
     assert solve(lambda x: None if x > 1 else (x, x, x), 0, 5, 0.0, (2, 2, 2)) is None
+
+
+@pytest.mark.parametrize(
+    ("task", "words"),
+    [
+        (PUSH_UP, "Push-up"),
+        (pushed(foot_height=0.125), "Push-up, feet 12.5 cm"),
+        (pushed(foot_height=0.4), "Push-up, feet 40 cm"),
+        (STRADDLE, "Planche, straddle"),
+        (Task("planche", Modifiers(values=(("splay", 30.0),))),
+         "Planche, each leg out to the side 30 °"),
+        (Task("push_up", Modifiers(worn=Worn(bag=3.0), range=0.8, tempo=Tempo(3, 0, 1, 0))),
+         "Push-up, bag 3 kg, 80 % of the range, 3-0-1-0"),
+    ],
+)  # fmt: skip
+def test_a_set_up_is_called_what_a_coach_would_call_it(task: Task, words: str) -> None:
+    assert task.words == words
+
+
+def test_each_band_is_offered_plain_and_folded() -> None:
+    plain, folded = both_ways([("broad", band(20))])
+    assert (plain[0], folded[0]) == ("broad", "broad, doubled")
+    assert folded[1].force_at(1.5) == pytest.approx(2 * plain[1].force_at(1.5))

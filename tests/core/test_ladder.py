@@ -6,7 +6,7 @@ from pydantic import ValidationError
 from invelo.core.body import Body
 from invelo.core.dose import LEAST_USEFUL_REPS, Dose, Gate, range_dose, range_gate
 from invelo.core.errors import InputError
-from invelo.core.ladder import load_ratio, measure
+from invelo.core.ladder import belongs, load_ratio, measure
 from invelo.core.movement import Movement, catalogue
 from invelo.core.tempo import Tempo
 from tests.core.people import AVERAGE, ready, rung
@@ -156,3 +156,12 @@ def test_the_range_gate_asks_for_the_top_of_the_range_twice() -> None:
     dose = range_dose("size", "intermediate")
     assert (dose.reps_low, dose.reps_high) == (8, 12)
     assert range_gate(dose) == Gate(sets=3, reps=12, effort=9.0, sessions=2)
+
+
+def test_a_set_up_belongs_right_above_what_asks_no_more() -> None:
+    demands = ready().demands
+    asks = [one.on_scale.likely for one in demands]
+    assert belongs(demands, min(asks) - 1) == 0
+    assert belongs(demands, max(asks) + 1) == asks.index(max(asks)) + 1
+    middle = sorted(asks)[len(asks) // 2]
+    assert asks[belongs(demands, middle) - 1] <= middle

@@ -12,6 +12,7 @@ from invelo.core.posture.form import Strain, form, forms
 from invelo.core.screen import (
     WORDS,
     Answers,
+    Cleared,
     Disease,
     Medicine,
     PainPlace,
@@ -162,3 +163,14 @@ def test_telling_more_never_opens_anything(
         less = asked(**told | silent)
         assert less.limits <= full.limits
         assert severity.index(less.outcome) <= severity.index(full.outcome)
+
+
+def test_a_clearance_opens_what_it_names_and_no_more() -> None:
+    found = asked(signs=("chest pressure",), pains={"wrist": 6})
+    closed = Cleared(found)
+    assert closed.outcome == "doctor"
+    assert closed.closed == ("doctor", "locked elbows", "wrist load")
+    assert closed.referral.rule == "signs"
+    seen = Cleared(found, frozenset({"doctor"}))
+    assert (seen.outcome, seen.limits) == ("limits", found.limits)
+    assert Cleared(found, frozenset(closed.closed)).outcome == "go"

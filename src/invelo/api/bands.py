@@ -18,13 +18,29 @@ router = APIRouter(prefix="/api/bands", tags=["Bench"], responses=ERRORS)
 CURVE_POINTS = 21
 
 
+class ScaleReading(Request):
+    """A band pulled to a length, as a hanging scale reads it."""
+
+    length_m: float = Field(examples=[1.5])
+    kg: float = Field(examples=[8.2])
+
+    def core(self) -> PullReading:
+        """As a force, to the micronewton."""
+        return PullReading(length_m=self.length_m, force_n=round(self.kg * GRAVITY, 6))
+
+    @classmethod
+    def of(cls, length: float, force: float) -> "ScaleReading":
+        """Of a kept pull."""
+        return cls(length_m=length, kg=round(force / GRAVITY, 6))
+
+
 class NewBand(Request):
     """A band with its pulls."""
 
     id: UUID = Field(description="Made by the client, so that sending it twice counts once.")
     name: Annotated[str, Field(min_length=1, max_length=60, pattern=r"\S", examples=["broad"])]
     rest_m: float = Field(description="Length without pull.", examples=[1.0])
-    pulls: list[PullReading] = Field(max_length=40)
+    readings: list[ScaleReading] = Field(max_length=40)
     limit: float = Field(3.0, description="Largest stretch, times the rest length.")
 
 
@@ -42,7 +58,8 @@ class Band(Shape):
     name: str
     rest_m: float
     limit: float
-    pulls: list[PullReading]
+    pulls: list[PullReading] = Field(description="As a set-up that uses the band carries them.")
+    readings: list[ScaleReading]
     scatter_percent: float = Field(description="80 % half-width of a pull.")
     curve: list[CurvePoint]
 
@@ -62,7 +79,8 @@ def get_bands(coach: Coach, db: Database) -> Bands:
 @router.post("", status_code=201)
 def add_band(body: NewBand, coach: Coach, db: Database, now: Now) -> Band:
     """Keep a measured band; its curve is fitted to the pulls."""
-    measured = BandRequest(rest_m=body.rest_m, pulls=body.pulls, limit=body.limit).core()
+    pulls = [one.core() for one in body.readings]
+    measured = BandRequest(rest_m=body.rest_m, pulls=pulls, limit=body.limit).core()
     return _band(bands.keep(db, coach.id, body.id, body.name.strip(), measured, now))
 
 
@@ -81,6 +99,7 @@ def _band(row: tables.Band) -> Band:
         rest_m=row.rest_m,
         limit=row.limit,
         pulls=[PullReading(length_m=length, force_n=force) for length, force in row.pulls],
+        readings=[ScaleReading.of(length, force) for length, force in row.pulls],
         scatter_percent=100 * curve.scatter,
         curve=[
             CurvePoint(length_m=at * row.rest_m, kg=float(curve.force_at(at)) / GRAVITY)

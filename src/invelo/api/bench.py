@@ -40,7 +40,7 @@ from invelo.core.figure import figures
 from invelo.core.kit import pick
 from invelo.core.movement import catalogue
 from invelo.core.posture.form import Form, form, forms
-from invelo.core.predict import Known
+from invelo.core.predict import Known, alike
 from invelo.core.reading import Reading, reading
 from invelo.core.tempo import Tempo
 from invelo.exchange.setups import SetUpRequest
@@ -68,6 +68,7 @@ def read_bench(body: Sheet, coach: Coach) -> Bench:
         other=other,
         ratio=Estimate.model_validate(ratio) if ratio else None,
         ratio_why_not=why_not,
+        done=_task(body.done.setup).words if body.done else "",
         model_version=MODEL_VERSION,
     )
 
@@ -108,13 +109,8 @@ def which_band(body: BandPuzzle, coach: Coach, db: Database) -> BandAnswers:
     """Which of the coach's bands is enough, and how high it must hang."""
     known = Known(body.body.core(), body.done.core())
     task = _task(body.task)
-    curves = [(row.name, bands.curve(row)) for row in bands.of_account(db, coach.id)]
-    both = [
-        one
-        for name, curve in curves
-        for one in ((name, curve), (f"{name}, doubled", curve.doubled()))
-    ]
-    found = bench.bands_for(known, task, body.count, tuple(both), body.at)
+    curves = ((row.name, bands.curve(row)) for row in bands.of_account(db, coach.id))
+    found = bench.bands_for(known, task, body.count, bench.both_ways(curves), body.at)
     return BandAnswers(
         help=Explained.model_validate(bench.least_help(known, task, body.count)),
         bands=[
@@ -168,7 +164,6 @@ def _forms() -> tuple[FormOf, ...]:
 
 
 def _form(one: Form) -> FormOf:
-    keeps = {movement.family for movement in catalogue().movement if movement.form == one.id}
     return FormOf(
         id=one.id,
         name=one.name,
@@ -182,7 +177,8 @@ def _form(one: Form) -> FormOf:
         loads=list(one.loads),
         says=one.says,
         caution=one.caution,
-        keeps=sorted(keeps),
+        keeps=list(catalogue().families_with(one.id)),
+        compares=[other.id for other in forms().values() if alike(one, other)],
     )
 
 
@@ -225,11 +221,13 @@ def _reading(body: Body, setup: SetUpRequest, known: Known | None, why_not: str)
             why_not = error.problem
     return ReadingOf(
         movement=read.setup.movement,
+        words=_task(setup).words,
         measure=read.measure,
         demand=Estimate.model_validate(read.demand),
         share=Estimate.model_validate(read.share),
         along=[AlongRep.model_validate(one) for one in read.along],
         peak_depth=read.peak.depth,
+        rises=read.rises,
         work=Estimate.model_validate(read.work),
         rep_time_s=tempo.rep_time,
         overhang=Estimate.model_validate(read.overhang),

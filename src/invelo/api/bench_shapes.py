@@ -60,6 +60,7 @@ class FormOf(Shape):
     says: str
     caution: str
     keeps: list[str] = Field(description="Families of ladders that can hold it as a rung.")
+    compares: list[str] = Field(description="Forms that it can be compared with.")
 
 
 class Forms(Shape):
@@ -107,11 +108,13 @@ class ReadingOf(Shape):
     """What a set-up asks."""
 
     movement: str
+    words: str = Field(description="The set-up as it is called.", examples=["Push-up, feet 20 cm"])
     measure: str
     demand: Estimate
     share: Estimate
     along: list[AlongRep]
     peak_depth: float
+    rises: bool = Field(description="The body is up at the rep's other end.")
     work: Estimate
     rep_time_s: float
     overhang: Estimate
@@ -129,6 +132,7 @@ class Bench(Shape):
     other: ReadingOf | None
     ratio: Estimate | None = Field(description="How many times as hard the other is.")
     ratio_why_not: str
+    done: str = Field(description="What was done, as it is called.")
     model_version: str
 
 

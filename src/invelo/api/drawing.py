@@ -29,6 +29,8 @@ class Force(Shape):
     name: str = Field(examples=["hands"])
     at: Point
     vector: Point
+    kg: float = Field(description="As it is told: an upright force by its upward part.")
+    pulls: bool = Field(description="It draws the body towards itself.")
 
 
 class Surface(Shape):

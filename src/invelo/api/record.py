@@ -5,11 +5,14 @@ from typing import Literal
 from uuid import UUID
 
 from fastapi import APIRouter
+from pydantic import Field
 
 from invelo.api.context import Coach, Database
 from invelo.api.problems import ERRORS
 from invelo.api.shapes import Explained, Shape
-from invelo.core.personal import LEAST_SETS, Observed, fit
+from invelo.core.bench import Task
+from invelo.core.errors import InputError
+from invelo.core.personal import Observed, fit
 from invelo.core.placement import Evidence
 from invelo.exchange.setups import SetUpRequest
 from invelo.store import access, ladder
@@ -19,8 +22,6 @@ router = APIRouter(prefix="/api", tags=["Bench"], responses=ERRORS)
 NEWEST = 12
 """Entries of a record that are sent."""
 
-MOST_REPS = 60.0
-
 
 class RecordEntry(Shape):
     """A test or a set that says something of capacity."""
@@ -28,6 +29,7 @@ class RecordEntry(Shape):
     day: date
     kind: Literal["test", "set"]
     setup: SetUpRequest
+    words: str = Field(description="The set-up as it is called.")
     reps: float
     effort: float
     capacity: Explained
@@ -64,8 +66,10 @@ def get_record(ladder_id: UUID, coach: Coach, db: Database) -> Record:
 def get_personal(ladder_id: UUID, coach: Coach, db: Database) -> Personal:
     """The athlete's own capacity, growth, g and endurance, with how many sets they rest on."""
     known = ladder.known(db, access.ladder(db, coach.id, ladder_id))
-    observed = tuple(_observed(one) for one in known)
-    if len(observed) < LEAST_SETS:
+    observed = tuple(Observed.of(one.day, one.capacity.result) for one in known)
+    try:
+        found = fit(observed, known[0].load.unit)
+    except InputError as error:
         return Personal(
             sets=len(observed),
             first=None,
@@ -74,9 +78,8 @@ def get_personal(ladder_id: UUID, coach: Coach, db: Database) -> Personal:
             growth=None,
             g=None,
             endurance=None,
-            why_not=f"{len(observed)} sets are too few; {LEAST_SETS} near the end are wanted.",
+            why_not=f"{error.problem} {error.remedy}",
         )
-    found = fit(observed, known[0].load.unit)
     return Personal(
         sets=found.sets,
         first=found.first,
@@ -91,22 +94,13 @@ def get_personal(ladder_id: UUID, coach: Coach, db: Database) -> Personal:
 
 def _entry(one: Evidence) -> RecordEntry:
     result = one.capacity.result
+    setup = SetUpRequest.from_core(one.load.setup, result.tempo)
     return RecordEntry(
         day=one.day,
         kind=one.kind,
-        setup=SetUpRequest.from_core(one.load.setup, result.tempo),
+        setup=setup,
+        words=Task(setup.movement, setup.changes()).words,
         reps=result.reps,
         effort=result.effort,
         capacity=Explained.model_validate(one.capacity.one_rep),
-    )
-
-
-def _observed(one: Evidence) -> Observed:
-    result = one.capacity.result
-    return Observed(
-        one.day,
-        result.load,
-        result.tempo.rep_time,
-        min(MOST_REPS, result.reps_to_failure),
-        result.effort < 10,
     )

@@ -51,6 +51,7 @@ class Decision(Shape):
 class SetDone(Shape):
     """A set in the session table."""
 
+    id: UUID
     rung: str
     reps: int
     effort: float
@@ -154,6 +155,7 @@ def _session(one: logs.LoggedSession, rungs: Mapping[UUID, tables.Rung]) -> Sess
         effort=one.row.effort,
         sets=[
             SetDone(
+                id=done.id,
                 rung=rungs[done.rung_id].name,
                 reps=done.reps,
                 effort=done.effort,

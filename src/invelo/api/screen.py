@@ -10,7 +10,7 @@ from pydantic import Field
 from invelo.api.context import Coach, Database, Now, moment_for
 from invelo.api.problems import ERRORS
 from invelo.api.shapes import Shape
-from invelo.core.posture.form import Strain, forms
+from invelo.core.posture.form import Strain
 from invelo.core.screen import (
     WORDS,
     Answers,
@@ -19,7 +19,7 @@ from invelo.core.screen import (
     Outcome,
     PainPlace,
     Sign,
-    forbidden,
+    closes,
 )
 from invelo.exchange.setups import Request
 from invelo.store import access, accounts, screen
@@ -130,15 +130,14 @@ def add_clearance(
 
 
 def _screen(db: Database, athlete_id: UUID) -> Screen:
-    now = screen.standing(db, athlete_id)
-    kept = now.screening
-    closed = sorted(now.screened.limits)
+    kept = screen.standing(db, athlete_id)
+    row, now = kept.screening, kept.now
     return Screen(
-        screened_on=kept.local_date if kept else None,
+        screened_on=row.local_date if row else None,
         outcome=now.outcome,
         findings=[Finding.model_validate(one) for one in now.screened.findings],
         limits=[_limit(one) for one in sorted(now.limits)],
-        closed=[*([screen.EVERYTHING] if now.screened.outcome == "doctor" else []), *closed],
+        closed=list(now.closed),
         clearances=[
             Clearance(
                 said_by=one.said_by,
@@ -147,15 +146,14 @@ def _screen(db: Database, athlete_id: UUID) -> Screen:
                 on=one.local_date,
                 author=_author(db, one.author_id),
             )
-            for one in now.clearances
+            for one in kept.clearances
         ],
-        answers=NewScreen.model_validate({"id": kept.id, **kept.inputs}) if kept else None,
+        answers=NewScreen.model_validate({"id": row.id, **row.inputs}) if row else None,
     )
 
 
 def _limit(strain: Strain) -> Limit:
-    closes = [one.name for one in forms().values() if forbidden(one, [strain])]
-    return Limit(id=strain, words=WORDS[strain], forms=closes)
+    return Limit(id=strain, words=WORDS[strain], forms=[one.name for one in closes(strain)])
 
 
 def _author(db: Database, account_id: UUID | None) -> str:

@@ -4,7 +4,7 @@ Everything here joins what the other pages compute; the questions are a coach's:
 this than that, what equals it, which band is enough.
 """
 
-from collections.abc import Callable
+from collections.abc import Callable, Iterable
 from dataclasses import dataclass, replace
 
 from invelo.core.bands import Band
@@ -20,6 +20,7 @@ from invelo.core.reading import Reading, reading
 from invelo.core.rung import Demand, asked
 from invelo.core.setup import PLACES, BandHold, Place, SetUp
 from invelo.core.solve import Answer, solve
+from invelo.core.tempo import Tempo
 
 WEIGHED_AT = 8.0
 """Reps at which tempo is weighed where no dose says otherwise (ours: the middle of 6–10)."""
@@ -45,9 +46,41 @@ class Task:
         """What is set up, without the tempo."""
         return self.changes.of_form(self.form_id)
 
+    @property
+    def words(self) -> str:
+        """The set-up as a coach would call it: the form, its shape, and what is changed."""
+        form, changes = self.form, self.changes
+        told = [form.name, *_shape_words(self)]
+        told += [
+            dial(form, place).words(dial(form, place).get(changes))
+            for place in form.loads
+            if dial(form, place).get(changes)
+        ]
+        if changes.band:
+            told.append("with a band")
+        if changes.help:
+            told.append(dial(form, "help").words(changes.help.kg))
+        if changes.range < 1.0:
+            told.append(dial(form, "range").words(100 * changes.range))
+        if changes.tempo != Tempo():
+            told.append(str(changes.tempo))
+        return ", ".join(told)
+
     def asks(self, body: Body, reps: float = WEIGHED_AT) -> Demand:
         """What it asks of a body, its tempo weighed at so many reps."""
         return asked(body, self.setup, self.changes.tempo, reps)
+
+
+def _shape_words(task: Task) -> list[str]:
+    """A named shape by its name; one that is a matter of lengths, and what has no name, by what is
+    changed."""
+    form, values = task.form, dict(task.setup.values)
+    units = {one.name: one.unit for one in form.parameter}
+    if any(units[name] != "m" for name in values):
+        for name, preset in form.preset.items():
+            if form.values(preset) == task.setup.all_values:
+                return [name.replace("_", " ")]
+    return [dial(form, name).words(value) for name, value in values.items()]
 
 
 def against(body: Body, one: Task, other: Task) -> Estimate:
@@ -265,6 +298,13 @@ class BandChoice:
     expected: Estimate | None = None
     task: Task | None = None
     why_not: str = ""
+
+
+def both_ways(bands: Iterable[tuple[str, Band]]) -> tuple[tuple[str, Band], ...]:
+    """Each band plain, and folded in two."""
+    return tuple(
+        way for name, band in bands for way in ((name, band), (f"{name}, doubled", band.doubled()))
+    )
 
 
 def bands_for(

@@ -23,6 +23,7 @@ LOADS: dict[str, tuple[str, float]] = {
 fifteen)."""
 
 MOST_HELP = 80.0
+"""Kilos beyond which a helper carries more than helps (ours)."""
 
 
 @dataclass(frozen=True)
@@ -123,7 +124,7 @@ def _parameter(form: Form, name: str) -> Dial:
     one = next(parameter for parameter in form.parameter if parameter.name == name)
 
     def words(amount: float) -> str:
-        told = f"{100 * amount:.0f} cm" if one.unit == "m" else f"{amount:g} {one.unit}"
+        told = f"{round(100 * amount, 1):g} cm" if one.unit == "m" else f"{amount:g} {one.unit}"
         return f"{one.label.removeprefix('surface under the ')} {told}"
 
     return Dial(

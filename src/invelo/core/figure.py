@@ -4,6 +4,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from invelo.core.body import GRAVITY
 from invelo.core.estimate import Array
 from invelo.core.posture.form import Form
 from invelo.core.posture.skeleton import ALL_ENDS
@@ -30,11 +31,21 @@ class Segment:
 
 @dataclass(frozen=True)
 class Force:
-    """A force of the world on the body: where it acts (m) and its vector (N)."""
+    """A force of the world on the body.
+
+    Attributes:
+        name: what pushes or pulls.
+        at: where it acts, m.
+        vector: N.
+        kg: its size as it is told: the upward part of an upright force, the whole of another.
+        pulls: whether it draws the body towards itself, as a band, a helper or a bar does.
+    """
 
     name: str
     at: Point
     vector: Point
+    kg: float
+    pulls: bool
 
 
 @dataclass(frozen=True)
@@ -105,12 +116,29 @@ def figure(read: Reading, place: int) -> Figure:
         segments=tuple(Segment(*ALL_ENDS[name]) for name in drawn),
         centre_of_mass=point(posture.centre_of_mass()),
         forces=(
-            *(Force(one.name, point(one.point), point(read.contact[one.name])) for one in worked),
-            *(Force(one.name, point(one.point), point(one.vector)) for one in posture.outside),
+            *(
+                _force(
+                    one.name,
+                    point(one.point),
+                    point(read.contact[one.name]),
+                    one.name == "hands" and form.grip == "bar",
+                )
+                for one in worked
+            ),
+            *(
+                _force(one.name, point(one.point), point(one.vector), True)
+                for one in posture.outside
+            ),
         ),
         surfaces=_surfaces(read),
         from_above=form.level_plane,
     )
+
+
+def _force(name: str, at: Point, vector: Point, pulls: bool) -> Force:
+    upright = abs(vector.y) >= abs(vector.x)
+    size = abs(vector.y) if upright else float(np.hypot(vector.x, vector.y))
+    return Force(name, at, vector, size / GRAVITY, pulls)
 
 
 _ARM_JOINTS = ("shoulder", "elbow", "wrist", "fingertip")

@@ -74,6 +74,13 @@ def step(lower: Rung, upper: Rung, below: Demand, above: Demand) -> Step:
     )
 
 
+def belongs(demands: tuple[Demand, ...], asks: float) -> int:
+    """Position at which a set-up of this demand belongs: right above the highest rung that asks no
+    more, 0 where none asks so little."""
+    under = [i for i, one in enumerate(demands) if one.on_scale.likely <= asks]
+    return max(under, default=-1) + 1
+
+
 @lru_cache(maxsize=512)
 def measure(body: Body, rungs: tuple[Rung, ...]) -> MeasuredLadder:
     """Demands and steps of `rungs` for `body`.

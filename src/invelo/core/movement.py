@@ -159,6 +159,10 @@ class Catalogue:
             "movement", f"“{movement_id}” is not in the catalogue.", f"Use one of {known}."
         )
 
+    def families_with(self, form_id: str) -> tuple[str, ...]:
+        """Families that have a movement computed by a form, by name."""
+        return tuple(sorted({one.family for one in self.movement if one.form == form_id}))
+
     def movement_of(self, form_id: str, family: str) -> Movement:
         """The plainest movement of a family that is computed by a form.
 

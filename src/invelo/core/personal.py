@@ -14,11 +14,14 @@ import numpy as np
 
 from invelo.core.errors import InputError, require_within
 from invelo.core.estimate import Z80, Array, Derivation, Estimate, Input
-from invelo.core.reps import REP_SCATTER, RESERVE_SCATTER, median_ratio
+from invelo.core.reps import REP_SCATTER, RESERVE_SCATTER, RepResult, median_ratio
 from invelo.core.tempo import ENDURANCE_EXPONENT, ENDURANCE_EXPONENT_SD, REFERENCE_REP
 
 LEAST_SETS = 4
 """Sets under which nothing is fitted (ours: as many as there are unknowns)."""
+
+MOST_REPS = 60.0
+"""Reps beyond which a set says no more than that it was light (ours)."""
 
 H_SD = 0.15
 """How far the endurance exponent differs from person to person, standard deviation (ours)."""
@@ -52,7 +55,18 @@ class Observed:
         """Check ranges."""
         require_within("load", self.load, 0.1, 5000.0, "")
         require_within("seconds a rep", self.seconds, 0.5, 240.0, "s")
-        require_within("reps", self.reps, 1.0, 60.0, "reps")
+        require_within("reps", self.reps, 1.0, MOST_REPS, "reps")
+
+    @classmethod
+    def of(cls, day: date, result: RepResult) -> "Observed":
+        """A test or a set as it was done."""
+        return cls(
+            day,
+            result.load,
+            result.tempo.rep_time,
+            min(MOST_REPS, result.reps_to_failure),
+            result.effort < 10,
+        )
 
     @property
     def scatter(self) -> float:

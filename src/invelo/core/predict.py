@@ -8,6 +8,7 @@ from invelo.core.body import Body
 from invelo.core.errors import InputError
 from invelo.core.estimate import Derivation, Estimate
 from invelo.core.holds import HoldCapacity, HoldResult, Joint
+from invelo.core.posture.form import Form
 from invelo.core.ratio import relative_range
 from invelo.core.reading import Reading, reading
 from invelo.core.reps import OFF_SCALE, Capacity, RepResult
@@ -129,6 +130,17 @@ class Known:
         return capacity.torque_for(count)
 
 
+def alike(one: Form, other: Form) -> bool:
+    """Whether what is done at one form says anything of the other: one family, limited by the same
+    thing, counted alike."""
+    return (one.family, one.measure, one.joint, one.counted) == (
+        other.family,
+        other.measure,
+        other.joint,
+        other.counted,
+    )
+
+
 def compare(one: SetUp, other: SetUp) -> None:
     """Refuse two set-ups that are limited by different things.
 
@@ -136,13 +148,7 @@ def compare(one: SetUp, other: SetUp) -> None:
         InputError: naming what differs.
     """
     here, there = one.form, other.form
-    same = (here.family, here.measure, here.joint, here.counted) == (
-        there.family,
-        there.measure,
-        there.joint,
-        there.counted,
-    )
-    if not same:
+    if not alike(here, there):
         raise InputError(
             "to",
             f"a {there.name.lower()} is limited by another measure than a {here.name.lower()}.",

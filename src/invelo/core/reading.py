@@ -96,6 +96,12 @@ class Reading:
         """The limiting measure where it is judged, kg or N·m."""
         return self._at(self.told)
 
+    @property
+    def rises(self) -> bool:
+        """Whether the body is up at the rep's other end, as in a pull-up."""
+        height = self.posture.centre_of_mass()[:, 0, 1]
+        return bool(height[-1] > height[0])
+
     @cached_property
     def share(self) -> Estimate:
         """The demand on the scale on which bodies compare: % of body weight, or body weight ×

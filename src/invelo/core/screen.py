@@ -13,7 +13,7 @@ from datetime import date
 from typing import Literal
 
 from invelo.core.errors import InputError, require_within
-from invelo.core.posture.form import Form, Strain
+from invelo.core.posture.form import Form, Strain, forms
 
 Outcome = Literal["go", "limits", "doctor"]
 Disease = Literal["heart or vessels", "metabolism", "kidneys"]
@@ -164,6 +164,46 @@ class Screened:
         return frozenset(limit for one in self.findings for limit in one.limits)
 
 
+DOCTOR = "doctor"
+"""What a clearance lifts besides limits: the word that a doctor is to be seen first."""
+
+
+@dataclass(frozen=True)
+class Cleared:
+    """A screen and what clinicians have opened since.
+
+    Attributes:
+        screened: what the answers say by themselves.
+        lifted: limits that were lifted, and `DOCTOR` where training may begin.
+    """
+
+    screened: Screened
+    lifted: frozenset[str] = frozenset()
+
+    @property
+    def limits(self) -> frozenset[Strain]:
+        """What is still closed."""
+        return frozenset(one for one in self.screened.limits if one not in self.lifted)
+
+    @property
+    def outcome(self) -> Outcome:
+        """Where the person stands now."""
+        if self.screened.outcome == "doctor" and DOCTOR not in self.lifted:
+            return "doctor"
+        return "limits" if self.limits else "go"
+
+    @property
+    def referral(self) -> Finding:
+        """The first reason to see a doctor; asked where there is one."""
+        return next(one for one in self.screened.findings if one.refers)
+
+    @property
+    def closed(self) -> tuple[str, ...]:
+        """All that the screen closed, and that a clearance could lift."""
+        first = (DOCTOR,) if self.screened.outcome == "doctor" else ()
+        return (*first, *sorted(self.screened.limits))
+
+
 def screen(answers: Answers, today: date) -> Screened:
     """What the answers say, safest first.
 
@@ -254,6 +294,11 @@ def _pains(answers: Answers) -> Iterable[Finding]:
                 PRACTICE,
                 limits=STRAINED[place],
             )
+
+
+def closes(strain: Strain) -> tuple[Form, ...]:
+    """Every form that a limit closes."""
+    return tuple(one for one in forms().values() if strain in one.strains)
 
 
 def forbidden(form: Form, limits: Iterable[Strain]) -> tuple[Strain, ...]:

@@ -6,6 +6,7 @@ from uuid import UUID
 
 from sqlmodel import Session, col, select, update
 
+from invelo.core.ladder import belongs
 from invelo.core.movement import Modifiers, catalogue
 from invelo.core.reading import reading
 from invelo.core.rung import asked
@@ -132,9 +133,8 @@ def keep_set_up(
     asks = asked(
         body_of(seen.measure), changes.setup(movement), changes.tempo, seen.rungs[0].reps_low
     ).on_scale.likely
-    under = [i for i, one in enumerate(seen.measured.demands) if one.on_scale.likely <= asks]
-    beside = seen.rungs[max(under, default=0)]
-    position = beside.position + 1 if under else 0
+    position = belongs(seen.measured.demands, asks)
+    beside = seen.rungs[max(0, position - 1)]
     return _insert(
         db,
         row,

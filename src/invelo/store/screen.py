@@ -2,56 +2,35 @@
 
 from collections.abc import Iterable
 from dataclasses import dataclass
-from typing import cast
 from uuid import UUID
 
 from pydantic import TypeAdapter
 from sqlmodel import Session, col, select
 
 from invelo.core.movement import catalogue
-from invelo.core.posture.form import Form, Strain, form
-from invelo.core.screen import WORDS, Answers, Finding, Outcome, Screened, forbidden, screen
+from invelo.core.posture.form import Form, form
+from invelo.core.screen import WORDS, Answers, Cleared, Finding, Screened, forbidden, screen
 from invelo.store.errors import ConflictError
 from invelo.store.moment import Moment
 from invelo.store.tables import Account, Athlete, Clearance, Screening, dated
 
 ANSWERS = TypeAdapter(Answers)
 FINDINGS = TypeAdapter(tuple[Finding, ...])
-EVERYTHING = "doctor"
-"""What a clearance lifts besides limits: the word that a doctor is to be seen first."""
 
 
 @dataclass(frozen=True)
 class Standing:
-    """What the newest screen and its clearances leave open.
+    """Where an athlete stands with their screen.
 
     Attributes:
         screening: the newest; None while there is none.
-        screened: what it says by itself.
         clearances: recorded for it, oldest first.
-        outcome, limits: what stands after them; an athlete never screened is told apart by
-            `screening`.
+        now: what the two leave open.
     """
 
     screening: Screening | None
-    screened: Screened
     clearances: tuple[Clearance, ...]
-
-    @property
-    def _lifted(self) -> frozenset[str]:
-        return frozenset(lift for one in self.clearances for lift in one.lifts)
-
-    @property
-    def limits(self) -> frozenset[Strain]:
-        """What is still closed."""
-        return self.screened.limits - cast(frozenset[Strain], self._lifted)
-
-    @property
-    def outcome(self) -> Outcome:
-        """Where they stand now."""
-        if self.screened.outcome == "doctor" and EVERYTHING not in self._lifted:
-            return "doctor"
-        return "limits" if self.limits else "go"
+    now: Cleared
 
 
 def standing(db: Session, athlete_id: UUID) -> Standing:
@@ -63,11 +42,13 @@ def standing(db: Session, athlete_id: UUID) -> Standing:
         .limit(1)
     ).first()
     if newest is None:
-        return Standing(None, Screened(()), ())
+        return Standing(None, (), Cleared(Screened(())))
     said = db.exec(
         select(Clearance).where(Clearance.screening_id == newest.id).order_by(col(Clearance.at))
     ).all()
-    return Standing(newest, Screened(FINDINGS.validate_python(newest.findings)), tuple(said))
+    found = Screened(FINDINGS.validate_python(newest.findings))
+    lifted = frozenset(lift for one in said for lift in one.lifts)
+    return Standing(newest, tuple(said), Cleared(found, lifted))
 
 
 def record(
@@ -121,25 +102,24 @@ def clear(db: Session, athlete: Athlete, coach: Account, word: Word, moment: Mom
         ConflictError: if there is no screen, the id is in use, or it lifts what was never closed.
     """
     kept = db.get(Clearance, word.id)
-    now = standing(db, athlete.id)
-    if now.screening is None:
+    standing_now = standing(db, athlete.id)
+    if standing_now.screening is None:
         raise ConflictError("screen", "there is none yet.", "Ask the questions first.")
     if kept is not None:
-        if kept.screening_id == now.screening.id:
+        if kept.screening_id == standing_now.screening.id:
             return kept
         raise ConflictError("id", "it is in use.", "Make a new id for each clearance.")
-    closed = {str(limit) for limit in now.screened.limits}
-    closed |= {EVERYTHING} if now.screened.outcome == "doctor" else set()
+    closed = standing_now.now.closed
     strange = [lift for lift in word.lifts if lift not in closed]
     if strange or not word.lifts:
         raise ConflictError(
             "lifts",
             f"“{strange[0]}” is not closed." if strange else "it lifts nothing.",
-            f"Choose of: {', '.join(sorted(closed)) or 'nothing is closed'}.",
+            f"Choose of: {', '.join(closed) or 'nothing is closed'}.",
         )
     row = Clearance(
         id=word.id,
-        screening_id=now.screening.id,
+        screening_id=standing_now.screening.id,
         author_id=coach.id,
         said_by=word.said_by,
         word=word.word,
@@ -157,11 +137,12 @@ def allow(db: Session, athlete_id: UUID, given: Iterable[Form]) -> None:
     Raises:
         ConflictError: naming the limit and what would lift it.
     """
-    now = standing(db, athlete_id)
+    now = standing(db, athlete_id).now
     if now.outcome == "doctor":
-        first = next(one for one in now.screened.findings if one.refers)
         raise ConflictError(
-            "screen", first.sentence, "Record the clearance on the Intake sheet once it is there."
+            "screen",
+            now.referral.sentence,
+            "Record the clearance on the Intake sheet once it is there.",
         )
     for one in given:
         closed = forbidden(one, now.limits)

@@ -93,6 +93,8 @@ export function useRefresh(): () => Promise<unknown> {
   const client = useQueryClient();
   return () =>
     Promise.all(
-      ["squad", "ladder", "athlete"].map((key) => client.invalidateQueries({ queryKey: [key] })),
+      ["squad", "ladder", "athlete", "bands"].map((key) =>
+        client.invalidateQueries({ queryKey: [key] }),
+      ),
     );
 }

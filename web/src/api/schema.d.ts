@@ -881,8 +881,13 @@ export interface components {
             rest_m: number;
             /** Limit */
             limit: number;
-            /** Pulls */
+            /**
+             * Pulls
+             * @description As a set-up that uses the band carries them.
+             */
             pulls: components["schemas"]["PullReading"][];
+            /** Readings */
+            readings: components["schemas"]["ScaleReading"][];
             /**
              * Scatter Percent
              * @description 80 % half-width of a pull.
@@ -1021,6 +1026,11 @@ export interface components {
             ratio: components["schemas"]["Estimate"] | null;
             /** Ratio Why Not */
             ratio_why_not: string;
+            /**
+             * Done
+             * @description What was done, as it is called.
+             */
+            done: string;
             /** Model Version */
             model_version: string;
         };
@@ -1466,6 +1476,16 @@ export interface components {
             name: string;
             at: components["schemas"]["Point"];
             vector: components["schemas"]["Point"];
+            /**
+             * Kg
+             * @description As it is told: an upright force by its upward part.
+             */
+            kg: number;
+            /**
+             * Pulls
+             * @description It draws the body towards itself.
+             */
+            pulls: boolean;
         };
         /**
          * FormOf
@@ -1513,6 +1533,11 @@ export interface components {
              * @description Families of ladders that can hold it as a rung.
              */
             keeps: string[];
+            /**
+             * Compares
+             * @description Forms that it can be compared with.
+             */
+            compares: string[];
         };
         /**
          * Forms
@@ -1906,8 +1931,8 @@ export interface components {
              * @example 1
              */
             rest_m: number;
-            /** Pulls */
-            pulls: components["schemas"]["PullReading"][];
+            /** Readings */
+            readings: components["schemas"]["ScaleReading"][];
             /**
              * Limit
              * @description Largest stretch, times the rest length.
@@ -2309,6 +2334,12 @@ export interface components {
         ReadingOf: {
             /** Movement */
             movement: string;
+            /**
+             * Words
+             * @description The set-up as it is called.
+             * @example Push-up, feet 20 cm
+             */
+            words: string;
             /** Measure */
             measure: string;
             demand: components["schemas"]["Estimate"];
@@ -2317,6 +2348,11 @@ export interface components {
             along: components["schemas"]["AlongRep"][];
             /** Peak Depth */
             peak_depth: number;
+            /**
+             * Rises
+             * @description The body is up at the rep's other end.
+             */
+            rises: boolean;
             work: components["schemas"]["Estimate"];
             /** Rep Time S */
             rep_time_s: number;
@@ -2377,6 +2413,11 @@ export interface components {
              */
             kind: "test" | "set";
             setup: components["schemas"]["SetUpRequest"];
+            /**
+             * Words
+             * @description The set-up as it is called.
+             */
+            words: string;
             /** Reps */
             reps: number;
             /** Effort */
@@ -2597,6 +2638,22 @@ export interface components {
             sets: components["schemas"]["LoggedSet"][];
         };
         /**
+         * ScaleReading
+         * @description A band pulled to a length, as a hanging scale reads it.
+         */
+        ScaleReading: {
+            /**
+             * Length M
+             * @example 1.5
+             */
+            length_m: number;
+            /**
+             * Kg
+             * @example 8.2
+             */
+            kg: number;
+        };
+        /**
          * Screen
          * @description Where the athlete stands: nothing is asked yet where `screened_on` is null.
          */
@@ -2663,6 +2720,11 @@ export interface components {
          * @description A set in the session table.
          */
         SetDone: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
             /** Rung */
             rung: string;
             /** Reps */

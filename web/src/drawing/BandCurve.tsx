@@ -2,7 +2,6 @@
 import type { Schema } from "../api/client";
 
 const PAD = { left: 40, right: 10, top: 10, bottom: 22 };
-const G = 9.80665;
 
 interface Props {
   band: Schema["Band"];
@@ -11,9 +10,9 @@ interface Props {
 }
 
 export function BandCurve({ band, width, height }: Props) {
-  const { rest_m, limit, curve, pulls } = band;
+  const { rest_m, limit, curve, readings } = band;
   const longest = rest_m * limit;
-  const most = Math.max(...curve.map(({ kg }) => kg), ...pulls.map(({ force_n }) => force_n / G));
+  const most = Math.max(...curve.map(({ kg }) => kg), ...readings.map(({ kg }) => kg));
   const x = (length: number) =>
     PAD.left + ((length - rest_m) / (longest - rest_m)) * (width - PAD.left - PAD.right);
   const y = (kg: number) => height - PAD.bottom - (kg / most) * (height - PAD.top - PAD.bottom);
@@ -31,11 +30,11 @@ export function BandCurve({ band, width, height }: Props) {
         className="stroke-ink"
         strokeWidth={1.6}
       />
-      {pulls.map(({ length_m, force_n }) => (
+      {readings.map(({ length_m, kg }) => (
         <circle
-          key={`${length_m} ${force_n}`}
+          key={`${length_m} ${kg}`}
           cx={x(length_m)}
-          cy={y(force_n / G)}
+          cy={y(kg)}
           r={3}
           className="fill-sheet stroke-ink"
         />

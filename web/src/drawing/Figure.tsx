@@ -6,9 +6,8 @@ import type { Ref } from "react";
 import type { Schema } from "../api/client";
 import { centimetres, kg } from "../parts/figures";
 import { Arrow, Dimension, Ground, MassCentre } from "./marks";
-import { edges, ends, fit, HEAD_RADIUS, type Point, type Projection, pulls } from "./projection";
+import { edges, ends, fit, HEAD_RADIUS, type Point, type Projection } from "./projection";
 
-const G = 9.80665;
 const ORIGIN = { x: 0, y: 0 };
 const BAR_RADIUS = 0.02;
 
@@ -218,18 +217,13 @@ function Wall({ figure, project, small }: SurfacePart) {
   );
 }
 
-/** Upright forces are told by their upward part, others whole. */
-function size({ x, y }: Schema["Point"]): number {
-  return (Math.abs(y) >= Math.abs(x) ? Math.abs(y) : Math.hypot(x, y)) / G;
-}
-
 function Forces({ figure, project, small }: Part) {
   const ground = figure.from_above ? -Infinity : project(ORIGIN)[1];
   return (
     <g className="stroke-ink">
       {figure.forces.map((force) => {
-        const away = pulls(figure, force);
-        const [from, to] = ends(force, away);
+        const away = force.pulls;
+        const [from, to] = ends(force);
         const [free, low] = [project(away ? to : from), away ? to.y <= from.y : from.y <= to.y];
         return (
           <g key={force.name} opacity={force.name === "feet" ? 0.55 : 1}>
@@ -241,7 +235,7 @@ function Forces({ figure, project, small }: Part) {
                 textAnchor="middle"
                 className="cleared fill-ink font-head text-[13px]"
               >
-                {force.name} {kg(size(force.vector))}
+                {force.name} {kg(force.kg)}
               </text>
             )}
           </g>

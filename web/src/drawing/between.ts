@@ -27,7 +27,8 @@ export function between(figures: Figure[], depth: number): Figure | undefined {
     forces: before.forces.map((force, i) => {
       const next = after.forces[i] ?? force;
       return {
-        name: force.name,
+        ...force,
+        kg: force.kg + (next.kg - force.kg) * share,
         at: mix(force.at, next.at, share),
         vector: mix(force.vector, next.vector, share),
       };

@@ -23,7 +23,7 @@ function extent(figures: Schema["Figure"][]): [Point, Point] {
   const points: Schema["Point"][] = figures.flatMap((figure) => [
     ...Object.values(figure.joints),
     ...head(figure),
-    ...figure.forces.flatMap((force) => ends(force, pulls(figure, force))),
+    ...figure.forces.flatMap(ends),
     ...figure.surfaces.flatMap((surface) => edges(figure, surface)),
     ...(figure.from_above ? [] : [{ x: figure.joints.hip?.x ?? 0, y: 0 }]),
   ]);
@@ -66,25 +66,18 @@ export function edges(
   ];
 }
 
-const OUTSIDE = ["band", "help"];
-
-/** Whether the world pulls on the body there, so that the arrow leads away from it. */
-export function pulls(figure: Schema["Figure"], force: Schema["Force"]): boolean {
-  const hangs = figure.surfaces.some(({ kind }) => kind === "bar");
-  return OUTSIDE.includes(force.name) || (hangs && force.name === "hands");
-}
-
 /** From where to where a force's arrow goes, so that it touches the body. */
-export function ends(
-  { at, vector }: Schema["Force"],
-  away: boolean,
-): [from: Schema["Point"], to: Schema["Point"]] {
-  const sign = away ? 1 : -1;
+export function ends({
+  at,
+  vector,
+  pulls,
+}: Schema["Force"]): [from: Schema["Point"], to: Schema["Point"]] {
+  const sign = pulls ? 1 : -1;
   const far = {
     x: at.x + sign * vector.x * FORCE_LENGTH,
     y: at.y + sign * vector.y * FORCE_LENGTH,
   };
-  return away ? [at, far] : [far, at];
+  return pulls ? [at, far] : [far, at];
 }
 
 /** Fit figures into a frame, standing on its foot, in the middle. */

@@ -4,6 +4,7 @@ import { type ReactNode, useState } from "react";
 import type { Schema } from "../api/client";
 import { Dialog } from "./Dialog";
 import { plain, told } from "./figures";
+import { InputRows } from "./InputRows";
 import { Wrong } from "./Wrong";
 
 interface Props {
@@ -87,18 +88,7 @@ function Account({ figure }: { figure: Schema["Explained"] }) {
       {derivation.note && <p className="pt-1 text-watch">{derivation.note}</p>}
       <h3 className="lettering pt-4">From</h3>
       <table className="w-full">
-        <tbody>
-          {derivation.inputs.map((input) => (
-            <tr key={input.name} className="border-t border-hair">
-              <th scope="row" className="font-text font-normal">
-                {input.name}
-              </th>
-              <td className="text-right">
-                {plain(input.value)} {input.unit}
-              </td>
-            </tr>
-          ))}
-        </tbody>
+        <InputRows inputs={derivation.inputs} />
       </table>
       <h3 className="lettering pt-4">Sources</h3>
       <ul className="list-disc pl-5 text-sm">

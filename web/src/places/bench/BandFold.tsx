@@ -7,6 +7,7 @@ import { Button } from "../../parts/Button";
 import { Choice } from "../../parts/Field";
 import { Slider } from "../../parts/Slider";
 import type { SetUp } from "../../parts/setups";
+import { Tick } from "../../parts/Tick";
 import { BandsDialog } from "./BandsDialog";
 import { Fold } from "./Fold";
 
@@ -113,19 +114,6 @@ export function BandFold({ setup, onChange }: Props) {
       )}
       <BandsDialog open={listing} onOpenChange={setListing} />
     </Fold>
-  );
-}
-
-function Tick(props: { label: string; on: boolean; onChange: (on: boolean) => void }) {
-  return (
-    <label className="flex items-center gap-2 pt-2 text-sm">
-      <input
-        type="checkbox"
-        checked={props.on}
-        onChange={(event) => props.onChange(event.target.checked)}
-      />
-      {props.label}
-    </label>
   );
 }
 

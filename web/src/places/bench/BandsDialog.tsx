@@ -1,16 +1,16 @@
 /** The coach's bands: each with its measured curve; a new one is pulled and measured. */
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { answer, api, type Schema } from "../../api/client";
+import { api, type Schema } from "../../api/client";
 import { queries } from "../../api/queries";
 import { BandCurve } from "../../drawing/BandCurve";
 import { Button } from "../../parts/Button";
 import { Dialog } from "../../parts/Dialog";
 import { Field } from "../../parts/Field";
 import { centimetres } from "../../parts/figures";
+import { useAct, useSendId } from "../../parts/useAct";
 import { Wrong } from "../../parts/Wrong";
 
-const G = 9.80665;
 const PULLS = 6;
 
 export function BandsDialog(props: { open: boolean; onOpenChange: (open: boolean) => void }) {
@@ -36,28 +36,21 @@ export function BandsDialog(props: { open: boolean; onOpenChange: (open: boolean
 
 function Kept() {
   const bands = useQuery(queries.bands).data?.bands ?? [];
-  const client = useQueryClient();
-  const [error, setError] = useState<Error | null>(null);
+  const { act, error } = useAct();
   const [last, setLast] = useState<Schema["Band"] | null>(null);
-  const refresh = () => client.invalidateQueries({ queryKey: queries.bands.queryKey });
 
-  async function act(doing: () => Promise<unknown>, gone: Schema["Band"] | null) {
-    try {
-      await doing();
-      setLast(gone);
-      setError(null);
-      await refresh();
-    } catch (cause) {
-      setError(cause as Error);
-    }
-  }
   const layAside = (band: Schema["Band"]) =>
-    act(() => api.DELETE("/api/bands/{band_id}", { params: { path: { band_id: band.id } } }), band);
-  const takeBack = ({ name, rest_m, pulls, limit }: Schema["Band"]) =>
+    act(
+      () => api.DELETE("/api/bands/{band_id}", { params: { path: { band_id: band.id } } }),
+      () => setLast(band),
+    );
+  const takeBack = ({ name, rest_m, readings, limit }: Schema["Band"]) =>
     act(
       () =>
-        api.POST("/api/bands", { body: { id: crypto.randomUUID(), name, rest_m, pulls, limit } }),
-      null,
+        api.POST("/api/bands", {
+          body: { id: crypto.randomUUID(), name, rest_m, readings, limit },
+        }),
+      () => setLast(null),
     );
 
   if (bands.length === 0 && !last)
@@ -94,50 +87,39 @@ function Kept() {
   );
 }
 
-interface Pull {
+interface Reading {
+  id: string;
   length: string;
   kg: string;
 }
 
-const BLANK: Pull[] = Array.from({ length: PULLS }, () => ({ length: "", kg: "" }));
+const blank = (): Reading => ({ id: crypto.randomUUID(), length: "", kg: "" });
 
 function Measuring({ onKept }: { onKept: () => void }) {
-  const client = useQueryClient();
-  const [error, setError] = useState<Error | null>(null);
-  const [busy, setBusy] = useState(false);
-  const [id] = useState(() => crypto.randomUUID());
+  const { act, busy, error } = useAct();
+  const [id] = useSendId();
   const [name, setName] = useState("");
   const [rest, setRest] = useState("");
-  const [pulls, setPulls] = useState(BLANK);
-  const put = (index: number, changes: Partial<Pull>) =>
-    setPulls(pulls.map((one, i) => (i === index ? { ...one, ...changes } : one)));
+  const [readings, setReadings] = useState(() => Array.from({ length: PULLS }, blank));
+  const put = (row: string, changes: Partial<Reading>) =>
+    setReadings(readings.map((one) => (one.id === row ? { ...one, ...changes } : one)));
 
-  async function keep() {
-    setBusy(true);
-    try {
-      await answer(
+  const keep = () =>
+    act(
+      () =>
         api.POST("/api/bands", {
           body: {
             id,
             name,
             rest_m: Number(rest) / 100,
             limit: 3,
-            pulls: pulls
+            readings: readings
               .filter(({ length, kg }) => length && kg)
-              .map(({ length, kg }) => ({
-                length_m: Number(length) / 100,
-                force_n: Math.round(Number(kg) * G * 1000) / 1000,
-              })),
+              .map(({ length, kg }) => ({ length_m: Number(length) / 100, kg: Number(kg) })),
           },
         }),
-      );
-      await client.invalidateQueries({ queryKey: queries.bands.queryKey });
-      onKept();
-    } catch (cause) {
-      setError(cause as Error);
-      setBusy(false);
-    }
-  }
+      onKept,
+    );
 
   return (
     <form
@@ -177,9 +159,8 @@ function Measuring({ onKept }: { onKept: () => void }) {
           </tr>
         </thead>
         <tbody>
-          {pulls.map((pull, i) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: rows are neither moved nor removed
-            <tr key={i} className="[&>td]:pr-3 [&>td]:pb-1">
+          {readings.map((reading, i) => (
+            <tr key={reading.id} className="[&>td]:pr-3 [&>td]:pb-1">
               <td className="text-faint">{i + 1}</td>
               {(["length", "kg"] as const).map((field) => (
                 <td key={field}>
@@ -187,8 +168,8 @@ function Measuring({ onKept }: { onKept: () => void }) {
                     aria-label={`${field === "kg" ? "Kilos" : "Length"} of pull ${i + 1}`}
                     type="number"
                     step="any"
-                    value={pull[field]}
-                    onChange={(event) => put(i, { [field]: event.target.value })}
+                    value={reading[field]}
+                    onChange={(event) => put(reading.id, { [field]: event.target.value })}
                     className="w-full border border-line bg-sheet px-2 py-1"
                   />
                 </td>
@@ -197,7 +178,7 @@ function Measuring({ onKept }: { onKept: () => void }) {
           ))}
         </tbody>
       </table>
-      <Button quiet onClick={() => setPulls([...pulls, { length: "", kg: "" }])}>
+      <Button quiet onClick={() => setReadings([...readings, blank()])}>
         One more pull
       </Button>
       <Wrong error={error} />

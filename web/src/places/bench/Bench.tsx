@@ -33,7 +33,6 @@ import {
   useLying,
   useReading,
   type Which,
-  words,
 } from "./state";
 import { useRep } from "./useRep";
 import { WhichBandDialog } from "./WhichBandDialog";
@@ -94,10 +93,7 @@ function Sheet(props: SheetProps) {
   const sheet = sheetOf(lying, forms);
   const reading = useReading(sheet);
   const bench = reading.answered?.bench;
-  const rises = (bench?.one.figures ?? []).some(
-    ({ centre_of_mass }, _, [first]) => first && centre_of_mass.y > first.centre_of_mass.y + 0.02,
-  );
-  const rep = useRep(setup.tempo, rises);
+  const rep = useRep(setup.tempo, bench?.one.rises ?? false);
   const moves = (bench?.one.figures.length ?? 1) > 1;
 
   const compare = () =>
@@ -113,11 +109,16 @@ function Sheet(props: SheetProps) {
     ["b", () => setDialog("band")],
     [" ", () => moves && rep.setPlaying(!rep.playing)],
   ]);
+  const words = (active === "other" ? bench?.other : bench?.one)?.words ?? form.name;
   const asking = {
     lying,
+    words,
     ladderId,
     forms,
-    onTake: put,
+    onTake: (next: SetUp) => {
+      put(next);
+      setDialog("");
+    },
     onDone: (next: Lying["done"]) => change({ done: next }),
   };
 
@@ -136,7 +137,7 @@ function Sheet(props: SheetProps) {
           />
           <Folds open={["Posture"]}>
             <SetUpPanel setup={setup} form={form} forms={forms} onChange={put} />
-            <Fold name="What was done" told={doneWords(lying, forms)}>
+            <Fold name="What was done" told={doneWords(lying, forms, bench?.done)}>
               <DoneFields
                 ladderId={ladderId}
                 done={done}
@@ -154,7 +155,7 @@ function Sheet(props: SheetProps) {
         </aside>
         <section aria-label="Bench" className="flex min-w-0 flex-1 flex-col overflow-auto">
           <div className="flex flex-wrap items-center gap-2 border-b border-hair px-4 py-1.5">
-            <h1 className="text-xl">{other ? "Two set-ups" : words(one, formOf(forms, one))}</h1>
+            <h1 className="text-xl">{other ? "Two set-ups" : words}</h1>
             <span className="flex-1" />
             <Button onClick={compare} title="A second set-up beside (C)">
               {other ? "Take the second away" : "Set a second beside it"}
@@ -180,7 +181,7 @@ function Sheet(props: SheetProps) {
               aria-busy={!reading.settled && !reading.error}
               data-settled={reading.settled}
             >
-              <Drawing answered={reading.answered} forms={forms} at={rep.at} />
+              <Drawing answered={reading.answered} at={rep.at} />
               <div className="flex flex-wrap gap-x-6 border-t border-hair px-4 py-2">
                 <div className="min-w-80 flex-1">
                   <Readings answered={reading.answered} forms={forms} />
@@ -210,16 +211,15 @@ function Sheet(props: SheetProps) {
         onTake={(kg) => put({ ...setup, carried: { ...setup.carried, bag_kg: kg } })}
       />
       {keeps && dialog === "keep" && (
-        <KeepDialog {...show("keep")} ladder={ladder} setup={setup} name={words(setup, form)} />
+        <KeepDialog {...show("keep")} ladder={ladder} setup={setup} name={words} />
       )}
     </>
   );
 }
 
-function doneWords({ done }: Lying, forms: Form[]): string {
+function doneWords({ done }: Lying, forms: Form[], words = ""): string {
   if (!done) return "nothing yet";
-  const form = formOf(forms, done.setup);
-  return `${done.count} ${form.counted === "hold" ? "s" : "×"} ${words(done.setup, form)}`;
+  return `${done.count} ${formOf(forms, done.setup).counted === "hold" ? "s" : "×"} ${words}`;
 }
 
 interface WhoseProps {

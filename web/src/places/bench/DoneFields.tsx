@@ -5,7 +5,7 @@ import { Button } from "../../parts/Button";
 import { Choice, Field } from "../../parts/Field";
 import { day } from "../../parts/figures";
 import { type SetUp, said, setUpOf } from "../../parts/setups";
-import { alike, type DoneAt, type Form, formOf, freshSetUp, shaped, shapeOf, words } from "./state";
+import { type DoneAt, type Form, formOf, freshSetUp, shaped, shapeOf } from "./state";
 
 interface Props {
   ladderId: string;
@@ -21,7 +21,7 @@ export function DoneFields({ ladderId, done, now, forms, onChange }: Props) {
   const here = formOf(forms, now);
   const form = done ? formOf(forms, done.setup) : here;
   const held = form.counted === "hold";
-  const counted = forms.filter((one) => one.counted !== "effort" && alike(one, here));
+  const counted = forms.filter((one) => one.counted !== "effort" && here.compares.includes(one.id));
   const take = (setup: SetUp) =>
     onChange({ setup, count: done?.count ?? (held ? 10 : 8), effort: done?.effort ?? 10 });
 
@@ -42,11 +42,8 @@ export function DoneFields({ ladderId, done, now, forms, onChange }: Props) {
           options={[
             ["", "pick a test or a set"],
             ...record.map(
-              ({ setup, reps, day: on, kind }, i) =>
-                [
-                  String(i),
-                  `${kind} of ${day(on)}: ${reps} × ${words(setUpOf(setup), formOf(forms, setUpOf(setup)))}`,
-                ] as const,
+              ({ words, reps, day: on, kind }, i) =>
+                [String(i), `${kind} of ${day(on)}: ${reps} × ${words}`] as const,
             ),
           ]}
           onChange={(event) => fromRecord(event.target.value)}
@@ -69,7 +66,7 @@ export function DoneFields({ ladderId, done, now, forms, onChange }: Props) {
           label="Shape done"
           value={shapeOf(done.setup, form)}
           options={[
-            ["", words(done.setup, form)],
+            ["", "as it was set up"],
             ...form.presets.map(({ name }) => [name, said(name)] as const),
           ]}
           onChange={(event) =>

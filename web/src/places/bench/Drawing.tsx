@@ -6,55 +6,45 @@ import { asFile } from "../../drawing/copy";
 import { Figure } from "../../drawing/Figure";
 import { Button } from "../../parts/Button";
 import { Asked } from "../../parts/Explained";
-import { setUpOf } from "../../parts/setups";
 import { ask } from "./Readings";
-import { type Answered, type Form, formOf, words } from "./state";
+import type { Answered } from "./state";
 
 interface Props {
   answered: Answered;
-  forms: Form[];
   at: number;
 }
 
 const HEIGHT = 300;
 
-export const Drawing = memo(function Drawing({ answered, forms, at }: Props) {
+export const Drawing = memo(function Drawing({ answered, at }: Props) {
   const { sheet, bench } = answered;
   const { one, other } = bench;
-  const name = (setup: Schema["SetUpRequest"]) => words(setUpOf(setup), formOf(forms, setup));
   if (!other)
     return (
       <div className="flex justify-center">
-        <Drawn reading={one} name={name(sheet.one)} at={at} width={620} />
+        <Drawn reading={one} at={at} width={620} />
       </div>
     );
   return (
     <div className="grid grid-cols-[1fr_auto_1fr] items-center justify-items-center gap-2 max-lg:grid-cols-1">
-      <Drawn reading={one} name={name(sheet.one)} at={at} width={370} title="First" />
+      <Drawn reading={one} at={at} width={370} title="First" />
       <Ratio sheet={sheet} bench={bench} />
-      <Drawn
-        reading={other}
-        name={sheet.other ? name(sheet.other) : ""}
-        at={at}
-        width={370}
-        title="Second"
-      />
+      <Drawn reading={other} at={at} width={370} title="Second" />
     </div>
   );
 });
 
 interface DrawnProps {
   reading: Schema["ReadingOf"];
-  name: string;
   at: number;
   width: number;
   title?: string;
 }
 
-function Drawn({ reading, name, at, width, title }: DrawnProps) {
+function Drawn({ reading, at, width, title }: DrawnProps) {
   const drawing = useRef<SVGSVGElement>(null);
   const [said, say] = useState("Copy figure");
-  const { figures } = reading;
+  const { figures, words: name } = reading;
   const now = between(figures, at);
   const faint = at > 0.5 ? figures[0] : figures.at(-1);
   if (!now) return null;

@@ -1,12 +1,12 @@
 /** Keep a set-up as a rung of the athlete's ladder, where its demand belongs. */
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { answer, api, type Schema } from "../../api/client";
-import { useRefresh } from "../../api/queries";
+import { api, type Schema } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { Dialog } from "../../parts/Dialog";
 import { Field } from "../../parts/Field";
 import type { SetUp } from "../../parts/setups";
+import { useAct, useSendId } from "../../parts/useAct";
 import { Wrong } from "../../parts/Wrong";
 
 interface Props {
@@ -19,28 +19,19 @@ interface Props {
 
 export function KeepDialog({ open, onOpenChange, ladder, setup, name }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
-  const [id] = useState(() => crypto.randomUUID());
-  const [error, setError] = useState<Error | null>(null);
-  const [busy, setBusy] = useState(false);
-  const refresh = useRefresh();
+  const [id] = useSendId();
+  const { act, busy, error } = useAct();
   const navigate = useNavigate();
 
-  async function keep() {
-    setBusy(true);
-    try {
-      await answer(
+  const keep = () =>
+    act(
+      () =>
         api.POST("/api/ladders/{ladder_id}/set-ups", {
           params: { path: { ladder_id: ladder.id } },
           body: { id, name: (typed ?? name).slice(0, 80), setup },
         }),
-      );
-      await refresh();
-      navigate(`/ladder/${ladder.id}`);
-    } catch (cause) {
-      setError(cause as Error);
-      setBusy(false);
-    }
-  }
+      () => navigate(`/ladder/${ladder.id}`),
+    );
 
   return (
     <Dialog

@@ -8,6 +8,7 @@ import { Field } from "../../parts/Field";
 import { Wrong } from "../../parts/Wrong";
 
 interface Thing {
+  id: string;
   name: string;
   weight: string;
   unit: "kg" | "litres";
@@ -15,13 +16,19 @@ interface Thing {
 }
 
 const KEY = "invelo.things";
-const BLANK: Thing = { name: "", weight: "", unit: "kg", count: "1" };
+const blank = (): Thing => ({
+  id: crypto.randomUUID(),
+  name: "",
+  weight: "",
+  unit: "kg",
+  count: "1",
+});
 
 /** What is in the room stays on this device. */
 function useThings() {
   const [things, setThings] = useState<Thing[]>(() => {
     const kept = localStorage.getItem(KEY);
-    return kept ? (JSON.parse(kept) as Thing[]) : [BLANK, BLANK, BLANK];
+    return kept ? (JSON.parse(kept) as Thing[]) : [blank(), blank(), blank()];
   });
   useEffect(() => localStorage.setItem(KEY, JSON.stringify(things)), [things]);
   return [things, setThings] as const;
@@ -57,8 +64,8 @@ function Making({ onTake }: { onTake: (kg: number) => void }) {
   const [target, setTarget] = useState("5");
   const [tolerance, setTolerance] = useState("0.25");
   const [limit, setLimit] = useState("15");
-  const put = (index: number, changes: Partial<Thing>) =>
-    setThings(things.map((one, i) => (i === index ? { ...one, ...changes } : one)));
+  const put = (id: string, changes: Partial<Thing>) =>
+    setThings(things.map((one) => (one.id === id ? { ...one, ...changes } : one)));
 
   const making = useMutation({
     mutationFn: () =>
@@ -123,27 +130,26 @@ function Making({ onTake }: { onTake: (kg: number) => void }) {
         </thead>
         <tbody>
           {things.map((thing, i) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: rows are neither moved nor removed
-            <tr key={i} className="[&>td]:pr-2 [&>td]:pb-1">
+            <tr key={thing.id} className="[&>td]:pr-2 [&>td]:pb-1">
               <td>
                 <Cell
                   label={`Thing ${i + 1}`}
                   value={thing.name}
-                  put={(name) => put(i, { name })}
+                  put={(name) => put(thing.id, { name })}
                 />
               </td>
               <td>
                 <Cell
                   label={`Weight of thing ${i + 1}`}
                   value={thing.weight}
-                  put={(weight) => put(i, { weight })}
+                  put={(weight) => put(thing.id, { weight })}
                 />
               </td>
               <td>
                 <select
                   aria-label={`Unit of thing ${i + 1}`}
                   value={thing.unit}
-                  onChange={(event) => put(i, { unit: event.target.value as Thing["unit"] })}
+                  onChange={(event) => put(thing.id, { unit: event.target.value as Thing["unit"] })}
                   className="border border-line bg-sheet px-1 py-1"
                 >
                   <option value="kg">kg</option>
@@ -154,14 +160,14 @@ function Making({ onTake }: { onTake: (kg: number) => void }) {
                 <Cell
                   label={`Count of thing ${i + 1}`}
                   value={thing.count}
-                  put={(count) => put(i, { count })}
+                  put={(count) => put(thing.id, { count })}
                 />
               </td>
             </tr>
           ))}
         </tbody>
       </table>
-      <Button quiet onClick={() => setThings([...things, BLANK])}>
+      <Button quiet onClick={() => setThings([...things, blank()])}>
         One more thing
       </Button>
       <Wrong error={making.error} />

@@ -11,11 +11,11 @@ import { amount } from "../../parts/figures";
 import { type SetUp, setUpOf } from "../../parts/setups";
 import { type Asking, type AskingDialog, asked } from "./asking";
 import { DoneFields } from "./DoneFields";
-import { telling, words } from "./state";
+import { telling } from "./state";
 
 type Aim = "load" | "step" | "other" | "count";
 
-export function SolveDialog({ open, onOpenChange, ...rest }: AskingDialog) {
+export function SolveDialog({ open, onOpenChange, ...asking }: AskingDialog) {
   return (
     <Dialog
       open={open}
@@ -24,13 +24,13 @@ export function SolveDialog({ open, onOpenChange, ...rest }: AskingDialog) {
       title="What equals it"
       about="Each line is one thing changed alone, all else as it is set up."
     >
-      <Solving {...rest} onTaken={() => onOpenChange(false)} />
+      <Solving {...asking} />
     </Dialog>
   );
 }
 
-function Solving(props: Asking & { onTaken: () => void }) {
-  const { lying, ladderId, forms, onTake, onDone, onTaken } = props;
+function Solving(props: Asking) {
+  const { lying, ladderId, forms, onTake, onDone } = props;
   const { task, form, beside } = asked(props);
   const places = form.dials.filter(({ name }) => form.loads.includes(name));
   const [kind, setKind] = useState<Aim>(beside ? "other" : places.length ? "load" : "step");
@@ -60,7 +60,7 @@ function Solving(props: Asking & { onTaken: () => void }) {
 
   return (
     <>
-      <p className="pt-2">{words(task, form)}</p>
+      <p className="pt-2">{props.words}</p>
       <div className="grid grid-cols-2 gap-x-3">
         <Choice
           label="As hard as"
@@ -140,10 +140,7 @@ function Solving(props: Asking & { onTaken: () => void }) {
                     aim,
                     done,
                   }}
-                  onTake={(setup) => {
-                    onTake(setup);
-                    onTaken();
-                  }}
+                  onTake={onTake}
                 />
               ))}
           </tbody>

@@ -1,7 +1,12 @@
 /** The four phases of a rep, in seconds. */
 import { useId } from "react";
 
-const PHASES = ["lower", "hold", "press", "hold"];
+const PHASES = [
+  ["lower", "lower", ""],
+  ["far end", "hold", ""],
+  ["press", "press", ""],
+  ["start", "hold", ", straight arms or legs"],
+] as const;
 
 export function TempoFields(props: { tempo: string; onChange: (tempo: string) => void }) {
   const id = useId();
@@ -12,9 +17,8 @@ export function TempoFields(props: { tempo: string; onChange: (tempo: string) =>
     <fieldset className="pt-2">
       <legend className="text-sm">Seconds of a rep</legend>
       <div className="flex gap-2">
-        {PHASES.map((phase, i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: the four phases never change places
-          <div key={i} className="flex-1">
+        {PHASES.map(([key, phase, more], i) => (
+          <div key={key} className="flex-1">
             <input
               id={`${id}${i}`}
               type="number"
@@ -27,7 +31,7 @@ export function TempoFields(props: { tempo: string; onChange: (tempo: string) =>
             />
             <label htmlFor={`${id}${i}`} className="block text-center text-sm text-faint">
               {phase}
-              <span className="sr-only">{i > 1 ? ", straight arms or legs" : ""}</span>
+              <span className="sr-only">{more}</span>
             </label>
           </div>
         ))}

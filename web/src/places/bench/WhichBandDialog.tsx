@@ -11,9 +11,9 @@ import { Wrong } from "../../parts/Wrong";
 import { type Asking, type AskingDialog, asked } from "./asking";
 import { PLACES } from "./BandFold";
 import { DoneFields } from "./DoneFields";
-import { telling, words } from "./state";
+import { telling } from "./state";
 
-export function WhichBandDialog({ open, onOpenChange, ...rest }: AskingDialog) {
+export function WhichBandDialog({ open, onOpenChange, ...asking }: AskingDialog) {
   return (
     <Dialog
       open={open}
@@ -22,13 +22,13 @@ export function WhichBandDialog({ open, onOpenChange, ...rest }: AskingDialog) {
       title="Which band"
       about="The least help that brings the count within reach, and each band that gives it."
     >
-      <Choosing {...rest} onTaken={() => onOpenChange(false)} />
+      <Choosing {...asking} />
     </Dialog>
   );
 }
 
-function Choosing(props: Asking & { onTaken: () => void }) {
-  const { lying, ladderId, forms, onTake, onDone, onTaken } = props;
+function Choosing(props: Asking) {
+  const { lying, ladderId, forms, onTake, onDone } = props;
   const { task, form } = asked(props);
   const unit = form.counted === "hold" ? "s" : "reps";
   const [count, setCount] = useState("5");
@@ -44,7 +44,7 @@ function Choosing(props: Asking & { onTaken: () => void }) {
   });
   return (
     <>
-      <p className="pt-2">{words(task, form)}</p>
+      <p className="pt-2">{props.words}</p>
       <div className="grid grid-cols-2 gap-x-3">
         <Field
           label={unit === "s" ? "Seconds wanted" : "Reps wanted"}
@@ -76,13 +76,7 @@ function Choosing(props: Asking & { onTaken: () => void }) {
             Taken off the demand:{" "}
             <Explained name="the help that is wanted" figure={found.data.help} />
           </p>
-          <Answers
-            answers={found.data.bands}
-            onTake={(setup) => {
-              onTake(setup);
-              onTaken();
-            }}
-          />
+          <Answers answers={found.data.bands} onTake={onTake} />
         </>
       )}
     </>

@@ -4,9 +4,11 @@ import { type DoneAt, type Form, formOf, type Lying } from "./state";
 
 export interface Asking {
   lying: Lying;
+  /** The set-up that is asked about, as it is called. */
+  words: string;
   ladderId: string;
   forms: Form[];
-  /** Lay a set-up that was found on the bench. */
+  /** Lay a set-up that was found on the bench, and be done. */
   onTake: (setup: SetUp) => void;
   onDone: (done: DoneAt | null) => void;
 }

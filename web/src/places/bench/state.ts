@@ -49,13 +49,6 @@ export function formOf(forms: Form[], of: { movement: string }): Form {
   return forms.find(({ id }) => id === of.movement) as Form;
 }
 
-/** Whether reps or seconds at one say anything of the other. */
-export function alike(one: Form, other: Form): boolean {
-  return (
-    one.family === other.family && one.measure === other.measure && one.counted === other.counted
-  );
-}
-
 export function sheetOf(lying: Lying, forms: Form[]): Schema["Sheet"] {
   const { body, one, other, done } = lying;
   return { body, one, other, done: done && doneOf(done, forms) };
@@ -63,7 +56,7 @@ export function sheetOf(lying: Lying, forms: Form[]): Schema["Sheet"] {
 
 /** What was done, where it says something of a form; nothing otherwise. */
 export function telling(done: DoneAt | null, form: Form, forms: Form[]): Schema["DoneAt"] | null {
-  return done && done.count > 0 && alike(formOf(forms, done.setup), form)
+  return done && done.count > 0 && form.compares.includes(done.setup.movement)
     ? doneOf(done, forms)
     : null;
 }
@@ -116,29 +109,4 @@ export function useReading(sheet: Schema["Sheet"]) {
   });
   if (asked.data && asked.data !== last.current?.bench) last.current = { sheet, bench: asked.data };
   return { answered: last.current, error: asked.error, settled: asked.data !== undefined };
-}
-
-/** A set-up in words: the form, its shape or, where that is a matter of lengths, the lengths. */
-export function words(setup: SetUp, form: Form): string {
-  const shape = shapeOf(setup, form);
-  const inLengths = Object.keys(setup.values).every(
-    (name) => form.parameters.find((one) => one.name === name)?.unit === "m",
-  );
-  const told =
-    shape && !inLengths
-      ? [shape.replaceAll("_", " ")]
-      : form.parameters
-          .filter(({ name, default: own }) => (setup.values[name] ?? own) !== own)
-          .map(({ name, label, unit }) => {
-            const value = setup.values[name] as number;
-            const short = label.replace("surface under the ", "");
-            return `${short} ${unit === "m" ? `${Math.round(100 * value)} cm` : `${value} ${unit}`}`;
-          });
-  for (const [place, kg] of Object.entries(setup.carried))
-    if (kg > 0) told.push(`${place.replace("_kg", "")} ${kg} kg`);
-  if (setup.band) told.push("with a band");
-  if (setup.help) told.push(`help ${setup.help.kg} kg`);
-  if (setup.range_percent < 100) told.push(`${setup.range_percent} % of the range`);
-  if (setup.tempo !== UNCHANGED.tempo) told.push(setup.tempo);
-  return [form.name, ...told].join(", ");
 }

@@ -1,10 +1,10 @@
 /** A clinician's word, kept with its date and who recorded it. */
-import { type FormEvent, useState } from "react";
-import { answer, api } from "../../api/client";
-import { useRefresh } from "../../api/queries";
+import type { FormEvent } from "react";
+import { api } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { Dialog } from "../../parts/Dialog";
 import { Field } from "../../parts/Field";
+import { useAct, useSendId } from "../../parts/useAct";
 import { Wrong } from "../../parts/Wrong";
 import { LIFTS } from "./Outcome";
 
@@ -16,17 +16,14 @@ interface Props {
 }
 
 export function ClearanceDialog({ open, onOpenChange, athleteId, closed }: Props) {
-  const refresh = useRefresh();
-  const [id, setId] = useState(() => crypto.randomUUID());
-  const [error, setError] = useState<Error | null>(null);
-  const [busy, setBusy] = useState(false);
+  const [id, next] = useSendId();
+  const { act, busy, error } = useAct();
 
-  async function keep(event: FormEvent<HTMLFormElement>) {
+  function keep(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();
     const typed = new FormData(event.currentTarget);
-    setBusy(true);
-    try {
-      await answer(
+    act(
+      () =>
         api.POST("/api/athletes/{athlete_id}/clearances", {
           params: { path: { athlete_id: athleteId } },
           body: {
@@ -36,15 +33,11 @@ export function ClearanceDialog({ open, onOpenChange, athleteId, closed }: Props
             lifts: typed.getAll("lifts").map(String),
           },
         }),
-      );
-      setId(crypto.randomUUID());
-      setError(null);
-      await refresh();
-      onOpenChange(false);
-    } catch (cause) {
-      setError(cause as Error);
-    }
-    setBusy(false);
+      () => {
+        next();
+        onOpenChange(false);
+      },
+    );
   }
 
   return (

@@ -1,9 +1,10 @@
 /** The screen's questions; what was answered last time stands in it to go on from. */
 import { type FormEvent, useState } from "react";
-import { answer, api, type Schema } from "../../api/client";
-import { useRefresh } from "../../api/queries";
+import { api, type Schema } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { Field } from "../../parts/Field";
+import { Tick } from "../../parts/Tick";
+import { useAct, useSendId } from "../../parts/useAct";
 import { Wrong } from "../../parts/Wrong";
 import { DISEASES, MEDICINES, PAIN_PLACES, SIGNS } from "./questions";
 
@@ -18,14 +19,12 @@ interface Props {
 }
 
 export function ScreenForm({ athleteId, before }: Props) {
-  const refresh = useRefresh();
   const [typed, setTyped] = useState<Answers>(() => {
     const kept = sessionStorage.getItem(KEY + athleteId);
     return kept ? (JSON.parse(kept) as Answers) : (before ?? BLANK);
   });
-  const [id, setId] = useState(() => crypto.randomUUID());
-  const [error, setError] = useState<Error | null>(null);
-  const [busy, setBusy] = useState(false);
+  const [id, next] = useSendId();
+  const { act, busy, error } = useAct();
 
   function put(changes: Partial<Answers>) {
     const next = { ...typed, ...changes };
@@ -33,24 +32,19 @@ export function ScreenForm({ athleteId, before }: Props) {
     sessionStorage.setItem(KEY + athleteId, JSON.stringify(next)); // a reload loses nothing
   }
 
-  async function keep(event: FormEvent) {
+  function keep(event: FormEvent) {
     event.preventDefault();
-    setBusy(true);
-    try {
-      await answer(
+    act(
+      () =>
         api.POST("/api/athletes/{athlete_id}/screens", {
           params: { path: { athlete_id: athleteId } },
           body: { ...typed, id },
         }),
-      );
-      sessionStorage.removeItem(KEY + athleteId);
-      setId(crypto.randomUUID());
-      setError(null);
-      await refresh();
-    } catch (cause) {
-      setError(cause as Error);
-    }
-    setBusy(false);
+      () => {
+        sessionStorage.removeItem(KEY + athleteId);
+        next();
+      },
+    );
   }
 
   return (
@@ -135,19 +129,6 @@ export function ScreenForm({ athleteId, before }: Props) {
         Keep the answers
       </Button>
     </form>
-  );
-}
-
-function Tick(props: { label: string; on: boolean; onChange: (on: boolean) => void }) {
-  return (
-    <label className="flex items-baseline gap-2 pt-1">
-      <input
-        type="checkbox"
-        checked={props.on}
-        onChange={(event) => props.onChange(event.target.checked)}
-      />
-      {props.label}
-    </label>
   );
 }
 

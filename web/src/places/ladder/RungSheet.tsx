@@ -1,15 +1,16 @@
 /** Everything about one rung: its figure at both ends of the rep, its demand, dose and gate. */
 import { useQuery } from "@tanstack/react-query";
-import { type ReactNode, type Ref, useState } from "react";
+import type { ReactNode, Ref } from "react";
 import { flushSync } from "react-dom";
 import { useNavigate } from "react-router";
 import { api, type Schema } from "../../api/client";
-import { queries, useRefresh } from "../../api/queries";
+import { queries } from "../../api/queries";
 import { Figure } from "../../drawing/Figure";
 import { Button } from "../../parts/Button";
 import { Explained } from "../../parts/Explained";
 import { dose, gate, ratio, repRange } from "../../parts/figures";
 import { changesOf } from "../../parts/setups";
+import { useAct } from "../../parts/useAct";
 import { Wrong } from "../../parts/Wrong";
 
 interface Props {
@@ -23,24 +24,13 @@ interface Props {
 
 export function RungSheet({ sheet, rung, index, onFind, onGone, ref }: Props) {
   const full = useQuery(queries.rung(sheet.id, rung.id)).data;
-  const refresh = useRefresh();
-  const [error, setError] = useState<Error | null>(null);
+  const { act, error } = useAct();
   const above = sheet.steps[index];
   const navigate = useNavigate();
   const movements = useQuery(queries.catalogue).data?.movements;
   const form = movements?.find(({ id }) => id === rung.movement)?.form;
   const toBench = () =>
     navigate(`/bench/${sheet.id}`, { state: { movement: form, ...changesOf(rung) } });
-
-  async function act(doing: () => Promise<unknown>) {
-    try {
-      await doing();
-      setError(null);
-      await refresh();
-    } catch (cause) {
-      setError(cause as Error);
-    }
-  }
 
   const stand = () =>
     act(() =>

@@ -1,13 +1,14 @@
 /** Ways to the next step: each thing changed alone, side by side, so that equal choices compare. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { answer, api, type Schema } from "../../api/client";
-import { queries, useRefresh } from "../../api/queries";
+import { api, type Schema } from "../../api/client";
+import { queries } from "../../api/queries";
 import { Button } from "../../parts/Button";
 import { ByWork } from "../../parts/ByWork";
 import { Dialog } from "../../parts/Dialog";
 import { Explained } from "../../parts/Explained";
 import { amount, repRange } from "../../parts/figures";
+import { useAct, useSendId } from "../../parts/useAct";
 import { Wrong } from "../../parts/Wrong";
 
 const STEPS = [-5, 2.5, 5, 10];
@@ -22,36 +23,24 @@ interface Props {
 export function WaysDialog({ open, onOpenChange, sheet, index }: Props) {
   const rung = sheet.rungs[index] as Schema["Rung"];
   const above = sheet.steps[index];
-  const refresh = useRefresh();
-  const [error, setError] = useState<Error | null>(null);
-  const [busy, setBusy] = useState(false);
-  // One id for one rung, however often it has to be sent.
-  const [id, setId] = useState(() => crypto.randomUUID());
+  const [id, next] = useSendId();
+  const { act, busy, error } = useAct();
 
-  async function add(way: Schema["Way"]) {
-    if (!way.to) return;
-    setBusy(true);
-    try {
-      await answer(
+  function add(way: Schema["Way"]) {
+    const amount = way.to?.likely;
+    if (amount === undefined) return;
+    const side = step > 0 ? "above" : "below";
+    act(
+      () =>
         api.POST("/api/ladders/{ladder_id}/rungs", {
           params: { path: { ladder_id: sheet.id } },
-          body: {
-            id,
-            beside: rung.id,
-            side: step > 0 ? "above" : "below",
-            dial: way.dial,
-            amount: way.to.likely,
-          },
+          body: { id, beside: rung.id, side, dial: way.dial, amount },
         }),
-      );
-      setId(crypto.randomUUID());
-      setError(null);
-      await refresh();
-      onOpenChange(false);
-    } catch (cause) {
-      setError(cause as Error);
-    }
-    setBusy(false);
+      () => {
+        next();
+        onOpenChange(false);
+      },
+    );
   }
 
   const toNext = above ? Math.round(1000 * (above.ratio.likely - 1)) / 10 : null;

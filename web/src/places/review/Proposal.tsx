@@ -1,10 +1,12 @@
 /** The newest decision: outcome, reasons, figures, rules, and the coach's answer. */
+
 import { type ReactNode, useState } from "react";
 import { answer, api, type Schema } from "../../api/client";
 import { useRefresh } from "../../api/queries";
 import { Button } from "../../parts/Button";
 import { Choice, Field } from "../../parts/Field";
-import { day, plain } from "../../parts/figures";
+import { day } from "../../parts/figures";
+import { InputRows } from "../../parts/InputRows";
 import { Mark } from "../../parts/Mark";
 import { Wrong } from "../../parts/Wrong";
 import { OUTCOMES } from "./outcomes";
@@ -31,18 +33,7 @@ export function Proposal({ decision, sheet }: Props) {
       <div className="grid gap-x-8 md:grid-cols-2">
         <table className="w-full self-start">
           <caption className="lettering text-left">Figures</caption>
-          <tbody>
-            {decision.figures.map((figure) => (
-              <tr key={figure.name} className="border-t border-hair">
-                <th scope="row" className="py-0.5 pr-4 font-text font-normal">
-                  {figure.name}
-                </th>
-                <td className="text-right whitespace-nowrap">
-                  {plain(figure.value)} {figure.unit}
-                </td>
-              </tr>
-            ))}
-          </tbody>
+          <InputRows inputs={decision.figures} />
         </table>
         <div>
           <h2 className="lettering">Rules that spoke</h2>

@@ -96,9 +96,8 @@ function Sessions({ sessions }: { sessions: Schema["SessionDone"][] }) {
                   {[...new Set(session.sets.map((set) => set.rung))].join(", ")}
                 </span>
                 <br />
-                {session.sets.map((set, index) => (
-                  // biome-ignore lint/suspicious/noArrayIndexKey: sets have an order and no other name
-                  <SetText key={index} set={set} />
+                {session.sets.map((set) => (
+                  <SetText key={set.id} set={set} />
                 ))}
               </td>
               <td className="text-right whitespace-nowrap text-faint">session {session.effort}</td>

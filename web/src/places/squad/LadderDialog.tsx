@@ -1,12 +1,13 @@
 import { useQuery } from "@tanstack/react-query";
-import { type FormEvent, useState } from "react";
+import type { FormEvent } from "react";
 import { useNavigate } from "react-router";
 import { answer, api, type Schema } from "../../api/client";
-import { queries, useRefresh } from "../../api/queries";
+import { queries } from "../../api/queries";
 import { Button } from "../../parts/Button";
 import { Dialog } from "../../parts/Dialog";
 import { Choice, Field } from "../../parts/Field";
 import { UNCHANGED } from "../../parts/setups";
+import { useAct, useSendId } from "../../parts/useAct";
 import { Wrong } from "../../parts/Wrong";
 
 /** Tests that any room allows, from easy to hard. */
@@ -27,41 +28,38 @@ export function LadderDialog({
 }) {
   const catalogue = useQuery(queries.catalogue).data;
   const navigate = useNavigate();
-  const refresh = useRefresh();
-  const [error, setError] = useState<Error | null>(null);
-  const [busy, setBusy] = useState(false);
-  const [testId] = useState(() => crypto.randomUUID());
+  const { act, busy, error } = useAct();
+  const [testId] = useSendId();
 
-  async function send(event: FormEvent<HTMLFormElement>) {
+  function send(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();
     const typed = new FormData(event.currentTarget);
     const text = (name: string) => String(typed.get(name));
-    setBusy(true);
-    try {
-      const ladder = await answer(
-        api.POST("/api/athletes/{athlete_id}/ladders", {
-          params: { path: { athlete_id: line.id } },
-          body: {
-            ready_ladder: text("ready"),
-            purpose: text("purpose") as Schema["NewLadder"]["purpose"],
-            level: text("level") as Schema["NewLadder"]["level"],
-            test: {
-              ...UNCHANGED,
-              effort: 10,
-              ...TESTS[text("test") as TestName],
-              id: testId,
-              reps: Number(text("reps")),
-            },
-          },
-        }),
-      );
-      await refresh();
-      onClose();
-      navigate(`/ladder/${ladder.id}`);
-    } catch (cause) {
-      setError(cause as Error);
-      setBusy(false);
-    }
+    const body = {
+      ready_ladder: text("ready"),
+      purpose: text("purpose") as Schema["NewLadder"]["purpose"],
+      level: text("level") as Schema["NewLadder"]["level"],
+      test: {
+        ...UNCHANGED,
+        effort: 10,
+        ...TESTS[text("test") as TestName],
+        id: testId,
+        reps: Number(text("reps")),
+      },
+    };
+    act(
+      () =>
+        answer(
+          api.POST("/api/athletes/{athlete_id}/ladders", {
+            params: { path: { athlete_id: line.id } },
+            body,
+          }),
+        ),
+      (ladder) => {
+        onClose();
+        navigate(`/ladder/${ladder.id}`);
+      },
+    );
   }
 
   return (

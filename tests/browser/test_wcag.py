@@ -1,0 +1,182 @@
+"""Every place and dialog: access by day and by night, sizes on a laptop and on a phone."""
+
+import pytest
+
+from invelo.settings import ROOT
+from tests.browser.page import PHONE, Page
+
+AXE = (ROOT / "web" / "node_modules" / "axe-core" / "axe.min.js").read_text(encoding="utf-8")
+STANDARD = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]
+
+
+def violations(page: Page) -> list[str]:
+    """What axe-core finds against WCAG 2.2 AA, contrast included."""
+    page.script(AXE)
+    found = page.driver.execute_async_script(
+        "const done = arguments[1];"
+        "axe.run(document, {runOnly: arguments[0]}).then((r) => done(r.violations));",
+        STANDARD,
+    )
+    return [f"{v['id']}: {n['target']} {n['failureSummary']}" for v in found for n in v["nodes"]]
+
+
+def _squad(page: Page) -> None:
+    page.sees("Oda Fenwick")
+
+
+def _ladder(page: Page) -> None:
+    page.open_ladder()
+
+
+def _table(page: Page) -> None:
+    page.open_ladder()
+    page.click("As a table")
+
+
+def _floor_before(page: Page) -> None:
+    page.open_ladder()
+    page.press("6")
+    page.sees("Before you start")
+
+
+def _floor_running(page: Page) -> None:
+    page.open_ladder()
+    page.start_session()
+    page.choose("Pain", 2)
+
+
+def _floor_resting(page: Page) -> None:
+    page.open_ladder()
+    page.start_session()
+    page.log_set(reps=9, effort=8)
+
+
+def _review(page: Page) -> None:
+    page.open_ladder()
+    page.press("7")
+    page.find("article")
+
+
+def _keys(page: Page) -> None:
+    page.press("?")
+    page.sees("Single-key shortcuts")
+
+
+def _new_athlete(page: Page) -> None:
+    page.click("New athlete")
+    page.sees("They agree")
+
+
+def _explained(page: Page) -> None:
+    page.open_ladder()
+    page.find("aside dd button").click()
+    page.sees("8 times of 10")
+
+
+def _ways(page: Page) -> None:
+    page.open_ladder()
+    page.press("t")
+    page.sees("bag high on the back")
+
+
+def _bench(page: Page) -> None:
+    page.open_ladder()
+    page.press("4")
+    page.find('[data-settled="true"]')
+
+
+def _bench_compared(page: Page) -> None:
+    _bench(page)
+    page.press("c")
+    page.sees("equally hard")
+
+
+def _bench_solving(page: Page) -> None:
+    _bench(page)
+    page.press("s")
+    page.sees("As hard as".upper())
+    page.until(lambda: "solving" not in page.dialog.text)
+
+
+def _bench_band(page: Page) -> None:
+    _bench(page)
+    page.press("b")
+    page.sees("Reps wanted".upper())
+
+
+def _bench_bands(page: Page) -> None:
+    _bench(page)
+    page.script("[...document.querySelectorAll('aside h3 button')][2].click()")
+    page.click("The bands …")
+    page.click("Measure a band …")
+    page.sees("Keep the band")
+
+
+def _bench_loads(page: Page) -> None:
+    _bench(page)
+    page.click("Loads to hand …")
+    page.sees("Find the fewest pieces")
+
+
+def _bench_body(page: Page) -> None:
+    _bench(page)
+    page.click("75 kg, 175 cm …")
+    page.sees("Measured lengths")
+
+
+def _intake(page: Page) -> None:
+    page.click("Intake of Oda Fenwick")
+    page.sees("Nothing was asked yet")
+
+
+PLACES = {
+    "intake": _intake,
+    "bench": _bench,
+    "bench, compared": _bench_compared,
+    "bench, solving": _bench_solving,
+    "bench, which band": _bench_band,
+    "bench, the bands": _bench_bands,
+    "bench, loads": _bench_loads,
+    "bench, the body": _bench_body,
+    "squad": _squad,
+    "ladder": _ladder,
+    "ladder as a table": _table,
+    "floor before": _floor_before,
+    "floor running": _floor_running,
+    "floor resting": _floor_resting,
+    "review": _review,
+    "keys": _keys,
+    "new athlete": _new_athlete,
+    "explained": _explained,
+    "ways": _ways,
+}
+
+
+@pytest.mark.parametrize("place", PLACES)
+def test_every_place_is_accessible_by_day_and_by_night(signed_in: Page, place: str) -> None:
+    PLACES[place](signed_in)
+    assert violations(signed_in) == []
+    signed_in.script("document.documentElement.dataset.sheet = 'night'")
+    assert violations(signed_in) == []
+
+
+def test_the_sign_in_sheet_is_accessible(page: Page) -> None:
+    page.find("input[name=email]")
+    assert violations(page) == []
+
+
+@pytest.mark.parametrize(
+    "place", ["squad", "intake", "ladder", "bench", "bench, compared", "floor running", "review"]
+)
+def test_no_place_scrolls_sideways_on_a_laptop(signed_in: Page, place: str) -> None:
+    PLACES[place](signed_in)
+    assert not signed_in.scrolls_sideways
+
+
+@pytest.mark.parametrize("place", ["floor before", "floor running", "floor resting"])
+def test_the_floor_fits_a_phone(signed_in: Page, place: str) -> None:
+    signed_in.size(*PHONE)
+    PLACES[place](signed_in)
+    assert not signed_in.scrolls_sideways
+    for button in signed_in.find_all("main button"):
+        assert button.size["height"] >= 24  # WCAG 2.5.8, target size

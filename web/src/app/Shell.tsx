@@ -36,10 +36,13 @@ export function Shell({ coach, children }: { coach: Schema["SignedIn"]; children
     <div className="flex min-h-full flex-col p-2 lg:h-full">
       <div className="flex min-h-0 flex-1 flex-col border border-ink bg-sheet">
         <header className="print:hidden flex flex-wrap items-stretch border-b border-ink">
-          <span className="flex items-center px-4 font-head text-lg font-semibold tracking-[0.18em]">
+          <span className="flex items-center px-4 font-head text-lg font-semibold tracking-[0.18em] max-sm:hidden">
             INVELO
           </span>
-          <nav aria-label="Places" className="flex flex-1 items-stretch border-l border-hair">
+          <nav
+            aria-label="Places"
+            className="flex flex-1 flex-wrap items-stretch border-l border-hair"
+          >
             {PLACES.map((place) => (
               <PlaceLink key={place.digit} place={place} ladder={atHand} here={here === place} />
             ))}
@@ -67,10 +70,10 @@ export function Shell({ coach, children }: { coach: Schema["SignedIn"]; children
 function PlaceLink(props: { place: (typeof PLACES)[number]; ladder: string; here: boolean }) {
   const { place, ladder, here } = props;
   const look =
-    "flex items-baseline gap-2 border-r border-hair px-3 py-2 font-head text-[1.05rem] sm:px-5";
+    "flex items-baseline gap-2 border-r border-hair px-2 py-2 font-head text-[1.05rem] sm:px-5";
   const inside = (
     <>
-      <span className="text-sm text-faint">{place.digit}</span>
+      <span className="text-sm text-faint max-sm:hidden">{place.digit}</span>
       {place.name}
     </>
   );

@@ -41,7 +41,7 @@ export function Shell({ coach, children }: { coach: Schema["SignedIn"]; children
           </span>
           <nav
             aria-label="Places"
-            className="flex flex-1 flex-wrap items-stretch border-l border-hair"
+            className="flex flex-1 flex-wrap items-stretch border-hair max-sm:basis-full max-sm:border-b sm:border-l"
           >
             {PLACES.map((place) => (
               <PlaceLink key={place.digit} place={place} ladder={atHand} here={here === place} />

@@ -27,4 +27,8 @@ class Settings(BaseSettings):
         False, description="Send the session cookie over HTTPS only. Set it wherever HTTPS is."
     )
     session_hours: int = Field(24 * 14, ge=1, description="Hours until a coach signs in again.")
+    scale_url: str = Field(
+        "",
+        description="WebSocket address of a hanging scale. Empty: the simulated one ships here.",
+    )
     web_dist: Path = Field(ROOT / "web" / "dist", description="The built front end.")

@@ -73,7 +73,7 @@ REQUESTS = [
     ("DELETE", "/api/ladders/{ladder}/rungs/{rung}", None, "ladder"),
     ("GET", "/api/ladders/{ladder}/today", None, "ladder"),
     ("GET", "/api/ladders/{ladder}/review", None, "ladder"),
-    ("POST", "/api/ladders/{ladder}/tests", TEST, "ladder"),
+    ("POST", "/api/athletes/{athlete}/tests", TEST, "athlete"),
     ("POST", "/api/ladders/{ladder}/standing", {"rung_id": "{rung}"}, "ladder"),
     ("POST", "/api/ladders/{ladder}/resume", None, "ladder"),
     ("PUT", "/api/sessions/" + str(uuid4()), {"ladder_id": "{ladder}", **AT}, "ladder"),

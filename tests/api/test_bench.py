@@ -286,8 +286,9 @@ def test_bands_are_kept_listed_and_laid_aside(coach: Coach, new_coach) -> None:
     assert [one["name"] for one in coach.get("/api/bands")["bands"]] == ["narrow"]
     other = new_coach()
     assert other.get("/api/bands")["bands"] == []
-    problem(other.client.delete(f"/api/bands/{kept['id']}"), 404)
-    assert coach.client.delete(f"/api/bands/{kept['id']}").status_code == 204
+    away = f"/api/bands/{kept['id']}/retirement"
+    problem(other.client.post(away, json={"why": "cut"}), 404)
+    assert coach.client.post(away, json={"why": "cut"}).status_code == 204
     assert coach.get("/api/bands")["bands"] == []
 
 

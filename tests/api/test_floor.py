@@ -44,7 +44,7 @@ def test_a_session_is_logged_set_by_set_and_can_be_taken_up_again(coach, ladder,
         coach.logs(session, rung, number, 9 - number)
     running = coach.get(f"/api/ladders/{ladder['id']}/today")["running"]
     assert running["id"] == session
-    assert [(s["number"], s["reps"]) for s in running["sets"]] == [(1, 8), (2, 7)]
+    assert [(s["number"], s["amount"]) for s in running["sets"]] == [(1, 8), (2, 7)]
 
 
 def test_sets_keep_device_time_zone_local_date_and_server_time(
@@ -72,7 +72,7 @@ def test_other_figures_under_the_same_id_are_refused(coach, ladder, session, eng
     told = problem(coach.client.put(path, json={**body, "reps": 12}), 409)
     assert told["field"] == "set id"
     assert "correction" in told["remedy"]
-    assert rows(engine, LoggedSet)[0].reps == 8
+    assert rows(engine, LoggedSet)[0].amount == 8
 
 
 def test_a_correction_is_a_new_row_that_takes_the_olds_place(
@@ -82,7 +82,7 @@ def test_a_correction_is_a_new_row_that_takes_the_olds_place(
     coach.logs(session, ladder["standing_id"], 1, 9, corrects=old["id"])
     assert len(rows(engine, LoggedSet)) == 2
     running = coach.get(f"/api/ladders/{ladder['id']}/today")["running"]
-    assert [s["reps"] for s in running["sets"]] == [9]
+    assert [s["amount"] for s in running["sets"]] == [9]
 
 
 def test_a_set_of_another_session_cannot_be_corrected(coach, ladder, session) -> None:
@@ -215,7 +215,7 @@ def test_a_finished_session_takes_corrections_but_no_new_sets(coach, ladder, ses
     assert problem(response, 409)["field"] == "session"
     coach.logs(session, ladder["standing_id"], 1, 9, corrects=first["id"])
     last = coach.get(f"/api/ladders/{ladder['id']}/today")["last_time"]
-    assert [s["reps"] for s in last["sets"]] == [9]
+    assert [s["amount"] for s in last["sets"]] == [9]
 
 
 def test_logged_sets_move_reach(coach, ladder) -> None:

@@ -7,7 +7,7 @@ from sqlmodel import Session, select
 
 from invelo.core import MODEL_VERSION
 from invelo.core.movement import CATALOGUE_VERSION
-from invelo.store.tables import Placement, RepTest
+from invelo.store.tables import Placement, Test
 from tests.api.coach import problem
 
 
@@ -62,7 +62,7 @@ def test_the_catalogue_lists_ready_ladders(coach) -> None:
 def test_results_are_kept_with_versions_and_inputs(coach, engine) -> None:
     ladder = coach.has_ladder()
     with Session(engine) as db:
-        test = db.exec(select(RepTest)).one()
+        test = db.exec(select(Test)).one()
         placement = db.exec(select(Placement)).one()
         for kept in (test, placement):
             assert kept.model_version == MODEL_VERSION
@@ -70,7 +70,7 @@ def test_results_are_kept_with_versions_and_inputs(coach, engine) -> None:
             assert kept.inputs["mass_kg"] == 75.0
             assert (kept.zone, str(kept.local_date)) == ("Europe/Lisbon", "2026-03-02")
         assert placement.result["reach"]["likely"] == ladder["placement"]["reach"]["likely"]
-        assert test.result["one_rep"]["derivation"]["formula"]
+        assert test.result["capacity"]["derivation"]["formula"]
 
 
 def test_a_better_test_raises_reach_and_leaves_the_standing_to_the_coach(coach, clock) -> None:
@@ -79,7 +79,7 @@ def test_a_better_test_raises_reach_and_leaves_the_standing_to_the_coach(coach, 
     for _ in range(2):
         clock.pass_by(days=2)
         test = {"id": str(uuid4()), "movement": "push-up", "reps": 14}
-        coach.post(f"/api/ladders/{ladder['id']}/tests", **test)
+        coach.post(f"/api/athletes/{ladder['athlete_id']}/tests", **test)
     after = coach.get(f"/api/ladders/{ladder['id']}")
     assert after["placement"]["reach"]["likely"] > ladder["placement"]["reach"]["likely"]
     assert after["placement"]["rung_id"] != ladder["placement"]["rung_id"]
@@ -90,7 +90,7 @@ def test_a_better_test_raises_reach_and_leaves_the_standing_to_the_coach(coach, 
 def test_sending_a_test_twice_counts_once(coach) -> None:
     ladder = coach.has_ladder()
     test = {"id": str(uuid4()), "movement": "push-up", "reps": 12}
-    path = f"/api/ladders/{ladder['id']}/tests"
+    path = f"/api/athletes/{ladder['athlete_id']}/tests"
     assert coach.post(path, **test) == coach.post(path, **test)
     assert coach.get(f"/api/ladders/{ladder['id']}")["revision"] == 2
     other = coach.client.post(path, json={**test, "reps": 13})
@@ -119,10 +119,10 @@ def test_sending_a_test_twice_counts_once(coach) -> None:
 def test_a_bad_test_names_its_field_and_writes_nothing(coach, engine, change, field) -> None:
     ladder = coach.has_ladder()
     body = {"id": str(uuid4()), "movement": "push-up", "reps": 9, **change}
-    response = coach.client.post(f"/api/ladders/{ladder['id']}/tests", json=body)
+    response = coach.client.post(f"/api/athletes/{ladder['athlete_id']}/tests", json=body)
     assert problem(response, 422)["field"] == field
     with Session(engine) as db:
-        assert len(db.exec(select(RepTest)).all()) == 1
+        assert len(db.exec(select(Test)).all()) == 1
         assert len(db.exec(select(Placement)).all()) == 1
 
 

@@ -162,7 +162,13 @@ def test_decisions_keep_their_versions_and_inputs(coach, ladder, engine) -> None
     with Session(engine) as db:
         for kept in db.exec(select(Decision)):
             assert kept.model_version == MODEL_VERSION
-            assert kept.inputs["gate"] == {"sets": 3, "reps": 10, "effort": 9.0, "sessions": 2}
+            assert kept.inputs["gate"] == {
+                "sets": 3,
+                "amount": 10,
+                "unit": "reps",
+                "effort": 9.0,
+                "sessions": 2,
+            }
             assert kept.inputs["sessions"]
             assert (kept.zone, kept.local_date) is not None
 

@@ -30,7 +30,7 @@ def given(coach: Coach, ladder: dict) -> list:
     other = coach.enrols("Bela Quint")
     screens(coach, other["id"], **SIGNS)
     return [
-        client.post(f"{path}/tests", json=test),
+        client.post(f"/api/athletes/{ladder['athlete_id']}/tests", json=test),
         client.post(f"{path}/rungs", json=rung),
         client.post(f"{path}/set-ups", json=kept),
         client.post(f"{path}/standing", json={"rung_id": ladder["rungs"][0]["id"]}),

@@ -168,6 +168,6 @@ def test_erasure_leaves_no_row_about_the_person(coach, engine) -> None:
 
 def test_only_erasure_may_delete_a_logged_set(coach, engine) -> None:
     coach.trains(coach.has_ladder()["id"])
-    for act in ("DELETE FROM logged_set", "UPDATE logged_set SET reps = 99"):
+    for act in ("DELETE FROM logged_set", "UPDATE logged_set SET amount = 99"):
         with Session(engine) as db, pytest.raises(Exception, match="append-only"):
             db.execute(text(act))

@@ -19,7 +19,7 @@ from sqlalchemy import Engine
 from invelo import postgres
 from invelo.core.movement import Modifiers, catalogue
 from invelo.settings import ROOT
-from invelo.store import accounts, floor, ladder, squad
+from invelo.store import accounts, battery, floor, ladder, squad
 from invelo.store.database import engine_for, migrate, transaction
 from invelo.store.moment import Moment
 from tests.browser.page import DESKTOP, EMAIL, PASSWORD, Page
@@ -118,14 +118,14 @@ def _seed(engine: Engine) -> None:
         coach = accounts.create(db, EMAIL, "Ilse Marn", PASSWORD, ZONE, now)
         enrolled = Moment(now - timedelta(days=5), ZONE)
         oda = squad.enrol(db, coach, squad.Person(uuid4(), "Oda Fenwick", 75.0, 1.75), enrolled)
-        test = ladder.Test(uuid4(), movement, Modifiers(), 9)
+        battery.keep_test(db, oda, battery.NewTest(uuid4(), movement, Modifiers(), 9), enrolled)
         ready = catalogue().find_ladder("push-up")
-        row = ladder.create(db, oda, ready, "strength", "intermediate", test, enrolled)
+        row = ladder.create(db, oda, ready, "strength", "intermediate", enrolled)
         day = Moment(now - timedelta(days=2), ZONE)
         session = floor.start(db, row, uuid4(), day)
         for number in (1, 2, 3):
             rung = session.rung_id
-            entry = floor.SetEntry(uuid4(), rung, number, 10, 8.5, True, 0, "", day)
+            entry = floor.SetEntry(uuid4(), rung, number, 10, None, 8.5, True, 0, "", day)
             floor.log(db, session, entry, day.at)
         floor.finish(db, row, oda, session, 7, day)
 

@@ -54,7 +54,7 @@ def test_the_gate_met_twice_running_is_a_step_up() -> None:
     assert "Stair-feet push-up" in proposal.reason
     figures = {f.name: f.value for f in proposal.figures}
     assert figures["set 1"] == "10 reps at effort 8.5"
-    assert figures["gate"] == "3 × 10 at effort 9 or under"
+    assert figures["gate"] == "3 × 10 reps at effort 9 or under"
     assert figures["sessions running that met it"] == 2
 
 
@@ -207,7 +207,7 @@ def test_fatigue_speaks_before_form() -> None:
 sets = st.builds(
     SetRecord,
     rung=st.sampled_from(["here", "below"]),
-    reps=st.integers(0, 40),
+    amount=st.integers(0, 40),
     effort=st.sampled_from([5.0, 7.0, 8.5, 9.0, 9.5, 10.0]),
     clean=st.booleans(),
     pain=st.integers(0, 10),
@@ -239,8 +239,8 @@ def test_pain_of_the_last_session_never_steps_up(history: list[SessionRecord]) -
 @pytest.mark.parametrize(
     ("change", "field"),
     [
-        ({"reps": -1}, "reps"),
-        ({"reps": 201}, "reps"),
+        ({"amount": -1}, "reps"),
+        ({"amount": 201}, "reps"),
         ({"effort": 0}, "effort"),
         ({"pain": 11}, "pain"),
     ],
@@ -249,5 +249,5 @@ def test_impossible_sets_are_refused(change: dict[str, int], field: str) -> None
     from invelo.core.errors import InputError
 
     with pytest.raises(InputError) as caught:
-        SetRecord(**{"rung": "here", "reps": 8, "effort": 8, **change})  # type: ignore[arg-type]
+        SetRecord(**{"rung": "here", "amount": 8, "effort": 8, **change})  # type: ignore[arg-type]
     assert caught.value.field == field

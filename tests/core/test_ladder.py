@@ -4,7 +4,7 @@ import pytest
 from pydantic import ValidationError
 
 from invelo.core.body import Body
-from invelo.core.dose import LEAST_USEFUL_REPS, Dose, Gate, range_dose, range_gate
+from invelo.core.dose import LEAST_USEFUL, Dose, Gate, range_dose, range_gate
 from invelo.core.errors import InputError
 from invelo.core.ladder import belongs, load_ratio, measure
 from invelo.core.movement import Movement, catalogue
@@ -49,9 +49,9 @@ def test_a_gap_is_a_step_too_large_for_a_useful_dose() -> None:
     wide = measure(AVERAGE, (rung("counter", hand_height=0.9), rung("floor"))).steps[0]
     narrow = measure(AVERAGE, (rung("floor"), rung("feet", foot_height=0.2))).steps[0]
     assert wide.gap
-    assert wide.above.likely < LEAST_USEFUL_REPS
+    assert wide.above.likely < LEAST_USEFUL["reps"]
     assert not narrow.gap
-    assert narrow.above.likely >= LEAST_USEFUL_REPS
+    assert narrow.above.likely >= LEAST_USEFUL["reps"]
 
 
 def test_an_easier_rung_above_is_flagged_not_moved() -> None:
@@ -118,16 +118,16 @@ def test_the_catalogue_allows_three_cues_at_most() -> None:
     ("change", "field"),
     [
         ({"sets": 0}, "sets"),
-        ({"reps_low": 0}, "lowest reps"),
-        ({"reps_high": 101}, "highest reps"),
-        ({"reps_low": 12, "reps_high": 8}, "highest reps"),
+        ({"low": 0}, "range's foot"),
+        ({"high": 101}, "range's top"),
+        ({"low": 12, "high": 8}, "range's top"),
         ({"rest": -1}, "rest"),
         ({"effort": 11}, "effort"),
     ],
 )
 def test_impossible_doses_are_refused(change: dict[str, int], field: str) -> None:
     with pytest.raises(InputError) as caught:
-        Dose(**{"sets": 3, "reps_low": 6, "reps_high": 10, "rest": 90, "effort": 9, **change})
+        Dose(**{"sets": 3, "low": 6, "high": 10, "rest": 90, "effort": 9, **change})
     assert caught.value.field == field
 
 
@@ -135,14 +135,14 @@ def test_impossible_doses_are_refused(change: dict[str, int], field: str) -> Non
     ("change", "field"),
     [
         ({"sets": 13}, "gate sets"),
-        ({"reps": 0}, "gate reps"),
+        ({"amount": 0}, "gate reps"),
         ({"effort": 0}, "gate effort"),
         ({"sessions": 0}, "gate sessions"),
     ],
 )
 def test_impossible_gates_are_refused(change: dict[str, int], field: str) -> None:
     with pytest.raises(InputError) as caught:
-        Gate(**{"sets": 3, "reps": 10, **change})
+        Gate(**{"sets": 3, "amount": 10, **change})
     assert caught.value.field == field
 
 
@@ -154,8 +154,8 @@ def test_sets_grow_with_the_level() -> None:
 
 def test_the_range_gate_asks_for_the_top_of_the_range_twice() -> None:
     dose = range_dose("size", "intermediate")
-    assert (dose.reps_low, dose.reps_high) == (8, 12)
-    assert range_gate(dose) == Gate(sets=3, reps=12, effort=9.0, sessions=2)
+    assert (dose.low, dose.high) == (8, 12)
+    assert range_gate(dose) == Gate(sets=3, amount=12, effort=9.0, sessions=2)
 
 
 def test_a_set_up_belongs_right_above_what_asks_no_more() -> None:

@@ -6,10 +6,11 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from invelo.core.capacity import Evidence, evidence, pool, tells
 from invelo.core.errors import InputError
 from invelo.core.log import SetRecord
 from invelo.core.movement import Modifiers, catalogue
-from invelo.core.placement import Evidence, evidence, place, tells, weigh
+from invelo.core.placement import place
 from tests.core.people import AVERAGE, ready
 
 DAY = date(2026, 3, 2)
@@ -31,7 +32,7 @@ def seen(reps: float, days_ago: int = 0, effort: float = 10, hands: float = 0.0)
 def test_the_dose_of_the_placed_rung_fits_and_the_next_one_does_not() -> None:
     ladder = ready()
     placed = place(ladder, (seen(9),))
-    wanted = ladder.rungs[0].dose.reps_low + ladder.rungs[0].dose.reserve
+    wanted = ladder.rungs[0].dose.asks
     assert placed.fits
     assert placed.predictions[placed.index].likely >= wanted
     assert placed.predictions[placed.index + 1].likely < wanted
@@ -70,25 +71,25 @@ def test_one_who_cannot_do_the_lowest_dose_is_told_so() -> None:
 
 
 def test_nothing_known_is_an_error_with_a_remedy() -> None:
-    with pytest.raises(InputError, match="Enter a rep test"):
+    with pytest.raises(InputError, match="Enter a test"):
         place(ready(), ())
 
 
 def test_one_bad_day_does_not_move_capacity() -> None:
     steady = [seen(10, days) for days in (6, 4)]
-    assert weigh((*steady, seen(3, 0))).capacity.result.reps == 10
+    assert pool((*steady, seen(3, 0))).greatest.likely == seen(10).greatest.likely
 
 
 def test_the_best_of_a_day_speaks_for_it() -> None:
-    assert weigh((seen(8), seen(10), seen(6))).capacity.result.reps == 10
+    assert pool((seen(8), seen(10), seen(6))).nearest.known.done.reps == 10
 
 
 def test_old_evidence_gives_way_to_new() -> None:
-    assert weigh((seen(20, 60), seen(9, 2))).capacity.result.reps == 9
+    assert pool((seen(20, 60), seen(9, 2))).nearest.known.done.reps == 9
 
 
 def test_what_is_left_after_a_layoff_still_speaks() -> None:
-    assert weigh((seen(12, 200),)).capacity.result.reps == 12
+    assert pool((seen(12, 200),)).nearest.known.done.reps == 12
 
 
 @pytest.mark.parametrize(

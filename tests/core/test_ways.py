@@ -7,22 +7,26 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from invelo.core.body import Worn
+from invelo.core.capacity import evidence, pool
 from invelo.core.errors import InputError
 from invelo.core.movement import Modifiers, catalogue
-from invelo.core.placement import evidence
 from invelo.core.rung import Rung, demand
 from invelo.core.tempo import Tempo
 from invelo.core.ways import Way, ways
 from tests.core.people import AVERAGE, rung
 
-KNOWN = evidence(
-    date(2026, 3, 2),
-    "test",
-    AVERAGE,
-    catalogue().find_movement("push-up"),
-    Modifiers(),
-    12,
-    10,
+KNOWN = pool(
+    [
+        evidence(
+            date(2026, 3, 2),
+            "test",
+            AVERAGE,
+            catalogue().find_movement("push-up"),
+            Modifiers(),
+            12,
+            10,
+        )
+    ]
 )
 
 

@@ -4,7 +4,7 @@ from statistics import median
 
 import pytest
 
-from invelo.core.dose import LEAST_USEFUL_REPS
+from invelo.core.dose import LEAST_USEFUL
 from invelo.core.reps import EQUATIONS, Capacity, RepResult, speaking
 from invelo.core.tempo import Tempo
 
@@ -72,4 +72,4 @@ def test_a_two_and_a_half_per_cent_step_costs_about_a_rep() -> None:
     """Common practice: the smallest plate on a working weight costs about one rep of ten."""
     ten = Capacity(RepResult(40.0, 10)).predict(41.0, Tempo(), (1.0, 1.0)).likely
     assert 8.5 <= ten <= 9.7
-    assert ten > LEAST_USEFUL_REPS
+    assert ten > LEAST_USEFUL["reps"]

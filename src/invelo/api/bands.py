@@ -1,6 +1,6 @@
 """Bands: what the coach has, each measured."""
 
-from typing import Annotated
+from typing import Annotated, Literal
 from uuid import UUID
 
 from fastapi import APIRouter
@@ -84,10 +84,17 @@ def add_band(body: NewBand, coach: Coach, db: Database, now: Now) -> Band:
     return _band(bands.keep(db, coach.id, body.id, body.name.strip(), measured, now))
 
 
-@router.delete("/{band_id}", status_code=204)
-def remove_band(band_id: UUID, coach: Coach, db: Database) -> None:
-    """Lay a band aside; set-ups that used it keep its curve."""
-    bands.lay_aside(db, coach.id, band_id)
+class Retirement(Request):
+    """Why a band is out of use."""
+
+    why: Literal["cut", "knotted", "replaced", "lost"]
+
+
+@router.post("/{band_id}/retirement", status_code=204)
+def retire_band(band_id: UUID, body: Retirement, coach: Coach, db: Database, now: Now) -> None:
+    """Take a band out of use: what was cut, knotted or replaced is measured anew, as another band.
+    Set-ups that used it keep its curve."""
+    bands.retire(db, coach.id, band_id, body.why, now)
 
 
 def _band(row: tables.Band) -> Band:

@@ -37,7 +37,7 @@ from invelo.core.body import Body
 from invelo.core.dial import dials
 from invelo.core.errors import InputError
 from invelo.core.figure import figures
-from invelo.core.kit import pick
+from invelo.core.loads import pick
 from invelo.core.movement import catalogue
 from invelo.core.posture.form import Form, form, forms
 from invelo.core.predict import Known, alike

@@ -7,7 +7,7 @@ from pydantic import Field
 
 from invelo.api.drawing import Figure
 from invelo.api.shapes import Estimate, Explained, Shape
-from invelo.core.kit import Thing, water
+from invelo.core.loads import Thing, water
 from invelo.core.predict import Done
 from invelo.core.setup import Place
 from invelo.core.tempo import Tempo

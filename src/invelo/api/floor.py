@@ -27,7 +27,7 @@ class LoggedSet(Shape):
     id: UUID
     rung_id: UUID
     number: int
-    reps: int
+    amount: float = Field(description="Reps, or seconds of a hold.")
     effort: float
     clean: bool
     pain: int
@@ -88,7 +88,8 @@ class NewSet(Request):
 
     rung_id: UUID
     number: int = Field(description="Counted from 1 in the session.", examples=[1])
-    reps: int = Field(description="Clean reps, 0 to 200.", examples=[10])
+    reps: int | None = Field(None, description="Clean reps, 0 to 200.", examples=[10])
+    seconds: float | None = Field(None, description="Of a hold, 0 to 3600; instead of reps.")
     effort: float = Field(description="1–10; 10 is not one more.", examples=[8.5])
     clean: bool = True
     pain: int = Field(0, description="0–10.")
@@ -159,6 +160,7 @@ def log_set(
         rung_id=body.rung_id,
         number=body.number,
         reps=body.reps,
+        seconds=body.seconds,
         effort=body.effort,
         clean=body.clean,
         pain=body.pain,

@@ -1,12 +1,13 @@
 """Ladder: the rungs to scale, the athlete's reach on them, and the sheet of one rung."""
 
-from datetime import date, datetime
+from datetime import date
 from typing import Literal
 from uuid import UUID
 
 from fastapi import APIRouter
 from pydantic import Field
 
+from invelo.api.battery import NewTest
 from invelo.api.context import Coach, Database, Now, moment_for
 from invelo.api.drawing import Figure, figure_of
 from invelo.api.problems import ERRORS
@@ -24,9 +25,10 @@ from invelo.api.shapes import (
 )
 from invelo.core import MODEL_VERSION
 from invelo.core.caution import STANDING
+from invelo.core.dose import Unit
 from invelo.core.movement import CATALOGUE_VERSION, catalogue
 from invelo.exchange.setups import Changes, Request
-from invelo.store import access, ladder, tables
+from invelo.store import access, battery, ladder, tables
 
 router = APIRouter(prefix="/api", tags=["Ladder"], responses=ERRORS)
 
@@ -48,7 +50,7 @@ class Rung(SetUp):
     demand: Estimate
     load: Estimate
     share: Estimate
-    expected: Estimate = Field(description="Reps to failure this athlete likely has here.")
+    expected: Estimate = Field(description="Reps to failure, or seconds, likely here.")
     figure: Figure
 
 
@@ -56,7 +58,7 @@ class Step(Shape):
     """From one rung to the next above it."""
 
     ratio: Estimate
-    above: Estimate = Field(description="Reps above for whoever just meets the lower gate.")
+    above: Estimate = Field(description="Likely above for whoever just meets the lower gate.")
     gap: bool
     easier: bool
 
@@ -83,6 +85,8 @@ class LadderSheet(Shape):
     athlete_name: str
     goal: str
     family: str
+    measure_words: str = Field(description="What limits it.", examples=["hand load"])
+    unit: Unit = Field(description="What its sets are counted in.")
     school: str
     purpose: Purpose
     level: Level
@@ -157,39 +161,20 @@ class Catalogue(Shape):
     ladders: list[ReadyLadder]
 
 
-class RepTest(Changes):
-    """Strict reps done to the end (or to an effort), at a set-up."""
-
-    id: UUID = Field(description="Made by the client, so that sending it twice counts once.")
-    movement: str = Field("push-up", examples=["push-up"])
-    reps: int = Field(examples=[12])
-    effort: float = 10.0
-
-
 class NewLadder(Request):
-    """A ready ladder for an athlete, entered where the test says."""
+    """A ready ladder for an athlete, entered where their tests say."""
 
     ready_ladder: str = Field(examples=["push-up"])
     purpose: Purpose = "strength"
     level: Level = "beginner"
-    test: RepTest
+    test: NewTest | None = Field(None, description="Kept first, if one was done just now.")
 
 
 class Move(Request):
     """The coach's own choice of rung."""
 
     rung_id: UUID
-
-
-class TestResult(Shape):
-    """A kept test with the capacity it was read as."""
-
-    id: UUID
-    at: datetime
-    local_date: date
-    reps: int
-    effort: float
-    model_version: str
+    word: str = Field("", max_length=300, description="Why.")
 
 
 @router.get("/catalogue")
@@ -210,12 +195,13 @@ def get_catalogue(_: Coach) -> Catalogue:
 
 @router.post("/athletes/{athlete_id}/ladders", status_code=201)
 def create(athlete_id: UUID, body: NewLadder, coach: Coach, db: Database, now: Now) -> LadderSheet:
-    """Copy a ready ladder to an athlete and place them by a test."""
+    """Copy a ready ladder to an athlete and place them by their tests."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
     ready = catalogue().find_ladder(body.ready_ladder)
-    row = ladder.create(
-        db, athlete, ready, body.purpose, body.level, _test(body.test), moment_for(athlete, now)
-    )
+    moment = moment_for(athlete, now)
+    if body.test is not None:
+        battery.keep_test(db, athlete, body.test.core(), moment)
+    row = ladder.create(db, athlete, ready, body.purpose, body.level, moment)
     return _sheet(db, ladder.view(db, row, athlete))
 
 
@@ -234,21 +220,12 @@ def get_rung(ladder_id: UUID, rung_id: UUID, coach: Coach, db: Database) -> Rung
     return _rung_sheet(ladder.view(db, row, access.athlete(db, coach.id, row.athlete_id)), position)
 
 
-@router.post("/ladders/{ladder_id}/tests", status_code=201)
-def add_test(ladder_id: UUID, body: RepTest, coach: Coach, db: Database, now: Now) -> TestResult:
-    """Keep a rep test; the athlete's reach is estimated anew."""
-    row = access.ladder(db, coach.id, ladder_id, roles=access.WRITE)
-    athlete = access.athlete(db, coach.id, row.athlete_id)
-    kept = ladder.add_test(db, row, athlete, _test(body), moment_for(athlete, now))
-    return TestResult.model_validate(kept)
-
-
 @router.post("/ladders/{ladder_id}/standing")
 def stand(ladder_id: UUID, body: Move, coach: Coach, db: Database, now: Now) -> LadderSheet:
     """Put the athlete on a rung of the coach's choice."""
     row = access.ladder(db, coach.id, ladder_id, roles=access.WRITE)
     athlete = access.athlete(db, coach.id, row.athlete_id)
-    ladder.stand(db, row, athlete, body.rung_id, moment_for(athlete, now))
+    ladder.stand(db, row, athlete, body.rung_id, body.word.strip(), moment_for(athlete, now))
     return _sheet(db, ladder.view(db, row, athlete))
 
 
@@ -259,16 +236,6 @@ def resume(ladder_id: UUID, coach: Coach, db: Database) -> LadderSheet:
     return _sheet(db, ladder.view(db, row, access.athlete(db, coach.id, row.athlete_id)))
 
 
-def _test(body: RepTest) -> ladder.Test:
-    return ladder.Test(
-        body.id,
-        catalogue().find_movement(body.movement),
-        body.modifiers(),
-        body.reps,
-        body.effort,
-    )
-
-
 def _sheet(db: Database, seen: ladder.LadderView) -> LadderSheet:
     row, placement = seen.row, seen.placement
     return LadderSheet(
@@ -277,6 +244,8 @@ def _sheet(db: Database, seen: ladder.LadderView) -> LadderSheet:
         athlete_name=seen.athlete.name,
         goal=row.goal,
         family=row.family,
+        measure_words=seen.measured.demands[0].load.measure,
+        unit=seen.measured.rungs[0].dose.unit,
         school=row.school,
         purpose=row.purpose,
         level=row.level,
@@ -292,8 +261,8 @@ def _sheet(db: Database, seen: ladder.LadderView) -> LadderSheet:
             fits=placement.fits,
             reach=Explained.model_validate(placement.reach),
             capacity=Explained.model_validate(placement.capacity),
-            evidence_day=placement.evidence.day,
-            evidence_kind=placement.evidence.kind,
+            evidence_day=placement.known.nearest.day,
+            evidence_kind=placement.known.nearest.kind,
             narrower=placement.narrower,
         ),
         revision=ladder.revision(db, row),

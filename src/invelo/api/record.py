@@ -11,9 +11,10 @@ from invelo.api.context import Coach, Database
 from invelo.api.problems import ERRORS
 from invelo.api.shapes import Explained, Shape
 from invelo.core.bench import Task
+from invelo.core.capacity import Evidence
 from invelo.core.errors import InputError
 from invelo.core.personal import Observed, fit
-from invelo.core.placement import Evidence
+from invelo.core.reps import Capacity
 from invelo.exchange.setups import SetUpRequest
 from invelo.store import access, ladder
 
@@ -30,7 +31,8 @@ class RecordEntry(Shape):
     kind: Literal["test", "set"]
     setup: SetUpRequest
     words: str = Field(description="The set-up as it is called.")
-    reps: float
+    reps: float | None
+    seconds: float | None
     effort: float
     capacity: Explained
 
@@ -66,20 +68,17 @@ def get_record(ladder_id: UUID, coach: Coach, db: Database) -> Record:
 def get_personal(ladder_id: UUID, coach: Coach, db: Database) -> Personal:
     """The athlete's own capacity, growth, g and endurance, with how many sets they rest on."""
     known = ladder.known(db, access.ladder(db, coach.id, ladder_id))
-    observed = tuple(Observed.of(one.day, one.capacity.result) for one in known)
+    observed = tuple(
+        Observed.of(one.day, capacity.result)
+        for one in known
+        if isinstance(capacity := one.known.capacity, Capacity)
+    )
+    if not observed:
+        return _none(0, "Figures of their own are fitted to reps; this ladder is of holds.")
     try:
         found = fit(observed, known[0].load.unit)
     except InputError as error:
-        return Personal(
-            sets=len(observed),
-            first=None,
-            last=None,
-            capacity=None,
-            growth=None,
-            g=None,
-            endurance=None,
-            why_not=f"{error.problem} {error.remedy}",
-        )
+        return _none(len(observed), f"{error.problem} {error.remedy}")
     return Personal(
         sets=found.sets,
         first=found.first,
@@ -92,15 +91,29 @@ def get_personal(ladder_id: UUID, coach: Coach, db: Database) -> Personal:
     )
 
 
+def _none(sets: int, why_not: str) -> Personal:
+    return Personal(
+        sets=sets,
+        first=None,
+        last=None,
+        capacity=None,
+        growth=None,
+        g=None,
+        endurance=None,
+        why_not=why_not,
+    )
+
+
 def _entry(one: Evidence) -> RecordEntry:
-    result = one.capacity.result
-    setup = SetUpRequest.from_core(one.load.setup, result.tempo)
+    done = one.known.done
+    setup = SetUpRequest.from_core(one.load.setup, done.tempo)
     return RecordEntry(
         day=one.day,
         kind=one.kind,
         setup=setup,
         words=Task(setup.movement, setup.changes()).words,
-        reps=result.reps,
-        effort=result.effort,
-        capacity=Explained.model_validate(one.capacity.one_rep),
+        reps=done.reps,
+        seconds=done.seconds,
+        effort=done.effort,
+        capacity=Explained.model_validate(one.greatest),
     )

@@ -12,8 +12,10 @@ from invelo.api.context import Coach, Database, Now, moment_for
 from invelo.api.problems import ERRORS
 from invelo.api.shapes import Input, RungName, Shape
 from invelo.core.decide import RULES
+from invelo.core.dose import Unit
 from invelo.exchange.setups import Request
 from invelo.store import access, ladder, logs, review, tables
+from invelo.store.rows import UNIT
 
 router = APIRouter(prefix="/api", tags=["Review"], responses=ERRORS)
 
@@ -53,7 +55,8 @@ class SetDone(Shape):
 
     id: UUID
     rung: str
-    reps: int
+    amount: float
+    unit: Unit
     effort: float
     clean: bool
     pain: int
@@ -157,7 +160,8 @@ def _session(one: logs.LoggedSession, rungs: Mapping[UUID, tables.Rung]) -> Sess
             SetDone(
                 id=done.id,
                 rung=rungs[done.rung_id].name,
-                reps=done.reps,
+                amount=done.amount,
+                unit=UNIT.validate_python(rungs[done.rung_id].unit),
                 effort=done.effort,
                 clean=done.clean,
                 pain=done.pain,

@@ -76,7 +76,7 @@ class Gate:
 
     def _refusal(self, scope: Scope) -> Response | None:
         headers = Headers(scope=scope)
-        if scope["method"] not in SAFE_METHODS and not _same_site(headers):
+        if scope["method"] not in SAFE_METHODS and not same_site(headers):
             return problem(
                 403,
                 "Refused: it came from another site",
@@ -90,7 +90,7 @@ class Gate:
         return _too_large() if not length.isdigit() or int(length) > BODY_LIMIT else None
 
 
-def _same_site(headers: Headers) -> bool:
+def same_site(headers: Headers) -> bool:
     """Whether a write comes from our own page.
 
     Browsers say so in Sec-Fetch-Site, older ones in Origin. A client that sends neither is no

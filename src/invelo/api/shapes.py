@@ -6,7 +6,9 @@ from uuid import UUID
 
 from pydantic import BaseModel, ConfigDict, Field
 
+from invelo.core.dose import Unit
 from invelo.store import tables
+from invelo.store.rows import UNIT
 
 
 class Shape(BaseModel):
@@ -50,11 +52,12 @@ class Explained(Estimate):
 
 
 class Dose(Shape):
-    """What one session asks."""
+    """What one session asks: so many sets of reps, or of seconds."""
 
     sets: int = Field(examples=[3])
-    reps_low: int = Field(examples=[6])
-    reps_high: int = Field(examples=[10])
+    low: int = Field(examples=[6])
+    high: int = Field(examples=[10])
+    unit: Unit
     rest_s: int = Field(description="Seconds between sets.", examples=[120])
     effort: float = Field(description="Target, 1–10.", examples=[9])
 
@@ -63,7 +66,8 @@ class Gate(Shape):
     """What is shown before moving up."""
 
     sets: int = Field(examples=[3])
-    reps: int = Field(examples=[10])
+    amount: int = Field(examples=[10])
+    unit: Unit
     effort: float = Field(description="Highest effort allowed.", examples=[9])
     sessions: int = Field(description="Sessions running.", examples=[2])
 
@@ -72,8 +76,9 @@ def dose_of(row: tables.Rung) -> Dose:
     """A rung's dose."""
     return Dose(
         sets=row.sets,
-        reps_low=row.reps_low,
-        reps_high=row.reps_high,
+        low=row.low,
+        high=row.high,
+        unit=UNIT.validate_python(row.unit),
         rest_s=row.rest_s,
         effort=row.effort,
     )
@@ -83,7 +88,8 @@ def gate_of(row: tables.Rung) -> Gate:
     """A rung's gate."""
     return Gate(
         sets=row.gate_sets,
-        reps=row.gate_reps,
+        amount=row.gate_amount,
+        unit=UNIT.validate_python(row.unit),
         effort=row.gate_effort,
         sessions=row.gate_sessions,
     )
@@ -105,4 +111,5 @@ class Measure(Shape):
 
     mass_kg: float = Field(examples=[75.0])
     stature_m: float = Field(examples=[1.75])
+    lengths: dict[str, float] = Field(description="Measured limbs, m.", examples=[{"thigh": 0.44}])
     local_date: date

@@ -10,9 +10,11 @@ from pydantic import Field
 from invelo.api.context import Coach, Database, Now, moment_for
 from invelo.api.problems import ERRORS
 from invelo.api.shapes import Estimate, Gate, Measure, RungName, Shape, gate_of
+from invelo.core.dose import Unit
 from invelo.exchange.setups import Request
-from invelo.store import access, ladder, squad
+from invelo.store import access, capacity, ladder, squad
 from invelo.store.moment import Moment
+from invelo.store.rows import UNIT
 
 router = APIRouter(prefix="/api", tags=["Squad"], responses=ERRORS)
 
@@ -35,7 +37,7 @@ class SquadLine(Shape):
     standing: RungName | None
     gate: Gate | None
     expected: Estimate | None = Field(
-        description="Reps to failure on the rung they stand on, as of the last evidence."
+        description="Reps to failure, or seconds, on their rung, as of the last evidence."
     )
     last_session: date | None
     marks: list[Mark]
@@ -66,6 +68,9 @@ class NewMeasure(Request):
 
     mass_kg: float = Field(examples=[74.2])
     stature_m: float = Field(examples=[1.75])
+    lengths: dict[str, float] = Field(
+        default_factory=dict, description="Measured limbs, m.", examples=[{"thigh": 0.44}]
+    )
 
 
 class LadderName(Shape):
@@ -113,7 +118,7 @@ def get_athlete(athlete_id: UUID, coach: Coach, db: Database) -> Athlete:
         note=row.note,
         time_zone=row.time_zone,
         consent_on=row.consent_on,
-        measures=[Measure.model_validate(m) for m in ladder.measures(db, row.id)],
+        measures=[Measure.model_validate(m) for m in capacity.measures(db, row.id)],
         ladders=[LadderName.model_validate(one) for one in ladder.of_athlete(db, row.id)],
     )
 
@@ -122,7 +127,7 @@ def get_athlete(athlete_id: UUID, coach: Coach, db: Database) -> Athlete:
 def measure(athlete_id: UUID, body: NewMeasure, coach: Coach, db: Database, now: Now) -> Measure:
     """Keep today's body mass and stature; ladders are measured with the newest."""
     row = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
-    kept = squad.measure(db, row, body.mass_kg, body.stature_m, moment_for(row, now))
+    kept = squad.measure(db, row, body.mass_kg, body.stature_m, moment_for(row, now), body.lengths)
     return Measure.model_validate(kept)
 
 
@@ -142,14 +147,14 @@ def _line(line: squad.SquadLine) -> SquadLine:
         goal=line.ladder.goal if line.ladder else None,
         standing=RungName.model_validate(rung) if rung else None,
         gate=gate_of(rung) if rung else None,
-        expected=_expected(line.expected),
+        expected=_expected(line.expected, UNIT.validate_python(rung.unit) if rung else "reps"),
         last_session=line.last.local_date if line.last else None,
         marks=[Mark(kind=mark.kind, text=mark.text) for mark in line.marks],
     )
 
 
-def _expected(reps: tuple[float, float, float] | None) -> Estimate | None:
-    if reps is None:
+def _expected(expected: tuple[float, float, float] | None, unit: Unit) -> Estimate | None:
+    if expected is None:
         return None
-    low, likely, high = reps
-    return Estimate(low=low, likely=likely, high=high, unit="reps")
+    low, likely, high = expected
+    return Estimate(low=low, likely=likely, high=high, unit=unit)

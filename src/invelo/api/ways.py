@@ -65,7 +65,7 @@ def get_ways(
         body_of(seen.measure),
         seen.measured.rungs[position],
         step_percent / 100,
-        seen.placement.evidence,
+        seen.placement.known,
     )
     return Ways(
         rung_id=rung_id,

@@ -10,7 +10,7 @@ from dataclasses import dataclass
 from itertools import pairwise
 from typing import Literal
 
-from invelo.core.dose import LEAST_USEFUL_REPS, Purpose
+from invelo.core.dose import LEAST_USEFUL, Gate, Purpose, Unit
 from invelo.core.estimate import Estimate, Input
 from invelo.core.log import PAIN_STOP, SessionRecord, SetRecord
 from invelo.core.rung import Rung
@@ -20,6 +20,12 @@ Confidence = Literal["high", "medium", "low"]
 
 FOOT_EFFORT = 9.5
 """Effort that is too much at the foot of the range (common practice)."""
+
+BRIDGES: dict[Unit, str] = {
+    "reps": "slower reps or a smaller change of height",
+    "s": "a shape between the two or some help",
+}
+MORE: dict[Unit, str] = {"reps": "rep", "s": "second or two"}
 
 RISING_SESSIONS = 3
 """Sessions over which growing pain counts as rising (common practice)."""
@@ -150,7 +156,7 @@ def meets_gate(session: SessionRecord, key: str, rung: Rung) -> bool:
     """Whether a session showed the gate: enough sets, each with its reps, effort and form."""
     done = session.on(key)
     return len(done) >= rung.gate.sets and all(
-        s.reps >= rung.gate.reps and s.effort <= rung.gate.effort and s.clean for s in done
+        s.amount >= rung.gate.amount and s.effort <= rung.gate.effort and s.clean for s in done
     )
 
 
@@ -224,23 +230,23 @@ def _grows(values: list[int]) -> bool:
 
 
 def _too_hard(situation: Situation) -> Proposal | None:
-    foot = situation.rung.dose.reps_low
+    foot, unit = situation.rung.dose.low, situation.rung.dose.unit
     last = _last(situation)
-    at_foot = [s for s in last if s.reps <= foot and s.effort >= FOOT_EFFORT]
+    at_foot = [s for s in last if s.amount <= foot and s.effort >= FOOT_EFFORT]
     recent = [session.on(situation.key) for session in situation.sessions[-2:]]
-    missed = [sets for sets in recent if any(s.reps < foot for s in sets)]
+    missed = [sets for sets in recent if any(s.amount < foot for s in sets)]
     rules = ["range.missed-twice"] * (len(missed) == 2) + ["effort.foot"] * bool(at_foot)
     if not rules:
         return None
     figures = (
         *_set_figures(last),
-        Input("foot of the range", foot, "reps"),
+        Input("foot of the range", foot, unit),
         Input("sessions running with a set under it", len(missed), "of 2"),
     )
     hard = (
-        f"A set at or under {foot} reps took effort {max(s.effort for s in at_foot):g}."
+        f"A set at or under {foot} {unit} took effort {max(s.effort for s in at_foot):g}."
         if at_foot
-        else f"A set fell under {foot} reps on two sessions running."
+        else f"A set fell under {foot} {unit} on two sessions running."
     )
     below = situation.below
     if below is None:
@@ -287,7 +293,9 @@ def _school(situation: Situation) -> Proposal | None:
         return None
     figures = (
         *_set_figures(_last(situation)),
-        Input("gate", f"{gate.sets} × {gate.reps} at effort {gate.effort:g} or under"),
+        Input(
+            "gate", f"{gate.sets} × {gate.amount} {gate.unit} at effort {gate.effort:g} or under"
+        ),
         Input("sessions running that met it", run, f"of {gate.sessions}"),
     )
     if situation.purpose == "keep":
@@ -315,21 +323,22 @@ def _school(situation: Situation) -> Proposal | None:
         )
     figures = (*figures, _prediction("on the next rung", above.prediction))
     met = (
-        f"{gate.sets} × {gate.reps} clean at effort {gate.effort:g} or under, {run} sessions "
-        "running."
+        f"{gate.sets} × {gate.amount} {gate.unit} clean at effort {gate.effort:g} or under, "
+        f"{run} sessions running."
     )
-    if above.prediction.likely < LEAST_USEFUL_REPS:
+    unit = above.rung.dose.unit
+    if above.prediction.likely < LEAST_USEFUL[unit]:
         return Proposal(
             "hold",
             situation.key,
             f"{met} But “{above.rung.name}” likely allows only {_count(above.prediction)}: bridge "
-            "the gap first, with slower reps or a smaller change of height.",
-            (*figures, Input("least useful dose", LEAST_USEFUL_REPS, "reps")),
+            "the gap first, with {BRIDGES[unit]}.",
+            (*figures, Input("least useful dose", LEAST_USEFUL[unit], unit)),
             _rules("range.gate-met", "step.gap-ahead"),
             "medium",
             "The gate is plain; the next rung's count is a prediction.",
         )
-    foot = above.rung.dose.reps_low
+    foot = above.rung.dose.low
     sure = above.prediction.low >= foot
     likely = above.prediction.likely >= foot
     return Proposal(
@@ -339,7 +348,7 @@ def _school(situation: Situation) -> Proposal | None:
         figures,
         _rules("range.gate-met"),
         "high" if sure else "medium" if likely else "low",
-        f"The next rung's range starts at {foot} reps; its predicted low end is "
+        f"The next rung's range starts at {foot} {unit}; its predicted low end is "
         f"{above.prediction.low:.0f}, its likely count {above.prediction.likely:.0f}.",
     )
 
@@ -357,12 +366,12 @@ def _building(situation: Situation) -> Proposal:
             "There is no evidence on this rung.",
         )
     run = gate_run(situation)
-    at_top = sum(s.reps >= gate.reps and s.effort <= gate.effort for s in last)
+    at_top = sum(s.amount >= gate.amount and s.effort <= gate.effort for s in last)
     reason = (
         f"The gate was met on {run} of {gate.sessions} sessions. Show it once more."
         if run
-        else f"{at_top} of {gate.sets} sets met {gate.reps} reps at effort {gate.effort:g} or "
-        "under. Stay, and add a rep where a set allows it."
+        else f"{at_top} of {gate.sets} sets met {gate.amount} {gate.unit} at effort "
+        f"{gate.effort:g} or under. Stay, and add a {MORE[gate.unit]} where a set allows it."
     )
     return Proposal(
         "hold",
@@ -370,7 +379,10 @@ def _building(situation: Situation) -> Proposal:
         reason,
         (
             *_set_figures(last),
-            Input("gate", f"{gate.sets} × {gate.reps} at effort {gate.effort:g} or under"),
+            Input(
+                "gate",
+                f"{gate.sets} × {gate.amount} {gate.unit} at effort {gate.effort:g} or under",
+            ),
             Input("sessions running that met it", run, f"of {gate.sessions}"),
         ),
         _rules("range.building"),
@@ -384,11 +396,20 @@ _ORDER: tuple[Callable[[Situation], Proposal | None], ...] = (_pain, _too_hard, 
 
 def _set_figures(sets: tuple[SetRecord, ...]) -> tuple[Input, ...]:
     return tuple(
-        Input(f"set {i + 1}", f"{s.reps} reps at effort {s.effort:g}") for i, s in enumerate(sets)
+        Input(f"set {i + 1}", f"{s.amount:g} {s.unit} at effort {s.effort:g}")
+        for i, s in enumerate(sets)
+    )
+
+
+def _gate(gate: Gate) -> Input:
+    return Input(
+        "gate", f"{gate.sets} × {gate.amount} {gate.unit} at effort {gate.effort:g} or under"
     )
 
 
 def _count(prediction: Estimate) -> str:
+    if prediction.unit == "s":
+        return f"{prediction.likely:.0f} s ({prediction.low:.0f}–{prediction.high:.0f})"
     if prediction.likely > 30:
         return "30+ reps"
     return f"{prediction.likely:.0f} reps ({prediction.low:.0f}–{min(prediction.high, 30):.0f})"

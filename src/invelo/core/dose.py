@@ -1,16 +1,21 @@
-"""How much to do: sets, reps, rest and effort, by school and purpose."""
+"""How much to do: sets, reps or seconds, rest and effort, by school and purpose."""
 
 from dataclasses import dataclass
 from typing import Literal
 
 from invelo.core.errors import InputError, require_within
+from invelo.core.holds import LEAST_USEFUL_HOLD, LONGEST_SHARE
 
 Purpose = Literal["learn", "skill", "strength", "size", "endurance", "keep", "finisher"]
 Level = Literal["beginner", "intermediate", "advanced"]
 School = Literal["range"]
+Unit = Literal["reps", "s"]
+"""What a dose counts: reps, or seconds of a hold."""
 
-LEAST_USEFUL_REPS = 5
-"""Fewest reps that are still practice rather than a trial (common practice)."""
+LEAST_USEFUL: dict[Unit, float] = {"reps": 5.0, "s": LEAST_USEFUL_HOLD}
+"""Fewest reps, or shortest hold, that are still practice rather than a trial (common practice)."""
+
+MOST: dict[Unit, float] = {"reps": 100.0, "s": 600.0}
 
 GATE_EFFORT = 9.0
 """Highest effort at which a gate counts as met in the range school (common practice)."""
@@ -19,40 +24,70 @@ GATE_SESSIONS = 2
 """Consecutive sessions of a ladder on which the gate is shown (common practice)."""
 
 
+def amount_of(name: str, unit: Unit, reps: float | None, seconds: float | None) -> float:
+    """What was done, in whatever it is counted in.
+
+    Raises:
+        InputError: for reps of a hold, seconds of reps, or neither.
+    """
+    held = unit == "s"
+    given, other = (seconds, reps) if held else (reps, seconds)
+    wanted, unwanted = ("hold", "reps") if held else ("reps", "hold")
+    way = "held, not counted" if held else "counted, not held"
+    if given is None:
+        raise InputError(
+            wanted,
+            f"the {name.lower()} is {way}."
+            if other is not None
+            else f"the {name.lower()} needs the {'seconds' if held else 'reps'} that were done.",
+            f"Give {'seconds' if held else 'reps'}.",
+        )
+    if other is not None:
+        raise InputError(unwanted, f"the {name.lower()} is {way}.", f"Leave the {unwanted} out.")
+    return given
+
+
 @dataclass(frozen=True)
 class Dose:
     """What one session asks on a rung.
 
     Attributes:
         sets: number of work sets.
-        reps_low: the range's foot.
-        reps_high: the range's top.
+        low, high: the range's foot and top, in `unit`.
         rest: seconds between sets.
         effort: target, 1–10.
+        unit: reps, or seconds of a hold.
     """
 
     sets: int
-    reps_low: int
-    reps_high: int
+    low: int
+    high: int
     rest: int
     effort: float
+    unit: Unit = "reps"
 
     def __post_init__(self) -> None:
         """Check ranges."""
         require_within("sets", self.sets, 1, 12, "sets")
-        require_within("lowest reps", self.reps_low, 1, 100, "reps")
-        require_within("highest reps", self.reps_high, 1, 100, "reps")
+        require_within("range's foot", self.low, 1, MOST[self.unit], self.unit)
+        require_within("range's top", self.high, 1, MOST[self.unit], self.unit)
         require_within("rest", self.rest, 0, 900, "s")
         require_within("effort", self.effort, 1, 10, "")
-        if self.reps_low > self.reps_high:
+        if self.low > self.high:
             raise InputError(
-                "highest reps", "the range's top lies under its foot.", "Give the larger second."
+                "range's top", "the range's top lies under its foot.", "Give the larger second."
             )
 
     @property
     def reserve(self) -> float:
         """Reps left in reserve at the target effort."""
         return 10.0 - self.effort
+
+    @property
+    def asks(self) -> float:
+        """What must be there to the end for the range's foot to fit: the foot and the reps in
+        reserve, or the hold of which the foot is seven tenths (common practice)."""
+        return self.low + self.reserve if self.unit == "reps" else self.low / LONGEST_SHARE
 
 
 @dataclass(frozen=True)
@@ -61,20 +96,22 @@ class Gate:
 
     Attributes:
         sets: sets that each meet it.
-        reps: clean reps in every one.
+        amount: clean reps, or seconds, in every one.
         effort: highest effort allowed.
         sessions: consecutive sessions of the ladder on which it is shown.
+        unit: reps, or seconds of a hold.
     """
 
     sets: int
-    reps: int
+    amount: int
     effort: float = GATE_EFFORT
     sessions: int = GATE_SESSIONS
+    unit: Unit = "reps"
 
     def __post_init__(self) -> None:
         """Check ranges."""
         require_within("gate sets", self.sets, 1, 12, "sets")
-        require_within("gate reps", self.reps, 1, 100, "reps")
+        require_within(f"gate {self.unit}", self.amount, 1, MOST[self.unit], self.unit)
         require_within("gate effort", self.effort, 1, 10, "")
         require_within("gate sessions", self.sessions, 1, 10, "sessions")
 
@@ -90,6 +127,17 @@ RANGES: dict[Purpose, tuple[int, int, int, float]] = {
 }
 """Foot and top of the range, rest in s, effort (common practice)."""
 
+HELD_RANGES: dict[Purpose, tuple[int, int, int, float]] = {
+    "learn": (5, 8, 60, 6.0),
+    "skill": (5, 15, 120, 8.0),
+    "strength": (8, 15, 120, 9.0),
+    "size": (15, 30, 75, 9.0),
+    "endurance": (30, 45, 60, 9.0),
+    "keep": (8, 15, 75, 7.0),
+    "finisher": (30, 60, 45, 9.0),
+}
+"""The same for holds, in seconds (common practice: 15–30 s of a shape open the next one)."""
+
 SETS: dict[Level, int] = {"beginner": 2, "intermediate": 3, "advanced": 4}
 """Sets of a movement: 2 to start with, then 3, then 4 (common practice)."""
 
@@ -97,13 +145,13 @@ FEW_SETS: dict[Purpose, int] = {"learn": 2, "keep": 2, "finisher": 1}
 """Purposes that ask for no more than this, whatever the level (common practice)."""
 
 
-def range_dose(purpose: Purpose, level: Level) -> Dose:
-    """The `range` school's dose: a fixed range of reps, climbed before the rung changes.
+def range_dose(purpose: Purpose, level: Level, unit: Unit = "reps") -> Dose:
+    """The `range` school's dose: a fixed range, climbed before the rung changes.
 
     Source: common practice.
     """
-    low, high, rest, effort = RANGES[purpose]
-    return Dose(min(SETS[level], FEW_SETS.get(purpose, 12)), low, high, rest, effort)
+    low, high, rest, effort = (RANGES if unit == "reps" else HELD_RANGES)[purpose]
+    return Dose(min(SETS[level], FEW_SETS.get(purpose, 12)), low, high, rest, effort, unit)
 
 
 def range_gate(dose: Dose) -> Gate:
@@ -111,4 +159,4 @@ def range_gate(dose: Dose) -> Gate:
 
     Source: common practice.
     """
-    return Gate(dose.sets, dose.reps_high)
+    return Gate(dose.sets, dose.high, unit=dose.unit)

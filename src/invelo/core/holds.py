@@ -5,12 +5,13 @@ likely one; Frey Law and Avin's, by joint, bounds it where both speak. A tested 
 athlete's capacity, and the capacity gives the time of any other shape.
 """
 
+import math
 from dataclasses import dataclass
 from functools import cached_property, lru_cache
 from typing import Literal
 
 from invelo.core.errors import require_within
-from invelo.core.estimate import Derivation, Estimate, Input, Part, combine
+from invelo.core.estimate import Z80, Derivation, Estimate, Input, Part, combine
 
 Joint = Literal["shoulder", "elbow", "trunk", "knee", "ankle", "grip", "hip"]
 
@@ -24,9 +25,20 @@ curve ends at f = 1 with 6 s)."""
 LEAST_USEFUL_HOLD = 5.0
 """Seconds; the least useful hold (common practice). Under about 3 s is not practice at all."""
 
+SHORTEST_SHARE, LONGEST_SHARE = 0.5, 0.7
+"""What a practice hold is of the best one (common practice)."""
+
 HOLD_SCATTER = 0.12
 """80 % half-width of a hold repeated another day, as a share of its seconds and never under one
 second (from memory of test–retest studies of static endurance)."""
+
+REFERENCE_HOLD = 6.0
+"""Seconds for which the greatest torque is held: f = 1 on the curve."""
+
+ENDURANCE_SD = 0.15
+"""How far people differ in endurance: standard deviation of the exponent k in T = 6 s (R/6 s)^k,
+where R is the curve's time and k = 1 the curve itself (from memory: times at half of the greatest
+torque differ from person to person by 30 to 40 %)."""
 
 AVIN_ABOVE = 0.7
 """Share up to which the two curves are compared; above, the second is an extrapolation."""
@@ -96,6 +108,20 @@ def avin(share: float, joint: Joint) -> float:
     return float(scale * share**power)
 
 
+def as_another(seconds: float, sign: int, inverse: bool = False) -> float:
+    """The curve's time for someone at one 80 % end of endurance: 6 s (T/6 s)^k.
+
+    Args:
+        seconds: on the curve, or that someone's own.
+        sign: 1 for the end that holds long, −1 for the other, 0 for the curve itself.
+        inverse: from that someone's own time back to the curve's.
+    """
+    if seconds <= 0.0:
+        return 0.0
+    k = 1.0 + sign * Z80 * ENDURANCE_SD
+    return float(REFERENCE_HOLD * (seconds / REFERENCE_HOLD) ** (1.0 / k if inverse else k))
+
+
 @dataclass(frozen=True)
 class HoldResult:
     """A tested hold.
@@ -105,12 +131,17 @@ class HoldResult:
         seconds: for how long, 0.5 to 3600.
         joint: the limiting joint.
         unit: of the torque; kg where a load stands in for it (a hang's grip).
+        torque_low, torque_high: 80 % ends of the torque; the torque itself if not given.
+        days: over how many days of results the scatter is averaged; this is one of them.
     """
 
     torque: float
     seconds: float
     joint: Joint = "shoulder"
     unit: str = "N·m"
+    torque_low: float | None = None
+    torque_high: float | None = None
+    days: int = 1
 
     def __post_init__(self) -> None:
         """Check ranges."""
@@ -120,7 +151,7 @@ class HoldResult:
     @property
     def scatter(self) -> float:
         """80 % half-width of the seconds."""
-        return max(1.0, HOLD_SCATTER * self.seconds)
+        return max(1.0, HOLD_SCATTER * self.seconds) / math.sqrt(self.days)
 
 
 @dataclass(frozen=True)
@@ -134,8 +165,17 @@ class HoldCapacity:
         """Whether the hold outlasted the curve, so that capacity is at least what is told."""
         return self.result.seconds >= LONGEST
 
-    def _torque(self, seconds: float) -> float:
-        return self.result.torque / rohmert_inverse(min(max(seconds, 0.1), LONGEST))
+    def _torque(self, seconds: float, sign: int = 0) -> float:
+        """The greatest torque that a hold of `seconds` tells; of someone at one 80 % end of
+        endurance for a `sign` of −1 or 1."""
+        told = as_another(min(max(seconds, 0.1), LONGEST), sign, inverse=True)
+        return self.result.torque / rohmert_inverse(min(told, LONGEST))
+
+    @cached_property
+    def repeats(self) -> tuple[float, float]:
+        """80 % ends of the greatest torque by the day's scatter alone."""
+        seconds, scatter = self.result.seconds, self.result.scatter
+        return self._torque(seconds - scatter), self._torque(seconds + scatter)
 
     @cached_property
     def greatest(self) -> Estimate:
@@ -147,8 +187,17 @@ class HoldCapacity:
             (
                 Part(
                     "a hold repeats only roughly",
-                    self._torque(result.seconds - result.scatter),
-                    self._torque(result.seconds + result.scatter),
+                    *self.repeats,
+                ),
+                Part(
+                    "people differ in endurance",
+                    self._torque(result.seconds, -1),
+                    self._torque(result.seconds, 1),
+                ),
+                Part(
+                    "the torque on an unmeasured body",
+                    likely * (result.torque_low or result.torque) / result.torque,
+                    likely * (result.torque_high or result.torque) / result.torque,
                 ),
             ),
         )
@@ -159,7 +208,8 @@ class HoldCapacity:
             self.result.unit,
             Derivation(
                 "Torque held ÷ the share of capacity that Rohmert's curve gives for that time. "
-                "The range is the test's own scatter.",
+                "The range joins the test's own scatter, how far people differ in endurance and "
+                "the torque's own range.",
                 (
                     Input("torque held", result.torque, result.unit),
                     Input("for", result.seconds, "s"),
@@ -193,8 +243,9 @@ class HoldCapacity:
         require_within("torque", torque, 0.0, 5000.0, self.result.unit)
         result, which = self.result, joint or self.result.joint
 
-        def seconds(load: float, tested: float) -> float:
-            return rohmert(max(LEAST_SHARE, load / self._torque(tested)))
+        def seconds(load: float, tested: float, sign: int = 0) -> float:
+            told = rohmert(max(LEAST_SHARE, load / self._torque(tested, sign)))
+            return as_another(told, sign)
 
         likely = seconds(torque, result.seconds)
         share = torque / self._torque(result.seconds)
@@ -209,6 +260,11 @@ class HoldCapacity:
                 "the step between the two shapes",
                 seconds(torque * ratio_range[1], result.seconds),
                 seconds(torque * ratio_range[0], result.seconds),
+            ),
+            Part(
+                "people differ in endurance",
+                seconds(torque, result.seconds, -1),
+                seconds(torque, result.seconds, 1),
             ),
         ]
         spread: tuple[float, float] | None = None
@@ -227,7 +283,8 @@ class HoldCapacity:
             Derivation(
                 "The tested hold gives the greatest torque; the new torque is a share of it, and "
                 "Rohmert's curve gives the time. The range joins the test's scatter, the step "
-                "between the shapes and, where both speak, the second curve.",
+                "between the shapes, how far people differ in endurance and, where both speak, "
+                "the second curve.",
                 (
                     Input("tested torque", result.torque, result.unit),
                     Input("tested hold", result.seconds, "s"),
@@ -287,4 +344,7 @@ def hold_share(best: float) -> tuple[float, float]:
 
     Source: common practice.
     """
-    return max(LEAST_USEFUL_HOLD, 0.5 * best), max(LEAST_USEFUL_HOLD, 0.7 * best)
+    return (
+        max(LEAST_USEFUL_HOLD, SHORTEST_SHARE * best),
+        max(LEAST_USEFUL_HOLD, LONGEST_SHARE * best),
+    )

@@ -1,139 +1,150 @@
-"""Loads to hand: which things make a target load, in the fewest pieces.
+"""Kit and places: what is there, how high, how heavy, and whether it may be used."""
 
-Books, bottles, sandbags: what is in the room, each of a known weight and so many of it. The search
-is exact: a small integer programme, solved by branch and bound in a general library (HiGHS, through
-SciPy), first for the fewest pieces within the tolerance and then, with that many, for the nearest.
-"""
-
+from collections.abc import Iterable
 from dataclasses import dataclass
+from datetime import date
+from typing import Literal
 
 from invelo.core.errors import InputError, require_within
 
-LITRE_OF_WATER = 0.998
-"""kg at 20 °C (CRC Handbook of Chemistry and Physics, from memory); one litre is one kilogram
+Kind = Literal[
+    "surface",
+    "bar",
+    "parallel bars",
+    "rings",
+    "straps",
+    "chair",
+    "stairs",
+    "wall",
+    "bag",
+    "load",
+    "band",
+]
+Floor = Literal["gripping", "smooth"]
+
+NEEDS_HEIGHT: frozenset[Kind] = frozenset(
+    {"surface", "bar", "parallel bars", "rings", "straps", "chair", "stairs"}
+)
+NEEDS_WEIGHT: frozenset[Kind] = frozenset({"load", "bag"})
+
+BEARS: frozenset[Kind] = frozenset(
+    {"surface", "bar", "parallel bars", "rings", "straps", "chair", "band"}
+)
+"""What a person hangs from, leans on or is held by; it is looked at before it is planned with
 (common practice)."""
 
-MOST_THINGS = 60
-MOST_PIECES = 200
+CHECK_DAYS = 90
+"""Days a safety check stands (ours). Bars, straps, bands and door anchors are looked at before
+each use all the same (common practice)."""
+
+LOOK_FOR: dict[Kind, str] = {
+    "surface": "stands firm, does not tip or slide, edge not sharp",
+    "bar": "rated for twice the person, fixings tight, no play, nothing sharp",
+    "parallel bars": "both fixed and level, do not spread under load",
+    "rings": "straps uncut, buckles hold, anchor rated",
+    "straps": "uncut, door locked and opening away, anchor rated",
+    "chair": "on a mat and against a wall, four sound legs",
+    "stairs": "dry, lit, with a rail",
+    "band": "no nick, no white crease, no knot; anchor without an edge",
+}
 
 
 @dataclass(frozen=True)
-class Thing:
-    """Something to load with.
+class SafetyCheck:
+    """Whether a thing was found safe on a day, and who looked."""
+
+    day: date
+    safe: bool
+    by: str
+
+
+@dataclass(frozen=True)
+class Item:
+    """A thing in a place.
+
+    Attributes:
+        kind: what it is.
+        name: as the coach calls it.
+        height: of a surface, bar or anchor above the floor, m, 0 to 6.
+        kg: of one piece of a load, or what a bag holds.
+        count: how many.
+        setup_minutes: to rig it up, 0 to 60.
+        home_made: whether it was built at home; then a photo the coach approved is wanted.
+        approved: the day the coach approved its photo.
+        check: the newest safety check.
+    """
+
+    kind: Kind
+    name: str
+    height: float | None = None
+    kg: float | None = None
+    count: int = 1
+    setup_minutes: float = 0.0
+    home_made: bool = False
+    approved: date | None = None
+    check: SafetyCheck | None = None
+
+    def __post_init__(self) -> None:
+        """Check ranges, and that height and weight stand where they are needed."""
+        if self.kind in NEEDS_HEIGHT and self.height is None:
+            raise InputError("height", f"“{self.name}” has none.", "Measure it from the floor.")
+        if self.kind in NEEDS_WEIGHT and self.kg is None:
+            what = "what it holds" if self.kind == "bag" else "one piece"
+            raise InputError("weight", f"“{self.name}” has none.", f"Weigh {what}.")
+        if self.height is not None:
+            require_within("height", self.height, 0.0, 6.0, "m")
+        if self.kg is not None:
+            require_within("weight", self.kg, 0.05, 150.0, "kg")
+        require_within("count", self.count, 1, 200, "")
+        require_within("minutes to rig up", self.setup_minutes, 0.0, 60.0, "min")
+
+    def why_not(self, today: date) -> str:
+        """Why it is not planned with; '' where it may be."""
+        if self.check is not None and not self.check.safe:
+            return f"found unsafe on {self.check.day.isoformat()}"
+        if self.home_made and self.approved is None:
+            return "home-made: waits for a photo that the coach approves"
+        if self.kind not in BEARS:
+            return ""
+        if self.check is None:
+            return "not checked yet"
+        if (today - self.check.day).days > CHECK_DAYS:
+            return f"last checked on {self.check.day.isoformat()}: look again"
+        return ""
+
+
+@dataclass(frozen=True)
+class Room:
+    """A place to train.
 
     Attributes:
         name: as the coach calls it.
-        kg: of one piece, 0.05 to 60.
-        count: how many there are.
+        floor: whether feet grip or slide.
+        items: what is there.
     """
 
     name: str
-    kg: float
-    count: int = 1
-
-    def __post_init__(self) -> None:
-        """Check ranges."""
-        require_within(f"weight of {self.name or 'a thing'}", self.kg, 0.05, 60.0, "kg")
-        require_within(f"count of {self.name or 'a thing'}", self.count, 0, MOST_PIECES, "")
+    floor: Floor
+    items: tuple[Item, ...] = ()
 
 
-@dataclass(frozen=True)
-class Picked:
-    """What to take.
-
-    Attributes:
-        pieces: thing and how many of it.
-        kg: altogether.
-        off: kg above (+) or under (−) the target.
-    """
-
-    pieces: tuple[tuple[Thing, int], ...]
-    kg: float
-    off: float
-
-
-def water(litres: float) -> float:
-    """Kilos of water in a bottle.
+def kit_why_not(needed: tuple[Kind, ...], rooms: Iterable[Room], today: date) -> str:
+    """Why the kit at hand does not allow something; '' where it does.
 
     Args:
-        litres: 0.1 to 30.
+        needed: any one of these kinds will do; none is needed if empty.
+        rooms: where the person trains; nothing is refused where none is known.
+        today: for checks that have run out.
     """
-    require_within("litres", litres, 0.1, 30.0, "L")
-    return litres * LITRE_OF_WATER
-
-
-def pick(
-    things: tuple[Thing, ...], target: float, tolerance: float = 0.25, limit: float = 15.0
-) -> Picked:
-    """The fewest pieces that weigh `target` within `tolerance`, nearest among equals.
-
-    Args:
-        things: what there is.
-        target: kg, above 0.
-        tolerance: kg either way.
-        limit: kg the bag holds (common practice: about fifteen).
-
-    Raises:
-        InputError: if nothing is there, the target is over the limit, or no choice of things comes
-            near enough; then the nearest load to be had is told.
-    """
-    require_within("target", target, 0.05, 200.0, "kg")
-    require_within("tolerance", tolerance, 0.0, 10.0, "kg")
-    require_within("limit", limit, 0.05, 200.0, "kg")
-    require_within("things", len(things), 1, MOST_THINGS, "")
-    if target > limit:
-        raise InputError(
-            "target", f"{target:g} kg is more than the bag holds ({limit:g}).", "Ask for less."
-        )
-    low, high = max(0.05, target - tolerance), min(limit, target + tolerance)
-    fewest = _search(things, low, high, target, None)
-    if fewest is None:
-        nearest = _search(things, 0.0, limit, target, None, nearest=True)
-        told = f"{nearest.kg:g} kg" if nearest and nearest.pieces else "nothing"
-        raise InputError(
-            "things",
-            f"none of them make {target:g} kg within {tolerance:g}.",
-            f"The nearest to be had is {told}; add a thing or widen the tolerance.",
-        )
-    count = sum(number for _, number in fewest.pieces)
-    return _search(things, low, high, target, count, nearest=True) or fewest
-
-
-def _search(
-    things: tuple[Thing, ...],
-    low: float,
-    high: float,
-    target: float,
-    pieces: int | None,
-    nearest: bool = False,
-) -> Picked | None:
-    """One integer programme: counts of each thing and how far off the target they are."""
-    import numpy as np  # loaded on first use, with the solver
-    from scipy.optimize import Bounds, LinearConstraint, milp
-
-    weights = np.array([thing.kg for thing in things])
-    count = len(things)
-    zero = np.zeros((count, 1))
-    rows = [
-        (np.append(weights, 0.0), low, high),
-        (np.append(weights, -1.0), -np.inf, target),  # weight − target ≤ off
-        (np.append(weights, 1.0), target, np.inf),  # target − weight ≤ off
-    ]
-    if pieces is not None:
-        rows.append((np.append(np.ones(count), 0.0), pieces, pieces))
-    cost = np.append(zero[:, 0], 1.0) if nearest else np.append(np.ones(count), 0.0)
-    found = milp(
-        cost,
-        constraints=[LinearConstraint(row, least, most) for row, least, most in rows],
-        bounds=Bounds(np.zeros(count + 1), np.append([thing.count for thing in things], np.inf)),
-        integrality=np.append(np.ones(count), 0.0),
-    )
-    if not found.success:
-        return None
-    numbers = np.rint(found.x[:count]).astype(int)
-    kg = float(weights @ numbers)
-    return Picked(
-        tuple((thing, int(n)) for thing, n in zip(things, numbers, strict=True) if n),
-        round(kg, 6),
-        round(kg - target, 6),
-    )
+    known = tuple(rooms)
+    if not needed or not known:
+        return ""
+    there = [item for room in known for item in room.items if item.kind in needed]
+    if not there:
+        where = ", ".join(room.name for room in known)
+        return f"it needs {' or '.join(needed)}, and there is none at {where}"
+    reasons = [(item, item.why_not(today)) for item in there]
+    if any(not reason for _, reason in reasons):
+        return ""
+    item, reason = reasons[0]
+    return f"“{item.name}” is not safe to plan with: {reason}"

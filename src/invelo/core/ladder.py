@@ -4,10 +4,10 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 from invelo.core.body import Body
-from invelo.core.dose import LEAST_USEFUL_REPS
+from invelo.core.dose import LEAST_USEFUL
 from invelo.core.estimate import Derivation, Estimate, Input
-from invelo.core.ratio import load_ratio, relative_range
-from invelo.core.reps import Capacity, RepResult
+from invelo.core.predict import Done, Known
+from invelo.core.ratio import load_ratio
 from invelo.core.rung import Demand, Rung, demand
 
 
@@ -17,7 +17,7 @@ class Step:
 
     Attributes:
         ratio: upper demand ÷ lower demand.
-        above: reps to failure on the upper rung for whoever just meets the lower gate.
+        above: reps to failure, or seconds, on the upper rung for whoever just meets the lower gate.
         gap: whether that is under the least useful dose.
         easier: whether the upper rung asks less than the lower; flagged, never moved.
     """
@@ -44,14 +44,11 @@ def step(lower: Rung, upper: Rung, below: Demand, above: Demand) -> Step:
     """
     plain_low, plain, plain_high = load_ratio(above.load, below.load)
     likely = above.on_scale.likely / below.on_scale.likely
-    just_met = Capacity(
-        RepResult(
-            below.load.demand.likely, lower.gate.reps, lower.modifiers.tempo, lower.gate.effort
-        )
+    just_met = Known(
+        below.load.body,
+        Done.of(below.load.setup, lower.gate.amount, lower.modifiers.tempo, lower.gate.effort),
     )
-    expected = just_met.predict(
-        above.load.demand.likely, upper.modifiers.tempo, relative_range(above.load, below.load)
-    )
+    expected = just_met.expected(above.load, upper.modifiers.tempo)
     return Step(
         ratio=Estimate(
             likely,
@@ -69,7 +66,7 @@ def step(lower: Rung, upper: Rung, below: Demand, above: Demand) -> Step:
             ),
         ),
         above=expected,
-        gap=expected.likely < LEAST_USEFUL_REPS,
+        gap=expected.likely < LEAST_USEFUL[upper.dose.unit],
         easier=likely < 1.0,
     )
 

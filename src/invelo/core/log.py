@@ -3,10 +3,14 @@
 from dataclasses import dataclass
 from datetime import date
 
+from invelo.core.dose import Unit
 from invelo.core.errors import require_within
 
 PAIN_STOP = 4
 """Pain, 0–10, at which the movement ends for the day (common practice)."""
+
+
+MOST_LOGGED: dict[Unit, float] = {"reps": 200.0, "s": 3600.0}
 
 
 @dataclass(frozen=True)
@@ -15,23 +19,26 @@ class SetRecord:
 
     Attributes:
         rung: key of the rung it was done on, unique on its ladder.
-        reps: clean reps.
+        amount: clean reps, or seconds of a hold.
         effort: 1–10.
         clean: whether form held to the end.
         pain: 0–10; 0 for none.
         pain_place: where, '' for none.
+        unit: of the amount.
     """
 
     rung: str
-    reps: int
+    amount: float
     effort: float
     clean: bool = True
     pain: int = 0
     pain_place: str = ""
+    unit: Unit = "reps"
 
     def __post_init__(self) -> None:
         """Check ranges."""
-        require_within("reps", self.reps, 0, 200, "reps")
+        name = "reps" if self.unit == "reps" else "hold"
+        require_within(name, self.amount, 0, MOST_LOGGED[self.unit], self.unit)
         require_within("effort", self.effort, 1, 10, "")
         require_within("pain", self.pain, 0, 10, "")
 

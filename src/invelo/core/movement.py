@@ -9,11 +9,15 @@ from typing import Literal
 from pydantic import TypeAdapter
 
 from invelo.core.body import Worn
+from invelo.core.dose import Unit
 from invelo.core.errors import InputError
+from invelo.core.kit import Kind
+from invelo.core.norms import Norm
+from invelo.core.posture.form import Form, form
 from invelo.core.setup import BandHold, Help, SetUp, set_up
 from invelo.core.tempo import Tempo
 
-CATALOGUE_VERSION = "2"
+CATALOGUE_VERSION = "3"
 """Version of the movements as data; stored beside every result that used them."""
 
 
@@ -39,6 +43,7 @@ class Movement:
         cues: three at most.
         also: other terms for it.
         cautions: shown on the rung and before a session.
+        kit: any one of these is needed; nothing is if it is empty.
         fault: faults with the easier rung each calls for.
     """
 
@@ -51,12 +56,23 @@ class Movement:
     cues: tuple[str, ...]
     also: tuple[str, ...] = ()
     cautions: tuple[str, ...] = ()
+    kit: tuple[Kind, ...] = ()
     fault: tuple[Fault, ...] = ()
 
     def __post_init__(self) -> None:
         """Hold the catalogue to three cues."""
         if not 1 <= len(self.cues) <= 3:
             raise ValueError(f"{self.id}: one to three cues are wanted, not {len(self.cues)}")
+
+    @property
+    def posture(self) -> Form:
+        """The form it is computed by."""
+        return form(self.form)
+
+    @property
+    def unit(self) -> Unit:
+        """What a set of it is counted in: reps, or seconds of a hold."""
+        return "s" if self.posture.counted == "hold" else "reps"
 
 
 @dataclass(frozen=True)
@@ -108,24 +124,82 @@ def sorted_values(values: dict[str, float]) -> tuple[tuple[str, float], ...]:
     return tuple(sorted(values.items()))
 
 
-@dataclass(frozen=True)
-class ReadyRung:
-    """A rung of a ready ladder, as the catalogue writes it."""
+@dataclass(frozen=True, kw_only=True)
+class ReadySetUp:
+    """A movement and what is changed about it, as the catalogue writes it.
+
+    Attributes:
+        name: as it is called there.
+        movement: its id.
+        shape: a named shape of its form; `values` go on top.
+        vest, bag, hands: kg.
+        tempo: lower-hold-press-hold, s.
+    """
 
     name: str
     movement: str
+    shape: str = ""
     values: dict[str, float] = field(default_factory=dict)
     vest: float = 0.0
     bag: float = 0.0
+    hands: float = 0.0
     tempo: str = "1-0-1-0"
 
     def modifiers(self) -> Modifiers:
         """As the core computes with them."""
+        named: dict[str, float] = {}
+        if self.shape:
+            named = catalogue().find_movement(self.movement).posture.named(self.shape)
         return Modifiers(
-            sorted_values(self.values),
-            Worn(vest=self.vest, bag=self.bag),
+            sorted_values(named | self.values),
+            Worn(vest=self.vest, bag=self.bag, hands=self.hands),
             tempo=Tempo.parse(self.tempo),
         )
+
+
+@dataclass(frozen=True, kw_only=True)
+class TestKind(ReadySetUp):
+    """Something to test: a set-up done to the end.
+
+    Attributes:
+        id: stable name.
+        how: what to do, and what ends it.
+        level: for whom it comes first: those new to it, the trained, or the strong.
+        kit: besides the movement's own, any one of these.
+        norm: id of the published norms it compares with, '' for none.
+    """
+
+    id: str
+    how: str
+    level: Literal["new", "trained", "strong"]
+    kit: tuple[Kind, ...] = ()
+    norm: str = ""
+
+    @property
+    def of(self) -> Movement:
+        """Its movement."""
+        return catalogue().find_movement(self.movement)
+
+    @property
+    def per_side(self) -> bool:
+        """Whether each side is tested for itself."""
+        return self.of.counted == "per side"
+
+
+@dataclass(frozen=True)
+class Skill:
+    """A goal.
+
+    Attributes:
+        id, name: as stored, as shown.
+        families: that lead there, the nearest first.
+        movement: the goal itself, '' for strength in general.
+    """
+
+    id: str
+    name: str
+    families: tuple[str, ...]
+    movement: str = ""
 
 
 @dataclass(frozen=True)
@@ -135,7 +209,7 @@ class ReadyLadder:
     id: str
     goal: str
     family: str
-    rungs: tuple[ReadyRung, ...]
+    rungs: tuple[ReadySetUp, ...]
 
 
 @dataclass(frozen=True)
@@ -144,6 +218,9 @@ class Catalogue:
 
     movement: tuple[Movement, ...]
     ladder: tuple[ReadyLadder, ...]
+    test: tuple[TestKind, ...] = ()
+    skill: tuple[Skill, ...] = ()
+    norm: tuple[Norm, ...] = ()
 
     def find_movement(self, movement_id: str) -> Movement:
         """A movement by its id.
@@ -204,7 +281,7 @@ def catalogue() -> Catalogue:
     ]
     return TypeAdapter(Catalogue).validate_python(
         {
-            "movement": [m for page in pages for m in page.get("movement", [])],
-            "ladder": [ladder for page in pages for ladder in page.get("ladder", [])],
+            kind: [entry for page in pages for entry in page.get(kind, [])]
+            for kind in ("movement", "ladder", "test", "skill", "norm")
         }
     )

@@ -14,7 +14,13 @@ import numpy as np
 
 from invelo.core.errors import InputError, require_within
 from invelo.core.estimate import Z80, Array, Derivation, Estimate, Input
-from invelo.core.reps import REP_SCATTER, RESERVE_SCATTER, RepResult, median_ratio
+from invelo.core.reps import (
+    ENDURANCE_SD,
+    REP_SCATTER,
+    RESERVE_SCATTER,
+    RepResult,
+    median_ratio,
+)
 from invelo.core.tempo import ENDURANCE_EXPONENT, ENDURANCE_EXPONENT_SD, REFERENCE_REP
 
 LEAST_SETS = 4
@@ -23,10 +29,7 @@ LEAST_SETS = 4
 MOST_REPS = 60.0
 """Reps beyond which a set says no more than that it was light (ours)."""
 
-H_SD = 0.15
-"""How far the endurance exponent differs from person to person, standard deviation (ours)."""
-
-GROWTH_SD = 0.02
+GROWTENDURANCE_SD = 0.02
 """Growth of capacity a week that is not surprising, standard deviation (ours: 2 %)."""
 
 PRIOR_RULES = 0.8
@@ -162,9 +165,9 @@ def fit(observed: tuple[Observed, ...], unit: str = "kg") -> PersonalFit:
         told = _reps(np.exp(capacity + growth * weeks), endurance, loads)
         told = told * (REFERENCE_REP / seconds) ** g
         priors = [
-            growth / GROWTH_SD,
+            growth / GROWTENDURANCE_SD,
             (g - ENDURANCE_EXPONENT) / ENDURANCE_EXPONENT_SD,
-            (endurance - 1.0) / H_SD,
+            (endurance - 1.0) / ENDURANCE_SD,
         ]
         return np.append(np.log(told / reps) / scatter, priors)
 
@@ -213,7 +216,7 @@ def _told(
             100 * growth,
             100 * halves[1],
             "% a week",
-            account("Growth of the one-rep load.", halves[1], GROWTH_SD),
+            account("Growth of the one-rep load.", halves[1], GROWTENDURANCE_SD),
         ),
         g=_around(
             g,
@@ -233,7 +236,7 @@ def _told(
                 "How reps fall as the load nears the one-rep load; under 1 means more reps than "
                 "the published equations give.",
                 halves[3],
-                H_SD,
+                ENDURANCE_SD,
             ),
         ),
         sets=len(observed),

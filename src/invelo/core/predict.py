@@ -5,6 +5,7 @@ from functools import cached_property
 from typing import cast
 
 from invelo.core.body import Body
+from invelo.core.dose import Unit, amount_of
 from invelo.core.errors import InputError
 from invelo.core.estimate import Derivation, Estimate
 from invelo.core.holds import HoldCapacity, HoldResult, Joint
@@ -46,23 +47,36 @@ class Done:
                 f"a {form.name.lower()} is logged by effort; no count follows from it.",
                 "Compare its load instead.",
             )
-        wanted, given = ("reps", self.reps) if form.counted == "reps" else ("hold", self.seconds)
-        if given is None:
-            raise InputError(
-                wanted,
-                f"the {form.name.lower()} needs the {wanted} that were done."
-                if wanted == "reps"
-                else f"the {form.name.lower()} needs the seconds that were held.",
-                "Give it.",
-            )
+        _ = self.amount
+
+    @classmethod
+    def of(cls, setup: SetUp, amount: float, tempo: Tempo, effort: float) -> "Done":
+        """An amount in whatever the movement is counted in."""
+        if setup.form.counted == "hold":
+            return cls(setup, seconds=amount, tempo=tempo, effort=effort)
+        return cls(setup, amount, tempo=tempo, effort=effort)
+
+    @property
+    def amount(self) -> float:
+        """Reps or seconds, whichever it is counted in."""
+        form = self.setup.form
+        unit: Unit = "s" if form.counted == "hold" else "reps"
+        return amount_of(form.name, unit, self.reps, self.seconds)
 
 
 @dataclass(frozen=True)
 class Known:
-    """What something done says of one body's capacity."""
+    """What something done says of one body's capacity.
+
+    Attributes:
+        body: whose.
+        done: what.
+        days: over how many days of results its scatter is averaged; this is one of them.
+    """
 
     body: Body
     done: Done
+    days: int = 1
 
     @cached_property
     def load(self) -> Reading:
@@ -83,7 +97,17 @@ class Known:
             )
         if done.seconds is not None and done.setup.form.counted == "hold":
             joint = cast(Joint, done.setup.form.joint)
-            return HoldCapacity(HoldResult(load.likely, done.seconds, joint, self.load.unit))
+            return HoldCapacity(
+                HoldResult(
+                    load.likely,
+                    done.seconds,
+                    joint,
+                    self.load.unit,
+                    load.low,
+                    load.high,
+                    self.days,
+                )
+            )
         return Capacity(
             RepResult(
                 load.likely,
@@ -93,6 +117,7 @@ class Known:
                 load.low,
                 load.high,
                 self.load.unit,
+                self.days,
             )
         )
 

@@ -12,7 +12,7 @@ from functools import cached_property, lru_cache
 from statistics import median
 
 from invelo.core.errors import require_within
-from invelo.core.estimate import Derivation, Estimate, Input, Part, combine, middle_80
+from invelo.core.estimate import Z80, Derivation, Estimate, Input, Part, combine
 from invelo.core.tempo import (
     ENDURANCE_EXPONENT,
     ENDURANCE_EXPONENT_SD,
@@ -36,6 +36,12 @@ SILENT_ABOVE = 15.0
 REP_SCATTER = 0.08
 """80 % half-width of a rep test repeated another day, as a share of the reps and never under one
 rep (from memory of test–retest studies: typical error 5–8 %)."""
+
+ENDURANCE_SD = 0.2
+"""How far people differ in how fast reps fall with load: standard deviation of the exponent h in
+C/w = f(r)^h, where h = 1 is the equations' median (Hoeger and others 1990, J Appl Sport Sci Res
+4(2):47–54, from memory: the standard deviations of reps at 60 and 80 % of the one-rep load, less
+the scatter of the tests themselves, read through that median: 0.15 to 0.3, 0.2 in the mean)."""
 
 RESERVE_SCATTER = 1.0
 """80 % half-width of a rated effort, in reps (from memory, Zourdos 2016: about one rep near
@@ -127,6 +133,9 @@ EQUATIONS: tuple[RepEquation, ...] = (
 SOURCES = (*(f"{e.name}: {e.formula}" for e in EQUATIONS), "Zourdos 2016 (reps in reserve)")
 
 
+ENDURANCE_SOURCE = "Hoeger and others 1990 (how people differ; from memory)"
+
+
 def speaking(reps: float) -> tuple[RepEquation, ...]:
     """The equations that speak to this many reps."""
     return tuple(e for e in EQUATIONS if reps <= e.limit)
@@ -159,6 +168,7 @@ class RepResult:
         effort: 1–10; 10 − effort reps are taken to have been left (10 for a test to the end).
         load_low, load_high: 80 % ends of the load; the load itself if not given.
         unit: of the load: kg, or N·m where a torque limits the movement.
+        days: over how many days of results the scatter is averaged; this is one of them.
     """
 
     load: float
@@ -168,6 +178,7 @@ class RepResult:
     load_low: float | None = None
     load_high: float | None = None
     unit: str = "kg"
+    days: int = 1
 
     def __post_init__(self) -> None:
         """Check ranges."""
@@ -184,7 +195,8 @@ class RepResult:
     def scatter(self) -> float:
         """80 % half-width of `reps_to_failure`, reps."""
         test = max(1.0, REP_SCATTER * self.reps)
-        return math.hypot(test, RESERVE_SCATTER if self.effort < 10 else 0.0)
+        rated = RESERVE_SCATTER if self.effort < 10 else 0.0
+        return math.hypot(test, rated) / math.sqrt(self.days)
 
 
 @dataclass(frozen=True)
@@ -208,6 +220,19 @@ class Capacity:
         at_limit = median(self._members(min(reference_reps, SILENT_ABOVE)).values())
         return max(at_limit, median(self._members(reference_reps).values()))
 
+    def _of_another(self, load: float, sign: int, inverse: bool = False) -> float:
+        """A load as someone at one 80 % end of endurance sees it from the tested load: its ratio to
+        that load raised to h, or to 1/h."""
+        h = 1.0 + sign * Z80 * ENDURANCE_SD
+        return self.result.load * float((load / self.result.load) ** (1.0 / h if inverse else h))
+
+    @cached_property
+    def repeats(self) -> tuple[float, float]:
+        """80 % ends of the one-rep load by the day's scatter alone."""
+        scatter = self.result.scatter
+        low, high = (self._one_rep(self._reference_reps(sign * scatter)) for sign in (-1, 1))
+        return low, high
+
     @cached_property
     def one_rep(self) -> Estimate:
         """The one-rep load at the reference rep, in the test's unit."""
@@ -219,11 +244,14 @@ class Capacity:
         low_load = result.load if result.load_low is None else result.load_low
         high_load = result.load if result.load_high is None else result.load_high
         parts = (
-            Part("the equations differ", *middle_80(values)),
+            Part(
+                "people differ in endurance",
+                self._of_another(likely, -1),
+                self._of_another(likely, 1),
+            ),
             Part(
                 "a test repeats only roughly",
-                self._one_rep(self._reference_reps(-result.scatter)),
-                self._one_rep(self._reference_reps(result.scatter)),
+                *self.repeats,
             ),
             Part(
                 "the load on an unmeasured body",
@@ -240,7 +268,8 @@ class Capacity:
             Derivation(
                 "Reps to failure, turned into reps of 2 s by equal time under tension; each "
                 "equation that speaks gives a one-rep load, and the median is the likely one. The "
-                "range joins the equations' disagreement, the test's scatter and the load's range.",
+                "range joins how far people differ in endurance, the test's scatter and the "
+                "load's range; the equations' disagreement is told apart.",
                 (
                     Input("load", result.load, result.unit),
                     Input("reps", result.reps, "reps"),
@@ -250,7 +279,7 @@ class Capacity:
                     Input("reps of 2 s", reps, "reps"),
                     *(Input(name, value, result.unit) for name, value in members.items()),
                 ),
-                SOURCES,
+                (*SOURCES, ENDURANCE_SOURCE),
                 "Above about 15 reps the equations spread widely." if reps > SILENT_ABOVE else "",
             ),
             min(values),
@@ -298,11 +327,14 @@ class Capacity:
         """
         seconds = tempo.rep_time
         likely = self._predict(load, seconds)
-        each = self._counts(load, self._reference_reps(), seconds, ENDURANCE_EXPONENT)
         same_tempo = abs(seconds - self.result.tempo.rep_time) < 1e-9
         exponent_sd = 0.0 if same_tempo else 1.2816 * ENDURANCE_EXPONENT_SD
         parts = (
-            Part("the equations differ", *middle_80(each)),
+            Part(
+                "people differ in endurance",
+                self._predict(self._of_another(load, -1, inverse=True), seconds),
+                self._predict(self._of_another(load, 1, inverse=True), seconds),
+            ),
             Part(
                 "a test repeats only roughly",
                 self._predict(load, seconds, -self.result.scatter),
@@ -328,7 +360,7 @@ class Capacity:
             Derivation(
                 "The tested reps become reps of 2 s, each equation's one-rep load from them, then "
                 "that equation's reps at the new load, then reps at the new tempo. The median is "
-                "the likely count; the range joins what the equations, the test, the step and the "
+                "the likely count; the range joins what endurance, the test, the step and the "
                 "tempo leave open.",
                 (
                     Input("tested load", self.result.load, self.result.unit),
@@ -337,7 +369,7 @@ class Capacity:
                     Input("new load", load, self.result.unit),
                     Input("new tempo", str(tempo), "s"),
                 ),
-                SOURCES,
+                (*SOURCES, ENDURANCE_SOURCE),
                 "Over 30 reads “30+, too light”; under 1 reads 0.",
             ),
         )
@@ -347,29 +379,55 @@ class Capacity:
         """The heaviest load at which `reps` of `seconds` each are likely, kg.
 
         This is the height to which the athlete's reach is filled on a ladder. It is `predict`
-        read the other way, by bisection; its range is that of the one-rep load, in proportion.
+        read the other way, by bisection.
         """
-        most = self.one_rep.likely
-        light, heavy = most / (OFF_SCALE * OFF_SCALE), 2 * most
-        while heavy - light > BISECTION_END * most:
-            middle = (light + heavy) / 2
-            light, heavy = (
-                (middle, heavy) if self._predict(middle, seconds) >= reps else (light, middle)
-            )
-        share = light / most
+        light = self._load_for(reps, seconds)
+        result = self.result
+        low_load = result.load if result.load_low is None else result.load_low
+        high_load = result.load if result.load_high is None else result.load_high
+        low, high = combine(
+            light,
+            (
+                Part(
+                    "people differ in endurance",
+                    self._of_another(light, -1),
+                    self._of_another(light, 1),
+                ),
+                Part(
+                    "a test repeats only roughly",
+                    self._load_for(reps, seconds, -result.scatter),
+                    self._load_for(reps, seconds, result.scatter),
+                ),
+                Part(
+                    "the load on an unmeasured body",
+                    light * low_load / result.load,
+                    light * high_load / result.load,
+                ),
+            ),
+        )
         return Estimate(
             light,
-            min(light, self.one_rep.low * share),
-            max(light, self.one_rep.high * share),
-            self.result.unit,
+            low,
+            high,
+            result.unit,
             Derivation(
                 "The heaviest load at which the prediction from the same test still gives this "
-                "many reps; found by halving. The range is that of the one-rep load.",
+                "many reps; found by halving. The range joins how far people differ in endurance, "
+                "the test's scatter and the load's range.",
                 (
-                    Input("one-rep load", self.one_rep.likely, self.result.unit),
+                    Input("one-rep load", self.one_rep.likely, result.unit),
                     Input("reps", reps, "reps"),
                     Input("seconds a rep", seconds, "s"),
                 ),
-                SOURCES,
+                (*SOURCES, ENDURANCE_SOURCE),
             ),
         )
+
+    def _load_for(self, reps: float, seconds: float, shift: float = 0.0) -> float:
+        most = self._one_rep(self._reference_reps(shift))
+        light, heavy = most / (OFF_SCALE * OFF_SCALE), 2 * most
+        while heavy - light > BISECTION_END * most:
+            middle = (light + heavy) / 2
+            enough = self._predict(middle, seconds, shift) >= reps
+            light, heavy = (middle, heavy) if enough else (light, middle)
+        return light

@@ -46,9 +46,7 @@ def demand(body: Body, rung: Rung) -> Demand:
     Raises:
         InputError: if the set-up is out of this body's reach.
     """
-    return asked(
-        body, rung.modifiers.setup(rung.movement), rung.modifiers.tempo, rung.dose.reps_low
-    )
+    return asked(body, rung.modifiers.setup(rung.movement), rung.modifiers.tempo, rung.dose.low)
 
 
 def asked(body: Body, setup: SetUp, tempo: Tempo, reps: float) -> Demand:

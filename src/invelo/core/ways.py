@@ -9,12 +9,11 @@ from dataclasses import dataclass, replace
 
 from invelo.core.bench import Task, as_hard_as
 from invelo.core.body import Body
+from invelo.core.capacity import Pool
 from invelo.core.dial import Dial, dial, dials
 from invelo.core.errors import InputError, require_within
 from invelo.core.estimate import Estimate
-from invelo.core.placement import Evidence
 from invelo.core.posture.form import form
-from invelo.core.ratio import relative_range
 from invelo.core.rung import Demand, Rung
 
 STEP_RANGE = (-0.5, 1.0)
@@ -34,7 +33,7 @@ class Way:
         now: as the rung has it.
         to: as the step asks for it, None where it cannot be reached.
         demand: of the changed rung.
-        expected: reps to failure this athlete likely has there.
+        expected: reps to failure, or seconds, this athlete likely has there.
         why_not: why it cannot be reached, '' if it can.
     """
 
@@ -46,7 +45,7 @@ class Way:
     why_not: str = ""
 
 
-def ways(body: Body, rung: Rung, step: float, known: Evidence) -> tuple[Way, ...]:
+def ways(body: Body, rung: Rung, step: float, known: Pool) -> tuple[Way, ...]:
     """Each dial turned alone until `rung` asks `step` more (or less) of `body`.
 
     Args:
@@ -54,7 +53,7 @@ def ways(body: Body, rung: Rung, step: float, known: Evidence) -> tuple[Way, ...
         rung: from where.
         step: as a share of the rung's demand, −0.5 to 1; 0.05 is five per cent more. Range and
             depth change the work of a rep instead, by the same share.
-        known: the evidence that speaks for the athlete, for the expected reps.
+        known: the evidence that speaks for the athlete, for the expected count.
 
     Raises:
         InputError: for a step out of range or of nothing.
@@ -84,9 +83,9 @@ def changed(rung: Rung, name: str, amount: float) -> Rung:
     )
 
 
-def _way(body: Body, rung: Rung, name: str, step: float, known: Evidence) -> Way:
+def _way(body: Body, rung: Rung, name: str, step: float, known: Pool) -> Way:
     here = Task(rung.movement.form, rung.modifiers)
-    reps = rung.dose.reps_low
+    reps = rung.dose.low
     found = as_hard_as(body, here, name, here, step, reps)
     if found.to is None:
         return Way(found.dial, found.now, why_not=found.why_not)
@@ -97,9 +96,5 @@ def _way(body: Body, rung: Rung, name: str, step: float, known: Evidence) -> Way
         found.now,
         found.to,
         reached,
-        known.capacity.predict(
-            reached.load.demand.likely,
-            there.changes.tempo,
-            relative_range(reached.load, known.load),
-        ),
+        known.expected(reached.load, there.changes.tempo),
     )

@@ -7,6 +7,7 @@ decision is left for whoever looks at the demo.
 """
 
 import math
+from dataclasses import replace
 from datetime import datetime, timedelta
 from random import Random
 from uuid import UUID
@@ -16,8 +17,7 @@ from sqlmodel import Session, select
 from invelo.core.bands import Pull, fit
 from invelo.core.body import GRAVITY
 from invelo.core.movement import Movement, catalogue
-from invelo.core.placement import evidence
-from invelo.core.ratio import relative_range
+from invelo.core.capacity import evidence
 from invelo.demo.theatre import (
     BAND_LENGTH,
     BANDS,
@@ -29,7 +29,7 @@ from invelo.demo.theatre import (
     ZONE,
     CrewMember,
 )
-from invelo.store import accounts, bands, floor, ladder, review, squad
+from invelo.store import accounts, bands, battery, floor, ladder, review, squad
 from invelo.store.moment import Moment
 from invelo.store.rows import body_of
 from invelo.store.tables import Account, Athlete, Decision, Ladder
@@ -68,8 +68,9 @@ def _live(db: Session, coach: Account, member: CrewMember, now: datetime, random
     athlete = squad.enrol(db, coach, person, enrolled)
     rung, reps = member.test
     tested = TOUR_LADDER.rungs[rung]
-    test = ladder.Test(_id(random), _movement(tested.movement), tested.modifiers(), reps)
-    row = ladder.create(db, athlete, TOUR_LADDER, member.purpose, member.level, test, enrolled)
+    test = battery.NewTest(_id(random), _movement(tested.movement), tested.modifiers(), reps)
+    battery.keep_test(db, athlete, test, enrolled)
+    row = ladder.create(db, athlete, TOUR_LADDER, member.purpose, member.level, enrolled)
     for offset in offsets:
         day = began + timedelta(days=offset)
         final = day == last_day
@@ -99,7 +100,7 @@ def _train(
     left = _true_reps(db, row, athlete, member, weeks) + random.gauss(0, 0.4)
     for number in range(1, rung.sets + 1):
         can = max(1.0, left - member.drift * (number - 1))
-        reps = max(1, min(rung.reps_high, math.floor(can - (10 - MOST_EFFORT))))
+        reps = max(1, min(rung.high, math.floor(can - (10 - MOST_EFFORT))))
         effort = min(10.0, max(5.0, round(2 * (10 - (can - reps))) / 2))
         moment = Moment(day + timedelta(seconds=(rung.rest_s + 40) * number), ZONE)
         hurts = pain if number == rung.sets else 0
@@ -108,6 +109,7 @@ def _train(
             rung_id=rung.id,
             number=number,
             reps=reps,
+            seconds=None,
             effort=effort,
             clean=True,
             pain=hurts,
@@ -136,11 +138,9 @@ def _true_reps(
         10,
     )
     load = seen.measured.demands[seen.standing].load
-    return truth.capacity.predict(
-        load.demand.likely / (1 + member.gain * weeks),
-        seen.measured.rungs[seen.standing].modifiers.tempo,
-        relative_range(load, truth.load),
-    ).likely
+    stronger = replace(load, measured=load.measured / (1 + member.gain * weeks))
+    tempo = seen.measured.rungs[seen.standing].modifiers.tempo
+    return truth.known.expected(stronger, tempo).likely
 
 
 def _id(random: Random) -> UUID:

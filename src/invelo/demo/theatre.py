@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from invelo.core.dose import Level, Purpose
-from invelo.core.movement import ReadyLadder, ReadyRung
+from invelo.core.movement import ReadyLadder, ReadySetUp
 
 COACH_EMAIL = "coach@theatre.example"
 COACH_NAME = "Ilse Marn"
@@ -15,18 +15,28 @@ TOUR_LADDER = ReadyLadder(
     goal="Push-up with feet raised and a sandbag",
     family="horizontal push",
     rungs=(
-        ReadyRung("Tailgate push-up", "push-up", {"hand_height": 0.90}),
-        ReadyRung("Two-crate push-up", "push-up", {"hand_height": 0.75}),
-        ReadyRung("Push-up on riser 60", "push-up", {"hand_height": 0.60}),
-        ReadyRung("Knee push-up", "knee-push-up"),
-        ReadyRung("Push-up on riser 40", "push-up", {"hand_height": 0.40}),
-        ReadyRung("Push-up on riser 20", "push-up", {"hand_height": 0.20}),
-        ReadyRung("Floor push-up", "push-up"),
-        ReadyRung("Feet on riser 20", "push-up", {"foot_height": 0.20}),
-        ReadyRung("Feet on riser 40", "push-up", {"foot_height": 0.40}),
-        ReadyRung("Slow floor push-up", "push-up", tempo="3-0-1-0"),
-        ReadyRung("Feet on riser 40, sandbag 5", "push-up", {"foot_height": 0.40}, bag=5.0),
-        ReadyRung("Feet on riser 40, sandbag 10", "push-up", {"foot_height": 0.40}, bag=10.0),
+        ReadySetUp(name="Tailgate push-up", movement="push-up", values={"hand_height": 0.90}),
+        ReadySetUp(name="Two-crate push-up", movement="push-up", values={"hand_height": 0.75}),
+        ReadySetUp(name="Push-up on riser 60", movement="push-up", values={"hand_height": 0.60}),
+        ReadySetUp(name="Knee push-up", movement="knee-push-up"),
+        ReadySetUp(name="Push-up on riser 40", movement="push-up", values={"hand_height": 0.40}),
+        ReadySetUp(name="Push-up on riser 20", movement="push-up", values={"hand_height": 0.20}),
+        ReadySetUp(name="Floor push-up", movement="push-up"),
+        ReadySetUp(name="Feet on riser 20", movement="push-up", values={"foot_height": 0.20}),
+        ReadySetUp(name="Feet on riser 40", movement="push-up", values={"foot_height": 0.40}),
+        ReadySetUp(name="Slow floor push-up", movement="push-up", tempo="3-0-1-0"),
+        ReadySetUp(
+            name="Feet on riser 40, sandbag 5",
+            movement="push-up",
+            values={"foot_height": 0.40},
+            bag=5.0,
+        ),
+        ReadySetUp(
+            name="Feet on riser 40, sandbag 10",
+            movement="push-up",
+            values={"foot_height": 0.40},
+            bag=10.0,
+        ),
     ),
 )
 

@@ -3,18 +3,18 @@
 from datetime import datetime
 from uuid import UUID
 
-from sqlmodel import Session, col, select
+from sqlmodel import Session, col, delete, select
 
 from invelo.core import bands as core
 from invelo.store.errors import ConflictError, MissingError
-from invelo.store.tables import Band
+from invelo.store.tables import Band, KitItem
 
 MOST_BANDS = 50
 
 
 def of_account(db: Session, account_id: UUID) -> list[Band]:
-    """The bands of an account, by name."""
-    statement = select(Band).where(Band.account_id == account_id)
+    """The bands an account uses, by name."""
+    statement = select(Band).where(Band.account_id == account_id, col(Band.retired_at).is_(None))
     return list(db.exec(statement.order_by(col(Band.name), col(Band.id))))
 
 
@@ -58,13 +58,27 @@ def keep(
     return row
 
 
-def lay_aside(db: Session, account_id: UUID, band_id: UUID) -> None:
-    """Take a band off the list; set-ups that used it keep its curve.
+def of_account_one(db: Session, account_id: UUID, band_id: UUID) -> Band:
+    """A band that the account uses.
+
+    Raises:
+        MissingError: if it has none such, or has retired it.
+    """
+    row = db.get(Band, band_id)
+    if row is None or row.account_id != account_id or row.retired_at is not None:
+        raise MissingError("band")
+    return row
+
+
+def retire(db: Session, account_id: UUID, band_id: UUID, why: str, now: datetime) -> None:
+    """Take a band out of use: once cut, knotted or replaced it is another. Its row stays with its
+    curve, set-ups that used it keep theirs, and kit that named it is taken off.
 
     Raises:
         MissingError: if the account has no such band.
     """
-    row = db.get(Band, band_id)
-    if row is None or row.account_id != account_id:
-        raise MissingError("band")
-    db.delete(row)
+    row = of_account_one(db, account_id, band_id)
+    row.retired_at, row.retired_why = now, why
+    db.add(row)
+    db.exec(delete(KitItem).where(col(KitItem.band_id) == band_id))
+    db.flush()

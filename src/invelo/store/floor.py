@@ -7,13 +7,15 @@ from uuid import UUID
 from sqlmodel import Session, col, update
 
 from invelo.core.decide import Neighbour, Proposal, Situation, decide
+from invelo.core.dose import amount_of
 from invelo.core.errors import require_within
 from invelo.core.log import SetRecord
+from invelo.store import guard, logs
 from invelo.store import ladder as ladders
-from invelo.store import logs, screen
 from invelo.store.errors import ConflictError
 from invelo.store.ladder import LadderView
 from invelo.store.moment import Moment
+from invelo.store.rows import UNIT
 from invelo.store.tables import Athlete, Decision, Ladder, LoggedSet, TrainingSession, dated
 
 SESSIONS_JUDGED = 12
@@ -27,7 +29,8 @@ class SetEntry:
     id: UUID
     rung_id: UUID
     number: int
-    reps: int
+    reps: float | None
+    seconds: float | None
     effort: float
     clean: bool
     pain: int
@@ -40,8 +43,8 @@ def start(db: Session, row: Ladder, session_id: UUID, moment: Moment) -> Trainin
     """Open a session on the rung the athlete stands on. A replay finds the same one.
 
     Raises:
-        ConflictError: if pain stopped the movement, if another session is open, if the athlete's
-            screen closes it, or if the id names a session of another ladder.
+        ConflictError: if pain stopped the movement, if another session is open, if something
+            closes it, or if the id names a session of another ladder.
     """
     kept = db.get(TrainingSession, session_id)
     if kept is not None:
@@ -61,7 +64,7 @@ def start(db: Session, row: Ladder, session_id: UUID, moment: Moment) -> Trainin
     standing = row.standing_id
     assert standing is not None  # noqa: S101  (a ladder is made with a test, which places)
     rung = ladders.rung_on(db, row.id, standing)
-    screen.allow(db, row.athlete_id, [screen.form_of(rung.movement)])
+    guard.allow(db, row.athlete_id, [rung.movement], moment.local_date)
     session = TrainingSession(id=session_id, ladder_id=row.id, rung_id=standing, **dated(moment))
     db.add(session)
     db.flush()
@@ -72,22 +75,22 @@ def log(db: Session, session: TrainingSession, entry: SetEntry, now: datetime) -
     """Log one set, for good. A replay of the same set changes nothing.
 
     Raises:
-        InputError: for reps, effort or pain out of range.
+        InputError: for an amount, effort or pain out of range, or reps of a hold.
         ConflictError: if the id names a set with other figures, if the session is finished and
             this corrects nothing, or if the set to correct is not in this session.
         MissingError: if the rung is not on the session's ladder.
     """
-    SetRecord(
-        str(entry.rung_id), entry.reps, entry.effort, entry.clean, entry.pain, entry.pain_place
-    )
+    rung = ladders.rung_on(db, session.ladder_id, entry.rung_id)
+    unit = UNIT.validate_python(rung.unit)
+    amount = amount_of(rung.name, unit, entry.reps, entry.seconds)
+    SetRecord(str(rung.id), amount, entry.effort, entry.clean, entry.pain, entry.pain_place, unit)
     require_within("set number", entry.number, 1, 99, "")
-    ladders.rung_on(db, session.ladder_id, entry.rung_id)
     fresh = LoggedSet(
         id=entry.id,
         session_id=session.id,
         rung_id=entry.rung_id,
         number=entry.number,
-        reps=entry.reps,
+        amount=amount,
         effort=entry.effort,
         clean=entry.clean,
         pain=entry.pain,
@@ -119,7 +122,7 @@ def log(db: Session, session: TrainingSession, entry: SetEntry, now: datetime) -
 
 
 def _same(kept: LoggedSet, fresh: LoggedSet) -> bool:
-    told = ("session_id", "rung_id", "number", "reps", "effort", "clean", "pain", "pain_place")
+    told = ("session_id", "rung_id", "number", "amount", "effort", "clean", "pain", "pain_place")
     return all(getattr(kept, name) == getattr(fresh, name) for name in told)
 
 
@@ -165,12 +168,13 @@ def finish(
 
 def situation(db: Session, seen: LadderView) -> Situation:
     """What a decision on this ladder looks at."""
+    unit = seen.measured.rungs[seen.standing].dose.unit
     return Situation(
         key=str(seen.row.standing_id),
         rung=seen.measured.rungs[seen.standing],
         below=_neighbour(seen, seen.standing - 1),
         above=_neighbour(seen, seen.standing + 1),
-        sessions=tuple(s.record for s in logs.finished(db, seen.row.id, SESSIONS_JUDGED)),
+        sessions=tuple(s.record(unit) for s in logs.finished(db, seen.row.id, SESSIONS_JUDGED)),
         purpose=seen.row.purpose,  # type: ignore[arg-type]
     )
 
@@ -212,7 +216,8 @@ def _propose(db: Session, seen: LadderView, session: TrainingSession, moment: Mo
             "sessions": [str(s.row.id) for s in logs.finished(db, seen.row.id, SESSIONS_JUDGED)],
             "gate": {
                 "sets": asked.rung.gate.sets,
-                "reps": asked.rung.gate.reps,
+                "amount": asked.rung.gate.amount,
+                "unit": asked.rung.gate.unit,
                 "effort": asked.rung.gate.effort,
                 "sessions": asked.rung.gate.sessions,
             },

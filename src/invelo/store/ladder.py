@@ -9,22 +9,20 @@ from sqlalchemy import func
 from sqlmodel import Session, col, select
 
 from invelo.core import ladder as core
+from invelo.core.capacity import Evidence
 from invelo.core.dose import Level, Purpose, range_dose, range_gate
-from invelo.core.movement import Modifiers, Movement, ReadyLadder, catalogue
-from invelo.core.placement import Evidence, Placement, evidence, place, tells
-from invelo.store import logs, screen, tables
+from invelo.core.movement import ReadyLadder, catalogue
+from invelo.core.placement import Placement, place
+from invelo.store import capacity, guard, tables
 from invelo.store.errors import ConflictError, MissingError
 from invelo.store.moment import Moment
 from invelo.store.rows import (
     body_of,
-    body_on,
-    modifiers_of,
     rung_of,
-    set_of,
     set_up_columns,
     stored,
 )
-from invelo.store.tables import Athlete, Ladder, Measure, RepTest, Rung, dated
+from invelo.store.tables import Athlete, Ladder, Measure, Rung, dated
 
 
 @dataclass(frozen=True)
@@ -42,12 +40,6 @@ class LadderView:
     def standing(self) -> int:
         """Index of the rung the athlete stands on."""
         return next(i for i, r in enumerate(self.rungs) if r.id == self.row.standing_id)
-
-
-def measures(db: Session, athlete_id: UUID) -> list[Measure]:
-    """An athlete's measures, oldest first."""
-    statement = select(Measure).where(Measure.athlete_id == athlete_id)
-    return list(db.exec(statement.order_by(col(Measure.at), col(Measure.id))))
 
 
 def of_athlete(db: Session, athlete_id: UUID) -> list[Ladder]:
@@ -74,32 +66,19 @@ def rung_on(db: Session, ladder_id: UUID, rung_id: UUID) -> Rung:
     return found
 
 
-@dataclass(frozen=True)
-class Test:
-    """A rep test as it was done: strict reps of a movement, to the end unless `effort` < 10."""
-
-    id: UUID
-    movement: Movement
-    modifiers: Modifiers
-    reps: int
-    effort: float = 10.0
-
-
 def create(
     db: Session,
     athlete: Athlete,
     ready: ReadyLadder,
     purpose: Purpose,
     level: Level,
-    test: Test,
     moment: Moment,
 ) -> Ladder:
-    """Give an athlete a ladder, and stand them on the rung that their test says.
+    """Give an athlete a ladder, and stand them on the rung that their tests say.
 
     Raises:
-        InputError: for a test or a rung out of range for this body.
-        ConflictError: if the test's id is used already, the athlete has such a ladder, or their
-            screen closes a rung of it.
+        InputError: for a rung out of range for this body, or where no test says anything yet.
+        ConflictError: if the athlete has such a ladder, or something closes a rung of it.
     """
     if any(
         one.family == ready.family and one.goal == ready.goal for one in of_athlete(db, athlete.id)
@@ -107,7 +86,7 @@ def create(
         raise ConflictError(
             "ready ladder", f"{athlete.name} stands on it already.", "Open it from the squad."
         )
-    screen.allow(db, athlete.id, [screen.form_of(rung.movement) for rung in ready.rungs])
+    guard.allow(db, athlete.id, [rung.movement for rung in ready.rungs], moment.local_date)
     row = Ladder(
         athlete_id=athlete.id,
         goal=ready.goal,
@@ -118,9 +97,9 @@ def create(
     )
     db.add(row)
     db.flush()
-    dose = range_dose(purpose, level)
-    gate = range_gate(dose)
     for position, rung in enumerate(ready.rungs):
+        dose = range_dose(purpose, level, catalogue().find_movement(rung.movement).unit)
+        gate = range_gate(dose)
         db.add(
             Rung(
                 ladder_id=row.id,
@@ -128,107 +107,35 @@ def create(
                 name=rung.name,
                 **set_up_columns(rung.movement, rung.modifiers()),
                 sets=dose.sets,
-                reps_low=dose.reps_low,
-                reps_high=dose.reps_high,
+                low=dose.low,
+                high=dose.high,
+                unit=dose.unit,
                 rest_s=dose.rest,
                 effort=dose.effort,
                 gate_sets=gate.sets,
-                gate_reps=gate.reps,
+                gate_amount=gate.amount,
                 gate_effort=gate.effort,
                 gate_sessions=gate.sessions,
             )
         )
     db.flush()
-    add_test(db, row, athlete, test, moment)
+    record_placement(db, row, athlete, moment, {"ladder given": ready.id})
     return row
-
-
-def add_test(db: Session, row: Ladder, athlete: Athlete, test: Test, moment: Moment) -> RepTest:
-    """Keep a test with the capacity it was read as, and place the athlete anew.
-
-    The coach moves an athlete who stands on the ladder already. A replay of the same test changes
-    nothing.
-
-    Raises:
-        InputError: for reps, effort or set-up out of range.
-        ConflictError: if the id names another test, or the athlete's screen closes the movement.
-    """
-    kept = db.get(RepTest, test.id)
-    if kept is not None:
-        same = (kept.athlete_id, kept.reps, kept.movement) == (
-            athlete.id,
-            test.reps,
-            test.movement.id,
-        )
-        if same:
-            return kept
-        raise ConflictError("test id", "it names another test.", "Make a new id for each test.")
-    screen.allow(db, athlete.id, [screen.form_of(test.movement.id)])
-    body = body_on(measures(db, athlete.id), moment.local_date)
-    read = evidence(
-        moment.local_date, "test", body, test.movement, test.modifiers, test.reps, test.effort
-    )
-    result = RepTest(
-        id=test.id,
-        athlete_id=athlete.id,
-        **dated(moment),
-        **set_up_columns(test.movement.id, test.modifiers),
-        reps=test.reps,
-        effort=test.effort,
-        inputs={"mass_kg": body.mass, "stature_m": body.stature, "segments": body.table.name},
-        result={"one_rep": stored(read.capacity.one_rep), "load": stored(read.load.demand)},
-    )
-    db.add(result)
-    db.flush()
-    record_placement(db, row, athlete, moment, {"test": str(test.id)})
-    return result
-
-
-def _known(
-    db: Session, row: Ladder, bodies: list[Measure], rungs: list[Rung]
-) -> tuple[Evidence, ...]:
-    """Everything kept that says something of the athlete's capacity in the ladder's family."""
-    tests = db.exec(
-        select(RepTest)
-        .where(RepTest.athlete_id == row.athlete_id)
-        .order_by(col(RepTest.at).desc())
-        .limit(logs.LOOK_BACK)
-    ).all()
-    found = [
-        _evidence("test", bodies, test, test.local_date, test.reps, test.effort)
-        for test in tests
-        if catalogue().find_movement(test.movement).family == row.family
-    ]
-    by_id = {rung.id: rung for rung in rungs}
-    for session in logs.finished(db, row.id):
-        found += [
-            _evidence(
-                "set", bodies, by_id[done.rung_id], session.row.local_date, done.reps, done.effort
-            )
-            for done in session.sets
-            if tells(set_of(done))
-        ]
-    return tuple(found)
-
-
-def _evidence(
-    kind: Any, bodies: list[Measure], row: tables.SetUp, day: Any, reps: int, effort: float
-) -> Evidence:
-    movement = catalogue().find_movement(row.movement)
-    return evidence(day, kind, body_on(bodies, day), movement, modifiers_of(row), reps, effort)
 
 
 def known(db: Session, row: Ladder) -> tuple[Evidence, ...]:
     """Everything kept that says something of the athlete's capacity in the ladder's family."""
-    return _known(db, row, measures(db, row.athlete_id), rungs_of(db, row.id))
+    return capacity.ladder_evidence(
+        db, row, capacity.measures(db, row.athlete_id), rungs_of(db, row.id)
+    )
 
 
 def view(db: Session, row: Ladder, athlete: Athlete) -> LadderView:
     """The ladder as it stands for its athlete now."""
     rungs = rungs_of(db, row.id)
-    bodies = measures(db, athlete.id)
+    bodies = capacity.measures(db, athlete.id)
     measured = core.measure(body_of(bodies[-1]), tuple(rung_of(rung) for rung in rungs))
-    placement = place(measured, _known(db, row, bodies, rungs))
+    placement = place(measured, capacity.ladder_evidence(db, row, bodies, rungs))
     return LadderView(row, athlete, bodies[-1], rungs, measured, placement)
 
 
@@ -269,18 +176,34 @@ def record_placement(
     return seen
 
 
-def stand(db: Session, row: Ladder, athlete: Athlete, rung_id: UUID, moment: Moment) -> Ladder:
-    """Put the athlete on another rung, on the coach's own word.
+def stand(
+    db: Session, row: Ladder, athlete: Athlete, rung_id: UUID, word: str, moment: Moment
+) -> Ladder:
+    """Put the athlete on another rung, on the coach's own word, which is kept.
 
     Raises:
         MissingError: if it is no rung of this ladder.
-        ConflictError: if the athlete's screen closes it.
+        ConflictError: if something closes it.
     """
     rung = rung_on(db, row.id, rung_id)
-    screen.allow(db, athlete.id, [screen.form_of(rung.movement)])
+    guard.allow(db, athlete.id, [rung.movement], moment.local_date)
     row.standing_id = rung.id
-    record_placement(db, row, athlete, moment, {"moved to": str(rung_id)})
+    record_placement(db, row, athlete, moment, {"moved to": str(rung_id), "word": word})
     return row
+
+
+def moved_why(db: Session, row: Ladder) -> str:
+    """The coach's newest word on why the athlete stands where they do; '' where there is none."""
+    statement = (
+        select(tables.Placement.inputs)
+        .where(tables.Placement.ladder_id == row.id)
+        .order_by(col(tables.Placement.at).desc(), col(tables.Placement.id))
+    )
+    moves = (found for found in db.exec(statement) if "moved to" in found)
+    newest = next(moves, None)
+    if newest is None or newest["moved to"] != str(row.standing_id):
+        return ""
+    return str(newest.get("word", ""))
 
 
 def resume(db: Session, row: Ladder) -> Ladder:

@@ -6,6 +6,7 @@ from uuid import UUID
 
 from sqlmodel import Session, col, select
 
+from invelo.core.dose import Unit
 from invelo.core.log import SessionRecord
 from invelo.store.rows import session_of
 from invelo.store.tables import LoggedSet, TrainingSession
@@ -21,10 +22,9 @@ class LoggedSession:
     row: TrainingSession
     sets: tuple[LoggedSet, ...]
 
-    @property
-    def record(self) -> SessionRecord:
+    def record(self, unit: Unit) -> SessionRecord:
         """As the core reads it."""
-        return session_of(self.row, list(self.sets))
+        return session_of(self.row, self.sets, unit)
 
 
 def standing_sets(db: Session, session_ids: list[UUID]) -> dict[UUID, list[LoggedSet]]:

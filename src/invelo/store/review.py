@@ -6,8 +6,8 @@ from uuid import UUID
 from sqlmodel import Session, col, select
 
 from invelo.core.errors import InputError
+from invelo.store import guard
 from invelo.store import ladder as ladders
-from invelo.store import screen
 from invelo.store.errors import ConflictError
 from invelo.store.moment import Moment
 from invelo.store.tables import Account, Decision, Ladder
@@ -41,7 +41,7 @@ def answer(
     """Take a proposal, take another rung instead, or decline it; a replay changes nothing.
 
     Raises:
-        ConflictError: if it is answered otherwise already, or the athlete's screen closes the rung.
+        ConflictError: if it is answered otherwise already, or something closes the rung.
         InputError: if an edit names no rung, or an edit or a decline gives no word why.
         MissingError: if the rung is not on this ladder.
     """
@@ -60,7 +60,7 @@ def answer(
         raise InputError("word", "it is empty.", "Say in a word why.")
     rung = ladders.rung_on(db, row.id, final)
     if said != "decline" and decision.outcome != "stop":
-        screen.allow(db, row.athlete_id, [screen.form_of(rung.movement)])
+        guard.allow(db, row.athlete_id, [rung.movement], moment.local_date)
     decision.answer = said
     decision.answered_at = moment.at
     decision.answered_by = coach.id

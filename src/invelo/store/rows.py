@@ -1,5 +1,6 @@
 """From rows to the core's values, and from computed values to what is stored."""
 
+from collections.abc import Iterable
 from dataclasses import asdict
 from datetime import date
 from typing import Any
@@ -7,7 +8,7 @@ from typing import Any
 from pydantic import TypeAdapter
 
 from invelo.core.body import Body
-from invelo.core.dose import Dose, Gate
+from invelo.core.dose import Dose, Gate, Unit
 from invelo.core.estimate import Estimate
 from invelo.core.log import SessionRecord, SetRecord
 from invelo.core.movement import Modifiers, catalogue
@@ -17,7 +18,7 @@ from invelo.store import tables
 
 def body_of(measure: tables.Measure) -> Body:
     """The body a measure describes."""
-    return Body(measure.mass_kg, measure.stature_m)
+    return Body(measure.mass_kg, measure.stature_m, lengths=tuple(sorted(measure.lengths.items())))
 
 
 def body_on(measures: list[tables.Measure], day: date) -> Body:
@@ -31,6 +32,7 @@ def body_on(measures: list[tables.Measure], day: date) -> Body:
 
 
 CHANGES = TypeAdapter(Modifiers)
+UNIT: TypeAdapter[Unit] = TypeAdapter(Unit)
 
 
 def modifiers_of(row: tables.SetUp) -> Modifiers:
@@ -45,23 +47,36 @@ def set_up_columns(movement: str, modifiers: Modifiers) -> dict[str, Any]:
 
 def rung_of(row: tables.Rung) -> Rung:
     """A rung as the core reasons about it."""
+    unit = UNIT.validate_python(row.unit)
     return Rung(
         name=row.name,
         movement=catalogue().find_movement(row.movement),
         modifiers=modifiers_of(row),
-        dose=Dose(row.sets, row.reps_low, row.reps_high, row.rest_s, row.effort),
-        gate=Gate(row.gate_sets, row.gate_reps, row.gate_effort, row.gate_sessions),
+        dose=Dose(
+            row.sets, row.low, row.high, row.rest_s, row.effort, UNIT.validate_python(row.unit)
+        ),
+        gate=Gate(
+            row.gate_sets,
+            row.gate_amount,
+            row.gate_effort,
+            row.gate_sessions,
+            unit,
+        ),
     )
 
 
-def session_of(session: tables.TrainingSession, sets: list[tables.LoggedSet]) -> SessionRecord:
+def session_of(
+    session: tables.TrainingSession, sets: Iterable[tables.LoggedSet], unit: Unit
+) -> SessionRecord:
     """A session as decisions read it; rungs are keyed by their row's id."""
-    return SessionRecord(session.local_date, tuple(set_of(row) for row in sets))
+    return SessionRecord(session.local_date, tuple(set_of(row, unit) for row in sets))
 
 
-def set_of(row: tables.LoggedSet) -> SetRecord:
+def set_of(row: tables.LoggedSet, unit: Unit) -> SetRecord:
     """A logged set as decisions read it."""
-    return SetRecord(str(row.rung_id), row.reps, row.effort, row.clean, row.pain, row.pain_place)
+    return SetRecord(
+        str(row.rung_id), row.amount, row.effort, row.clean, row.pain, row.pain_place, unit
+    )
 
 
 def stored(estimate: Estimate) -> dict[str, Any]:

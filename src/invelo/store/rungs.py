@@ -11,7 +11,7 @@ from invelo.core.movement import Modifiers, catalogue
 from invelo.core.reading import reading
 from invelo.core.rung import asked
 from invelo.core.ways import changed
-from invelo.store import ladder, screen, tables
+from invelo.store import capacity, guard, ladder, tables
 from invelo.store.errors import ConflictError
 from invelo.store.moment import Moment
 from invelo.store.rows import body_of, rung_of, set_up_columns
@@ -19,12 +19,13 @@ from invelo.store.tables import Athlete, Ladder, Rung
 
 DOSE_COLUMNS = (
     "sets",
-    "reps_low",
-    "reps_high",
+    "low",
+    "high",
+    "unit",
     "rest_s",
     "effort",
     "gate_sets",
-    "gate_reps",
+    "gate_amount",
     "gate_effort",
     "gate_sessions",
 )
@@ -50,15 +51,15 @@ def add_rung(db: Session, row: Ladder, athlete: Athlete, new: NewRung, moment: M
     Raises:
         InputError: for an amount out of range or of this body's reach.
         MissingError: if `beside` is no rung of this ladder.
-        ConflictError: if the id is in use, or the athlete's screen closes it.
+        ConflictError: if the id is in use, or something closes it.
     """
     kept = _replayed(db, row, new.id)
     if kept is not None:
         return kept
     beside = ladder.rung_on(db, row.id, new.beside)
-    screen.allow(db, athlete.id, [screen.form_of(beside.movement)])
+    guard.allow(db, athlete.id, [beside.movement], moment.local_date)
     made = changed(rung_of(beside), new.dial, new.amount)
-    body = body_of(ladder.measures(db, athlete.id)[-1])
+    body = body_of(capacity.measures(db, athlete.id)[-1])
     reading(body, made.modifiers.setup(made.movement))  # refuses what the body cannot reach
     position = beside.position + (new.side == "above")
     return _insert(
@@ -122,16 +123,16 @@ def keep_set_up(
     Raises:
         InputError: for a form that is no movement of the ladder's family, or a set-up out of this
             body's reach.
-        ConflictError: if the id is in use, or the athlete's screen closes it.
+        ConflictError: if the id is in use, or something closes it.
     """
     kept = _replayed(db, row, rung_id)
     if kept is not None:
         return kept
     movement = catalogue().movement_of(form_id, row.family)
-    screen.allow(db, athlete.id, [screen.form_of(movement.id)])
+    guard.allow(db, athlete.id, [movement.id], moment.local_date)
     seen = ladder.view(db, row, athlete)
     asks = asked(
-        body_of(seen.measure), changes.setup(movement), changes.tempo, seen.rungs[0].reps_low
+        body_of(seen.measure), changes.setup(movement), changes.tempo, seen.rungs[0].low
     ).on_scale.likely
     position = belongs(seen.measured.demands, asks)
     beside = seen.rungs[max(0, position - 1)]

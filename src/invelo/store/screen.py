@@ -1,15 +1,13 @@
-"""Screens kept, clearances beside them, and the one guard of whatever is given to someone."""
+"""Screens kept, and clearances beside them."""
 
-from collections.abc import Iterable
 from dataclasses import dataclass
+from datetime import date
 from uuid import UUID
 
 from pydantic import TypeAdapter
 from sqlmodel import Session, col, select
 
-from invelo.core.movement import catalogue
-from invelo.core.posture.form import Form, form
-from invelo.core.screen import WORDS, Answers, Cleared, Finding, Screened, forbidden, screen
+from invelo.core.screen import Answers, Cleared, Finding, Screened, screen
 from invelo.store.errors import ConflictError
 from invelo.store.moment import Moment
 from invelo.store.tables import Account, Athlete, Clearance, Screening, dated
@@ -49,6 +47,12 @@ def standing(db: Session, athlete_id: UUID) -> Standing:
     found = Screened(FINDINGS.validate_python(newest.findings))
     lifted = frozenset(lift for one in said for lift in one.lifts)
     return Standing(newest, tuple(said), Cleared(found, lifted))
+
+
+def age_of(db: Session, athlete_id: UUID, today: date) -> int | None:
+    """Whole years; None while the date of birth is not told."""
+    newest = standing(db, athlete_id).screening
+    return ANSWERS.validate_python(newest.inputs).age(today) if newest else None
 
 
 def record(
@@ -129,31 +133,3 @@ def clear(db: Session, athlete: Athlete, coach: Account, word: Word, moment: Mom
     db.add(row)
     db.flush()
     return row
-
-
-def allow(db: Session, athlete_id: UUID, given: Iterable[Form]) -> None:
-    """Refuse whatever a limit forbids: the one guard of tests, rungs, ladders and sessions.
-
-    Raises:
-        ConflictError: naming the limit and what would lift it.
-    """
-    now = standing(db, athlete_id).now
-    if now.outcome == "doctor":
-        raise ConflictError(
-            "screen",
-            now.referral.sentence,
-            "Record the clearance on the Intake sheet once it is there.",
-        )
-    for one in given:
-        closed = forbidden(one, now.limits)
-        if closed:
-            raise ConflictError(
-                "limit",
-                f"the {one.name.lower()} is closed: {WORDS[closed[0]]}.",
-                "Take another movement, or record a clearance on the Intake sheet.",
-            )
-
-
-def form_of(movement_id: str) -> Form:
-    """The form that a movement of the catalogue is computed by."""
-    return form(catalogue().find_movement(movement_id).form)

@@ -1,6 +1,6 @@
 """The squad: athletes, their measures, and a line on each that says who needs the coach."""
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from datetime import datetime
 from typing import Any
@@ -81,14 +81,28 @@ def enrol(db: Session, coach: Account, person: Person, moment: Moment) -> Athlet
     return athlete
 
 
-def measure(db: Session, athlete: Athlete, mass: float, stature: float, moment: Moment) -> Measure:
-    """Keep a body mass and a stature.
+def measure(
+    db: Session,
+    athlete: Athlete,
+    mass: float,
+    stature: float,
+    moment: Moment,
+    lengths: Mapping[str, float] | None = None,
+) -> Measure:
+    """Keep a body mass, a stature and whatever limb lengths (m) were measured.
 
     Raises:
         InputError: for a value no human has.
     """
-    Body(mass, stature)
-    row = Measure(athlete_id=athlete.id, **dated(moment), mass_kg=mass, stature_m=stature)
+    known = dict(lengths or {})
+    Body(mass, stature, lengths=tuple(sorted(known.items())))
+    row = Measure(
+        athlete_id=athlete.id,
+        **dated(moment),
+        mass_kg=mass,
+        stature_m=stature,
+        lengths=known,
+    )
     db.add(row)
     db.flush()
     return row

@@ -102,9 +102,17 @@ class SignIn(SQLModel, table=True):
 
 class Band(SQLModel, table=True):
     """A coach's band as it was measured: length (m) and force (N) of each pull. A cut, knotted or
-    replaced band is a new one."""
+    replaced band is a new one; the old row stays, retired."""
 
-    __table_args__ = (UniqueConstraint("account_id", "name"),)
+    __table_args__ = (
+        Index(
+            "uq_band_in_use",
+            "account_id",
+            "name",
+            unique=True,
+            postgresql_where=text("retired_at IS NULL"),
+        ),
+    )
 
     id: UUID = Field(primary_key=True)
     account_id: UUID = Field(foreign_key="account.id", ondelete="CASCADE")
@@ -113,6 +121,46 @@ class Band(SQLModel, table=True):
     limit: float
     pulls: list[tuple[float, float]] = _json()
     created_at: datetime = _instant()
+    retired_at: datetime | None = _instant(nullable=True)
+    retired_why: str = ""
+
+
+class Place(SQLModel, table=True):
+    """A coach's place to train, with its floor."""
+
+    __table_args__ = (
+        UniqueConstraint("account_id", "name"),
+        _one_of("floor", "gripping", "smooth"),
+    )
+
+    id: UUID = Field(primary_key=True)
+    account_id: UUID = Field(foreign_key="account.id", ondelete="CASCADE")
+    name: str
+    floor: str
+    created_at: datetime = _instant()
+
+
+class KitItem(SQLModel, table=True):
+    """A thing in a place. `photo` is what a home-made rig is judged by."""
+
+    __tablename__ = "kit_item"
+
+    id: UUID = Field(primary_key=True)
+    place_id: UUID = Field(foreign_key="place.id", ondelete="CASCADE", index=True)
+    kind: str
+    name: str
+    height_m: float | None = None
+    kg: float | None = None
+    count: int = 1
+    setup_minutes: float = 0.0
+    home_made: bool = False
+    band_id: UUID | None = Field(default=None, foreign_key="band.id", ondelete="CASCADE")
+    photo: bytes | None = None
+    photo_type: str = ""
+    approved_on: date | None = None
+    checked_on: date | None = None
+    safe: bool | None = None
+    checked_by: str = ""
 
 
 class SignInAttempt(SQLModel, table=True):
@@ -150,8 +198,16 @@ class AthleteAccess(SQLModel, table=True):
     role: str
 
 
+class Person(SQLModel, table=True):
+    """What an athlete wants and has, as the core's `Person` writes it."""
+
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", primary_key=True)
+    told: dict[str, Any] = _json()
+    updated_at: datetime = _instant()
+
+
 class Measure(Dated, table=True):
-    """Body mass and stature on a day."""
+    """Body mass, stature and whatever limb lengths (m) were measured on a day."""
 
     __table_args__ = (_within("mass_kg", 20, 300), _within("stature_m", 1, 2.4))
 
@@ -159,6 +215,7 @@ class Measure(Dated, table=True):
     athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
     mass_kg: float
     stature_m: float
+    lengths: dict[str, float] = _json()
 
 
 class Screening(Dated, Computed, table=True):
@@ -181,6 +238,16 @@ class Clearance(Dated, table=True):
     said_by: str
     word: str
     lifts: list[str] = Field(sa_column=Column(ARRAY(Text), nullable=False))
+
+
+class Readiness(Dated, table=True):
+    """What a readiness check showed; the newest of each speaks."""
+
+    id: UUID = Field(primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
+    check: str
+    passed: bool
+    word: str = ""
 
 
 class Ladder(SQLModel, table=True):
@@ -216,33 +283,41 @@ class SetUp(SQLModel):
 class Rung(SetUp, table=True):
     """A set-up with its dose and its gate, at a position counted from 0 at the foot."""
 
-    __table_args__ = (UniqueConstraint("ladder_id", "position", deferrable=True),)
+    __table_args__ = (
+        UniqueConstraint("ladder_id", "position", deferrable=True),
+        _one_of("unit", "reps", "s"),
+    )
 
     id: UUID = Field(default_factory=uuid4, primary_key=True)
     ladder_id: UUID = Field(foreign_key="ladder.id", ondelete="CASCADE")
     position: int
     name: str
     sets: int
-    reps_low: int
-    reps_high: int
+    low: int
+    high: int
+    unit: str
     rest_s: int
     effort: float
     gate_sets: int
-    gate_reps: int
+    gate_amount: int
     gate_effort: float
     gate_sessions: int
 
 
-class RepTest(Dated, Computed, SetUp, table=True):
-    """A best set of strict reps, with the capacity it was read as."""
+class Test(Dated, Computed, SetUp, table=True):
+    """A best set of strict reps, or a longest hold in seconds, with the capacity it was read as."""
 
-    __tablename__ = "rep_test"
-    __table_args__ = (_within("reps", 1, 200), _within("effort", 1, 10))
+    __table_args__ = (
+        _within("amount", 0.5, 3600),
+        _within("effort", 1, 10),
+        _one_of("side", "", "left", "right"),
+    )
 
     id: UUID = Field(primary_key=True)
     athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
-    reps: int
+    amount: float
     effort: float
+    side: str = ""
     result: dict[str, Any] = _json()
 
 
@@ -289,7 +364,7 @@ class LoggedSet(Dated, table=True):
     __table_args__ = (
         Index("ix_logged_set_session_id", "session_id"),
         _within("number", 1, 99),
-        _within("reps", 0, 200),
+        _within("amount", 0, 3600),
         _within("effort", 1, 10),
         _within("pain", 0, 10),
     )
@@ -298,7 +373,7 @@ class LoggedSet(Dated, table=True):
     session_id: UUID = Field(foreign_key="training_session.id", ondelete="CASCADE")
     rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
     number: int
-    reps: int
+    amount: float
     effort: float
     clean: bool
     pain: int

@@ -169,6 +169,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/skills": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Skills
+         * @description The goals to choose from.
+         */
+        get: operations["get_skills"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/person": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Person
+         * @description What they have told so far.
+         */
+        get: operations["get_person"];
+        /**
+         * Keep Person
+         * @description Keep what they tell, in place of what they told before.
+         */
+        put: operations["keep_person"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/athletes/{athlete_id}/screen": {
         parameters: {
             query?: never;
@@ -229,6 +273,222 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/athletes/{athlete_id}/readiness": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Readiness
+         * @description Every check, with what it showed last.
+         */
+        get: operations["get_readiness"];
+        put?: never;
+        /**
+         * Add Shown
+         * @description Keep what a check showed; a closed gate names the work that opens it and a day to retry.
+         */
+        post: operations["add_shown"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Places
+         * @description Every place with what is in it.
+         */
+        get: operations["get_places"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/places/{place_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep Place
+         * @description Keep a place under an id the client made.
+         */
+        put: operations["keep_place"];
+        post?: never;
+        /**
+         * Remove Place
+         * @description Take a place off, with what is in it.
+         */
+        delete: operations["remove_place"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit/{item_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep Item
+         * @description Keep a thing under an id the client made.
+         */
+        put: operations["keep_item"];
+        post?: never;
+        /**
+         * Remove Item
+         * @description Take a thing off.
+         */
+        delete: operations["remove_item"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit/{item_id}/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Check Item
+         * @description Keep what a safety check found today.
+         */
+        post: operations["check_item"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit/{item_id}/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Photo
+         * @description The photo of a rig.
+         */
+        get: operations["get_photo"];
+        /**
+         * Put Photo
+         * @description Keep a photo (JPEG or PNG, the body of the request) of a home-made rig.
+         */
+        put: operations["put_photo"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit/{item_id}/approval": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Approve
+         * @description The coach has seen the photo and says yes.
+         */
+        post: operations["approve"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/battery": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Battery
+         * @description The tests to do now, and what is closed.
+         */
+        get: operations["get_battery"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/tests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Test
+         * @description Keep a test; capacity and every placement it speaks to are estimated anew.
+         */
+        post: operations["add_test"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/capacity": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Capacity
+         * @description Capacity by family with its range, the rung it places them on, sides, and tests.
+         */
+        get: operations["get_capacity"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue": {
         parameters: {
             query?: never;
@@ -260,7 +520,7 @@ export interface paths {
         put?: never;
         /**
          * Create
-         * @description Copy a ready ladder to an athlete and place them by a test.
+         * @description Copy a ready ladder to an athlete and place them by their tests.
          */
         post: operations["create"];
         delete?: never;
@@ -308,26 +568,6 @@ export interface paths {
          * @description Take off a rung on which nobody has trained yet.
          */
         delete: operations["remove_rung"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/ladders/{ladder_id}/tests": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Add Test
-         * @description Keep a rep test; the athlete's reach is estimated anew.
-         */
-        post: operations["add_test"];
-        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -577,7 +817,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/bands/{band_id}": {
+    "/api/bands/{band_id}/retirement": {
         parameters: {
             query?: never;
             header?: never;
@@ -586,12 +826,13 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post?: never;
         /**
-         * Remove Band
-         * @description Lay a band aside; set-ups that used it keep its curve.
+         * Retire Band
+         * @description Take a band out of use: what was cut, knotted or replaced is measured anew, as another band.
+         *     Set-ups that used it keep its curve.
          */
-        delete: operations["remove_band"];
+        post: operations["retire_band"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1016,6 +1257,16 @@ export interface components {
             bands: components["schemas"]["Band"][];
         };
         /**
+         * Battery
+         * @description What to test now, the most telling first.
+         */
+        Battery: {
+            /** Tests */
+            tests: components["schemas"]["TestCard"][];
+            /** Left Out */
+            left_out: components["schemas"]["ClosedTest"][];
+        };
+        /**
          * Bench
          * @description The sheet, computed.
          */
@@ -1085,6 +1336,79 @@ export interface components {
             };
         };
         /**
+         * Capacities
+         * @description All that the tests tell.
+         */
+        Capacities: {
+            /** Capacities */
+            capacities: components["schemas"]["Capacity"][];
+            /** Tests */
+            tests: components["schemas"]["TestDone"][];
+            /** Model Version */
+            model_version: string;
+        };
+        /**
+         * Capacity
+         * @description What an athlete can do in one family.
+         */
+        Capacity: {
+            /** Family */
+            family: string;
+            /**
+             * Measure
+             * @description What limits it.
+             * @example hand load
+             */
+            measure: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "reps" | "s";
+            capacity: components["schemas"]["Explained"];
+            /** Half Width Percent */
+            half_width_percent: number;
+            /**
+             * Day
+             * Format: date
+             */
+            day: string;
+            /**
+             * Tests
+             * @description Days of evidence it rests on.
+             */
+            tests: number;
+            /** Ladder Id */
+            ladder_id: string | null;
+            /** Goal */
+            goal: string;
+            /**
+             * Rung
+             * @description The rung whose dose fits; '' while there is no ladder.
+             */
+            rung: string;
+            /**
+             * Rungs
+             * @description The rungs its range would place them on.
+             */
+            rungs: string;
+            /** Standing */
+            standing: string;
+            /**
+             * Moved Why
+             * @description The coach's word, where they moved the athlete.
+             */
+            moved_why: string;
+            /**
+             * Ready Ladders
+             * @description Ready ladders to give, by id.
+             */
+            ready_ladders: string[];
+            sides: components["schemas"]["TwoSides"] | null;
+            /** Narrower */
+            narrower: string;
+        };
+        /**
          * Carried
          * @description What is worn or held, kg, by place.
          */
@@ -1148,6 +1472,16 @@ export interface components {
             on: string;
             /** Author */
             author: string;
+        };
+        /**
+         * ClosedTest
+         * @description A test that is closed now.
+         */
+        ClosedTest: {
+            /** Name */
+            name: string;
+            /** Why */
+            why: string;
         };
         /**
          * Credentials
@@ -1283,7 +1617,7 @@ export interface components {
         };
         /**
          * Dose
-         * @description What one session asks.
+         * @description What one session asks: so many sets of reps, or of seconds.
          */
         Dose: {
             /**
@@ -1292,15 +1626,20 @@ export interface components {
              */
             sets: number;
             /**
-             * Reps Low
+             * Low
              * @example 6
              */
-            reps_low: number;
+            low: number;
             /**
-             * Reps High
+             * High
              * @example 10
              */
-            reps_high: number;
+            high: number;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "reps" | "s";
             /**
              * Rest S
              * @description Seconds between sets.
@@ -1558,10 +1897,15 @@ export interface components {
              */
             sets: number;
             /**
-             * Reps
+             * Amount
              * @example 10
              */
-            reps: number;
+            amount: number;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "reps" | "s";
             /**
              * Effort
              * @description Highest effort allowed.
@@ -1650,6 +1994,56 @@ export interface components {
             setup: components["schemas"]["SetUpRequest"];
         };
         /**
+         * KitItem
+         * @description A thing in a place.
+         */
+        KitItem: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "surface" | "bar" | "parallel bars" | "rings" | "straps" | "chair" | "stairs" | "wall" | "bag" | "load" | "band";
+            /** Name */
+            name: string;
+            /** Height M */
+            height_m: number | null;
+            /** Kg */
+            kg: number | null;
+            /** Count */
+            count: number;
+            /** Setup Minutes */
+            setup_minutes: number;
+            /** Home Made */
+            home_made: boolean;
+            /** Band Id */
+            band_id: string | null;
+            /** Has Photo */
+            has_photo: boolean;
+            /** Approved On */
+            approved_on: string | null;
+            /** Checked On */
+            checked_on: string | null;
+            /** Safe */
+            safe: boolean | null;
+            /** Checked By */
+            checked_by: string;
+            /**
+             * Look For
+             * @description What a safety check looks for.
+             */
+            look_for: string;
+            /**
+             * Why Not
+             * @description Why it is not planned with; empty where it is.
+             */
+            why_not: string;
+        };
+        /**
          * LadderName
          * @description A ladder by its goal.
          */
@@ -1685,6 +2079,18 @@ export interface components {
             goal: string;
             /** Family */
             family: string;
+            /**
+             * Measure Words
+             * @description What limits it.
+             * @example hand load
+             */
+            measure_words: string;
+            /**
+             * Unit
+             * @description What its sets are counted in.
+             * @enum {string}
+             */
+            unit: "reps" | "s";
             /** School */
             school: string;
             /**
@@ -1788,8 +2194,11 @@ export interface components {
             rung_id: string;
             /** Number */
             number: number;
-            /** Reps */
-            reps: number;
+            /**
+             * Amount
+             * @description Reps, or seconds of a hold.
+             */
+            amount: number;
             /** Effort */
             effort: number;
             /** Clean */
@@ -1798,6 +2207,14 @@ export interface components {
             pain: number;
             /** Pain Place */
             pain_place: string;
+        };
+        /**
+         * Looked
+         * @description What a safety check found.
+         */
+        Looked: {
+            /** Safe */
+            safe: boolean;
         };
         /**
          * Mark
@@ -1831,6 +2248,16 @@ export interface components {
              */
             stature_m: number;
             /**
+             * Lengths
+             * @description Measured limbs, m.
+             * @example {
+             *       "thigh": 0.44
+             *     }
+             */
+            lengths: {
+                [key: string]: number;
+            };
+            /**
              * Local Date
              * Format: date
              */
@@ -1846,6 +2273,12 @@ export interface components {
              * Format: uuid
              */
             rung_id: string;
+            /**
+             * Word
+             * @description Why.
+             * @default
+             */
+            word: string;
         };
         /**
          * Movement
@@ -1965,8 +2398,53 @@ export interface components {
             lifts: string[];
         };
         /**
+         * NewItem
+         * @description A thing, new or changed.
+         */
+        NewItem: {
+            /**
+             * Place Id
+             * Format: uuid
+             */
+            place_id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "surface" | "bar" | "parallel bars" | "rings" | "straps" | "chair" | "stairs" | "wall" | "bag" | "load" | "band";
+            /** Name */
+            name: string;
+            /**
+             * Height M
+             * @description Above the floor; bars, surfaces, anchors.
+             */
+            height_m?: number | null;
+            /**
+             * Kg
+             * @description Of one piece, or what a bag holds.
+             */
+            kg?: number | null;
+            /**
+             * Count
+             * @default 1
+             */
+            count: number;
+            /**
+             * Setup Minutes
+             * @default 0
+             */
+            setup_minutes: number;
+            /**
+             * Home Made
+             * @default false
+             */
+            home_made: boolean;
+            /** Band Id */
+            band_id?: string | null;
+        };
+        /**
          * NewLadder
-         * @description A ready ladder for an athlete, entered where the test says.
+         * @description A ready ladder for an athlete, entered where their tests say.
          */
         NewLadder: {
             /**
@@ -1986,7 +2464,8 @@ export interface components {
              * @enum {string}
              */
             level: "beginner" | "intermediate" | "advanced";
-            test: components["schemas"]["RepTest"];
+            /** @description Kept first, if one was done just now. */
+            test?: components["schemas"]["NewTest"] | null;
         };
         /**
          * NewMeasure
@@ -2003,6 +2482,30 @@ export interface components {
              * @example 1.75
              */
             stature_m: number;
+            /**
+             * Lengths
+             * @description Measured limbs, m.
+             * @example {
+             *       "thigh": 0.44
+             *     }
+             */
+            lengths?: {
+                [key: string]: number;
+            };
+        };
+        /**
+         * NewPlace
+         * @description A place, new or changed.
+         */
+        NewPlace: {
+            /** Name */
+            name: string;
+            /**
+             * Floor
+             * @default gripping
+             * @enum {string}
+             */
+            floor: "gripping" | "smooth";
         };
         /**
          * NewRung
@@ -2134,7 +2637,12 @@ export interface components {
              * @description Clean reps, 0 to 200.
              * @example 10
              */
-            reps: number;
+            reps?: number | null;
+            /**
+             * Seconds
+             * @description Of a hold, 0 to 3600; instead of reps.
+             */
+            seconds?: number | null;
             /**
              * Effort
              * @description 1–10; 10 is not one more.
@@ -2172,6 +2680,116 @@ export interface components {
             corrects?: string | null;
         };
         /**
+         * NewShown
+         * @description What a check showed.
+         */
+        NewShown: {
+            /**
+             * Id
+             * Format: uuid
+             * @description Made by the client, so that sending it twice counts once.
+             */
+            id: string;
+            /**
+             * Check
+             * @enum {string}
+             */
+            check: "one-leg stand" | "ankle" | "hip" | "shoulder" | "wrist" | "flat back";
+            /** Passed */
+            passed: boolean;
+            /**
+             * Word
+             * @default
+             * @example left 6 s, right 12 s
+             */
+            word: string;
+        };
+        /**
+         * NewTest
+         * @description A test as it was done: reps or, of a hold, seconds.
+         */
+        NewTest: {
+            /**
+             * Values
+             * @description Of the form's parameters; what is left out is the form's own.
+             * @example {
+             *       "hand_height": 0.3
+             *     }
+             */
+            values?: {
+                [key: string]: number;
+            };
+            carried?: components["schemas"]["Carried"];
+            band?: components["schemas"]["BandHoldRequest"] | null;
+            help?: components["schemas"]["HelpRequest"] | null;
+            /**
+             * Range Percent
+             * @description Share of the full range that is used.
+             * @default 100
+             */
+            range_percent: number;
+            /**
+             * Tempo
+             * @description Lower – hold – press – hold, s.
+             * @default 1-0-1-0
+             * @example 3-0-1-0
+             */
+            tempo: string;
+            /**
+             * Id
+             * Format: uuid
+             * @description Made by the client, so that sending it twice counts once.
+             */
+            id: string;
+            /**
+             * Movement
+             * @default push-up
+             * @example push-up
+             */
+            movement: string;
+            /**
+             * Reps
+             * @example 12
+             */
+            reps?: number | null;
+            /**
+             * Seconds
+             * @description Of a hold, up to an hour.
+             */
+            seconds?: number | null;
+            /**
+             * Effort
+             * @default 10
+             */
+            effort: number;
+            /**
+             * Side
+             * @description Of a movement done one side at a time.
+             * @default
+             * @enum {string}
+             */
+            side: "" | "left" | "right";
+        };
+        /**
+         * Norm
+         * @description A published table beside a test.
+         */
+        Norm: {
+            /** Name */
+            name: string;
+            /** Source */
+            source: string;
+            /** Age */
+            age: number;
+            /** Words */
+            words: string[];
+            /**
+             * Least
+             * @description Least amount that earns each word.
+             */
+            least: number[];
+        };
+        /**
          * ParameterOf
          * @description Something about a form that may be changed.
          */
@@ -2199,6 +2817,40 @@ export interface components {
             default: number;
             /** Step */
             step: number;
+        };
+        /**
+         * Person
+         * @description What is known of them, and what would still help.
+         */
+        Person: {
+            /** Goals */
+            goals: string[];
+            /**
+             * Aim
+             * @enum {string}
+             */
+            aim: "gain" | "keep";
+            /** Training Years */
+            training_years: number | null;
+            /** Days */
+            days: number | null;
+            /** Minutes */
+            minutes: number | null;
+            /** Places */
+            places: string[];
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "metric" | "imperial";
+            /** Schools */
+            schools: "range"[];
+            /** Dislikes */
+            dislikes: string[];
+            /** Sex */
+            sex: ("male" | "female") | null;
+            /** Missing */
+            missing: string[];
         };
         /**
          * Personal
@@ -2250,6 +2902,34 @@ export interface components {
             kg: number;
             /** Off Kg */
             off_kg: number;
+        };
+        /**
+         * Place
+         * @description A place to train.
+         */
+        Place: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Floor
+             * @enum {string}
+             */
+            floor: "gripping" | "smooth";
+            /** Items */
+            items: components["schemas"]["KitItem"][];
+        };
+        /**
+         * Places
+         * @description The coach's places.
+         */
+        Places: {
+            /** Places */
+            places: components["schemas"]["Place"][];
         };
         /**
          * Point
@@ -2326,6 +3006,50 @@ export interface components {
             dial: string;
             aim: components["schemas"]["Aim"];
             done?: components["schemas"]["DoneAt"] | null;
+        };
+        /**
+         * Readiness
+         * @description All checks.
+         */
+        Readiness: {
+            /** Checks */
+            checks: components["schemas"]["ReadinessCheck"][];
+        };
+        /**
+         * ReadinessCheck
+         * @description A check, and what it showed last; `passed` is null where it was never done.
+         */
+        ReadinessCheck: {
+            /**
+             * Id
+             * @enum {string}
+             */
+            id: "one-leg stand" | "ankle" | "hip" | "shoulder" | "wrist" | "flat back";
+            /** Name */
+            name: string;
+            /** How */
+            how: string;
+            /** Passes */
+            passes: string;
+            /**
+             * Opens
+             * @description Movements that wait for it.
+             */
+            opens: string[];
+            /** Prepares */
+            prepares: string;
+            /** Dose */
+            dose: string;
+            /** Beside */
+            beside: string;
+            /** Passed */
+            passed: boolean | null;
+            /** On */
+            on: string | null;
+            /** Again On */
+            again_on: string | null;
+            /** Word */
+            word: string;
         };
         /**
          * ReadingOf
@@ -2419,64 +3143,23 @@ export interface components {
              */
             words: string;
             /** Reps */
-            reps: number;
+            reps: number | null;
+            /** Seconds */
+            seconds: number | null;
             /** Effort */
             effort: number;
             capacity: components["schemas"]["Explained"];
         };
         /**
-         * RepTest
-         * @description Strict reps done to the end (or to an effort), at a set-up.
+         * Retirement
+         * @description Why a band is out of use.
          */
-        RepTest: {
+        Retirement: {
             /**
-             * Values
-             * @description Of the form's parameters; what is left out is the form's own.
-             * @example {
-             *       "hand_height": 0.3
-             *     }
+             * Why
+             * @enum {string}
              */
-            values?: {
-                [key: string]: number;
-            };
-            carried?: components["schemas"]["Carried"];
-            band?: components["schemas"]["BandHoldRequest"] | null;
-            help?: components["schemas"]["HelpRequest"] | null;
-            /**
-             * Range Percent
-             * @description Share of the full range that is used.
-             * @default 100
-             */
-            range_percent: number;
-            /**
-             * Tempo
-             * @description Lower – hold – press – hold, s.
-             * @default 1-0-1-0
-             * @example 3-0-1-0
-             */
-            tempo: string;
-            /**
-             * Id
-             * Format: uuid
-             * @description Made by the client, so that sending it twice counts once.
-             */
-            id: string;
-            /**
-             * Movement
-             * @default push-up
-             * @example push-up
-             */
-            movement: string;
-            /**
-             * Reps
-             * @example 12
-             */
-            reps: number;
-            /**
-             * Effort
-             * @default 10
-             */
-            effort: number;
+            why: "cut" | "knotted" | "replaced" | "lost";
         };
         /**
          * ReviewSheet
@@ -2572,7 +3255,7 @@ export interface components {
             demand: components["schemas"]["Estimate"];
             load: components["schemas"]["Estimate"];
             share: components["schemas"]["Estimate"];
-            /** @description Reps to failure this athlete likely has here. */
+            /** @description Reps to failure, or seconds, likely here. */
             expected: components["schemas"]["Estimate"];
             figure: components["schemas"]["Figure"];
         };
@@ -2727,8 +3410,13 @@ export interface components {
             id: string;
             /** Rung */
             rung: string;
-            /** Reps */
-            reps: number;
+            /** Amount */
+            amount: number;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "reps" | "s";
             /** Effort */
             effort: number;
             /** Clean */
@@ -2818,6 +3506,26 @@ export interface components {
             time_zone: string;
         };
         /**
+         * Skill
+         * @description A goal to choose.
+         */
+        Skill: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Families */
+            families: string[];
+        };
+        /**
+         * Skills
+         * @description All there are.
+         */
+        Skills: {
+            /** Skills */
+            skills: components["schemas"]["Skill"][];
+        };
+        /**
          * Solved
          * @description Where the dial meets the aim.
          */
@@ -2866,7 +3574,7 @@ export interface components {
             goal: string | null;
             standing: components["schemas"]["RungName"] | null;
             gate: components["schemas"]["Gate"] | null;
-            /** @description Reps to failure on the rung they stand on, as of the last evidence. */
+            /** @description Reps to failure, or seconds, on their rung, as of the last evidence. */
             expected: components["schemas"]["Estimate"] | null;
             /** Last Session */
             last_session: string | null;
@@ -2916,7 +3624,7 @@ export interface components {
          */
         Step: {
             ratio: components["schemas"]["Estimate"];
-            /** @description Reps above for whoever just meets the lower gate. */
+            /** @description Likely above for whoever just meets the lower gate. */
             above: components["schemas"]["Estimate"];
             /** Gap */
             gap: boolean;
@@ -2951,10 +3659,71 @@ export interface components {
             label: string;
         };
         /**
-         * TestResult
-         * @description A kept test with the capacity it was read as.
+         * TestCard
+         * @description A test of the battery: how it is done, and why it is worth doing now.
          */
-        TestResult: {
+        TestCard: {
+            /**
+             * Values
+             * @description Of the form's parameters; what is left out is the form's own.
+             * @example {
+             *       "hand_height": 0.3
+             *     }
+             */
+            values?: {
+                [key: string]: number;
+            };
+            carried?: components["schemas"]["Carried"];
+            band?: components["schemas"]["BandHoldRequest"] | null;
+            help?: components["schemas"]["HelpRequest"] | null;
+            /**
+             * Range Percent
+             * @description Share of the full range that is used.
+             * @default 100
+             */
+            range_percent: number;
+            /**
+             * Tempo
+             * @description Lower – hold – press – hold, s.
+             * @default 1-0-1-0
+             * @example 3-0-1-0
+             */
+            tempo: string;
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Movement */
+            movement: string;
+            /** Family */
+            family: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "reps" | "s";
+            /** Per Side */
+            per_side: boolean;
+            /** How */
+            how: string;
+            /** Protocol */
+            protocol: string;
+            /** Stop */
+            stop: string[];
+            /** Cautions */
+            cautions: string[];
+            /** Figures */
+            figures: components["schemas"]["Figure"][];
+            norm: components["schemas"]["Norm"] | null;
+            /** Why */
+            why: string;
+            expected: components["schemas"]["Estimate"] | null;
+        };
+        /**
+         * TestDone
+         * @description A kept test.
+         */
+        TestDone: {
             /**
              * Id
              * Format: uuid
@@ -2970,12 +3739,36 @@ export interface components {
              * Format: date
              */
             local_date: string;
-            /** Reps */
-            reps: number;
+            /** Words */
+            words: string;
+            /** Family */
+            family: string;
+            /** Amount */
+            amount: number;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "reps" | "s";
+            /**
+             * Side
+             * @enum {string}
+             */
+            side: "" | "left" | "right";
             /** Effort */
             effort: number;
             /** Model Version */
             model_version: string;
+            /**
+             * Since
+             * @description Against the test of the same kind before it; '' if none.
+             */
+            since: string;
+            /**
+             * Norm Word
+             * @description Where it stands among people of that age and sex.
+             */
+            norm_word: string;
         };
         /**
          * ThingAt
@@ -3064,6 +3857,71 @@ export interface components {
             cues: string[];
             /** Faults */
             faults: string[];
+        };
+        /**
+         * Told
+         * @description What an athlete tells; anything may be left out for now.
+         */
+        Told: {
+            /**
+             * Goals
+             * @example [
+             *       "pull-up",
+             *       "l-sit"
+             *     ]
+             */
+            goals?: string[];
+            /**
+             * Aim
+             * @default gain
+             * @enum {string}
+             */
+            aim: "gain" | "keep";
+            /**
+             * Training Years
+             * @example 1.5
+             */
+            training_years?: number | null;
+            /**
+             * Days
+             * @description A week, 1 to 7.
+             */
+            days?: number | null;
+            /**
+             * Minutes
+             * @description A day, 5 to 180.
+             */
+            minutes?: number | null;
+            /** Places */
+            places?: string[];
+            /**
+             * Units
+             * @default metric
+             * @enum {string}
+             */
+            units: "metric" | "imperial";
+            /** Schools */
+            schools?: "range"[];
+            /** Dislikes */
+            dislikes?: string[];
+            /**
+             * Sex
+             * @description For published norms only.
+             */
+            sex?: ("male" | "female") | null;
+        };
+        /**
+         * TwoSides
+         * @description Left against right.
+         */
+        TwoSides: {
+            /** Words */
+            words: string;
+            /**
+             * Weaker
+             * @enum {string}
+             */
+            weaker: "" | "left" | "right";
         };
         /**
          * Way
@@ -3708,6 +4566,215 @@ export interface operations {
             };
         };
     };
+    get_skills: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Skills"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_person: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Person"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keep_person: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Told"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Person"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_screen: {
         parameters: {
             query?: never;
@@ -3874,6 +4941,984 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Screen"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_readiness: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Readiness"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_shown: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewShown"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Readiness"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_places: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Places"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keep_place: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPlace"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Places"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_place: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keep_item: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewItem"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Places"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_item: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    check_item: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Looked"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Places"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Places"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    approve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Places"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_battery: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Battery"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_test: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewTest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TestDone"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_capacity: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Capacities"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -4222,79 +6267,6 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description There is no such thing among the coach's own. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description It goes against what is already kept. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description A value cannot be used; nothing was written. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description The database does not answer. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    add_test: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                ladder_id: string;
-            };
-            cookie?: {
-                invelo_session?: string | null;
-            };
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["RepTest"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TestResult"];
-                };
             };
             /** @description Nobody is signed in. */
             401: {
@@ -5264,7 +7236,7 @@ export interface operations {
             };
         };
     };
-    remove_band: {
+    retire_band: {
         parameters: {
             query?: never;
             header?: never;
@@ -5275,7 +7247,11 @@ export interface operations {
                 invelo_session?: string | null;
             };
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Retirement"];
+            };
+        };
         responses: {
             /** @description Successful Response */
             204: {

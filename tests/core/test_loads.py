@@ -7,7 +7,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from invelo.core.errors import InputError
-from invelo.core.kit import Thing, pick, water
+from invelo.core.loads import Thing, pick, water
 
 SAND = (Thing("sandbag 2.5", 2.5, 4), Thing("sandbag 5", 5.0, 2), Thing("sandbag 10", 10.0, 1))
 

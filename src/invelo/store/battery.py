@@ -1,0 +1,179 @@
+"""Tests kept, and the tests proposed next."""
+
+from dataclasses import dataclass
+from datetime import date
+from uuid import UUID
+
+from sqlmodel import Session
+
+from invelo.core import battery as core
+from invelo.core.battery import Battery, Situation
+from invelo.core.capacity import Evidence, Pool, Side, evidence, groups_of, pool
+from invelo.core.errors import InputError
+from invelo.core.movement import Modifiers, Movement, ReadyLadder, catalogue
+from invelo.core.predict import Done, alike
+from invelo.store import capacity, guard, kit, ladder, person, readiness, screen, tables
+from invelo.store.errors import ConflictError
+from invelo.store.ladder import LadderView
+from invelo.store.moment import Moment
+from invelo.store.rows import body_of, body_on, set_up_columns, stored
+from invelo.store.tables import Athlete, dated
+
+
+@dataclass(frozen=True)
+class NewTest:
+    """A test as it was done: strict reps, or seconds of a hold, to the end unless `effort` < 10."""
+
+    id: UUID
+    movement: Movement
+    modifiers: Modifiers
+    reps: float | None = None
+    seconds: float | None = None
+    effort: float = 10.0
+    side: Side = ""
+
+    @property
+    def amount(self) -> float:
+        """Reps or seconds, in whatever the movement is counted in.
+
+        Raises:
+            InputError: for reps on a hold, seconds on reps, or neither.
+        """
+        setup, tempo = self.modifiers.setup(self.movement), self.modifiers.tempo
+        return Done(setup, self.reps, self.seconds, tempo, self.effort).amount
+
+
+def keep_test(db: Session, athlete: Athlete, test: NewTest, moment: Moment) -> tables.Test:
+    """Keep a test with the capacity it was read as, and place the athlete anew on every ladder it
+    says something of.
+
+    The coach moves an athlete who stands on a ladder already. A replay changes nothing.
+
+    Raises:
+        InputError: for an amount, effort, side or set-up out of range.
+        ConflictError: if the id names another test, or something closes the movement.
+    """
+    amount = test.amount
+    kept = db.get(tables.Test, test.id)
+    if kept is not None:
+        same = (kept.athlete_id, kept.amount, kept.movement) == (
+            athlete.id,
+            amount,
+            test.movement.id,
+        )
+        if same:
+            return kept
+        raise ConflictError("test id", "it names another test.", "Make a new id for each test.")
+    if test.side and test.movement.counted != "per side":
+        raise InputError(
+            "side", f"the {test.movement.name.lower()} has none.", "Leave the side out."
+        )
+    guard.allow(db, athlete.id, [test.movement.id], moment.local_date)
+    body = body_on(capacity.measures(db, athlete.id), moment.local_date)
+    read = evidence(
+        moment.local_date, "test", body, test.movement, test.modifiers, amount, test.effort
+    )
+    row = tables.Test(
+        id=test.id,
+        athlete_id=athlete.id,
+        **dated(moment),
+        **set_up_columns(test.movement.id, test.modifiers),
+        amount=amount,
+        effort=test.effort,
+        side=test.side,
+        inputs={
+            "mass_kg": body.mass,
+            "stature_m": body.stature,
+            "segments": body.table.name,
+            "lengths": dict(body.lengths),
+        },
+        result={"capacity": stored(read.greatest), "load": stored(read.load.demand)},
+    )
+    db.add(row)
+    db.flush()
+    for one in ladder.of_athlete(db, athlete.id):
+        first = ladder.rungs_of(db, one.id)[0]
+        if alike(catalogue().find_movement(first.movement).posture, test.movement.posture):
+            ladder.record_placement(db, one, athlete, moment, {"test": str(test.id)})
+    return row
+
+
+def capacities(db: Session, athlete_id: UUID) -> dict[str, Pool]:
+    """Capacity by group of like tests."""
+    known = capacity.everything(db, athlete_id)
+    return {key: pool(those) for key, those in groups_of(known).items()}
+
+
+@dataclass(frozen=True)
+class Standing:
+    """Where an athlete stands in one group of like tests.
+
+    Attributes:
+        pool: the evidence that speaks.
+        ladder: the oldest ladder it places them on, None while there is none.
+        moved_why: the coach's word, where they put the athlete on another rung.
+        ready: ready ladders that could be given, none where one stands.
+        sides: the newest test of the left and of the right, where both were tested.
+    """
+
+    pool: Pool
+    ladder: LadderView | None
+    moved_why: str
+    ready: tuple[ReadyLadder, ...]
+    sides: tuple[Evidence, Evidence] | None
+
+    @property
+    def half_width(self) -> float:
+        """Half of the 80 % interval, % of the capacity."""
+        return core.half_width(self.pool.greatest)
+
+
+def standings(db: Session, athlete: Athlete) -> tuple[Standing, ...]:
+    """Where an athlete stands in every group that was tested, by family."""
+    groups = groups_of(capacity.everything(db, athlete.id))
+    views = [ladder.view(db, row, athlete) for row in ladder.of_athlete(db, athlete.id)]
+    found = []
+    for known in groups.values():
+        form = known[0].load.setup.form
+        on = [view for view in views if alike(view.measured.demands[0].load.setup.form, form)]
+        ready = tuple(
+            one
+            for one in catalogue().ladder
+            if alike(catalogue().find_movement(one.rungs[0].movement).posture, form)
+        )
+        found.append(
+            Standing(
+                pool(known),
+                on[0] if on else None,
+                ladder.moved_why(db, on[0].row) if on else "",
+                () if on else ready,
+                _sides(known),
+            )
+        )
+    return tuple(sorted(found, key=lambda one: one.pool.nearest.load.setup.form.family))
+
+
+def _sides(known: tuple[Evidence, ...]) -> tuple[Evidence, Evidence] | None:
+    newest = {one.side: one for one in sorted(known, key=lambda one: one.day)}
+    if "left" in newest and "right" in newest:
+        return newest["left"], newest["right"]
+    return None
+
+
+def propose(db: Session, athlete: Athlete, today: date) -> Battery:
+    """The tests to do now; none before a doctor has spoken, where one is to be seen first."""
+    now = screen.standing(db, athlete.id).now
+    if now.outcome == "doctor":
+        return Battery((), ())
+    told = person.of_athlete(db, athlete.id)
+    return core.battery(
+        Situation(
+            body=body_of(capacity.measures(db, athlete.id)[-1]),
+            person=told,
+            limits=now.limits,
+            passed=readiness.passed(db, athlete.id),
+            rooms=kit.rooms(db, told.places),
+            known=capacities(db, athlete.id),
+            today=today,
+        )
+    )

@@ -120,6 +120,13 @@ class TwoSides(Shape):
     weaker: Literal["", "left", "right"]
 
 
+class ReadyLadderName(Shape):
+    """A ready ladder by its goal."""
+
+    id: str
+    goal: str
+
+
 class Capacity(Shape):
     """What an athlete can do in one family."""
 
@@ -136,7 +143,7 @@ class Capacity(Shape):
     rungs: str = Field(description="The rungs its range would place them on.")
     standing: str
     moved_why: str = Field(description="The coach's word, where they moved the athlete.")
-    ready_ladders: list[str] = Field(description="Ready ladders to give, by id.")
+    ready_ladders: list[ReadyLadderName] = Field(description="To give, while there is none.")
     sides: TwoSides | None
     narrower: str
 
@@ -257,7 +264,7 @@ def _done(
         id=row.id,
         at=row.at,
         local_date=row.local_date,
-        words=Task(movement.form, changes).words,
+        words=kind.name if kind else Task(movement.form, changes).words,
         family=movement.family,
         amount=row.amount,
         unit=movement.unit,
@@ -293,7 +300,7 @@ def _capacity(one: battery.Standing) -> Capacity:
         else "",
         standing=rungs[placed.standing].name if placed else "",
         moved_why=one.moved_why,
-        ready_ladders=[ready.id for ready in one.ready],
+        ready_ladders=[ReadyLadderName.model_validate(ready) for ready in one.ready],
         sides=TwoSides(words=compared.difference.words, weaker=compared.weaker)
         if compared
         else None,

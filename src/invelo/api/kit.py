@@ -5,8 +5,7 @@ from typing import Annotated
 from uuid import UUID
 
 from fastapi import APIRouter, Response
-from fastapi import Request as HttpRequest
-from pydantic import Field
+from pydantic import Base64Bytes, Field
 
 from invelo.api.context import Coach, Database, Now
 from invelo.api.problems import ERRORS
@@ -136,12 +135,16 @@ def check_item(item_id: UUID, body: Looked, coach: Coach, db: Database, now: Now
     return _places(db, coach, now)
 
 
+class NewPhoto(Request):
+    """A photo of a rig."""
+
+    photo: Base64Bytes = Field(description="JPEG or PNG, as base64.")
+
+
 @router.put("/kit/{item_id}/photo")
-async def put_photo(
-    item_id: UUID, request: HttpRequest, coach: Coach, db: Database, now: Now
-) -> Places:
-    """Keep a photo (JPEG or PNG, the body of the request) of a home-made rig."""
-    kit.put_photo(db, coach.id, item_id, await request.body())
+def put_photo(item_id: UUID, body: NewPhoto, coach: Coach, db: Database, now: Now) -> Places:
+    """Keep a photo of a home-made rig."""
+    kit.put_photo(db, coach.id, item_id, body.photo)
     return _places(db, coach, now)
 
 

@@ -153,12 +153,24 @@ class ReadyLadder(Shape):
     rungs: list[str]
 
 
+class CatalogueTest(Changes):
+    """A test: a set-up done to the end."""
+
+    id: str
+    name: str
+    movement: str
+    family: str
+    unit: Unit
+    how: str
+
+
 class Catalogue(Shape):
     """What the product knows by name."""
 
     version: str
     movements: list[Movement]
     ladders: list[ReadyLadder]
+    tests: list[CatalogueTest]
 
 
 class NewLadder(Request):
@@ -189,6 +201,18 @@ def get_catalogue(_: Coach) -> Catalogue:
                 id=one.id, goal=one.goal, family=one.family, rungs=[r.name for r in one.rungs]
             )
             for one in known.ladder
+        ],
+        tests=[
+            CatalogueTest(
+                id=one.id,
+                name=one.name,
+                movement=one.movement,
+                **Changes.of(one.modifiers()),
+                family=one.of.family,
+                unit=one.of.unit,
+                how=one.how,
+            )
+            for one in known.test
         ],
     )
 
@@ -293,6 +317,9 @@ def _rung(seen: ladder.LadderView, index: int) -> Rung:
 def _rung_sheet(seen: ladder.LadderView, index: int) -> RungSheet:
     demand = seen.measured.demands[index]
     movement = seen.measured.rungs[index].movement
+    ends: tuple[Literal["start", "end"], ...] = ("start", "end")
+    if movement.unit == "s":
+        ends = ("start",)
     return RungSheet(
         id=seen.rungs[index].id,
         name=seen.rungs[index].name,
@@ -311,5 +338,5 @@ def _rung_sheet(seen: ladder.LadderView, index: int) -> RungSheet:
             bottom=Explained.model_validate(demand.load.at_end),
         ),
         expected=Explained.model_validate(seen.placement.predictions[index]),
-        figures=[figure_of(seen, index, "start"), figure_of(seen, index, "end")],
+        figures=[figure_of(seen, index, end) for end in ends],
     )

@@ -10,14 +10,14 @@ import math
 from dataclasses import replace
 from datetime import datetime, timedelta
 from random import Random
-from uuid import UUID
 
 from sqlmodel import Session, select
 
 from invelo.core.bands import Pull, fit
 from invelo.core.body import GRAVITY
-from invelo.core.movement import Movement, catalogue
 from invelo.core.capacity import evidence
+from invelo.core.movement import Movement, catalogue
+from invelo.demo.intake import answer, furnish, new_id
 from invelo.demo.theatre import (
     BAND_LENGTH,
     BANDS,
@@ -46,31 +46,41 @@ def load(db: Session, now: datetime) -> None:
         return
     coach = accounts.create(db, COACH_EMAIL, COACH_NAME, COACH_PASSWORD, ZONE, now)
     _measure_bands(db, coach, now)
+    began = Moment(now - timedelta(weeks=WEEKS + 1), ZONE)
+    places = furnish(db, coach, began, Random(f"{SEED} kit"))  # noqa: S311
     for member in CREW:
         random = Random(f"{SEED} {member.name}")  # noqa: S311  (the same story each time)
-        _live(db, coach, member, now, random)
+        _live(db, coach, member, places, now, random)
 
 
 def _measure_bands(db: Session, coach: Account, now: datetime) -> None:
     random = Random(f"{SEED} bands")  # noqa: S311
     for name, readings in BANDS.items():
         pulls = tuple(Pull(length, round(kg * GRAVITY, 2)) for length, kg in readings)
-        bands.keep(db, coach.id, _id(random), name, fit(BAND_LENGTH, pulls), now)
+        bands.keep(db, coach.id, new_id(random), name, fit(BAND_LENGTH, pulls), now)
 
 
-def _live(db: Session, coach: Account, member: CrewMember, now: datetime, random: Random) -> None:
+def _live(
+    db: Session,
+    coach: Account,
+    member: CrewMember,
+    places: dict[str, str],
+    now: datetime,
+    random: Random,
+) -> None:
     last_day = now - timedelta(days=member.rests)
     training = [7 * week + day for week in range(WEEKS) for day in TRAINING_DAYS]
     offsets = training[: member.sessions]
     began = last_day - timedelta(days=offsets[-1])
     enrolled = Moment(began - timedelta(days=2), ZONE)
-    person = squad.Person(_id(random), member.name, member.mass, member.stature, member.note)
+    person = squad.Person(new_id(random), member.name, member.mass, member.stature, member.note)
     athlete = squad.enrol(db, coach, person, enrolled)
     rung, reps = member.test
     tested = TOUR_LADDER.rungs[rung]
-    test = battery.NewTest(_id(random), _movement(tested.movement), tested.modifiers(), reps)
+    test = battery.NewTest(new_id(random), _movement(tested.movement), tested.modifiers(), reps)
     battery.keep_test(db, athlete, test, enrolled)
     row = ladder.create(db, athlete, TOUR_LADDER, member.purpose, member.level, enrolled)
+    answer(db, coach, athlete, places, Moment(began - timedelta(days=1), ZONE), random)
     for offset in offsets:
         day = began + timedelta(days=offset)
         final = day == last_day
@@ -95,7 +105,7 @@ def _train(
     pain: int,
     random: Random,
 ) -> Decision:
-    session = floor.start(db, row, _id(random), Moment(day, ZONE))
+    session = floor.start(db, row, new_id(random), Moment(day, ZONE))
     rung = ladder.rung_on(db, row.id, session.rung_id)
     left = _true_reps(db, row, athlete, member, weeks) + random.gauss(0, 0.4)
     for number in range(1, rung.sets + 1):
@@ -105,7 +115,7 @@ def _train(
         moment = Moment(day + timedelta(seconds=(rung.rest_s + 40) * number), ZONE)
         hurts = pain if number == rung.sets else 0
         entry = floor.SetEntry(
-            id=_id(random),
+            id=new_id(random),
             rung_id=rung.id,
             number=number,
             reps=reps,
@@ -141,7 +151,3 @@ def _true_reps(
     stronger = replace(load, measured=load.measured / (1 + member.gain * weeks))
     tempo = seen.measured.rungs[seen.standing].modifiers.tempo
     return truth.known.expected(stronger, tempo).likely
-
-
-def _id(random: Random) -> UUID:
-    return UUID(int=random.getrandbits(128), version=4)

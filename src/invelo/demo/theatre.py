@@ -3,7 +3,11 @@
 from dataclasses import dataclass
 
 from invelo.core.dose import Level, Purpose
+from invelo.core.kit import Floor, Item
 from invelo.core.movement import ReadyLadder, ReadySetUp
+from invelo.core.person import Aim, Sex
+from invelo.core.readiness import CheckId
+from invelo.core.screen import PainPlace
 
 COACH_EMAIL = "coach@theatre.example"
 COACH_NAME = "Ilse Marn"
@@ -114,3 +118,85 @@ CREW = (
         rests=3,
     ),
 )
+
+PLACES: tuple[tuple[str, Floor, tuple[Item, ...]], ...] = (
+    (
+        "Stage",
+        "smooth",
+        (
+            Item("surface", "riser 20", height=0.20),
+            Item("surface", "riser 40", height=0.40, setup_minutes=1),
+            Item("surface", "riser 60", height=0.60, setup_minutes=1),
+            Item("bar", "lighting bar", height=1.05, setup_minutes=4),
+            Item("rings", "wooden rings", height=2.10, setup_minutes=5),
+            Item("load", "sandbag 2.5", kg=2.5, count=4),
+            Item("load", "sandbag 5", kg=5.0, count=3),
+            Item("load", "sandbag 10", kg=10.0, count=2),
+            Item("band", "middle"),
+        ),
+    ),
+    (
+        "Second truck",
+        "gripping",
+        (
+            Item("surface", "tailgate", height=0.90),
+            Item("surface", "crate", height=0.45, count=3),
+            Item("parallel bars", "scaffold ladder on crates", height=0.95, home_made=True),
+            Item("band", "narrow"),
+            Item("bag", "prop bag", kg=15.0),
+        ),
+    ),
+)
+
+
+@dataclass(frozen=True)
+class Intake:
+    """What a member told and showed at intake.
+
+    Attributes:
+        tests: id of the test, reps or seconds, side.
+        closed: readiness checks not passed.
+        ladders: ready ladders given besides the tour's own.
+    """
+
+    age: int
+    sex: Sex
+    goals: tuple[str, ...]
+    training_years: float
+    days: int
+    minutes: int
+    places: tuple[str, ...]
+    aim: Aim = "gain"
+    pains: tuple[tuple[PainPlace, int], ...] = ()
+    closed: tuple[CheckId, ...] = ()
+    tests: tuple[tuple[str, float, str], ...] = ()
+    ladders: tuple[str, ...] = ()
+
+
+MEMBERS: dict[str, Intake] = {
+    "Tilde Varga": Intake(
+        27, "female", ("push-up", "strong-trunk"), 0.2, 3, 25, ("Stage",), closed=("flat back",)
+    ),
+    "Juno Pell": Intake(
+        34,
+        "female",
+        ("l-sit", "row", "one-leg-squat", "push-up"),
+        2.0,
+        3,
+        40,
+        ("Stage", "Second truck"),
+        closed=("ankle",),
+        tests=(
+            ("row-half", 9, ""),
+            ("l-sit-tuck", 17, ""),
+            ("split-squat", 11, "left"),
+            ("split-squat", 15, "right"),
+            ("side-plank", 52, "left"),
+            ("side-plank", 49, "right"),
+        ),
+        ladders=("row", "l-sit"),
+    ),
+    "Bram Oster": Intake(
+        41, "male", ("strong-push", "dip"), 9.0, 2, 30, ("Second truck",), pains=(("wrist", 3),)
+    ),
+}

@@ -31,6 +31,43 @@ export const queries = {
       queryFn: () =>
         answer(api.GET("/api/athletes/{athlete_id}/screen", { params: { path: { athlete_id } } })),
     }),
+  person: (athlete_id: string) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id, "person"],
+      queryFn: () =>
+        answer(api.GET("/api/athletes/{athlete_id}/person", { params: { path: { athlete_id } } })),
+    }),
+  readiness: (athlete_id: string) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id, "readiness"],
+      queryFn: () =>
+        answer(
+          api.GET("/api/athletes/{athlete_id}/readiness", { params: { path: { athlete_id } } }),
+        ),
+    }),
+  battery: (athlete_id: string) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id, "battery"],
+      queryFn: () =>
+        answer(api.GET("/api/athletes/{athlete_id}/battery", { params: { path: { athlete_id } } })),
+    }),
+  capacity: (athlete_id: string) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id, "capacity"],
+      queryFn: () =>
+        answer(
+          api.GET("/api/athletes/{athlete_id}/capacity", { params: { path: { athlete_id } } }),
+        ),
+    }),
+  skills: queryOptions({
+    queryKey: ["skills"],
+    queryFn: () => answer(api.GET("/api/skills")),
+    staleTime: Number.POSITIVE_INFINITY,
+  }),
+  places: queryOptions({
+    queryKey: ["places"],
+    queryFn: () => answer(api.GET("/api/places")),
+  }),
   ladder: (id: string) =>
     queryOptions({
       queryKey: ["ladder", id],
@@ -93,7 +130,7 @@ export function useRefresh(): () => Promise<unknown> {
   const client = useQueryClient();
   return () =>
     Promise.all(
-      ["squad", "ladder", "athlete", "bands"].map((key) =>
+      ["squad", "ladder", "athlete", "bands", "places"].map((key) =>
         client.invalidateQueries({ queryKey: [key] }),
       ),
     );

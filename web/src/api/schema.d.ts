@@ -399,7 +399,7 @@ export interface paths {
         get: operations["get_photo"];
         /**
          * Put Photo
-         * @description Keep a photo (JPEG or PNG, the body of the request) of a home-made rig.
+         * @description Keep a photo of a home-made rig.
          */
         put: operations["put_photo"];
         post?: never;
@@ -1401,9 +1401,9 @@ export interface components {
             moved_why: string;
             /**
              * Ready Ladders
-             * @description Ready ladders to give, by id.
+             * @description To give, while there is none.
              */
-            ready_ladders: string[];
+            ready_ladders: components["schemas"]["ReadyLadderName"][];
             sides: components["schemas"]["TwoSides"] | null;
             /** Narrower */
             narrower: string;
@@ -1453,6 +1453,55 @@ export interface components {
             movements: components["schemas"]["Movement"][];
             /** Ladders */
             ladders: components["schemas"]["ReadyLadder"][];
+            /** Tests */
+            tests: components["schemas"]["CatalogueTest"][];
+        };
+        /**
+         * CatalogueTest
+         * @description A test: a set-up done to the end.
+         */
+        CatalogueTest: {
+            /**
+             * Values
+             * @description Of the form's parameters; what is left out is the form's own.
+             * @example {
+             *       "hand_height": 0.3
+             *     }
+             */
+            values?: {
+                [key: string]: number;
+            };
+            carried?: components["schemas"]["Carried"];
+            band?: components["schemas"]["BandHoldRequest"] | null;
+            help?: components["schemas"]["HelpRequest"] | null;
+            /**
+             * Range Percent
+             * @description Share of the full range that is used.
+             * @default 100
+             */
+            range_percent: number;
+            /**
+             * Tempo
+             * @description Lower – hold – press – hold, s.
+             * @default 1-0-1-0
+             * @example 3-0-1-0
+             */
+            tempo: string;
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Movement */
+            movement: string;
+            /** Family */
+            family: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "reps" | "s";
+            /** How */
+            how: string;
         };
         /**
          * Clearance
@@ -2494,6 +2543,18 @@ export interface components {
             };
         };
         /**
+         * NewPhoto
+         * @description A photo of a rig.
+         */
+        NewPhoto: {
+            /**
+             * Photo
+             * Format: base64
+             * @description JPEG or PNG, as base64.
+             */
+            photo: string;
+        };
+        /**
          * NewPlace
          * @description A place, new or changed.
          */
@@ -3112,6 +3173,16 @@ export interface components {
             family: string;
             /** Rungs */
             rungs: string[];
+        };
+        /**
+         * ReadyLadderName
+         * @description A ready ladder by its goal.
+         */
+        ReadyLadderName: {
+            /** Id */
+            id: string;
+            /** Goal */
+            goal: string;
         };
         /**
          * Record
@@ -5630,7 +5701,11 @@ export interface operations {
                 invelo_session?: string | null;
             };
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPhoto"];
+            };
+        };
         responses: {
             /** @description Successful Response */
             200: {

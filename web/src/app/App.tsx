@@ -26,7 +26,7 @@ export function App() {
         <Suspense fallback={null}>
           <Routes>
             <Route path="/squad" element={<Squad />} />
-            <Route path="/intake/:athleteId?" element={<Intake />} />
+            <Route path="/intake/:athleteId?/:part?" element={<Intake />} />
             <Route path="/ladder/:ladderId" element={<Ladder />} />
             <Route path="/bench/:ladderId?" element={<Bench />} />
             <Route path="/floor/:ladderId" element={<Floor />} />

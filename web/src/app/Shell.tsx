@@ -1,5 +1,5 @@
 /** The sheet's frame: places in the top margin, the drawing inside, the title block at the foot. */
-import { type ReactNode, useEffect, useState } from "react";
+import { type ReactNode, useEffect, useState, useSyncExternalStore } from "react";
 import { Link, useLocation, useNavigate } from "react-router";
 import { api, type Schema } from "../api/client";
 import { Button } from "../parts/Button";
@@ -13,12 +13,13 @@ export function Shell({ coach, children }: { coach: Schema["SignedIn"]; children
   const navigate = useNavigate();
   const [sheet, turnSheet] = useSheet();
   const [keysOpen, setKeysOpen] = useState(false);
-  const [, name = "", picked = ""] = pathname.split("/");
-  const ladder = name === "intake" ? "" : picked;
+  const [, name = "", thing = ""] = pathname.split("/");
+  const ladder = name === "intake" ? "" : thing;
   useEffect(() => {
     if (ladder) pickedLadder.set(ladder);
   }, [ladder]);
-  const atHand = ladder || pickedLadder.get();
+  const picked = useSyncExternalStore(pickedLadder.subscribe, pickedLadder.get);
+  const atHand = ladder || picked;
   const here = PLACES.find((place) => place.name.toLowerCase() === name);
 
   const keys: Keys = [["?", () => setKeysOpen(true)]];

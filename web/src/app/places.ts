@@ -26,7 +26,11 @@ export const PLACES: Place[] = [
     name: "Intake",
     path: () => `/intake/${pickedAthlete.get()}`,
     needsLadder: false,
-    keys: [],
+    keys: [
+      ["N", "the next part of the sheet"],
+      ["P", "the part before"],
+      ["Space", "start or stop the clock of a test"],
+    ],
   },
   {
     digit: "3",
@@ -80,9 +84,20 @@ export const pickedAthlete = {
   set: (athlete: string) => sessionStorage.setItem(ATHLETE, athlete),
 };
 
+const listeners = new Set<() => void>();
+
+function keepLadder(ladder: string) {
+  sessionStorage.setItem(KEY, ladder);
+  for (const listener of listeners) listener();
+}
+
 /** The ladder at hand stays at hand from place to place. */
 export const pickedLadder = {
   get: () => sessionStorage.getItem(KEY) ?? "",
-  set: (ladder: string) => sessionStorage.setItem(KEY, ladder),
-  clear: () => sessionStorage.removeItem(KEY),
+  set: keepLadder,
+  clear: () => keepLadder(""),
+  subscribe: (listener: () => void) => {
+    listeners.add(listener);
+    return () => listeners.delete(listener);
+  },
 };

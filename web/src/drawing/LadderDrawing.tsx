@@ -3,7 +3,7 @@
  * their true height; their labels are spread beside them, joined by leader lines.
  */
 import type { Schema } from "../api/client";
-import { kg, range, ratio, repRange } from "../parts/figures";
+import { demand, range, ratio, told } from "../parts/figures";
 import { Figure } from "./Figure";
 import { axisTicks, type LadderScale, spread } from "./ladderScale";
 import { Dimension } from "./marks";
@@ -32,7 +32,7 @@ export function LadderDrawing(props: Props) {
   return (
     <div className="relative" style={{ width, height }}>
       <svg width={width} height={height} className="absolute inset-0" aria-hidden="true">
-        <Axis scale={scale} height={height} />
+        <Axis scale={scale} height={height} words={axisWords(sheet)} />
         <Rails height={height} />
         {sheet.rungs.map((rung, index) => (
           <RungLine
@@ -93,13 +93,27 @@ function RungLabel({ sheet, rung }: { sheet: Schema["LadderSheet"]; rung: Schema
         {fits && <span className="border border-ready px-1.5 text-sm text-ready">dose fits</span>}
       </div>
       <div className="text-sm whitespace-nowrap text-faint">
-        {kg(rung.demand.likely)} ({range(rung.demand)}) · {repRange(rung.expected)}
+        {demand(rung.demand.likely, rung.demand.unit)} (
+        {range(rung.demand, rung.demand.unit === "kg" ? 1 : 0)}) · {told(rung.expected)}
       </div>
     </div>
   );
 }
 
-function Axis({ scale, height }: { scale: LadderScale; height: number }) {
+/** "kg on the hands, a rep of 2 s"; "N·m of hip torque". */
+function axisWords({ measure_words, rungs, unit }: Schema["LadderSheet"]): string {
+  const of = rungs[0]?.demand.unit ?? "kg";
+  const what = measure_words === "hand load" ? "on the hands" : `of ${measure_words}`;
+  return `${of} ${what}${unit === "reps" ? ", a rep of 2 s" : ""}`;
+}
+
+interface AxisProps {
+  scale: LadderScale;
+  height: number;
+  words: string;
+}
+
+function Axis({ scale, height, words }: AxisProps) {
   const x = 44;
   return (
     <g className="stroke-line">
@@ -119,7 +133,7 @@ function Axis({ scale, height }: { scale: LadderScale; height: number }) {
         </g>
       ))}
       <text x={4} y={height - 2} stroke="none" className="fill-faint font-head text-[13px]">
-        kg on the hands, a rep of 2 s
+        {words}
       </text>
     </g>
   );
@@ -160,7 +174,7 @@ function Reach({ sheet, scale, height }: Pick<Props, "sheet" | "scale" | "height
         y={top - 5}
         className="cleared fill-ready font-head text-[13px] font-semibold"
       >
-        reach {kg(reach.likely)}
+        reach {demand(reach.likely, reach.unit)}
       </text>
       {!beyond && (
         <line
@@ -177,7 +191,7 @@ function Reach({ sheet, scale, height }: Pick<Props, "sheet" | "scale" | "height
         y={beyond ? 12 : capacityY - 4}
         className="cleared fill-ink font-head text-[13px]"
       >
-        {beyond ? "↑ " : ""}capacity {kg(capacity.likely)}
+        {beyond ? "↑ " : ""}capacity {demand(capacity.likely, capacity.unit)}
       </text>
     </g>
   );

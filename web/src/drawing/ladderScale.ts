@@ -23,7 +23,12 @@ export function ladderScale(sheet: Schema["LadderSheet"], height: number): Ladde
   const [top, foot] = [8, height - 40];
   const y = (demand: number) => foot - ((demand - low) / (high - low)) * (foot - top);
   const perCm = (high - low) / ((foot - top) * CM_PER_PIXEL);
-  return { low, high, y, words: `1 cm : ${perCm.toFixed(2)} kg` };
+  return {
+    low,
+    high,
+    y,
+    words: `1 cm : ${perCm.toFixed(2)} ${sheet.rungs[0]?.demand.unit ?? "kg"}`,
+  };
 }
 
 /** Round values for the axis, about eight of them. */

@@ -15,7 +15,7 @@ export function Limits({ athleteId }: { athleteId: string }) {
       {doctor
         ? "Nothing can be given until a clearance is recorded."
         : screen.limits.map(({ words }) => words).join("; ")}{" "}
-      <Link to={`/intake/${athleteId}`} className="underline">
+      <Link to={`/intake/${athleteId}/screen`} className="underline">
         Why
       </Link>
     </p>

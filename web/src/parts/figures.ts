@@ -30,6 +30,12 @@ export function repRange({ low, likely, high }: Schema["Estimate"]): string {
   return `${reps(likely)} reps (${reps(low)}–${reps(high)})`;
 }
 
+/** "12 s (8–17)", "no hold yet". */
+function holdRange({ low, likely, high }: Schema["Estimate"]): string {
+  if (high < 1) return "no hold yet";
+  return `${rounded(likely, 0)}${thin}s (${rounded(Math.max(0, low), 0)}–${rounded(high, 0)})`;
+}
+
 export function range(estimate: Schema["Estimate"], digits = 1): string {
   return fromTo(estimate.low, estimate.high, digits);
 }
@@ -39,13 +45,13 @@ function fromTo(low: number, high: number, digits: number): string {
   return `${rounded(low, digits)}${between}${rounded(high, digits)}`;
 }
 
-const DIGITS: Record<string, number> = { J: 0, "×": 2, "body weight × stature": 3 };
+const DIGITS: Record<string, number> = { J: 0, N·m: 0, "×": 2, "body weight × stature": 3 };
 
 /** A figure, its unit and its range, in whichever way the unit is read. */
 export function told(estimate: Schema["Estimate"]): string {
   if (estimate.unit === "reps") return repRange(estimate);
+  if (estimate.unit === "s") return holdRange(estimate);
   if (estimate.unit === "m") return `${centimetres(estimate.likely)} (${amountRange(estimate)})`;
-  if (estimate.unit === "s" && estimate.high <= 0) return "no hold yet";
   const digits = DIGITS[estimate.unit] ?? 1;
   const value = rounded(estimate.likely, digits);
   return `${value}${thin}${estimate.unit} (${range(estimate, digits)})`;
@@ -82,14 +88,31 @@ export function day(iso: string): string {
   });
 }
 
-/** "3 × 6–10 at effort 9, rest 2:00". */
-export function dose({ sets, reps_low, reps_high, effort, rest_s }: Schema["Dose"]): string {
-  return `${sets} × ${reps_low}–${reps_high} at effort ${effort}, rest ${clock(rest_s)}`;
+/** "3 × 6–10 at effort 9, rest 2:00"; "2 × 8–15 s …" of a hold. */
+export function dose({ sets, low, high, unit, effort, rest_s }: Schema["Dose"]): string {
+  return `${sets} × ${low}–${high}${seconds(unit)} at effort ${effort}, rest ${clock(rest_s)}`;
 }
 
 /** "3 × 10 at effort 9 or under, 2 sessions running". */
-export function gate({ sets, reps: count, effort, sessions }: Schema["Gate"]): string {
-  return `${sets} × ${count} at effort ${effort} or under, ${sessions} sessions running`;
+export function gate({ sets, amount: count, unit, effort, sessions }: Schema["Gate"]): string {
+  return `${sets} × ${count}${seconds(unit)} at effort ${effort} or under, ${sessions} sessions running`;
+}
+
+export type Unit = Schema["Dose"]["unit"];
+
+/** The unit where it must be said; a bare count is of reps. */
+function seconds(unit: Unit): string {
+  return unit === "s" ? `${thin}s` : "";
+}
+
+/** "12 reps", "20 s". */
+export function done(count: number, unit: Unit): string {
+  return `${rounded(count, Number.isInteger(count) ? 0 : 1)}${unit === "s" ? `${thin}s` : " reps"}`;
+}
+
+/** A demand or a capacity by itself: "47.9 kg", "152 N·m". */
+export function demand(value: number, unit: string): string {
+  return `${rounded(value, unit === "kg" ? 1 : 0)}${thin}${unit}`;
 }
 
 export function clock(seconds: number): string {

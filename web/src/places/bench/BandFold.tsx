@@ -4,11 +4,11 @@ import { useState } from "react";
 import type { Schema } from "../../api/client";
 import { queries } from "../../api/queries";
 import { Button } from "../../parts/Button";
+import { BandsDialog } from "../../parts/bands/BandsDialog";
 import { Choice } from "../../parts/Field";
 import { Slider } from "../../parts/Slider";
 import type { SetUp } from "../../parts/setups";
 import { Tick } from "../../parts/Tick";
-import { BandsDialog } from "./BandsDialog";
 import { Fold } from "./Fold";
 
 type Hold = Schema["BandHoldRequest"];

@@ -10,6 +10,7 @@ import { AlongRep } from "../../drawing/AlongRep";
 import { Away } from "../../parts/Away";
 import { Button } from "../../parts/Button";
 import { Limits } from "../../parts/Limits";
+import { PiecesDialog } from "../../parts/loads/PiecesDialog";
 import { type SetUp, setUpOf } from "../../parts/setups";
 import { TitleBlock, today } from "../../parts/TitleBlock";
 import { Wrong } from "../../parts/Wrong";
@@ -19,7 +20,6 @@ import { Drawing } from "./Drawing";
 import { Fold, Folds } from "./Fold";
 import { KeepDialog } from "./KeepDialog";
 import { PersonalFigures } from "./PersonalFigures";
-import { PiecesDialog } from "./PiecesDialog";
 import { Readings } from "./Readings";
 import { SetUpPanel } from "./SetUpPanel";
 import { SolveDialog } from "./SolveDialog";
@@ -73,7 +73,9 @@ function fresh({ ladder, newest }: SheetProps): Lying {
     one,
     other: null,
     active: "one",
-    done: newest ? { setup: one, count: newest.reps, effort: newest.effort } : null,
+    done: newest
+      ? { setup: one, count: newest.seconds ?? newest.reps ?? 0, effort: newest.effort }
+      : null,
   };
 }
 

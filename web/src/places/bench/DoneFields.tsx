@@ -28,7 +28,11 @@ export function DoneFields({ ladderId, done, now, forms, onChange }: Props) {
   function fromRecord(index: string) {
     const entry = record[Number(index)];
     if (index === "" || !entry) return;
-    onChange({ setup: setUpOf(entry.setup), count: entry.reps, effort: entry.effort });
+    onChange({
+      setup: setUpOf(entry.setup),
+      count: entry.seconds ?? entry.reps ?? 0,
+      effort: entry.effort,
+    });
   }
 
   if (counted.length === 0)
@@ -42,8 +46,11 @@ export function DoneFields({ ladderId, done, now, forms, onChange }: Props) {
           options={[
             ["", "pick a test or a set"],
             ...record.map(
-              ({ words, reps, day: on, kind }, i) =>
-                [String(i), `${kind} of ${day(on)}: ${reps} × ${words}`] as const,
+              ({ words, reps, seconds, day: on, kind }, i) =>
+                [
+                  String(i),
+                  `${kind} of ${day(on)}: ${seconds === null ? `${reps} ×` : `${seconds} s of`} ${words}`,
+                ] as const,
             ),
           ]}
           onChange={(event) => fromRecord(event.target.value)}

@@ -106,6 +106,23 @@ interface BeforeProps {
   onStart: () => void;
 }
 
+/** The work that opens a closed readiness check belongs to the session. */
+function Preparing({ athleteId }: { athleteId: string }) {
+  const checks = useQuery(queries.readiness(athleteId)).data?.checks ?? [];
+  const closed = checks.filter(({ passed }) => passed === false);
+  if (closed.length === 0) return null;
+  return (
+    <div className="mt-3 max-w-4xl border-l-4 border-watch bg-wash px-3 py-1">
+      <h2 className="lettering">Preparing, after the warm-up</h2>
+      {closed.map(({ id, prepares, dose }) => (
+        <p key={id}>
+          {prepares} {dose}.
+        </p>
+      ))}
+    </div>
+  );
+}
+
 function Before({ today, busy, onStart }: BeforeProps) {
   const { rung, last_time: last } = today;
   return (
@@ -114,14 +131,15 @@ function Before({ today, busy, onStart }: BeforeProps) {
       <p className="lettering">Today</p>
       <h1 className="text-5xl sm:text-6xl">{rung.name}</h1>
       <p className="font-head text-3xl sm:text-4xl">
-        {rung.dose.sets} sets of {rung.dose.reps_low}–{rung.dose.reps_high} reps, effort{" "}
-        {rung.dose.effort}
+        {rung.dose.sets} sets of {rung.dose.low}–{rung.dose.high}{" "}
+        {rung.dose.unit === "s" ? "seconds" : "reps"}, effort {rung.dose.effort}
       </p>
       <p className="pt-2 text-lg text-faint">
-        Tempo {rung.tempo} s (lower – hold – press – hold), rest {rung.dose.rest_s} s. One easier
-        set first.
+        {rung.dose.unit === "reps" && <>Tempo {rung.tempo} s (lower – hold – press – hold), </>}
+        rest {rung.dose.rest_s} s. One easier set first.
       </p>
       {last && <p className="pt-1 text-lg">{lastTime(last)}</p>}
+      <Preparing athleteId={today.athlete_id} />
       <ul className="list-disc pt-3 pl-6 text-xl">
         {rung.cues.map((cue) => (
           <li key={cue}>{cue}</li>

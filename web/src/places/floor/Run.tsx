@@ -3,6 +3,9 @@ import { useState } from "react";
 import { answer, api, deviceMoment, type Schema } from "../../api/client";
 import { useKeys } from "../../app/keys";
 import { Button } from "../../parts/Button";
+import { done } from "../../parts/figures";
+import { HoldClock } from "../../parts/HoldClock";
+import { useClock } from "../../parts/useClock";
 import { Wrong } from "../../parts/Wrong";
 import { lastTime } from "./lastTime";
 import { Rest } from "./Rest";
@@ -21,9 +24,10 @@ export function Run({ today, session, onSets, onFinish, onDiscard }: Props) {
   const { sets } = session;
   const [easier, setEasier] = useState(false);
   const rung = easier && today.easier ? today.easier : today.rung;
+  const held = rung.dose.unit === "s";
   const fresh = (): Entry => ({
     id: crypto.randomUUID(),
-    reps: rung.dose.reps_low,
+    amount: rung.dose.low,
     effort: null,
     clean: true,
     pain: 0,
@@ -33,10 +37,11 @@ export function Run({ today, session, onSets, onFinish, onDiscard }: Props) {
   const [error, setError] = useState<Error | null>(null);
   const [busy, setBusy] = useState(false);
   const rest = useRest();
+  const hold = useClock((amount) => setEntry((now) => ({ ...now, amount })));
 
   const number = sets.length + 1;
   const hurt = sets.find((set) => set.pain >= today.pain_stop);
-  const done = sets.length >= rung.dose.sets;
+  const enough = sets.length >= rung.dose.sets;
 
   async function log() {
     if (hurt || busy) return;
@@ -52,7 +57,7 @@ export function Run({ today, session, onSets, onFinish, onDiscard }: Props) {
           body: {
             rung_id: rung.id,
             number,
-            reps: entry.reps,
+            ...(held ? { seconds: entry.amount } : { reps: entry.amount }),
             effort: entry.effort,
             clean: entry.clean,
             pain: entry.pain,
@@ -72,7 +77,7 @@ export function Run({ today, session, onSets, onFinish, onDiscard }: Props) {
   }
 
   useKeys([
-    [" ", rest.toggle],
+    [" ", held && rest.left === null ? hold.toggle : rest.toggle],
     ["l", log],
     ["e", () => setEasier(today.easier !== null)],
   ]);
@@ -90,11 +95,13 @@ export function Run({ today, session, onSets, onFinish, onDiscard }: Props) {
               <PainStop set={hurt} />
             ) : (
               <>
+                {held && <HoldClock clock={hold} />}
                 <SetEntry
                   entry={entry}
                   onChange={setEntry}
                   faults={rung.faults}
                   stop={today.pain_stop}
+                  held={held}
                 />
                 <Wrong error={error} />
                 <div className="flex flex-wrap gap-3 pt-5">
@@ -121,7 +128,7 @@ export function Run({ today, session, onSets, onFinish, onDiscard }: Props) {
         <Reminder today={today} rung={rung} />
         <div className="mt-auto flex flex-wrap gap-3">
           {sets.length > 0 ? (
-            <Button main={done || Boolean(hurt)} large onClick={onFinish}>
+            <Button main={enough || Boolean(hurt)} large onClick={onFinish}>
               Finish …
             </Button>
           ) : (
@@ -149,7 +156,7 @@ function Reminder({ today, rung }: { today: Schema["Today"]; rung: Schema["Today
 }
 
 function Heading({ rung, number }: { rung: Schema["TodayRung"]; number: number }) {
-  const { sets, reps_low, reps_high, effort } = rung.dose;
+  const { sets, low, high, unit, effort } = rung.dose;
   return (
     <>
       <p className="lettering text-lg">
@@ -157,9 +164,10 @@ function Heading({ rung, number }: { rung: Schema["TodayRung"]; number: number }
       </p>
       <h1 className="text-5xl leading-none sm:text-6xl">{rung.name}</h1>
       <p className="pt-1 font-head text-4xl">
-        {reps_low}–{reps_high}{" "}
+        {low}–{high}{" "}
         <span className="text-2xl text-faint">
-          reps, effort {effort}, tempo {rung.tempo} s
+          {unit === "s" ? "seconds" : "reps"}, effort {effort}
+          {unit === "reps" && `, tempo ${rung.tempo} s`}
         </span>
       </p>
     </>
@@ -189,7 +197,7 @@ function Done({ sets, today }: { sets: Schema["LoggedSet"][]; today: Schema["Tod
             <th scope="row" className="py-1 pr-3">
               {set.number}
             </th>
-            <td>{set.reps} reps</td>
+            <td>{done(set.amount, today.rung.dose.unit)}</td>
             <td>effort {set.effort}</td>
             <td className={set.clean ? "text-faint" : "text-watch"}>
               {set.clean ? "clean" : "form went"}

@@ -5,7 +5,8 @@ import { Scale } from "./Scale";
 export interface Entry {
   /** Made once for the set, so that sending it again writes it once. */
   id: string;
-  reps: number;
+  /** Reps, or seconds of a hold. */
+  amount: number;
   effort: number | null;
   clean: boolean;
   pain: number;
@@ -17,37 +18,40 @@ interface Props {
   onChange: (entry: Entry) => void;
   faults: string[];
   stop: number;
+  held: boolean;
 }
 
-const MOST = 200;
-
-export function SetEntry({ entry, onChange, faults, stop }: Props) {
+export function SetEntry({ entry, onChange, faults, stop, held }: Props) {
+  const [unit, one, most] = held
+    ? (["Seconds", "second", 3600] as const)
+    : (["Reps", "rep", 200] as const);
   const set = (change: Partial<Entry>) => onChange({ ...entry, ...change });
-  const count = (reps: number) => set({ reps: Math.max(0, Math.min(MOST, Math.round(reps) || 0)) });
+  const count = (amount: number) =>
+    set({ amount: Math.max(0, Math.min(most, Math.round(amount) || 0)) });
   return (
     <div className="pt-3">
       <div className="flex items-center gap-4">
-        <Button large onClick={() => count(entry.reps - 1)} aria-label="One rep fewer">
+        <Button large onClick={() => count(entry.amount - 1)} aria-label={`One ${one} fewer`}>
           −
         </Button>
         <label className="flex items-baseline gap-2">
           <input
-            aria-label="Reps"
+            aria-label={unit}
             inputMode="numeric"
-            value={entry.reps}
+            value={entry.amount}
             onChange={(event) => count(Number(event.target.value))}
             onFocus={(event) => event.target.select()}
             className="w-36 border-b-2 border-ink bg-sheet text-center font-head text-8xl leading-tight font-semibold"
           />
-          <span className="font-head text-2xl">reps</span>
+          <span className="font-head text-2xl">{unit.toLowerCase()}</span>
         </label>
-        <Button large onClick={() => count(entry.reps + 1)} aria-label="One rep more">
+        <Button large onClick={() => count(entry.amount + 1)} aria-label={`One ${one} more`}>
           +
         </Button>
       </div>
       <Scale
         name="Effort"
-        about="10: not one more. 9: one more was there."
+        about={held ? "10: not one second more." : "10: not one more. 9: one more was there."}
         from={1}
         to={10}
         value={entry.effort}

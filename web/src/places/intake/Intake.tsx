@@ -1,19 +1,25 @@
-/** Intake: what can hurt an athlete, asked first; what follows binds everywhere. */
+/** Intake: from nothing to a placement, on one sheet that can be left and taken up again. */
 import { useQuery } from "@tanstack/react-query";
-import { useEffect } from "react";
-import { Link, useParams } from "react-router";
+import { type ReactNode, useEffect } from "react";
+import { Link, useNavigate, useParams } from "react-router";
 import type { Schema } from "../../api/client";
 import { queries } from "../../api/queries";
-import { pickedAthlete } from "../../app/places";
+import { useKeys } from "../../app/keys";
+import { pickedAthlete, pickedLadder } from "../../app/places";
 import { Away } from "../../parts/Away";
+import { Limits } from "../../parts/Limits";
 import { TitleBlock, today } from "../../parts/TitleBlock";
-import { Outcome } from "./Outcome";
-import { ScreenForm } from "./ScreenForm";
+import { KitPart } from "./KitPart";
+import { PersonPart } from "./PersonPart";
+import { PlacementPart } from "./PlacementPart";
+import { type Done, PARTS, type Part, useDone } from "./parts";
+import { ReadinessPart } from "./ReadinessPart";
+import { ScreenPart } from "./ScreenPart";
+import { TestsPart } from "./TestsPart";
 
 export default function Intake() {
   const { athleteId = "" } = useParams();
   const athlete = useQuery({ ...queries.athlete(athleteId), enabled: athleteId !== "" });
-  const screen = useQuery({ ...queries.screen(athleteId), enabled: athleteId !== "" });
   if (!athleteId)
     return (
       <main className="flex-1 p-6">
@@ -24,42 +30,100 @@ export default function Intake() {
         first.
       </main>
     );
-  const error = athlete.error ?? screen.error;
-  if (error)
-    return <Away error={error} retry={() => (athlete.error ? athlete : screen).refetch()} />;
-  if (!athlete.data || !screen.data)
-    return <main className="flex-1 p-6 text-faint">Fetching the answers …</main>;
-  return <Sheet key={athleteId} athlete={athlete.data} screen={screen.data} />;
+  if (athlete.error) return <Away error={athlete.error} retry={() => athlete.refetch()} />;
+  if (!athlete.data) return <main className="flex-1 p-6 text-faint">Fetching the answers …</main>;
+  return <Sheet key={athleteId} athlete={athlete.data} />;
 }
 
-function Sheet({ athlete, screen }: { athlete: Schema["Athlete"]; screen: Schema["Screen"] }) {
-  useEffect(() => pickedAthlete.set(athlete.id), [athlete.id]);
+function Sheet({ athlete }: { athlete: Schema["Athlete"] }) {
+  const navigate = useNavigate();
+  const { part = "" } = useParams();
+  const done = useDone(athlete.id);
+  const at = PARTS.findIndex(({ id }) => id === part);
+  const here = PARTS[at];
+  // What can hurt comes first; after it, whatever is still open.
+  const open = done && (PARTS.find(({ id }) => !done[id]) ?? PARTS.at(-1));
+  useEffect(() => {
+    if (!here && open) navigate(`/intake/${athlete.id}/${open.id}`, { replace: true });
+  }, [here, open, athlete.id, navigate]);
+  const ladder = athlete.ladders[0]?.id ?? "";
+  useEffect(() => {
+    pickedAthlete.set(athlete.id);
+    const theirs = athlete.ladders.some(({ id }) => id === pickedLadder.get());
+    if (!theirs) pickedLadder.set(ladder); // nobody else's ladder stays at hand
+  }, [athlete, ladder]);
+  const go = (step: number) => {
+    const next = PARTS[at + step];
+    if (next) navigate(`/intake/${athlete.id}/${next.id}`);
+  };
+  useKeys([
+    ["n", () => go(1)],
+    ["p", () => go(-1)],
+  ]);
+  const next = PARTS[at + 1];
+  if (!here) return <main className="flex-1 p-6 text-faint">Fetching the answers …</main>;
+
   return (
     <>
       <main className="flex min-h-0 flex-1 flex-col md:flex-row">
-        <section aria-label="Screen" className="min-w-0 flex-1 overflow-y-auto">
-          <h1 className="border-b border-hair px-4 py-1.5 text-xl">
-            What can hurt {athlete.name} comes first
-          </h1>
-          <ScreenForm athleteId={athlete.id} before={screen.answers} />
+        <Index athleteId={athlete.id} at={at} done={done} />
+        <section aria-label={here.name} className="flex min-w-0 flex-1 flex-col md:overflow-y-auto">
+          <h1 className="border-b border-hair px-4 py-1.5 text-xl">{here.asks(athlete.name)}</h1>
+          {here.id !== "screen" && <Limits athleteId={athlete.id} />}
+          {BODIES[here.id](athlete)}
+          {next && (
+            <p className="px-4 pb-4">
+              <Link
+                to={`/intake/${athlete.id}/${next.id}`}
+                title="The next part (N)"
+                className="font-head underline"
+              >
+                On to: {next.name.toLowerCase()}
+              </Link>
+            </p>
+          )}
         </section>
-        <aside
-          aria-label="Outcome"
-          className="w-full border-t border-ink md:w-[26rem] md:shrink-0 md:overflow-y-auto md:border-t-0 md:border-l"
-        >
-          <Outcome athleteId={athlete.id} screen={screen} />
-          <p className="px-4 pb-4 text-sm text-faint">
-            A screen refers and limits; it diagnoses nothing. Invelo is a planning aid, not medical
-            advice.
-          </p>
-        </aside>
       </main>
       <TitleBlock
         athlete={athlete.name}
-        sheet="Intake: screen"
+        sheet={`Intake: ${here.name.toLowerCase()}`}
+        scale={`part ${at + 1} of ${PARTS.length}`}
         date={today()}
-        revision={screen.screened_on ? "answered" : "not answered"}
+        revision={`${PARTS.filter(({ id }) => done?.[id]).length} of ${PARTS.length} parts filled`}
       />
     </>
+  );
+}
+
+const BODIES: Record<Part["id"], (athlete: Schema["Athlete"]) => ReactNode> = {
+  screen: ({ id }) => <ScreenPart athleteId={id} />,
+  person: (athlete) => <PersonPart athlete={athlete} />,
+  readiness: ({ id }) => <ReadinessPart athleteId={id} />,
+  kit: ({ id }) => <KitPart athleteId={id} />,
+  tests: ({ id }) => <TestsPart athleteId={id} />,
+  placement: ({ id }) => <PlacementPart athleteId={id} />,
+};
+
+function Index({ athleteId, at, done }: { athleteId: string; at: number; done: Done | null }) {
+  return (
+    <nav
+      aria-label="Parts of the intake"
+      className="flex border-b border-ink md:w-44 md:shrink-0 md:flex-col md:border-r md:border-b-0 max-md:flex-wrap"
+    >
+      {PARTS.map(({ id, name }, index) => (
+        <Link
+          key={id}
+          to={`/intake/${athleteId}/${id}`}
+          aria-current={index === at ? "step" : undefined}
+          className={`flex items-baseline gap-2 border-hair px-3 py-1.5 font-head md:border-b ${
+            index === at ? "bg-ink text-sheet" : "hover:bg-wash"
+          }`}
+        >
+          <span className="w-3 text-sm">{index + 1}</span>
+          <span className="flex-1">{name}</span>
+          <span className="text-sm">{done && (done[id] ? "● filled" : "○ open")}</span>
+        </Link>
+      ))}
+    </nav>
   );
 }

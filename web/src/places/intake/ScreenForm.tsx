@@ -1,17 +1,18 @@
 /** The screen's questions; what was answered last time stands in it to go on from. */
-import { type FormEvent, useState } from "react";
+import type { FormEvent } from "react";
 import { api, type Schema } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { Field } from "../../parts/Field";
 import { Tick } from "../../parts/Tick";
+import { Ticks } from "../../parts/Ticks";
 import { useAct, useSendId } from "../../parts/useAct";
+import { useDraft } from "../../parts/useDraft";
 import { Wrong } from "../../parts/Wrong";
 import { DISEASES, MEDICINES, PAIN_PLACES, SIGNS } from "./questions";
 
 type Answers = Schema["NewScreen"];
 
 const BLANK: Answers = { id: "", born: "", active: false, pregnant: false, lax: false };
-const KEY = "invelo.screen.";
 
 interface Props {
   athleteId: string;
@@ -19,18 +20,14 @@ interface Props {
 }
 
 export function ScreenForm({ athleteId, before }: Props) {
-  const [typed, setTyped] = useState<Answers>(() => {
-    const kept = sessionStorage.getItem(KEY + athleteId);
-    return kept ? (JSON.parse(kept) as Answers) : (before ?? BLANK);
-  });
+  const [typed, keepTyping, settle] = useDraft<Answers>(
+    `screen.${athleteId}`,
+    () => before ?? BLANK,
+  );
   const [id, next] = useSendId();
   const { act, busy, error } = useAct();
 
-  function put(changes: Partial<Answers>) {
-    const next = { ...typed, ...changes };
-    setTyped(next);
-    sessionStorage.setItem(KEY + athleteId, JSON.stringify(next)); // a reload loses nothing
-  }
+  const put = (changes: Partial<Answers>) => keepTyping({ ...typed, ...changes });
 
   function keep(event: FormEvent) {
     event.preventDefault();
@@ -41,7 +38,7 @@ export function ScreenForm({ athleteId, before }: Props) {
           body: { ...typed, id },
         }),
       () => {
-        sessionStorage.removeItem(KEY + athleteId);
+        settle();
         next();
       },
     );
@@ -129,32 +126,5 @@ export function ScreenForm({ athleteId, before }: Props) {
         Keep the answers
       </Button>
     </form>
-  );
-}
-
-interface TicksProps<T extends string> {
-  name: string;
-  options: [T, string][];
-  on: T[];
-  onChange: (on: T[]) => void;
-}
-
-function Ticks<T extends string>({ name, options, on, onChange }: TicksProps<T>) {
-  return (
-    <fieldset className="mt-3">
-      <legend className="lettering">{name}</legend>
-      <div className="grid gap-x-6 md:grid-cols-2">
-        {options.map(([value, words]) => (
-          <Tick
-            key={value}
-            label={words}
-            on={on.includes(value)}
-            onChange={(ticked) =>
-              onChange(ticked ? [...on, value] : on.filter((one) => one !== value))
-            }
-          />
-        ))}
-      </div>
-    </fieldset>
   );
 }

@@ -1,7 +1,7 @@
 /** Ladder: the rungs to scale, the athlete's reach on them, the sheet of the picked rung beside. */
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
-import { useParams } from "react-router";
+import { Link, useParams } from "react-router";
 import { api, type Schema } from "../../api/client";
 import { queries, useRefresh } from "../../api/queries";
 import { useKeys } from "../../app/keys";
@@ -28,6 +28,18 @@ export default function Ladder() {
   if (ladder.error) return <Away error={ladder.error} retry={() => ladder.refetch()} />;
   if (!ladder.data) return <main className="flex-1 p-6 text-faint">Drawing the ladder …</main>;
   return <Sheet key={ladderId} sheet={ladder.data} />;
+}
+
+/** The athlete's other ladders, a step away. */
+function OtherLadders({ sheet }: { sheet: Schema["LadderSheet"] }) {
+  const ladders = useQuery(queries.athlete(sheet.athlete_id)).data?.ladders ?? [];
+  return ladders
+    .filter(({ id }) => id !== sheet.id)
+    .map(({ id, goal }) => (
+      <Link key={id} to={`/ladder/${id}`} className="text-faint underline">
+        {goal}
+      </Link>
+    ));
 }
 
 function Sheet({ sheet }: { sheet: Schema["LadderSheet"] }) {
@@ -83,6 +95,7 @@ function Sheet({ sheet }: { sheet: Schema["LadderSheet"] }) {
         <section aria-label="Ladder" className="flex min-w-0 flex-1 flex-col overflow-auto">
           <div className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-hair px-4 py-1.5">
             <h1 className="text-xl">{sheet.goal}</h1>
+            <OtherLadders sheet={sheet} />
             <span className="flex-1" />
             <Button onClick={() => setAsTable(!asTable)} aria-pressed={asTable}>
               {asTable ? "As a drawing" : "As a table"}

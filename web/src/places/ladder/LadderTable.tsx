@@ -1,5 +1,5 @@
 import type { Schema } from "../../api/client";
-import { dose, kg, range, ratio, repRange } from "../../parts/figures";
+import { dose, ratio, told } from "../../parts/figures";
 
 interface Props {
   sheet: Schema["LadderSheet"];
@@ -20,7 +20,7 @@ export function LadderTable({ sheet, selected, onSelect }: Props) {
           <th>Rung</th>
           <th>Demand</th>
           <th>Step from below</th>
-          <th>Likely reps</th>
+          <th>{sheet.unit === "s" ? "Likely hold" : "Likely reps"}</th>
           <th>Dose</th>
         </tr>
       </thead>
@@ -36,15 +36,13 @@ export function LadderTable({ sheet, selected, onSelect }: Props) {
               </button>
               {rung.id === sheet.standing_id && <span className="text-faint"> · stands here</span>}
             </th>
-            <td className="pr-3">
-              {kg(rung.demand.likely)} ({range(rung.demand)})
-            </td>
+            <td className="pr-3">{told(rung.demand)}</td>
             <td className={`pr-3 ${step?.gap || step?.easier ? "text-over" : ""}`}>
               {step
                 ? `${ratio(step.ratio)}${step.gap ? " gap" : ""}${step.easier ? " easier" : ""}`
                 : "–"}
             </td>
-            <td className="pr-3">{repRange(rung.expected)}</td>
+            <td className="pr-3">{told(rung.expected)}</td>
             <td>{dose(rung.dose)}</td>
           </tr>
         ))}

@@ -8,7 +8,7 @@ import { queries } from "../../api/queries";
 import { Figure } from "../../drawing/Figure";
 import { Button } from "../../parts/Button";
 import { Explained } from "../../parts/Explained";
-import { dose, gate, ratio, repRange } from "../../parts/figures";
+import { dose, gate, ratio, told } from "../../parts/figures";
 import { changesOf } from "../../parts/setups";
 import { useAct } from "../../parts/useAct";
 import { Wrong } from "../../parts/Wrong";
@@ -36,7 +36,7 @@ export function RungSheet({ sheet, rung, index, onFind, onGone, ref }: Props) {
     act(() =>
       api.POST("/api/ladders/{ladder_id}/standing", {
         params: { path: { ladder_id: sheet.id } },
-        body: { rung_id: rung.id },
+        body: { rung_id: rung.id, word: "" },
       }),
     );
 
@@ -69,7 +69,7 @@ export function RungSheet({ sheet, rung, index, onFind, onGone, ref }: Props) {
           figures={full?.figures ?? [rung.figure]}
           width={440}
           height={268}
-          label={`${rung.name}: top of the rep in ink, bottom dashed, with the forces on hands and feet`}
+          label={`${rung.name}: the start in ink, the other end dashed, with the forces on the body`}
         />
         <dl className="grid grid-cols-[8.5rem_1fr] gap-x-3 gap-y-0.5 border-t border-ink pt-2">
           {full && (
@@ -77,21 +77,21 @@ export function RungSheet({ sheet, rung, index, onFind, onGone, ref }: Props) {
               <Row name="Demand">
                 <Explained name="demand" figure={full.demand} />
               </Row>
-              <Row name="On the hands">
-                top <Explained name="load at the top" figure={full.phases.top} />
-                <br />
-                bottom <Explained name="load at the bottom" figure={full.phases.bottom} />, less
-                certain
-              </Row>
+              {sheet.unit === "reps" && <Ends full={full} words={sheet.measure_words} />}
               <Row name="Share">
                 <Explained name="share of body weight" figure={full.share} />
               </Row>
-              <Row name="Work">
-                <Explained name="work of one press" figure={full.work} /> a rep of {full.rep_time_s}{" "}
-                s
-              </Row>
-              <Row name="Likely reps">
-                <Explained name="reps to failure" figure={full.expected} />
+              {sheet.unit === "reps" && (
+                <Row name="Work">
+                  <Explained name="work of one rep" figure={full.work} /> a rep of {full.rep_time_s}{" "}
+                  s
+                </Row>
+              )}
+              <Row name={sheet.unit === "s" ? "Likely hold" : "Likely reps"}>
+                <Explained
+                  name={sheet.unit === "s" ? "longest hold" : "reps to failure"}
+                  figure={full.expected}
+                />
               </Row>
             </>
           )}
@@ -104,7 +104,7 @@ export function RungSheet({ sheet, rung, index, onFind, onGone, ref }: Props) {
                 {above.gap && ", a gap"}
                 {above.easier && ", easier than this rung: check the order"}
               </span>
-              : from this gate, {repRange(above.above)} there
+              : from this gate, {told(above.above)} there
             </Row>
           )}
         </dl>
@@ -126,6 +126,20 @@ export function RungSheet({ sheet, rung, index, onFind, onGone, ref }: Props) {
         {full && <Advice full={full} />}
       </div>
     </aside>
+  );
+}
+
+/** The limiting measure at both ends of the rep. A push-up's bottom hardly tells inclines apart. */
+function Ends({ full, words }: { full: Schema["RungSheet"]; words: string }) {
+  const [first = "start", second = "end"] = full.figures.map(({ phase }) => phase);
+  const hands = words === "hand load";
+  return (
+    <Row name={hands ? "On the hands" : words}>
+      {first} <Explained name={`load at the ${first}`} figure={full.phases.top} />
+      <br />
+      {second} <Explained name={`load at the ${second}`} figure={full.phases.bottom} />
+      {hands && ", less certain"}
+    </Row>
   );
 }
 

@@ -18,28 +18,36 @@ interface Props {
 
 const form = z.object({
   rung: z.string(),
-  reps: z.coerce.number("Give a whole number.").int("Give a whole number.").min(1).max(200),
+  amount: z.coerce.number("Give a number.").min(1).max(3600),
 });
 
 /** A best set of strict reps on one of the rungs. */
 export function TestDialog({ open, onOpenChange, sheet }: Props) {
   const refresh = useRefresh();
+  const held = sheet.unit === "s";
   const [error, setError] = useState<Error | null>(null);
   // One id for one test, however often it has to be sent.
   const [id, setId] = useState(() => crypto.randomUUID());
   const { register, handleSubmit, formState, reset } = useForm({
     resolver: zodResolver(form),
-    defaultValues: { rung: sheet.standing_id, reps: "" as unknown },
+    defaultValues: { rung: sheet.standing_id, amount: "" as unknown },
   });
 
-  const send = handleSubmit(async ({ rung, reps }) => {
+  const send = handleSubmit(async ({ rung, amount }) => {
     const on = sheet.rungs.find((one) => one.id === rung);
     if (!on) return;
     try {
       await answer(
-        api.POST("/api/ladders/{ladder_id}/tests", {
-          params: { path: { ladder_id: sheet.id } },
-          body: { id, movement: on.movement, ...changesOf(on), reps, effort: 10 },
+        api.POST("/api/athletes/{athlete_id}/tests", {
+          params: { path: { athlete_id: sheet.athlete_id } },
+          body: {
+            id,
+            movement: on.movement,
+            ...changesOf(on),
+            ...(held ? { seconds: amount } : { reps: amount }),
+            effort: 10,
+            side: "",
+          },
         }),
       );
       setError(null);
@@ -57,7 +65,7 @@ export function TestDialog({ open, onOpenChange, sheet }: Props) {
       open={open}
       onOpenChange={onOpenChange}
       title="Enter a test"
-      about="As many strict reps as there are, to full depth, at the rung's tempo. Stop when form goes, at any sharp pain, dizziness or chest pain."
+      about={`${held ? "As long as the shape stands" : "As many strict reps as there are, to full depth, at the rung's tempo"}. Stop when form goes, at any sharp pain, dizziness or chest pain.`}
     >
       <form onSubmit={send}>
         <Choice
@@ -66,12 +74,16 @@ export function TestDialog({ open, onOpenChange, sheet }: Props) {
           {...register("rung")}
         />
         <Field
-          label="Reps to the end"
-          unit="reps"
+          label={held ? "Seconds to the end" : "Reps to the end"}
+          unit={held ? "s" : "reps"}
           inputMode="numeric"
-          wrong={formState.errors.reps?.message}
-          hint="A count under 15 says most; above, the equations spread widely."
-          {...register("reps")}
+          wrong={formState.errors.amount?.message}
+          hint={
+            held
+              ? "Up to about 25 s say most; beyond, the curves part."
+              : "A count under 15 says most; above, the equations spread widely."
+          }
+          {...register("amount")}
         />
         <Wrong error={error} />
         <Button main type="submit" busy={formState.isSubmitting} className="mt-3">

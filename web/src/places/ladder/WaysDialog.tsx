@@ -7,7 +7,7 @@ import { Button } from "../../parts/Button";
 import { ByWork } from "../../parts/ByWork";
 import { Dialog } from "../../parts/Dialog";
 import { Explained } from "../../parts/Explained";
-import { amount, repRange } from "../../parts/figures";
+import { amount, told } from "../../parts/figures";
 import { useAct, useSendId } from "../../parts/useAct";
 import { Wrong } from "../../parts/Wrong";
 
@@ -109,7 +109,7 @@ function Table({ ways, busy, onAdd }: TableProps) {
                 <td>
                   <Explained name={way.label} figure={way.to} />
                 </td>
-                <td>{repRange(way.expected)}</td>
+                <td>{told(way.expected)}</td>
                 <td>
                   <Button
                     busy={busy}

@@ -112,7 +112,8 @@ function Sessions({ sessions }: { sessions: Schema["SessionDone"][] }) {
 function SetText({ set }: { set: Schema["SetDone"] }) {
   return (
     <span className="mr-3 inline-block whitespace-nowrap">
-      {set.reps}
+      {set.amount}
+      {set.unit === "s" && " s"}
       <span className="text-faint"> at {set.effort}</span>
       {!set.clean && <span className="text-watch"> form went</span>}
       {set.pain > 0 && (

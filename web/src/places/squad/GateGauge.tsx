@@ -14,7 +14,7 @@ export function GateGauge({
 }) {
   const { low, likely, high } = expected;
   const x = (count: number) => (Math.min(count, MOST) / MOST) * WIDTH;
-  const wanted = gate.reps + (10 - gate.effort);
+  const wanted = gate.unit === "s" ? gate.amount : gate.amount + (10 - gate.effort);
   const words = `likely ${reps(likely)} (${reps(low)}–${reps(high)}) of ${reps(wanted)} to failure`;
   return (
     <div className="flex items-center gap-3">

@@ -1,22 +1,14 @@
 import { useQuery } from "@tanstack/react-query";
-import type { FormEvent } from "react";
+import { type FormEvent, useState } from "react";
 import { useNavigate } from "react-router";
 import { answer, api, type Schema } from "../../api/client";
 import { queries } from "../../api/queries";
 import { Button } from "../../parts/Button";
 import { Dialog } from "../../parts/Dialog";
 import { Choice, Field } from "../../parts/Field";
-import { UNCHANGED } from "../../parts/setups";
+import { changesOf } from "../../parts/setups";
 import { useAct, useSendId } from "../../parts/useAct";
 import { Wrong } from "../../parts/Wrong";
-
-/** Tests that any room allows, from easy to hard. */
-const TESTS = {
-  knees: { movement: "knee-push-up" },
-  chair: { movement: "push-up", values: { hand_height: 0.45 } },
-  floor: { movement: "push-up" },
-} as const;
-type TestName = keyof typeof TESTS;
 
 /** A ready ladder for an athlete, entered where one test says. */
 export function LadderDialog({
@@ -30,22 +22,32 @@ export function LadderDialog({
   const navigate = useNavigate();
   const { act, busy, error } = useAct();
   const [testId] = useSendId();
+  const [ready, setReady] = useState("push-up");
+  const [tested, setTested] = useState("");
+  const family = catalogue?.ladders.find(({ id }) => id === ready)?.family;
+  const tests = (catalogue?.tests ?? []).filter((one) => one.family === family);
+  const test = tests.find(({ id }) => id === tested);
 
   function send(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();
     const typed = new FormData(event.currentTarget);
     const text = (name: string) => String(typed.get(name));
+    const test = tests.find(({ id }) => id === text("test"));
+    const amount = Number(text("amount"));
     const body = {
       ready_ladder: text("ready"),
       purpose: text("purpose") as Schema["NewLadder"]["purpose"],
       level: text("level") as Schema["NewLadder"]["level"],
-      test: {
-        ...UNCHANGED,
-        effort: 10,
-        ...TESTS[text("test") as TestName],
-        id: testId,
-        reps: Number(text("reps")),
-      },
+      test: test
+        ? {
+            ...changesOf(test),
+            id: testId,
+            movement: test.movement,
+            effort: 10,
+            side: "" as const,
+            ...(test.unit === "s" ? { seconds: amount } : { reps: amount }),
+          }
+        : null,
     };
     act(
       () =>
@@ -67,12 +69,17 @@ export function LadderDialog({
       open
       onOpenChange={onClose}
       title={`A ladder for ${line.name}`}
-      about="One test of strict reps to the end places them. Warm up first; stop when form goes, at any sharp pain, dizziness or chest pain."
+      about="One test to the end places them. Warm up first; stop when form goes, at any sharp pain, dizziness or chest pain."
     >
       <form onSubmit={send}>
         <Choice
           label="Ready ladder"
           name="ready"
+          value={ready}
+          onChange={(event) => {
+            setReady(event.target.value);
+            setTested("");
+          }}
           options={(catalogue?.ladders ?? []).map((one) => [one.id, one.goal])}
         />
         <Choice
@@ -81,9 +88,9 @@ export function LadderDialog({
           defaultValue="strength"
           options={[
             ["learn", "learn the movement"],
-            ["strength", "strength, 6–10 reps"],
-            ["size", "size, 8–12 reps"],
-            ["endurance", "endurance, 12–15 reps"],
+            ["strength", "strength"],
+            ["size", "size"],
+            ["endurance", "endurance"],
             ["keep", "keep what is there"],
           ]}
         />
@@ -99,23 +106,25 @@ export function LadderDialog({
         <Choice
           label="Tested on"
           name="test"
-          defaultValue="floor"
+          value={tested}
+          onChange={(event) => setTested(event.target.value)}
           options={[
-            ["knees", "Knee push-up"],
-            ["chair", "Push-up with hands on a chair, 45 cm"],
-            ["floor", "Floor push-up"],
+            ["", "a test that is kept already"],
+            ...tests.map(({ id, name }) => [id, name] as const),
           ]}
         />
-        <Field
-          label="Reps to the end"
-          name="reps"
-          unit="reps"
-          type="number"
-          min={1}
-          max={200}
-          required
-          hint="A count under 15 says most."
-        />
+        {test && (
+          <Field
+            label={test.unit === "s" ? "Seconds to the end" : "Reps to the end"}
+            name="amount"
+            unit={test.unit}
+            type="number"
+            min={1}
+            max={test.unit === "s" ? 3600 : 200}
+            required
+            hint={test.how}
+          />
+        )}
         <Wrong error={error} />
         <Button main type="submit" busy={busy} className="mt-3">
           Draw the ladder

@@ -1,11 +1,11 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { type FormEvent, useState } from "react";
+import { useState } from "react";
+import { Link } from "react-router";
 import { api, type Schema } from "../../api/client";
-import { queries, useRefresh } from "../../api/queries";
+import { queries } from "../../api/queries";
 import { pickedLadder } from "../../app/places";
 import { Button } from "../../parts/Button";
 import { Dialog } from "../../parts/Dialog";
-import { Field } from "../../parts/Field";
 import { day } from "../../parts/figures";
 import { Wrong } from "../../parts/Wrong";
 
@@ -18,28 +18,10 @@ export function RecordDialog({
   onClose: () => void;
 }) {
   const athlete = useQuery(queries.athlete(line.id)).data;
-  const refresh = useRefresh();
   const client = useQueryClient();
   const [error, setError] = useState<Error | null>(null);
   const [erasing, setErasing] = useState(false);
   const path = { params: { path: { athlete_id: line.id } } };
-  const last = athlete?.measures.at(-1);
-
-  async function measure(event: FormEvent<HTMLFormElement>) {
-    event.preventDefault();
-    const typed = new FormData(event.currentTarget);
-    const body = {
-      mass_kg: Number(typed.get("mass")),
-      stature_m: Number(typed.get("stature")) / 100,
-    };
-    try {
-      await api.POST("/api/athletes/{athlete_id}/measures", { ...path, body });
-      setError(null);
-      await refresh();
-    } catch (cause) {
-      setError(cause as Error);
-    }
-  }
 
   async function erase() {
     try {
@@ -55,7 +37,7 @@ export function RecordDialog({
 
   return (
     <Dialog open onOpenChange={onClose} title={`Record of ${line.name}`}>
-      {athlete && last && (
+      {athlete && (
         <>
           <p className="pt-2 text-faint">
             Agreed to be kept on {day(athlete.consent_on)}. Days are counted in {athlete.time_zone}.
@@ -78,25 +60,13 @@ export function RecordDialog({
               ))}
             </tbody>
           </table>
-          <form onSubmit={measure} className="flex flex-wrap items-end gap-3">
-            <div className="w-36">
-              <Field label="Body mass" name="mass" unit="kg" type="number" step="0.1" required />
-            </div>
-            <div className="w-36">
-              <Field
-                label="Stature"
-                name="stature"
-                unit="cm"
-                type="number"
-                step="0.1"
-                required
-                defaultValue={Math.round(last.stature_m * 1000) / 10}
-              />
-            </div>
-            <Button type="submit" className="mb-5">
-              Keep today's measure
-            </Button>
-          </form>
+          <p className="pt-2">
+            Measured again?{" "}
+            <Link to={`/intake/${line.id}/person`} className="underline">
+              Keep it on the Intake sheet
+            </Link>
+            .
+          </p>
         </>
       )}
       <Wrong error={error} />

@@ -2,12 +2,12 @@
 import { useMutation } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { answer, api } from "../../api/client";
-import { Button } from "../../parts/Button";
-import { Dialog } from "../../parts/Dialog";
-import { Field } from "../../parts/Field";
-import { Wrong } from "../../parts/Wrong";
+import { Button } from "../Button";
+import { Dialog } from "../Dialog";
+import { Field } from "../Field";
+import { Wrong } from "../Wrong";
 
-interface Thing {
+export interface Thing {
   id: string;
   name: string;
   weight: string;
@@ -24,23 +24,29 @@ const blank = (): Thing => ({
   count: "1",
 });
 
-/** What is in the room stays on this device. */
-function useThings() {
+/** What is in the room stays on this device, unless the kit of a place is given. */
+function useThings(there: Thing[] | undefined) {
   const [things, setThings] = useState<Thing[]>(() => {
+    if (there) return [...there, blank()];
     const kept = localStorage.getItem(KEY);
     return kept ? (JSON.parse(kept) as Thing[]) : [blank(), blank(), blank()];
   });
-  useEffect(() => localStorage.setItem(KEY, JSON.stringify(things)), [things]);
+  useEffect(() => {
+    if (!there) localStorage.setItem(KEY, JSON.stringify(things));
+  }, [things, there]);
   return [things, setThings] as const;
 }
 
 interface Props {
   open: boolean;
   onOpenChange: (open: boolean) => void;
-  onTake: (kg: number) => void;
+  /** The loads of a place; without them, what was typed here before. */
+  there?: Thing[];
+  /** What to do with the load, where there is a bag to put it in. */
+  onTake?: (kg: number) => void;
 }
 
-export function PiecesDialog({ open, onOpenChange, onTake }: Props) {
+export function PiecesDialog({ open, onOpenChange, there, onTake }: Props) {
   return (
     <Dialog
       open={open}
@@ -50,17 +56,20 @@ export function PiecesDialog({ open, onOpenChange, onTake }: Props) {
       about="Books, bottles, sandbags: what is in the room, and which of it makes the load in the fewest pieces. Close a bag well; nothing may shift or fall."
     >
       <Making
-        onTake={(kg) => {
-          onTake(kg);
-          onOpenChange(false);
-        }}
+        {...(there && { there })}
+        {...(onTake && {
+          onTake: (kg: number) => {
+            onTake(kg);
+            onOpenChange(false);
+          },
+        })}
       />
     </Dialog>
   );
 }
 
-function Making({ onTake }: { onTake: (kg: number) => void }) {
-  const [things, setThings] = useThings();
+function Making({ there, onTake }: Pick<Props, "there" | "onTake">) {
+  const [things, setThings] = useThings(there);
   const [target, setTarget] = useState("5");
   const [tolerance, setTolerance] = useState("0.25");
   const [limit, setLimit] = useState("15");
@@ -182,9 +191,11 @@ function Making({ onTake }: { onTake: (kg: number) => void }) {
               ? "exactly as wanted"
               : `${Math.abs(found.off_kg).toFixed(2)} kg ${found.off_kg > 0 ? "over" : "under"}`}
           </p>
-          <Button className="mt-2" onClick={() => onTake(found.kg)}>
-            Put it in the bag
-          </Button>
+          {onTake && (
+            <Button className="mt-2" onClick={() => onTake(found.kg)}>
+              Put it in the bag
+            </Button>
+          )}
         </div>
       )}
       <Button main type="submit" busy={making.isPending} className="mt-3">

@@ -1,0 +1,95 @@
+"""What the theatre told at intake: its places and kit, and how the crew answered."""
+
+from datetime import date
+from random import Random
+from uuid import UUID
+
+from sqlmodel import Session
+
+from invelo.core.movement import Modifiers, catalogue
+from invelo.core.person import Person
+from invelo.core.readiness import CHECKS, Shown
+from invelo.core.screen import Answers
+from invelo.demo.theatre import MEMBERS, PLACES, Intake
+from invelo.store import bands, battery, kit, ladder, person, readiness, screen
+from invelo.store.moment import Moment
+from invelo.store.tables import Account, Athlete
+
+
+def new_id(random: Random) -> UUID:
+    """An id that is the same at every telling."""
+    return UUID(int=random.getrandbits(128), version=4)
+
+
+def furnish(db: Session, coach: Account, moment: Moment, random: Random) -> dict[str, str]:
+    """The places with what is in them, looked over; ids by name."""
+    measured = {band.name: band.id for band in bands.of_account(db, coach.id)}
+    found = {}
+    for name, floor, things in PLACES:
+        row = kit.keep_place(db, coach.id, new_id(random), name, floor, moment.at)
+        found[name] = str(row.id)
+        for thing in things:
+            band = measured.get(thing.name) if thing.kind == "band" else None
+            kept = kit.keep_item(db, coach.id, row.id, new_id(random), thing, band)
+            if not thing.home_made:
+                kit.check(db, coach, kept.id, True, moment.local_date)
+    return found
+
+
+def answer(
+    db: Session,
+    coach: Account,
+    athlete: Athlete,
+    places: dict[str, str],
+    moment: Moment,
+    random: Random,
+) -> None:
+    """A member's person, screen, readiness, further tests and ladders."""
+    told: Intake = MEMBERS[athlete.name]
+    where = tuple(places[name] for name in told.places)
+    who = Person(
+        goals=told.goals,
+        aim=told.aim,
+        training_years=told.training_years,
+        days=told.days,
+        minutes=told.minutes,
+        places=where,
+        schools=("range",),
+        sex=told.sex,
+    )
+    person.keep(db, coach.id, athlete, who, moment.at)
+    born = date(moment.local_date.year - told.age, 3, 14)
+    answers = Answers(born, active=told.training_years >= 0.5, pains=dict(told.pains))
+    screen.record(db, athlete, new_id(random), answers, moment)
+    for check in CHECKS:
+        shown = Shown(check.id, check.id not in told.closed, moment.local_date)
+        readiness.record(db, athlete, new_id(random), shown, moment)
+    for test_id, amount, side in told.tests:
+        kind = next(one for one in catalogue().test if one.id == test_id)
+        _test(db, athlete, kind.modifiers(), kind.movement, amount, side, moment, random)
+    for ready in told.ladders:
+        found = catalogue().find_ladder(ready)
+        ladder.create(db, athlete, found, "strength", "beginner", moment)
+
+
+def _test(
+    db: Session,
+    athlete: Athlete,
+    changes: Modifiers,
+    movement_id: str,
+    amount: float,
+    side: str,
+    moment: Moment,
+    random: Random,
+) -> None:
+    movement = catalogue().find_movement(movement_id)
+    reps, seconds = (None, amount) if movement.unit == "s" else (amount, None)
+    done = battery.NewTest(
+        new_id(random),
+        movement,
+        changes,
+        reps,
+        seconds,
+        side=side,  # type: ignore[arg-type]
+    )
+    battery.keep_test(db, athlete, done, moment)

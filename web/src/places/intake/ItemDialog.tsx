@@ -1,0 +1,126 @@
+/** A thing added to a place. */
+import { useQuery } from "@tanstack/react-query";
+import { type FormEvent, useState } from "react";
+import { api, type Schema } from "../../api/client";
+import { queries } from "../../api/queries";
+import { Button } from "../../parts/Button";
+import { Dialog } from "../../parts/Dialog";
+import { Choice, Field } from "../../parts/Field";
+import { useAct, useSendId } from "../../parts/useAct";
+import { Wrong } from "../../parts/Wrong";
+
+type Kind = Schema["NewItem"]["kind"];
+
+const KINDS: [Kind, string][] = [
+  ["surface", "a box, riser or table"],
+  ["chair", "a chair"],
+  ["stairs", "stairs (height of one step)"],
+  ["wall", "a free wall"],
+  ["bar", "a bar to hang from"],
+  ["parallel bars", "parallel bars"],
+  ["rings", "rings"],
+  ["straps", "straps"],
+  ["bag", "a bag to fill"],
+  ["load", "something of known weight"],
+  ["band", "a measured band"],
+];
+const NO_HEIGHT: Kind[] = ["wall", "bag", "load", "band"];
+
+export function ItemDialog({ place, onClose }: { place: Schema["Place"]; onClose: () => void }) {
+  const bands = useQuery(queries.bands).data?.bands ?? [];
+  const [kind, setKind] = useState<Kind>("surface");
+  const [id] = useSendId();
+  const { act, busy, error } = useAct();
+
+  function keep(event: FormEvent<HTMLFormElement>) {
+    event.preventDefault();
+    const typed = new FormData(event.currentTarget);
+    const number = (name: string) => (typed.get(name) ? Number(typed.get(name)) : null);
+    const height = number("height");
+    act(
+      () =>
+        api.PUT("/api/kit/{item_id}", {
+          params: { path: { item_id: id } },
+          body: {
+            place_id: place.id,
+            kind,
+            name: String(typed.get("name")),
+            height_m: height === null ? null : height / 100,
+            kg: number("kg"),
+            count: number("count") ?? 1,
+            setup_minutes: number("minutes") ?? 0,
+            home_made: typed.get("home_made") !== null,
+            band_id: (typed.get("band") as string | null) || null,
+          },
+        }),
+      onClose,
+    );
+  }
+
+  return (
+    <Dialog
+      open
+      onOpenChange={onClose}
+      title={`Kit at ${place.name}`}
+      about="What bears a person is looked at before it is planned with; a home-made rig only once you have seen a photo of it."
+    >
+      <form onSubmit={keep}>
+        <Choice
+          label="What it is"
+          value={kind}
+          options={KINDS}
+          onChange={(event) => setKind(event.target.value as Kind)}
+        />
+        <Field label="What you call it" name="name" required maxLength={60} />
+        {kind === "band" && (
+          <Choice
+            label="Which band"
+            name="band"
+            options={bands.map((band) => [band.id, band.name] as const)}
+            hint={bands.length ? "" : "Measure one first, further down."}
+          />
+        )}
+        <div className="grid grid-cols-2 gap-x-4">
+          {!NO_HEIGHT.includes(kind) && (
+            <Field
+              label="Height above the floor"
+              name="height"
+              unit="cm"
+              type="number"
+              step="any"
+              required
+            />
+          )}
+          {(kind === "load" || kind === "bag") && (
+            <Field
+              label={kind === "bag" ? "It holds" : "Weight of one"}
+              name="kg"
+              unit="kg"
+              type="number"
+              step="any"
+              required
+            />
+          )}
+          <Field label="How many" name="count" type="number" min={1} defaultValue={1} />
+          <Field
+            label="Time to rig it up"
+            name="minutes"
+            unit="min"
+            type="number"
+            min={0}
+            step="any"
+            defaultValue={0}
+          />
+        </div>
+        <label className="flex items-baseline gap-2 pt-1">
+          <input type="checkbox" name="home_made" />
+          home-made
+        </label>
+        <Wrong error={error} />
+        <Button main type="submit" busy={busy} className="mt-3">
+          Keep it
+        </Button>
+      </form>
+    </Dialog>
+  );
+}

@@ -2,6 +2,7 @@
 
 from itertools import product
 
+import numpy as np
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
@@ -44,6 +45,34 @@ def test_no_choice_beats_it(things: list[tuple[int, int]], target: int) -> None:
         return
     found = pick(kit, goal, tolerance, limit=200)
     assert (sum(n for _, n in found.pieces), abs(found.off)) == pytest.approx(min(good))
+
+
+def test_kits_of_twelve_equal_brute_force() -> None:
+    """Every choice of twelve things, up to two of each, weighed at once."""
+    random = np.random.default_rng(12)
+    for _ in range(25):
+        counts = random.integers(1, 3, 12)
+        weights = random.integers(1, 120, 12) / 20
+        kit = tuple(
+            Thing(f"thing {i}", float(kg), int(n))
+            for i, (kg, n) in enumerate(zip(weights, counts, strict=True))
+        )
+        goal = float(random.integers(20, 300)) / 20
+        choices = np.stack(
+            np.meshgrid(*(np.arange(n + 1) for n in counts), indexing="ij"), axis=-1
+        ).reshape(-1, 12)
+        off, pieces = np.abs(choices @ weights - goal), choices.sum(axis=1)
+        near = off <= 0.1 + 1e-9
+        if not near.any():
+            with pytest.raises(InputError, match="things"):
+                pick(kit, goal, 0.1, limit=50)
+            continue
+        fewest = int(pieces[near].min())
+        found = pick(kit, goal, 0.1, limit=50)
+        assert sum(n for _, n in found.pieces) == fewest
+        assert abs(found.off) == pytest.approx(
+            float(off[near & (pieces == fewest)].min()), abs=1e-6
+        )
 
 
 def test_a_litre_of_water_is_a_kilogram() -> None:

@@ -142,10 +142,8 @@ def battery(situation: Situation) -> Battery:
         of_family = [_weighed(test, situation) for test in open_tests if test.of.family == family]
         if of_family:
             proposed.append(min(of_family, key=lambda one: _rank(one, situation)))
-    proposed.sort(key=lambda one: (one.now is not None, one.leaves - (one.now or 0.0)))
-    unknown = [one for one in proposed if one.now is None]
-    known = [one for one in proposed if one.now is not None]
-    return Battery((*unknown, *known)[:MOST_TESTS], tuple(left_out))
+    proposed.sort(key=lambda one: 0.0 if one.now is None else 1000.0 + one.leaves - one.now)
+    return Battery(tuple(proposed[:MOST_TESTS]), tuple(left_out))
 
 
 def _families(person: Person) -> tuple[str, ...]:

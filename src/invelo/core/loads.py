@@ -1,11 +1,14 @@
 """Loads to hand: which things make a target load, in the fewest pieces.
 
 Books, bottles, sandbags: what is in the room, each of a known weight and so many of it. The search
-is exact: a small integer programme, solved by branch and bound in a general library (HiGHS, through
-SciPy), first for the fewest pieces within the tolerance and then, with that many, for the nearest.
+is exact to the gram: a table of the fewest pieces for every weight, read for the fewest within the
+tolerance and, with that many, the nearest.
 """
 
 from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
 
 from invelo.core.errors import InputError, require_within
 
@@ -15,6 +18,8 @@ LITRE_OF_WATER = 0.998
 
 MOST_THINGS = 60
 MOST_PIECES = 200
+NEVER = 1_000_000
+"""Pieces of a weight that cannot be made."""
 
 
 @dataclass(frozen=True)
@@ -85,55 +90,74 @@ def pick(
         raise InputError(
             "target", f"{target:g} kg is more than the bag holds ({limit:g}).", "Ask for less."
         )
+    table = _Table(things, _grams(limit))
     low, high = max(0.05, target - tolerance), min(limit, target + tolerance)
-    fewest = _search(things, low, high, target, None)
-    if fewest is None:
-        nearest = _search(things, 0.0, limit, target, None, nearest=True)
-        told = f"{nearest.kg:g} kg" if nearest and nearest.pieces else "nothing"
-        raise InputError(
-            "things",
-            f"none of them make {target:g} kg within {tolerance:g}.",
-            f"The nearest to be had is {told}; add a thing or widen the tolerance.",
-        )
-    count = sum(number for _, number in fewest.pieces)
-    return _search(things, low, high, target, count, nearest=True) or fewest
-
-
-def _search(
-    things: tuple[Thing, ...],
-    low: float,
-    high: float,
-    target: float,
-    pieces: int | None,
-    nearest: bool = False,
-) -> Picked | None:
-    """One integer programme: counts of each thing and how far off the target they are."""
-    import numpy as np  # loaded on first use, with the solver
-    from scipy.optimize import Bounds, LinearConstraint, milp
-
-    weights = np.array([thing.kg for thing in things])
-    count = len(things)
-    zero = np.zeros((count, 1))
-    rows = [
-        (np.append(weights, 0.0), low, high),
-        (np.append(weights, -1.0), -np.inf, target),  # weight − target ≤ off
-        (np.append(weights, 1.0), target, np.inf),  # target − weight ≤ off
-    ]
-    if pieces is not None:
-        rows.append((np.append(np.ones(count), 0.0), pieces, pieces))
-    cost = np.append(zero[:, 0], 1.0) if nearest else np.append(np.ones(count), 0.0)
-    found = milp(
-        cost,
-        constraints=[LinearConstraint(row, least, most) for row, least, most in rows],
-        bounds=Bounds(np.zeros(count + 1), np.append([thing.count for thing in things], np.inf)),
-        integrality=np.append(np.ones(count), 0.0),
+    enough = table.nearest_fewest(_grams(low), _grams(high), _grams(target))
+    if enough is not None:
+        return table.picked(enough, target)
+    nearest = table.nearest_fewest(1, _grams(limit), _grams(target), fewest=False)
+    told = f"{nearest / 1000:g} kg" if nearest else "nothing"
+    raise InputError(
+        "things",
+        f"none of them make {target:g} kg within {tolerance:g}.",
+        f"The nearest to be had is {told}; add a thing or widen the tolerance.",
     )
-    if not found.success:
-        return None
-    numbers = np.rint(found.x[:count]).astype(int)
-    kg = float(weights @ numbers)
-    return Picked(
-        tuple((thing, int(n)) for thing, n in zip(things, numbers, strict=True) if n),
-        round(kg, 6),
-        round(kg - target, 6),
-    )
+
+
+def _grams(kg: float) -> int:
+    return round(1000 * kg)
+
+
+class _Table:
+    """The fewest pieces for every weight up to a limit, gram by gram.
+
+    Things come in lots of 1, 2, 4 … pieces, so that every count can be made of them; each lot is
+    taken once or not at all (the bounded knapsack by binary splitting: Martello and Toth 1990,
+    Knapsack Problems, chapter 3).
+    """
+
+    def __init__(self, things: tuple[Thing, ...], limit: int) -> None:
+        self.things = things
+        self.pieces = np.full(limit + 1, NEVER, dtype=np.int32)
+        self.pieces[0] = 0
+        self.lots: list[tuple[int, int, int, NDArray[np.bool_]]] = []
+        for i, thing in enumerate(things):
+            for size in _lots(thing.count):
+                weight = size * _grams(thing.kg)
+                if weight > limit:
+                    continue
+                with_it = self.pieces[:-weight] + size
+                better = with_it < self.pieces[weight:]
+                self.pieces[weight:][better] = with_it[better]
+                self.lots.append((i, size, weight, better))
+
+    def nearest_fewest(self, low: int, high: int, target: int, fewest: bool = True) -> int | None:
+        """The weight between two that takes the fewest pieces, of several the nearest to the
+        target; or simply the nearest one. None where none can be made."""
+        window = self.pieces[low : high + 1]
+        least = int(window.min(initial=NEVER))
+        if least >= NEVER:
+            return None
+        good = np.flatnonzero(window == least if fewest else window < NEVER) + low
+        return int(good[np.argmin(np.abs(good - target))])
+
+    def picked(self, weight: int, target: float) -> Picked:
+        """What makes a weight, walked back lot by lot."""
+        left, counts = weight, dict.fromkeys(range(len(self.things)), 0)
+        for i, size, heavy, better in reversed(self.lots):
+            if left >= heavy and better[left - heavy]:
+                counts[i] += size
+                left -= heavy
+        pieces = tuple((self.things[i], count) for i, count in counts.items() if count)
+        kg = sum(thing.kg * count for thing, count in pieces)
+        return Picked(pieces, round(kg, 6), round(kg - target, 6))
+
+
+def _lots(count: int) -> list[int]:
+    """Lots of which every number up to `count` can be made: 1, 2, 4 … and what is left."""
+    lots, size = [], 1
+    while count > 0:
+        lots.append(min(size, count))
+        count -= lots[-1]
+        size *= 2
+    return lots

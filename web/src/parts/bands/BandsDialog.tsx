@@ -45,18 +45,39 @@ export function Bands() {
 
 function Kept() {
   const bands = useQuery(queries.bands).data?.bands ?? [];
-  if (bands.length === 0)
+  const [last, setLast] = useState<Schema["Band"] | null>(null);
+  const { act, error } = useAct();
+  const takeBack = ({ name, rest_m, readings, limit }: Schema["Band"]) =>
+    act(
+      () =>
+        api.POST("/api/bands", {
+          body: { id: crypto.randomUUID(), name, rest_m, readings, limit },
+        }),
+      () => setLast(null),
+    );
+  if (bands.length === 0 && !last)
     return <p className="pt-3 text-faint">None measured yet. Start with the one you use most.</p>;
   return (
-    <ul className="grid grid-cols-2 gap-3 pt-3 max-sm:grid-cols-1">
-      {bands.map((band) => (
-        <BandCard key={band.id} band={band} />
-      ))}
-    </ul>
+    <>
+      <Wrong error={error} />
+      {last && (
+        <p className="pt-2">
+          “{last.name}” is out of use.{" "}
+          <Button quiet onClick={() => takeBack(last)}>
+            Take it back
+          </Button>
+        </p>
+      )}
+      <ul className="grid grid-cols-2 gap-3 pt-3 max-sm:grid-cols-1">
+        {bands.map((band) => (
+          <BandCard key={band.id} band={band} onRetired={() => setLast(band)} />
+        ))}
+      </ul>
+    </>
   );
 }
 
-function BandCard({ band }: { band: Schema["Band"] }) {
+function BandCard({ band, onRetired }: { band: Schema["Band"]; onRetired: () => void }) {
   const [ending, setEnding] = useState(false);
   const { act, error } = useAct();
   const retire = (why: (typeof WHY)[number]) =>
@@ -66,7 +87,7 @@ function BandCard({ band }: { band: Schema["Band"] }) {
           params: { path: { band_id: band.id } },
           body: { why },
         }),
-      () => setEnding(false),
+      onRetired,
     );
   return (
     <li className="border border-hair p-2">

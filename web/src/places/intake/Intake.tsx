@@ -67,7 +67,10 @@ function Sheet({ athlete }: { athlete: Schema["Athlete"] }) {
     <>
       <main className="flex min-h-0 flex-1 flex-col md:flex-row">
         <Index athleteId={athlete.id} at={at} done={done} />
-        <section aria-label={here.name} className="flex min-w-0 flex-1 flex-col md:overflow-y-auto">
+        <section
+          key={here.id}
+          aria-label={here.name}
+          className="flex min-w-0 flex-1 flex-col md:overflow-y-auto">
           <h1 className="border-b border-hair px-4 py-1.5 text-xl">{here.asks(athlete.name)}</h1>
           {here.id !== "screen" && <Limits athleteId={athlete.id} />}
           {BODIES[here.id](athlete)}

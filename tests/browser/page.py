@@ -122,6 +122,12 @@ class Page:
         box.clear()
         box.send_keys(value)
 
+    def put(self, label: str, value: str) -> None:
+        """Type over a measure that counts from key to key."""
+        box = self.field(label)
+        box.send_keys(Keys.CONTROL, "a")
+        box.send_keys(value)
+
     def select(self, label: str, words: str) -> None:
         options = self.field(label).find_elements(By.TAG_NAME, "option")
         next(option for option in options if option.text == words).click()

@@ -36,9 +36,7 @@ def settled(page: Page) -> None:
 
 
 def put(page: Page, label: str, value: str) -> None:
-    box = page.field(label)
-    box.send_keys(Keys.CONTROL, "a")
-    box.send_keys(value)
+    page.put(label, value)
     settled(page)
 
 
@@ -84,7 +82,7 @@ def measure_band(page: Page, name: str) -> None:
         page.find(f'[aria-label="Length of pull {i}"]').send_keys(str(length))
         page.find(f'[aria-label="Kilos of pull {i}"]').send_keys(str(kg))
     page.click("Keep the band")
-    page.find(f'[aria-label="Lay aside {name}"]')
+    page.find(f'[aria-label="Out of use: {name}"]')
 
 
 def test_how_much_harder_is_one_riser_than_another(page: Page) -> None:
@@ -249,13 +247,14 @@ def test_a_rung_is_brought_to_the_bench(page: Page) -> None:
     assert page.field("surface under the feet").get_attribute("value") != "0"
 
 
-def test_a_band_is_laid_aside_and_taken_back(page: Page) -> None:
+def test_a_band_goes_out_of_use_and_is_taken_back(page: Page) -> None:
     measure_band(page, "narrow")
-    page.click("Lay aside narrow")
-    page.sees("“narrow” is laid aside.")
-    page.until(lambda: not page.find_all('[aria-label="Lay aside narrow"]'))
+    page.click("Out of use: narrow")
+    page.click("knotted")
+    page.sees("“narrow” is out of use.")
+    page.until(lambda: not page.find_all('[aria-label="Out of use: narrow"]'))
     page.click("Take it back")
-    page.find('[aria-label="Lay aside narrow"]')
+    page.find('[aria-label="Out of use: narrow"]')
 
 
 def test_a_band_pulled_too_little_is_refused_and_what_was_typed_stays(page: Page) -> None:

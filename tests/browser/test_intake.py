@@ -1,8 +1,9 @@
-"""Intake: a screen that closes what it must, everywhere, and a clearance that opens it."""
+"""Intake: from nothing to a placement, and a screen that closes what it must, everywhere."""
 
 import pytest
 from selenium.webdriver.common.by import By
 
+from tests.browser.conftest import Service
 from tests.browser.page import Page
 
 
@@ -50,6 +51,7 @@ def test_a_sign_closes_training_until_a_clearance_opens_it(page: Page) -> None:
     page.until(lambda: "screen" in page.find('[role="alert"]').text)
     assert not page.find_all('[aria-label="Reps"]')
     to(page, "2")
+    page.click("Why")
     page.click("Record a clearance …")
     page.fill("Said by", "Dr Vale")
     page.fill("What they said", "may train")
@@ -86,3 +88,184 @@ def test_answers_that_cannot_both_be_are_told(page: Page) -> None:
 def test_without_an_athlete_the_sheet_sends_to_the_squad(page: Page) -> None:
     page.open("/intake")
     page.sees("Pick an athlete in the squad")
+
+
+def part(page: Page, name: str) -> None:
+    """To a part of the sheet, by its place in the index."""
+    css = f'nav[aria-label="Parts of the intake"] a[href$="/{name}"]'
+    page.until(lambda: page.find(css).click() is None)
+    page.until(lambda: page.find(css).get_attribute("aria-current") == "step")
+
+
+def measures_band(page: Page) -> None:
+    """A band measured at the simulated scale, five pulls to twice its length and more."""
+    page.click("Measure a band …")
+    page.fill("What you call it", "narrow")
+    page.fill("Length without pull", "100")
+    page.click("Connect the hanging scale")
+    page.sees("A simulated scale")
+    last = 0.0
+
+    def steady() -> bool:
+        told = page.find('[aria-label="Hanging scale"]').text
+        return "Steady." in told and float(told.split()[0]) > last + 0.3
+
+    for i, stretch in enumerate(("1.2", "1.4", "1.7", "2.0", "2.3"), start=1):
+        page.put("band pulled to, times its length", stretch)
+        page.until(steady)
+        page.click("Take the reading")
+        css = f'[aria-label="Kilos of pull {i}"]'
+        page.until(lambda css=css: page.find(css).get_attribute("value") != "")
+        last = float(page.find(css).get_attribute("value"))
+        length = page.find(f'[aria-label="Length of pull {i}"]').get_attribute("value")
+        assert length == str(round(100 * float(stretch)))
+    page.driver.refresh()
+    page.click("Measure a band …")
+    assert page.find('[aria-label="Kilos of pull 5"]').get_attribute("value") == str(last)
+    page.click("Keep the band")
+    page.find('[aria-label="Out of use: narrow"]')
+    assert page.find_all('svg[role="img"] polyline')
+
+
+def test_a_new_athlete_goes_through_intake_to_a_placement_on_two_ladders(page: Page) -> None:
+    to(page, "1")
+    page.click("New athlete")
+    page.fill("Name", "Bela Quint")
+    page.fill("Body mass", "62.5")
+    page.fill("Stature", "168")
+    page.find('[role=dialog] input[type="checkbox"]').click()
+    page.click("Add to the squad")
+    page.click("Intake of Bela Quint")
+    page.sees("What can hurt Bela Quint comes first")
+    born(page, "1994-03-02")
+    page.click("Keep the answers")
+    page.sees("● Go")
+
+    to(page, "n")
+    page.sees("What Bela Quint wants")
+    for goal in ("Push-up", "L-sit"):
+        tick(page, goal)
+    page.fill("Years of strength training", "2")
+    page.fill("Days a week", "3")
+    page.fill("Minutes a day", "30")
+    page.click("Keep what they want")
+    page.sees("Would still help: places.")
+
+    to(page, "n")
+    page.sees("What Bela Quint is ready for")
+    page.fill("Seen at “stand on one leg”", "left 6 s, right 12 s")
+    page.click("Closed: Stand on one leg")
+    page.sees("left 6 s, right 12 s", "Until then:", "Try again on")
+    page.click("Open: Flat back with one leg down")
+    page.sees("● open since")
+
+    to(page, "n")
+    page.fill("A new place", "Stage")
+    page.click("Add the place")
+    tick(page, "they train here")
+    page.click("Add kit at Stage")
+    page.select("What it is", "a chair")
+    page.fill("What you call it", "crate")
+    page.fill("Height above the floor", "45")
+    page.click("Keep it")
+    page.sees("not planned with: not checked yet")
+    page.click("Safe: crate")
+    page.sees("may be planned with", "looked at")
+    measures_band(page)
+
+    part(page, "tests")
+    page.click("Test: Push-ups from the floor")
+    page.sees("End it when the form goes", "Strict reps of 2 s")
+    page.fill("Reps to the end", "12")
+    page.click("Keep the test")
+    page.sees("12 reps")
+    page.click("Test: L-sit, tucked, thighs level")
+    page.click("Start the clock")
+    page.until(lambda: float(page.find('[role="timer"]').text) >= 1.0)
+    page.click("Stop")
+    page.until(lambda: page.field("Seconds to the end").get_attribute("value") in ("1", "2"))
+    page.fill("Seconds to the end", "7")
+    page.click("Keep the test")
+    page.until(lambda: "7 s" in page.text.replace("\u202f", " "))
+
+    part(page, "placement")
+    page.sees("horizontal push", "support hold", "Test next:")
+    page.click("Give the ladder: Feet-raised push-up with a bag")
+    page.until(lambda: page.text.count("the dose fits here") == 1)
+    page.click("Give the ladder: L-sit")
+    page.until(lambda: page.text.count("the dose fits here") == 2)
+    page.find('button[title="How capacity, support hold came about"]').click()
+    page.until(lambda: "N·m" in page.dialog.text and "Rohmert" in page.dialog.text)
+    page.click("Close")
+    page.click("Move on L-sit")
+    page.select("To", "Shins hanging")
+    page.fill("Why", "wrists first")
+    page.click("Move them")
+    page.sees("moved by the coach: wrists first")
+    to(page, "3")
+    page.find('[role="listbox"]')
+    page.sees("Bela Quint, 62.5 kg")
+
+
+def test_the_parts_are_walked_by_key_and_the_sheet_resumes_where_it_was_left(page: Page) -> None:
+    names = ("screen", "person", "readiness", "kit", "tests", "placement")
+    for name in names[1:]:
+        to(page, "n")
+        page.until(lambda name=name: page.driver.current_url.endswith(name))
+    to(page, "p")
+    page.until(lambda: page.driver.current_url.endswith("tests"))
+    page.driver.refresh()
+    page.sees("What Oda Fenwick can do now", "Push-ups from the floor")
+    part(page, "screen")
+    born(page, "1990-05-01")
+    page.click("Keep the answers")
+    page.sees("● Go")
+    to(page, "1")
+    page.click("Intake of Oda Fenwick")
+    page.sees("What Oda Fenwick wants")
+
+
+def test_a_rig_made_at_home_waits_for_its_photo(page: Page, tmp_path) -> None:
+    part(page, "kit")
+    page.fill("A new place", "Truck")
+    page.click("Add the place")
+    page.click("Add kit at Truck")
+    page.select("What it is", "a bar to hang from")
+    page.fill("What you call it", "scaffold bar")
+    page.fill("Height above the floor", "210")
+    tick(page, "home-made")
+    page.click("Keep it")
+    page.sees("waits for a photo")
+    page.click("Safe: scaffold bar")
+    picture = tmp_path / "rig.png"
+    picture.write_bytes(page.driver.get_screenshot_as_png())
+    page.find('[aria-label="Photo of scaffold bar"]').send_keys(str(picture))
+    page.click("See it")
+    page.find('img[alt="scaffold bar as it is rigged"]')
+    page.click("Approve")
+    page.sees("may be planned with")
+
+
+def test_a_scale_that_drops_its_link_keeps_what_was_measured(page: Page, service: Service) -> None:
+    part(page, "kit")
+    page.click("Measure a band …")
+    page.fill("Length without pull", "80")
+    page.click("Connect the hanging scale")
+    page.put("band pulled to, times its length", "1.5")
+
+    def steady() -> bool:
+        told = page.find('[aria-label="Hanging scale"]').text
+        return "Steady." in told and float(told.split()[0]) > 1.0
+
+    page.until(steady)
+    page.click("Take the reading")
+    page.until(lambda: page.find('[aria-label="Kilos of pull 1"]').get_attribute("value") != "")
+    kept = page.find('[aria-label="Kilos of pull 1"]').get_attribute("value")
+    page.click("Read in lb")
+    page.until(lambda: page.find("output").text.endswith("lb"))
+    page.allowed += ["/api/scale", "status of 5", "ERR_CONNECTION", "WebSocket"]
+    service.restart()
+    page.sees("The link has dropped.")
+    assert page.find('[aria-label="Kilos of pull 1"]').get_attribute("value") == kept
+    page.click("Connect again")
+    page.until(lambda: page.find("output").text.endswith("kg"))

@@ -165,7 +165,7 @@ def test_a_new_athlete_goes_from_nothing_to_a_ladder(signed_in: Page) -> None:
     page.click("Add to the squad")
     page.sees("Bela Quint", "no session yet")
     page.click("Give a ladder …")
-    page.select("Tested on", "Knee push-up")
+    page.select("Tested on", "Push-ups from the knees")
     page.fill("Reps to the end", "8")
     page.click("Draw the ladder")
     page.sees("Bela Quint, 62.5 kg, 1.68 m", "stands here", "dose fits", "from a test of")
@@ -189,6 +189,8 @@ def test_a_person_can_be_erased(signed_in: Page) -> None:
 def test_a_new_measure_is_kept(signed_in: Page) -> None:
     page = signed_in
     page.click("Record of Oda Fenwick")
+    page.click("Keep it on the Intake sheet")
     page.fill("Body mass", "77.5")
-    page.click("Keep today's measure")
+    page.sees("= 170.9 lb")
+    page.click("Keep today's measures")
     page.sees("77.5 kg")

@@ -26,6 +26,10 @@ STEADY_DRIFT = 0.008
 """Spread (standard deviation) and drift over the window under which it stands still, as a share of
 the reading (ours)."""
 
+HOLDS_ON = 2.0
+"""A reading that stood still does so until spread or drift are this many times as large, so that it
+does not flicker (ours)."""
+
 LEAST_SPREAD = 0.6
 """N under which spread and drift never count: a scale's own resolution (ours)."""
 
@@ -74,6 +78,7 @@ class Settling:
 
     zero: float = 0.0
     window: deque[Sample] = field(default_factory=deque)
+    still: bool = False
 
     def feed(self, sample: Sample) -> Shown:
         """Take one sample in.
@@ -111,15 +116,16 @@ class Settling:
         newest = forces[-1] if forces else 0.0
         span = self.window[-1].at - self.window[0].at if forces else 0.0
         if len(forces) < LEAST_SAMPLES or span < 0.8 * WINDOW:
+            self.still = False
             return Shown("moving", newest)
         mean, spread = fmean(forces), pstdev(forces)
         half = len(forces) // 2
         drift = abs(fmean(forces[half:]) - fmean(forces[:half]))
-        bound = abs(mean)
-        still = spread <= max(LEAST_SPREAD, STEADY_SPREAD * bound) and drift <= max(
-            LEAST_SPREAD, STEADY_DRIFT * bound
+        bound, slack = abs(mean), HOLDS_ON if self.still else 1.0
+        self.still = spread <= slack * max(LEAST_SPREAD, STEADY_SPREAD * bound) and (
+            drift <= slack * max(LEAST_SPREAD, STEADY_DRIFT * bound)
         )
-        if not still:
+        if not self.still:
             return Shown("moving", newest)
         if bound < LEAST_SPREAD:
             return Shown("empty", 0.0)

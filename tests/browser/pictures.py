@@ -108,6 +108,17 @@ def intake(page: Page) -> None:
     page.click("Keep the answers")
     page.sees("Go, with limits")
     take(page, "intake-screen")
+    page.click("Squad")
+    page.click("Intake of Juno Pell")
+    for part, words in (("kit", "lighting bar"), ("tests", "Proposed by"), ("placement", "N·m")):
+        page.find(f'nav[aria-label="Parts of the intake"] a[href$="/{part}"]').click()
+        page.sees(words)
+        if part == "kit":
+            page.script(
+                "[...document.querySelectorAll('h2')].find((one) => one.textContent === 'Bands')"
+                ".scrollIntoView()"
+            )
+        take(page, f"intake-{part}")
     page.script("document.activeElement.blur()")
     page.press("1")
     page.sees("Tilde Varga")

@@ -154,7 +154,7 @@ def test_a_new_athlete_goes_through_intake_to_a_placement_on_two_ladders(page: P
     to(page, "n")
     page.sees("What Bela Quint is ready for")
     page.fill("Seen at “stand on one leg”", "left 6 s, right 12 s")
-    page.click("Closed: Stand on one leg")
+    page.click("Not yet: Stand on one leg")
     page.sees("left 6 s, right 12 s", "Until then:", "Try again on")
     page.click("Open: Flat back with one leg down")
     page.sees("● open since")

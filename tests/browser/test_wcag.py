@@ -1,5 +1,7 @@
 """Every place and dialog: access by day and by night, sizes on a laptop and on a phone."""
 
+from collections.abc import Callable
+
 import pytest
 
 from invelo.settings import ROOT
@@ -129,8 +131,45 @@ def _intake(page: Page) -> None:
     page.sees("Nothing was asked yet")
 
 
+def _part(name: str, words: str) -> Callable[[Page], None]:
+    def go(page: Page) -> None:
+        _intake(page)
+        page.find(f'nav[aria-label="Parts of the intake"] a[href$="/{name}"]').click()
+        page.sees(words)
+
+    return go
+
+
+def _intake_place(page: Page) -> None:
+    _part("kit", "No place yet")(page)
+    page.fill("A new place", "Stage")
+    page.click("Add the place")
+    page.click("Add kit at Stage")
+    page.sees("a home-made rig only once")
+
+
+def _intake_scale(page: Page) -> None:
+    _part("kit", "No place yet")(page)
+    page.click("Measure a band …")
+    page.click("Connect the hanging scale")
+    page.sees("A simulated scale")
+
+
+def _intake_test(page: Page) -> None:
+    _part("tests", "Proposed by goals")(page)
+    page.click("Test: Rows, leaning half")
+    page.sees("End it when the form goes")
+
+
 PLACES = {
     "intake": _intake,
+    "intake, person": _part("person", "Keep what they want"),
+    "intake, readiness": _part("readiness", "not checked yet"),
+    "intake, kit": _intake_place,
+    "intake, scale": _intake_scale,
+    "intake, tests": _part("tests", "Proposed by goals"),
+    "intake, a test": _intake_test,
+    "intake, placement": _part("placement", "Test next:"),
     "bench": _bench,
     "bench, compared": _bench_compared,
     "bench, solving": _bench_solving,
@@ -166,7 +205,19 @@ def test_the_sign_in_sheet_is_accessible(page: Page) -> None:
 
 
 @pytest.mark.parametrize(
-    "place", ["squad", "intake", "ladder", "bench", "bench, compared", "floor running", "review"]
+    "place",
+    [
+        "squad",
+        "intake",
+        "intake, readiness",
+        "intake, tests",
+        "intake, placement",
+        "ladder",
+        "bench",
+        "bench, compared",
+        "floor running",
+        "review",
+    ],
 )
 def test_no_place_scrolls_sideways_on_a_laptop(signed_in: Page, place: str) -> None:
     PLACES[place](signed_in)

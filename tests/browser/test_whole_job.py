@@ -30,7 +30,7 @@ def test_from_sign_in_to_the_next_rung_and_past_a_restart(page: Page, service) -
 
     # the decision with its figures
     page.sees("Step up", f"{standing} → {above}")
-    page.sees("range.gate-met", "3 × 10 at effort 9 or under", "10 reps at effort 9")
+    page.sees("range.gate-met", "3 × 10 reps at effort 9 or under", "10 reps at effort 9")
     page.sees("sessions running that met it", "2 of 2", "predicted to failure on the next rung")
     page.click("Take it")
     page.sees("Taken", f"Oda Fenwick stands on {above}.")

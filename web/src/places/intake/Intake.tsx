@@ -70,7 +70,8 @@ function Sheet({ athlete }: { athlete: Schema["Athlete"] }) {
         <section
           key={here.id}
           aria-label={here.name}
-          className="flex min-w-0 flex-1 flex-col md:overflow-y-auto">
+          className="flex min-w-0 flex-1 flex-col md:overflow-y-auto"
+        >
           <h1 className="border-b border-hair px-4 py-1.5 text-xl">{here.asks(athlete.name)}</h1>
           {here.id !== "screen" && <Limits athleteId={athlete.id} />}
           {BODIES[here.id](athlete)}

@@ -74,10 +74,10 @@ function CheckCard({ athleteId, check }: { athleteId: string; check: Check }) {
         </div>
         <div className="flex gap-2 pb-1">
           <Button busy={busy} onClick={() => keep(true)} aria-label={`Open: ${check.name}`}>
-            ● Open
+            <span aria-hidden="true">● </span>Open
           </Button>
-          <Button busy={busy} onClick={() => keep(false)} aria-label={`Closed: ${check.name}`}>
-            ◆ Not yet
+          <Button busy={busy} onClick={() => keep(false)} aria-label={`Not yet: ${check.name}`}>
+            <span aria-hidden="true">◆ </span>Not yet
           </Button>
         </div>
       </div>

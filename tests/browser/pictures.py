@@ -54,12 +54,14 @@ def demo() -> Iterator[Page]:
             engine.dispose()
             service = Service(url)
             service.start()
-            with chromium() as driver:
-                page = Page(driver, service.url)
-                page.size(*DESKTOP)
-                page.open("/")
-                yield page
-            service.stop()
+            try:
+                with chromium() as driver:
+                    page = Page(driver, service.url)
+                    page.size(*DESKTOP)
+                    page.open("/")
+                    yield page
+            finally:
+                service.stop()
 
 
 def take(page: Page, name: str) -> None:
@@ -95,6 +97,7 @@ def set_up(page: Page, movement: str, shape: str | None) -> None:
 def intake(page: Page) -> None:
     """A screen that limits: a sore wrist."""
     page.click("Intake of Bram Oster")
+    page.find('nav[aria-label="Parts of the intake"] a[href$="/screen"]').click()
     page.find('input[type="date"]')
     page.script(
         "const field = document.querySelector('input[type=date]');"

@@ -111,7 +111,8 @@ def intake(page: Page) -> None:
     page.click("Keep the answers")
     page.sees("Go, with limits")
     take(page, "intake-screen")
-    page.click("Squad")
+    page.script("document.activeElement.blur()")
+    page.press("1")
     page.click("Intake of Juno Pell")
     for part, words in (("kit", "lighting bar"), ("tests", "Proposed by"), ("placement", "N·m")):
         page.find(f'nav[aria-label="Parts of the intake"] a[href$="/{part}"]').click()

@@ -7,6 +7,7 @@ more, reaching twice its rest length.
 
 from dataclasses import dataclass, replace
 from functools import lru_cache
+from itertools import pairwise
 
 import numpy as np
 
@@ -22,6 +23,9 @@ WARN_ABOVE = 2.5
 
 LIMIT = 3.0
 """Stretch a band is never taken past, unless its maker says otherwise (common practice)."""
+
+FALLS_BY = 0.1
+"""Share of the greatest force by which a longer pull may seem weaker: a reading's noise (ours)."""
 
 FLOOR_SCATTER = 0.02
 """Least 80 % half-width of a band's force, as a share of it (ours: a hand scale's reading)."""
@@ -209,11 +213,30 @@ def fit(rest: float, pulls: tuple[Pull, ...], limit: float = LIMIT) -> Band:
     if force.max() <= 0.0:
         raise InputError("pulls", "none shows a force.", "Zero the scale and pull again.")
     grows = 2.0 * (stretch - stretch**-2.0)
+    _require_rising(pulls)
     c1, c2 = _non_negative(np.column_stack([grows, grows / stretch]), force)
     fitted = Band(rest, c1, c2, limit=limit, pulls=pulls)
     left = (fitted.force_at(stretch) - force)[force > 0] / force[force > 0]
     spread = Z80 * float(np.sqrt(np.mean(left**2)))
     return replace(fitted, scatter=max(FLOOR_SCATTER, spread))
+
+
+def _require_rising(pulls: tuple[Pull, ...]) -> None:
+    """Refuse pulls of which a longer one is clearly the weaker.
+
+    Raises:
+        InputError: naming the two.
+    """
+    ranked = sorted(pulls, key=lambda one: (one.length, one.force))
+    most = max(one.force for one in pulls)
+    for shorter, longer in pairwise(ranked):
+        if longer.force < shorter.force - FALLS_BY * most:
+            raise InputError(
+                "pulls",
+                f"the one at {100 * longer.length:.0f} cm is weaker than the one at "
+                f"{100 * shorter.length:.0f} cm.",
+                "A band pulls harder the longer it is: pull these two again.",
+            )
 
 
 def _non_negative(columns: Array, values: Array) -> tuple[float, float]:

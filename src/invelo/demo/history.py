@@ -80,7 +80,8 @@ def _live(
     test = battery.NewTest(new_id(random), _movement(tested.movement), tested.modifiers(), reps)
     battery.keep_test(db, athlete, test, enrolled)
     row = ladder.create(db, athlete, TOUR_LADDER, member.purpose, member.level, enrolled)
-    answer(db, coach, athlete, places, Moment(began - timedelta(days=1), ZONE), random)
+    told = Random(f"{SEED} intake {member.name}")  # noqa: S311
+    answer(db, coach, athlete, places, Moment(began - timedelta(days=1), ZONE), told)
     for offset in offsets:
         day = began + timedelta(days=offset)
         final = day == last_day

@@ -233,6 +233,10 @@ def test_a_rig_made_at_home_waits_for_its_photo(page: Page, tmp_path) -> None:
     page.select("What it is", "a bar to hang from")
     page.fill("What you call it", "scaffold bar")
     page.fill("Height above the floor", "210")
+    page.driver.refresh()
+    page.click("Add kit at Truck")
+    assert page.field("What you call it").get_attribute("value") == "scaffold bar"
+    assert page.field("Height above the floor").get_attribute("value") == "210"
     tick(page, "home-made")
     page.click("Keep it")
     page.sees("waits for a photo")

@@ -21,7 +21,7 @@ from invelo.core.figure import figure
 from invelo.core.movement import TestKind, catalogue
 from invelo.core.norms import norm_of
 from invelo.core.reading import reading
-from invelo.core.results import between, sides
+from invelo.core.results import before, between, sides
 from invelo.exchange.setups import Changes
 from invelo.store import access, battery, capacity, person, screen, tables
 from invelo.store.moment import Moment
@@ -235,23 +235,12 @@ def _tests(db: Database, athlete: tables.Athlete, now: Now) -> list[TestDone]:
     told = [(row, capacity.test_evidence(row, bodies)) for row in rows]
     age = screen.age_of(db, athlete.id, Moment(now, athlete.time_zone).local_date)
     sex = person.of_athlete(db, athlete.id).sex
-    return [
-        _done(row, one, _before(row, told[i + 1 :]), age, sex) for i, (row, one) in enumerate(told)
-    ]
-
-
-def _before(row: tables.Test, older: list[tuple[tables.Test, Evidence]]) -> Evidence | None:
-    same = (
-        one
-        for other, one in older
-        if (other.movement, other.side) == (row.movement, row.side)
-        and other.local_date < row.local_date
-    )
-    return next(same, None)
+    known = [one for _, one in told]
+    return [_done(row, one, before(one, known), age, sex) for row, one in told]
 
 
 def _done(
-    row: tables.Test, one: Evidence, before: Evidence | None, age: int | None, sex: str | None
+    row: tables.Test, one: Evidence, last: Evidence | None, age: int | None, sex: str | None
 ) -> TestDone:
     movement = catalogue().find_movement(row.movement)
     changes = modifiers_of(row)
@@ -271,7 +260,7 @@ def _done(
         side=one.side,
         effort=row.effort,
         model_version=row.model_version,
-        since=between(before, one).words if before else "",
+        since=between(last, one).words if last else "",
         norm_word=norm.word(age, row.amount) if norm and age is not None else "",
     )
 

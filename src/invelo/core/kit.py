@@ -113,6 +113,15 @@ class Item:
         return ""
 
 
+def rebuilt(before: Item, after: Item) -> bool:
+    """Whether a thing is so changed that what was checked and approved of it no longer holds."""
+    return (before.kind, before.height, before.home_made) != (
+        after.kind,
+        after.height,
+        after.home_made,
+    )
+
+
 @dataclass(frozen=True)
 class Room:
     """A place to train.

@@ -4,6 +4,7 @@ A difference counts only beyond what either result repeats to: the two scatters 
 quadrature, as an 80 % bound.
 """
 
+from collections.abc import Iterable
 from dataclasses import dataclass
 from math import hypot
 
@@ -58,6 +59,17 @@ def between(first: Evidence, second: Evidence) -> Difference:
         100.0 * change,
         100.0 * hypot(_scatter(first), _scatter(second), (step[1] - step[0]) / 2.0),
     )
+
+
+def before(one: Evidence, known: Iterable[Evidence]) -> Evidence | None:
+    """The newest earlier result of the same movement and side, None where there is none."""
+    movement = one.load.setup.movement
+    earlier = [
+        other
+        for other in known
+        if other.day < one.day and (other.load.setup.movement, other.side) == (movement, one.side)
+    ]
+    return max(earlier, key=lambda other: other.day, default=None)
 
 
 def _scatter(one: Evidence) -> float:

@@ -8,7 +8,7 @@ from pydantic import TypeAdapter
 from sqlmodel import Session, col, select
 
 from invelo.core.errors import InputError
-from invelo.core.kit import Floor, Item, Kind, Room, SafetyCheck
+from invelo.core.kit import Floor, Item, Kind, Room, SafetyCheck, rebuilt
 from invelo.store import bands
 from invelo.store.errors import ConflictError, MissingError
 from invelo.store.tables import Account, KitItem, Place
@@ -152,12 +152,7 @@ def keep_item(
         row = KitItem(id=item_id, place_id=where.id, kind=thing.kind, name=thing.name)
     else:
         place(db, account_id, row.place_id)
-        rebuilt = (row.kind, row.height_m, row.home_made) != (
-            thing.kind,
-            thing.height,
-            thing.home_made,
-        )
-        if rebuilt:
+        if rebuilt(item_of(row), thing):
             row.approved_on = row.checked_on = row.safe = None
     row.place_id, row.kind, row.name = where.id, thing.kind, thing.name
     row.height_m, row.kg, row.count = thing.height, thing.kg, thing.count

@@ -1,5 +1,5 @@
 /** What is being typed, kept on this device until it is kept for good: a reload loses nothing. */
-import { useState } from "react";
+import { type FormEvent, useState } from "react";
 
 export function useDraft<T>(
   key: string,
@@ -19,4 +19,21 @@ export function useDraft<T>(
     sessionStorage.removeItem(name);
   };
   return [draft ?? kept(), put, settle, draft !== null];
+}
+
+/** The same for a form whose fields hold their own values: each begins with `typed(name)`. */
+export function useFormDraft(key: string): {
+  typed: (name: string, fresh?: string) => string;
+  onChange: (event: FormEvent<HTMLFormElement>) => void;
+  settle: () => void;
+} {
+  const [draft, put, settle] = useDraft<Record<string, string>>(key, () => ({}));
+  return {
+    typed: (name, fresh = "") => draft[name] ?? fresh,
+    onChange: (event) => {
+      const fields = [...new FormData(event.currentTarget)];
+      put(Object.fromEntries(fields.map(([name, value]) => [name, String(value)])));
+    },
+    settle,
+  };
 }

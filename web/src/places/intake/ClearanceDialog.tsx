@@ -5,6 +5,7 @@ import { Button } from "../../parts/Button";
 import { Dialog } from "../../parts/Dialog";
 import { Field } from "../../parts/Field";
 import { useAct, useSendId } from "../../parts/useAct";
+import { useFormDraft } from "../../parts/useDraft";
 import { Wrong } from "../../parts/Wrong";
 import { LIFTS } from "./Outcome";
 
@@ -18,6 +19,7 @@ interface Props {
 export function ClearanceDialog({ open, onOpenChange, athleteId, closed }: Props) {
   const [id, next] = useSendId();
   const { act, busy, error } = useAct();
+  const draft = useFormDraft(`clearance.${athleteId}`);
 
   function keep(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();
@@ -34,6 +36,7 @@ export function ClearanceDialog({ open, onOpenChange, athleteId, closed }: Props
           },
         }),
       () => {
+        draft.settle();
         next();
         onOpenChange(false);
       },
@@ -47,9 +50,21 @@ export function ClearanceDialog({ open, onOpenChange, athleteId, closed }: Props
       title="Record a clearance"
       about="What a doctor or clinician said, in their words. It opens what you tick and nothing else, and stands until the next screen."
     >
-      <form onSubmit={keep}>
-        <Field label="Said by" name="said_by" required maxLength={120} />
-        <Field label="What they said" name="word" required maxLength={500} />
+      <form onSubmit={keep} onChange={draft.onChange}>
+        <Field
+          label="Said by"
+          name="said_by"
+          required
+          maxLength={120}
+          defaultValue={draft.typed("said_by")}
+        />
+        <Field
+          label="What they said"
+          name="word"
+          required
+          maxLength={500}
+          defaultValue={draft.typed("word")}
+        />
         <fieldset className="mt-3">
           <legend className="lettering">It lifts</legend>
           {closed.map((lift) => (

@@ -7,6 +7,7 @@ import { Button } from "../../parts/Button";
 import { Dialog } from "../../parts/Dialog";
 import { Choice, Field } from "../../parts/Field";
 import { useAct, useSendId } from "../../parts/useAct";
+import { useFormDraft } from "../../parts/useDraft";
 import { Wrong } from "../../parts/Wrong";
 
 type Kind = Schema["NewItem"]["kind"];
@@ -28,7 +29,8 @@ const NO_HEIGHT: Kind[] = ["wall", "bag", "load", "band"];
 
 export function ItemDialog({ place, onClose }: { place: Schema["Place"]; onClose: () => void }) {
   const bands = useQuery(queries.bands).data?.bands ?? [];
-  const [kind, setKind] = useState<Kind>("surface");
+  const draft = useFormDraft(`kit.${place.id}`);
+  const [kind, setKind] = useState(draft.typed("kind", "surface") as Kind);
   const [id] = useSendId();
   const { act, busy, error } = useAct();
 
@@ -53,7 +55,10 @@ export function ItemDialog({ place, onClose }: { place: Schema["Place"]; onClose
             band_id: (typed.get("band") as string | null) || null,
           },
         }),
-      onClose,
+      () => {
+        draft.settle();
+        onClose();
+      },
     );
   }
 
@@ -64,14 +69,21 @@ export function ItemDialog({ place, onClose }: { place: Schema["Place"]; onClose
       title={`Kit at ${place.name}`}
       about="What bears a person is looked at before it is planned with; a home-made rig only once you have seen a photo of it."
     >
-      <form onSubmit={keep}>
+      <form onSubmit={keep} onChange={draft.onChange}>
         <Choice
           label="What it is"
+          name="kind"
           value={kind}
           options={KINDS}
           onChange={(event) => setKind(event.target.value as Kind)}
         />
-        <Field label="What you call it" name="name" required maxLength={60} />
+        <Field
+          label="What you call it"
+          name="name"
+          required
+          maxLength={60}
+          defaultValue={draft.typed("name")}
+        />
         {kind === "band" && (
           <Choice
             label="Which band"
@@ -85,6 +97,7 @@ export function ItemDialog({ place, onClose }: { place: Schema["Place"]; onClose
             <Field
               label="Height above the floor"
               name="height"
+              defaultValue={draft.typed("height")}
               unit="cm"
               type="number"
               step="any"
@@ -95,13 +108,20 @@ export function ItemDialog({ place, onClose }: { place: Schema["Place"]; onClose
             <Field
               label={kind === "bag" ? "It holds" : "Weight of one"}
               name="kg"
+              defaultValue={draft.typed("kg")}
               unit="kg"
               type="number"
               step="any"
               required
             />
           )}
-          <Field label="How many" name="count" type="number" min={1} defaultValue={1} />
+          <Field
+            label="How many"
+            name="count"
+            type="number"
+            min={1}
+            defaultValue={draft.typed("count", "1")}
+          />
           <Field
             label="Time to rig it up"
             name="minutes"
@@ -109,11 +129,15 @@ export function ItemDialog({ place, onClose }: { place: Schema["Place"]; onClose
             type="number"
             min={0}
             step="any"
-            defaultValue={0}
+            defaultValue={draft.typed("minutes", "0")}
           />
         </div>
         <label className="flex items-baseline gap-2 pt-1">
-          <input type="checkbox" name="home_made" />
+          <input
+            type="checkbox"
+            name="home_made"
+            defaultChecked={draft.typed("home_made") !== ""}
+          />
           home-made
         </label>
         <Wrong error={error} />

@@ -9,6 +9,7 @@ import { Choice, Field } from "../../parts/Field";
 import { PiecesDialog } from "../../parts/loads/PiecesDialog";
 import { Tick } from "../../parts/Tick";
 import { useAct } from "../../parts/useAct";
+import { useDraft } from "../../parts/useDraft";
 import { Wrong } from "../../parts/Wrong";
 import { ItemDialog } from "./ItemDialog";
 import { ItemRow } from "./ItemRow";
@@ -123,8 +124,10 @@ function PlaceCard({ athleteId, place, person }: CardProps) {
 }
 
 function NewPlace() {
-  const [name, setName] = useState("");
-  const [floor, setFloor] = useState<Place["floor"]>("gripping");
+  const [{ name, floor }, put, settle] = useDraft<Pick<Place, "name" | "floor">>("place", () => ({
+    name: "",
+    floor: "gripping",
+  }));
   const { act, busy, error } = useAct();
   return (
     <form
@@ -137,7 +140,7 @@ function NewPlace() {
               params: { path: { place_id: crypto.randomUUID() } },
               body: { name, floor },
             }),
-          () => setName(""),
+          settle,
         );
       }}
     >
@@ -148,7 +151,7 @@ function NewPlace() {
           required
           maxLength={60}
           placeholder="home, truck, park"
-          onChange={(event) => setName(event.target.value)}
+          onChange={(event) => put({ name: event.target.value, floor })}
         />
       </div>
       <div className="w-56 pb-5">
@@ -159,7 +162,7 @@ function NewPlace() {
             ["gripping", "gripping: feet hold"],
             ["smooth", "smooth: feet slide"],
           ]}
-          onChange={(event) => setFloor(event.target.value as Place["floor"])}
+          onChange={(event) => put({ name, floor: event.target.value as Place["floor"] })}
         />
       </div>
       <Button type="submit" busy={busy} className="mb-5">

@@ -9,7 +9,8 @@ from sqlmodel import Session, select
 from invelo.core.movement import catalogue
 from invelo.core.posture.form import forms
 from invelo.core.screen import STRAINED, forbidden
-from invelo.store.tables import Ladder, Test, TrainingSession
+from invelo.store.tables import Ladder, TrainingSession
+from invelo.store.tables import Test as KeptTest
 from tests.api.coach import Coach, problem
 from tests.api.test_screen import screens
 
@@ -220,7 +221,7 @@ def test_a_test_that_cannot_be_is_refused_with_a_word(
     response = coach.client.post(f"/api/athletes/{athlete}/tests", json=body)
     assert problem(response, 422)["field"] == field
     with Session(engine) as db:
-        assert db.exec(select(Test)).all() == []
+        assert db.exec(select(KeptTest)).all() == []
 
 
 def test_a_ladder_without_any_test_asks_for_one_and_writes_nothing(coach: Coach, engine) -> None:
@@ -378,7 +379,7 @@ def test_nothing_that_can_be_given_includes_what_a_limit_forbids(
         if not strained:
             coach.starts(response.json()["id"])
     with Session(engine) as db:
-        given = [row.movement for row in db.exec(select(Test))]
+        given = [row.movement for row in db.exec(select(KeptTest))]
         for ladder in db.exec(select(Ladder)):
             assert db.exec(
                 select(TrainingSession).where(TrainingSession.ladder_id == ladder.id)

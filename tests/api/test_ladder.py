@@ -7,7 +7,8 @@ from sqlmodel import Session, select
 
 from invelo.core import MODEL_VERSION
 from invelo.core.movement import CATALOGUE_VERSION
-from invelo.store.tables import Placement, Test
+from invelo.store.tables import Placement
+from invelo.store.tables import Test as KeptTest
 from tests.api.coach import problem
 
 
@@ -62,7 +63,7 @@ def test_the_catalogue_lists_ready_ladders(coach) -> None:
 def test_results_are_kept_with_versions_and_inputs(coach, engine) -> None:
     ladder = coach.has_ladder()
     with Session(engine) as db:
-        test = db.exec(select(Test)).one()
+        test = db.exec(select(KeptTest)).one()
         placement = db.exec(select(Placement)).one()
         for kept in (test, placement):
             assert kept.model_version == MODEL_VERSION
@@ -122,7 +123,7 @@ def test_a_bad_test_names_its_field_and_writes_nothing(coach, engine, change, fi
     response = coach.client.post(f"/api/athletes/{ladder['athlete_id']}/tests", json=body)
     assert problem(response, 422)["field"] == field
     with Session(engine) as db:
-        assert len(db.exec(select(Test)).all()) == 1
+        assert len(db.exec(select(KeptTest)).all()) == 1
         assert len(db.exec(select(Placement)).all()) == 1
 
 

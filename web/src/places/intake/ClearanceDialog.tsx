@@ -7,7 +7,7 @@ import { Field } from "../../parts/Field";
 import { useAct, useSendId } from "../../parts/useAct";
 import { useFormDraft } from "../../parts/useDraft";
 import { Wrong } from "../../parts/Wrong";
-import { LIFTS } from "./Outcome";
+import { LIFTS } from "./questions";
 
 interface Props {
   open: boolean;

@@ -4,6 +4,7 @@ import type { Schema } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { day } from "../../parts/figures";
 import { ClearanceDialog } from "./ClearanceDialog";
+import { LIFTS } from "./questions";
 
 const HEADS: Record<Schema["Screen"]["outcome"], [look: string, words: string]> = {
   go: ["text-ready", "● Go"],
@@ -67,5 +68,3 @@ export function Outcome({ athleteId, screen }: { athleteId: string; screen: Sche
     </div>
   );
 }
-
-export const LIFTS: Record<string, string> = { doctor: "that a doctor is seen first" };

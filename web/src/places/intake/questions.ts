@@ -42,3 +42,6 @@ export const PAIN_PLACES = [
   "knee",
   "ankle",
 ] as const;
+
+/** What a clearance can lift besides limits, in words. */
+export const LIFTS: Record<string, string> = { doctor: "that a doctor is seen first" };

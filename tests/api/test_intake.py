@@ -134,6 +134,7 @@ def test_a_closed_check_names_its_work_and_a_day(coach: Coach) -> None:
     assert (ankle["passed"], ankle["on"], ankle["again_on"]) == (False, "2026-03-02", "2026-03-23")
     assert ankle["prepares"]
     assert told["wrist"]["passed"] is None
+    coach.clock.pass_by(days=12)
     opened = shows(coach, athlete, "ankle")["checks"]
     assert next(one for one in opened if one["id"] == "ankle")["again_on"] is None
 

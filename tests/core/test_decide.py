@@ -7,9 +7,10 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from invelo.core.decide import RULES, Neighbour, Situation, decide, gate_run, meets_gate
+from invelo.core.decide import Neighbour, Situation, decide, gate_run, meets_gate
 from invelo.core.estimate import Estimate
 from invelo.core.log import SessionRecord, SetRecord
+from invelo.core.rules import RULES
 from tests.core.people import rung
 
 HERE = rung("Floor push-up")

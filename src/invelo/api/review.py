@@ -11,8 +11,8 @@ from pydantic import Field
 from invelo.api.context import Coach, Database, Now, moment_for
 from invelo.api.problems import ERRORS
 from invelo.api.shapes import Input, RungName, Shape
-from invelo.core.decide import RULES
 from invelo.core.dose import Unit
+from invelo.core.rules import RULES
 from invelo.exchange.setups import Request
 from invelo.store import access, ladder, logs, review, tables
 from invelo.store.rows import UNIT

@@ -178,6 +178,37 @@ def predict(source: Source = "-", schema: Schema = False) -> None:  # type: igno
     _answer(source, schema, exchange.requests, exchange.predict)
 
 
+LadderSource = Annotated[
+    typer.FileText, typer.Argument(help="A JSON object; standard input if left out.")
+]
+
+
+@app.command()
+def ladder(source: LadderSource = "-", schema: Schema = False) -> None:  # type: ignore[assignment]
+    """A ladder, a body, tests and kit in JSON to demands, steps, gaps and bridges."""
+    from invelo.exchange import ladder as exchange
+    from invelo.exchange.ladders import MOST_BYTES
+    from invelo.exchange.movements import said
+
+    if schema:
+        print(json.dumps(exchange.schema(), indent=2, ensure_ascii=False))
+        return
+    text = source.read(MOST_BYTES + 1)
+    if len(text) > MOST_BYTES:
+        serving.say(f"input: it is over {MOST_BYTES // 1024} KiB. Send one ladder at a time.")
+        raise SystemExit(2)
+    try:
+        told = exchange.answer(json.loads(text))
+    except json.JSONDecodeError as error:
+        serving.say(f"input: it is not JSON: {error.msg} at line {error.lineno}. Mend it there.")
+        raise SystemExit(2) from error
+    except exchange.FaultyError as error:
+        for fault in error.faults:
+            serving.say(f"{fault.place}: {fault.problem} {fault.remedy}")
+        raise SystemExit(2) from error
+    print(json.dumps(said(told), indent=2, ensure_ascii=False))
+
+
 def _answer(source: TextIO, schema: bool, requests: Any, answer: Any) -> None:
     from invelo.core import MODEL_VERSION
     from invelo.core.errors import InputError

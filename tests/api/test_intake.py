@@ -5,7 +5,7 @@ from uuid import uuid4
 import pytest
 from sqlmodel import Session, select
 
-from invelo.core.movement import catalogue
+from invelo.core.catalogue import catalogue
 from invelo.core.posture.form import forms
 from invelo.core.screen import STRAINED, forbidden
 from invelo.store.tables import Ladder, TrainingSession

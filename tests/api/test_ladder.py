@@ -6,7 +6,7 @@ import pytest
 from sqlmodel import Session, select
 
 from invelo.core import MODEL_VERSION
-from invelo.core.movement import CATALOGUE_VERSION
+from invelo.core.catalogue import CATALOGUE_VERSION
 from invelo.store.tables import Placement
 from invelo.store.tables import Test as KeptTest
 from tests.api.coach import problem
@@ -203,9 +203,8 @@ def test_ways_to_the_next_step_stand_side_by_side(coach) -> None:
             assert way["why_not"]
             continue
         assert way["to"]["derivation"]["formula"]
-        if not way["by_work"]:
-            standing_demand = standing(ladder)["demand"]["likely"]
-            assert way["demand"]["likely"] == pytest.approx(1.075 * standing_demand, rel=1e-3)
+        standing_demand = standing(ladder)["demand"]["likely"]
+        assert way["demand"]["likely"] == pytest.approx(1.075 * standing_demand, rel=1e-3)
 
 
 @pytest.mark.parametrize("step", ["0", "500", "-90", "nan", "much"])

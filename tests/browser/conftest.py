@@ -17,7 +17,8 @@ from selenium import webdriver
 from sqlalchemy import Engine
 
 from invelo import postgres
-from invelo.core.movement import Modifiers, catalogue
+from invelo.core.catalogue import catalogue
+from invelo.core.movement import Modifiers
 from invelo.settings import ROOT
 from invelo.store import accounts, battery, floor, ladder, squad
 from invelo.store.database import engine_for, migrate, transaction

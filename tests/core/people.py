@@ -5,9 +5,10 @@ from dataclasses import replace
 import numpy as np
 
 from invelo.core.body import Body, SegmentValues
+from invelo.core.catalogue import catalogue
 from invelo.core.dose import range_dose, range_gate
 from invelo.core.ladder import MeasuredLadder, measure
-from invelo.core.movement import Modifiers, catalogue
+from invelo.core.movement import Modifiers
 from invelo.core.posture.build import build
 from invelo.core.posture.form import forms
 from invelo.core.posture.skeleton import Posture

@@ -18,9 +18,10 @@ from tests.core.people import AVERAGE
 SHAPES = [(one.id, shape) for one in forms().values() for shape in (*one.preset, None)]
 STANDING = [one for one in forms().values() if not one.level_plane]
 FAMILIES = {
-    "dip", "elbow bend", "elbow stretch", "hip", "horizontal pull", "horizontal push",
-    "shoulder, closing", "shoulder, drawing apart", "squat", "straight arms behind",
-    "straight-arm pull", "straight-arm push", "support hold", "trunk", "trunk, face down",
+    "calf", "compression", "dip", "elbow bend", "elbow stretch", "hip", "horizontal pull",
+    "horizontal push",
+    "pose", "shoulder, closing", "shoulder, drawing apart", "squat", "straight arms behind",
+    "straight-arm pull", "straight-arm push", "trunk", "trunk, face down",
     "trunk, sideways", "vertical pull", "vertical push",
 }  # fmt: skip
 

@@ -1,14 +1,18 @@
 """Ladders: demand in order, steps, gaps; the catalogue that ships."""
 
-import pytest
-from pydantic import ValidationError
+from dataclasses import replace
 
-from invelo.core.body import Body
+import pytest
+
+from invelo.core.body import Body, Worn
+from invelo.core.catalogue import catalogue
 from invelo.core.dose import LEAST_USEFUL, Dose, Gate, range_dose, range_gate
 from invelo.core.errors import InputError
 from invelo.core.ladder import belongs, load_ratio, measure
-from invelo.core.movement import Movement, catalogue
+from invelo.core.movement import Modifiers
+from invelo.core.rung import Rung
 from invelo.core.tempo import Tempo
+from invelo.core.terms import Terms
 from tests.core.people import AVERAGE, ready, rung
 
 
@@ -78,42 +82,6 @@ def test_a_rung_out_of_reach_is_refused_by_name() -> None:
         measure(Body(45, 1.3), (rung("scaffold", hand_height=1.6),))
 
 
-def test_every_movement_of_the_catalogue_says_what_a_coach_needs() -> None:
-    for movement in catalogue().movement:
-        assert 1 <= len(movement.cues) <= 3
-        assert movement.prime
-        assert movement.fault
-        assert all(fault.remedy for fault in movement.fault)
-
-
-def test_every_rung_of_the_ready_ladders_names_a_movement() -> None:
-    for ladder in catalogue().ladder:
-        assert len(ladder.rungs) >= 2
-        for one in ladder.rungs:
-            assert catalogue().find_movement(one.movement).family == ladder.family
-            one.modifiers()
-
-
-def test_ids_of_the_catalogue_are_unique() -> None:
-    ids = [movement.id for movement in catalogue().movement]
-    assert len(ids) == len(set(ids))
-
-
-def test_what_is_not_in_the_catalogue_is_refused_with_what_is() -> None:
-    with pytest.raises(InputError, match="push-up"):
-        catalogue().find_movement("flying")
-    with pytest.raises(InputError, match="push-up"):
-        catalogue().find_ladder("flying")
-
-
-def test_the_catalogue_allows_three_cues_at_most() -> None:
-    from pydantic import TypeAdapter
-
-    plain = catalogue().find_movement("push-up")
-    with pytest.raises(ValidationError, match="one to three cues"):
-        TypeAdapter(Movement).validate_python({**plain.__dict__, "cues": ("a", "b", "c", "d")})
-
-
 @pytest.mark.parametrize(
     ("change", "field"),
     [
@@ -165,3 +133,88 @@ def test_a_set_up_belongs_right_above_what_asks_no_more() -> None:
     assert belongs(demands, max(asks) + 1) == asks.index(max(asks)) + 1
     middle = sorted(asks)[len(asks) // 2]
     assert asks[belongs(demands, middle) - 1] <= middle
+
+
+def loaded(name: str, **values: float) -> Rung:
+    plain = rung(name, **values)
+    return replace(plain, modifiers=replace(plain.modifiers, worn=Worn(bag=6.0)))
+
+
+def test_links_branch_and_join() -> None:
+    """A bent-arm and a straight-arm way to one skill stand side by side."""
+    rungs = (
+        rung("floor"),
+        rung("feet", foot_height=0.2),
+        loaded("bag"),
+        loaded("top", foot_height=0.45),
+    )
+    measured = measure(AVERAGE, rungs, ((0, 1), (0, 2), (1, 3), (2, 3)))
+    assert measured.above(0) == (1, 2)
+    assert measured.below(3) == (1, 2)
+    heights = [one.height for one in measured.demands]
+    for step in measured.steps:
+        assert step.ratio.likely == pytest.approx(heights[step.upper] / heights[step.lower])
+
+
+@pytest.mark.parametrize("links", [((1, 0),), ((0, 1), (1, 1))])
+def test_a_loop_is_refused_with_its_rungs(links: tuple) -> None:
+    with pytest.raises(InputError, match="loop") as caught:
+        measure(AVERAGE, (rung("floor"), rung("feet", foot_height=0.2)), links)
+    assert "“floor”" in str(caught.value) or "“feet”" in str(caught.value)
+
+
+def test_a_thousand_rungs_are_refused() -> None:
+    with pytest.raises(InputError, match="there are 1000"):
+        measure(AVERAGE, tuple(rung(str(i)) for i in range(1000)))
+
+
+def test_what_only_effort_tells_has_no_height_and_no_ratio() -> None:
+    towel = catalogue().find_movement("towel-apart")
+    dose = range_dose("strength", "beginner", "s")
+    squeeze = Rung("squeeze", towel, towel.own(Modifiers()), dose, range_gate(dose))
+    measured = measure(AVERAGE, (squeeze, rung("floor")))
+    assert measured.demands[0].on_scale is None
+    assert measured.demands[0].lane is None
+    assert measured.steps[0].ratio is None
+    assert not measured.steps[0].gap
+    assert len(measured.lanes) == 1
+
+
+def test_what_counts_as_a_gap_is_the_coach_s() -> None:
+    rungs = (rung("floor"), rung("feet", foot_height=0.4))
+    usual = measure(AVERAGE, rungs).steps[0]
+    strict = measure(AVERAGE, rungs, terms=Terms(reps=25)).steps[0]
+    assert not usual.gap
+    assert strict.gap
+    assert strict.above == usual.above
+
+
+@pytest.mark.parametrize(
+    ("wrong", "field"),
+    [
+        ({"reps": 0}, "least useful reps"),
+        ({"seconds": 0.5}, "least useful hold"),
+        ({"step": 0.01}, "wanted step"),
+        ({"order": ("tempo", "tempo", "range", "load")}, "order of preference"),
+    ],
+)
+def test_impossible_terms_are_refused(wrong: dict, field: str) -> None:
+    with pytest.raises(InputError) as caught:
+        Terms(**wrong)
+    assert caught.value.field == field
+
+
+def test_a_shorter_rep_counts_as_a_shorter_one() -> None:
+    """Two half reps make one whole one; a deeper one counts for more."""
+    whole, half, deep = (
+        measure(AVERAGE, (one,)).demands[0]
+        for one in (
+            rung("whole"),
+            replace(rung("half"), modifiers=Modifiers(range=0.5)),
+            rung("deep", deficit=0.07),
+        )
+    )
+    assert whole.share == 1.0
+    assert half.share == pytest.approx(half.load.work.likely / whole.load.work.likely)
+    assert half.height < whole.height < deep.height
+    assert half.load.demand.likely == whole.load.demand.likely

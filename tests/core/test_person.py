@@ -2,8 +2,8 @@
 
 import pytest
 
+from invelo.core.catalogue import catalogue
 from invelo.core.errors import InputError
-from invelo.core.movement import catalogue
 from invelo.core.person import Person
 
 

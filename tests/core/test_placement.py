@@ -7,9 +7,10 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from invelo.core.capacity import Evidence, evidence, pool, tells
+from invelo.core.catalogue import catalogue
 from invelo.core.errors import InputError
 from invelo.core.log import SetRecord
-from invelo.core.movement import Modifiers, catalogue
+from invelo.core.movement import Modifiers
 from invelo.core.placement import place
 from tests.core.people import AVERAGE, ready
 

@@ -8,8 +8,9 @@ from hypothesis import strategies as st
 
 from invelo.core.body import Worn
 from invelo.core.capacity import evidence, pool
+from invelo.core.catalogue import catalogue
 from invelo.core.errors import InputError
-from invelo.core.movement import Modifiers, catalogue
+from invelo.core.movement import Modifiers
 from invelo.core.rung import Rung, demand
 from invelo.core.tempo import Tempo
 from invelo.core.ways import Way, ways
@@ -47,23 +48,19 @@ def test_every_way_makes_the_step_it_was_asked_for(step: float, hands: float, si
         if way.demand is None or way.to is None:
             assert way.why_not
             continue
-        if way.dial.by_work:
-            made = way.demand.load.work.likely / demand(AVERAGE, start).load.work.likely
-        else:
-            made = way.demand.on_scale.likely / here
+        made = way.demand.on_scale.likely / here
         assert made == pytest.approx(1 + sign * step, abs=1e-3)
         assert way.to.low <= way.to.likely <= way.to.high
         assert way.dial.low <= way.to.likely <= way.dial.high
 
 
-def test_from_the_floor_everything_but_the_hands_height_can_add() -> None:
+def test_from_the_floor_everything_but_range_and_the_hands_height_can_add() -> None:
     reached = {name for name, way in found(rung("floor"), 0.05).items() if way.to}
     assert reached == {
         "bag",
         "vest",
         "foot_height",
         "hand_offset",
-        "deficit",
         "share",
         "lowering",
         "pause",

@@ -24,8 +24,9 @@ import pytest
 
 from invelo.core.body import LENGTH_CV, MASS_SHARE_CV, VARIED, Body
 from invelo.core.capacity import Evidence, evidence, pool
+from invelo.core.catalogue import catalogue
 from invelo.core.estimate import Estimate
-from invelo.core.movement import Modifiers, catalogue
+from invelo.core.movement import Modifiers
 from invelo.core.reading import reading
 
 PEOPLE = 1000

@@ -16,9 +16,9 @@ from invelo.core.battery import PROTOCOL, STOP
 from invelo.core.bench import Task
 from invelo.core.body import Body
 from invelo.core.capacity import Evidence, Pool, Side
+from invelo.core.catalogue import TestKind, catalogue
 from invelo.core.dose import Unit
 from invelo.core.figure import figure
-from invelo.core.movement import TestKind, catalogue
 from invelo.core.norms import norm_of
 from invelo.core.reading import reading
 from invelo.core.results import before, between, sides
@@ -183,7 +183,10 @@ def get_capacity(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> Capa
     """Capacity by family with its range, the rung it places them on, sides, and tests."""
     athlete = access.athlete(db, coach.id, athlete_id)
     return Capacities(
-        capacities=[_capacity(one) for one in battery.standings(db, athlete)],
+        capacities=[
+            _capacity(one)
+            for one in battery.standings(db, athlete, moment_for(athlete, now).local_date)
+        ],
         tests=_tests(db, athlete, now),
         model_version=MODEL_VERSION,
     )

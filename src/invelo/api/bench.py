@@ -34,17 +34,20 @@ from invelo.api.shapes import Estimate, Explained, RungName
 from invelo.core import MODEL_VERSION, bench
 from invelo.core import estimate as core
 from invelo.core.body import Body
+from invelo.core.catalogue import catalogue
 from invelo.core.dial import dials
+from invelo.core.dose import range_dose, range_gate
 from invelo.core.errors import InputError
 from invelo.core.figure import figures
 from invelo.core.loads import pick
-from invelo.core.movement import catalogue
 from invelo.core.posture.form import Form, form, forms
 from invelo.core.predict import Known, alike
 from invelo.core.reading import Reading, reading
+from invelo.core.rung import Rung
 from invelo.core.tempo import Tempo
+from invelo.core.workshop import Drawn
 from invelo.exchange.setups import SetUpRequest
-from invelo.store import access, bands, rungs
+from invelo.store import access, bands, workshop
 
 router = APIRouter(prefix="/api", tags=["Bench"], responses=ERRORS)
 
@@ -145,22 +148,17 @@ def keep_set_up(ladder_id: UUID, body: KeptSetUp, coach: Coach, db: Database, no
     """Keep a set-up as a rung, where its demand belongs."""
     row = access.ladder(db, coach.id, ladder_id, roles=access.WRITE)
     athlete = access.athlete(db, coach.id, row.athlete_id)
-    rung = rungs.keep_set_up(
-        db,
-        row,
-        athlete,
-        body.id,
-        body.name.strip(),
-        body.setup.movement,
-        body.setup.changes(),
-        moment_for(athlete, now),
-    )
-    return RungName.model_validate(rung)
+    movement = catalogue().movement_of(body.setup.movement, row.family)
+    dose = range_dose(row.purpose, row.level, movement.unit)  # type: ignore[arg-type]
+    rung = Rung(body.name.strip(), movement, body.setup.changes(), dose, range_gate(dose))
+    moment = moment_for(athlete, now)
+    kept = workshop.add_where_it_belongs(db, row, athlete, Drawn(body.id, rung), moment)
+    return RungName.model_validate(kept)
 
 
 @cache
 def _forms() -> tuple[FormOf, ...]:
-    return tuple(_form(one) for one in forms().values())
+    return tuple(_form(one) for one in forms().values() if not one.pose)
 
 
 def _form(one: Form) -> FormOf:

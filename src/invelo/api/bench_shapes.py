@@ -34,7 +34,6 @@ class DialOf(Shape):
     unit: str
     low: float
     high: float
-    by_work: bool = Field(description="It tells on the work of a rep, not on the demand.")
 
 
 class Preset(Shape):

@@ -11,11 +11,11 @@ from invelo.api.context import Coach, Database, Now, moment_for
 from invelo.api.problems import ERRORS
 from invelo.api.review import Decision, decision_of
 from invelo.api.shapes import Dose, Gate, RungName, Shape, dose_of, gate_of
+from invelo.core.catalogue import catalogue
 from invelo.core.caution import BEFORE_A_SESSION, STANDING
 from invelo.core.log import PAIN_STOP
-from invelo.core.movement import catalogue
 from invelo.exchange.setups import Request
-from invelo.store import access, floor, ladder, logs, tables
+from invelo.store import access, drawings, floor, logs, tables
 from invelo.store.rows import modifiers_of
 
 router = APIRouter(prefix="/api", tags=["Floor"], responses=ERRORS)
@@ -90,6 +90,7 @@ class NewSet(Request):
     number: int = Field(description="Counted from 1 in the session.", examples=[1])
     reps: int | None = Field(None, description="Clean reps, 0 to 200.", examples=[10])
     seconds: float | None = Field(None, description="Of a hold, 0 to 3600; instead of reps.")
+    centimetres: float | None = Field(None, description="Of a jump, landed still.")
     effort: float = Field(description="1–10; 10 is not one more.", examples=[8.5])
     clean: bool = True
     pain: int = Field(0, description="0–10.")
@@ -112,8 +113,11 @@ def today(ladder_id: UUID, coach: Coach, db: Database) -> Today:
     """Today's session on this ladder, or the one that is running."""
     row = access.ladder(db, coach.id, ladder_id)
     athlete = access.athlete(db, coach.id, row.athlete_id)
-    rungs = ladder.rungs_of(db, row.id)
-    index = next(i for i, rung in enumerate(rungs) if rung.id == row.standing_id)
+    rungs = {rung.id: rung for rung in drawings.rungs_of(db, row.id)}
+    assert row.standing_id is not None  # noqa: S101  (a ladder is entered when it is made)
+    here = rungs[row.standing_id]
+    below = drawings.drawing_of(db, list(rungs.values())).below(here.id)
+    easier = max((rungs[one] for one in below), key=lambda one: one.position, default=None)
     running = logs.unfinished(db, row.id)
     return Today(
         ladder_id=row.id,
@@ -121,12 +125,12 @@ def today(ladder_id: UUID, coach: Coach, db: Database) -> Today:
         athlete_name=athlete.name,
         goal=row.goal,
         stopped=row.stopped,
-        rung=_rung(rungs[index]),
-        easier=_rung(rungs[index - 1]) if index else None,
-        last_time=_last_time(logs.finished(db, row.id), rungs[index].id),
+        rung=_rung(here),
+        easier=_rung(easier) if easier else None,
+        last_time=_last_time(logs.finished(db, row.id), here.id),
         cautions=[
             *BEFORE_A_SESSION,
-            *catalogue().find_movement(rungs[index].movement).cautions,
+            *catalogue().find_movement(here.movement).cautions,
             STANDING,
         ],
         pain_stop=PAIN_STOP,
@@ -167,6 +171,7 @@ def log_set(
         pain_place=body.pain_place,
         moment=moment_for(athlete, now, body.at, body.zone),
         corrects=body.corrects,
+        centimetres=body.centimetres,
     )
     return LoggedSet.model_validate(floor.log(db, session, entry, now))
 
@@ -178,7 +183,7 @@ def finish(session_id: UUID, body: Finish, coach: Coach, db: Database, now: Now)
     athlete = access.athlete(db, coach.id, row.athlete_id)
     moment = moment_for(athlete, now, body.at, body.zone)
     decision = floor.finish(db, row, athlete, session, body.effort, moment)
-    return decision_of(decision, {rung.id: rung for rung in ladder.rungs_of(db, row.id)})
+    return decision_of(decision, {rung.id: rung for rung in drawings.rungs_of(db, row.id)})
 
 
 @router.delete("/sessions/{session_id}", status_code=204)

@@ -24,11 +24,16 @@ from invelo.api.shapes import (
     gate_of,
 )
 from invelo.core import MODEL_VERSION
+from invelo.core.catalogue import CATALOGUE_VERSION, catalogue
 from invelo.core.caution import STANDING
 from invelo.core.dose import Unit
-from invelo.core.movement import CATALOGUE_VERSION, catalogue
+from invelo.core.errors import InputError
+from invelo.core.movement import STRESS
+from invelo.core.posture.form import Form
+from invelo.core.workshop import Drawn, in_a_row
+from invelo.exchange.ladders import PlainRung, TermsOf
 from invelo.exchange.setups import Changes, Request
-from invelo.store import access, battery, ladder, tables
+from invelo.store import access, battery, ladder, tables, workshop
 
 router = APIRouter(prefix="/api", tags=["Ladder"], responses=ERRORS)
 
@@ -47,20 +52,35 @@ class Rung(SetUp):
     name: str
     dose: Dose
     gate: Gate
-    demand: Estimate
-    load: Estimate
-    share: Estimate
-    expected: Estimate = Field(description="Reps to failure, or seconds, likely here.")
+    why: str = Field(description="Why it stands where it does, if not by demand.")
+    closed: str = Field(description="Why it is closed to the athlete today; '' if it is open.")
+    lane: int | None = Field(description="Which of the ladder's lanes; none if effort alone tells.")
+    demand: Estimate | None
+    load: Estimate | None
+    share: Estimate | None
+    expected: Estimate | None = Field(description="Reps to failure, or seconds, likely here.")
     figure: Figure
 
 
 class Step(Shape):
-    """From one rung to the next above it."""
+    """From one rung to one above it."""
 
-    ratio: Estimate
-    above: Estimate = Field(description="Likely above for whoever just meets the lower gate.")
+    lower_id: UUID
+    upper_id: UUID
+    ratio: Estimate | None = Field(description="None across lanes and where effort alone tells.")
+    above: Estimate | None = Field(description="Likely above for whoever just meets the gate.")
     gap: bool
     easier: bool
+
+
+class Lane(Shape):
+    """Rungs that are limited by the same thing, and what is known of the athlete there."""
+
+    measure_words: str = Field(description="What limits them.", examples=["hand load"])
+    unit: str = Field(examples=["kg"])
+    counted: Unit
+    reach: Explained | None
+    capacity: Explained | None
 
 
 class Standing(Shape):
@@ -85,17 +105,19 @@ class LadderSheet(Shape):
     athlete_name: str
     goal: str
     family: str
-    measure_words: str = Field(description="What limits it.", examples=["hand load"])
-    unit: Unit = Field(description="What its sets are counted in.")
+    lanes: list[Lane]
     school: str
     purpose: Purpose
     level: Level
+    terms: TermsOf
     stopped: str = Field(description="Why pain stopped the movement; empty while it runs.")
     standing_id: UUID
     measure: Measure
     rungs: list[Rung]
     steps: list[Step]
-    placement: Standing
+    placement: Standing | None = Field(description="None while no test says anything.")
+    undo: str = Field(description="What an undo takes back; '' if there is nothing.")
+    redo: str
     revision: int
     model_version: str
     catalogue_version: str
@@ -106,10 +128,11 @@ class Fault(Shape):
 
     name: str
     remedy: str
+    easier: str = Field("", description="The easier movement it calls for, by name.")
 
 
 class Phases(Shape):
-    """Load on the hands along the rep."""
+    """The limiting measure along the rep."""
 
     top: Explained
     middle: Explained
@@ -122,64 +145,42 @@ class RungSheet(Shape):
     id: UUID
     name: str
     movement_name: str
+    effort_only: bool
     prime: list[str]
     cues: list[str]
     faults: list[Fault]
     cautions: list[str]
-    demand: Explained
-    share: Explained
-    work: Explained
+    stress: list[str] = Field(description="Joints and how much they bear.")
+    demand: Explained | None
+    share: Explained | None
+    work: Explained | None
     rep_time_s: float
-    phases: Phases
-    expected: Explained
+    phases: Phases | None
+    expected: Explained | None
     figures: list[Figure]
 
 
-class Movement(Shape):
-    """A movement of the catalogue."""
+class FirstRung(PlainRung):
+    """The first rung of a ladder from nothing."""
 
-    id: str
-    name: str
-    family: str
-    form: str = Field(description="Of the bench's forms.")
-
-
-class ReadyLadder(Shape):
-    """A ladder to copy to an athlete."""
-
-    id: str = Field(examples=["push-up"])
-    goal: str
-    family: str
-    rungs: list[str]
-
-
-class CatalogueTest(Changes):
-    """A test: a set-up done to the end."""
-
-    id: str
-    name: str
-    movement: str
-    family: str
-    unit: Unit
-    how: str
-
-
-class Catalogue(Shape):
-    """What the product knows by name."""
-
-    version: str
-    movements: list[Movement]
-    ladders: list[ReadyLadder]
-    tests: list[CatalogueTest]
+    id: UUID
 
 
 class NewLadder(Request):
-    """A ready ladder for an athlete, entered where their tests say."""
+    """A ladder for an athlete: a ready one, or one of your own that begins with a rung."""
 
-    ready_ladder: str = Field(examples=["push-up"])
+    ready_ladder: str | None = Field(None, examples=["push-up"])
+    goal: str = Field("", max_length=120, description="Of a ladder of your own.")
+    first: FirstRung | None = Field(None, description="Of a ladder of your own.")
     purpose: Purpose = "strength"
     level: Level = "beginner"
     test: NewTest | None = Field(None, description="Kept first, if one was done just now.")
+
+
+class Copy(Request):
+    """A ladder for someone else too."""
+
+    athlete_id: UUID
 
 
 class Move(Request):
@@ -189,59 +190,84 @@ class Move(Request):
     word: str = Field("", max_length=300, description="Why.")
 
 
-@router.get("/catalogue")
-def get_catalogue(_: Coach) -> Catalogue:
-    """Movements and ready ladders."""
-    known = catalogue()
-    return Catalogue(
-        version=CATALOGUE_VERSION,
-        movements=[Movement.model_validate(m) for m in known.movement],
-        ladders=[
-            ReadyLadder(
-                id=one.id, goal=one.goal, family=one.family, rungs=[r.name for r in one.rungs]
-            )
-            for one in known.ladder
-        ],
-        tests=[
-            CatalogueTest(
-                id=one.id,
-                name=one.name,
-                movement=one.movement,
-                **Changes.of(one.modifiers()),
-                family=one.of.family,
-                unit=one.of.unit,
-                how=one.how,
-            )
-            for one in known.test
-        ],
-    )
+class Compared(Shape):
+    """One ladder for two athletes, each by their own body and tests."""
+
+    one: LadderSheet
+    other: LadderSheet
 
 
 @router.post("/athletes/{athlete_id}/ladders", status_code=201)
 def create(athlete_id: UUID, body: NewLadder, coach: Coach, db: Database, now: Now) -> LadderSheet:
-    """Copy a ready ladder to an athlete and place them by their tests."""
+    """Give an athlete a ladder and place them by their tests."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
-    ready = catalogue().find_ladder(body.ready_ladder)
     moment = moment_for(athlete, now)
     if body.test is not None:
         battery.keep_test(db, athlete, body.test.core(), moment)
-    row = ladder.create(db, athlete, ready, body.purpose, body.level, moment)
-    return _sheet(db, ladder.view(db, row, athlete))
+    if body.ready_ladder is not None:
+        ready = catalogue().find_ladder(body.ready_ladder)
+        row = ladder.create(db, athlete, ready, body.purpose, body.level, moment)
+        return sheet_of(db, row, athlete, now)
+    if body.first is None or not body.goal.strip():
+        raise InputError(
+            "goal" if body.first else "first",
+            "a ladder of your own wants a goal and a first rung.",
+            "Name the goal and pick a movement, or name a ready ladder.",
+        )
+    first = Drawn(body.first.id, body.first.core(body.purpose, body.level), body.first.why)
+    row = ladder.begin(
+        db,
+        athlete,
+        body.goal.strip(),
+        in_a_row([first]),
+        body.purpose,
+        body.level,
+        moment,
+        {"ladder begun": body.goal},
+    )
+    return sheet_of(db, row, athlete, now)
 
 
 @router.get("/ladders/{ladder_id}")
-def get_ladder(ladder_id: UUID, coach: Coach, db: Database) -> LadderSheet:
+def get_ladder(ladder_id: UUID, coach: Coach, db: Database, now: Now) -> LadderSheet:
     """A ladder drawn to scale for its athlete."""
     row = access.ladder(db, coach.id, ladder_id)
-    return _sheet(db, ladder.view(db, row, access.athlete(db, coach.id, row.athlete_id)))
+    return sheet_of(db, row, access.athlete(db, coach.id, row.athlete_id), now)
+
+
+@router.delete("/ladders/{ladder_id}", status_code=204)
+def delete_ladder(ladder_id: UUID, coach: Coach, db: Database) -> None:
+    """Take a ladder away on which nothing was trained yet."""
+    ladder.delete(db, access.ladder(db, coach.id, ladder_id, roles=access.WRITE))
+
+
+@router.post("/ladders/{ladder_id}/copies", status_code=201)
+def copy(ladder_id: UUID, body: Copy, coach: Coach, db: Database, now: Now) -> LadderSheet:
+    """Give the same ladder to another athlete, placed by their own tests."""
+    row = access.ladder(db, coach.id, ladder_id)
+    other = access.athlete(db, coach.id, body.athlete_id, roles=access.WRITE)
+    copied = ladder.copy(db, row, other, moment_for(other, now))
+    return sheet_of(db, copied, other, now)
+
+
+@router.get("/ladders/{ladder_id}/beside/{athlete_id}")
+def compare(ladder_id: UUID, athlete_id: UUID, coach: Coach, db: Database, now: Now) -> Compared:
+    """The ladder for its athlete and, measured anew, for another."""
+    row = access.ladder(db, coach.id, ladder_id)
+    own = access.athlete(db, coach.id, row.athlete_id)
+    other = access.athlete(db, coach.id, athlete_id)
+    today = moment_for(other, now).local_date
+    return Compared(
+        one=sheet_of(db, row, own, now), other=_sheet(db, ladder.view_for(db, row, other, today))
+    )
 
 
 @router.get("/ladders/{ladder_id}/rungs/{rung_id}")
-def get_rung(ladder_id: UUID, rung_id: UUID, coach: Coach, db: Database) -> RungSheet:
+def get_rung(ladder_id: UUID, rung_id: UUID, coach: Coach, db: Database, now: Now) -> RungSheet:
     """One rung in full."""
     row = access.ladder(db, coach.id, ladder_id)
     position = ladder.rung_on(db, row.id, rung_id).position
-    return _rung_sheet(ladder.view(db, row, access.athlete(db, coach.id, row.athlete_id)), position)
+    return _rung_sheet(seen_by(db, row, coach, now), position)
 
 
 @router.post("/ladders/{ladder_id}/standing")
@@ -250,54 +276,105 @@ def stand(ladder_id: UUID, body: Move, coach: Coach, db: Database, now: Now) -> 
     row = access.ladder(db, coach.id, ladder_id, roles=access.WRITE)
     athlete = access.athlete(db, coach.id, row.athlete_id)
     ladder.stand(db, row, athlete, body.rung_id, body.word.strip(), moment_for(athlete, now))
-    return _sheet(db, ladder.view(db, row, athlete))
+    return sheet_of(db, row, athlete, now)
 
 
 @router.post("/ladders/{ladder_id}/resume")
-def resume(ladder_id: UUID, coach: Coach, db: Database) -> LadderSheet:
+def resume(ladder_id: UUID, coach: Coach, db: Database, now: Now) -> LadderSheet:
     """Take up again a movement that pain had stopped, once a clinician agrees."""
     row = ladder.resume(db, access.ladder(db, coach.id, ladder_id, roles=access.WRITE))
-    return _sheet(db, ladder.view(db, row, access.athlete(db, coach.id, row.athlete_id)))
+    return sheet_of(db, row, access.athlete(db, coach.id, row.athlete_id), now)
+
+
+def seen_by(db: Database, row: tables.Ladder, coach: Coach, now: Now) -> ladder.LadderView:
+    """A ladder as it stands for its athlete now."""
+    athlete = access.athlete(db, coach.id, row.athlete_id)
+    return ladder.view(db, row, athlete, moment_for(athlete, now).local_date)
+
+
+def sheet_of(db: Database, row: tables.Ladder, athlete: tables.Athlete, now: Now) -> LadderSheet:
+    """A ladder drawn to scale for its athlete now."""
+    return _sheet(db, ladder.view(db, row, athlete, moment_for(athlete, now).local_date))
 
 
 def _sheet(db: Database, seen: ladder.LadderView) -> LadderSheet:
-    row, placement = seen.row, seen.placement
+    row = seen.row
+    undo, redo = workshop.undoable(db, row)
     return LadderSheet(
         id=row.id,
-        athlete_id=row.athlete_id,
+        athlete_id=seen.athlete.id,
         athlete_name=seen.athlete.name,
         goal=row.goal,
         family=row.family,
-        measure_words=seen.measured.demands[0].load.measure,
-        unit=seen.measured.rungs[0].dose.unit,
+        lanes=_lanes(seen),
         school=row.school,
         purpose=row.purpose,
         level=row.level,
+        terms=TermsOf.of(seen.measured.terms),
         stopped=row.stopped,
         standing_id=seen.rungs[seen.standing].id,
         measure=Measure.model_validate(seen.measure),
         rungs=[_rung(seen, i) for i in range(len(seen.rungs))],
-        steps=[Step.model_validate(step) for step in seen.measured.steps],
-        placement=Standing(
-            rung_id=seen.rungs[placement.index].id,
-            low_rung_id=seen.rungs[placement.low_index].id,
-            high_rung_id=seen.rungs[placement.high_index].id,
-            fits=placement.fits,
-            reach=Explained.model_validate(placement.reach),
-            capacity=Explained.model_validate(placement.capacity),
-            evidence_day=placement.known.nearest.day,
-            evidence_kind=placement.known.nearest.kind,
-            narrower=placement.narrower,
-        ),
+        steps=[
+            Step(
+                lower_id=seen.rungs[step.lower].id,
+                upper_id=seen.rungs[step.upper].id,
+                ratio=Estimate.model_validate(step.ratio) if step.ratio else None,
+                above=Estimate.model_validate(step.above) if step.above else None,
+                gap=step.gap,
+                easier=step.easier,
+            )
+            for step in seen.measured.steps
+        ],
+        placement=_standing(seen),
+        undo=undo,
+        redo=redo,
         revision=ladder.revision(db, row),
         model_version=MODEL_VERSION,
         catalogue_version=CATALOGUE_VERSION,
     )
 
 
+def _lanes(seen: ladder.LadderView) -> list[Lane]:
+    known = seen.placement.lanes if seen.placement else {}
+    found = []
+    for lane in seen.measured.lanes:
+        i = next(i for i, one in enumerate(seen.measured.demands) if one.lane == lane)
+        here = known.get(lane)
+        found.append(
+            Lane(
+                measure_words=seen.measured.demands[i].load.measure,
+                unit=seen.measured.demands[i].load.unit,
+                counted=seen.measured.rungs[i].dose.unit,
+                reach=Explained.model_validate(here.reach) if here else None,
+                capacity=Explained.model_validate(here.capacity) if here else None,
+            )
+        )
+    return found
+
+
+def _standing(seen: ladder.LadderView) -> Standing | None:
+    placement = seen.placement
+    if placement is None:
+        return None
+    return Standing(
+        rung_id=seen.rungs[placement.index].id,
+        low_rung_id=seen.rungs[placement.low_index].id,
+        high_rung_id=seen.rungs[placement.high_index].id,
+        fits=placement.fits,
+        reach=Explained.model_validate(placement.reach),
+        capacity=Explained.model_validate(placement.capacity),
+        evidence_day=placement.known.nearest.day,
+        evidence_kind=placement.known.nearest.kind,
+        narrower=placement.narrower,
+    )
+
+
 def _rung(seen: ladder.LadderView, index: int) -> Rung:
     row: tables.Rung = seen.rungs[index]
     demand = seen.measured.demands[index]
+    weighed = demand.on_scale is not None
+    expected = seen.placement.predictions[index] if seen.placement else None
     return Rung(
         id=row.id,
         position=row.position,
@@ -306,10 +383,13 @@ def _rung(seen: ladder.LadderView, index: int) -> Rung:
         **Changes.of(seen.measured.rungs[index].modifiers),
         dose=dose_of(row),
         gate=gate_of(row),
-        demand=Estimate.model_validate(demand.on_scale),
-        load=Estimate.model_validate(demand.load.demand),
-        share=Estimate.model_validate(demand.load.share),
-        expected=Estimate.model_validate(seen.placement.predictions[index]),
+        why=row.why,
+        closed=seen.closed[index],
+        lane=seen.measured.lanes.index(demand.lane) if demand.lane else None,
+        demand=Estimate.model_validate(demand.on_scale) if weighed else None,
+        load=Estimate.model_validate(demand.load.demand) if weighed else None,
+        share=Estimate.model_validate(demand.load.share) if weighed else None,
+        expected=Estimate.model_validate(expected) if expected else None,
         figure=figure_of(seen, index, "start"),
     )
 
@@ -317,26 +397,41 @@ def _rung(seen: ladder.LadderView, index: int) -> Rung:
 def _rung_sheet(seen: ladder.LadderView, index: int) -> RungSheet:
     demand = seen.measured.demands[index]
     movement = seen.measured.rungs[index].movement
-    ends: tuple[Literal["start", "end"], ...] = ("start", "end")
-    if movement.unit == "s":
-        ends = ("start",)
+    load, weighed = demand.load, demand.on_scale is not None
+    expected = seen.placement.predictions[index] if seen.placement else None
     return RungSheet(
         id=seen.rungs[index].id,
         name=seen.rungs[index].name,
         movement_name=movement.name,
+        effort_only=movement.effort_only,
         prime=list(movement.prime),
         cues=list(movement.cues),
-        faults=[Fault.model_validate(fault) for fault in movement.fault],
+        faults=[
+            Fault(
+                name=one.name,
+                remedy=one.remedy,
+                easier=catalogue().find_movement(one.easier).name if one.easier else "",
+            )
+            for one in movement.fault
+        ],
         cautions=[*movement.cautions, STANDING],
-        demand=Explained.model_validate(demand.on_scale),
-        share=Explained.model_validate(demand.load.share),
-        work=Explained.model_validate(demand.load.work),
+        stress=[f"{joint}: {STRESS[much]}" for joint, much in movement.stress.items()],
+        demand=Explained.model_validate(demand.on_scale) if weighed else None,
+        share=Explained.model_validate(load.share) if weighed else None,
+        work=Explained.model_validate(load.work) if weighed else None,
         rep_time_s=demand.rep_time,
         phases=Phases(
-            top=Explained.model_validate(demand.load.at_start),
-            middle=Explained.model_validate(demand.load.midway),
-            bottom=Explained.model_validate(demand.load.at_end),
-        ),
-        expected=Explained.model_validate(seen.placement.predictions[index]),
-        figures=[figure_of(seen, index, end) for end in ends],
+            top=Explained.model_validate(load.at_start),
+            middle=Explained.model_validate(load.midway),
+            bottom=Explained.model_validate(load.at_end),
+        )
+        if weighed
+        else None,
+        expected=Explained.model_validate(expected) if expected else None,
+        figures=[figure_of(seen, index, end) for end in ends_of(movement.posture)],
     )
+
+
+def ends_of(form: Form) -> tuple[Literal["start", "end"], ...]:
+    """The ends of the rep that are drawn; one for a hold."""
+    return ("start",) if form.counted == "hold" else ("start", "end")

@@ -9,8 +9,8 @@ from invelo.api.context import Coach, Database, Now
 from invelo.api.problems import ERRORS
 from invelo.api.shapes import Shape
 from invelo.core import person as core
+from invelo.core.catalogue import catalogue
 from invelo.core.dose import School
-from invelo.core.movement import catalogue
 from invelo.core.person import Aim, Sex, Units
 from invelo.exchange.setups import Request
 from invelo.store import access, person

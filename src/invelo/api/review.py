@@ -14,7 +14,7 @@ from invelo.api.shapes import Input, RungName, Shape
 from invelo.core.dose import Unit
 from invelo.core.rules import RULES
 from invelo.exchange.setups import Request
-from invelo.store import access, ladder, logs, review, tables
+from invelo.store import access, drawings, logs, review, tables
 from invelo.store.rows import UNIT
 
 router = APIRouter(prefix="/api", tags=["Review"], responses=ERRORS)
@@ -99,7 +99,7 @@ def get_review(ladder_id: UUID, coach: Coach, db: Database) -> ReviewSheet:
     """What was proposed on this ladder and what was done."""
     row = access.ladder(db, coach.id, ladder_id)
     athlete = access.athlete(db, coach.id, row.athlete_id)
-    rungs = {rung.id: rung for rung in ladder.rungs_of(db, row.id)}
+    rungs = {rung.id: rung for rung in drawings.rungs_of(db, row.id)}
     return ReviewSheet(
         ladder_id=row.id,
         athlete_id=athlete.id,
@@ -124,7 +124,7 @@ def answer(decision_id: UUID, body: Answer, coach: Coach, db: Database, now: Now
     athlete = access.athlete(db, coach.id, row.athlete_id)
     moment = moment_for(athlete, now)
     said = review.answer(db, row, decision, coach, body.answer, body.rung_id, body.word, moment)
-    return decision_of(said, {rung.id: rung for rung in ladder.rungs_of(db, row.id)})
+    return decision_of(said, {rung.id: rung for rung in drawings.rungs_of(db, row.id)})
 
 
 def decision_of(row: tables.Decision, rungs: Mapping[UUID, tables.Rung]) -> Decision:

@@ -6,5 +6,5 @@ load), `reps` (how a load becomes a count), `movement`, `rung`, `ladder`, `place
 athlete stands), `dose` (what they do today), `log` and `decide` (what changes next).
 """
 
-MODEL_VERSION = "3.0"
+MODEL_VERSION = "3.1"
 """Version of the computation. Every stored result keeps it beside its inputs."""

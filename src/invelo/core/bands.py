@@ -88,6 +88,15 @@ class Band:
         force: Array = 2.0 * (self.c1 + self.c2 / at) * (at - at**-2.0)
         return force
 
+    def too_long(self, length: float) -> InputError:
+        """What is said of a length, m, past the band's limit."""
+        return InputError(
+            "band length",
+            f"{length:.2f} m is {length / self.rest:.1f} times the rest length; the band may break "
+            f"past {self.limit:g}.",
+            "Take a longer grip, a thicker band or one more.",
+        )
+
     def pull(self, length: float) -> Estimate:
         """Force when pulled to `length`, N.
 
@@ -97,12 +106,7 @@ class Band:
         require_within("band length", length, 0.0, 20.0, "m")
         stretch = length / self.rest
         if stretch > self.limit:
-            raise InputError(
-                "band length",
-                f"{length:.2f} m is {stretch:.1f} times the rest length; the band may break past "
-                f"{self.limit:g}.",
-                "Take a longer grip, a thicker band or one more.",
-            )
+            raise self.too_long(length)
         likely = float(self.force_at(stretch))
         return Estimate(
             likely,

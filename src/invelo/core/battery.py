@@ -5,18 +5,18 @@ capacity is least sure. Of a family's tests the one is taken whose count is like
 test that a limit, a readiness gate or the kit closes is left out with the reason.
 """
 
-from collections.abc import Mapping
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from datetime import date
 
 from invelo.core.body import Body
 from invelo.core.capacity import Pool
+from invelo.core.catalogue import TestKind, catalogue
 from invelo.core.estimate import Estimate
 from invelo.core.kit import Room, kit_why_not
-from invelo.core.movement import TestKind, catalogue
 from invelo.core.person import Person
-from invelo.core.posture.form import Strain
-from invelo.core.predict import Done, Known, alike
+from invelo.core.posture.form import Lane, Strain
+from invelo.core.predict import Done, Known
 from invelo.core.readiness import CheckId, waits_for
 from invelo.core.reading import reading
 from invelo.core.screen import WORDS, forbidden
@@ -91,7 +91,7 @@ class Situation:
         limits: what the screen closes.
         passed: readiness checks that are open.
         rooms: where they train.
-        known: capacity by group of like tests, any one form of the group as key.
+        known: capacity by what is alike.
         today: for safety checks that have run out.
     """
 
@@ -100,7 +100,7 @@ class Situation:
     limits: frozenset[Strain]
     passed: frozenset[CheckId]
     rooms: tuple[Room, ...]
-    known: Mapping[str, Pool]
+    known: Mapping[Lane, Pool]
     today: date
 
 
@@ -146,6 +146,21 @@ def battery(situation: Situation) -> Battery:
     return Battery(tuple(proposed[:MOST_TESTS]), tuple(left_out))
 
 
+def test_for(lanes: Iterable[Lane], situation: Situation) -> TestKind | None:
+    """The open test that tells most of some lanes; None where there is none.
+
+    Source: ours.
+    """
+    wanted = set(lanes)
+    weighed = [
+        _weighed(test, situation)
+        for test in catalogue().test
+        if test.of.posture.lane in wanted and not closed(test, situation)
+    ]
+    best = min(weighed, key=lambda one: _rank(one, situation), default=None)
+    return best.test if best else None
+
+
 def _families(person: Person) -> tuple[str, ...]:
     """Families of the goals, the dearest goal's nearest first; without goals every tested one."""
     skills = {one.id: one for one in catalogue().skill}
@@ -154,11 +169,7 @@ def _families(person: Person) -> tuple[str, ...]:
 
 
 def _pool_for(test: TestKind, situation: Situation) -> Pool | None:
-    form = test.of.posture
-    for pool in situation.known.values():
-        if alike(pool.nearest.load.setup.form, form):
-            return pool
-    return None
+    return situation.known.get(test.of.posture.lane)
 
 
 def _weighed(test: TestKind, situation: Situation) -> Proposed:

@@ -14,8 +14,8 @@ from invelo.core.errors import InputError
 from invelo.core.estimate import Derivation, Estimate, Input
 from invelo.core.movement import Modifiers
 from invelo.core.posture.form import Form, form
-from invelo.core.predict import Known, compare
-from invelo.core.ratio import Triple, demand_ratio, load_ratio, work_ratio
+from invelo.core.predict import Known, compare, whole_reps
+from invelo.core.ratio import Triple, demand_ratio, load_ratio
 from invelo.core.reading import Reading, reading
 from invelo.core.rung import Demand, asked
 from invelo.core.setup import PLACES, BandHold, Place, SetUp
@@ -103,8 +103,8 @@ def against(body: Body, one: Task, other: Task) -> Estimate:
             "Demand of the second set-up ÷ demand of the first, tempo counted as load. The range "
             "is that of one body doing both.",
             (
-                Input("first", here.on_scale.likely, here.on_scale.unit),
-                Input("second", there.on_scale.likely, there.on_scale.unit),
+                Input("first", here.told.likely, here.told.unit),
+                Input("second", there.told.likely, there.told.unit),
             ),
             ("ours", *here.load.demand.derivation.sources),
         ),
@@ -138,7 +138,7 @@ def as_hard_as(
     Args:
         body: whose.
         task: the set-up that is changed.
-        name: of the dial; one that tells on the work of a rep is turned until the work is equal.
+        name: of the dial.
         model: what it is to equal.
         step: share on top; 0.05 is five per cent harder.
         reps: at which tempo is weighed.
@@ -147,26 +147,16 @@ def as_hard_as(
         InputError: if the two are limited by different things, or there is no such dial.
     """
     compare(task.setup, model.setup)
-    one = dial(task.form, name)
     wanted = model.asks(body, reps)
-    if one.by_work and wanted.load.work.likely <= 0.0:
-        why_not = "no work is done against gravity here"
-        return Solution(one, one.get(task.changes), why_not=why_not)
 
     def ratio(changes: Modifiers) -> Triple:
-        there = Task(task.form_id, changes).asks(body, reps)
-        if one.by_work:
-            return work_ratio(there.load, wanted.load)
-        return demand_ratio(there, wanted, reps)
+        return demand_ratio(Task(task.form_id, changes).asks(body, reps), wanted, reps)
 
-    what, figure = (
-        ("work of a rep", wanted.load.work) if one.by_work else ("demand", wanted.on_scale)
-    )
-    words = f"This alone is changed until the {what} equals the aim's"
+    words = "This alone is changed until the demand equals the aim's"
     if step:
         words += f" {'plus' if step > 0 else 'less'} {abs(100 * step):g} %"
     inputs = (
-        Input(f"{what} aimed at", figure.likely, figure.unit),
+        Input("demand aimed at", wanted.told.likely, wanted.told.unit),
         Input("step", 100 * step, "%"),
     )
     aim = 1.0 + step
@@ -181,10 +171,10 @@ def for_count(known: Known, task: Task, name: str, count: float) -> Solution:
     """
     compare(task.setup, known.done.setup)
     one = dial(task.form, name)
-    if one.put(task.changes, one.high).tempo != one.put(task.changes, one.low).tempo:
-        why_not = "a tempo changes the count itself; turn another"
+    if one.lengthens:
+        why_not = "a longer or shorter rep changes the count itself; turn another"
         return Solution(one, one.get(task.changes), why_not=why_not)
-    allowed = known.allowed(count, task.changes.tempo)
+    allowed = _allowed(known, task, count)
     tested = known.load.demand.likely
 
     def ratio(changes: Modifiers) -> Triple:
@@ -199,6 +189,11 @@ def for_count(known: Known, task: Task, name: str, count: float) -> Solution:
         "are just there",
         (Input("demand allowed", allowed.likely, allowed.unit), *allowed.derivation.inputs),
     )
+
+
+def _allowed(known: Known, task: Task, count: float) -> Estimate:
+    """The demand at which a count of the task's reps is just there."""
+    return known.allowed(count, whole_reps(reading(known.body, task.setup), task.changes.tempo))
 
 
 def _turn(
@@ -255,7 +250,7 @@ def least_help(known: Known, task: Task, count: float) -> Estimate:
         InputError: if what is known is limited by something else.
     """
     compare(task.setup, known.done.setup)
-    allowed = known.allowed(count, task.changes.tempo)
+    allowed = _allowed(known, task, count)
     asks = reading(known.body, task.setup).demand
     low, likely, high = (
         max(0.0, asks.likely - part) for part in (allowed.high, allowed.likely, allowed.low)
@@ -332,7 +327,7 @@ def _band(known: Known, bare: Task, count: float, name: str, band: Band, at: Pla
     place = float(plain.posture.joints[PLACES[at][1]][0, 0, 1])
     if least_help(known, bare, count).likely == 0.0:
         return BandChoice(name, why_not="no help is needed")
-    allowed = known.allowed(count, bare.changes.tempo)
+    allowed = _allowed(known, bare, count)
     tested = known.load.demand.likely
 
     def hung(height: float) -> Task:

@@ -1,7 +1,9 @@
 """The body as linked segments: how long, how heavy, where each segment's mass sits."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass, field, fields, replace
 from functools import lru_cache
+from typing import Protocol
 
 import numpy as np
 
@@ -95,6 +97,44 @@ class Worn:
     @property
     def total(self) -> float:
         """All carried mass, kg."""
+        return self.vest + self.bag + self.ankles + self.lap + self.hands
+
+
+class Carried(Protocol):
+    """Mass carried by place, kg: one load, or of shape `(k,)` one for each of many set-ups."""
+
+    @property
+    def vest(self) -> float | Array: ...  # noqa: D102
+    @property
+    def bag(self) -> float | Array: ...  # noqa: D102
+    @property
+    def ankles(self) -> float | Array: ...  # noqa: D102
+    @property
+    def lap(self) -> float | Array: ...  # noqa: D102
+    @property
+    def hands(self) -> float | Array: ...  # noqa: D102
+    @property
+    def total(self) -> float | Array: ...  # noqa: D102
+
+
+@dataclass(frozen=True)
+class Loads:
+    """What each of many set-ups carries, kg, every value of shape `(k,)`."""
+
+    vest: Array
+    bag: Array
+    ankles: Array
+    lap: Array
+    hands: Array
+
+    @classmethod
+    def of(cls, worn: Sequence[Worn]) -> "Loads":
+        """The loads of many set-ups."""
+        return cls(*(np.array([getattr(one, place.name) for one in worn]) for place in fields(cls)))
+
+    @property
+    def total(self) -> Array:
+        """All carried mass of each, kg."""
         return self.vest + self.bag + self.ankles + self.lap + self.hands
 
 

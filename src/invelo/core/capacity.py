@@ -12,6 +12,7 @@ from invelo.core.errors import InputError
 from invelo.core.estimate import Estimate, Input
 from invelo.core.log import PAIN_STOP, SetRecord
 from invelo.core.movement import Modifiers, Movement
+from invelo.core.posture.form import Lane
 from invelo.core.predict import Done, Known
 from invelo.core.reading import Reading
 from invelo.core.tempo import Tempo
@@ -181,11 +182,9 @@ def _pool(held: tuple[Evidence, ...]) -> Pool:
     return Pool(tuple(replace(one, known=replace(one.known, days=days)) for one in recent))
 
 
-def groups_of(known: tuple[Evidence, ...]) -> dict[str, tuple[Evidence, ...]]:
+def groups_of(known: tuple[Evidence, ...]) -> dict[Lane, tuple[Evidence, ...]]:
     """Evidence by what it is of: one family, one limiting measure, one way of counting."""
-    found: dict[str, list[Evidence]] = {}
+    found: dict[Lane, list[Evidence]] = {}
     for one in known:
-        form = one.load.setup.form
-        key = "|".join((form.family, form.measure, form.joint, form.counted))
-        found.setdefault(key, []).append(one)
+        found.setdefault(one.load.setup.form.lane, []).append(one)
     return {key: tuple(those) for key, those in found.items()}

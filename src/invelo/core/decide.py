@@ -10,11 +10,12 @@ from dataclasses import dataclass
 from itertools import pairwise
 from typing import Literal
 
-from invelo.core.dose import LEAST_USEFUL, Gate, Purpose, Unit
+from invelo.core.dose import Purpose, Unit
 from invelo.core.estimate import Estimate, Input
 from invelo.core.log import PAIN_STOP, SessionRecord, SetRecord
 from invelo.core.rules import RULES, Rule
 from invelo.core.rung import Rung
+from invelo.core.terms import USUAL_TERMS, Terms
 
 Outcome = Literal["stop", "step-back", "hold", "step-up"]
 Confidence = Literal["high", "medium", "low"]
@@ -25,8 +26,9 @@ FOOT_EFFORT = 9.5
 BRIDGES: dict[Unit, str] = {
     "reps": "slower reps or a smaller change of height",
     "s": "a shape between the two or some help",
+    "cm": "a shorter jump, landed still",
 }
-MORE: dict[Unit, str] = {"reps": "rep", "s": "second or two"}
+MORE: dict[Unit, str] = {"reps": "rep", "s": "second or two", "cm": "few centimetres"}
 
 RISING_SESSIONS = 3
 """Sessions over which growing pain counts as rising (common practice)."""
@@ -34,11 +36,11 @@ RISING_SESSIONS = 3
 
 @dataclass(frozen=True)
 class Neighbour:
-    """A rung beside the current one, with what this athlete likely does there."""
+    """A rung beside the current one, and what this athlete likely does there, if known."""
 
     key: str
     rung: Rung
-    prediction: Estimate
+    prediction: Estimate | None
 
 
 @dataclass(frozen=True)
@@ -51,6 +53,7 @@ class Situation:
         below, above: its neighbours, None at the ends.
         sessions: of this ladder, oldest first.
         purpose: what the training is for.
+        terms: what counts as a gap.
     """
 
     key: str
@@ -59,6 +62,7 @@ class Situation:
     above: Neighbour | None
     sessions: tuple[SessionRecord, ...]
     purpose: Purpose
+    terms: Terms = USUAL_TERMS
 
 
 @dataclass(frozen=True)
@@ -191,11 +195,13 @@ def _too_hard(situation: Situation) -> Proposal | None:
             "medium",
             "The sets are plain; the remedy is the coach's to build.",
         )
+    told = below.prediction
+    there = f", where {_count(told)} are likely" if told else ""
     return Proposal(
         "step-back",
         below.key,
-        f"{hard} Step back to “{below.rung.name}”, where {_count(below.prediction)} are likely.",
-        (*figures, _prediction("on the easier rung", below.prediction)),
+        f"{hard} Step back to “{below.rung.name}”{there}.",
+        (*figures, _prediction("on the easier rung", told)) if told else figures,
         _rules(*rules),
         "high" if len(rules) == 2 else "medium",
         "Both signs agree." if len(rules) == 2 else "One of two signs spoke.",
@@ -253,19 +259,30 @@ def _school(situation: Situation) -> Proposal | None:
             "high",
             "Every set and session asked for was shown.",
         )
-    figures = (*figures, _prediction("on the next rung", above.prediction))
     met = (
         f"{gate.sets} × {gate.amount} {gate.unit} clean at effort {gate.effort:g} or under, "
         f"{run} sessions running."
     )
     unit = above.rung.dose.unit
-    if above.prediction.likely < LEAST_USEFUL[unit]:
+    if above.prediction is None:
+        return Proposal(
+            "step-up",
+            above.key,
+            f"{met} What is likely on “{above.rung.name}” is not known: learn it in a few easy "
+            "ones.",
+            figures,
+            _rules("range.gate-met", "step.by-effort"),
+            "medium",
+            "The gate is plain; nothing tested says what the next rung allows.",
+        )
+    figures = (*figures, _prediction("on the next rung", above.prediction))
+    if above.prediction.likely < situation.terms.least(unit):
         return Proposal(
             "hold",
             situation.key,
             f"{met} But “{above.rung.name}” likely allows only {_count(above.prediction)}: bridge "
-            "the gap first, with {BRIDGES[unit]}.",
-            (*figures, Input("least useful dose", LEAST_USEFUL[unit], unit)),
+            f"the gap first, with {BRIDGES[unit]}.",
+            (*figures, Input("least useful dose", situation.terms.least(unit), unit)),
             _rules("range.gate-met", "step.gap-ahead"),
             "medium",
             "The gate is plain; the next rung's count is a prediction.",
@@ -330,12 +347,6 @@ def _set_figures(sets: tuple[SetRecord, ...]) -> tuple[Input, ...]:
     return tuple(
         Input(f"set {i + 1}", f"{s.amount:g} {s.unit} at effort {s.effort:g}")
         for i, s in enumerate(sets)
-    )
-
-
-def _gate(gate: Gate) -> Input:
-    return Input(
-        "gate", f"{gate.sets} × {gate.amount} {gate.unit} at effort {gate.effort:g} or under"
     )
 
 

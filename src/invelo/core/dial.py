@@ -37,9 +37,9 @@ class Dial:
         low, high: its ends.
         grain: to what it is rounded when it is set up for real.
         get, put: where it stands on a set-up.
-        by_work: whether it tells on the work of a rep, not on the demand.
         end: why it goes no further.
         words: how a rung's name tells an amount of it.
+        lengthens: whether it tells on how long a rep counts, and so on the count itself.
     """
 
     name: str
@@ -52,7 +52,7 @@ class Dial:
     put: Callable[[Modifiers, float], Modifiers]
     end: str
     words: Callable[[float], str]
-    by_work: bool = False
+    lengthens: bool = False
 
     def turned(self, modifiers: Modifiers, amount: float) -> Modifiers:
         """The set-up with this dial at an amount that can be set up for real.
@@ -138,7 +138,7 @@ def _parameter(form: Form, name: str) -> Dial:
         lambda m, x: replace(m, values=tuple(sorted((dict(m.values) | {name: x}).items()))),
         "no amount that this body can do reaches it",
         words,
-        by_work=name == "deficit",
+        lengthens=one.depth,
     )
 
 
@@ -153,7 +153,7 @@ _RANGE = Dial(
     lambda m, x: replace(m, range=x / 100),
     "no rep is longer than its whole range",
     lambda x: f"{x:g} % of the range",
-    by_work=True,
+    lengthens=True,
 )
 _LOWERING = Dial(
     "lowering",
@@ -166,6 +166,7 @@ _LOWERING = Dial(
     lambda m, x: replace(m, tempo=replace(m.tempo, lower=x)),
     "no one lowers in less than half a second or more than ten",
     lambda x: f"lowering {x:g} s",
+    lengthens=True,
 )
 _PAUSE = Dial(
     "pause",
@@ -178,4 +179,5 @@ _PAUSE = Dial(
     lambda m, x: replace(m, tempo=replace(m.tempo, bottom=x)),
     "a pause is nothing at least, and ten seconds at most",
     lambda x: f"pause {x:g} s",
+    lengthens=True,
 )

@@ -9,13 +9,14 @@ from invelo.core.holds import LEAST_USEFUL_HOLD, LONGEST_SHARE
 Purpose = Literal["learn", "skill", "strength", "size", "endurance", "keep", "finisher"]
 Level = Literal["beginner", "intermediate", "advanced"]
 School = Literal["range"]
-Unit = Literal["reps", "s"]
-"""What a dose counts: reps, or seconds of a hold."""
+Unit = Literal["reps", "s", "cm"]
+"""What a dose counts: reps, seconds of a hold, or centimetres of a jump landed still."""
 
-LEAST_USEFUL: dict[Unit, float] = {"reps": 5.0, "s": LEAST_USEFUL_HOLD}
-"""Fewest reps, or shortest hold, that are still practice rather than a trial (common practice)."""
+LEAST_USEFUL: dict[Unit, float] = {"reps": 5.0, "s": LEAST_USEFUL_HOLD, "cm": 10.0}
+"""Fewest reps, or shortest hold, that are still practice rather than a trial (common practice); of
+a jump anything that can be landed still."""
 
-MOST: dict[Unit, float] = {"reps": 100.0, "s": 600.0}
+MOST: dict[Unit, float] = {"reps": 100.0, "s": 600.0, "cm": 400.0}
 
 GATE_EFFORT = 9.0
 """Highest effort at which a gate counts as met in the range school (common practice)."""
@@ -24,27 +25,41 @@ GATE_SESSIONS = 2
 """Consecutive sessions of a ladder on which the gate is shown (common practice)."""
 
 
-def amount_of(name: str, unit: Unit, reps: float | None, seconds: float | None) -> float:
+DONE_IN: dict[Unit, str] = {"reps": "counted", "s": "held", "cm": "jumped"}
+GIVEN_AS: dict[Unit, str] = {"reps": "reps", "s": "hold", "cm": "distance"}
+IN_WORDS: dict[Unit, str] = {"reps": "reps", "s": "seconds", "cm": "centimetres"}
+
+
+def amount_of(
+    name: str,
+    unit: Unit,
+    reps: float | None,
+    seconds: float | None,
+    centimetres: float | None = None,
+) -> float:
     """What was done, in whatever it is counted in.
 
     Raises:
-        InputError: for reps of a hold, seconds of reps, or neither.
+        InputError: for an amount of another kind, or none.
     """
-    held = unit == "s"
-    given, other = (seconds, reps) if held else (reps, seconds)
-    wanted, unwanted = ("hold", "reps") if held else ("reps", "hold")
-    way = "held, not counted" if held else "counted, not held"
-    if given is None:
+    given: dict[Unit, float | None] = {"reps": reps, "s": seconds, "cm": centimetres}
+    amount = given.pop(unit)
+    others: list[Unit] = [kind for kind, told in given.items() if told is not None]
+    if amount is None:
         raise InputError(
-            wanted,
-            f"the {name.lower()} is {way}."
-            if other is not None
-            else f"the {name.lower()} needs the {'seconds' if held else 'reps'} that were done.",
-            f"Give {'seconds' if held else 'reps'}.",
+            GIVEN_AS[unit],
+            f"the {name.lower()} is {DONE_IN[unit]}, not {DONE_IN[others[0]]}."
+            if others
+            else f"the {name.lower()} needs the {IN_WORDS[unit]} that were done.",
+            f"Give {IN_WORDS[unit]}.",
         )
-    if other is not None:
-        raise InputError(unwanted, f"the {name.lower()} is {way}.", f"Leave the {unwanted} out.")
-    return given
+    if others:
+        raise InputError(
+            GIVEN_AS[others[0]],
+            f"the {name.lower()} is {DONE_IN[unit]}, not {DONE_IN[others[0]]}.",
+            f"Leave the {GIVEN_AS[others[0]]} out.",
+        )
+    return amount
 
 
 @dataclass(frozen=True)
@@ -86,7 +101,10 @@ class Dose:
     @property
     def asks(self) -> float:
         """What must be there to the end for the range's foot to fit: the foot and the reps in
-        reserve, or the hold of which the foot is seven tenths (common practice)."""
+        reserve, or the hold of which the foot is seven tenths (common practice); a jump asks for
+        itself."""
+        if self.unit == "cm":
+            return self.low
         return self.low + self.reserve if self.unit == "reps" else self.low / LONGEST_SHARE
 
 
@@ -138,6 +156,10 @@ HELD_RANGES: dict[Purpose, tuple[int, int, int, float]] = {
 }
 """The same for holds, in seconds (common practice: 15–30 s of a shape open the next one)."""
 
+JUMP_RANGE = (60, 100, 120, 7.0)
+"""Centimetres of a standing jump to begin with, rest in s, effort (ours: well inside what most
+adults land still)."""
+
 SETS: dict[Level, int] = {"beginner": 2, "intermediate": 3, "advanced": 4}
 """Sets of a movement: 2 to start with, then 3, then 4 (common practice)."""
 
@@ -150,7 +172,11 @@ def range_dose(purpose: Purpose, level: Level, unit: Unit = "reps") -> Dose:
 
     Source: common practice.
     """
-    low, high, rest, effort = (RANGES if unit == "reps" else HELD_RANGES)[purpose]
+    low, high, rest, effort = {
+        "reps": RANGES[purpose],
+        "s": HELD_RANGES[purpose],
+        "cm": JUMP_RANGE,
+    }[unit]
     return Dose(min(SETS[level], FEW_SETS.get(purpose, 12)), low, high, rest, effort, unit)
 
 

@@ -146,7 +146,7 @@ _ARM_JOINTS = ("shoulder", "elbow", "wrist", "fingertip")
 
 def _phase(form: Form, depth: float) -> str:
     start, end = form.ends
-    if form.counted != "reps":
+    if form.counted == "hold":
         return "hold"
     if depth == 0.0:
         return start
@@ -161,6 +161,7 @@ _UNDER = {
     "heels": ("heel", "foot_height", "heels"),
     "knees": ("knee", "foot_height", "knees"),
     "rear": ("other_ball", "rear_height", "rear foot"),
+    "back": ("hip", "seat_height", "seat"),
 }
 
 

@@ -1,11 +1,13 @@
 """Kit and places: what is there, how high, how heavy, and whether it may be used."""
 
 from collections.abc import Iterable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import date
 from typing import Literal
 
+from invelo.core.bands import Band
 from invelo.core.errors import InputError, require_within
+from invelo.core.loads import Thing, weights
 
 Kind = Literal[
     "surface",
@@ -19,6 +21,8 @@ Kind = Literal[
     "bag",
     "load",
     "band",
+    "towel",
+    "stick",
 ]
 Floor = Literal["gripping", "smooth"]
 
@@ -157,3 +161,72 @@ def kit_why_not(needed: tuple[Kind, ...], rooms: Iterable[Room], today: date) ->
         return ""
     item, reason = reasons[0]
     return f"“{item.name}” is not safe to plan with: {reason}"
+
+
+@dataclass(frozen=True)
+class ToHand:
+    """What can be set up with: heights, weights, bands, and whatever kinds of thing there are.
+
+    Attributes:
+        kinds: of safe things; None where nothing is known, and all are taken to be there.
+        heights: of things to stand or lean on, m.
+        bars: heights of what one hangs from, m.
+        loads: weights a bag can be filled to, kg.
+        bands: measured ones, by name.
+        helps: kilos that something takes off at the hips.
+    """
+
+    kinds: frozenset[Kind] | None
+    heights: tuple[float, ...] = ()
+    bars: tuple[float, ...] = ()
+    loads: tuple[float, ...] = ()
+    bands: tuple[tuple[str, Band], ...] = ()
+    helps: tuple[float, ...] = ()
+
+    def has(self, needed: tuple[Kind, ...]) -> bool:
+        """Whether one of these kinds is there; none is needed if empty."""
+        return not needed or self.kinds is None or bool(self.kinds & set(needed))
+
+
+LEAN_ON: frozenset[Kind] = frozenset({"surface", "chair", "stairs"})
+HANG_FROM: frozenset[Kind] = frozenset({"bar", "rings"})
+BAG_HOLDS = 15.0
+"""Kilos a bag of unknown size holds (common practice)."""
+
+ANYTHING = ToHand(
+    None,
+    tuple(round(0.05 * i, 2) for i in range(2, 19)),
+    (2.2,),
+    tuple(float(kg) for kg in range(1, 16)),
+)
+"""What is taken to be there where no kit is known: heights from 10 to 90 cm, a bag up to 15 kg."""
+
+
+def to_hand(rooms: Iterable[Room], today: date, bands: tuple[tuple[str, Band], ...] = ()) -> ToHand:
+    """What the safe things of some rooms can be set up to; `ANYTHING` where no room is known."""
+    known = tuple(rooms)
+    if not known:
+        return replace(ANYTHING, bands=bands)
+    items = [item for room in known for item in room.items if not item.why_not(today)]
+
+    def heights(kinds: frozenset[Kind]) -> tuple[float, ...]:
+        found = {item.height for item in items if item.kind in kinds and item.height}
+        return tuple(sorted(found))
+
+    bags = [item.kg or BAG_HOLDS for item in items if item.kind == "bag"]
+    things = tuple(
+        Thing(item.name, item.kg or 0.0, item.count) for item in items if item.kind == "load"
+    )
+    stairs = {
+        round(step * item.height, 3)
+        for item in items
+        if item.kind == "stairs" and item.height
+        for step in (2, 3)
+    }
+    return ToHand(
+        frozenset(item.kind for item in items),
+        tuple(sorted({*heights(LEAN_ON), *stairs})),
+        heights(HANG_FROM),
+        weights(things, max(bags)) if bags else (),
+        bands if any(item.kind == "band" for item in items) else (),
+    )

@@ -161,3 +161,20 @@ def _lots(count: int) -> list[int]:
         count -= lots[-1]
         size *= 2
     return lots
+
+
+def weights(things: tuple[Thing, ...], limit: float, grain: float = 0.5) -> tuple[float, ...]:
+    """Every weight on a grid that some of the things make, kg.
+
+    Args:
+        things: what there is.
+        limit: kg the bag holds.
+        grain: spacing of the grid, kg; a weight is on it within 50 g.
+    """
+    if not things or limit < grain:
+        return ()
+    table = _Table(things, _grams(limit))
+    made = np.flatnonzero(table.pieces < NEVER) / 1000
+    steps = np.round(made / grain)
+    near = (np.abs(made - steps * grain) <= 0.05) & (steps > 0)
+    return tuple(float(step * grain) for step in np.unique(steps[near]))

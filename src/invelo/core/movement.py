@@ -1,50 +1,100 @@
 """Movements, and what changes a movement's demand."""
 
-from dataclasses import dataclass, field
-from functools import cache
-from importlib import resources
-from tomllib import loads
-from typing import Literal
-
-from pydantic import TypeAdapter
+from dataclasses import dataclass, field, replace
+from typing import Literal, get_args
 
 from invelo.core.body import Worn
 from invelo.core.dose import Unit
-from invelo.core.errors import InputError
 from invelo.core.kit import Kind
-from invelo.core.norms import Norm
 from invelo.core.posture.form import Form, form
 from invelo.core.setup import BandHold, Help, SetUp, set_up
 from invelo.core.tempo import Tempo
 
-CATALOGUE_VERSION = "3"
-"""Version of the movements as data; stored beside every result that used them."""
+Muscle = Literal[
+    "chest",
+    "front shoulder",
+    "side shoulder",
+    "rear shoulder",
+    "triceps",
+    "elbow benders",
+    "forearm and grip",
+    "upper back",
+    "shoulder blade",
+    "neck",
+    "abdomen",
+    "side of the trunk",
+    "low back",
+    "hip benders",
+    "buttocks",
+    "side of the hip",
+    "front thigh",
+    "rear thigh",
+    "inner thigh",
+    "calf",
+    "shin and foot",
+]
+"""Regions that work, in plain words."""
+
+Rest = Literal["skill", "strength", "size", "endurance", "finisher", "squeeze"]
+"""What a movement's sets are usually for, which says how long to rest between them."""
+
+RESTS: dict[Rest, int] = {
+    "skill": 150,
+    "strength": 120,
+    "size": 75,
+    "endurance": 60,
+    "finisher": 45,
+    "squeeze": 15,
+}
+"""Seconds (common practice)."""
+
+StressedJoint = Literal["wrist", "elbow", "shoulder", "neck", "back", "hip", "knee", "ankle"]
+STRESS = {1: "light", 2: "moderate", 3: "hard"}
+"""Classes of joint stress in words (common practice): hard ones come once or twice a week."""
+
+LEAST_PRIME = 20
+"""Per cent of the work from which a region is a prime mover here (ours)."""
 
 
 @dataclass(frozen=True)
 class Fault:
-    """Something to see in a rep, and what to do about it."""
+    """Something to see in a rep, and what to do about it.
+
+    Attributes:
+        name: what is seen.
+        remedy: what to do.
+        easier: id of the easier movement it calls for; '' where less of the same is the answer.
+    """
 
     name: str
     remedy: str
+    easier: str = ""
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Movement:
     """A named exercise.
+
+    Two movements may share a name: they are told apart by their posture.
 
     Attributes:
         id: stable name in stored data.
         name: plain name.
         family: movements that train one pattern.
-        form: the posture that is computed.
+        form: the posture that is computed, or only drawn.
         counted: how reps are counted.
-        prime: muscles that do the work.
+        prime: regions that do the work, % of it.
+        helping: regions that help, % of the work; with the prime ones they add up to 100.
         cues: three at most.
+        rest: what its sets are usually for.
+        fault: faults with the easier movement each calls for.
+        values: of the form's parameters where this movement differs from the form.
+        amount: what a set is counted in; the form says where it is left empty.
         also: other terms for it.
+        depth: the least and the most depth of a rep.
+        stress: joints and how much they bear: 1 light, 2 moderate, 3 hard.
         cautions: shown on the rung and before a session.
         kit: any one of these is needed; nothing is if it is empty.
-        fault: faults with the easier rung each calls for.
     """
 
     id: str
@@ -52,17 +102,48 @@ class Movement:
     family: str
     form: str
     counted: Literal["total", "per side", "alternating"]
-    prime: tuple[str, ...]
+    prime: dict[Muscle, int] = field(hash=False)
     cues: tuple[str, ...]
+    rest: Rest
+    fault: tuple[Fault, ...]
+    helping: dict[Muscle, int] = field(default_factory=dict, hash=False)
+    values: dict[str, float] = field(default_factory=dict, hash=False)
+    amount: Unit | Literal[""] = ""
     also: tuple[str, ...] = ()
+    depth: tuple[str, ...] = ()
+    stress: dict[StressedJoint, Literal[1, 2, 3]] = field(default_factory=dict, hash=False)
     cautions: tuple[str, ...] = ()
     kit: tuple[Kind, ...] = ()
-    fault: tuple[Fault, ...] = ()
 
     def __post_init__(self) -> None:
-        """Hold the catalogue to three cues."""
+        """Hold the catalogue to its own rules: see docs/catalogue.md."""
+        wrong = self._careless()
+        if wrong:
+            raise ValueError(f"{self.id}: {' '.join(wrong)}")
+
+    def _careless(self) -> list[str]:
+        found = []
         if not 1 <= len(self.cues) <= 3:
-            raise ValueError(f"{self.id}: one to three cues are wanted, not {len(self.cues)}")
+            found.append(f"one to three cues are wanted, not {len(self.cues)}.")
+        if not self.fault:
+            found.append("no fault is named; say at least one, and what to do about it.")
+        worked = {**self.prime, **self.helping}
+        if sum(worked.values()) != 100 or len(worked) != len(self.prime) + len(self.helping):
+            found.append(
+                f"shares of the regions add up to {sum(worked.values())} %, not 100, or one is "
+                "named twice."
+            )
+        if any(share < LEAST_PRIME for share in self.prime.values()):
+            found.append(f"a region under {LEAST_PRIME} % helps; it is no prime mover.")
+        self.posture.values(self.values)
+        if self.unit == "reps" and len(self.depth) != 2:
+            found.append("a rep wants its least and its most depth.")
+        computed = {"hold": "s", "reps": "reps"}.get(self.posture.counted, self.amount)
+        if self.amount not in ("", computed):
+            found.append(f"its form counts {computed}, not {self.amount}.")
+        if self.posture.counted == "effort" and not self.amount:
+            found.append("its form computes nothing; say what is counted: reps, s or cm.")
+        return found
 
     @property
     def posture(self) -> Form:
@@ -71,8 +152,28 @@ class Movement:
 
     @property
     def unit(self) -> Unit:
-        """What a set of it is counted in: reps, or seconds of a hold."""
+        """What a set of it is counted in: reps, seconds of a hold, or centimetres of a jump."""
+        if self.amount:
+            return self.amount
         return "s" if self.posture.counted == "hold" else "reps"
+
+    @property
+    def effort_only(self) -> bool:
+        """Whether physics cannot weigh it: the athlete sets the resistance."""
+        return self.posture.counted == "effort"
+
+    @property
+    def muscles(self) -> tuple[Muscle, ...]:
+        """Every region that works, the most first."""
+        worked: dict[Muscle, int] = {**self.prime, **self.helping}
+        return tuple(sorted(worked, key=lambda region: -worked[region]))
+
+    def own(self, modifiers: "Modifiers") -> "Modifiers":
+        """The modifiers with this movement's own values under them."""
+        return replace(modifiers, values=sorted_values({**self.values, **dict(modifiers.values)}))
+
+
+MUSCLES: tuple[Muscle, ...] = get_args(Muscle)
 
 
 @dataclass(frozen=True)
@@ -122,166 +223,3 @@ class Modifiers:
 def sorted_values(values: dict[str, float]) -> tuple[tuple[str, float], ...]:
     """Values as `Modifiers` keeps them."""
     return tuple(sorted(values.items()))
-
-
-@dataclass(frozen=True, kw_only=True)
-class ReadySetUp:
-    """A movement and what is changed about it, as the catalogue writes it.
-
-    Attributes:
-        name: as it is called there.
-        movement: its id.
-        shape: a named shape of its form; `values` go on top.
-        vest, bag, hands: kg.
-        tempo: lower-hold-press-hold, s.
-    """
-
-    name: str
-    movement: str
-    shape: str = ""
-    values: dict[str, float] = field(default_factory=dict)
-    vest: float = 0.0
-    bag: float = 0.0
-    hands: float = 0.0
-    tempo: str = "1-0-1-0"
-
-    def modifiers(self) -> Modifiers:
-        """As the core computes with them."""
-        named: dict[str, float] = {}
-        if self.shape:
-            named = catalogue().find_movement(self.movement).posture.named(self.shape)
-        return Modifiers(
-            sorted_values(named | self.values),
-            Worn(vest=self.vest, bag=self.bag, hands=self.hands),
-            tempo=Tempo.parse(self.tempo),
-        )
-
-
-@dataclass(frozen=True, kw_only=True)
-class TestKind(ReadySetUp):
-    """Something to test: a set-up done to the end.
-
-    Attributes:
-        id: stable name.
-        how: what to do, and what ends it.
-        level: for whom it comes first: those new to it, the trained, or the strong.
-        kit: besides the movement's own, any one of these.
-        norm: id of the published norms it compares with, '' for none.
-    """
-
-    id: str
-    how: str
-    level: Literal["new", "trained", "strong"]
-    kit: tuple[Kind, ...] = ()
-    norm: str = ""
-
-    @property
-    def of(self) -> Movement:
-        """Its movement."""
-        return catalogue().find_movement(self.movement)
-
-    @property
-    def per_side(self) -> bool:
-        """Whether each side is tested for itself."""
-        return self.of.counted == "per side"
-
-
-@dataclass(frozen=True)
-class Skill:
-    """A goal.
-
-    Attributes:
-        id, name: as stored, as shown.
-        families: that lead there, the nearest first.
-        movement: the goal itself, '' for strength in general.
-    """
-
-    id: str
-    name: str
-    families: tuple[str, ...]
-    movement: str = ""
-
-
-@dataclass(frozen=True)
-class ReadyLadder:
-    """A ladder to copy to an athlete and change from there."""
-
-    id: str
-    goal: str
-    family: str
-    rungs: tuple[ReadySetUp, ...]
-
-
-@dataclass(frozen=True)
-class Catalogue:
-    """Everything the product knows by name."""
-
-    movement: tuple[Movement, ...]
-    ladder: tuple[ReadyLadder, ...]
-    test: tuple[TestKind, ...] = ()
-    skill: tuple[Skill, ...] = ()
-    norm: tuple[Norm, ...] = ()
-
-    def find_movement(self, movement_id: str) -> Movement:
-        """A movement by its id.
-
-        Raises:
-            InputError: if there is none.
-        """
-        for movement in self.movement:
-            if movement.id == movement_id:
-                return movement
-        known = ", ".join(m.id for m in self.movement)
-        raise InputError(
-            "movement", f"“{movement_id}” is not in the catalogue.", f"Use one of {known}."
-        )
-
-    def families_with(self, form_id: str) -> tuple[str, ...]:
-        """Families that have a movement computed by a form, by name."""
-        return tuple(sorted({one.family for one in self.movement if one.form == form_id}))
-
-    def movement_of(self, form_id: str, family: str) -> Movement:
-        """The plainest movement of a family that is computed by a form.
-
-        Raises:
-            InputError: if the family has none.
-        """
-        for movement in self.movement:
-            if movement.form == form_id and movement.family == family:
-                return movement
-        raise InputError(
-            "movement",
-            f"a ladder of the {family} has no {form_id.replace('_', ' ')} yet.",
-            "Keep it on a ladder of its own family.",
-        )
-
-    def find_ladder(self, ladder_id: str) -> ReadyLadder:
-        """A ready ladder by its id.
-
-        Raises:
-            InputError: if there is none.
-        """
-        for ladder in self.ladder:
-            if ladder.id == ladder_id:
-                return ladder
-        known = ", ".join(ladder.id for ladder in self.ladder)
-        raise InputError(
-            "ready ladder", f"“{ladder_id}” is not in the catalogue.", f"Use one of {known}."
-        )
-
-
-@cache
-def catalogue() -> Catalogue:
-    """The catalogue that ships with the product, validated on first use."""
-    folder = resources.files("invelo.core.catalogue")
-    pages = [
-        loads(page.read_text(encoding="utf-8"))
-        for page in sorted(folder.iterdir(), key=lambda p: p.name)
-        if page.name.endswith(".toml")
-    ]
-    return TypeAdapter(Catalogue).validate_python(
-        {
-            kind: [entry for page in pages for entry in page.get(kind, [])]
-            for kind in ("movement", "ladder", "test", "skill", "norm")
-        }
-    )

@@ -4,9 +4,9 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from typing import Literal
 
+from invelo.core.catalogue import catalogue
 from invelo.core.dose import School
 from invelo.core.errors import InputError, require_within
-from invelo.core.movement import catalogue
 
 Aim = Literal["gain", "keep"]
 Units = Literal["metric", "imperial"]

@@ -11,7 +11,7 @@ from invelo.core.estimate import Derivation, Estimate
 from invelo.core.holds import HoldCapacity, HoldResult, Joint
 from invelo.core.posture.form import Form
 from invelo.core.ratio import relative_range
-from invelo.core.reading import Reading, reading
+from invelo.core.reading import Reading, reading, rep_share
 from invelo.core.reps import OFF_SCALE, Capacity, RepResult
 from invelo.core.setup import SetUp
 from invelo.core.tempo import Tempo
@@ -112,7 +112,7 @@ class Known:
             RepResult(
                 load.likely,
                 done.reps or 0.0,
-                done.tempo,
+                whole_reps(self.load, done.tempo),
                 done.effort,
                 load.low,
                 load.high,
@@ -140,7 +140,7 @@ class Known:
             return _nothing_asked("reps" if counted else "s", wanted)
         between = relative_range(wanted, self.load)
         if isinstance(capacity, Capacity):
-            return capacity.predict(wanted.demand.likely, tempo, between)
+            return capacity.predict(wanted.demand.likely, whole_reps(wanted, tempo), between)
         return capacity.predict(wanted.demand.likely, between)
 
     def allowed(self, count: float, tempo: Tempo) -> Estimate:
@@ -155,15 +155,15 @@ class Known:
         return capacity.torque_for(count)
 
 
+def whole_reps(load: Reading, tempo: Tempo) -> Tempo:
+    """A tempo as whole reps count it: a rep of less range or depth is a shorter one."""
+    return tempo.scaled(rep_share(load.body, load.setup))
+
+
 def alike(one: Form, other: Form) -> bool:
     """Whether what is done at one form says anything of the other: one family, limited by the same
     thing, counted alike."""
-    return (one.family, one.measure, one.joint, one.counted) == (
-        other.family,
-        other.measure,
-        other.joint,
-        other.counted,
-    )
+    return one.lane == other.lane
 
 
 def compare(one: SetUp, other: SetUp) -> None:

@@ -43,12 +43,6 @@ def relative_range(upper: Reading, lower: Reading) -> tuple[float, float]:
     return low / likely, high / likely
 
 
-def work_ratio(there: Reading, here: Reading) -> Triple:
-    """Work of a rep there ÷ here, with its 80 % ends."""
-    likely, low, high = interval_from_variations(there.work_samples / here.work_samples)
-    return low, likely, high
-
-
 def demand_ratio(there: Demand, here: Demand, reps: float) -> Triple:
     """Demand there ÷ here with its 80 % ends: loads of one body, and how tempo tells on it.
 
@@ -57,12 +51,13 @@ def demand_ratio(there: Demand, here: Demand, reps: float) -> Triple:
         reps: at which count tempo is weighed.
     """
     low, plain, high = load_ratio(there.load, here.load)
-    if there.rep_time == here.rep_time:
+    if there.counts_as == here.counts_as:
         return low, plain, high
 
     def factor(exponent: float) -> float:
         slow, quick = (
-            equivalent_ratio(reps, seconds, exponent) for seconds in (there.rep_time, here.rep_time)
+            equivalent_ratio(reps, seconds, exponent)
+            for seconds in (there.counts_as, here.counts_as)
         )
         return slow / quick
 

@@ -10,9 +10,12 @@ from collections.abc import Callable
 from dataclasses import dataclass, field
 from functools import cached_property, lru_cache
 from statistics import median
+from typing import Any
+
+import numpy as np
 
 from invelo.core.errors import require_within
-from invelo.core.estimate import Z80, Derivation, Estimate, Input, Part, combine
+from invelo.core.estimate import Z80, Array, Derivation, Estimate, Input, Part, combine
 from invelo.core.tempo import (
     ENDURANCE_EXPONENT,
     ENDURANCE_EXPONENT_SD,
@@ -55,14 +58,14 @@ class RepEquation:
     Attributes:
         name: author and year.
         formula: as published.
-        ratio: f(r) for r ≥ 2.
+        ratio: f(r) for r ≥ 2, a number or an array of them.
         inverse: r for a ratio, `inf` where the equation never reaches it.
         limit: largest r it speaks to.
     """
 
     name: str
     formula: str
-    ratio: Callable[[float], float]
+    ratio: Callable[[Any], Any]
     inverse: Callable[[float], float]
     limit: float = math.inf
 
@@ -73,8 +76,8 @@ class RepEquation:
         from 1 to f(2) is ours.
         """
         if reps < 2.0:
-            return 1.0 + (self.ratio(2.0) - 1.0) * (reps - 1.0)
-        return self.ratio(reps)
+            return float(1.0 + (self.ratio(2.0) - 1.0) * (reps - 1.0))
+        return float(self.ratio(reps))
 
     def reps_for(self, ratio: float) -> float:
         """Inverse of `ratio_at`: 0 where the load is above the one-rep load."""
@@ -82,7 +85,7 @@ class RepEquation:
             return 0.0
         at_two = self.ratio(2.0)
         if ratio < at_two:
-            return 1.0 + (ratio - 1.0) / (at_two - 1.0)
+            return float(1.0 + (ratio - 1.0) / (at_two - 1.0))
         return self.inverse(ratio)
 
 
@@ -116,7 +119,7 @@ EQUATIONS: tuple[RepEquation, ...] = (
     RepEquation(
         "Mayhew 1992",
         "100 w / (52.2 + 41.9 e^(−0.055 r))",
-        lambda r: 100 / (52.2 + 41.9 * math.exp(-0.055 * r)),
+        lambda r: 100 / (52.2 + 41.9 * np.exp(-0.055 * r)),
         _log_inverse(52.2, 41.9, 0.055),
     ),
     RepEquation(
@@ -125,7 +128,7 @@ EQUATIONS: tuple[RepEquation, ...] = (
     RepEquation(
         "Wathan 1994",
         "100 w / (48.8 + 53.8 e^(−0.075 r))",
-        lambda r: 100 / (48.8 + 53.8 * math.exp(-0.075 * r)),
+        lambda r: 100 / (48.8 + 53.8 * np.exp(-0.075 * r)),
         _log_inverse(48.8, 53.8, 0.075),
     ),
 )
@@ -155,6 +158,20 @@ def equivalent_ratio(reps: float, seconds: float, exponent: float = ENDURANCE_EX
     slow = max(1.0, reps_at(reps, seconds, REFERENCE_REP, exponent))
     plain = max(1.0, reps)
     return median(e.ratio_at(slow) / e.ratio_at(plain) for e in speaking(max(slow, plain)))
+
+
+def equivalent_ratios(reps: float, seconds: Array) -> Array:
+    """`equivalent_ratio` for reps of many lengths, s, shape `(n,)`."""
+    slow = np.maximum(1.0, reps * (seconds / REFERENCE_REP) ** ENDURANCE_EXPONENT)
+    plain = max(1.0, reps)
+    told = np.full((len(EQUATIONS), len(slow)), np.nan)
+    for i, one in enumerate(EQUATIONS):
+        speaks = np.maximum(slow, plain) <= one.limit
+        rising = 1.0 + (one.ratio_at(2.0) - 1.0) * (slow[speaks] - 1.0)
+        above = np.where(slow[speaks] < 2.0, rising, one.ratio(np.maximum(2.0, slow[speaks])))
+        told[i, speaks] = above / one.ratio_at(plain)
+    median_told: Array = np.nanmedian(told, axis=0)
+    return median_told
 
 
 @dataclass(frozen=True)

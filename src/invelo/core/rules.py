@@ -61,6 +61,11 @@ RULES: dict[str, Rule] = {
             "The next rung likely allows fewer reps than are useful: build a bridge first.",
             "ours; least useful dose is common practice",
         ),
+        Rule(
+            "step.by-effort",
+            "Where nothing tells what the next rung allows, it is learned in a few easy ones.",
+            "common practice",
+        ),
         Rule("ladder.top", "The gate of the last rung is met: the goal is reached.", "ours"),
         Rule(
             "range.building",

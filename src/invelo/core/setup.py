@@ -1,6 +1,6 @@
 """A set-up: a form with its values, and what is worn, held, pulled and helped."""
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from typing import Literal
 
 from invelo.core.bands import Band
@@ -103,6 +103,13 @@ class SetUp:
     def form(self) -> Form:
         """The form it sets up."""
         return form(self.movement)
+
+    @property
+    def whole(self) -> "SetUp":
+        """The same with the form's own depth and all of its range."""
+        deep = {one.name for one in self.form.parameter if one.depth}
+        kept = tuple((name, value) for name, value in self.values if name not in deep)
+        return replace(self, values=kept, range=1.0)
 
     @property
     def all_values(self) -> dict[str, float]:

@@ -12,10 +12,11 @@ import numpy as np
 
 from invelo.core.errors import InputError
 from invelo.core.estimate import Array
+from invelo.core.posture.refuse import Refuse, at_first
 from invelo.core.posture.skeleton import BEYOND, OTHER_BEYOND, PIVOTS, Contact, Posture, cross
 
 
-def contact_forces(posture: Posture) -> dict[str, Array]:
+def contact_forces(posture: Posture, refuse: Refuse = at_first) -> dict[str, Array]:
     """The forces that keep a posture still.
 
     Three unknowns are settled by the three equations. A body on one contact that may push in any
@@ -43,14 +44,17 @@ def contact_forces(posture: Posture) -> dict[str, Array]:
         np.stack([d[..., 0], d[..., 1], cross(contact.point, d)], axis=-1) for contact, d in columns
     ]
     system = np.stack(np.broadcast_arrays(*rows), axis=-1)
-    try:
-        sizes = np.linalg.solve(system, load[..., None])[..., 0]
-    except np.linalg.LinAlgError:
-        raise InputError(
+    one_line = np.linalg.det(system) == 0.0
+    refuse(
+        one_line,
+        lambda: InputError(
             "balance",
             "the supports push along one line; nothing keeps the body from turning about it.",
             "Lower the hands or the feet a little.",
-        ) from None
+        ),
+    )
+    settled = np.where(one_line[..., None, None], np.eye(3), system)
+    sizes = np.linalg.solve(settled, load[..., None])[..., 0]
     forces: dict[str, Array] = {}
     for i, (contact, direction) in enumerate(columns):
         part = sizes[..., i, None] * direction

@@ -8,6 +8,9 @@ from invelo.core.errors import InputError, require_within
 REFERENCE_REP = 2.0
 """Seconds of the rep that capacities are stated for (ours; an even, unhurried rep)."""
 
+LEAST_REP = 0.5
+"""Seconds under which nobody does a rep (common practice)."""
+
 ENDURANCE_EXPONENT = 1.0
 """g in r₂ = r₁ (t₁/t₂)^g: equal time under tension (common practice)."""
 
@@ -28,13 +31,24 @@ class Tempo:
         """Check ranges."""
         for name in ("lower", "bottom", "press", "top"):
             require_within(f"tempo, {name}", getattr(self, name), 0.0, 60.0, "s")
-        if self.rep_time < 0.5:
-            raise InputError("tempo", "no rep takes under 0.5 s.", "Give the lowering a second.")
+        if self.rep_time < LEAST_REP - 1e-9:
+            raise InputError(
+                "tempo", f"no rep takes under {LEAST_REP} s.", "Give the lowering a second."
+            )
 
     @property
     def rep_time(self) -> float:
         """Seconds from the start of a rep to the start of the next."""
         return self.lower + self.bottom + self.press + self.top
+
+    def scaled(self, share: float) -> "Tempo":
+        """The tempo of a whole rep that is as long as a rep of this share of it.
+
+        Equal work at the same load is taken to be as hard: two half reps count as one (ours). The
+        shortest rep there is bounds it.
+        """
+        by = max(share, LEAST_REP / self.rep_time)
+        return Tempo(self.lower * by, self.bottom * by, self.press * by, self.top * by)
 
     @classmethod
     def parse(cls, text: str) -> "Tempo":

@@ -45,15 +45,14 @@ class Way:
     why_not: str = ""
 
 
-def ways(body: Body, rung: Rung, step: float, known: Pool) -> tuple[Way, ...]:
+def ways(body: Body, rung: Rung, step: float, known: Pool | None) -> tuple[Way, ...]:
     """Each dial turned alone until `rung` asks `step` more (or less) of `body`.
 
     Args:
         body: whose.
         rung: from where.
-        step: as a share of the rung's demand, −0.5 to 1; 0.05 is five per cent more. Range and
-            depth change the work of a rep instead, by the same share.
-        known: the evidence that speaks for the athlete, for the expected count.
+        step: as a share of the rung's demand, −0.5 to 1; 0.05 is five per cent more.
+        known: the evidence that speaks for the athlete, for the expected count, if there is any.
 
     Raises:
         InputError: for a step out of range or of nothing.
@@ -83,7 +82,7 @@ def changed(rung: Rung, name: str, amount: float) -> Rung:
     )
 
 
-def _way(body: Body, rung: Rung, name: str, step: float, known: Pool) -> Way:
+def _way(body: Body, rung: Rung, name: str, step: float, known: Pool | None) -> Way:
     here = Task(rung.movement.form, rung.modifiers)
     reps = rung.dose.low
     found = as_hard_as(body, here, name, here, step, reps)
@@ -96,5 +95,5 @@ def _way(body: Body, rung: Rung, name: str, step: float, known: Pool) -> Way:
         found.now,
         found.to,
         reached,
-        known.expected(reached.load, there.changes.tempo),
+        known.expected(reached.load, there.changes.tempo) if known else None,
     )

@@ -16,7 +16,8 @@ from sqlmodel import Session, select
 from invelo.core.bands import Pull, fit
 from invelo.core.body import GRAVITY
 from invelo.core.capacity import evidence
-from invelo.core.movement import Movement, catalogue
+from invelo.core.catalogue import catalogue
+from invelo.core.movement import Movement
 from invelo.demo.intake import answer, furnish, new_id
 from invelo.demo.theatre import (
     BAND_LENGTH,
@@ -108,7 +109,7 @@ def _train(
 ) -> Decision:
     session = floor.start(db, row, new_id(random), Moment(day, ZONE))
     rung = ladder.rung_on(db, row.id, session.rung_id)
-    left = _true_reps(db, row, athlete, member, weeks) + random.gauss(0, 0.4)
+    left = _true_reps(db, row, athlete, member, weeks, day) + random.gauss(0, 0.4)
     for number in range(1, rung.sets + 1):
         can = max(1.0, left - member.drift * (number - 1))
         reps = max(1, min(rung.high, math.floor(can - (10 - MOST_EFFORT))))
@@ -133,10 +134,10 @@ def _train(
 
 
 def _true_reps(
-    db: Session, row: Ladder, athlete: Athlete, member: CrewMember, weeks: float
+    db: Session, row: Ladder, athlete: Athlete, member: CrewMember, weeks: float, day: datetime
 ) -> float:
     """Reps to failure that the member's true capacity allows on the rung they stand on."""
-    seen = ladder.view(db, row, athlete)
+    seen = ladder.view(db, row, athlete, day.date())
     rung, reps = member.test
     tested = seen.measured.rungs[rung]
     truth = evidence(

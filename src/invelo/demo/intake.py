@@ -6,7 +6,8 @@ from uuid import UUID
 
 from sqlmodel import Session
 
-from invelo.core.movement import Modifiers, catalogue
+from invelo.core.catalogue import catalogue
+from invelo.core.movement import Modifiers
 from invelo.core.person import Person
 from invelo.core.readiness import CHECKS, Shown
 from invelo.core.screen import Answers

@@ -2,9 +2,9 @@
 
 from dataclasses import dataclass
 
+from invelo.core.catalogue import ReadyLadder, ReadyRung
 from invelo.core.dose import Level, Purpose
 from invelo.core.kit import Floor, Item
-from invelo.core.movement import ReadyLadder, ReadySetUp
 from invelo.core.person import Aim, Sex
 from invelo.core.readiness import CheckId
 from invelo.core.screen import PainPlace
@@ -19,23 +19,23 @@ TOUR_LADDER = ReadyLadder(
     goal="Push-up with feet raised and a sandbag",
     family="horizontal push",
     rungs=(
-        ReadySetUp(name="Tailgate push-up", movement="push-up", values={"hand_height": 0.90}),
-        ReadySetUp(name="Two-crate push-up", movement="push-up", values={"hand_height": 0.75}),
-        ReadySetUp(name="Push-up on riser 60", movement="push-up", values={"hand_height": 0.60}),
-        ReadySetUp(name="Knee push-up", movement="knee-push-up"),
-        ReadySetUp(name="Push-up on riser 40", movement="push-up", values={"hand_height": 0.40}),
-        ReadySetUp(name="Push-up on riser 20", movement="push-up", values={"hand_height": 0.20}),
-        ReadySetUp(name="Floor push-up", movement="push-up"),
-        ReadySetUp(name="Feet on riser 20", movement="push-up", values={"foot_height": 0.20}),
-        ReadySetUp(name="Feet on riser 40", movement="push-up", values={"foot_height": 0.40}),
-        ReadySetUp(name="Slow floor push-up", movement="push-up", tempo="3-0-1-0"),
-        ReadySetUp(
+        ReadyRung(name="Tailgate push-up", movement="push-up", values={"hand_height": 0.90}),
+        ReadyRung(name="Two-crate push-up", movement="push-up", values={"hand_height": 0.75}),
+        ReadyRung(name="Push-up on riser 60", movement="push-up", values={"hand_height": 0.60}),
+        ReadyRung(name="Knee push-up", movement="knee-push-up"),
+        ReadyRung(name="Push-up on riser 40", movement="push-up", values={"hand_height": 0.40}),
+        ReadyRung(name="Push-up on riser 20", movement="push-up", values={"hand_height": 0.20}),
+        ReadyRung(name="Floor push-up", movement="push-up"),
+        ReadyRung(name="Feet on riser 20", movement="push-up", values={"foot_height": 0.20}),
+        ReadyRung(name="Feet on riser 40", movement="push-up", values={"foot_height": 0.40}),
+        ReadyRung(name="Slow floor push-up", movement="push-up", tempo="3-0-1-0"),
+        ReadyRung(
             name="Feet on riser 40, sandbag 5",
             movement="push-up",
             values={"foot_height": 0.40},
             bag=5.0,
         ),
-        ReadySetUp(
+        ReadyRung(
             name="Feet on riser 40, sandbag 10",
             movement="push-up",
             values={"foot_height": 0.40},

@@ -9,10 +9,12 @@ from sqlmodel import Session
 from invelo.core import battery as core
 from invelo.core.battery import Battery, Situation
 from invelo.core.capacity import Evidence, Pool, Side, evidence, groups_of, pool
+from invelo.core.catalogue import ReadyLadder, catalogue
 from invelo.core.errors import InputError
-from invelo.core.movement import Modifiers, Movement, ReadyLadder, catalogue
-from invelo.core.predict import Done, alike
-from invelo.store import capacity, guard, kit, ladder, person, readiness, screen, tables
+from invelo.core.movement import Modifiers, Movement
+from invelo.core.posture.form import Lane
+from invelo.core.predict import Done
+from invelo.store import capacity, drawings, guard, ladder, person, screen, tables
 from invelo.store.errors import ConflictError
 from invelo.store.ladder import LadderView
 from invelo.store.moment import Moment
@@ -92,13 +94,14 @@ def keep_test(db: Session, athlete: Athlete, test: NewTest, moment: Moment) -> t
     db.add(row)
     db.flush()
     for one in ladder.of_athlete(db, athlete.id):
-        first = ladder.rungs_of(db, one.id)[0]
-        if alike(catalogue().find_movement(first.movement).posture, test.movement.posture):
+        rungs = drawings.rungs_of(db, one.id)
+        lanes = {catalogue().find_movement(rung.movement).posture.lane for rung in rungs}
+        if test.movement.posture.lane in lanes:
             ladder.record_placement(db, one, athlete, moment, {"test": str(test.id)})
     return row
 
 
-def capacities(db: Session, athlete_id: UUID) -> dict[str, Pool]:
+def capacities(db: Session, athlete_id: UUID) -> dict[Lane, Pool]:
     """Capacity by group of like tests."""
     known = capacity.everything(db, athlete_id)
     return {key: pool(those) for key, those in groups_of(known).items()}
@@ -128,18 +131,18 @@ class Standing:
         return core.half_width(self.pool.greatest)
 
 
-def standings(db: Session, athlete: Athlete) -> tuple[Standing, ...]:
+def standings(db: Session, athlete: Athlete, today: date) -> tuple[Standing, ...]:
     """Where an athlete stands in every group that was tested, by family."""
     groups = groups_of(capacity.everything(db, athlete.id))
-    views = [ladder.view(db, row, athlete) for row in ladder.of_athlete(db, athlete.id)]
+    views = [ladder.view(db, row, athlete, today) for row in ladder.of_athlete(db, athlete.id)]
     found = []
     for known in groups.values():
         form = known[0].load.setup.form
-        on = [view for view in views if alike(view.measured.demands[0].load.setup.form, form)]
+        on = [view for view in views if form.lane in view.measured.lanes]
         ready = tuple(
             one
             for one in catalogue().ladder
-            if alike(catalogue().find_movement(one.rungs[0].movement).posture, form)
+            if any(rung.of.posture.lane == form.lane for rung in one.rungs)
         )
         found.append(
             Standing(
@@ -165,15 +168,19 @@ def propose(db: Session, athlete: Athlete, today: date) -> Battery:
     now = screen.standing(db, athlete.id).now
     if now.outcome == "doctor":
         return Battery((), ())
+    return core.battery(situation_of(db, athlete, today))
+
+
+def situation_of(db: Session, athlete: Athlete, today: date) -> Situation:
+    """What tests are proposed from."""
     told = person.of_athlete(db, athlete.id)
-    return core.battery(
-        Situation(
-            body=body_of(capacity.measures(db, athlete.id)[-1]),
-            person=told,
-            limits=now.limits,
-            passed=readiness.passed(db, athlete.id),
-            rooms=kit.rooms(db, told.places),
-            known=capacities(db, athlete.id),
-            today=today,
-        )
+    guarded = guard.of_athlete(db, athlete.id, today)
+    return Situation(
+        body=body_of(capacity.measures(db, athlete.id)[-1]),
+        person=told,
+        limits=guarded.limits,
+        passed=guarded.passed,
+        rooms=guarded.rooms,
+        known=capacities(db, athlete.id),
+        today=today,
     )

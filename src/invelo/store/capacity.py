@@ -5,9 +5,7 @@ from uuid import UUID
 from sqlmodel import Session, col, select
 
 from invelo.core.capacity import Evidence, Side, evidence, tells
-from invelo.core.movement import catalogue
-from invelo.core.posture.form import Form
-from invelo.core.predict import alike
+from invelo.core.catalogue import catalogue
 from invelo.store import logs
 from invelo.store.rows import body_on, modifiers_of, set_of
 from invelo.store.tables import Ladder, Measure, Rung, Test
@@ -45,17 +43,17 @@ def ladder_evidence(
     db: Session, row: Ladder, bodies: list[Measure], rungs: list[Rung]
 ) -> tuple[Evidence, ...]:
     """Everything kept that says something of the capacity a ladder asks for."""
-    form = catalogue().find_movement(rungs[0].movement).posture
+    lanes = {catalogue().find_movement(rung.movement).posture.lane for rung in rungs}
     tests = tuple(
         test_evidence(test, bodies)
         for test in tests_of(db, row.athlete_id)
-        if alike(catalogue().find_movement(test.movement).posture, form)
+        if catalogue().find_movement(test.movement).posture.lane in lanes
     )
-    return tests + _sets(db, row, bodies, rungs, form)
+    return tests + _sets(db, row, bodies, rungs)
 
 
 def _sets(
-    db: Session, row: Ladder, bodies: list[Measure], rungs: list[Rung], form: Form
+    db: Session, row: Ladder, bodies: list[Measure], rungs: list[Rung]
 ) -> tuple[Evidence, ...]:
     by_id = {rung.id: rung for rung in rungs}
     found = []
@@ -63,7 +61,7 @@ def _sets(
         for done in session.sets:
             rung = by_id[done.rung_id]
             movement = catalogue().find_movement(rung.movement)
-            if not (alike(movement.posture, form) and tells(set_of(done, movement.unit))):
+            if movement.effort_only or not tells(set_of(done, movement.unit)):
                 continue
             day = session.row.local_date
             found.append(
@@ -87,6 +85,5 @@ def everything(db: Session, athlete_id: UUID) -> tuple[Evidence, ...]:
     ladders = db.exec(select(Ladder).where(Ladder.athlete_id == athlete_id)).all()
     for row in ladders:
         rungs = list(db.exec(select(Rung).where(Rung.ladder_id == row.id)))
-        form = catalogue().find_movement(rungs[0].movement).posture
-        found += _sets(db, row, bodies, rungs, form)
+        found += _sets(db, row, bodies, rungs)
     return found

@@ -15,7 +15,7 @@ from invelo.store import ladder as ladders
 from invelo.store.errors import ConflictError
 from invelo.store.ladder import LadderView
 from invelo.store.moment import Moment
-from invelo.store.rows import UNIT
+from invelo.store.rows import UNIT, units_of
 from invelo.store.tables import Athlete, Decision, Ladder, LoggedSet, TrainingSession, dated
 
 SESSIONS_JUDGED = 12
@@ -37,6 +37,7 @@ class SetEntry:
     pain_place: str
     moment: Moment
     corrects: UUID | None = None
+    centimetres: float | None = None
 
 
 def start(db: Session, row: Ladder, session_id: UUID, moment: Moment) -> TrainingSession:
@@ -82,7 +83,7 @@ def log(db: Session, session: TrainingSession, entry: SetEntry, now: datetime) -
     """
     rung = ladders.rung_on(db, session.ladder_id, entry.rung_id)
     unit = UNIT.validate_python(rung.unit)
-    amount = amount_of(rung.name, unit, entry.reps, entry.seconds)
+    amount = amount_of(rung.name, unit, entry.reps, entry.seconds, entry.centimetres)
     SetRecord(str(rung.id), amount, entry.effort, entry.clean, entry.pain, entry.pain_place, unit)
     require_within("set number", entry.number, 1, 99, "")
     fresh = LoggedSet(
@@ -168,25 +169,32 @@ def finish(
 
 def situation(db: Session, seen: LadderView) -> Situation:
     """What a decision on this ladder looks at."""
-    unit = seen.measured.rungs[seen.standing].dose.unit
+    here = seen.standing
+    below, above = seen.measured.below(here), seen.measured.above(here)
     return Situation(
         key=str(seen.row.standing_id),
-        rung=seen.measured.rungs[seen.standing],
-        below=_neighbour(seen, seen.standing - 1),
-        above=_neighbour(seen, seen.standing + 1),
-        sessions=tuple(s.record(unit) for s in logs.finished(db, seen.row.id, SESSIONS_JUDGED)),
+        rung=seen.measured.rungs[here],
+        below=_neighbour(seen, max(below, default=None)),
+        above=_neighbour(seen, _next(seen, above)),
+        sessions=tuple(
+            s.record(units_of(seen.rungs)) for s in logs.finished(db, seen.row.id, SESSIONS_JUDGED)
+        ),
         purpose=seen.row.purpose,  # type: ignore[arg-type]
+        terms=seen.measured.terms,
     )
 
 
-def _neighbour(seen: LadderView, index: int) -> Neighbour | None:
-    if not 0 <= index < len(seen.rungs):
+def _next(seen: LadderView, above: tuple[int, ...]) -> int | None:
+    """Where to go on: the first way up that is open, the first at all if none is."""
+    open_ways = (index for index in above if index not in seen.shut)
+    return next(open_ways, above[0] if above else None)
+
+
+def _neighbour(seen: LadderView, index: int | None) -> Neighbour | None:
+    if index is None:
         return None
-    return Neighbour(
-        str(seen.rungs[index].id),
-        seen.measured.rungs[index],
-        seen.placement.predictions[index],
-    )
+    told = seen.placement.predictions[index] if seen.placement else None
+    return Neighbour(str(seen.rungs[index].id), seen.measured.rungs[index], told)
 
 
 def _propose(db: Session, seen: LadderView, session: TrainingSession, moment: Moment) -> Decision:

@@ -1,57 +1,67 @@
-"""The ladder: made from a ready one, measured for its athlete, moved along."""
+"""The ladder: made from a ready one or from nothing, measured for its athlete, moved along."""
 
 from collections.abc import Mapping
 from dataclasses import dataclass
+from datetime import date
 from typing import Any
-from uuid import UUID
+from uuid import UUID, uuid4
 
 from sqlalchemy import func
 from sqlmodel import Session, col, select
 
 from invelo.core import ladder as core
 from invelo.core.capacity import Evidence
+from invelo.core.catalogue import ReadyLadder
 from invelo.core.dose import Level, Purpose, range_dose, range_gate
-from invelo.core.movement import ReadyLadder, catalogue
 from invelo.core.placement import Placement, place
+from invelo.core.rung import Rung as CoreRung
+from invelo.core.workshop import Drawing, Drawn
 from invelo.store import capacity, guard, tables
+from invelo.store.drawings import drawing_of, rungs_of, write
 from invelo.store.errors import ConflictError, MissingError
 from invelo.store.moment import Moment
-from invelo.store.rows import (
-    body_of,
-    rung_of,
-    set_up_columns,
-    stored,
-)
+from invelo.store.rows import LEVEL, PURPOSE, body_of, stored, terms_of
 from invelo.store.tables import Athlete, Ladder, Measure, Rung, dated
 
 
 @dataclass(frozen=True)
 class LadderView:
-    """A ladder with everything the model says of it for its athlete, as measured last."""
+    """A ladder with everything the model says of it for an athlete, as measured last.
+
+    Attributes:
+        row, athlete, measure, rungs: as stored.
+        drawing: how the rungs are tied.
+        measured: demands and steps.
+        guarded: what may close a rung to the athlete today.
+        closed: why each rung is closed, '' where it is open.
+        placement: None while nothing tells what the athlete can do.
+    """
 
     row: Ladder
     athlete: Athlete
     measure: Measure
     rungs: list[Rung]
+    drawing: Drawing
     measured: core.MeasuredLadder
-    placement: Placement
+    guarded: guard.Guard
+    closed: tuple[str, ...]
+    placement: Placement | None
 
     @property
     def standing(self) -> int:
         """Index of the rung the athlete stands on."""
         return next(i for i, r in enumerate(self.rungs) if r.id == self.row.standing_id)
 
+    @property
+    def shut(self) -> frozenset[int]:
+        """Positions of closed rungs."""
+        return frozenset(i for i, why in enumerate(self.closed) if why)
+
 
 def of_athlete(db: Session, athlete_id: UUID) -> list[Ladder]:
     """An athlete's ladders, oldest first."""
     statement = select(Ladder).where(Ladder.athlete_id == athlete_id)
     return list(db.exec(statement.order_by(col(Ladder.created_at), col(Ladder.id))))
-
-
-def rungs_of(db: Session, ladder_id: UUID) -> list[Rung]:
-    """A ladder's rungs, from the foot up."""
-    statement = select(Rung).where(Rung.ladder_id == ladder_id)
-    return list(db.exec(statement.order_by(col(Rung.position))))
 
 
 def rung_on(db: Session, ladder_id: UUID, rung_id: UUID) -> Rung:
@@ -66,6 +76,17 @@ def rung_on(db: Session, ladder_id: UUID, rung_id: UUID) -> Rung:
     return found
 
 
+def drawn(ready: ReadyLadder, purpose: Purpose, level: Level) -> Drawing:
+    """A ready ladder as it is drawn for a purpose: each rung with that dose and gate."""
+    rungs = []
+    for one in ready.rungs:
+        dose = range_dose(purpose, level, one.of.unit)
+        rung = CoreRung(one.name, one.of, one.modifiers(), dose, range_gate(dose))
+        rungs.append(Drawn(uuid4(), rung, one.why))
+    ties = [(rungs[low].id, one.id) for i, one in enumerate(rungs) for low in ready.lower(i)]
+    return Drawing(tuple(rungs), tuple(sorted(ties)))
+
+
 def create(
     db: Session,
     athlete: Athlete,
@@ -74,104 +95,174 @@ def create(
     level: Level,
     moment: Moment,
 ) -> Ladder:
-    """Give an athlete a ladder, and stand them on the rung that their tests say.
+    """Give an athlete a ready ladder, and stand them on the rung that their tests say.
 
     Raises:
-        InputError: for a rung out of range for this body, or where no test says anything yet.
-        ConflictError: if the athlete has such a ladder, or something closes a rung of it.
+        InputError: for a rung out of range for this body.
+        ConflictError: if the athlete has such a ladder, or something closes all of it.
     """
-    if any(
-        one.family == ready.family and one.goal == ready.goal for one in of_athlete(db, athlete.id)
-    ):
+    drawing = drawn(ready, purpose, level)
+    because = {"ladder given": ready.id}
+    return begin(db, athlete, ready.goal, drawing, purpose, level, moment, because)
+
+
+def begin(
+    db: Session,
+    athlete: Athlete,
+    goal: str,
+    drawing: Drawing,
+    purpose: Purpose,
+    level: Level,
+    moment: Moment,
+    because: Mapping[str, Any],
+) -> Ladder:
+    """Give an athlete a ladder as it is drawn; its family is its last rung's.
+
+    Raises:
+        InputError: for a rung out of range for this body.
+        ConflictError: if the athlete has such a ladder, or something closes all of it.
+    """
+    if any(one.goal == goal for one in of_athlete(db, athlete.id)):
         raise ConflictError(
-            "ready ladder", f"{athlete.name} stands on it already.", "Open it from the squad."
+            "goal",
+            f"{athlete.name} has a ladder “{goal}” already.",
+            "Open it, or give this one another goal.",
         )
-    guard.allow(db, athlete.id, [rung.movement for rung in ready.rungs], moment.local_date)
+    guarded = guard.of_athlete(db, athlete.id, moment.local_date)
+    refusals = [guarded.refusal(one.rung.movement) for one in drawing.rungs]
+    if all(refusals) and refusals[0] is not None:
+        raise refusals[0]
     row = Ladder(
         athlete_id=athlete.id,
-        goal=ready.goal,
-        family=ready.family,
+        goal=goal,
+        family=drawing.rungs[-1].rung.movement.family,
         purpose=purpose,
         level=level,
         created_at=moment.at,
     )
     db.add(row)
     db.flush()
-    for position, rung in enumerate(ready.rungs):
-        dose = range_dose(purpose, level, catalogue().find_movement(rung.movement).unit)
-        gate = range_gate(dose)
-        db.add(
-            Rung(
-                ladder_id=row.id,
-                position=position,
-                name=rung.name,
-                **set_up_columns(rung.movement, rung.modifiers()),
-                sets=dose.sets,
-                low=dose.low,
-                high=dose.high,
-                unit=dose.unit,
-                rest_s=dose.rest,
-                effort=dose.effort,
-                gate_sets=gate.sets,
-                gate_amount=gate.amount,
-                gate_effort=gate.effort,
-                gate_sessions=gate.sessions,
-            )
-        )
-    db.flush()
-    record_placement(db, row, athlete, moment, {"ladder given": ready.id})
+    write(db, row, drawing)
+    record_placement(db, row, athlete, moment, because)
     return row
 
 
+def copy(db: Session, row: Ladder, other: Athlete, moment: Moment) -> Ladder:
+    """Give the same ladder to another athlete, with rungs of its own.
+
+    Raises:
+        InputError: for a rung out of the other body's reach.
+        ConflictError: if they have such a ladder, or something closes all of it.
+    """
+    drawing = drawing_of(db, rungs_of(db, row.id)).afresh()
+    because = {"copied from": str(row.id)}
+    purpose, level = PURPOSE.validate_python(row.purpose), LEVEL.validate_python(row.level)
+    made = begin(db, other, row.goal, drawing, purpose, level, moment, because)
+    for name in ("least_reps", "least_seconds", "step", "levers"):
+        setattr(made, name, getattr(row, name))
+    db.flush()
+    return made
+
+
+def delete(db: Session, row: Ladder) -> None:
+    """Take a ladder away on which nothing was trained yet.
+
+    Raises:
+        ConflictError: if sessions are logged on it, which stay.
+    """
+    used = select(tables.TrainingSession.id).where(tables.TrainingSession.ladder_id == row.id)
+    if db.exec(used.limit(1)).first() is not None:
+        raise ConflictError(
+            "ladder", "sessions are logged on it, which stay.", "Leave it, or export it first."
+        )
+    db.delete(row)
+    db.flush()
+
+
 def known(db: Session, row: Ladder) -> tuple[Evidence, ...]:
-    """Everything kept that says something of the athlete's capacity in the ladder's family."""
+    """Everything kept that says something of the athlete's capacity in the ladder's lanes."""
     return capacity.ladder_evidence(
         db, row, capacity.measures(db, row.athlete_id), rungs_of(db, row.id)
     )
 
 
-def view(db: Session, row: Ladder, athlete: Athlete) -> LadderView:
-    """The ladder as it stands for its athlete now."""
+def view(db: Session, row: Ladder, athlete: Athlete, today: date) -> LadderView:
+    """The ladder as it stands for its athlete on a day, theirs."""
     rungs = rungs_of(db, row.id)
     bodies = capacity.measures(db, athlete.id)
-    measured = core.measure(body_of(bodies[-1]), tuple(rung_of(rung) for rung in rungs))
-    placement = place(measured, capacity.ladder_evidence(db, row, bodies, rungs))
-    return LadderView(row, athlete, bodies[-1], rungs, measured, placement)
+    evidence = capacity.ladder_evidence(db, row, bodies, rungs)
+    return _view(db, row, athlete, rungs, bodies[-1], evidence, today)
+
+
+def view_for(db: Session, row: Ladder, other: Athlete, today: date) -> LadderView:
+    """The same ladder measured for another athlete, by their own tests and sets."""
+    rungs = rungs_of(db, row.id)
+    body = capacity.measures(db, other.id)[-1]
+    return _view(db, row, other, rungs, body, capacity.everything(db, other.id), today)
+
+
+def _view(
+    db: Session,
+    row: Ladder,
+    athlete: Athlete,
+    rungs: list[Rung],
+    body: Measure,
+    evidence: tuple[Evidence, ...],
+    today: date,
+) -> LadderView:
+    guarded = guard.of_athlete(db, athlete.id, today)
+    drawing = drawing_of(db, rungs)
+    measured = core.measure(
+        body_of(body),
+        tuple(one.rung for one in drawing.rungs),
+        drawing.links,
+        terms_of(row),
+    )
+    closed = tuple(guarded.why_not(one.rung.movement, one.rung.modifiers) for one in drawing.rungs)
+    shut = frozenset(i for i, why in enumerate(closed) if why)
+    tells = any(one.load.setup.form.lane in measured.lanes for one in evidence)
+    placement = place(measured, evidence, shut) if tells else None
+    return LadderView(row, athlete, body, rungs, drawing, measured, guarded, closed, placement)
 
 
 def record_placement(
     db: Session, row: Ladder, athlete: Athlete, moment: Moment, because: Mapping[str, Any]
 ) -> LadderView:
-    """Store where the model places the athlete after new evidence.
+    """Store where the model places the athlete after new evidence, if there is any.
 
-    A ladder nobody stands on yet is entered at the placed rung.
+    A ladder nobody was placed on yet is entered at the placed rung, or the lowest that is open.
     """
-    seen = view(db, row, athlete)
-    placed = seen.rungs[seen.placement.index]
-    row.standing_id = row.standing_id or placed.id
-    db.add(
-        tables.Placement(
-            ladder_id=row.id,
-            rung_id=placed.id,
-            **dated(moment),
-            inputs={
-                **because,
-                "mass_kg": seen.measure.mass_kg,
-                "stature_m": seen.measure.stature_m,
-                "standing": str(row.standing_id),
-            },
-            result={
-                "capacity": stored(seen.placement.capacity),
-                "reach": stored(seen.placement.reach),
-                "predictions": {
-                    str(rung.id): [p.low, p.likely, p.high]
-                    for rung, p in zip(seen.rungs, seen.placement.predictions, strict=True)
-                },
-                "narrower": seen.placement.narrower,
-            },
-        )
-    )
+    seen = view(db, row, athlete, moment.local_date)
+    placement = seen.placement
+    foot = next((i for i, why in enumerate(seen.closed) if not why), 0)
+    placed = seen.rungs[placement.index if placement else foot]
+    if row.standing_id is None or (placement and not revision(db, row)):
+        row.standing_id = placed.id
     db.add(row)
+    if placement is not None:
+        db.add(
+            tables.Placement(
+                ladder_id=row.id,
+                rung_id=placed.id,
+                **dated(moment),
+                inputs={
+                    **because,
+                    "mass_kg": seen.measure.mass_kg,
+                    "stature_m": seen.measure.stature_m,
+                    "standing": str(row.standing_id),
+                },
+                result={
+                    "capacity": stored(placement.capacity),
+                    "reach": stored(placement.reach),
+                    "predictions": {
+                        str(rung.id): [p.low, p.likely, p.high]
+                        for rung, p in zip(seen.rungs, placement.predictions, strict=True)
+                        if p is not None
+                    },
+                    "narrower": placement.narrower,
+                },
+            )
+        )
     db.flush()
     return seen
 

@@ -6,9 +6,8 @@ from uuid import UUID
 
 from sqlmodel import Session, col, select
 
-from invelo.core.dose import Unit
 from invelo.core.log import SessionRecord
-from invelo.store.rows import session_of
+from invelo.store.rows import Units, session_of
 from invelo.store.tables import LoggedSet, TrainingSession
 
 LOOK_BACK = 60
@@ -22,9 +21,9 @@ class LoggedSession:
     row: TrainingSession
     sets: tuple[LoggedSet, ...]
 
-    def record(self, unit: Unit) -> SessionRecord:
+    def record(self, units: Units) -> SessionRecord:
         """As the core reads it."""
-        return session_of(self.row, self.sets, unit)
+        return session_of(self.row, self.sets, units)
 
 
 def standing_sets(db: Session, session_ids: list[UUID]) -> dict[UUID, list[LoggedSet]]:

@@ -1,18 +1,21 @@
 """From rows to the core's values, and from computed values to what is stored."""
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Mapping
 from dataclasses import asdict
 from datetime import date
 from typing import Any
+from uuid import UUID
 
 from pydantic import TypeAdapter
 
 from invelo.core.body import Body
-from invelo.core.dose import Dose, Gate, Unit
+from invelo.core.catalogue import catalogue
+from invelo.core.dose import Dose, Gate, Level, Purpose, Unit
 from invelo.core.estimate import Estimate
 from invelo.core.log import SessionRecord, SetRecord
-from invelo.core.movement import Modifiers, catalogue
+from invelo.core.movement import Modifiers
 from invelo.core.rung import Rung
+from invelo.core.terms import Lever, Terms
 from invelo.store import tables
 
 
@@ -33,6 +36,9 @@ def body_on(measures: list[tables.Measure], day: date) -> Body:
 
 CHANGES = TypeAdapter(Modifiers)
 UNIT: TypeAdapter[Unit] = TypeAdapter(Unit)
+PURPOSE: TypeAdapter[Purpose] = TypeAdapter(Purpose)
+LEVEL: TypeAdapter[Level] = TypeAdapter(Level)
+LEVER_ORDER: TypeAdapter[tuple[Lever, ...]] = TypeAdapter(tuple[Lever, ...])
 
 
 def modifiers_of(row: tables.SetUp) -> Modifiers:
@@ -65,11 +71,46 @@ def rung_of(row: tables.Rung) -> Rung:
     )
 
 
+Units = Mapping[UUID, Unit]
+"""What the sets of a ladder's rungs are counted in, by the rung's id."""
+
+
+def units_of(rungs: Iterable[tables.Rung]) -> Units:
+    """What each rung's sets are counted in."""
+    return {rung.id: UNIT.validate_python(rung.unit) for rung in rungs}
+
+
 def session_of(
-    session: tables.TrainingSession, sets: Iterable[tables.LoggedSet], unit: Unit
+    session: tables.TrainingSession, sets: Iterable[tables.LoggedSet], units: Units
 ) -> SessionRecord:
     """A session as decisions read it; rungs are keyed by their row's id."""
-    return SessionRecord(session.local_date, tuple(set_of(row, unit) for row in sets))
+    return SessionRecord(session.local_date, tuple(set_of(row, units[row.rung_id]) for row in sets))
+
+
+def rung_columns(rung: Rung) -> dict[str, Any]:
+    """The columns of a rung as the core reasons about it; the other way is `rung_of`."""
+    dose, gate = rung.dose, rung.gate
+    return {
+        "name": rung.name,
+        **set_up_columns(rung.movement.id, rung.modifiers),
+        "sets": dose.sets,
+        "low": dose.low,
+        "high": dose.high,
+        "unit": dose.unit,
+        "rest_s": dose.rest,
+        "effort": dose.effort,
+        "gate_sets": gate.sets,
+        "gate_amount": gate.amount,
+        "gate_effort": gate.effort,
+        "gate_sessions": gate.sessions,
+    }
+
+
+def terms_of(row: tables.Ladder) -> Terms:
+    """What counts as a step on a ladder."""
+    return Terms(
+        row.least_reps, row.least_seconds, row.step, LEVER_ORDER.validate_python(row.levers)
+    )
 
 
 def set_of(row: tables.LoggedSet, unit: Unit) -> SetRecord:

@@ -21,7 +21,9 @@ from sqlalchemy.dialects.postgresql import JSONB
 from sqlmodel import Field, SQLModel
 
 from invelo.core import MODEL_VERSION
-from invelo.core.movement import CATALOGUE_VERSION
+from invelo.core.catalogue import CATALOGUE_VERSION
+from invelo.core.dose import LEAST_USEFUL
+from invelo.core.terms import LEVERS, WANTED_STEP
 from invelo.store.moment import Moment
 
 NAMES = {
@@ -253,7 +255,9 @@ class Readiness(Dated, table=True):
 class Ladder(SQLModel, table=True):
     """Rungs toward a goal, and the one the athlete stands on.
 
-    `stopped` holds the reason a pain rule ended the movement, '' while it runs.
+    `stopped` holds the reason a pain rule ended the movement, '' while it runs. `drawn` is the
+    number of the sketch that stands. What counts as a step is the coach's: `least_reps`,
+    `least_seconds` (s), `step` (share of the demand) and `levers`, the dearest first.
     """
 
     id: UUID = Field(default_factory=uuid4, primary_key=True)
@@ -270,7 +274,28 @@ class Ladder(SQLModel, table=True):
         ),
     )
     stopped: str = ""
+    least_reps: float = LEAST_USEFUL["reps"]
+    least_seconds: float = LEAST_USEFUL["s"]
+    step: float = WANTED_STEP
+    levers: list[str] = Field(
+        default_factory=lambda: list(LEVERS), sa_column=Column(ARRAY(Text), nullable=False)
+    )
+    drawn: int = 0
     created_at: datetime = _instant()
+
+
+class Sketch(SQLModel, table=True):
+    """A ladder as it was drawn at one time, `number` counting its edits; kept so that an edit can
+    be undone. `document` holds the drawing."""
+
+    __table_args__ = (UniqueConstraint("ladder_id", "number"),)
+
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    ladder_id: UUID = Field(foreign_key="ladder.id", ondelete="CASCADE")
+    number: int
+    at: datetime = _instant()
+    word: str
+    document: dict[str, Any] = _json()
 
 
 class SetUp(SQLModel):
@@ -285,7 +310,7 @@ class Rung(SetUp, table=True):
 
     __table_args__ = (
         UniqueConstraint("ladder_id", "position", deferrable=True),
-        _one_of("unit", "reps", "s"),
+        _one_of("unit", "reps", "s", "cm"),
     )
 
     id: UUID = Field(default_factory=uuid4, primary_key=True)
@@ -302,6 +327,14 @@ class Rung(SetUp, table=True):
     gate_amount: int
     gate_effort: float
     gate_sessions: int
+    why: str = ""
+
+
+class Tie(SQLModel, table=True):
+    """One steps from a lower rung to an upper one of the same ladder."""
+
+    lower_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE", primary_key=True)
+    upper_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE", primary_key=True, index=True)
 
 
 class Test(Dated, Computed, SetUp, table=True):

@@ -93,6 +93,45 @@ export const queries = {
           }),
         ),
     }),
+  bridge: (ladder_id: string, lower_id: string, upper_id: string) =>
+    queryOptions({
+      queryKey: ["ladder", ladder_id, "bridge", lower_id, upper_id],
+      queryFn: () =>
+        answer(
+          api.GET("/api/ladders/{ladder_id}/bridge", {
+            params: { path: { ladder_id }, query: { lower_id, upper_id } },
+          }),
+        ),
+    }),
+  beside: (ladder_id: string, athlete_id: string) =>
+    queryOptions({
+      queryKey: ["ladder", ladder_id, "beside", athlete_id],
+      queryFn: () =>
+        answer(
+          api.GET("/api/ladders/{ladder_id}/beside/{athlete_id}", {
+            params: { path: { ladder_id, athlete_id } },
+          }),
+        ),
+      enabled: athlete_id !== "",
+    }),
+  movement: (movement_id: string, athlete_id: string) =>
+    queryOptions({
+      queryKey: ["movement", movement_id, athlete_id],
+      queryFn: () =>
+        answer(
+          api.GET("/api/movements/{movement_id}", {
+            params: { path: { movement_id }, query: { athlete_id } },
+          }),
+        ),
+    }),
+  placements: (athlete_id: string) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id, "placements"],
+      queryFn: () =>
+        answer(
+          api.GET("/api/athletes/{athlete_id}/placements", { params: { path: { athlete_id } } }),
+        ),
+    }),
   today: (id: string) =>
     queryOptions({
       queryKey: ["ladder", id, "today"],

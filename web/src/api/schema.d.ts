@@ -489,6 +489,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/athletes/{athlete_id}/placements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Placements
+         * @description Where the intake's tests would put an athlete on every ready ladder.
+         */
+        get: operations["get_placements"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue": {
         parameters: {
             query?: never;
@@ -498,9 +518,29 @@ export interface paths {
         };
         /**
          * Get Catalogue
-         * @description Movements and ready ladders.
+         * @description Movements by family, ready ladders and tests.
          */
         get: operations["get_catalogue"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/movements/{movement_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Movement
+         * @description A movement's sheet: its figure at both ends of the rep, what works, cues, faults.
+         */
+        get: operations["get_movement"];
         put?: never;
         post?: never;
         delete?: never;
@@ -520,7 +560,7 @@ export interface paths {
         put?: never;
         /**
          * Create
-         * @description Copy a ready ladder to an athlete and place them by their tests.
+         * @description Give an athlete a ladder and place them by their tests.
          */
         post: operations["create"];
         delete?: never;
@@ -543,6 +583,50 @@ export interface paths {
         get: operations["get_ladder"];
         put?: never;
         post?: never;
+        /**
+         * Delete Ladder
+         * @description Take a ladder away on which nothing was trained yet.
+         */
+        delete: operations["delete_ladder"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladders/{ladder_id}/copies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Copy
+         * @description Give the same ladder to another athlete, placed by their own tests.
+         */
+        post: operations["copy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladders/{ladder_id}/beside/{athlete_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Compare
+         * @description The ladder for its athlete and, measured anew, for another.
+         */
+        get: operations["compare"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -561,7 +645,11 @@ export interface paths {
          * @description One rung in full.
          */
         get: operations["get_rung"];
-        put?: never;
+        /**
+         * Change Rung
+         * @description Change everything about a rung but its place.
+         */
+        put: operations["change_rung"];
         post?: never;
         /**
          * Remove Rung
@@ -613,6 +701,166 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ladders/{ladder_id}/rungs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Rung
+         * @description Put a rung between others; a bridge is taken rung by rung.
+         */
+        post: operations["add_rung"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladders/{ladder_id}/rungs/{rung_id}/position": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Move Rung
+         * @description Put a rung at another place in the order.
+         */
+        post: operations["move_rung"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladders/{ladder_id}/ties": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Tie
+         * @description Branch or join: let one step from a rung to another.
+         */
+        post: operations["tie"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladders/{ladder_id}/ties/{lower_id}/{upper_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Untie
+         * @description No longer step from a rung to another.
+         */
+        delete: operations["untie"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladders/{ladder_id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Undo
+         * @description Take back the last edit.
+         */
+        post: operations["undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladders/{ladder_id}/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Redo
+         * @description Do again what was undone last.
+         */
+        post: operations["redo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladders/{ladder_id}/terms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Set Terms
+         * @description What counts as a step and as a gap here, and in which order a coach likes to make one.
+         */
+        put: operations["set_terms"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladders/{ladder_id}/bridge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Bridge
+         * @description The rungs that close a step with the athlete's kit, in pencil: nothing is added yet.
+         */
+        get: operations["get_bridge"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ladders/{ladder_id}/rungs/{rung_id}/ways": {
         parameters: {
             query?: never;
@@ -633,7 +881,47 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/ladders/{ladder_id}/rungs": {
+    "/api/ladders/{ladder_id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get File
+         * @description A ladder as a file. JSON says nothing of the athlete; the other two are measured for them.
+         */
+        get: operations["get_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladder-schema": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Schema
+         * @description The JSON Schema of a ladder file.
+         */
+        get: operations["get_schema"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/ladder-files": {
         parameters: {
             query?: never;
             header?: never;
@@ -643,10 +931,10 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Add Rung
-         * @description Put a rung above or below another: a bridge over a gap, or a smaller step.
+         * Import File
+         * @description Read a ladder file for an athlete. Nothing is written while there is a fault.
          */
-        post: operations["add_rung"];
+        post: operations["import_file"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1336,6 +1624,41 @@ export interface components {
             };
         };
         /**
+         * Bridge
+         * @description What closes a step.
+         */
+        Bridge: {
+            /**
+             * Lower Id
+             * Format: uuid
+             */
+            lower_id: string;
+            /**
+             * Upper Id
+             * Format: uuid
+             */
+            upper_id: string;
+            /** Rungs */
+            rungs: components["schemas"]["ProposedRung"][];
+            /**
+             * Last Ratio
+             * @description Upper demand ÷ the last proposed rung's.
+             */
+            last_ratio: number;
+            /**
+             * Considered
+             * @description How many candidates were looked at.
+             */
+            considered: number;
+            /** Possible */
+            possible: boolean;
+            /**
+             * Missing
+             * @description What one piece of kit would do, where nothing fits.
+             */
+            missing: string;
+        };
+        /**
          * Capacities
          * @description All that the tests tell.
          */
@@ -1364,7 +1687,7 @@ export interface components {
              * Unit
              * @enum {string}
              */
-            unit: "reps" | "s";
+            unit: "reps" | "s" | "cm";
             capacity: components["schemas"]["Explained"];
             /** Half Width Percent */
             half_width_percent: number;
@@ -1449,6 +1772,8 @@ export interface components {
         Catalogue: {
             /** Version */
             version: string;
+            /** Families */
+            families: components["schemas"]["Family"][];
             /** Movements */
             movements: components["schemas"]["Movement"][];
             /** Ladders */
@@ -1499,7 +1824,7 @@ export interface components {
              * Unit
              * @enum {string}
              */
-            unit: "reps" | "s";
+            unit: "reps" | "s" | "cm";
             /** How */
             how: string;
         };
@@ -1531,6 +1856,25 @@ export interface components {
             name: string;
             /** Why */
             why: string;
+        };
+        /**
+         * Compared
+         * @description One ladder for two athletes, each by their own body and tests.
+         */
+        Compared: {
+            one: components["schemas"]["LadderSheet"];
+            other: components["schemas"]["LadderSheet"];
+        };
+        /**
+         * Copy
+         * @description A ladder for someone else too.
+         */
+        Copy: {
+            /**
+             * Athlete Id
+             * Format: uuid
+             */
+            athlete_id: string;
         };
         /**
          * Credentials
@@ -1639,11 +1983,6 @@ export interface components {
             low: number;
             /** High */
             high: number;
-            /**
-             * By Work
-             * @description It tells on the work of a rep, not on the demand.
-             */
-            by_work: boolean;
         };
         /**
          * DoneAt
@@ -1688,7 +2027,7 @@ export interface components {
              * Unit
              * @enum {string}
              */
-            unit: "reps" | "s";
+            unit: "reps" | "s" | "cm";
             /**
              * Rest S
              * @description Seconds between sets.
@@ -1699,6 +2038,46 @@ export interface components {
              * Effort
              * @description Target, 1–10.
              * @example 9
+             */
+            effort: number;
+        };
+        /**
+         * DoseOf
+         * @description What one session asks on a rung.
+         */
+        DoseOf: {
+            /**
+             * Sets
+             * @example 3
+             */
+            sets: number;
+            /**
+             * Low
+             * @description The range's foot, in `unit`.
+             * @example 6
+             */
+            low: number;
+            /**
+             * High
+             * @description The range's top.
+             * @example 10
+             */
+            high: number;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "reps" | "s" | "cm";
+            /**
+             * Rest S
+             * @description Seconds between sets.
+             * @default 120
+             */
+            rest_s: number;
+            /**
+             * Effort
+             * @description Target, 1–10.
+             * @default 9
              */
             effort: number;
         };
@@ -1760,6 +2139,16 @@ export interface components {
             derivation: components["schemas"]["Derivation"];
         };
         /**
+         * Family
+         * @description Movements that train one pattern.
+         */
+        Family: {
+            /** Name */
+            name: string;
+            /** About */
+            about: string;
+        };
+        /**
          * Fault
          * @description Something to see in a rep, and what to do about it.
          */
@@ -1768,6 +2157,12 @@ export interface components {
             name: string;
             /** Remedy */
             remedy: string;
+            /**
+             * Easier
+             * @description The easier movement it calls for, by name.
+             * @default
+             */
+            easier: string;
         };
         /**
          * FieldProblem
@@ -1820,6 +2215,39 @@ export interface components {
             from_above: boolean;
         };
         /**
+         * FileFault
+         * @description Something wrong with a file, and where.
+         */
+        FileFault: {
+            /**
+             * Place
+             * @example rungs[2].values.hand_height
+             */
+            place: string;
+            /** Problem */
+            problem: string;
+            /** Remedy */
+            remedy: string;
+        };
+        /**
+         * FileRung
+         * @description A rung of a file, as it would stand.
+         */
+        FileRung: {
+            /** Name */
+            name: string;
+            /**
+             * Movement
+             * @description By name.
+             */
+            movement: string;
+            /**
+             * Demand
+             * @description For this athlete, in words.
+             */
+            demand: string;
+        };
+        /**
          * Finding
          * @description One thing the answers say.
          */
@@ -1851,6 +2279,64 @@ export interface components {
             at: string;
             /** Zone */
             zone?: string | null;
+        };
+        /**
+         * FirstRung
+         * @description The first rung of a ladder from nothing.
+         */
+        FirstRung: {
+            /**
+             * Values
+             * @description Of the form's parameters; what is left out is the form's own.
+             * @example {
+             *       "hand_height": 0.3
+             *     }
+             */
+            values?: {
+                [key: string]: number;
+            };
+            carried?: components["schemas"]["Carried"];
+            band?: components["schemas"]["BandHoldRequest"] | null;
+            help?: components["schemas"]["HelpRequest"] | null;
+            /**
+             * Range Percent
+             * @description Share of the full range that is used.
+             * @default 100
+             */
+            range_percent: number;
+            /**
+             * Tempo
+             * @description Lower – hold – press – hold, s.
+             * @default 1-0-1-0
+             * @example 3-0-1-0
+             */
+            tempo: string;
+            /**
+             * Name
+             * @example Floor push-up
+             */
+            name: string;
+            /**
+             * Movement
+             * @description Id in the catalogue, or a name that means only one.
+             * @example push-up
+             */
+            movement: string;
+            /** @description The purpose's and level's own if left out. */
+            dose?: components["schemas"]["DoseOf"] | null;
+            /** @description The top of the dose's range if left out. */
+            gate?: components["schemas"]["GateOf"] | null;
+            /**
+             * Why
+             * @description Why it stands here, if not by demand.
+             * @default
+             */
+            why: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
         };
         /**
          * Force
@@ -1954,7 +2440,7 @@ export interface components {
              * Unit
              * @enum {string}
              */
-            unit: "reps" | "s";
+            unit: "reps" | "s" | "cm";
             /**
              * Effort
              * @description Highest effort allowed.
@@ -1965,6 +2451,35 @@ export interface components {
              * Sessions
              * @description Sessions running.
              * @example 2
+             */
+            sessions: number;
+        };
+        /**
+         * GateOf
+         * @description What is shown before moving up, in the dose's unit.
+         */
+        GateOf: {
+            /**
+             * Sets
+             * @example 3
+             */
+            sets: number;
+            /**
+             * Amount
+             * @description In every set.
+             * @example 10
+             */
+            amount: number;
+            /**
+             * Effort
+             * @description Highest effort allowed.
+             * @default 9
+             */
+            effort: number;
+            /**
+             * Sessions
+             * @description Sessions running.
+             * @default 2
              */
             sessions: number;
         };
@@ -2004,6 +2519,26 @@ export interface components {
              * @enum {string}
              */
             at: "hips" | "feet" | "knees" | "hands" | "shoulders";
+        };
+        /**
+         * Imported
+         * @description What a file holds, or what is wrong with it; and what was written.
+         */
+        Imported: {
+            /** Goal */
+            goal: string;
+            /** Rungs */
+            rungs: components["schemas"]["FileRung"][];
+            /**
+             * Faults
+             * @description Every one, with its place; none if all is right.
+             */
+            faults: components["schemas"]["FileFault"][];
+            /**
+             * Ladder Id
+             * @description Of the ladder that was made; none in a dry run.
+             */
+            ladder_id: string | null;
         };
         /**
          * Input
@@ -2056,7 +2591,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "surface" | "bar" | "parallel bars" | "rings" | "straps" | "chair" | "stairs" | "wall" | "bag" | "load" | "band";
+            kind: "surface" | "bar" | "parallel bars" | "rings" | "straps" | "chair" | "stairs" | "wall" | "bag" | "load" | "band" | "towel" | "stick";
             /** Name */
             name: string;
             /** Height M */
@@ -2128,18 +2663,8 @@ export interface components {
             goal: string;
             /** Family */
             family: string;
-            /**
-             * Measure Words
-             * @description What limits it.
-             * @example hand load
-             */
-            measure_words: string;
-            /**
-             * Unit
-             * @description What its sets are counted in.
-             * @enum {string}
-             */
-            unit: "reps" | "s";
+            /** Lanes */
+            lanes: components["schemas"]["Lane"][];
             /** School */
             school: string;
             /**
@@ -2152,6 +2677,7 @@ export interface components {
              * @enum {string}
              */
             level: "beginner" | "intermediate" | "advanced";
+            terms: components["schemas"]["TermsOf"];
             /**
              * Stopped
              * @description Why pain stopped the movement; empty while it runs.
@@ -2167,13 +2693,45 @@ export interface components {
             rungs: components["schemas"]["Rung"][];
             /** Steps */
             steps: components["schemas"]["Step"][];
-            placement: components["schemas"]["Standing"];
+            /** @description None while no test says anything. */
+            placement: components["schemas"]["Standing"] | null;
+            /**
+             * Undo
+             * @description What an undo takes back; '' if there is nothing.
+             */
+            undo: string;
+            /** Redo */
+            redo: string;
             /** Revision */
             revision: number;
             /** Model Version */
             model_version: string;
             /** Catalogue Version */
             catalogue_version: string;
+        };
+        /**
+         * Lane
+         * @description Rungs that are limited by the same thing, and what is known of the athlete there.
+         */
+        Lane: {
+            /**
+             * Measure Words
+             * @description What limits them.
+             * @example hand load
+             */
+            measure_words: string;
+            /**
+             * Unit
+             * @example kg
+             */
+            unit: string;
+            /**
+             * Counted
+             * @enum {string}
+             */
+            counted: "reps" | "s" | "cm";
+            reach: components["schemas"]["Explained"] | null;
+            capacity: components["schemas"]["Explained"] | null;
         };
         /**
          * LastTime
@@ -2338,6 +2896,8 @@ export interface components {
             id: string;
             /** Name */
             name: string;
+            /** Also */
+            also: string[];
             /** Family */
             family: string;
             /**
@@ -2345,6 +2905,104 @@ export interface components {
              * @description Of the bench's forms.
              */
             form: string;
+            /** Form Name */
+            form_name: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "reps" | "s" | "cm";
+            /** Counted */
+            counted: string;
+            /** Effort Only */
+            effort_only: boolean;
+            /**
+             * Muscles
+             * @description Regions that work, the most first.
+             */
+            muscles: string[];
+            /**
+             * Kit
+             * @description Any one of these is needed.
+             */
+            kit: string[];
+            /** Values */
+            values: {
+                [key: string]: number;
+            };
+        };
+        /**
+         * MovementSheet
+         * @description Everything about a movement, drawn at both ends of the rep.
+         */
+        MovementSheet: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Also */
+            also: string[];
+            /** Family */
+            family: string;
+            /**
+             * Form
+             * @description Of the bench's forms.
+             */
+            form: string;
+            /** Form Name */
+            form_name: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "reps" | "s" | "cm";
+            /** Counted */
+            counted: string;
+            /** Effort Only */
+            effort_only: boolean;
+            /**
+             * Muscles
+             * @description Regions that work, the most first.
+             */
+            muscles: string[];
+            /**
+             * Kit
+             * @description Any one of these is needed.
+             */
+            kit: string[];
+            /** Values */
+            values: {
+                [key: string]: number;
+            };
+            /** Regions */
+            regions: components["schemas"]["Region"][];
+            /** Cues */
+            cues: string[];
+            /** Faults */
+            faults: components["schemas"]["Fault"][];
+            /** Cautions */
+            cautions: string[];
+            /**
+             * Depth
+             * @description The least and the most.
+             */
+            depth: string[];
+            /** Stress */
+            stress: string[];
+            /** Rest S */
+            rest_s: number;
+            /**
+             * Says
+             * @description What to know of the model's limits here.
+             */
+            says: string;
+            demand: components["schemas"]["Explained"] | null;
+            /** Measure Words */
+            measure_words: string;
+            /** Whose */
+            whose: string;
+            /** Figures */
+            figures: components["schemas"]["Figure"][];
         };
         /**
          * NewAthlete
@@ -2460,7 +3118,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "surface" | "bar" | "parallel bars" | "rings" | "straps" | "chair" | "stairs" | "wall" | "bag" | "load" | "band";
+            kind: "surface" | "bar" | "parallel bars" | "rings" | "straps" | "chair" | "stairs" | "wall" | "bag" | "load" | "band" | "towel" | "stick";
             /** Name */
             name: string;
             /**
@@ -2493,14 +3151,22 @@ export interface components {
         };
         /**
          * NewLadder
-         * @description A ready ladder for an athlete, entered where their tests say.
+         * @description A ladder for an athlete: a ready one, or one of your own that begins with a rung.
          */
         NewLadder: {
             /**
              * Ready Ladder
              * @example push-up
              */
-            ready_ladder: string;
+            ready_ladder?: string | null;
+            /**
+             * Goal
+             * @description Of a ladder of your own.
+             * @default
+             */
+            goal: string;
+            /** @description Of a ladder of your own. */
+            first?: components["schemas"]["FirstRung"] | null;
             /**
              * Purpose
              * @default strength
@@ -2570,9 +3236,56 @@ export interface components {
         };
         /**
          * NewRung
-         * @description A rung made from another by turning one dial.
+         * @description A rung to put on a ladder.
          */
         NewRung: {
+            /**
+             * Values
+             * @description Of the form's parameters; what is left out is the form's own.
+             * @example {
+             *       "hand_height": 0.3
+             *     }
+             */
+            values?: {
+                [key: string]: number;
+            };
+            carried?: components["schemas"]["Carried"];
+            band?: components["schemas"]["BandHoldRequest"] | null;
+            help?: components["schemas"]["HelpRequest"] | null;
+            /**
+             * Range Percent
+             * @description Share of the full range that is used.
+             * @default 100
+             */
+            range_percent: number;
+            /**
+             * Tempo
+             * @description Lower – hold – press – hold, s.
+             * @default 1-0-1-0
+             * @example 3-0-1-0
+             */
+            tempo: string;
+            /**
+             * Name
+             * @example Floor push-up
+             */
+            name: string;
+            /**
+             * Movement
+             * @description Id in the catalogue, or a name that means only one.
+             * @example push-up
+             */
+            movement: string;
+            /** @description The purpose's and level's own if left out. */
+            dose?: components["schemas"]["DoseOf"] | null;
+            /** @description The top of the dose's range if left out. */
+            gate?: components["schemas"]["GateOf"] | null;
+            /**
+             * Why
+             * @description Why it stands here, if not by demand.
+             * @default
+             */
+            why: string;
             /**
              * Id
              * Format: uuid
@@ -2580,28 +3293,15 @@ export interface components {
              */
             id: string;
             /**
-             * Beside
-             * Format: uuid
-             * @description The rung it is made from.
+             * After
+             * @description Rungs one steps to it from; none at a foot.
              */
-            beside: string;
+            after: string[];
             /**
-             * Side
-             * @default above
-             * @enum {string}
+             * Before
+             * @description Rungs one steps to from it.
              */
-            side: "above" | "below";
-            /**
-             * Dial
-             * @example foot_height
-             */
-            dial: string;
-            /**
-             * Amount
-             * @description kg, m or s; rounded to what can be set up.
-             * @example 0.1
-             */
-            amount: number;
+            before?: string[];
         };
         /**
          * NewScreen
@@ -2704,6 +3404,11 @@ export interface components {
              * @description Of a hold, 0 to 3600; instead of reps.
              */
             seconds?: number | null;
+            /**
+             * Centimetres
+             * @description Of a jump, landed still.
+             */
+            centimetres?: number | null;
             /**
              * Effort
              * @description 1–10; 10 is not one more.
@@ -2933,7 +3638,7 @@ export interface components {
         };
         /**
          * Phases
-         * @description Load on the hands along the rep.
+         * @description The limiting measure along the rep.
          */
         Phases: {
             top: components["schemas"]["Explained"];
@@ -2985,12 +3690,132 @@ export interface components {
             items: components["schemas"]["KitItem"][];
         };
         /**
+         * PlacedOn
+         * @description Where an athlete would stand on one ready ladder.
+         */
+        PlacedOn: {
+            /**
+             * Id
+             * @example pull-up
+             */
+            id: string;
+            /** Goal */
+            goal: string;
+            /** Family */
+            family: string;
+            /** Household */
+            household: boolean;
+            /** Rungs */
+            rungs: number;
+            /**
+             * Closed
+             * @description Why all of it is closed today; '' where some is open.
+             */
+            closed: string;
+            /**
+             * Shut
+             * @description How many of its rungs are closed.
+             */
+            shut: number;
+            /**
+             * Rung
+             * @description The rung whose useful dose fits; '' while nothing tells.
+             */
+            rung: string;
+            /**
+             * Low Rung
+             * @description The lowest that the range of the prediction allows.
+             */
+            low_rung: string;
+            /** High Rung */
+            high_rung: string;
+            /** Fits */
+            fits: boolean;
+            expected: components["schemas"]["Estimate"] | null;
+            /**
+             * Narrower
+             * @description The test that would narrow it most.
+             */
+            narrower: string;
+            /**
+             * Test
+             * @description The test that would place them, where nothing tells yet.
+             */
+            test: string;
+            /**
+             * Ladder Id
+             * @description Where they have it already.
+             */
+            ladder_id: string | null;
+        };
+        /**
+         * Placements
+         * @description Over all ready ladders.
+         */
+        Placements: {
+            /** Ladders */
+            ladders: components["schemas"]["PlacedOn"][];
+        };
+        /**
          * Places
          * @description The coach's places.
          */
         Places: {
             /** Places */
             places: components["schemas"]["Place"][];
+        };
+        /**
+         * PlainRung
+         * @description A rung by itself: a movement, what is changed about it, and what it asks.
+         */
+        PlainRung: {
+            /**
+             * Values
+             * @description Of the form's parameters; what is left out is the form's own.
+             * @example {
+             *       "hand_height": 0.3
+             *     }
+             */
+            values?: {
+                [key: string]: number;
+            };
+            carried?: components["schemas"]["Carried"];
+            band?: components["schemas"]["BandHoldRequest"] | null;
+            help?: components["schemas"]["HelpRequest"] | null;
+            /**
+             * Range Percent
+             * @description Share of the full range that is used.
+             * @default 100
+             */
+            range_percent: number;
+            /**
+             * Tempo
+             * @description Lower – hold – press – hold, s.
+             * @default 1-0-1-0
+             * @example 3-0-1-0
+             */
+            tempo: string;
+            /**
+             * Name
+             * @example Floor push-up
+             */
+            name: string;
+            /**
+             * Movement
+             * @description Id in the catalogue, or a name that means only one.
+             * @example push-up
+             */
+            movement: string;
+            /** @description The purpose's and level's own if left out. */
+            dose?: components["schemas"]["DoseOf"] | null;
+            /** @description The top of the dose's range if left out. */
+            gate?: components["schemas"]["GateOf"] | null;
+            /**
+             * Why
+             * @description Why it stands here, if not by demand.
+             * @default
+             */
+            why: string;
         };
         /**
          * Point
@@ -3001,6 +3826,17 @@ export interface components {
             x: number;
             /** Y */
             y: number;
+        };
+        /**
+         * Position
+         * @description Where a rung goes.
+         */
+        Position: {
+            /**
+             * Position
+             * @description Counted from 0 at the foot.
+             */
+            position: number;
         };
         /**
          * Preset
@@ -3036,6 +3872,80 @@ export interface components {
             status: number;
             /** Errors */
             errors: components["schemas"]["FieldProblem"][];
+        };
+        /**
+         * ProposedRung
+         * @description A rung of a bridge, in pencil.
+         */
+        ProposedRung: {
+            /**
+             * Values
+             * @description Of the form's parameters; what is left out is the form's own.
+             * @example {
+             *       "hand_height": 0.3
+             *     }
+             */
+            values?: {
+                [key: string]: number;
+            };
+            carried?: components["schemas"]["Carried"];
+            band?: components["schemas"]["BandHoldRequest"] | null;
+            help?: components["schemas"]["HelpRequest"] | null;
+            /**
+             * Range Percent
+             * @description Share of the full range that is used.
+             * @default 100
+             */
+            range_percent: number;
+            /**
+             * Tempo
+             * @description Lower – hold – press – hold, s.
+             * @default 1-0-1-0
+             * @example 3-0-1-0
+             */
+            tempo: string;
+            /**
+             * Name
+             * @example Floor push-up
+             */
+            name: string;
+            /**
+             * Movement
+             * @description Id in the catalogue, or a name that means only one.
+             * @example push-up
+             */
+            movement: string;
+            /** @description The purpose's and level's own if left out. */
+            dose?: components["schemas"]["DoseOf"] | null;
+            /** @description The top of the dose's range if left out. */
+            gate?: components["schemas"]["GateOf"] | null;
+            /**
+             * Why
+             * @description Why it stands here, if not by demand.
+             * @default
+             */
+            why: string;
+            demand: components["schemas"]["Estimate"];
+            /**
+             * Ratio
+             * @description Its demand ÷ the one below it.
+             */
+            ratio: number;
+            expected: components["schemas"]["Estimate"] | null;
+            /**
+             * Distance
+             * @description 0 the upper rung's movement, 1 limited by the same, 2 of the same family.
+             */
+            distance: number;
+            /** Levers */
+            levers: ("tempo" | "lever" | "range" | "load")[];
+            /**
+             * Because
+             * @description Why it and no other.
+             */
+            because: string;
+            /** Figures */
+            figures: components["schemas"]["Figure"][];
         };
         /**
          * PullReading
@@ -3171,6 +4081,8 @@ export interface components {
             goal: string;
             /** Family */
             family: string;
+            /** Household */
+            household: boolean;
             /** Rungs */
             rungs: string[];
         };
@@ -3220,6 +4132,21 @@ export interface components {
             /** Effort */
             effort: number;
             capacity: components["schemas"]["Explained"];
+        };
+        /**
+         * Region
+         * @description How much a region works.
+         */
+        Region: {
+            /** Name */
+            name: string;
+            /**
+             * Share
+             * @description % of the work.
+             */
+            share: number;
+            /** Prime */
+            prime: boolean;
         };
         /**
          * Retirement
@@ -3323,11 +4250,26 @@ export interface components {
             name: string;
             dose: components["schemas"]["Dose"];
             gate: components["schemas"]["Gate"];
-            demand: components["schemas"]["Estimate"];
-            load: components["schemas"]["Estimate"];
-            share: components["schemas"]["Estimate"];
+            /**
+             * Why
+             * @description Why it stands where it does, if not by demand.
+             */
+            why: string;
+            /**
+             * Closed
+             * @description Why it is closed to the athlete today; '' if it is open.
+             */
+            closed: string;
+            /**
+             * Lane
+             * @description Which of the ladder's lanes; none if effort alone tells.
+             */
+            lane: number | null;
+            demand: components["schemas"]["Estimate"] | null;
+            load: components["schemas"]["Estimate"] | null;
+            share: components["schemas"]["Estimate"] | null;
             /** @description Reps to failure, or seconds, likely here. */
-            expected: components["schemas"]["Estimate"];
+            expected: components["schemas"]["Estimate"] | null;
             figure: components["schemas"]["Figure"];
         };
         /**
@@ -3360,6 +4302,8 @@ export interface components {
             name: string;
             /** Movement Name */
             movement_name: string;
+            /** Effort Only */
+            effort_only: boolean;
             /** Prime */
             prime: string[];
             /** Cues */
@@ -3368,13 +4312,18 @@ export interface components {
             faults: components["schemas"]["Fault"][];
             /** Cautions */
             cautions: string[];
-            demand: components["schemas"]["Explained"];
-            share: components["schemas"]["Explained"];
-            work: components["schemas"]["Explained"];
+            /**
+             * Stress
+             * @description Joints and how much they bear.
+             */
+            stress: string[];
+            demand: components["schemas"]["Explained"] | null;
+            share: components["schemas"]["Explained"] | null;
+            work: components["schemas"]["Explained"] | null;
             /** Rep Time S */
             rep_time_s: number;
-            phases: components["schemas"]["Phases"];
-            expected: components["schemas"]["Explained"];
+            phases: components["schemas"]["Phases"] | null;
+            expected: components["schemas"]["Explained"] | null;
             /** Figures */
             figures: components["schemas"]["Figure"][];
         };
@@ -3487,7 +4436,7 @@ export interface components {
              * Unit
              * @enum {string}
              */
-            unit: "reps" | "s";
+            unit: "reps" | "s" | "cm";
             /** Effort */
             effort: number;
             /** Clean */
@@ -3691,12 +4640,23 @@ export interface components {
         };
         /**
          * Step
-         * @description From one rung to the next above it.
+         * @description From one rung to one above it.
          */
         Step: {
-            ratio: components["schemas"]["Estimate"];
-            /** @description Likely above for whoever just meets the lower gate. */
-            above: components["schemas"]["Estimate"];
+            /**
+             * Lower Id
+             * Format: uuid
+             */
+            lower_id: string;
+            /**
+             * Upper Id
+             * Format: uuid
+             */
+            upper_id: string;
+            /** @description None across lanes and where effort alone tells. */
+            ratio: components["schemas"]["Estimate"] | null;
+            /** @description Likely above for whoever just meets the gate. */
+            above: components["schemas"]["Estimate"] | null;
             /** Gap */
             gap: boolean;
             /** Easier */
@@ -3728,6 +4688,41 @@ export interface components {
              * @example hands
              */
             label: string;
+        };
+        /**
+         * TermsOf
+         * @description What counts as a step.
+         */
+        TermsOf: {
+            /**
+             * Least Reps
+             * @description Fewest useful reps above.
+             * @default 5
+             */
+            least_reps: number;
+            /**
+             * Least Seconds
+             * @description Shortest useful hold above.
+             * @default 5
+             */
+            least_seconds: number;
+            /**
+             * Step Percent
+             * @description Wanted step, % of the demand.
+             * @default 10
+             */
+            step_percent: number;
+            /**
+             * Order
+             * @description Kinds of change, the dearest first.
+             * @default [
+             *       "tempo",
+             *       "lever",
+             *       "range",
+             *       "load"
+             *     ]
+             */
+            order: ("tempo" | "lever" | "range" | "load")[];
         };
         /**
          * TestCard
@@ -3772,7 +4767,7 @@ export interface components {
              * Unit
              * @enum {string}
              */
-            unit: "reps" | "s";
+            unit: "reps" | "s" | "cm";
             /** Per Side */
             per_side: boolean;
             /** How */
@@ -3820,7 +4815,7 @@ export interface components {
              * Unit
              * @enum {string}
              */
-            unit: "reps" | "s";
+            unit: "reps" | "s" | "cm";
             /**
              * Side
              * @enum {string}
@@ -3869,6 +4864,22 @@ export interface components {
              * @example 4
              */
             count: number;
+        };
+        /**
+         * Tie
+         * @description One steps from a lower rung to an upper one.
+         */
+        Tie: {
+            /**
+             * Lower Id
+             * Format: uuid
+             */
+            lower_id: string;
+            /**
+             * Upper Id
+             * Format: uuid
+             */
+            upper_id: string;
         };
         /**
          * Today
@@ -3996,7 +5007,7 @@ export interface components {
         };
         /**
          * Way
-         * @description One thing changed alone until the step is made.
+         * @description One thing changed alone until the step is made, as a rung to add.
          */
         Way: {
             /**
@@ -4014,16 +5025,12 @@ export interface components {
              * @example kg
              */
             unit: string;
-            /**
-             * By Work
-             * @description It tells on the work of a rep, not on the demand.
-             */
-            by_work: boolean;
             /** Now */
             now: number;
             to: components["schemas"]["Explained"] | null;
             demand: components["schemas"]["Estimate"] | null;
             expected: components["schemas"]["Estimate"] | null;
+            rung: components["schemas"]["PlainRung"] | null;
             /** Why Not */
             why_not: string;
         };
@@ -6043,6 +7050,78 @@ export interface operations {
             };
         };
     };
+    get_placements: {
+        parameters: {
+            query?: {
+                purpose?: "learn" | "skill" | "strength" | "size" | "endurance" | "keep" | "finisher";
+                level?: "beginner" | "intermediate" | "advanced";
+            };
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Placements"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_catalogue: {
         parameters: {
             query?: never;
@@ -6061,6 +7140,78 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Catalogue"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_movement: {
+        parameters: {
+            query?: {
+                /** @description For whose body; an average one if left out. */
+                athlete_id?: string | null;
+            };
+            header?: never;
+            path: {
+                movement_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MovementSheet"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -6252,6 +7403,216 @@ export interface operations {
             };
         };
     };
+    delete_ladder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ladder_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    copy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ladder_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Copy"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderSheet"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    compare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ladder_id: string;
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Compared"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_rung: {
         parameters: {
             query?: never;
@@ -6273,6 +7634,80 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RungSheet"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_rung: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ladder_id: string;
+                rung_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlainRung"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderSheet"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -6532,6 +7967,580 @@ export interface operations {
             };
         };
     };
+    add_rung: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ladder_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewRung"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RungName"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    move_rung: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ladder_id: string;
+                rung_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Position"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderSheet"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tie: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ladder_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Tie"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderSheet"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    untie: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ladder_id: string;
+                lower_id: string;
+                upper_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderSheet"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ladder_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderSheet"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    redo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ladder_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderSheet"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    set_terms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ladder_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TermsOf"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderSheet"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_bridge: {
+        parameters: {
+            query: {
+                lower_id: string;
+                upper_id: string;
+            };
+            header?: never;
+            path: {
+                ladder_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Bridge"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_ways: {
         parameters: {
             query?: {
@@ -6605,9 +8614,12 @@ export interface operations {
             };
         };
     };
-    add_rung: {
+    get_file: {
         parameters: {
-            query?: never;
+            query: {
+                /** @description JSON to keep, Markdown to read, SVG to print. */
+                kind: "json" | "md" | "svg";
+            };
             header?: never;
             path: {
                 ladder_id: string;
@@ -6616,19 +8628,158 @@ export interface operations {
                 invelo_session?: string | null;
             };
         };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewRung"];
-            };
-        };
+        requestBody?: never;
         responses: {
             /** @description Successful Response */
-            201: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RungName"];
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_schema: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    import_file: {
+        parameters: {
+            query?: {
+                /** @description Only tell what it holds. */
+                dry_run?: boolean;
+            };
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": unknown;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Imported"];
                 };
             };
             /** @description Nobody is signed in. */

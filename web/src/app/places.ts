@@ -40,7 +40,14 @@ export const PLACES: Place[] = [
     keys: [
       ["↑ ↓", "climb the rungs"],
       ["Enter", "open the rung's sheet"],
+      ["B", "bridge the step above"],
       ["T", "ways to the next step"],
+      ["A", "add a rung above"],
+      ["E", "edit the rung"],
+      ["[ ]", "move the rung down or up"],
+      ["U", "undo"],
+      ["R", "do again"],
+      ["/", "find a movement"],
     ],
   },
   {

@@ -1,50 +1,77 @@
 /**
  * The ladder to scale: height on the page is demand, so a big step is a big space. Rungs stand at
- * their true height; their labels are spread beside them, joined by leader lines.
+ * their true height; their labels are spread beside them, joined by leader lines. Lanes stand side
+ * by side; what only effort tells stands beside the scale.
  */
+import { type PointerEvent, useState } from "react";
 import type { Schema } from "../api/client";
 import { demand, range, ratio, told } from "../parts/figures";
 import { Figure } from "./Figure";
-import { axisTicks, type LadderScale, spread } from "./ladderScale";
+import { LadderLane } from "./LadderLane";
+import { type LaneLayout, type Layout, ROOMY } from "./ladderScale";
 import { Dimension } from "./marks";
 
-export const RAIL = { left: 128, right: 236 };
-const LABELS = 300;
-const ROW = 46;
-const FIGURE = { width: 104, height: ROW - 2 };
+const FIGURE = { width: 104, height: 44 };
+const NARROW_FIGURE = { width: 72, height: 44 };
+const SMALL_FIGURE = { width: 44, height: 22 };
 /** Pixels for each metre of the small figures: one scale for all, so that bodies compare. */
-const FIGURE_SCALE = 25;
+const FIGURE_SCALE = { roomy: 25, tight: 12 };
+
+export interface Pencilled {
+  /** By which it is called beside the drawing. */
+  number: number;
+  name: string;
+  demand: Schema["Estimate"];
+  lane: number;
+}
 
 interface Props {
   sheet: Schema["LadderSheet"];
-  scale: LadderScale;
+  layout: Layout;
   width: number;
-  height: number;
   selected: number;
+  /** Rungs of a bridge that are not taken yet. */
+  pencilled?: Pencilled[];
+  /** The same ladder for someone else. */
+  other?: Schema["LadderSheet"] | undefined;
   onSelect: (index: number) => void;
   onOpen: (index: number) => void;
+  /** A rung was drawn to another place in the order. */
+  onMove: (index: number, position: number) => void;
 }
 
 export function LadderDrawing(props: Props) {
-  const { sheet, scale, width, height, selected, onSelect, onOpen } = props;
-  const heights = sheet.rungs.map((rung) => scale.y(rung.demand.likely));
-  const rows = spread(heights, ROW, height);
+  const { sheet, layout, width, selected, pencilled = [], other, onSelect, onOpen } = props;
+  const { height, heights, rows, labels, row } = layout;
+  const tight = sheet.rungs.length > ROOMY;
+  const drag = useDrag(props);
   return (
     <div className="relative" style={{ width, height }}>
       <svg width={width} height={height} className="absolute inset-0" aria-hidden="true">
-        <Axis scale={scale} height={height} words={axisWords(sheet)} />
-        <Rails height={height} />
+        {layout.lanes.map((lane, index) => (
+          <LadderLane
+            key={`${lane.lane.measure_words} ${lane.lane.counted}`}
+            layout={lane}
+            height={height}
+            other={other?.lanes[index]}
+          />
+        ))}
+        <Ties sheet={sheet} layout={layout} />
         {sheet.rungs.map((rung, index) => (
           <RungLine
             key={rung.id}
             rung={rung}
-            scale={scale}
+            lane={rung.lane === null ? undefined : layout.lanes[rung.lane]}
+            y={heights[index] ?? 0}
             label={rows[index] ?? 0}
+            labels={labels}
             selected={index === selected}
           />
         ))}
-        <Reach sheet={sheet} scale={scale} height={height} />
-        <Steps sheet={sheet} heights={heights} selected={selected} />
+        <Steps sheet={sheet} layout={layout} selected={selected} />
+        {pencilled.map((one) => (
+          <PencilLine key={one.name} one={one} lane={layout.lanes[one.lane]} />
+        ))}
       </svg>
       <div
         role="listbox"
@@ -64,188 +91,218 @@ export function LadderDrawing(props: Props) {
             onDoubleClick={() => onOpen(index)}
             className={`absolute right-0 flex items-center gap-2 pr-2 ${
               index === selected ? "bg-wash outline-1 outline-ink" : "hover:bg-wash"
-            }`}
-            style={{ left: LABELS, top: (rows[index] ?? 0) - ROW / 2 + 1, height: ROW - 2 }}
+            } ${drag.from === index ? "opacity-50" : ""}`}
+            style={{ left: labels, top: (rows[index] ?? 0) - row / 2 + 1, height: row - 2 }}
           >
-            <Figure
-              figures={[rung.figure]}
-              {...FIGURE}
-              small
-              most={FIGURE_SCALE}
-              label={`${rung.name}, seen from the side`}
-            />
-            <RungLabel sheet={sheet} rung={rung} />
+            <span className="shrink-0">
+              <Figure
+                figures={[rung.figure]}
+                {...(tight ? SMALL_FIGURE : sheet.lanes.length > 2 ? NARROW_FIGURE : FIGURE)}
+                small
+                most={tight ? FIGURE_SCALE.tight : FIGURE_SCALE.roomy}
+                label={`${rung.name}, seen from the side`}
+              />
+            </span>
+            <RungLabel sheet={sheet} rung={rung} tight={tight} beside={other?.rungs[index]} />
+            <span
+              aria-hidden="true"
+              title="Draw to another place; [ and ] do the same"
+              className="ml-auto cursor-grab touch-none px-1 text-faint select-none print:hidden"
+              {...drag.handle(index)}
+            >
+              ⁝⁝
+            </span>
           </div>
         ))}
+        {drag.at !== null && (
+          <div
+            className="absolute right-0 h-0.5 bg-ink"
+            style={{ left: labels, top: drag.at }}
+            aria-hidden="true"
+          />
+        )}
       </div>
     </div>
   );
 }
 
-function RungLabel({ sheet, rung }: { sheet: Schema["LadderSheet"]; rung: Schema["Rung"] }) {
+/** Drawing a rung by its handle: the nearest label's place is where it goes. */
+function useDrag({ layout, onMove }: Props) {
+  const [from, setFrom] = useState<number | null>(null);
+  const [at, setAt] = useState<number | null>(null);
+  const place = (event: PointerEvent) => {
+    const list = event.currentTarget.closest("[role=listbox]")?.parentElement;
+    return event.clientY - (list?.getBoundingClientRect().top ?? 0);
+  };
+  const nearest = (y: number) =>
+    layout.rows.reduce(
+      (best, row, index) =>
+        Math.abs(row - y) < Math.abs((layout.rows[best] ?? 0) - y) ? index : best,
+      0,
+    );
+  const handle = (index: number) => ({
+    onPointerDown: (event: PointerEvent) => {
+      event.currentTarget.setPointerCapture(event.pointerId);
+      setFrom(index);
+    },
+    onPointerMove: (event: PointerEvent) => from !== null && setAt(place(event)),
+    onPointerUp: (event: PointerEvent) => {
+      const to = nearest(place(event));
+      if (from !== null && at !== null && to !== from) onMove(from, to);
+      setFrom(null);
+      setAt(null);
+    },
+  });
+  return { from, at, handle };
+}
+
+interface LabelProps {
+  sheet: Schema["LadderSheet"];
+  rung: Schema["Rung"];
+  tight: boolean;
+  /** The same rung for someone else. */
+  beside: Schema["Rung"] | undefined;
+}
+
+function RungLabel({ sheet, rung, tight, beside }: LabelProps) {
   const stands = rung.id === sheet.standing_id;
-  const fits = rung.id === sheet.placement.rung_id;
+  const fits = rung.id === sheet.placement?.rung_id;
+  const figures = rung.demand ? (
+    <>
+      {demand(rung.demand.likely, rung.demand.unit)} (
+      {range(rung.demand, rung.demand.unit === "kg" ? 1 : 0)})
+      {rung.expected && ` · ${told(rung.expected)}`}
+      {beside?.expected && <span className="text-watch"> · ≡ {told(beside.expected)}</span>}
+    </>
+  ) : (
+    "by effort"
+  );
   return (
-    <div className="min-w-0 leading-tight">
+    <div
+      className={`min-w-0 flex-1 overflow-hidden leading-tight ${tight ? "flex items-baseline gap-2" : ""}`}
+    >
       <div className="flex items-baseline gap-2 font-head text-[1.05rem] whitespace-nowrap">
-        <span className={stands ? "font-semibold" : ""}>{rung.name}</span>
+        <span className={`truncate ${stands ? "font-semibold" : ""}`} title={rung.name}>
+          {rung.name}
+        </span>
         {stands && <span className="bg-ink px-1.5 text-sm text-sheet">stands here</span>}
         {fits && <span className="border border-ready px-1.5 text-sm text-ready">dose fits</span>}
+        {rung.closed && <span className="border border-over px-1 text-sm text-over">■ closed</span>}
       </div>
-      <div className="text-sm whitespace-nowrap text-faint">
-        {demand(rung.demand.likely, rung.demand.unit)} (
-        {range(rung.demand, rung.demand.unit === "kg" ? 1 : 0)}) · {told(rung.expected)}
-      </div>
+      <div className="text-sm whitespace-nowrap text-faint">{figures}</div>
     </div>
-  );
-}
-
-/** "kg on the hands, a rep of 2 s"; "N·m of hip torque". */
-function axisWords({ measure_words, rungs, unit }: Schema["LadderSheet"]): string {
-  const of = rungs[0]?.demand.unit ?? "kg";
-  const what = measure_words === "hand load" ? "on the hands" : `of ${measure_words}`;
-  return `${of} ${what}${unit === "reps" ? ", a rep of 2 s" : ""}`;
-}
-
-interface AxisProps {
-  scale: LadderScale;
-  height: number;
-  words: string;
-}
-
-function Axis({ scale, height, words }: AxisProps) {
-  const x = 44;
-  return (
-    <g className="stroke-line">
-      <line x1={x} y1={6} x2={x} y2={height - 18} strokeWidth={1} />
-      {axisTicks(scale).map((value) => (
-        <g key={value}>
-          <line x1={x - 5} y1={scale.y(value)} x2={x} y2={scale.y(value)} strokeWidth={1} />
-          <text
-            x={x - 9}
-            y={scale.y(value) + 4}
-            textAnchor="end"
-            stroke="none"
-            className="fill-faint text-[12px]"
-          >
-            {value}
-          </text>
-        </g>
-      ))}
-      <text x={4} y={height - 2} stroke="none" className="fill-faint font-head text-[13px]">
-        {words}
-      </text>
-    </g>
-  );
-}
-
-/** Filled between the rails up to where the useful dose is there; a hairline at capacity. */
-function Reach({ sheet, scale, height }: Pick<Props, "sheet" | "scale" | "height">) {
-  const { reach, capacity } = sheet.placement;
-  const top = Math.max(0, scale.y(reach.likely));
-  const capacityY = scale.y(capacity.likely);
-  const beyond = capacityY < 12;
-  return (
-    <g>
-      <rect
-        x={RAIL.left}
-        y={top}
-        width={RAIL.right - RAIL.left}
-        height={Math.max(0, height - 24 - top)}
-        className="fill-reach"
-      />
-      <rect
-        x={RAIL.left + 3}
-        y={Math.max(0, scale.y(reach.high))}
-        width={5}
-        height={Math.max(0, scale.y(reach.low) - Math.max(0, scale.y(reach.high)))}
-        className="fill-ready"
-      />
-      <line
-        x1={RAIL.left}
-        y1={top}
-        x2={RAIL.right}
-        y2={top}
-        className="stroke-ready"
-        strokeWidth={2.5}
-      />
-      <text
-        x={RAIL.left + 12}
-        y={top - 5}
-        className="cleared fill-ready font-head text-[13px] font-semibold"
-      >
-        reach {demand(reach.likely, reach.unit)}
-      </text>
-      {!beyond && (
-        <line
-          x1={RAIL.left}
-          y1={capacityY}
-          x2={RAIL.right}
-          y2={capacityY}
-          className="stroke-ink"
-          strokeDasharray="2 3"
-        />
-      )}
-      <text
-        x={RAIL.left + 12}
-        y={beyond ? 12 : capacityY - 4}
-        className="cleared fill-ink font-head text-[13px]"
-      >
-        {beyond ? "↑ " : ""}capacity {demand(capacity.likely, capacity.unit)}
-      </text>
-    </g>
-  );
-}
-
-/** The rails, broken at the foot: the scale does not start at zero. */
-function Rails({ height }: { height: number }) {
-  const foot = height - 20;
-  return (
-    <g className="stroke-ink" strokeWidth={2} fill="none">
-      {[RAIL.left, RAIL.right].map((x) => (
-        <path key={x} d={`M${x},4 V${foot - 12} l-5,3 l10,4 l-5,3 V${foot + 4}`} />
-      ))}
-    </g>
   );
 }
 
 interface RungLineProps {
   rung: Schema["Rung"];
-  scale: LadderScale;
+  /** None where only effort tells. */
+  lane: LaneLayout | undefined;
+  y: number;
   label: number;
+  labels: number;
   selected: boolean;
 }
 
-function RungLine({ rung, scale, label, selected }: RungLineProps) {
-  const y = scale.y(rung.demand.likely);
-  const high = scale.y(rung.demand.high);
-  const low = scale.y(rung.demand.low);
-  const elbow = LABELS - 22;
+function RungLine({ rung, lane, y, label, labels, selected }: RungLineProps) {
+  const elbow = labels - 22;
+  if (!lane || !rung.demand)
+    return (
+      <g className="stroke-line" fill="none">
+        <circle cx={elbow - 6} cy={label} r={4} className="stroke-ink" strokeDasharray="2 2" />
+        <path d={`M${elbow - 2},${label} H${labels}`} strokeWidth={1} />
+      </g>
+    );
+  const high = lane.scale.y(rung.demand.high);
+  const low = lane.scale.y(rung.demand.low);
   return (
     <g className="stroke-ink">
-      <line x1={RAIL.left} y1={y} x2={RAIL.right} y2={y} strokeWidth={selected ? 4 : 2} />
+      <line x1={lane.left} y1={y} x2={lane.right} y2={y} strokeWidth={selected ? 4 : 2} />
       <g className="stroke-line" strokeWidth={1} fill="none">
-        <path d={`M${RAIL.right + 8},${high} V${low} m-3,0 h6 M${RAIL.right + 5},${high} h6`} />
-        <path d={`M${RAIL.right + 8},${y} H${elbow - 10} L${elbow},${label} H${LABELS}`} />
+        <path d={`M${lane.right + 8},${high} V${low} m-3,0 h6 M${lane.right + 5},${high} h6`} />
+        <path d={`M${lane.right + 8},${y} H${elbow - 10} L${elbow},${label} H${labels}`} />
       </g>
     </g>
   );
 }
 
+/** A rung in pencil: dashed, with its number. */
+function PencilLine({ one, lane }: { one: Pencilled; lane: LaneLayout | undefined }) {
+  if (!lane) return null;
+  const y = lane.scale.y(one.demand.likely);
+  return (
+    <g className="stroke-over">
+      <line
+        x1={lane.left - 6}
+        y1={y}
+        x2={lane.right + 20}
+        y2={y}
+        strokeWidth={2}
+        strokeDasharray="6 4"
+      />
+      <text
+        x={lane.right + 24}
+        y={y + 4}
+        stroke="none"
+        className="cleared fill-over font-head text-[13px] font-semibold"
+      >
+        {one.number}
+      </text>
+    </g>
+  );
+}
+
+const position = (sheet: Schema["LadderSheet"], id: string) =>
+  sheet.rungs.findIndex((rung) => rung.id === id);
+
+/** Where a way branches off, joins or changes its lane, it is drawn. */
+function Ties({ sheet, layout }: { sheet: Schema["LadderSheet"]; layout: Layout }) {
+  const spot = (index: number) => {
+    const rung = sheet.rungs[index];
+    const lane = rung?.lane == null ? undefined : layout.lanes[rung.lane];
+    return lane
+      ? { x: lane.right, y: layout.heights[index] ?? 0 }
+      : { x: layout.labels - 28, y: layout.rows[index] ?? 0 };
+  };
+  return sheet.steps.map((step) => {
+    const [lower, upper] = [position(sheet, step.lower_id), position(sheet, step.upper_id)];
+    const same = sheet.rungs[lower]?.lane === sheet.rungs[upper]?.lane;
+    if (same && upper === lower + 1) return null;
+    const [a, b] = [spot(lower), spot(upper)];
+    const bulge = Math.max(a.x, b.x) + (same ? 16 : 4);
+    return (
+      <path
+        key={step.lower_id + step.upper_id}
+        d={`M${a.x},${a.y} C${bulge},${a.y} ${bulge},${b.y} ${b.x},${b.y}`}
+        className="stroke-line"
+        strokeDasharray="1 3"
+        strokeWidth={1.6}
+        fill="none"
+      />
+    );
+  });
+}
+
+interface StepsProps {
+  sheet: Schema["LadderSheet"];
+  layout: Layout;
+  selected: number;
+}
+
 /** Gaps are dimensioned in red; of the other steps, those beside the picked rung. */
-function Steps(props: { sheet: Schema["LadderSheet"]; heights: number[]; selected: number }) {
-  const { sheet, heights, selected } = props;
-  return sheet.steps.map((step, index) => {
-    const beside = index === selected || index === selected - 1;
-    if (!step.gap && !step.easier && !beside) return null;
-    const low = heights[index] ?? 0;
-    const high = heights[index + 1] ?? 0;
+function Steps({ sheet, layout, selected }: StepsProps) {
+  return sheet.steps.map((step) => {
+    const [lower, upper] = [position(sheet, step.lower_id), position(sheet, step.upper_id)];
+    const lane = layout.lanes[sheet.rungs[lower]?.lane ?? -1];
+    const beside = lower === selected || upper === selected;
+    if (!step.ratio || !lane || !(step.gap || step.easier || beside)) return null;
     const word = step.easier ? "easier " : step.gap ? "gap " : "";
+    const x = lane.left - 14;
     return (
       <Dimension
-        key={sheet.rungs[index]?.id}
-        from={[RAIL.left - 14, low]}
-        to={[RAIL.left - 14, high]}
+        key={step.lower_id + step.upper_id}
+        from={[x, layout.heights[lower] ?? 0]}
+        to={[x, layout.heights[upper] ?? 0]}
         text={`${word}${ratio(step.ratio)}`}
         tone={step.gap || step.easier ? "over" : "ink"}
         side="left"

@@ -1,7 +1,16 @@
-/** The ladder's vertical scale. */
+/** Where everything on a ladder's drawing stands: lanes side by side, each to its own scale. */
 import type { Schema } from "../api/client";
 
 const CM_PER_PIXEL = 2.54 / 96;
+const TOP = 8;
+const BELOW = 40;
+/** Px from one lane to the next, from a lane's left edge to its axis and its rails, and to the
+ * labels: for a single lane, for two, and for more. */
+const LANES = {
+  one: { width: 260, axis: 44, left: 128, right: 236 },
+  two: { width: 160, axis: 44, left: 92, right: 148 },
+  more: { width: 122, axis: 34, left: 72, right: 112 },
+};
 
 export interface LadderScale {
   low: number;
@@ -10,25 +19,79 @@ export interface LadderScale {
   y: (demand: number) => number;
   /** As a drawing states it. */
   words: string;
+  unit: string;
 }
 
-/** Fit a ladder's demands between the top and the foot of a page. */
-export function ladderScale(sheet: Schema["LadderSheet"], height: number): LadderScale {
-  const demands = sheet.rungs.map((rung) => rung.demand.likely);
+export interface LaneLayout {
+  lane: Schema["Lane"];
+  scale: LadderScale;
+  /** Px of the axis and of both rails. */
+  axis: number;
+  left: number;
+  right: number;
+}
+
+export interface Layout {
+  lanes: LaneLayout[];
+  /** Px where the labels begin. */
+  labels: number;
+  height: number;
+  /** Px from one label to the next. */
+  row: number;
+  /** Where each rung stands, px from the top. */
+  heights: number[];
+  /** Where each rung's label stands. */
+  rows: number[];
+}
+
+/** More rungs than this are told in a line each, so that they still fit on a page. */
+export const ROOMY = 15;
+
+/** Lay a ladder out on a page at least so high. */
+export function layoutOf(sheet: Schema["LadderSheet"], least: number): Layout {
+  const count = sheet.rungs.length;
+  const row = count > ROOMY ? 24 : 46;
+  const height = Math.max(least, count * row + 30);
+  const many = sheet.lanes.length;
+  const { width, axis, left, right } = LANES[many <= 1 ? "one" : many === 2 ? "two" : "more"];
+  const lanes = sheet.lanes.map((lane, index) => {
+    const x = index * width;
+    const scale = scaleOf(sheet, index, height);
+    return { lane, scale, axis: x + axis, left: x + left, right: x + right };
+  });
+  const heights = sheet.rungs.map((rung, index) =>
+    rung.lane !== null && rung.demand
+      ? (lanes[rung.lane]?.scale.y(rung.demand.likely) ?? 0)
+      : height - BELOW - ((index + 0.5) / count) * (height - BELOW - TOP),
+  );
+  return {
+    lanes,
+    labels: Math.max(1, many) * width + 40,
+    height,
+    row,
+    heights,
+    rows: spread(heights, row, height - 6),
+  };
+}
+
+/** Fit a lane's demands into the part of the page where its rungs stand in the order. */
+function scaleOf(sheet: Schema["LadderSheet"], lane: number, height: number): LadderScale {
+  const places = sheet.rungs.flatMap((rung, index) => (rung.lane === lane ? [index] : []));
+  const demands = places.map((index) => sheet.rungs[index]?.demand?.likely ?? 0);
   const least = Math.min(...demands);
   const most = Math.max(...demands);
   const margin = Math.max(1, (most - least) * 0.06);
   const low = Math.max(0, least - margin);
   const high = most + margin;
-  const [top, foot] = [8, height - 40];
+  const [first, last] = [Math.min(...places), Math.max(...places)];
+  const page = height - BELOW - TOP;
+  const whole = sheet.lanes.length === 1;
+  const foot = whole ? height - BELOW : TOP + page * (1 - first / sheet.rungs.length);
+  const top = whole ? TOP : TOP + page * (1 - (last + 1) / sheet.rungs.length);
   const y = (demand: number) => foot - ((demand - low) / (high - low)) * (foot - top);
   const perCm = (high - low) / ((foot - top) * CM_PER_PIXEL);
-  return {
-    low,
-    high,
-    y,
-    words: `1 cm : ${perCm.toFixed(2)} ${sheet.rungs[0]?.demand.unit ?? "kg"}`,
-  };
+  const unit = sheet.lanes[lane]?.unit ?? "kg";
+  return { low, high, y, words: `1 cm : ${perCm.toFixed(2)} ${unit}`, unit };
 }
 
 /** Round values for the axis, about eight of them. */

@@ -9,16 +9,18 @@ interface Props {
   about?: string;
   /** For tables. */
   wide?: boolean;
+  /** For a list with a sheet beside it. */
+  widest?: boolean;
   children: ReactNode;
 }
 
-export function Dialog({ open, onOpenChange, title, about, wide, children }: Props) {
+export function Dialog({ open, onOpenChange, title, about, wide, widest, children }: Props) {
   return (
     <Radix.Root open={open} onOpenChange={onOpenChange}>
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-10 bg-desk/80" />
         <Radix.Content
-          className={`fixed top-1/2 left-1/2 z-20 max-h-[90vh] ${wide ? "w-[min(94vw,46rem)]" : "w-[min(94vw,34rem)]"} -translate-x-1/2 -translate-y-1/2 overflow-y-auto border border-ink bg-sheet p-5`}
+          className={`fixed top-1/2 left-1/2 z-20 max-h-[90vh] ${widest ? "w-[min(96vw,60rem)]" : wide ? "w-[min(94vw,46rem)]" : "w-[min(94vw,34rem)]"} -translate-x-1/2 -translate-y-1/2 overflow-y-auto border border-ink bg-sheet p-5`}
           {...(about ? {} : { "aria-describedby": undefined })}
         >
           <div className="flex items-baseline justify-between gap-4 border-b border-ink pb-2">

@@ -102,12 +102,13 @@ export type Unit = Schema["Dose"]["unit"];
 
 /** The unit where it must be said; a bare count is of reps. */
 function seconds(unit: Unit): string {
-  return unit === "s" ? `${thin}s` : "";
+  return unit === "reps" ? "" : `${thin}${unit}`;
 }
 
 /** "12 reps", "20 s". */
 export function done(count: number, unit: Unit): string {
-  return `${rounded(count, Number.isInteger(count) ? 0 : 1)}${unit === "s" ? `${thin}s` : " reps"}`;
+  const told = rounded(count, Number.isInteger(count) ? 0 : 1);
+  return unit === "reps" ? `${told} reps` : `${told}${thin}${unit}`;
 }
 
 /** A demand or a capacity by itself: "47.9 kg", "152 N·m". */

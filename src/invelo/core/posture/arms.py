@@ -12,6 +12,7 @@ from invelo.core.body import SegmentValues
 from invelo.core.errors import InputError
 from invelo.core.estimate import Array
 from invelo.core.posture.pose import joints
+from invelo.core.posture.refuse import Refuse, at_first
 
 BOTTOM_CLEARANCE = 0.10
 """Shoulder's distance from the hands' level at the bottom of a press, of stature (common practice:
@@ -26,15 +27,21 @@ BAR_CLEARANCE = 0.12
 the chest)."""
 
 
-def press(segments: SegmentValues, values: Mapping[str, Array], depth: Array) -> dict[str, Array]:
+def press(
+    segments: SegmentValues,
+    values: Mapping[str, Array],
+    depth: Array,
+    refuse: Refuse = at_first,
+) -> dict[str, Array]:
     """Hands on a surface under the chest: straight arms, elbows at 90°, chest near the hands.
 
     Args:
         segments: lengths, shape `(k,)`.
         values: `hand_offset` (m), `deficit` (m) and `width` (degrees the arms point outwards),
             where the form has them.
-        depth: 0 to 1, shape `(n, 1)`; between the three places the hands move in a straight line
-            seen from the shoulder.
+        depth: 0 to 1, shape `(n, 1)` or `(n, k)`; between the three places the hands move in a
+            straight line seen from the shoulder.
+        refuse: what is done with hands out of reach.
 
     Raises:
         InputError: for hands further along the body than the arms are long.
@@ -45,13 +52,16 @@ def press(segments: SegmentValues, values: Mapping[str, Array], depth: Array) ->
     back = offset + depth * BOTTOM_HANDS_BACK * stature
     middle = offset + 0.5 * BOTTOM_HANDS_BACK * stature
     straight, square = upper + fore, np.hypot(upper, fore)
-    if np.any(np.abs(offset) >= straight) or np.any(np.abs(middle) >= square):
-        raise InputError(
+    refuse(
+        (np.abs(offset) >= straight) | (np.abs(middle) >= square),
+        lambda: InputError(
             "hand offset",
             "the hands are further along the body than the arms are long.",
             "Bring the hands nearer to the shoulders.",
-        )
-    top_away, middle_away = np.sqrt(straight**2 - offset**2), np.sqrt(square**2 - middle**2)
+        ),
+    )
+    top_away = np.sqrt(np.maximum(0.0, straight**2 - offset**2))
+    middle_away = np.sqrt(np.maximum(0.0, square**2 - middle**2))
     low = BOTTOM_CLEARANCE * stature - values.get("deficit", np.zeros(1))
     upper_half = top_away + (middle_away - top_away) * 2 * depth
     lower_half = middle_away + (low - middle_away) * (2 * depth - 1)

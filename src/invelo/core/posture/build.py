@@ -10,12 +10,13 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from invelo.core.body import GRAVITY, SegmentValues, Worn
+from invelo.core.body import GRAVITY, Carried, SegmentValues
 from invelo.core.errors import InputError
 from invelo.core.estimate import Array
 from invelo.core.posture import arms, pose
 from invelo.core.posture.contacts import HEEL_SHARE, RESTING, base, closure, contact, mid_foot
 from invelo.core.posture.form import Form
+from invelo.core.posture.refuse import Refuse, at_first
 from invelo.core.posture.skeleton import (
     OutsideForce,
     Posture,
@@ -60,9 +61,10 @@ def build(
     segments: SegmentValues,
     values: Mapping[str, Array],
     depth: Array,
-    worn: Worn,
+    worn: Carried,
     pulls: tuple[Pull, ...] = (),
     slack: Mapping[str, Array] | None = None,
+    refuse: Refuse = at_first,
 ) -> Posture:
     """The posture of a body, or of its variations, at one or more places along the rep.
 
@@ -70,10 +72,11 @@ def build(
         form: which family's.
         segments: of the body, each value of shape `(k,)`.
         values: of the form's parameters, in their units, each of shape `(1,)` or `(k,)`.
-        depth: along the rep, 0 to 1, shape `(n, 1)`.
+        depth: along the rep, 0 to 1, shape `(n, 1)` or `(n, k)`.
         worn: what is carried.
         pulls: forces from outside.
         slack: added to joint angles, degrees, shape `(k,)`: how loosely they are held.
+        refuse: what is done with a posture that cannot be.
 
     Returns:
         a posture whose every value has the shape `(n, k)`.
@@ -82,18 +85,18 @@ def build(
         InputError: for joint angles no human has, or heights out of this body's reach.
     """
     facing = 1.0 if form.facing == "up" else -1.0
-    angles = _angles(form, segments, values, depth, facing, slack or {})
+    angles = _angles(form, segments, values, depth, facing, slack or {}, refuse)
     if "other_hip" in angles or "rear" in [touch.at for touch in form.touches]:
         segments = two_legs(segments)
 
     def room(turned: dict[str, Array]) -> dict[str, Array]:
-        return _in_the_room(form, segments, values, turned, facing)
+        return _in_the_room(form, segments, values, turned, facing, refuse)
 
     if form.turn:
-        angles = _settle(form, segments, values, angles, room, worn, pulls)
+        angles = _settle(form, segments, values, angles, room, worn, pulls, refuse)
     joints = room(angles)
-    pose.check(angles)
-    _check_floor(form, values, joints)
+    pose.check(angles, refuse)
+    _check_floor(form, values, joints, refuse)
     shape = np.broadcast_shapes(*(place.shape for place in joints.values()))
     joints = {name: np.broadcast_to(place, shape) for name, place in joints.items()}
     touches = [
@@ -121,6 +124,7 @@ def _angles(
     depth: Array,
     facing: float,
     slack: Mapping[str, Array],
+    refuse: Refuse,
 ) -> dict[str, Array]:
     """Joint angles along the rep, radians (`rounding` is a share)."""
     start = {name: np.atleast_1d(value) for name, value in form.start.items()}
@@ -138,7 +142,7 @@ def _angles(
         degrees = (1 - depth) * first + depth * last + slack.get(name, 0.0)
         angles[name] = degrees / 100 if name == "rounding" else np.radians(degrees)
     if form.arms == "press":
-        angles |= arms.press(segments, values, depth)
+        angles |= arms.press(segments, values, depth, refuse)
     if form.arms == "bar":
         angles |= arms.bar(segments, angles, depth, facing)
     if "shank" in angles:  # legs told from the ground up
@@ -160,6 +164,7 @@ def _in_the_room(
     values: Mapping[str, Array],
     angles: dict[str, Array],
     facing: float,
+    refuse: Refuse,
 ) -> dict[str, Array]:
     """Joints with the anchor where it stands, hands and feet laid on what they touch."""
     stature, length = segments.stature, segments.length
@@ -167,14 +172,17 @@ def _in_the_room(
     foot = values.get("foot_height", np.zeros(1))
     joints = pose.joints(segments, angles, facing)
     touching = {touch.at for touch in form.touches}
+    lying = values.get("seat_height", np.zeros(1)) + BODY_DEPTH * stature
+    back, rise = _over_the_ball(segments, angles)
     joint, height = {
         "hands": ("wrist", hand),
         "forearms": ("elbow", hand),
-        "balls": ("ankle", foot + ANKLE_OVER_BALL * stature),
+        "balls": ("ankle", foot + rise),
         "feet": ("ankle", foot + segments.ankle_height),
         "heels": ("heel", foot),
         "knees": ("knee", foot + KNEE_RADIUS * stature),
-        "back": ("hip", np.full(1, BODY_DEPTH * stature)),
+        "back": ("hip", lying),
+        "front": ("hip", lying),
     }[form.anchor]
     joints["heel"] = _heel(segments, joints)
     shift = vector(np.zeros(1), height) - joints[joint]
@@ -189,7 +197,7 @@ def _in_the_room(
         joints["ball"] = joints["ankle"] - vector(ANKLE_OVER_BALL * stature, 0.0)
         joints["heel"] = joints["ankle"]
     if "balls" in touching:
-        joints["ball"] = joints["ankle"] - vector(0.0, ANKLE_OVER_BALL * stature)
+        joints["ball"] = joints["ankle"] + vector(-facing * back, -rise)
     if "feet" in touching:
         ahead = -facing * (1 - HEEL_SHARE) * length["foot"]
         joints["ball"] = joints["ankle"] + vector(ahead, -segments.ankle_height)
@@ -199,8 +207,21 @@ def _in_the_room(
         joints["wrist"] = joints["elbow"] - vector(length["forearm"], 0.0)
         joints["fingertip"] = joints["wrist"] - vector(length["hand"], 0.0)
     if "rear" in touching:
-        joints |= _rear_leg(segments, values, joints)
+        joints |= _rear_leg(segments, values, joints, refuse)
     return joints
+
+
+def _over_the_ball(segments: SegmentValues, angles: Mapping[str, Array]) -> tuple[Array, Array]:
+    """How far the ankle lies behind and over the ball of the foot, m: on tiptoe, or with the heel
+    raised by the angle `heel`."""
+    if "heel" not in angles:
+        return np.zeros(1), np.full(1, ANKLE_OVER_BALL * segments.stature)
+    sole, heel = (1 - HEEL_SHARE) * segments.length["foot"], angles["heel"]
+    ankle = segments.ankle_height
+    return (
+        sole * np.cos(heel) - ankle * np.sin(heel),
+        sole * np.sin(heel) + ankle * np.cos(heel),
+    )
 
 
 def _heel(segments: SegmentValues, joints: Mapping[str, Array]) -> Array:
@@ -212,18 +233,21 @@ def _heel(segments: SegmentValues, joints: Mapping[str, Array]) -> Array:
 
 
 def _rear_leg(
-    segments: SegmentValues, values: Mapping[str, Array], joints: Mapping[str, Array]
+    segments: SegmentValues,
+    values: Mapping[str, Array],
+    joints: Mapping[str, Array],
+    refuse: Refuse,
 ) -> dict[str, Array]:
     """The second leg, from the hip to the ball of a foot behind."""
     ball = vector(-values["stride"], values["rear_height"])
     ankle = ball + vector(0.0, ANKLE_OVER_BALL * segments.stature)
-    if np.any(
+    refuse(
         np.linalg.norm(joints["hip"] - ankle, axis=-1)
-        > segments.length["thigh"] + segments.length["shank"]
-    ):
-        raise InputError(
+        > segments.length["thigh"] + segments.length["shank"],
+        lambda: InputError(
             "stride", "it is longer than the rear leg reaches.", "Bring the rear foot nearer."
-        )
+        ),
+    )
     knee = middle_joint(
         joints["hip"],
         ankle,
@@ -240,8 +264,9 @@ def _settle(
     values: Mapping[str, Array],
     angles: dict[str, Array],
     room: Callable[[dict[str, Array]], dict[str, Array]],
-    worn: Worn,
+    worn: Carried,
     pulls: tuple[Pull, ...],
+    refuse: Refuse,
 ) -> dict[str, Array]:
     """Turn what the form turns until it settles."""
     hip_sum = angles.get("hip", np.zeros(1)) + angles.get("trunk", np.zeros(1))
@@ -265,8 +290,10 @@ def _settle(
     size = np.hypot(sine, cosine)
     short = -level / size
     first = np.atleast_1d(short)[..., 0]
-    if not np.all(np.abs(first) <= 1.0):
-        raise _cannot(form, values, float(first.flat[np.argmax(np.abs(first))]) < 0)
+    refuse(
+        ~(np.abs(short) <= 1.0),
+        lambda: _cannot(form, values, float(first.flat[np.argmax(np.abs(first))]) < 0),
+    )
     lean = np.arcsin(np.clip(short, -1.0, 1.0))
     lag = np.arctan2(cosine, sine)
     wished = angles.get(name, np.zeros(1))
@@ -281,7 +308,7 @@ def _missing(
     segments: SegmentValues,
     values: Mapping[str, Array],
     joints: dict[str, Array],
-    worn: Worn,
+    worn: Carried,
     pulls: tuple[Pull, ...],
 ) -> Array:
     """How far the posture is from settled, m: a height, or the lever at which it would tip."""
@@ -344,15 +371,18 @@ OFF_THE_FLOOR = ("hip", "knee", "ankle", "other_knee", "other_ankle")
 """Joints that are asked; a head can look up, an elbow point out, and a toe give way."""
 
 
-def _check_floor(form: Form, values: Mapping[str, Array], joints: Mapping[str, Array]) -> None:
+def _check_floor(
+    form: Form, values: Mapping[str, Array], joints: Mapping[str, Array], refuse: Refuse
+) -> None:
     if form.level_plane:
         return
-    lowest = min(
-        float(place[..., 0, 1].min()) for name, place in joints.items() if name in OFF_THE_FLOOR
-    )
-    if lowest >= -BELOW_FLOOR:
-        return
-    deep = f"the body would reach {100 * -lowest:.0f} cm under the floor."
-    if "hand_height" in values:
-        raise InputError("hand height", deep, "Raise the hands, or tuck the legs further.")
-    raise InputError("posture", deep, "Bend less, or raise the support.")
+    heights = [place[..., 1] for name, place in joints.items() if name in OFF_THE_FLOOR]
+    lowest = np.minimum.reduce(np.broadcast_arrays(*heights))
+
+    def error() -> InputError:
+        deep = f"the body would reach {100 * -float(lowest[..., 0].min()):.0f} cm under the floor."
+        if "hand_height" in values:
+            return InputError("hand height", deep, "Raise the hands, or tuck the legs further.")
+        return InputError("posture", deep, "Bend less, or raise the support.")
+
+    refuse(lowest < -BELOW_FLOOR, error)

@@ -16,6 +16,7 @@ RESTING = {
     "knees": ("shank", "foot"),
     "forearms": ("forearm", "hand"),
     "back": ("trunk", "head", "upper_arm", "forearm", "hand"),
+    "front": ("trunk", "head", "upper_arm", "forearm", "hand"),
     "shoulders": ("head", "upper_arm", "forearm", "hand"),
 }
 """What a contact carries without asking the joints."""
@@ -61,6 +62,7 @@ def contact(
             "heels": ("heels", "foot", joints["heel"]),
             "knees": ("knees", "thigh", vector(joints["knee"][..., 0], foot)),
             "back": ("back", "trunk", vector(hip[..., 0], 0.0)),
+            "front": ("front", "trunk", vector(hip[..., 0], 0.0)),
             "shoulders": ("shoulders", "trunk", vector(shoulder[..., 0], 0.0)),
             "wall": ("wall", "trunk", (hip + shoulder) / 2),
         }[touch.at]

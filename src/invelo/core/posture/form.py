@@ -52,6 +52,10 @@ Strain = Literal[
 ]
 """What a form strains, so that a person's limits can close it."""
 
+Lane = tuple[str, str, str, str]
+"""Family, measure, joint and way of counting that two forms share if one says something of the
+other."""
+
 Push = Literal["any", "up", "arms", "arm line", "across trunk", "across"]
 
 
@@ -68,6 +72,9 @@ class Parameter:
         sets: the joint angle it is, '' where the builder reads it by name.
         at: the end of the rep it sets the angle at.
         sign, plus: the angle is `sign` × value + `plus`.
+        depth: whether it says how deep a rep goes; then it tells on the rep's length too.
+        tried: spacing at which bridges are sought along it, "kit" for the heights to hand, 0 where
+            none are.
     """
 
     name: str
@@ -81,6 +88,8 @@ class Parameter:
     at: Literal["start", "end", "both"] = "both"
     sign: float = 1.0
     plus: float = 0.0
+    depth: bool = False
+    tried: float | Literal["kit"] = 0.0
 
 
 @dataclass(frozen=True)
@@ -94,7 +103,17 @@ class Touch:
     """
 
     at: Literal[
-        "hands", "forearms", "balls", "feet", "heels", "knees", "back", "shoulders", "wall", "rear"
+        "hands",
+        "forearms",
+        "balls",
+        "feet",
+        "heels",
+        "knees",
+        "back",
+        "front",
+        "shoulders",
+        "wall",
+        "rear",
     ]
     push: Push = "any"
 
@@ -124,6 +143,7 @@ class Form:
             as a share of stature.
         loads: places at which weight may be carried.
         level_plane: whether the plane is level, seen from above.
+        pose: whether it is only drawn; nothing is asked of it at the Bench.
         parameter: what may be changed.
         preset: named values of the parameters.
         strains: what it strains in a person.
@@ -137,7 +157,7 @@ class Form:
     counted: Counted
     measure: Measure
     facing: Literal["up", "down"]
-    anchor: Literal["hands", "forearms", "balls", "feet", "heels", "knees", "back"]
+    anchor: Literal["hands", "forearms", "balls", "feet", "heels", "knees", "back", "front"]
     start: dict[str, float]
     touches: tuple[Touch, ...]
     joint: str = ""
@@ -154,11 +174,17 @@ class Form:
     loose: dict[str, float] = field(default_factory=dict)
     loads: tuple[Literal["vest", "bag", "ankles", "lap", "hands"], ...] = ("vest", "bag", "ankles")
     level_plane: bool = False
+    pose: bool = False
     parameter: tuple[Parameter, ...] = ()
     preset: dict[str, dict[str, float]] = field(default_factory=dict)
     strains: tuple[Strain, ...] = ()
     says: str = ""
     caution: str = ""
+
+    @property
+    def lane(self) -> Lane:
+        """What makes two forms comparable: one family, limited by the same, counted alike."""
+        return self.family, self.measure, self.joint, self.counted
 
     @property
     def limiting(self) -> str:

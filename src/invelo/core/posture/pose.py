@@ -14,12 +14,14 @@ are of the second leg.
 """
 
 from collections.abc import Mapping
+from functools import partial
 
 import numpy as np
 
 from invelo.core.body import SegmentValues
 from invelo.core.errors import InputError
 from invelo.core.estimate import Array
+from invelo.core.posture.refuse import Refuse, at_first
 from invelo.core.posture.skeleton import vector
 
 Angles = Mapping[str, Array]
@@ -41,10 +43,8 @@ shoulder's lower end is the back lever's)."""
 TOLERANCE = np.radians(0.5)
 
 
-def check(angles: Angles) -> None:
+def check(angles: Angles, refuse: Refuse = at_first) -> None:
     """Refuse joint angles outside human range.
-
-    Only the body itself (the first of its variations) is asked.
 
     Raises:
         InputError: naming the joint.
@@ -54,16 +54,17 @@ def check(angles: Angles) -> None:
         if joint not in HUMAN_RANGE:
             continue
         low, high = (np.radians(end) for end in HUMAN_RANGE[joint])
-        first = np.atleast_1d(values)[..., 0]
-        if np.all((first >= low - TOLERANCE) & (first <= high + TOLERANCE)):
-            continue
-        worst = float(np.degrees(first.flat[np.argmax(np.abs(first - (low + high) / 2))]))
-        raise InputError(
-            name.replace("_", " "),
-            f"this would ask for {worst:.0f}°, which no joint does.",
-            f"Change the posture until it lies from {np.degrees(low):.0f} to "
-            f"{np.degrees(high):.0f}°.",
-        )
+        inside = (values >= low - TOLERANCE) & (values <= high + TOLERANCE)
+        refuse(~inside, partial(_no_joint, name, np.atleast_1d(values)[..., 0], low, high))
+
+
+def _no_joint(name: str, first: Array, low: float, high: float) -> InputError:
+    worst = float(np.degrees(first.flat[np.argmax(np.abs(first - (low + high) / 2))]))
+    return InputError(
+        name.replace("_", " "),
+        f"this would ask for {worst:.0f}°, which no joint does.",
+        f"Change the posture until it lies from {np.degrees(low):.0f} to {np.degrees(high):.0f}°.",
+    )
 
 
 def joints(segments: SegmentValues, angles: Angles, facing: float) -> dict[str, Array]:

@@ -11,7 +11,7 @@ from dataclasses import dataclass, field, replace
 
 import numpy as np
 
-from invelo.core.body import GRAVITY, SegmentValues, Worn
+from invelo.core.body import GRAVITY, Carried, SegmentValues, Worn
 from invelo.core.estimate import Array
 
 SEGMENT_ENDS = {
@@ -115,7 +115,7 @@ class Posture:
     segments: SegmentValues
     contacts: tuple[Contact, ...]
     resting: frozenset[str] = frozenset()
-    worn: Worn = field(default_factory=Worn)
+    worn: Carried = field(default_factory=Worn)
     outside: tuple[OutsideForce, ...] = ()
     closure: str = ""
     gravity: float = GRAVITY
@@ -137,7 +137,7 @@ class Posture:
             near, far = (self.joints[end] for end in ALL_ENDS[name])
             yield name, self.segments.mass[name], near + self.segments.centre[name] * (far - near)
         for name, mass, place in self._carried():
-            if mass and name in wanted:
+            if np.any(mass) and name in wanted:
                 yield name, np.asarray(mass), place
 
     def mass_points(self, segments: Iterable[str] | None = None) -> tuple[Array, Array]:
@@ -159,9 +159,9 @@ class Posture:
             np.stack([np.broadcast_to(place, (*shape, 2)) for place in places]),
         )
 
-    def _carried(self) -> Iterable[tuple[str, float, Array]]:
+    def _carried(self) -> Iterable[tuple[str, float | Array, Array]]:
         """What is worn or held: segment, kg, place."""
-        if not self.worn.total:
+        if not np.any(self.worn.total):
             return
         joints, worn = self.joints, self.worn
         hip, shoulder = joints["hip"], joints["shoulder"]

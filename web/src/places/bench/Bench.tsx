@@ -11,29 +11,20 @@ import { Away } from "../../parts/Away";
 import { Button } from "../../parts/Button";
 import { Limits } from "../../parts/Limits";
 import { PiecesDialog } from "../../parts/loads/PiecesDialog";
+import { Fold, Folds } from "../../parts/setup/Fold";
+import { type Form, formOf, freshSetUp } from "../../parts/setup/form";
+import { SetUpPanel } from "../../parts/setup/SetUpPanel";
 import { type SetUp, setUpOf } from "../../parts/setups";
 import { TitleBlock, today } from "../../parts/TitleBlock";
 import { Wrong } from "../../parts/Wrong";
 import { BodyDialog } from "./BodyDialog";
 import { DoneFields } from "./DoneFields";
 import { Drawing } from "./Drawing";
-import { Fold, Folds } from "./Fold";
 import { KeepDialog } from "./KeepDialog";
 import { PersonalFigures } from "./PersonalFigures";
 import { Readings } from "./Readings";
-import { SetUpPanel } from "./SetUpPanel";
 import { SolveDialog } from "./SolveDialog";
-import {
-  type Form,
-  formOf,
-  freshSetUp,
-  type Lying,
-  SOMEBODY,
-  sheetOf,
-  useLying,
-  useReading,
-  type Which,
-} from "./state";
+import { type Lying, SOMEBODY, sheetOf, useLying, useReading, type Which } from "./state";
 import { useRep } from "./useRep";
 import { WhichBandDialog } from "./WhichBandDialog";
 

@@ -4,8 +4,9 @@ import { queries } from "../../api/queries";
 import { Button } from "../../parts/Button";
 import { Choice, Field } from "../../parts/Field";
 import { day } from "../../parts/figures";
+import { type Form, formOf, freshSetUp, shaped, shapeOf } from "../../parts/setup/form";
 import { type SetUp, said, setUpOf } from "../../parts/setups";
-import { type DoneAt, type Form, formOf, freshSetUp, shaped, shapeOf } from "./state";
+import type { DoneAt } from "./state";
 
 interface Props {
   ladderId: string;

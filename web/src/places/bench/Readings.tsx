@@ -2,7 +2,8 @@
 import { memo, type ReactNode } from "react";
 import { answer, api, type Schema } from "../../api/client";
 import { Asked } from "../../parts/Explained";
-import { type Answered, type Form, formOf, type Which } from "./state";
+import { type Form, formOf } from "../../parts/setup/form";
+import type { Answered, Which } from "./state";
 
 interface Props {
   answered: Answered;

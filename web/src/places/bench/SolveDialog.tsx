@@ -3,7 +3,6 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { answer, api, type Schema } from "../../api/client";
 import { Button } from "../../parts/Button";
-import { ByWork } from "../../parts/ByWork";
 import { Dialog } from "../../parts/Dialog";
 import { Explained } from "../../parts/Explained";
 import { Choice, Field } from "../../parts/Field";
@@ -164,10 +163,7 @@ function Line({ dial, puzzle, onTake }: LineProps) {
   const found = solved.data;
   return (
     <tr className="border-b border-hair align-top [&>*]:py-1.5 [&>*]:pr-3">
-      <th scope="row">
-        {dial.label}
-        {dial.by_work && <ByWork />}
-      </th>
+      <th scope="row">{dial.label}</th>
       {!found && (
         <td colSpan={3} className="text-faint">
           {solved.error ? `cannot: ${solved.error.message}` : "solving …"}

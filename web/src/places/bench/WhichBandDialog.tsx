@@ -6,10 +6,10 @@ import { Button } from "../../parts/Button";
 import { Dialog } from "../../parts/Dialog";
 import { Explained } from "../../parts/Explained";
 import { Choice, Field } from "../../parts/Field";
+import { PLACES } from "../../parts/setup/BandFold";
 import { type SetUp, setUpOf } from "../../parts/setups";
 import { Wrong } from "../../parts/Wrong";
 import { type Asking, type AskingDialog, asked } from "./asking";
-import { PLACES } from "./BandFold";
 import { DoneFields } from "./DoneFields";
 import { telling } from "./state";
 

@@ -1,6 +1,8 @@
 /** What the dialogs that solve something are given, and what they give back. */
+
+import { type Form, formOf } from "../../parts/setup/form";
 import type { SetUp } from "../../parts/setups";
-import { type DoneAt, type Form, formOf, type Lying } from "./state";
+import type { DoneAt, Lying } from "./state";
 
 export interface Asking {
   lying: Lying;

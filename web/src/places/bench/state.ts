@@ -2,9 +2,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { answer, api, type Schema } from "../../api/client";
-import { type SetUp, UNCHANGED } from "../../parts/setups";
+import { type Form, formOf } from "../../parts/setup/form";
+import type { SetUp } from "../../parts/setups";
 
-export type Form = Schema["FormOf"];
 export type Which = "one" | "other";
 
 export interface DoneAt {
@@ -26,28 +26,6 @@ export interface Lying {
 
 const KEY = "invelo.bench.";
 export const SOMEBODY: Schema["BodyRequest"] = { mass_kg: 70, stature_m: 1.75, table: "winter" };
-
-export function freshSetUp(movement: string): SetUp {
-  return { movement, ...UNCHANGED };
-}
-
-/** A named shape: the form's own values with the shape's on top; all else stays. */
-export function shaped(setup: SetUp, form: Form, shape: string): SetUp {
-  const preset = form.presets.find(({ name }) => name === shape);
-  return { ...setup, values: { ...preset?.values } };
-}
-
-/** The named shape a set-up has just now, if it has one. */
-export function shapeOf(setup: SetUp, form: Form): string {
-  const all = (values: Record<string, number>) =>
-    form.parameters.map(({ name, default: own }) => values[name] ?? own).join();
-  const now = all(setup.values);
-  return form.presets.find(({ values }) => all(values) === now)?.name ?? "";
-}
-
-export function formOf(forms: Form[], of: { movement: string }): Form {
-  return forms.find(({ id }) => id === of.movement) as Form;
-}
 
 export function sheetOf(lying: Lying, forms: Form[]): Schema["Sheet"] {
   const { body, one, other, done } = lying;

@@ -24,8 +24,10 @@ const KINDS: [Kind, string][] = [
   ["bag", "a bag to fill"],
   ["load", "something of known weight"],
   ["band", "a measured band"],
+  ["towel", "a strong towel"],
+  ["stick", "a stick"],
 ];
-const NO_HEIGHT: Kind[] = ["wall", "bag", "load", "band"];
+const NO_HEIGHT: Kind[] = ["wall", "bag", "load", "band", "towel", "stick"];
 
 export function ItemDialog({ place, onClose }: { place: Schema["Place"]; onClose: () => void }) {
   const bands = useQuery(queries.bands).data?.bands ?? [];

@@ -11,6 +11,7 @@ import { Choice, Field } from "../../parts/Field";
 import { day } from "../../parts/figures";
 import { useAct } from "../../parts/useAct";
 import { Wrong } from "../../parts/Wrong";
+import { LaddersPart } from "./LaddersPart";
 
 type Capacity = Schema["Capacity"];
 
@@ -20,13 +21,16 @@ export function PlacementPart({ athleteId }: { athleteId: string }) {
   if (!found) return <p className="p-4 text-faint">Reading the tests …</p>;
   if (found.capacities.length === 0)
     return (
-      <p className="p-4">
-        Nothing is tested yet.{" "}
-        <Link to={`/intake/${athleteId}/tests`} className="underline">
-          Do a first test
-        </Link>
-        ; its capacity and the rung that fits stand here.
-      </p>
+      <div className="px-4 pb-4">
+        <p className="pt-4">
+          Nothing is tested yet.{" "}
+          <Link to={`/intake/${athleteId}/tests`} className="underline">
+            Do a first test
+          </Link>
+          ; its capacity and the rung that fits stand here.
+        </p>
+        <LaddersPart athleteId={athleteId} />
+      </div>
     );
   return (
     <div className="px-4 pb-4">
@@ -49,11 +53,7 @@ export function PlacementPart({ athleteId }: { athleteId: string }) {
         </thead>
         <tbody>
           {found.capacities.map((one) => (
-            <CapacityRow
-              key={`${one.family} ${one.measure} ${one.unit}`}
-              athleteId={athleteId}
-              one={one}
-            />
+            <CapacityRow key={`${one.family} ${one.measure} ${one.unit}`} one={one} />
           ))}
         </tbody>
       </table>
@@ -61,20 +61,13 @@ export function PlacementPart({ athleteId }: { athleteId: string }) {
         Capacity is the one-rep load at a rep of 2 s, or the torque held for 6 s. Model{" "}
         {found.model_version}.
       </p>
+      <LaddersPart athleteId={athleteId} />
     </div>
   );
 }
 
-function CapacityRow({ athleteId, one }: { athleteId: string; one: Capacity }) {
+function CapacityRow({ one }: { one: Capacity }) {
   const [moving, setMoving] = useState(false);
-  const { act, busy, error } = useAct();
-  const give = (ready_ladder: string) =>
-    act(() =>
-      api.POST("/api/athletes/{athlete_id}/ladders", {
-        params: { path: { athlete_id: athleteId } },
-        body: { ready_ladder, purpose: "strength", level: "beginner", test: null },
-      }),
-    );
   return (
     <tr className="border-b border-hair align-top [&>*]:py-2 [&>*]:pr-4">
       <th scope="row">
@@ -108,10 +101,9 @@ function CapacityRow({ athleteId, one }: { athleteId: string; one: Capacity }) {
           </>
         ) : (
           <span className="text-faint">
-            {one.ready_ladders.length ? "No ladder yet." : "No ready ladder for it yet."}
+            {one.ready_ladders.length ? "No ladder yet: see below." : "No ready ladder for it yet."}
           </span>
         )}
-        <Wrong error={error} />
       </td>
       <td>
         {one.sides ? (
@@ -126,16 +118,10 @@ function CapacityRow({ athleteId, one }: { athleteId: string; one: Capacity }) {
         )}
       </td>
       <td className="text-right">
-        {one.ladder_id ? (
+        {one.ladder_id && (
           <Button onClick={() => setMoving(true)} aria-label={`Move on ${one.goal}`}>
             Move …
           </Button>
-        ) : (
-          one.ready_ladders.map((ready) => (
-            <Button key={ready.id} main busy={busy} onClick={() => give(ready.id)}>
-              Give the ladder: {ready.goal}
-            </Button>
-          ))
         )}
         {moving && <MoveDialog one={one} onClose={() => setMoving(false)} />}
       </td>

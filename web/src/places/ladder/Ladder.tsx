@@ -1,26 +1,38 @@
 /** Ladder: the rungs to scale, the athlete's reach on them, the sheet of the picked rung beside. */
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
-import { Link, useParams } from "react-router";
-import { api, type Schema } from "../../api/client";
-import { queries, useRefresh } from "../../api/queries";
+import { Link, useNavigate, useParams } from "react-router";
+import { answer, api, type Schema } from "../../api/client";
+import { queries } from "../../api/queries";
 import { useKeys } from "../../app/keys";
 import { pickedAthlete } from "../../app/places";
-import { LadderDrawing } from "../../drawing/LadderDrawing";
-import { ladderScale } from "../../drawing/ladderScale";
+import { LadderDrawing, type Pencilled } from "../../drawing/LadderDrawing";
+import { layoutOf } from "../../drawing/ladderScale";
 import { Away } from "../../parts/Away";
 import { Button } from "../../parts/Button";
-import { Explained } from "../../parts/Explained";
 import { day } from "../../parts/figures";
 import { Limits } from "../../parts/Limits";
+import { MovementFinder } from "../../parts/MovementFinder";
 import { TitleBlock } from "../../parts/TitleBlock";
+import { useAct, useSendId } from "../../parts/useAct";
+import { Wrong } from "../../parts/Wrong";
+import { BridgePanel } from "./BridgePanel";
+import { CompareDialog } from "./CompareDialog";
+import { CopyDialog } from "./CopyDialog";
+import { DeleteDialog } from "./DeleteDialog";
+import { FileDialog } from "./FileDialog";
 import { LadderTable } from "./LadderTable";
+import { LaneLines } from "./LaneLines";
+import { RungEditor } from "./RungEditor";
 import { RungSheet } from "./RungSheet";
+import { above, beside, freeName, freshRung } from "./rungs";
 import { Stopped } from "./Stopped";
+import { TermsDialog } from "./TermsDialog";
 import { TestDialog } from "./TestDialog";
 import { WaysDialog } from "./WaysDialog";
+import { type Act, WorkBar } from "./WorkBar";
 
-const DRAWING = { width: 700, row: 47, least: 560 };
+const DRAWING = { width: 750, least: 540 };
 
 export default function Ladder() {
   const { ladderId = "" } = useParams();
@@ -42,52 +54,107 @@ function OtherLadders({ sheet }: { sheet: Schema["LadderSheet"] }) {
     ));
 }
 
+type Aside = "sheet" | "edit" | "bridge";
+
 function Sheet({ sheet }: { sheet: Schema["LadderSheet"] }) {
   // Picked by id, so that the pick stays when rungs are put in or taken off.
   const [picked, setPicked] = useState(sheet.standing_id);
   const indexOf = (id: string) => sheet.rungs.findIndex((rung) => rung.id === id);
   const selected = indexOf(picked) >= 0 ? indexOf(picked) : indexOf(sheet.standing_id);
-  const setSelected = (index: number) => setPicked(sheet.rungs[index]?.id ?? sheet.standing_id);
+  const setSelected = (index: number) => {
+    setPicked(sheet.rungs[index]?.id ?? sheet.standing_id);
+    if (aside !== "bridge") setAside("sheet");
+  };
   const [asTable, setAsTable] = useState(false);
-  const [testing, setTesting] = useState(false);
-  const [finding, setFinding] = useState(false);
+  const [aside, setAside] = useState<Aside>("sheet");
+  const [dialog, setDialog] = useState<Act | "">("");
+  const [bridging, setBridging] = useState<[lower: string, upper: string] | null>(null);
+  const [pencilled, setPencilled] = useState<Pencilled[]>([]);
+  const [otherId, setOtherId] = useState("");
+  const other = useQuery(queries.beside(sheet.id, otherId)).data?.other;
   const opened = useRef<HTMLElement>(null);
-  const refresh = useRefresh();
+  const navigate = useNavigate();
+  const [newId, nextId] = useSendId();
+  const { act, busy, error } = useAct();
+  const close = () => setDialog("");
 
-  // A rung higher on the page is a greater demand, wherever it stands in the ladder's order.
-  const byDemand = sheet.rungs
-    .map((rung, index) => ({ index, demand: rung.demand.likely }))
-    .sort((a, b) => a.demand - b.demand)
-    .map(({ index }) => index);
+  // A rung higher on the page, wherever it stands in the ladder's order.
+  const layout = layoutOf(sheet, DRAWING.least);
+  const upwards = sheet.rungs
+    .map((_, index) => index)
+    .sort((a, b) => (layout.rows[b] ?? 0) - (layout.rows[a] ?? 0));
   const climb = (up: number) => {
-    const next = byDemand[byDemand.indexOf(selected) + up];
+    const next = upwards[upwards.indexOf(selected) + up];
     if (next !== undefined) setSelected(next);
   };
+  const rung = sheet.rungs[selected];
+  const nextUp = rung && above(sheet, rung.id)[0];
+
+  const path = { path: { ladder_id: sheet.id } };
+  const undo = () => act(() => answer(api.POST("/api/ladders/{ladder_id}/undo", { params: path })));
+  const redo = () => act(() => answer(api.POST("/api/ladders/{ladder_id}/redo", { params: path })));
+  const move = (index: number, position: number) => {
+    const moved = sheet.rungs[index];
+    if (!moved || position < 0 || position >= sheet.rungs.length) return;
+    act(() =>
+      answer(
+        api.POST("/api/ladders/{ladder_id}/rungs/{rung_id}/position", {
+          params: { path: { ladder_id: sheet.id, rung_id: moved.id } },
+          body: { position },
+        }),
+      ),
+    );
+  };
+  const add = (movement: Schema["Movement"], side: "above" | "below") =>
+    rung &&
+    act(
+      () =>
+        answer(
+          api.POST("/api/ladders/{ladder_id}/rungs", {
+            params: path,
+            body: {
+              ...freshRung(movement, freeName(sheet, movement.name)),
+              id: newId,
+              ...beside(sheet, rung.id, side),
+            },
+          }),
+        ),
+      () => {
+        setPicked(newId);
+        setAside("sheet");
+        nextId();
+        close();
+      },
+    );
+  function bridge(upper = nextUp) {
+    if (!rung || !upper) return;
+    setBridging([rung.id, upper]);
+    setAside("bridge");
+  }
   const open = () => opened.current?.focus();
+
   useKeys([
     ["ArrowUp", () => climb(1)],
     ["ArrowDown", () => climb(-1)],
     ["Enter", open],
-    ["t", () => setFinding(true)],
+    ["t", () => rung?.demand && setDialog("ways")],
+    ["b", () => bridge()],
+    ["a", () => setDialog("add")],
+    ["/", () => setDialog("find")],
+    ["e", () => setAside("edit")],
+    ["u", () => sheet.undo && undo()],
+    ["r", () => sheet.redo && redo()],
+    ["[", () => move(selected, selected - 1)],
+    ["]", () => move(selected, selected + 1)],
   ]);
 
   useEffect(() => pickedAthlete.set(sheet.athlete_id), [sheet.athlete_id]);
-
   useEffect(() => {
     document.getElementById(`rung-${selected}`)?.scrollIntoView({ block: "nearest" });
   }, [selected]);
 
-  const height = Math.max(DRAWING.least, sheet.rungs.length * DRAWING.row + 30);
-  const scale = ladderScale(sheet, height);
   const { placement } = sheet;
-  const rung = sheet.rungs[selected];
-
-  async function resume() {
-    await api.POST("/api/ladders/{ladder_id}/resume", {
-      params: { path: { ladder_id: sheet.id } },
-    });
-    await refresh();
-  }
+  const [lower, upper] = (bridging ?? []).map((id) => sheet.rungs[indexOf(id)]);
 
   return (
     <>
@@ -100,65 +167,160 @@ function Sheet({ sheet }: { sheet: Schema["LadderSheet"] }) {
             <Button onClick={() => setAsTable(!asTable)} aria-pressed={asTable}>
               {asTable ? "As a drawing" : "As a table"}
             </Button>
-            <Button onClick={() => setTesting(true)}>Enter a test</Button>
+            <Button onClick={() => setDialog("test")}>Enter a test</Button>
           </div>
-          <p className="flex flex-wrap gap-x-5 border-b border-hair px-4 py-1">
-            <span>
-              Reach <Explained name="reach" figure={placement.reach} />
-            </span>
-            <span>
-              Capacity <Explained name="capacity" figure={placement.capacity} />
-            </span>
-            <span className="text-faint">
-              from a {placement.evidence_kind} of {day(placement.evidence_day)}
-            </span>
-          </p>
+          <WorkBar sheet={sheet} busy={busy} onUndo={undo} onRedo={redo} onAct={setDialog} />
+          <LaneLines sheet={sheet} />
+          <Wrong error={error} />
           <Limits athleteId={sheet.athlete_id} />
-          {sheet.stopped && <Stopped reason={sheet.stopped} onResume={resume} />}
-          {!placement.fits && (
+          {sheet.stopped && (
+            <Stopped
+              reason={sheet.stopped}
+              onResume={() =>
+                act(() => answer(api.POST("/api/ladders/{ladder_id}/resume", { params: path })))
+              }
+            />
+          )}
+          {!placement && (
+            <p className="px-4 pt-2 text-watch">
+              ◆ No test says yet where {sheet.athlete_name} stands on it: enter one.
+            </p>
+          )}
+          {placement && !placement.fits && (
             <p className="px-4 pt-2 text-watch">
               ◆ Even the lowest rung's dose does not fit yet: add an easier one, or test again.
             </p>
           )}
+          {other && (
+            <p className="flex items-center gap-4 px-4 pt-2">
+              <span>
+                <span className="text-ready">▮ {sheet.athlete_name}</span> beside{" "}
+                <span className="text-watch">≡ {other.athlete_name}</span>, whose likely amounts
+                stand behind the same mark
+              </span>
+              <button type="button" className="underline" onClick={() => setOtherId("")}>
+                No longer
+              </button>
+            </p>
+          )}
           <div className="p-3">
             {asTable ? (
-              <LadderTable sheet={sheet} selected={selected} onSelect={setSelected} />
+              <LadderTable sheet={sheet} selected={selected} other={other} onSelect={setSelected} />
             ) : (
               <LadderDrawing
                 sheet={sheet}
-                scale={scale}
+                layout={layout}
                 width={DRAWING.width}
-                height={height}
                 selected={selected}
+                pencilled={pencilled}
+                other={other}
                 onSelect={setSelected}
                 onOpen={open}
+                onMove={move}
               />
             )}
           </div>
-          <p className="px-4 pb-3 text-sm text-faint">Narrower: {placement.narrower}</p>
+          {placement && (
+            <p className="px-4 pb-3 text-sm text-faint">Narrower: {placement.narrower}</p>
+          )}
         </section>
-        {rung && (
+        {rung && aside === "sheet" && (
           <RungSheet
             ref={opened}
             sheet={sheet}
             rung={rung}
-            index={selected}
-            onFind={() => setFinding(true)}
+            onFind={() => setDialog("ways")}
+            onEdit={() => setAside("edit")}
+            onBridge={bridge}
+            onMove={(by) => move(selected, selected + by)}
             onGone={() => setPicked(sheet.standing_id)}
+          />
+        )}
+        {rung && aside === "edit" && (
+          <RungEditor key={rung.id} sheet={sheet} rung={rung} onClose={() => setAside("sheet")} />
+        )}
+        {aside === "bridge" && lower && upper && (
+          <BridgePanel
+            key={lower.id + upper.id}
+            sheet={sheet}
+            lower={lower}
+            upper={upper}
+            onPencil={setPencilled}
+            onClose={() => setAside("sheet")}
           />
         )}
       </main>
       <TitleBlock
         athlete={`${sheet.athlete_name}, ${sheet.measure.mass_kg} kg, ${sheet.measure.stature_m} m`}
         sheet={`Ladder: ${sheet.family}`}
-        scale={scale.words}
-        date={day(placement.evidence_day)}
+        scale={layout.lanes.map(({ scale }) => scale.words).join(" · ") || "none"}
+        date={day(placement?.evidence_day ?? sheet.measure.local_date)}
         revision={`${sheet.revision} · model ${sheet.model_version}`}
       />
-      {rung && (
-        <WaysDialog open={finding} onOpenChange={setFinding} sheet={sheet} index={selected} />
+      {rung?.demand && (
+        <WaysDialog open={dialog === "ways"} onOpenChange={close} sheet={sheet} index={selected} />
       )}
-      <TestDialog open={testing} onOpenChange={setTesting} sheet={sheet} />
+      <TestDialog open={dialog === "test"} onOpenChange={close} sheet={sheet} />
+      {(dialog === "add" || dialog === "find") && rung && (
+        <MovementFinder
+          athleteId={sheet.athlete_id}
+          title={dialog === "add" ? `A rung beside “${rung.name}”` : "Movements"}
+          family={dialog === "add" ? sheet.family : ""}
+          act={(movement) => <Beside movement={movement} busy={busy} onAdd={add} />}
+          onClose={close}
+        />
+      )}
+      {dialog === "terms" && <TermsDialog sheet={sheet} onClose={close} />}
+      {dialog === "files" && (
+        <FileDialog
+          athleteId={sheet.athlete_id}
+          athleteName={sheet.athlete_name}
+          ladderId={sheet.id}
+          onClose={close}
+        />
+      )}
+      {dialog === "compare" && (
+        <CompareDialog
+          sheet={sheet}
+          onPick={(id) => {
+            setOtherId(id);
+            close();
+          }}
+          onClose={close}
+        />
+      )}
+      {dialog === "copy" && <CopyDialog sheet={sheet} onClose={close} />}
+      {dialog === "delete" && (
+        <DeleteDialog
+          sheet={sheet}
+          onGone={() => navigate(`/intake/${sheet.athlete_id}/placement`)}
+          onClose={close}
+        />
+      )}
     </>
+  );
+}
+
+interface BesideProps {
+  movement: Schema["Movement"];
+  busy: boolean;
+  onAdd: (movement: Schema["Movement"], side: "above" | "below") => void;
+}
+
+function Beside({ movement, busy, onAdd }: BesideProps) {
+  return (
+    <span className="flex gap-2">
+      {(["above", "below"] as const).map((side) => (
+        <button
+          key={side}
+          type="button"
+          disabled={busy}
+          onClick={() => onAdd(movement, side)}
+          className="min-h-8 border border-line px-3 font-head font-medium hover:bg-wash"
+        >
+          Add {side}
+        </button>
+      ))}
+    </span>
   );
 }

@@ -12,20 +12,25 @@ import { dose, gate, ratio, told } from "../../parts/figures";
 import { changesOf } from "../../parts/setups";
 import { useAct } from "../../parts/useAct";
 import { Wrong } from "../../parts/Wrong";
+import { TiesPart } from "./TiesPart";
 
 interface Props {
   sheet: Schema["LadderSheet"];
   rung: Schema["Rung"];
-  index: number;
   onFind: () => void;
+  onEdit: () => void;
+  onBridge: (upper: string) => void;
+  onMove: (by: number) => void;
   onGone: () => void;
   ref: Ref<HTMLElement>;
 }
 
-export function RungSheet({ sheet, rung, index, onFind, onGone, ref }: Props) {
+export function RungSheet(props: Props) {
+  const { sheet, rung, onFind, onEdit, onBridge, onMove, onGone, ref } = props;
   const full = useQuery(queries.rung(sheet.id, rung.id)).data;
   const { act, error } = useAct();
-  const above = sheet.steps[index];
+  const lane = rung.lane === null ? undefined : sheet.lanes[rung.lane];
+  const held = rung.dose.unit === "s";
   const navigate = useNavigate();
   const movements = useQuery(queries.catalogue).data?.movements;
   const form = movements?.find(({ id }) => id === rung.movement)?.form;
@@ -63,6 +68,7 @@ export function RungSheet({ sheet, rung, index, onFind, onGone, ref }: Props) {
           <Button onClick={stand}>Stand here</Button>
         )}
       </div>
+      {rung.closed && <p className="px-4 pt-1 text-over">■ Closed today: {rung.closed}</p>}
       <div className="px-4">
         <Wrong error={error} />
         <Figure
@@ -72,45 +78,63 @@ export function RungSheet({ sheet, rung, index, onFind, onGone, ref }: Props) {
           label={`${rung.name}: the start in ink, the other end dashed, with the forces on the body`}
         />
         <dl className="grid grid-cols-[8.5rem_1fr] gap-x-3 gap-y-0.5 border-t border-ink pt-2">
-          {full && (
-            <>
-              <Row name="Demand">
-                <Explained name="demand" figure={full.demand} />
-              </Row>
-              {sheet.unit === "reps" && <Ends full={full} words={sheet.measure_words} />}
-              <Row name="Share">
-                <Explained name="share of body weight" figure={full.share} />
-              </Row>
-              {sheet.unit === "reps" && (
-                <Row name="Work">
-                  <Explained name="work of one rep" figure={full.work} /> a rep of {full.rep_time_s}{" "}
-                  s
-                </Row>
-              )}
-              <Row name={sheet.unit === "s" ? "Likely hold" : "Likely reps"}>
-                <Explained
-                  name={sheet.unit === "s" ? "longest hold" : "reps to failure"}
-                  figure={full.expected}
-                />
-              </Row>
-            </>
+          {full?.effort_only && (
+            <Row name="Demand">by effort: the athlete sets the resistance, nothing is computed</Row>
+          )}
+          {full?.demand && (
+            <Row name="Demand">
+              <Explained name="demand" figure={full.demand} />
+            </Row>
+          )}
+          {full?.phases && !held && <Ends full={full} words={lane?.measure_words ?? ""} />}
+          {full?.share && (
+            <Row name="Share">
+              <Explained name="share of body weight" figure={full.share} />
+            </Row>
+          )}
+          {full?.work && !held && (
+            <Row name="Work">
+              <Explained name="work of one rep" figure={full.work} /> a rep of {full.rep_time_s} s
+            </Row>
+          )}
+          {full?.expected && (
+            <Row name={held ? "Likely hold" : "Likely reps"}>
+              <Explained name={held ? "longest hold" : "reps to failure"} figure={full.expected} />
+            </Row>
           )}
           <Row name="Dose">{dose(rung.dose)}</Row>
           <Row name="Gate">{gate(rung.gate)}</Row>
-          {above && (
-            <Row name="Step above">
-              <span className={above.gap || above.easier ? "text-over" : ""}>
-                {ratio(above.ratio)}
-                {above.gap && ", a gap"}
-                {above.easier && ", easier than this rung: check the order"}
-              </span>
-              : from this gate, {told(above.above)} there
-            </Row>
-          )}
+          {sheet.steps
+            .filter(({ lower_id }) => lower_id === rung.id)
+            .map((step) => (
+              <Row key={step.upper_id} name="Step above">
+                <StepAbove sheet={sheet} step={step} />{" "}
+                <Button
+                  quiet
+                  onClick={() => onBridge(step.upper_id)}
+                  title="Bridge it (B)"
+                  aria-label={`Bridge to ${nameOf(sheet, step.upper_id)}`}
+                >
+                  Bridge …
+                </Button>
+              </Row>
+            ))}
+          {rung.why && <Row name="Why here">{rung.why}</Row>}
         </dl>
-        <div className="flex gap-2 pt-2">
-          <Button onClick={onFind} title="Ways to the next step (T)">
-            Ways to the next step …
+        <div className="flex flex-wrap gap-1 pt-2">
+          <Button onClick={onEdit} title="Edit the rung (E)">
+            Edit …
+          </Button>
+          {rung.demand && (
+            <Button onClick={onFind} title="Ways to the next step (T)">
+              Ways to the next step …
+            </Button>
+          )}
+          <Button quiet onClick={() => onMove(-1)} title="Move down in the order ([)">
+            ↓ Down
+          </Button>
+          <Button quiet onClick={() => onMove(1)} title="Move up in the order (])">
+            ↑ Up
           </Button>
           {form && (
             <Button onClick={toBench} title="Lay this set-up on the Bench">
@@ -123,14 +147,34 @@ export function RungSheet({ sheet, rung, index, onFind, onGone, ref }: Props) {
             </Button>
           )}
         </div>
+        <TiesPart sheet={sheet} rung={rung} />
         {full && <Advice full={full} />}
       </div>
     </aside>
   );
 }
 
+const nameOf = (sheet: Schema["LadderSheet"], id: string) =>
+  sheet.rungs.find((rung) => rung.id === id)?.name ?? "";
+
+function StepAbove({ sheet, step }: { sheet: Schema["LadderSheet"]; step: Schema["Step"] }) {
+  const upper = nameOf(sheet, step.upper_id);
+  if (!step.ratio || !step.above) return <>to {upper}: another measure, no ratio</>;
+  return (
+    <>
+      <span className={step.gap || step.easier ? "text-over" : ""}>
+        {ratio(step.ratio)}
+        {step.gap && ", a gap"}
+        {step.easier && ", easier than this rung: check the order"}
+      </span>{" "}
+      to {upper}: from this gate, {told(step.above)} there
+    </>
+  );
+}
+
 /** The limiting measure at both ends of the rep. A push-up's bottom hardly tells inclines apart. */
 function Ends({ full, words }: { full: Schema["RungSheet"]; words: string }) {
+  if (!full.phases) return null;
   const [first = "start", second = "end"] = full.figures.map(({ phase }) => phase);
   const hands = words === "hand load";
   return (
@@ -165,6 +209,7 @@ function Advice({ full }: { full: Schema["RungSheet"] }) {
         {full.faults.map((fault) => (
           <li key={fault.name}>
             <b>{fault.name}</b>: {fault.remedy}
+            {fault.easier && ` Easier: ${fault.easier}.`}
           </li>
         ))}
       </ul>
@@ -172,6 +217,9 @@ function Advice({ full }: { full: Schema["RungSheet"] }) {
       {full.cautions.map((caution) => (
         <p key={caution}>{caution}</p>
       ))}
+      {full.stress.length > 0 && (
+        <p className="text-sm text-faint">Stress on the joints: {full.stress.join(", ")}.</p>
+      )}
     </div>
   );
 }

@@ -1,11 +1,9 @@
 import { useState } from "react";
 import { Button } from "../../parts/Button";
-import { Wrong } from "../../parts/Wrong";
 
 /** A movement that pain stopped, and the way back to it. */
-export function Stopped({ reason, onResume }: { reason: string; onResume: () => Promise<void> }) {
+export function Stopped({ reason, onResume }: { reason: string; onResume: () => void }) {
   const [asking, setAsking] = useState(false);
-  const [error, setError] = useState<Error | null>(null);
   return (
     <div className="m-3 border-2 border-over p-3">
       <strong className="font-head text-lg text-over">▲ This movement is stopped</strong>
@@ -13,7 +11,7 @@ export function Stopped({ reason, onResume }: { reason: string; onResume: () => 
       {asking ? (
         <p className="flex flex-wrap items-center gap-2 pt-2">
           A clinician agrees that it may return, and today it is free of pain?
-          <Button grave onClick={() => onResume().catch(setError)}>
+          <Button grave onClick={onResume}>
             Yes, take it up again
           </Button>
           <Button onClick={() => setAsking(false)}>Not yet</Button>
@@ -23,7 +21,6 @@ export function Stopped({ reason, onResume }: { reason: string; onResume: () => 
           Take it up again …
         </Button>
       )}
-      <Wrong error={error} />
     </div>
   );
 }

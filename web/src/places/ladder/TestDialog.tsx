@@ -24,14 +24,17 @@ const form = z.object({
 /** A best set of strict reps on one of the rungs. */
 export function TestDialog({ open, onOpenChange, sheet }: Props) {
   const refresh = useRefresh();
-  const held = sheet.unit === "s";
   const [error, setError] = useState<Error | null>(null);
   // One id for one test, however often it has to be sent.
   const [id, setId] = useState(() => crypto.randomUUID());
-  const { register, handleSubmit, formState, reset } = useForm({
+  // A test tells something only of what can be computed.
+  const told = sheet.rungs.filter(({ demand }) => demand !== null);
+  const first = told.find(({ id }) => id === sheet.standing_id) ?? told[0];
+  const { register, handleSubmit, formState, reset, watch } = useForm({
     resolver: zodResolver(form),
-    defaultValues: { rung: sheet.standing_id, amount: "" as unknown },
+    defaultValues: { rung: first?.id ?? "", amount: "" as unknown },
   });
+  const held = sheet.rungs.find(({ id }) => id === watch("rung"))?.dose.unit === "s";
 
   const send = handleSubmit(async ({ rung, amount }) => {
     const on = sheet.rungs.find((one) => one.id === rung);
@@ -70,7 +73,7 @@ export function TestDialog({ open, onOpenChange, sheet }: Props) {
       <form onSubmit={send}>
         <Choice
           label="Rung"
-          options={sheet.rungs.map((rung) => [rung.id, rung.name])}
+          options={told.map((rung) => [rung.id, rung.name])}
           {...register("rung")}
         />
         <Field

@@ -1,15 +1,15 @@
 /** Ways to the next step: each thing changed alone, side by side, so that equal choices compare. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, type Schema } from "../../api/client";
+import { answer, api, type Schema } from "../../api/client";
 import { queries } from "../../api/queries";
 import { Button } from "../../parts/Button";
-import { ByWork } from "../../parts/ByWork";
 import { Dialog } from "../../parts/Dialog";
 import { Explained } from "../../parts/Explained";
 import { amount, told } from "../../parts/figures";
 import { useAct, useSendId } from "../../parts/useAct";
 import { Wrong } from "../../parts/Wrong";
+import { beside, freeName, plainOf } from "./rungs";
 
 const STEPS = [-5, 2.5, 5, 10];
 
@@ -22,20 +22,26 @@ interface Props {
 
 export function WaysDialog({ open, onOpenChange, sheet, index }: Props) {
   const rung = sheet.rungs[index] as Schema["Rung"];
-  const above = sheet.steps[index];
+  const stepsUp = sheet.steps.filter(({ lower_id }) => lower_id === rung.id);
   const [id, next] = useSendId();
   const { act, busy, error } = useAct();
 
   function add(way: Schema["Way"]) {
-    const amount = way.to?.likely;
-    if (amount === undefined) return;
-    const side = step > 0 ? "above" : "below";
+    const made = way.rung;
+    if (!made) return;
     act(
       () =>
-        api.POST("/api/ladders/{ladder_id}/rungs", {
-          params: { path: { ladder_id: sheet.id } },
-          body: { id, beside: rung.id, side, dial: way.dial, amount },
-        }),
+        answer(
+          api.POST("/api/ladders/{ladder_id}/rungs", {
+            params: { path: { ladder_id: sheet.id } },
+            body: {
+              ...plainOf(made),
+              name: freeName(sheet, made.name),
+              id,
+              ...beside(sheet, rung.id, step > 0 ? "above" : "below"),
+            },
+          }),
+        ),
       () => {
         next();
         onOpenChange(false);
@@ -43,7 +49,8 @@ export function WaysDialog({ open, onOpenChange, sheet, index }: Props) {
     );
   }
 
-  const toNext = above ? Math.round(1000 * (above.ratio.likely - 1)) / 10 : null;
+  const up = stepsUp[0]?.ratio;
+  const toNext = up ? Math.round(1000 * (up.likely - 1)) / 10 : null;
   const [step, setStep] = useState(5);
   const found = useQuery({ ...queries.ways(sheet.id, rung.id, step), enabled: open });
   const steps = toNext === null || STEPS.includes(toNext) ? STEPS : [...STEPS, toNext];
@@ -99,17 +106,14 @@ function Table({ ways, busy, onAdd }: TableProps) {
       <tbody>
         {ways.map((way) => (
           <tr key={way.dial} className="border-b border-hair align-top [&>*]:py-1.5 [&>*]:pr-3">
-            <th scope="row">
-              {way.label}
-              {way.by_work && <ByWork />}
-            </th>
+            <th scope="row">{way.label}</th>
             <td className="whitespace-nowrap">{amount(way.now, way.unit)}</td>
-            {way.to && way.expected ? (
+            {way.to ? (
               <>
                 <td>
                   <Explained name={way.label} figure={way.to} />
                 </td>
-                <td>{told(way.expected)}</td>
+                <td>{way.expected ? told(way.expected) : "–"}</td>
                 <td>
                   <Button
                     busy={busy}

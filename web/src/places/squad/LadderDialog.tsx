@@ -36,6 +36,7 @@ export function LadderDialog({
     const amount = Number(text("amount"));
     const body = {
       ready_ladder: text("ready"),
+      goal: "",
       purpose: text("purpose") as Schema["NewLadder"]["purpose"],
       level: text("level") as Schema["NewLadder"]["level"],
       test: test

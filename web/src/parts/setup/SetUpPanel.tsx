@@ -1,24 +1,25 @@
 /** Everything that can be set about one set-up. */
 import type { Schema } from "../../api/client";
-import { Choice } from "../../parts/Field";
-import { Slider } from "../../parts/Slider";
-import { type SetUp, said } from "../../parts/setups";
+import { Choice } from "../Field";
+import { Slider } from "../Slider";
+import { type SetUp, said } from "../setups";
 import { BandFold } from "./BandFold";
 import { Fold } from "./Fold";
-import { type Form, freshSetUp, shaped, shapeOf } from "./state";
+import { type Form, freshSetUp, shaped, shapeOf } from "./form";
 import { TempoFields } from "./TempoFields";
 
 interface Props {
   setup: SetUp;
   form: Form;
-  forms: Form[];
+  /** To choose the movement from; none where it is fixed. */
+  forms?: Form[];
   onChange: (setup: SetUp) => void;
 }
 
 export function SetUpPanel({ setup, form, forms, onChange }: Props) {
   return (
     <>
-      <PostureFold setup={setup} form={form} forms={forms} onChange={onChange} />
+      <PostureFold setup={setup} form={form} {...(forms ? { forms } : {})} onChange={onChange} />
       {form.loads.length > 0 && <LoadFold setup={setup} form={form} onChange={onChange} />}
       <BandFold setup={setup} onChange={onChange} />
       {form.counted === "reps" && <TempoFold setup={setup} onChange={onChange} />}
@@ -35,15 +36,17 @@ function families(forms: Form[]): [family: string, forms: Form[]][] {
 function PostureFold({ setup, form, forms, onChange }: Props) {
   return (
     <Fold name="Posture">
-      <Choice
-        label="Movement"
-        value={form.id}
-        groups={families(forms).map(([family, those]) => [
-          family,
-          those.map(({ id, name }) => [id, name] as const),
-        ])}
-        onChange={(event) => onChange(freshSetUp(event.target.value))}
-      />
+      {forms && (
+        <Choice
+          label="Movement"
+          value={form.id}
+          groups={families(forms).map(([family, those]) => [
+            family,
+            those.map(({ id, name }) => [id, name] as const),
+          ])}
+          onChange={(event) => onChange(freshSetUp(event.target.value))}
+        />
+      )}
       {form.presets.length > 0 && (
         <Choice
           label="Shape"

@@ -3,12 +3,12 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import type { Schema } from "../../api/client";
 import { queries } from "../../api/queries";
-import { Button } from "../../parts/Button";
-import { BandsDialog } from "../../parts/bands/BandsDialog";
-import { Choice } from "../../parts/Field";
-import { Slider } from "../../parts/Slider";
-import type { SetUp } from "../../parts/setups";
-import { Tick } from "../../parts/Tick";
+import { Button } from "../Button";
+import { BandsDialog } from "../bands/BandsDialog";
+import { Choice } from "../Field";
+import { Slider } from "../Slider";
+import type { SetUp } from "../setups";
+import { Tick } from "../Tick";
 import { Fold } from "./Fold";
 
 type Hold = Schema["BandHoldRequest"];

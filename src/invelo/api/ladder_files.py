@@ -1,0 +1,128 @@
+"""Ladders as files: JSON out and in, Markdown and SVG out."""
+
+from typing import Annotated, Any, Literal
+from urllib.parse import quote
+from uuid import UUID
+
+from fastapi import APIRouter, Body, Query, Response
+from pydantic import Field
+
+from invelo.api.context import Coach, Database, Now, moment_for
+from invelo.api.ladder import seen_by
+from invelo.api.problems import ERRORS
+from invelo.api.shapes import Shape
+from invelo.core.errors import InputError
+from invelo.exchange import ladders as files
+from invelo.exchange.ladder_markdown import markdown
+from invelo.exchange.ladder_svg import svg
+from invelo.store import access, capacity, ladder, workshop
+from invelo.store.rows import LEVEL, PURPOSE, body_of
+
+router = APIRouter(prefix="/api", tags=["Ladder files"], responses=ERRORS)
+
+Kind = Literal["json", "md", "svg"]
+MEDIA: dict[Kind, str] = {
+    "json": "application/json",
+    "md": "text/markdown; charset=utf-8",
+    "svg": "image/svg+xml",
+}
+
+
+class FileRung(Shape):
+    """A rung of a file, as it would stand."""
+
+    name: str
+    movement: str = Field(description="By name.")
+    demand: str = Field(description="For this athlete, in words.")
+
+
+class Imported(Shape):
+    """What a file holds, or what is wrong with it; and what was written."""
+
+    goal: str
+    rungs: list[FileRung]
+    faults: list[files.FileFault] = Field(
+        description="Every one, with its place; none if all is right."
+    )
+    ladder_id: UUID | None = Field(description="Of the ladder that was made; none in a dry run.")
+
+
+@router.get("/ladders/{ladder_id}/file", response_class=Response)
+def get_file(
+    ladder_id: UUID,
+    coach: Coach,
+    db: Database,
+    now: Now,
+    kind: Annotated[Kind, Query(description="JSON to keep, Markdown to read, SVG to print.")],
+) -> Response:
+    """A ladder as a file. JSON says nothing of the athlete; the other two are measured for them."""
+    row = access.ladder(db, coach.id, ladder_id)
+    seen = seen_by(db, row, coach, now)
+    whose = f"{seen.athlete.name}, {seen.measure.mass_kg:g} kg, {seen.measure.stature_m:g} m"
+    if kind == "json":
+        told = files.write(
+            seen.drawing,
+            row.goal,
+            PURPOSE.validate_python(row.purpose),
+            LEVEL.validate_python(row.level),
+            seen.measured.terms,
+        )
+        content = files.as_text(told)
+    elif kind == "md":
+        content = markdown(row.goal, whose, seen.drawing, seen.measured)
+    else:
+        content = svg(row.goal, whose, seen.measured)
+    name = quote(f"{row.goal}.{kind}")
+    return Response(
+        content,
+        media_type=MEDIA[kind],
+        headers={"Content-Disposition": f"attachment; filename*=UTF-8''{name}"},
+    )
+
+
+@router.get("/ladder-schema")
+def get_schema(_: Coach) -> dict[str, Any]:
+    """The JSON Schema of a ladder file."""
+    return files.schema()
+
+
+@router.post("/athletes/{athlete_id}/ladder-files")
+def import_file(
+    athlete_id: UUID,
+    coach: Coach,
+    db: Database,
+    now: Now,
+    content: Annotated[Any, Body(description="A ladder file.")],
+    dry_run: Annotated[bool, Query(description="Only tell what it holds.")] = True,
+) -> Imported:
+    """Read a ladder file for an athlete. Nothing is written while there is a fault."""
+    athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
+    body = body_of(capacity.measures(db, athlete.id)[-1])
+    read = files.check(content, body)
+    if read.file is None or read.drawing is None:
+        return Imported(goal="", rungs=[], faults=list(read.faults), ladder_id=None)
+    goal = read.file.goal.strip()
+    told = [
+        FileRung(
+            name=one.rung.name,
+            movement=one.rung.movement.name,
+            demand=files.demand_words(body, one.rung),
+        )
+        for one in read.drawing.rungs
+    ]
+    if dry_run:
+        return Imported(goal=goal, rungs=told, faults=[], ladder_id=None)
+    if not goal:
+        raise InputError("goal", "it is empty.", "Name what the ladder leads to.")
+    row = ladder.begin(
+        db,
+        athlete,
+        goal,
+        read.drawing,
+        read.file.purpose,
+        read.file.level,
+        moment_for(athlete, now),
+        {"ladder imported": goal},
+    )
+    workshop.set_terms(db, row, read.file.terms.core())
+    return Imported(goal=goal, rungs=told, faults=[], ladder_id=row.id)

@@ -1,0 +1,210 @@
+"""The workshop: edits of a ladder, each kept as a sketch, so that it can be undone."""
+
+from collections.abc import Callable, Iterable
+from datetime import datetime
+from uuid import UUID
+
+from sqlmodel import Session, col, delete, select
+
+from invelo.core.bridge import Bridge, bridge
+from invelo.core.ladder import belongs, measure
+from invelo.core.rung import demand
+from invelo.core.terms import Terms
+from invelo.core.workshop import Drawing, Drawn
+from invelo.store import capacity, guard, ladder
+from invelo.store.drawings import document_of, drawing_of, read, rungs_of, write
+from invelo.store.errors import ConflictError
+from invelo.store.moment import Moment
+from invelo.store.rows import body_of, terms_of
+from invelo.store.tables import Athlete, Ladder, Rung, Sketch
+
+MOST_SKETCHES = 100
+"""Edits of a ladder that can be undone."""
+
+Edit = Callable[[Drawing], Drawing]
+
+
+def edit(
+    db: Session,
+    row: Ladder,
+    athlete: Athlete,
+    how: Edit,
+    word: str,
+    moment: Moment,
+    given: Iterable[str] = (),
+) -> Ladder:
+    """Draw a ladder anew; placed anew, and the drawing before can be taken up again.
+
+    Args:
+        db: the transaction.
+        row: the ladder, locked.
+        athlete: whose it is.
+        how: the drawing it becomes.
+        word: what was done, for the undo.
+        moment: when.
+        given: movements that are new on it.
+
+    Raises:
+        InputError: for a drawing that does not climb, or a rung out of this body's reach.
+        ConflictError: if something closes what is given, or a rung would go that logs name.
+    """
+    before = drawing_of(db, rungs_of(db, row.id))
+    after = how(before)
+    if after == before:
+        return row
+    guard.allow(db, athlete.id, given, moment.local_date)
+    body = body_of(capacity.measures(db, athlete.id)[-1])
+    measure(body, tuple(one.rung for one in after.rungs), after.links, terms_of(row))
+    _sketch(db, row, row.drawn, before, "as it was", moment.at)
+    later = col(Sketch.ladder_id) == row.id, col(Sketch.number) > row.drawn
+    db.exec(delete(Sketch).where(*later))
+    row.drawn += 1
+    write(db, row, after)
+    _sketch(db, row, row.drawn, after, word, moment.at)
+    old = col(Sketch.ladder_id) == row.id, col(Sketch.number) < row.drawn - MOST_SKETCHES
+    db.exec(delete(Sketch).where(*old))
+    ladder.record_placement(db, row, athlete, moment, {"drawn anew": word})
+    return row
+
+
+def _sketch(
+    db: Session, row: Ladder, number: int, drawing: Drawing, word: str, at: datetime
+) -> None:
+    """Keep a drawing under its number; one that is kept already stays."""
+    if _numbered(db, row, number) is None:
+        sketch = Sketch(
+            ladder_id=row.id, number=number, at=at, word=word, document=document_of(drawing)
+        )
+        db.add(sketch)
+        db.flush()
+
+
+def _numbered(db: Session, row: Ladder, number: int) -> Sketch | None:
+    statement = select(Sketch).where(Sketch.ladder_id == row.id, Sketch.number == number)
+    return db.exec(statement).first()
+
+
+def undoable(db: Session, row: Ladder) -> tuple[str, str]:
+    """What can be undone and what done again, in words; '' where nothing can."""
+    now, before, later = (_numbered(db, row, row.drawn + by) for by in (0, -1, 1))
+    return (now.word if now and before else "", later.word if later else "")
+
+
+def undo(db: Session, row: Ladder, athlete: Athlete, moment: Moment) -> Ladder:
+    """Take up the drawing before.
+
+    Raises:
+        ConflictError: if there is none, or a rung would go that logs name.
+    """
+    return _turn(db, row, athlete, -1, moment)
+
+
+def redo(db: Session, row: Ladder, athlete: Athlete, moment: Moment) -> Ladder:
+    """Take up again what was undone last.
+
+    Raises:
+        ConflictError: if there is nothing.
+    """
+    return _turn(db, row, athlete, 1, moment)
+
+
+def _turn(db: Session, row: Ladder, athlete: Athlete, by: int, moment: Moment) -> Ladder:
+    sketch = _numbered(db, row, row.drawn + by)
+    if sketch is None:
+        what = "undo" if by < 0 else "do again"
+        raise ConflictError("ladder", f"there is nothing to {what}.", "Go on from here.")
+    row.drawn += by
+    write(db, row, read(sketch.document))
+    ladder.record_placement(db, row, athlete, moment, {"drawn as in": sketch.number})
+    return row
+
+
+def replayed(db: Session, row: Ladder, rung_id: UUID) -> Rung | None:
+    """The rung that this id has put on the ladder already.
+
+    Raises:
+        ConflictError: if it is another ladder's.
+    """
+    kept = db.get(Rung, rung_id)
+    if kept is not None and kept.ladder_id != row.id:
+        raise ConflictError("id", "it is in use.", "Make a new id for each rung.")
+    return kept
+
+
+def add(
+    db: Session,
+    row: Ladder,
+    athlete: Athlete,
+    new: Drawn,
+    after: tuple[UUID, ...],
+    before: tuple[UUID, ...],
+    moment: Moment,
+) -> Rung:
+    """Put a rung between others. A replay of the same rung changes nothing.
+
+    Raises:
+        InputError: for a set-up out of this body's reach, or a loop.
+        ConflictError: if something closes it.
+    """
+    if replayed(db, row, new.id) is None:
+        name = new.rung.name
+        given = [new.rung.movement.id]
+        edit(
+            db, row, athlete, lambda d: d.add(new, after, before), f"added “{name}”", moment, given
+        )
+    return ladder.rung_on(db, row.id, new.id)
+
+
+def add_where_it_belongs(
+    db: Session, row: Ladder, athlete: Athlete, new: Drawn, moment: Moment
+) -> Rung:
+    """Put a rung right above the hardest one that asks no more.
+
+    Raises:
+        InputError: for a set-up out of this body's reach.
+        ConflictError: if something closes it.
+    """
+    drawing = drawing_of(db, rungs_of(db, row.id))
+    body = body_of(capacity.measures(db, athlete.id)[-1])
+    demands = tuple(demand(body, one.rung) for one in drawing.rungs)
+    asks = demand(body, new.rung)
+    position = belongs(demands, asks.height, asks.lane)
+    after, before = neighbours(drawing, position)
+    return add(db, row, athlete, new, after, before, moment)
+
+
+def neighbours(drawing: Drawing, position: int) -> tuple[tuple[UUID, ...], tuple[UUID, ...]]:
+    """What a rung at a position comes after and before."""
+    after = (drawing.rungs[position - 1].id,) if position else ()
+    if not after:
+        return (), (drawing.rungs[0].id,)
+    return after, drawing.above(after[0])
+
+
+def set_terms(db: Session, row: Ladder, terms: Terms) -> Ladder:
+    """What counts as a step on this ladder from now on."""
+    row.least_reps, row.least_seconds = terms.reps, terms.seconds
+    row.step, row.levers = terms.step, list(terms.order)
+    db.add(row)
+    db.flush()
+    return row
+
+
+def bridge_between(
+    db: Session, seen: ladder.LadderView, lower: int, upper: int, coach_id: UUID
+) -> Bridge:
+    """What closes a step with the athlete's kit.
+
+    Raises:
+        InputError: if nothing compares the two rungs.
+    """
+    known = seen.placement.lanes if seen.placement else {}
+    return bridge(
+        body_of(seen.measure),
+        seen.measured.rungs[lower],
+        seen.measured.rungs[upper],
+        guard.hand_of(db, seen.guarded, coach_id),
+        seen.measured.terms,
+        {lane: one.capacity.likely for lane, one in known.items()},
+        seen.guarded.open_movements,
+    )

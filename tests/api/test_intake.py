@@ -66,20 +66,20 @@ def test_from_nothing_to_a_placement_on_three_ladders(coach: Coach) -> None:
     told = {
         one["family"]: one for one in coach.get(f"/api/athletes/{athlete}/capacity")["capacities"]
     }
-    assert set(told) == {"horizontal push", "horizontal pull", "support hold"}
+    assert set(told) == {"horizontal push", "horizontal pull", "compression"}
     for one in told.values():
         assert one["capacity"]["low"] < one["capacity"]["likely"] < one["capacity"]["high"]
         assert one["capacity"]["derivation"]["formula"]
         assert one["rung"] == one["standing"] != ""
-    assert told["support hold"]["capacity"]["unit"] == "N·m"
-    assert told["support hold"]["unit"] == "s"
+    assert told["compression"]["capacity"]["unit"] == "N·m"
+    assert told["compression"]["unit"] == "s"
 
 
 def test_a_hold_ladder_is_trained_and_judged_in_seconds(coach: Coach) -> None:
     athlete = coach.enrols()["id"]
     does(coach, athlete, "l-sit-tuck", 24)
     ladder = coach.post(f"/api/athletes/{athlete}/ladders", ready_ladder="l-sit")
-    assert ladder["unit"] == "s"
+    assert {lane["counted"] for lane in ladder["lanes"]} == {"s"}
     decision = {}
     for _ in range(2):
         coach.clock.pass_by(days=2)
@@ -222,12 +222,15 @@ def test_a_test_that_cannot_be_is_refused_with_a_word(
         assert db.exec(select(KeptTest)).all() == []
 
 
-def test_a_ladder_without_any_test_asks_for_one_and_writes_nothing(coach: Coach, engine) -> None:
+def test_a_ladder_without_any_test_begins_at_its_foot_until_one_places(coach: Coach) -> None:
     athlete = coach.enrols()["id"]
-    path = f"/api/athletes/{athlete}/ladders"
-    assert problem(coach.client.post(path, json={"ready_ladder": "row"}), 422)["field"] == "tests"
-    with Session(engine) as db:
-        assert db.exec(select(Ladder)).all() == []
+    ladder = coach.post(f"/api/athletes/{athlete}/ladders", ready_ladder="row")
+    assert ladder["placement"] is None
+    assert ladder["standing_id"] == ladder["rungs"][0]["id"]
+    assert all(rung["demand"] and rung["expected"] is None for rung in ladder["rungs"])
+    does(coach, athlete, "row-half", 14)
+    placed = coach.get(f"/api/ladders/{ladder['id']}")
+    assert placed["placement"]["rung_id"] == placed["standing_id"] != ladder["standing_id"]
 
 
 # ---- nothing that a limit forbids is ever given ----
@@ -275,14 +278,19 @@ def test_nothing_that_can_be_given_includes_what_a_limit_forbids(
     for ready in catalogue().ladder:
         path = f"/api/athletes/{athlete}/ladders"
         response = coach.client.post(path, json={"ready_ladder": ready.id})
-        strained = {
-            strain
-            for rung in ready.rungs
-            for strain in forbidden(catalogue().find_movement(rung.movement).posture, limits)
-        }
-        assert response.status_code == (409 if strained else 201), response.text
-        if not strained:
-            coach.starts(response.json()["id"])
+        strained = [bool(forbidden(rung.of.posture, limits)) for rung in ready.rungs]
+        assert response.status_code == (409 if all(strained) else 201), response.text
+        if all(strained):
+            assert problem(response, 409)["field"] == "limit"
+            continue
+        sheet = response.json()
+        assert [bool(rung["closed"]) for rung in sheet["rungs"]] == strained
+        coach.starts(sheet["id"])
+        for rung, shut in zip(sheet["rungs"], strained, strict=True):
+            if shut:
+                to = {"rung_id": rung["id"]}
+                refused = coach.client.post(f"/api/ladders/{sheet['id']}/standing", json=to)
+                assert problem(refused, 409)["field"] == "limit"
     with Session(engine) as db:
         given = [row.movement for row in db.exec(select(KeptTest))]
         for ladder in db.exec(select(Ladder)):
@@ -290,7 +298,9 @@ def test_nothing_that_can_be_given_includes_what_a_limit_forbids(
                 select(TrainingSession).where(TrainingSession.ladder_id == ladder.id)
             ).one()
             sheet = coach.get(f"/api/ladders/{ladder.id}")
-            given += [rung["movement"] for rung in sheet["rungs"]]
+            given += [
+                rung["movement"] for rung in sheet["rungs"] if rung["id"] == sheet["standing_id"]
+            ]
         for movement in given:
             assert not forbidden(catalogue().find_movement(movement).posture, limits)
 

@@ -156,7 +156,7 @@ def test_the_same_ladder_twice_is_refused(coach) -> None:
     ladder = coach.has_ladder()
     body = {"ready_ladder": "push-up", "test": {"id": str(uuid4()), "reps": 9}}
     response = coach.client.post(f"/api/athletes/{ladder['athlete_id']}/ladders", json=body)
-    assert problem(response, 409)["field"] == "ready ladder"
+    assert problem(response, 409)["field"] == "goal"
 
 
 def test_the_coach_moves_the_athlete(coach) -> None:

@@ -24,7 +24,13 @@ def given(coach: Coach, ladder: dict) -> list:
     """Everything that can be given to an athlete, as requests that would be answered otherwise."""
     client, path = coach.client, f"/api/ladders/{ladder['id']}"
     test = {"id": str(uuid4()), "movement": "push-up", "reps": 9}
-    rung = {"id": str(uuid4()), "beside": ladder["standing_id"], "dial": "bag", "amount": 2}
+    rung = {
+        "id": str(uuid4()),
+        "name": "with a bag",
+        "movement": "push-up",
+        "carried": {"bag_kg": 2},
+        "after": [ladder["standing_id"]],
+    }
     kept = {"id": str(uuid4()), "name": "mine", "setup": {"movement": "push_up"}}
     ready = {"ready_ladder": "push-up", "purpose": "strength", "level": "beginner"}
     other = coach.enrols("Bela Quint")

@@ -128,6 +128,28 @@ def intake(page: Page) -> None:
     page.sees("Tilde Varga")
 
 
+def workshop(page: Page) -> None:
+    """The ladder's gap bridged in pencil, a rung edited, two athletes beside each other."""
+    page.find('[role="option"]').click()
+    page.press("b")
+    page.sees("Take all")
+    take(page, "ladder-bridge")
+    page.click("Done")
+    page.press("e")
+    page.sees("Edit the rung", "Steps …")
+    page.find("aside svg")
+    page.put("surface under the hands", "70")
+    page.sees("hand load")
+    page.script("document.activeElement.blur()")
+    take(page, "ladder-edit")
+    page.click("Leave it")
+    page.click("Compare …")
+    page.click("Juno Pell")
+    page.sees("≡ Juno Pell")
+    take(page, "ladder-beside")
+    page.click("No longer")
+
+
 def benches(page: Page) -> None:
     """The Bench: a pose, two compared, what equals a load, which band is enough."""
     page.press("1")
@@ -141,11 +163,6 @@ def benches(page: Page) -> None:
     take(page, "bench-compare")
     page.click("Take the second away")
     put(page, "surface under the feet", "0")
-    page.click("What equals it …")
-    page.until(lambda: "solving" not in page.dialog.text and "Set it up" in page.dialog.text)
-    take(page, "bench-solve")
-    page.click("Close")
-    no_dialog(page)
     set_up(page, "Planche", "straddle")
     page.click("Which band …")
     page.select("Done", "Planche")
@@ -199,16 +216,9 @@ def main() -> None:
         take(page, "explained")
         page.click("Close")
         no_dialog(page)
-        page.press("t")
-        page.find('[role="dialog"] tbody tr')
-        take(page, "ways")
-        page.click("Close")
-        no_dialog(page)
+        workshop(page)
         page.click("Night sheet")
         take(page, "ladder-night")
-        page.press("7")
-        page.sees("Step back")
-        take(page, "review-night")
         page.click("Day sheet")
         page.press("1")
         page.open_ladder("Juno Pell")

@@ -87,6 +87,7 @@ CHECKS: tuple[Check, ...] = (
         (
             "pike_push_up",
             "handstand_push_up",
+            "handstand",
             "bench_dip",
             "dip",
             "back_lever",
@@ -101,7 +102,7 @@ CHECKS: tuple[Check, ...] = (
         "Lean over flat hands",
         "On hands and knees, fingers forward, bring the shoulders ahead of the fingertips.",
         "Forearm passes a right angle to the hand without pain, weight held 10 s.",
-        ("planche", "planche_lean", "handstand_push_up"),
+        ("planche", "planche_lean", "handstand_push_up", "handstand"),
         "Wrist rocks on hands and knees, fingers forward, out and back; then lifts to the "
         "knuckles.",
         "2 × 15, every training day",

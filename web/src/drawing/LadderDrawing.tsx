@@ -169,8 +169,8 @@ function RungLabel({ sheet, rung, tight, beside }: LabelProps) {
   const fits = rung.id === sheet.placement?.rung_id;
   const figures = rung.demand ? (
     <>
-      {demand(rung.demand.likely, rung.demand.unit)} (
-      {range(rung.demand, rung.demand.unit === "kg" ? 1 : 0)})
+      {demand(rung.demand.likely, rung.demand.unit)}
+      {!beside && ` (${range(rung.demand, rung.demand.unit === "kg" ? 1 : 0)})`}
       {rung.expected && ` · ${told(rung.expected)}`}
       {beside?.expected && <span className="text-watch"> · ≡ {told(beside.expected)}</span>}
     </>

@@ -1,7 +1,7 @@
 /** Every ready ladder, and where the tests would put the athlete; or one of the coach's own. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { Link } from "react-router";
 import { answer, api, type Schema } from "../../api/client";
 import { queries } from "../../api/queries";
 import { Button } from "../../parts/Button";
@@ -58,23 +58,20 @@ export function LaddersPart({ athleteId }: { athleteId: string }) {
 
 function Row({ athleteId, one }: { athleteId: string; one: Schema["PlacedOn"] }) {
   const { act, busy, error } = useAct();
-  const navigate = useNavigate();
   const give = () =>
-    act(
-      () =>
-        answer(
-          api.POST("/api/athletes/{athlete_id}/ladders", {
-            params: { path: { athlete_id: athleteId } },
-            body: {
-              ready_ladder: one.id,
-              goal: "",
-              purpose: "strength",
-              level: "beginner",
-              test: null,
-            },
-          }),
-        ),
-      (ladder) => navigate(`/ladder/${ladder.id}`),
+    act(() =>
+      answer(
+        api.POST("/api/athletes/{athlete_id}/ladders", {
+          params: { path: { athlete_id: athleteId } },
+          body: {
+            ready_ladder: one.id,
+            goal: "",
+            purpose: "strength",
+            level: "beginner",
+            test: null,
+          },
+        }),
+      ),
     );
   const range = one.low_rung === one.high_rung ? "" : `${one.low_rung} to ${one.high_rung}`;
   return (

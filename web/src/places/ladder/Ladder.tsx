@@ -1,6 +1,7 @@
 /** Ladder: the rungs to scale, the athlete's reach on them, the sheet of the picked rung beside. */
-import { useQuery } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
+import { flushSync } from "react-dom";
 import { Link, useNavigate, useParams } from "react-router";
 import { answer, api, type Schema } from "../../api/client";
 import { queries } from "../../api/queries";
@@ -74,6 +75,7 @@ function Sheet({ sheet }: { sheet: Schema["LadderSheet"] }) {
   const other = useQuery(queries.beside(sheet.id, otherId)).data?.other;
   const opened = useRef<HTMLElement>(null);
   const navigate = useNavigate();
+  const client = useQueryClient();
   const [newId, nextId] = useSendId();
   const { act, busy, error } = useAct();
   const close = () => setDialog("");
@@ -91,8 +93,14 @@ function Sheet({ sheet }: { sheet: Schema["LadderSheet"] }) {
   const nextUp = rung && above(sheet, rung.id)[0];
 
   const path = { path: { ladder_id: sheet.id } };
-  const undo = () => act(() => answer(api.POST("/api/ladders/{ladder_id}/undo", { params: path })));
-  const redo = () => act(() => answer(api.POST("/api/ladders/{ladder_id}/redo", { params: path })));
+  /** Draw what came back at once, so that nobody asks for a rung that is gone. */
+  const turn = (way: "undo" | "redo") =>
+    act(async () => {
+      const made = await answer(api.POST(`/api/ladders/{ladder_id}/${way}`, { params: path }));
+      flushSync(() => client.setQueryData(queries.ladder(sheet.id).queryKey, made));
+    });
+  const undo = () => turn("undo");
+  const redo = () => turn("redo");
   const move = (index: number, position: number) => {
     const moved = sheet.rungs[index];
     if (!moved || position < 0 || position >= sheet.rungs.length) return;
@@ -164,12 +172,17 @@ function Sheet({ sheet }: { sheet: Schema["LadderSheet"] }) {
             <h1 className="text-xl">{sheet.goal}</h1>
             <OtherLadders sheet={sheet} />
             <span className="flex-1" />
-            <Button onClick={() => setAsTable(!asTable)} aria-pressed={asTable}>
-              {asTable ? "As a drawing" : "As a table"}
-            </Button>
             <Button onClick={() => setDialog("test")}>Enter a test</Button>
           </div>
-          <WorkBar sheet={sheet} busy={busy} onUndo={undo} onRedo={redo} onAct={setDialog} />
+          <WorkBar
+            sheet={sheet}
+            busy={busy}
+            asTable={asTable}
+            onTable={() => setAsTable(!asTable)}
+            onUndo={undo}
+            onRedo={redo}
+            onAct={setDialog}
+          />
           <LaneLines sheet={sheet} />
           <Wrong error={error} />
           <Limits athleteId={sheet.athlete_id} />

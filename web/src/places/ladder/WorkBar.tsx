@@ -16,12 +16,14 @@ export type Act =
 interface Props {
   sheet: Schema["LadderSheet"];
   busy: boolean;
+  asTable: boolean;
+  onTable: () => void;
   onUndo: () => void;
   onRedo: () => void;
   onAct: (act: Act) => void;
 }
 
-export function WorkBar({ sheet, busy, onUndo, onRedo, onAct }: Props) {
+export function WorkBar({ sheet, busy, asTable, onTable, onUndo, onRedo, onAct }: Props) {
   return (
     <div
       role="toolbar"
@@ -61,6 +63,10 @@ export function WorkBar({ sheet, busy, onUndo, onRedo, onAct }: Props) {
       </Button>
       <Button quiet onClick={() => onAct("delete")}>
         Delete …
+      </Button>
+      <span className="flex-1" />
+      <Button quiet onClick={onTable} aria-pressed={asTable}>
+        {asTable ? "As a drawing" : "As a table"}
       </Button>
     </div>
   );

@@ -171,3 +171,11 @@ def test_only_erasure_may_delete_a_logged_set(coach, engine) -> None:
     for act in ("DELETE FROM logged_set", "UPDATE logged_set SET amount = 99"):
         with Session(engine) as db, pytest.raises(Exception, match="append-only"):
             db.execute(text(act))
+
+
+def test_a_ladder_nothing_tells_of_yet_stands_in_the_squad(coach) -> None:
+    athlete = coach.enrols()["id"]
+    coach.post(f"/api/athletes/{athlete}/ladders", ready_ladder="row")
+    (line,) = coach.get("/api/squad")["athletes"]
+    assert line["standing"]["name"] == "Row, standing"
+    assert line["expected"] is None

@@ -222,7 +222,9 @@ class _Parts:
             return how()
         except InputError as error:
             where = f"{place}.{error.field.replace(' ', '_')}"
-            self.faults.append(files.FileFault(place=where, problem=error.problem, remedy=error.remedy))
+            self.faults.append(
+                files.FileFault(place=where, problem=error.problem, remedy=error.remedy)
+            )
             return None
 
 

@@ -303,7 +303,9 @@ def _drawn(file: LadderFile, body: Body | None) -> Read:
     def note(place: str, error: InputError) -> None:
         field = error.field.replace(" ", "_")
         faults.append(
-            FileFault(place=f"{place}.{field}".strip("."), problem=error.problem, remedy=error.remedy)
+            FileFault(
+                place=f"{place}.{field}".strip("."), problem=error.problem, remedy=error.remedy
+            )
         )
 
     try:

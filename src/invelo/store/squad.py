@@ -151,7 +151,8 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
             last=session.local_date if session else None,
         )
         rung = standing.get(key)
-        expected = placed[key].result["predictions"].get(str(rung.id)) if rung else None
+        told = placed.get(key)
+        expected = told.result["predictions"].get(str(rung.id)) if told and rung else None
         today = now.astimezone(ZoneInfo(athlete.time_zone)).date()
         found.append(SquadLine(athlete, ladder, rung, expected, session, marks(condition, today)))
     return sorted(found, key=lambda line: urgency(line.marks))

@@ -37,10 +37,13 @@ const DRAWING = { width: 750, least: 540 };
 
 export default function Ladder() {
   const { ladderId = "" } = useParams();
-  const ladder = useQuery(queries.ladder(ladderId));
+  // Once it is deleted nobody asks for it again.
+  const [gone, setGone] = useState("");
+  const ladder = useQuery({ ...queries.ladder(ladderId), enabled: gone !== ladderId });
+  if (gone === ladderId) return null;
   if (ladder.error) return <Away error={ladder.error} retry={() => ladder.refetch()} />;
   if (!ladder.data) return <main className="flex-1 p-6 text-faint">Drawing the ladder …</main>;
-  return <Sheet key={ladderId} sheet={ladder.data} />;
+  return <Sheet key={ladderId} sheet={ladder.data} onGone={() => setGone(ladderId)} />;
 }
 
 /** The athlete's other ladders, a step away. */
@@ -57,7 +60,7 @@ function OtherLadders({ sheet }: { sheet: Schema["LadderSheet"] }) {
 
 type Aside = "sheet" | "edit" | "bridge";
 
-function Sheet({ sheet }: { sheet: Schema["LadderSheet"] }) {
+function Sheet({ sheet, onGone }: { sheet: Schema["LadderSheet"]; onGone: () => void }) {
   // Picked by id, so that the pick stays when rungs are put in or taken off.
   const [picked, setPicked] = useState(sheet.standing_id);
   const indexOf = (id: string) => sheet.rungs.findIndex((rung) => rung.id === id);
@@ -306,7 +309,10 @@ function Sheet({ sheet }: { sheet: Schema["LadderSheet"] }) {
       {dialog === "delete" && (
         <DeleteDialog
           sheet={sheet}
-          onGone={() => navigate(`/intake/${sheet.athlete_id}/placement`)}
+          onGone={() => {
+            onGone();
+            navigate(`/intake/${sheet.athlete_id}/placement`);
+          }}
           onClose={close}
         />
       )}

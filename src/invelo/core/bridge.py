@@ -18,6 +18,7 @@ from invelo.core.kit import ToHand
 from invelo.core.posture.form import Lane
 from invelo.core.rung import Demand, Rung, demand
 from invelo.core.shortest import Costs, shortest
+from invelo.core.tempo import Tempo
 from invelo.core.terms import USUAL_TERMS, Lever, Terms
 
 ANOTHER = 1000
@@ -179,22 +180,20 @@ class _Names:
 
 def costs_of(found: Candidates, lower: Rung, upper: Rung, terms: Terms) -> Costs:
     """What taking each candidate costs: distance first, then the coach's order, shape `(n,)`."""
-    plain = np.array([_cost(one, lower, upper, terms) for one in found.setups])
-    slow = np.array(
-        [
-            _cost(replace(one, levers=one.levers | {"tempo"}), lower, upper, terms)
-            for one in found.setups
-        ]
-    )
-    even = np.array([tempo.rep_time for tempo in found.tempos])
-    changed = even != found.tempos[0].rep_time
+    plain = np.array([_cost(one, one.levers, lower, upper, terms) for one in found.setups])
+    slow = np.array([_cost(one, one.levers | SLOWER, lower, upper, terms) for one in found.setups])
+    changed = np.array([tempo != Tempo() for tempo in found.tempos])
     return np.where(changed[found.tempo], slow[found.setup], plain[found.setup]).astype(np.int64)
 
 
-def _cost(one: SetUpOf, lower: Rung, upper: Rung, terms: Terms) -> int:
-    kinds = one.levers or {"lever"}
+SLOWER: frozenset[Lever] = frozenset({"tempo"})
+ELSEWHERE: frozenset[Lever] = frozenset({"lever"})
+
+
+def _cost(one: SetUpOf, levers: frozenset[Lever], lower: Rung, upper: Rung, terms: Terms) -> int:
+    kinds = levers or ELSEWHERE
     if one.movement is not lower.movement:
-        kinds = kinds | {"lever"}
+        kinds = kinds | ELSEWHERE
     return ANOTHER * _distance(one, upper) + sum(terms.order.index(kind) + 1 for kind in kinds)
 
 

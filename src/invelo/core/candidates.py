@@ -8,7 +8,7 @@ does not hold, is left out.
 
 from collections.abc import Iterable, Iterator
 from dataclasses import dataclass, replace
-from functools import lru_cache
+from functools import cache, lru_cache
 from itertools import combinations
 
 import numpy as np
@@ -20,7 +20,7 @@ from invelo.core.dial import LOADS, dial
 from invelo.core.estimate import Array
 from invelo.core.kit import ToHand
 from invelo.core.movement import Modifiers, Movement, sorted_values
-from invelo.core.posture.form import Form, Lane, Parameter
+from invelo.core.posture.form import Form, Lane, Parameter, form
 from invelo.core.reps import equivalent_ratios
 from invelo.core.rung import Rung
 from invelo.core.setup import BandHold, Help
@@ -191,13 +191,23 @@ def _setups(
         if not hand.has(movement.kit) or (allowed is not None and movement.id not in allowed):
             continue
         for one in _of(movement, lower, upper, hand):
-            values = movement.posture.values(dict(one.modifiers.values))
-            key = (movement.form, replace(one.modifiers, values=sorted_values(values)))
+            key = _same(movement.posture, one.modifiers)
             if key not in seen:
                 seen.add(key)
                 yield one
     if hand.has(upper.movement.kit) and (allowed is None or upper.movement.id in allowed):
         yield from _between(lower, upper, hand)
+
+
+def _same(form: Form, one: Modifiers) -> tuple[object, ...]:
+    """What set-ups that are the same in all but words have in common."""
+    values = _own(form.id) | dict(one.values)
+    return form.id, tuple(values.values()), one.worn, one.range, one.band, one.help
+
+
+@cache
+def _own(form_id: str) -> dict[str, float]:
+    return form(form_id).values({})
 
 
 def _of(movement: Movement, lower: Rung, upper: Rung, hand: ToHand) -> Iterator[SetUpOf]:
@@ -291,9 +301,17 @@ def _amounts(one: Parameter, hand: ToHand) -> tuple[float, ...]:
 def _loaded(form: Form, plain: Modifiers, kg: float) -> Modifiers | None:
     """With so many kilos where the form carries them; None where it carries none or has some."""
     place = next((one for one in CARRIED_AT if one in form.loads), None)
-    if place is None or plain.worn != Worn() or kg > LOADS[place][1]:
+    if place is None or plain.worn != NOTHING or kg > LOADS[place][1]:
         return None
-    return replace(plain, worn=Worn(**{place: kg}))
+    return replace(plain, worn=_worn(place, kg))
+
+
+NOTHING = Worn()
+
+
+@lru_cache(maxsize=1024)
+def _worn(place: str, kg: float) -> Worn:
+    return Worn(**{place: kg})
 
 
 def _bands(form: Form, hand: ToHand) -> Iterable[BandHold]:

@@ -195,11 +195,12 @@ BAG_HOLDS = 15.0
 
 ANYTHING = ToHand(
     None,
-    tuple(round(0.05 * i, 2) for i in range(2, 19)),
+    tuple(round(0.1 * i, 1) for i in range(1, 10)),
     (2.2,),
-    tuple(float(kg) for kg in range(1, 16)),
+    tuple(2.5 * i for i in range(1, 7)),
 )
-"""What is taken to be there where no kit is known: heights from 10 to 90 cm, a bag up to 15 kg."""
+"""What is taken to be there where no kit is known: heights of 10 to 90 cm in
+tens, and a bag of 2.5 to 15 kg."""
 
 
 def to_hand(rooms: Iterable[Room], today: date, bands: tuple[tuple[str, Band], ...] = ()) -> ToHand:

@@ -53,7 +53,7 @@ export function LadderDrawing(props: Props) {
             key={`${lane.lane.measure_words} ${lane.lane.counted}`}
             layout={lane}
             height={height}
-            other={other?.lanes[index]}
+            other={other && reachOf(sheet, other, index)}
           />
         ))}
         <Ties sheet={sheet} layout={layout} />
@@ -124,6 +124,24 @@ export function LadderDrawing(props: Props) {
       </div>
     </div>
   );
+}
+
+/**
+ * How far another athlete reaches, on this one's scale: kilos and newton metres of two bodies do not
+ * compare, so it is carried over by what the lane's first rung asks of each.
+ */
+function reachOf(
+  sheet: Schema["LadderSheet"],
+  other: Schema["LadderSheet"],
+  lane: number,
+): Schema["Estimate"] | undefined {
+  const reach = other.lanes[lane]?.reach;
+  const first = sheet.rungs.findIndex((rung) => rung.lane === lane);
+  const [mine, theirs] = [sheet, other].map(({ rungs }) => rungs[first]?.demand?.likely);
+  if (!reach || !mine || !theirs) return undefined;
+  const by = mine / theirs;
+  const { likely, low, high, unit } = reach;
+  return { likely: likely * by, low: low * by, high: high * by, unit };
 }
 
 /** Drawing a rung by its handle: the nearest label's place is where it goes. */

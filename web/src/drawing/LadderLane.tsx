@@ -6,8 +6,8 @@ import { axisTicks, type LaneLayout } from "./ladderScale";
 interface Props {
   layout: LaneLayout;
   height: number;
-  /** Another athlete's standing in the same lane, hatched beside. */
-  other?: Schema["Lane"] | undefined;
+  /** Another athlete's reach in the same lane, hatched beside. */
+  other?: Schema["Estimate"] | undefined;
 }
 
 export function LadderLane({ layout, height, other }: Props) {
@@ -15,7 +15,7 @@ export function LadderLane({ layout, height, other }: Props) {
   return (
     <>
       <Axis layout={layout} height={height} />
-      {other?.reach && <OtherReach layout={layout} reach={other.reach} />}
+      {other && <OtherReach layout={layout} reach={other} />}
       <Rails layout={layout} />
       {lane.reach && lane.capacity && (
         <Reach layout={layout} reach={lane.reach} capacity={lane.capacity} beside={!!other} />
@@ -144,7 +144,7 @@ function Reach({ layout, reach, capacity, beside }: ReachProps) {
 }
 
 /** How far another athlete reaches, by the rungs of this one: hatched in the right half. */
-function OtherReach({ layout, reach }: { layout: LaneLayout; reach: Schema["Explained"] }) {
+function OtherReach({ layout, reach }: { layout: LaneLayout; reach: Schema["Estimate"] }) {
   const { right, scale } = layout;
   const left = (layout.left + layout.right) / 2;
   const { top: highest, foot } = ends(layout);

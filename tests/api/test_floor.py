@@ -234,3 +234,22 @@ def test_a_session_on_the_easier_rung_is_told_apart(coach, ladder, session) -> N
     assert decision["outcome"] == "hold"
     review = coach.get(f"/api/ladders/{ladder['id']}/review")
     assert len({s["rung"] for s in review["sessions"][0]["sets"]}) == 2
+
+
+def test_a_jump_is_logged_by_its_distance(coach) -> None:
+    athlete = coach.enrols()["id"]
+    first = {"id": str(uuid4()), "name": "Long jump", "movement": "jump"}
+    shows = {"check": "one-leg stand", "passed": True}
+    coach.post(f"/api/athletes/{athlete}/readiness", id=str(uuid4()), **shows)
+    ladder = coach.post(f"/api/athletes/{athlete}/ladders", goal="Two metres", first=first)
+    rung = ladder["rungs"][0]
+    assert rung["dose"]["unit"] == "cm"
+    assert rung["demand"] is None
+    session = coach.starts(ladder["id"])
+    path = f"/api/sessions/{session}/sets"
+    body = {"rung_id": rung["id"], "number": 1, "effort": 7, **coach.now()}
+    done = coach.put(f"{path}/{uuid4()}", **body, centimetres=120)
+    assert done["amount"] == 120
+    refused = coach.client.put(f"{path}/{uuid4()}", json={**body, "number": 2, "reps": 8})
+    assert problem(refused, 422)["field"] == "distance"
+    assert coach.finishes(session)["outcome"] == "hold"

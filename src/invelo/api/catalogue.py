@@ -8,7 +8,7 @@ from pydantic import Field
 
 from invelo.api.context import Coach, Database
 from invelo.api.drawing import Figure
-from invelo.api.ladder import Fault, ends_of
+from invelo.api.ladder_shapes import Fault, ends_of, faults_of
 from invelo.api.problems import ERRORS
 from invelo.api.shapes import Explained, Shape
 from invelo.core.body import Body
@@ -166,14 +166,7 @@ def get_movement(
             for name in movement.muscles
         ],
         cues=list(movement.cues),
-        faults=[
-            Fault(
-                name=one.name,
-                remedy=one.remedy,
-                easier=catalogue().find_movement(one.easier).name if one.easier else "",
-            )
-            for one in movement.fault
-        ],
+        faults=faults_of(movement),
         cautions=list(movement.cautions),
         depth=list(movement.depth),
         stress=[f"{joint}: {STRESS[much]}" for joint, much in movement.stress.items()],

@@ -1,200 +1,45 @@
 """Ladder: the rungs to scale, the athlete's reach on them, and the sheet of one rung."""
 
-from datetime import date
-from typing import Literal
 from uuid import UUID
 
 from fastapi import APIRouter
-from pydantic import Field
 
-from invelo.api.battery import NewTest
 from invelo.api.context import Coach, Database, Now, moment_for
-from invelo.api.drawing import Figure, figure_of
+from invelo.api.drawing import figure_of
+from invelo.api.ladder_shapes import (
+    Compared,
+    Copy,
+    LadderSheet,
+    Lane,
+    Move,
+    NewLadder,
+    Phases,
+    Rung,
+    RungSheet,
+    Standing,
+    Step,
+    ends_of,
+    faults_of,
+)
 from invelo.api.problems import ERRORS
 from invelo.api.shapes import (
-    Dose,
     Estimate,
     Explained,
-    Gate,
-    Level,
     Measure,
-    Purpose,
-    Shape,
     dose_of,
     gate_of,
 )
 from invelo.core import MODEL_VERSION
 from invelo.core.catalogue import CATALOGUE_VERSION, catalogue
 from invelo.core.caution import STANDING
-from invelo.core.dose import Unit
 from invelo.core.errors import InputError
 from invelo.core.movement import STRESS
-from invelo.core.posture.form import Form
 from invelo.core.workshop import Drawn, in_a_row
-from invelo.exchange.ladders import PlainRung, TermsOf
-from invelo.exchange.setups import Changes, Request
+from invelo.exchange.ladders import TermsOf
+from invelo.exchange.setups import Changes
 from invelo.store import access, battery, ladder, tables, workshop
 
 router = APIRouter(prefix="/api", tags=["Ladder"], responses=ERRORS)
-
-
-class SetUp(Changes):
-    """A movement and what is changed about it."""
-
-    movement: str = Field(examples=["push-up"])
-
-
-class Rung(SetUp):
-    """A rung as it is drawn: its height on the page is `demand`."""
-
-    id: UUID
-    position: int
-    name: str
-    dose: Dose
-    gate: Gate
-    why: str = Field(description="Why it stands where it does, if not by demand.")
-    closed: str = Field(description="Why it is closed to the athlete today; '' if it is open.")
-    lane: int | None = Field(description="Which of the ladder's lanes; none if effort alone tells.")
-    demand: Estimate | None
-    load: Estimate | None
-    share: Estimate | None
-    expected: Estimate | None = Field(description="Reps to failure, or seconds, likely here.")
-    figure: Figure
-
-
-class Step(Shape):
-    """From one rung to one above it."""
-
-    lower_id: UUID
-    upper_id: UUID
-    ratio: Estimate | None = Field(description="None across lanes and where effort alone tells.")
-    above: Estimate | None = Field(description="Likely above for whoever just meets the gate.")
-    gap: bool
-    easier: bool
-
-
-class Lane(Shape):
-    """Rungs that are limited by the same thing, and what is known of the athlete there."""
-
-    measure_words: str = Field(description="What limits them.", examples=["hand load"])
-    unit: str = Field(examples=["kg"])
-    counted: Unit
-    reach: Explained | None
-    capacity: Explained | None
-
-
-class Standing(Shape):
-    """Where the model places the athlete."""
-
-    rung_id: UUID
-    low_rung_id: UUID
-    high_rung_id: UUID
-    fits: bool
-    reach: Explained
-    capacity: Explained
-    evidence_day: date
-    evidence_kind: Literal["test", "set"]
-    narrower: str
-
-
-class LadderSheet(Shape):
-    """A ladder measured for its athlete."""
-
-    id: UUID
-    athlete_id: UUID
-    athlete_name: str
-    goal: str
-    family: str
-    lanes: list[Lane]
-    school: str
-    purpose: Purpose
-    level: Level
-    terms: TermsOf
-    stopped: str = Field(description="Why pain stopped the movement; empty while it runs.")
-    standing_id: UUID
-    measure: Measure
-    rungs: list[Rung]
-    steps: list[Step]
-    placement: Standing | None = Field(description="None while no test says anything.")
-    undo: str = Field(description="What an undo takes back; '' if there is nothing.")
-    redo: str
-    revision: int
-    model_version: str
-    catalogue_version: str
-
-
-class Fault(Shape):
-    """Something to see in a rep, and what to do about it."""
-
-    name: str
-    remedy: str
-    easier: str = Field("", description="The easier movement it calls for, by name.")
-
-
-class Phases(Shape):
-    """The limiting measure along the rep."""
-
-    top: Explained
-    middle: Explained
-    bottom: Explained
-
-
-class RungSheet(Shape):
-    """Everything about one rung, each figure with how it came about."""
-
-    id: UUID
-    name: str
-    movement_name: str
-    effort_only: bool
-    prime: list[str]
-    cues: list[str]
-    faults: list[Fault]
-    cautions: list[str]
-    stress: list[str] = Field(description="Joints and how much they bear.")
-    demand: Explained | None
-    share: Explained | None
-    work: Explained | None
-    rep_time_s: float
-    phases: Phases | None
-    expected: Explained | None
-    figures: list[Figure]
-
-
-class FirstRung(PlainRung):
-    """The first rung of a ladder from nothing."""
-
-    id: UUID
-
-
-class NewLadder(Request):
-    """A ladder for an athlete: a ready one, or one of your own that begins with a rung."""
-
-    ready_ladder: str | None = Field(None, examples=["push-up"])
-    goal: str = Field("", max_length=120, description="Of a ladder of your own.")
-    first: FirstRung | None = Field(None, description="Of a ladder of your own.")
-    purpose: Purpose = "strength"
-    level: Level = "beginner"
-    test: NewTest | None = Field(None, description="Kept first, if one was done just now.")
-
-
-class Copy(Request):
-    """A ladder for someone else too."""
-
-    athlete_id: UUID
-
-
-class Move(Request):
-    """The coach's own choice of rung."""
-
-    rung_id: UUID
-    word: str = Field("", max_length=300, description="Why.")
-
-
-class Compared(Shape):
-    """One ladder for two athletes, each by their own body and tests."""
-
-    one: LadderSheet
-    other: LadderSheet
 
 
 @router.post("/athletes/{athlete_id}/ladders", status_code=201)
@@ -406,14 +251,7 @@ def _rung_sheet(seen: ladder.LadderView, index: int) -> RungSheet:
         effort_only=movement.effort_only,
         prime=list(movement.prime),
         cues=list(movement.cues),
-        faults=[
-            Fault(
-                name=one.name,
-                remedy=one.remedy,
-                easier=catalogue().find_movement(one.easier).name if one.easier else "",
-            )
-            for one in movement.fault
-        ],
+        faults=faults_of(movement),
         cautions=[*movement.cautions, STANDING],
         stress=[f"{joint}: {STRESS[much]}" for joint, much in movement.stress.items()],
         demand=Explained.model_validate(demand.on_scale) if weighed else None,
@@ -430,8 +268,3 @@ def _rung_sheet(seen: ladder.LadderView, index: int) -> RungSheet:
         expected=Explained.model_validate(expected) if expected else None,
         figures=[figure_of(seen, index, end) for end in ends_of(movement.posture)],
     )
-
-
-def ends_of(form: Form) -> tuple[Literal["start", "end"], ...]:
-    """The ends of the rep that are drawn; one for a hold."""
-    return ("start",) if form.counted == "hold" else ("start", "end")

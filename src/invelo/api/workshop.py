@@ -8,7 +8,8 @@ from pydantic import Field
 
 from invelo.api.context import Coach, Database, Now, moment_for
 from invelo.api.drawing import Figure
-from invelo.api.ladder import LadderSheet, ends_of, seen_by, sheet_of
+from invelo.api.ladder import seen_by, sheet_of
+from invelo.api.ladder_shapes import LadderSheet, ends_of
 from invelo.api.problems import ERRORS
 from invelo.api.shapes import Estimate, Explained, RungName, Shape
 from invelo.core import ways as core

@@ -3,14 +3,14 @@
 from dataclasses import dataclass
 from datetime import date
 
-from invelo.core.dose import Unit
+from invelo.core.dose import GIVEN_AS, Unit
 from invelo.core.errors import require_within
 
 PAIN_STOP = 4
 """Pain, 0–10, at which the movement ends for the day (common practice)."""
 
 
-MOST_LOGGED: dict[Unit, float] = {"reps": 200.0, "s": 3600.0}
+MOST_LOGGED: dict[Unit, float] = {"reps": 200.0, "s": 3600.0, "cm": 400.0}
 
 
 @dataclass(frozen=True)
@@ -19,7 +19,7 @@ class SetRecord:
 
     Attributes:
         rung: key of the rung it was done on, unique on its ladder.
-        amount: clean reps, or seconds of a hold.
+        amount: clean reps, seconds of a hold, or centimetres of a jump.
         effort: 1–10.
         clean: whether form held to the end.
         pain: 0–10; 0 for none.
@@ -37,8 +37,7 @@ class SetRecord:
 
     def __post_init__(self) -> None:
         """Check ranges."""
-        name = "reps" if self.unit == "reps" else "hold"
-        require_within(name, self.amount, 0, MOST_LOGGED[self.unit], self.unit)
+        require_within(GIVEN_AS[self.unit], self.amount, 0, MOST_LOGGED[self.unit], self.unit)
         require_within("effort", self.effort, 1, 10, "")
         require_within("pain", self.pain, 0, 10, "")
 

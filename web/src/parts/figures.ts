@@ -100,6 +100,11 @@ export function gate({ sets, amount: count, unit, effort, sessions }: Schema["Ga
 
 export type Unit = Schema["Dose"]["unit"];
 
+/** "reps", "seconds", "centimetres". */
+export function inWords(unit: Unit): string {
+  return { reps: "reps", s: "seconds", cm: "centimetres" }[unit];
+}
+
 /** The unit where it must be said; a bare count is of reps. */
 function seconds(unit: Unit): string {
   return unit === "reps" ? "" : `${thin}${unit}`;

@@ -6,6 +6,7 @@ import { answer, api, deviceMoment, type Schema } from "../../api/client";
 import { queries, useRefresh } from "../../api/queries";
 import { Away } from "../../parts/Away";
 import { Button } from "../../parts/Button";
+import { inWords } from "../../parts/figures";
 import { Limits } from "../../parts/Limits";
 import { TitleBlock, today as todayText } from "../../parts/TitleBlock";
 import { Wrong } from "../../parts/Wrong";
@@ -131,8 +132,8 @@ function Before({ today, busy, onStart }: BeforeProps) {
       <p className="lettering">Today</p>
       <h1 className="text-5xl sm:text-6xl">{rung.name}</h1>
       <p className="font-head text-3xl sm:text-4xl">
-        {rung.dose.sets} sets of {rung.dose.low}–{rung.dose.high}{" "}
-        {rung.dose.unit === "s" ? "seconds" : "reps"}, effort {rung.dose.effort}
+        {rung.dose.sets} sets of {rung.dose.low}–{rung.dose.high} {inWords(rung.dose.unit)}, effort{" "}
+        {rung.dose.effort}
       </p>
       <p className="pt-2 text-lg text-faint">
         {rung.dose.unit === "reps" && <>Tempo {rung.tempo} s (lower – hold – press – hold), </>}

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { answer, api, deviceMoment, type Schema } from "../../api/client";
 import { useKeys } from "../../app/keys";
 import { Button } from "../../parts/Button";
-import { done } from "../../parts/figures";
+import { done, inWords } from "../../parts/figures";
 import { HoldClock } from "../../parts/HoldClock";
 import { useClock } from "../../parts/useClock";
 import { Wrong } from "../../parts/Wrong";
@@ -11,6 +11,9 @@ import { lastTime } from "./lastTime";
 import { Rest } from "./Rest";
 import { type Entry, SetEntry } from "./SetEntry";
 import { useRest } from "./useRest";
+
+/** Under which name an amount is sent. */
+const SENT_AS = { reps: "reps", s: "seconds", cm: "centimetres" } as const;
 
 interface Props {
   today: Schema["Today"];
@@ -57,7 +60,7 @@ export function Run({ today, session, onSets, onFinish, onDiscard }: Props) {
           body: {
             rung_id: rung.id,
             number,
-            ...(held ? { seconds: entry.amount } : { reps: entry.amount }),
+            [SENT_AS[rung.dose.unit]]: entry.amount,
             effort: entry.effort,
             clean: entry.clean,
             pain: entry.pain,
@@ -101,7 +104,7 @@ export function Run({ today, session, onSets, onFinish, onDiscard }: Props) {
                   onChange={setEntry}
                   faults={rung.faults}
                   stop={today.pain_stop}
-                  held={held}
+                  unit={rung.dose.unit}
                 />
                 <Wrong error={error} />
                 <div className="flex flex-wrap gap-3 pt-5">
@@ -166,7 +169,7 @@ function Heading({ rung, number }: { rung: Schema["TodayRung"]; number: number }
       <p className="pt-1 font-head text-4xl">
         {low}–{high}{" "}
         <span className="text-2xl text-faint">
-          {unit === "s" ? "seconds" : "reps"}, effort {effort}
+          {inWords(unit)}, effort {effort}
           {unit === "reps" && `, tempo ${rung.tempo} s`}
         </span>
       </p>

@@ -1,5 +1,7 @@
 /** What is said of a set: reps, effort, form, pain. Large targets, one hand. */
+
 import { Button } from "../../parts/Button";
+import type { Unit } from "../../parts/figures";
 import { Scale } from "./Scale";
 
 export interface Entry {
@@ -18,13 +20,18 @@ interface Props {
   onChange: (entry: Entry) => void;
   faults: string[];
   stop: number;
-  held: boolean;
+  unit: Unit;
 }
 
-export function SetEntry({ entry, onChange, faults, stop, held }: Props) {
-  const [unit, one, most] = held
-    ? (["Seconds", "second", 3600] as const)
-    : (["Reps", "rep", 200] as const);
+/** What is counted: in the heading, of one, and the most that is taken. */
+const COUNTED: Record<Unit, readonly [all: string, one: string, most: number]> = {
+  reps: ["Reps", "rep", 200],
+  s: ["Seconds", "second", 3600],
+  cm: ["Centimetres", "centimetre", 400],
+};
+
+export function SetEntry({ entry, onChange, faults, stop, unit }: Props) {
+  const [all, one, most] = COUNTED[unit];
   const set = (change: Partial<Entry>) => onChange({ ...entry, ...change });
   const count = (amount: number) =>
     set({ amount: Math.max(0, Math.min(most, Math.round(amount) || 0)) });
@@ -36,14 +43,14 @@ export function SetEntry({ entry, onChange, faults, stop, held }: Props) {
         </Button>
         <label className="flex items-baseline gap-2">
           <input
-            aria-label={unit}
+            aria-label={all}
             inputMode="numeric"
             value={entry.amount}
             onChange={(event) => count(Number(event.target.value))}
             onFocus={(event) => event.target.select()}
             className="w-36 border-b-2 border-ink bg-sheet text-center font-head text-8xl leading-tight font-semibold"
           />
-          <span className="font-head text-2xl">{unit.toLowerCase()}</span>
+          <span className="font-head text-2xl">{all.toLowerCase()}</span>
         </label>
         <Button large onClick={() => count(entry.amount + 1)} aria-label={`One ${one} more`}>
           +
@@ -51,7 +58,9 @@ export function SetEntry({ entry, onChange, faults, stop, held }: Props) {
       </div>
       <Scale
         name="Effort"
-        about={held ? "10: not one second more." : "10: not one more. 9: one more was there."}
+        about={
+          unit !== "reps" ? `10: not one ${one} more.` : "10: not one more. 9: one more was there."
+        }
         from={1}
         to={10}
         value={entry.effort}

@@ -113,7 +113,7 @@ function SetText({ set }: { set: Schema["SetDone"] }) {
   return (
     <span className="mr-3 inline-block whitespace-nowrap">
       {set.amount}
-      {set.unit === "s" && " s"}
+      {set.unit !== "reps" && ` ${set.unit}`}
       <span className="text-faint"> at {set.effort}</span>
       {!set.clean && <span className="text-watch"> form went</span>}
       {set.pain > 0 && (

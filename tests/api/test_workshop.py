@@ -342,12 +342,14 @@ def test_every_ready_ladder_can_be_placed_on_or_says_what_test_would(coach) -> N
     found = coach.get(f"/api/athletes/{athlete}/placements")["ladders"]
     assert len(found) >= 20
     for one in found:
-        assert one["rung"] or one["test"] or one["closed"], one
+        assert one["rung"] or one["test"] or one["waits"] or one["closed"], one
     pushed = next(one for one in found if one["id"] == "full-push-up")
     assert pushed["rung"] == "Push-up"
     assert pushed["fits"]
     assert pushed["expected"]["likely"] == pytest.approx(12)
     assert pushed["narrower"]
+    waiting = next(one for one in found if one["id"] == "hollow")
+    assert "flat back" in waiting["waits"]
     unknown = next(one for one in found if one["id"] == "planche")
     assert (unknown["rung"], unknown["expected"]) == ("", None)
 

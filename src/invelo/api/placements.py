@@ -31,6 +31,7 @@ class PlacedOn(Shape):
     expected: Estimate | None
     narrower: str = Field(description="The test that would narrow it most.")
     test: str = Field(description="The test that would place them, where nothing tells yet.")
+    waits: str = Field(description="Why no test is open, where nothing tells yet.")
     ladder_id: UUID | None = Field(description="Where they have it already.")
 
 
@@ -75,5 +76,6 @@ def _placed(one: placements.Placed) -> PlacedOn:
         expected=Estimate.model_validate(expected) if expected else None,
         narrower=told.narrower if told else "",
         test=one.test.name if one.test else "",
+        waits=one.waits,
         ladder_id=one.given,
     )

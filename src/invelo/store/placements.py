@@ -17,6 +17,9 @@ from invelo.store.rows import body_of
 from invelo.store.tables import Athlete
 
 
+NO_TEST = "no test of the catalogue speaks to it"
+
+
 @dataclass(frozen=True)
 class Placed:
     """An athlete on one ready ladder.
@@ -28,6 +31,7 @@ class Placed:
         closed: why all of it is closed, '' where some is open.
         shut: how many rungs are closed.
         test: what would place them, where nothing tells yet; None where nothing is open.
+        waits: why no test is open, where nothing tells yet.
         given: the ladder they stand on already.
     """
 
@@ -37,6 +41,7 @@ class Placed:
     closed: str
     shut: int
     test: TestKind | None
+    waits: str
     given: UUID | None
 
 
@@ -65,7 +70,17 @@ def everywhere(
             tells = any(one.load.setup.form.lane in measured.lanes for one in known)
             placement = place(measured, known, shut) if tells else None
             test = None if placement else test_for(measured.lanes, situation)
+        waits = "" if placement or test or reason else next(filter(None, closed), NO_TEST)
         found.append(
-            Placed(ready, measured, placement, reason, len(shut), test, given.get(ready.goal))
+            Placed(
+                ready,
+                measured,
+                placement,
+                reason,
+                len(shut),
+                test,
+                waits,
+                given.get(ready.goal),
+            )
         )
     return tuple(found)

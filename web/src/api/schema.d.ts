@@ -3743,6 +3743,11 @@ export interface components {
              */
             test: string;
             /**
+             * Waits
+             * @description Why no test is open, where nothing tells yet.
+             */
+            waits: string;
+            /**
              * Ladder Id
              * @description Where they have it already.
              */

@@ -95,7 +95,7 @@ function Row({ athleteId, one }: { athleteId: string; one: Schema["PlacedOn"] })
       </td>
       <td>{one.expected ? told(one.expected) : "–"}</td>
       <td className="text-sm text-faint">
-        {one.narrower || (one.test ? `Test: ${one.test}` : "–")}
+        {one.narrower || one.waits || (one.test ? `Test: ${one.test}` : "–")}
       </td>
       <td className="text-right">
         {one.ladder_id ? (

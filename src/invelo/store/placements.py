@@ -16,7 +16,6 @@ from invelo.store import battery, capacity, guard, ladder
 from invelo.store.rows import body_of
 from invelo.store.tables import Athlete
 
-
 NO_TEST = "no test of the catalogue speaks to it"
 
 

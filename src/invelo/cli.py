@@ -187,7 +187,7 @@ LadderSource = Annotated[
 def ladder(source: LadderSource = "-", schema: Schema = False) -> None:  # type: ignore[assignment]
     """A ladder, a body, tests and kit in JSON to demands, steps, gaps and bridges."""
     from invelo.exchange import ladder as exchange
-    from invelo.exchange.ladders import MOST_BYTES
+    from invelo.exchange.ladder_json import MOST_BYTES
     from invelo.exchange.movements import said
 
     if schema:

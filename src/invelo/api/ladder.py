@@ -35,7 +35,7 @@ from invelo.core.caution import STANDING
 from invelo.core.errors import InputError
 from invelo.core.movement import STRESS
 from invelo.core.workshop import Drawn, in_a_row
-from invelo.exchange.ladders import TermsOf
+from invelo.exchange.ladder_json import TermsOf
 from invelo.exchange.setups import Changes
 from invelo.store import access, battery, ladder, tables, workshop
 

@@ -12,7 +12,7 @@ from invelo.api.ladder import seen_by
 from invelo.api.problems import ERRORS
 from invelo.api.shapes import Shape
 from invelo.core.errors import InputError
-from invelo.exchange import ladders as files
+from invelo.exchange import ladder_json as files
 from invelo.exchange.ladder_markdown import markdown
 from invelo.exchange.ladder_svg import svg
 from invelo.store import access, capacity, ladder, workshop

@@ -13,7 +13,7 @@ from invelo.core.catalogue import catalogue
 from invelo.core.dose import Unit
 from invelo.core.movement import Movement
 from invelo.core.posture.form import Form
-from invelo.exchange.ladders import PlainRung, TermsOf
+from invelo.exchange.ladder_json import PlainRung, TermsOf
 from invelo.exchange.setups import Changes, Request
 
 

@@ -17,7 +17,7 @@ from invelo.core.bridge import Proposed
 from invelo.core.figure import figure
 from invelo.core.terms import Lever
 from invelo.core.workshop import Drawing, Drawn
-from invelo.exchange.ladders import PlainRung, TermsOf
+from invelo.exchange.ladder_json import PlainRung, TermsOf
 from invelo.exchange.setups import Request
 from invelo.store import access, ladder, tables, workshop
 from invelo.store.moment import Moment

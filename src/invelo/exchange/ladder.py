@@ -15,7 +15,7 @@ from invelo.core.estimate import Estimate
 from invelo.core.kit import Item, Kind, Room, SafetyCheck, ToHand, to_hand
 from invelo.core.ladder import MeasuredLadder, measure
 from invelo.core.posture.form import Lane
-from invelo.exchange import ladders as files
+from invelo.exchange import ladder_json as files
 from invelo.exchange.movements import Range
 from invelo.exchange.setups import BandRequest, BodyRequest, Changes, Request
 

@@ -369,3 +369,24 @@ def test_the_catalogue_is_found_by_name_region_kit_and_family(coach) -> None:
     assert mine["demand"]["likely"] < sheet["demand"]["likely"]
     assert coach.get("/api/movements/palm-squeeze")["demand"] is None
     assert problem(coach.client.get("/api/movements/flying"), 422)["field"] == "movement"
+
+
+def test_figures_of_two_measures_do_not_mix(coach) -> None:
+    """A ladder from bench dips to bar dips crosses measures; a person's own figures are fitted in
+    the one that most was done in."""
+    athlete = coach.enrols()["id"]
+    for check in ("shoulder", "wrist"):
+        shown = {"id": str(uuid4()), "check": check, "passed": True}
+        coach.post(f"/api/athletes/{athlete}/readiness", **shown)
+    for reps in (12, 13, 14, 15):
+        test = {"id": str(uuid4()), "movement": "bench-dip", "values": {"knee": 80}, "reps": reps}
+        coach.post(f"/api/athletes/{athlete}/tests", **test)
+        coach.clock.pass_by(days=3)
+    ladder = coach.post(f"/api/athletes/{athlete}/ladders", ready_ladder="dip")
+    path = f"/api/ladders/{ladder['id']}/personal"
+    alone = coach.get(path)
+    coach.post(f"/api/athletes/{athlete}/tests", id=str(uuid4()), movement="dip", reps=2)
+    assert coach.get(path) == alone
+    assert alone["sets"] == 4
+    sheet = coach.get(f"/api/ladders/{ladder['id']}")
+    assert [bool(lane["reach"]) for lane in sheet["lanes"]] == [True, False, True]

@@ -81,6 +81,35 @@ def _ways(page: Page) -> None:
     page.sees("bag high on the back")
 
 
+def _bridge(page: Page) -> None:
+    page.open_ladder()
+    page.find('[role="option"]').click()
+    page.press("b")
+    page.sees("the fewest rungs")
+
+
+def _editing(page: Page) -> None:
+    page.open_ladder()
+    page.sees("On the Bench")
+    page.press("e")
+    page.sees("Edit the rung", "hand load")
+
+
+def _movements(page: Page) -> None:
+    page.open_ladder()
+    page.press("/")
+    page.sees("195 of 195 movements", "Add above")
+
+
+def _workshop(act: str, words: str) -> Callable[[Page], None]:
+    def go(page: Page) -> None:
+        page.open_ladder()
+        page.click(act)
+        page.sees(words)
+
+    return go
+
+
 def _bench(page: Page) -> None:
     page.open_ladder()
     page.press("4")
@@ -180,6 +209,13 @@ PLACES = {
     "squad": _squad,
     "ladder": _ladder,
     "ladder as a table": _table,
+    "ladder, bridge": _bridge,
+    "ladder, editing": _editing,
+    "ladder, steps": _workshop("Steps …", "What a bridge changes first".upper()),
+    "ladder, files": _workshop("Files …", "It is tried first"),
+    "ladder, compared": _workshop("Compare …", "nobody else in the squad"),
+    "ladder, deleted": _workshop("Delete …", "Delete the ladder"),
+    "movements": _movements,
     "floor before": _floor_before,
     "floor running": _floor_running,
     "floor resting": _floor_resting,

@@ -11,7 +11,7 @@ from invelo.api.context import Coach, Database
 from invelo.api.problems import ERRORS
 from invelo.api.shapes import Explained, Shape
 from invelo.core.bench import Task
-from invelo.core.capacity import Evidence
+from invelo.core.capacity import Evidence, groups_of
 from invelo.core.errors import InputError
 from invelo.core.personal import Observed, fit
 from invelo.core.reps import Capacity
@@ -68,15 +68,17 @@ def get_record(ladder_id: UUID, coach: Coach, db: Database) -> Record:
 def get_personal(ladder_id: UUID, coach: Coach, db: Database) -> Personal:
     """The athlete's own capacity, growth, g and endurance, with how many sets they rest on."""
     known = ladder.known(db, access.ladder(db, coach.id, ladder_id))
+    lanes = groups_of(tuple(one for one in known if isinstance(one.known.capacity, Capacity)))
+    most = max(lanes.values(), key=len, default=())  # figures of two measures do not mix
     observed = tuple(
         Observed.of(one.day, capacity.result)
-        for one in known
+        for one in most
         if isinstance(capacity := one.known.capacity, Capacity)
     )
     if not observed:
         return _none(0, "Figures of their own are fitted to reps; this ladder is of holds.")
     try:
-        found = fit(observed, known[0].load.unit)
+        found = fit(observed, most[0].load.unit)
     except InputError as error:
         return _none(len(observed), f"{error.problem} {error.remedy}")
     return Personal(

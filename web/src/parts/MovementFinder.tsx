@@ -67,8 +67,6 @@ export function MovementFinder({ athleteId, title, family = "", act, onClose }: 
       <div className="grid gap-4 pt-1 md:grid-cols-[17rem_1fr]">
         <ul
           aria-label="Movements found"
-          // biome-ignore lint/a11y/noNoninteractiveTabindex: a list that scrolls takes the keys
-          tabIndex={0}
           className="max-h-[26rem] overflow-y-auto border border-hair"
         >
           {found.map((one) => (

@@ -33,7 +33,7 @@ export function FileDialog({ athleteId, athleteName, ladderId, onClose }: Props)
             {KINDS.map(([kind, words]) => (
               <li key={kind}>
                 <a
-                  className="underline"
+                  className="inline-flex min-h-6 items-center py-1 underline"
                   href={`/api/ladders/${ladderId}/file?kind=${kind}`}
                   download
                 >

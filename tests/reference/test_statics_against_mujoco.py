@@ -185,7 +185,8 @@ IN_THE_AIR_OR_ON_HANDS_AND_FEET = [
     (one.id, shape, depth)
     for one in forms().values()
     if not one.level_plane
-    and not {"knees", "forearms", "back", "shoulders"} & {touch.at for touch in one.touches}
+    and not {"knees", "forearms", "back", "front", "shoulders"}
+    & {touch.at for touch in one.touches}
     for shape in (*one.preset, None)
     for depth in ((0.0, 0.5, 1.0) if one.counted == "reps" else (0.0,))
 ]

@@ -7,14 +7,8 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from invelo.core.errors import InputError
-from invelo.core.reps import (
-    EQUATIONS,
-    OFF_SCALE,
-    Capacity,
-    RepResult,
-    equivalent_ratio,
-    speaking,
-)
+from invelo.core.rep_equations import EQUATIONS, equivalent_ratio, speaking
+from invelo.core.reps import OFF_SCALE, Capacity, RepResult
 from invelo.core.tempo import REFERENCE_REP, Tempo, reps_at
 
 EQUAL = (1.0, 1.0)

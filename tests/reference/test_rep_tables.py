@@ -5,7 +5,8 @@ from statistics import median
 import pytest
 
 from invelo.core.dose import LEAST_USEFUL
-from invelo.core.reps import EQUATIONS, Capacity, RepResult, speaking
+from invelo.core.rep_equations import EQUATIONS, speaking
+from invelo.core.reps import Capacity, RepResult
 from invelo.core.tempo import Tempo
 
 by_name = {equation.name: equation for equation in EQUATIONS}

@@ -21,7 +21,7 @@ from invelo.core.estimate import Array
 from invelo.core.kit import ToHand
 from invelo.core.movement import Modifiers, Movement, sorted_values
 from invelo.core.posture.form import Form, Lane, Parameter, form
-from invelo.core.reps import equivalent_ratios
+from invelo.core.rep_equations import equivalent_ratios
 from invelo.core.rung import Rung
 from invelo.core.setup import BandHold, Help
 from invelo.core.survey import survey

@@ -14,13 +14,8 @@ import numpy as np
 
 from invelo.core.errors import InputError, require_within
 from invelo.core.estimate import Z80, Array, Derivation, Estimate, Input
-from invelo.core.reps import (
-    ENDURANCE_SD,
-    REP_SCATTER,
-    RESERVE_SCATTER,
-    RepResult,
-    median_ratio,
-)
+from invelo.core.rep_equations import median_ratio
+from invelo.core.reps import ENDURANCE_SD, REP_SCATTER, RESERVE_SCATTER, RepResult
 from invelo.core.tempo import ENDURANCE_EXPONENT, ENDURANCE_EXPONENT_SD, REFERENCE_REP
 
 LEAST_SETS = 4

@@ -9,7 +9,8 @@ from invelo.core.estimate import Estimate
 from invelo.core.holds import AVIN_ABOVE, HoldCapacity, rohmert
 from invelo.core.ladder import MeasuredLadder
 from invelo.core.posture.form import Lane
-from invelo.core.reps import SILENT_ABOVE, Capacity
+from invelo.core.rep_equations import SILENT_ABOVE
+from invelo.core.reps import Capacity
 from invelo.core.tempo import Tempo
 
 LONG_HOLD = rohmert(AVIN_ABOVE)

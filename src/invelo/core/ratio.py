@@ -5,7 +5,7 @@ import numpy as np
 from invelo.core.body import BODY_SAMPLES
 from invelo.core.estimate import Z80, Array, interval_from_variations
 from invelo.core.reading import Reading
-from invelo.core.reps import equivalent_ratio
+from invelo.core.rep_equations import equivalent_ratio
 from invelo.core.rung import Demand
 from invelo.core.tempo import ENDURANCE_EXPONENT, ENDURANCE_EXPONENT_SD
 

@@ -10,8 +10,8 @@ from invelo.core.kit import Kind
 from invelo.core.movement import Modifiers, Movement
 from invelo.core.posture.form import Lane
 from invelo.core.reading import Reading, reading, rep_share
+from invelo.core.rep_equations import equivalent_ratio
 from invelo.core.reps import SOURCES as REP_SOURCES
-from invelo.core.reps import equivalent_ratio
 from invelo.core.setup import SetUp
 from invelo.core.tempo import REFERENCE_REP, Tempo
 

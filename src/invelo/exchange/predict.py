@@ -7,7 +7,8 @@ from pydantic import BaseModel, Discriminator, Field, Tag, TypeAdapter
 from invelo.core.estimate import Estimate
 from invelo.core.predict import Done, Known
 from invelo.core.reading import reading
-from invelo.core.reps import Capacity, speaking
+from invelo.core.rep_equations import speaking
+from invelo.core.reps import Capacity
 from invelo.exchange.movements import (
     AnyForm,
     Lever,

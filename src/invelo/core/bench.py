@@ -9,7 +9,7 @@ from dataclasses import dataclass, replace
 
 from invelo.core.bands import Band
 from invelo.core.body import GRAVITY, Body
-from invelo.core.dial import Dial, dial
+from invelo.core.dial import Dial, changed_words, dial
 from invelo.core.errors import InputError
 from invelo.core.estimate import Derivation, Estimate, Input
 from invelo.core.movement import Modifiers
@@ -20,7 +20,6 @@ from invelo.core.reading import Reading, reading
 from invelo.core.rung import Demand, asked
 from invelo.core.setup import PLACES, BandHold, Place, SetUp
 from invelo.core.solve import Answer, solve
-from invelo.core.tempo import Tempo
 
 WEIGHED_AT = 8.0
 """Reps at which tempo is weighed where no dose says otherwise (ours: the middle of 6–10)."""
@@ -51,20 +50,7 @@ class Task:
         """The set-up as a coach would call it: the form, its shape, and what is changed."""
         form, changes = self.form, self.changes
         told = [form.name, *_shape_words(self)]
-        told += [
-            dial(form, place).words(dial(form, place).get(changes))
-            for place in form.loads
-            if dial(form, place).get(changes)
-        ]
-        if changes.band:
-            told.append("with a band")
-        if changes.help:
-            told.append(dial(form, "help").words(changes.help.kg))
-        if changes.range < 1.0:
-            told.append(dial(form, "range").words(100 * changes.range))
-        if changes.tempo != Tempo():
-            told.append(str(changes.tempo))
-        return ", ".join(told)
+        return ", ".join([*told, *changed_words(form, changes, "with a band")])
 
     def asks(self, body: Body, reps: float = WEIGHED_AT) -> Demand:
         """What it asks of a body, its tempo weighed at so many reps."""

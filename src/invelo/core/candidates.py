@@ -16,7 +16,7 @@ from numpy.typing import NDArray
 
 from invelo.core.body import Body, Worn
 from invelo.core.catalogue import catalogue
-from invelo.core.dial import LOADS, dial
+from invelo.core.dial import LOADS, changed_words, dial
 from invelo.core.estimate import Array
 from invelo.core.kit import ToHand
 from invelo.core.movement import Modifiers, Movement, sorted_values
@@ -103,20 +103,8 @@ def name_of(movement: Movement, modifiers: Modifiers, words: str = "") -> str:
     own = form.values(movement.values)
     changed = [(name, value) for name, value in modifiers.values if value != own[name]]
     told += [words] if words else [dial(form, name).words(value) for name, value in changed]
-    told += [
-        dial(form, place).words(getattr(modifiers.worn, place))
-        for place in form.loads
-        if getattr(modifiers.worn, place)
-    ]
-    if modifiers.band:
-        told.append(f"band from {modifiers.band.anchor_height:g} m")
-    if modifiers.help:
-        told.append(dial(form, "help").words(modifiers.help.kg))
-    if modifiers.range < 1.0:
-        told.append(dial(form, "range").words(100 * modifiers.range))
-    if modifiers.tempo != Tempo():
-        told.append(str(modifiers.tempo))
-    return ", ".join(told)
+    band = f"band from {modifiers.band.anchor_height:g} m" if modifiers.band else ""
+    return ", ".join([*told, *changed_words(form, modifiers, band)])
 
 
 Changed = tuple[Modifiers, frozenset[Lever]]

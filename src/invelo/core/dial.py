@@ -11,6 +11,7 @@ from invelo.core.errors import InputError, require_within
 from invelo.core.movement import Modifiers
 from invelo.core.posture.form import Form
 from invelo.core.setup import LEAST_RANGE, Help
+from invelo.core.tempo import Tempo
 
 LOADS: dict[str, tuple[str, float]] = {
     "bag": ("bag high on the back", 15.0),
@@ -181,3 +182,18 @@ _PAUSE = Dial(
     lambda x: f"pause {x:g} s",
     lengthens=True,
 )
+
+
+def changed_words(form: Form, modifiers: Modifiers, band: str) -> list[str]:
+    """Loads, band (in the words given), help, range and tempo, as a coach would say them."""
+    loads = [(dial(form, place), getattr(modifiers.worn, place)) for place in form.loads]
+    told = [load.words(kg) for load, kg in loads if kg]
+    if modifiers.band:
+        told.append(band)
+    if modifiers.help:
+        told.append(dial(form, "help").words(modifiers.help.kg))
+    if modifiers.range < 1.0:
+        told.append(dial(form, "range").words(100 * modifiers.range))
+    if modifiers.tempo != Tempo():
+        told.append(str(modifiers.tempo))
+    return told

@@ -7,7 +7,7 @@ import { type PointerEvent, useState } from "react";
 import type { Schema } from "../api/client";
 import { demand, range, ratio, told } from "../parts/figures";
 import { Figure } from "./Figure";
-import { LadderLane } from "./LadderLane";
+import { LadderLane, ReachWords } from "./LadderLane";
 import { type LaneLayout, type Layout, ROOMY } from "./ladderScale";
 import { Dimension } from "./marks";
 
@@ -71,6 +71,13 @@ export function LadderDrawing(props: Props) {
         <Steps sheet={sheet} layout={layout} selected={selected} />
         {pencilled.map((one) => (
           <PencilLine key={one.name} one={one} lane={layout.lanes[one.lane]} />
+        ))}
+        {layout.lanes.map((lane) => (
+          <ReachWords
+            key={`${lane.lane.measure_words} ${lane.lane.counted}`}
+            layout={lane}
+            beside={!!other}
+          />
         ))}
       </svg>
       <div

@@ -88,14 +88,10 @@ interface ReachProps {
 
 /** Filled between the rails up to where the useful dose is there; a hairline at capacity. */
 function Reach({ layout, reach, capacity, beside }: ReachProps) {
-  const { left, scale } = layout;
+  const { left } = layout;
   const right = beside ? (layout.left + layout.right) / 2 : layout.right;
-  const { top: highest, foot } = ends(layout);
-  const within = (y: number) => Math.min(foot, Math.max(highest - 6, y));
-  const top = within(scale.y(reach.likely));
-  const capacityY = scale.y(capacity.likely);
-  const beyond = capacityY < highest + 4;
-  const [high, low] = [within(scale.y(reach.high)), within(scale.y(reach.low))];
+  const heights = heightsOf(layout, reach, capacity);
+  const { reachY: top, highY: high, lowY: low, capacityY, foot, beyond } = heights;
   return (
     <g>
       <rect
@@ -113,13 +109,6 @@ function Reach({ layout, reach, capacity, beside }: ReachProps) {
         className="fill-ready"
       />
       <line x1={left} y1={top} x2={right} y2={top} className="stroke-ready" strokeWidth={2.5} />
-      <text
-        x={left + 12}
-        y={top - 5}
-        className="cleared fill-ready font-head text-[13px] font-semibold"
-      >
-        reach {demand(reach.likely, reach.unit)}
-      </text>
       {!beyond && (
         <line
           x1={left}
@@ -130,6 +119,25 @@ function Reach({ layout, reach, capacity, beside }: ReachProps) {
           strokeDasharray="2 3"
         />
       )}
+    </g>
+  );
+}
+
+/** What the heights of reach and capacity say: drawn last, so that no rung strikes the words. */
+export function ReachWords({ layout, beside }: { layout: LaneLayout; beside: boolean }) {
+  const { reach, capacity } = layout.lane;
+  if (!reach || !capacity) return null;
+  const { left } = layout;
+  const { reachY, capacityY, highest, beyond } = heightsOf(layout, reach, capacity);
+  return (
+    <g>
+      <text
+        x={left + 12}
+        y={reachY - 5}
+        className="cleared fill-ready font-head text-[13px] font-semibold"
+      >
+        reach {demand(reach.likely, reach.unit)}
+      </text>
       {!beside && (
         <text
           x={left + 12}
@@ -141,6 +149,22 @@ function Reach({ layout, reach, capacity, beside }: ReachProps) {
       )}
     </g>
   );
+}
+
+/** Where reach and capacity stand; a capacity over the top rung is only pointed at. */
+function heightsOf(layout: LaneLayout, reach: Schema["Explained"], capacity: Schema["Explained"]) {
+  const { top: highest, foot } = ends(layout);
+  const within = (y: number) => Math.min(foot, Math.max(highest - 6, y));
+  const capacityY = layout.scale.y(capacity.likely);
+  return {
+    reachY: within(layout.scale.y(reach.likely)),
+    highY: within(layout.scale.y(reach.high)),
+    lowY: within(layout.scale.y(reach.low)),
+    capacityY,
+    highest,
+    foot,
+    beyond: capacityY < highest + 4,
+  };
 }
 
 /** How far another athlete reaches, by the rungs of this one: hatched in the right half. */

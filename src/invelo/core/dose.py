@@ -6,9 +6,14 @@ from typing import Literal
 from invelo.core.errors import InputError, require_within
 from invelo.core.holds import LEAST_USEFUL_HOLD, LONGEST_SHARE
 
-Purpose = Literal["learn", "skill", "strength", "size", "endurance", "keep", "finisher"]
+Purpose = Literal[
+    "learn", "skill", "strength", "size", "endurance", "keep", "finisher", "daily"
+]
 Level = Literal["beginner", "intermediate", "advanced"]
-School = Literal["range"]
+School = Literal["range", "near-failure", "effort", "wave", "clock", "habit"]
+Counted = Literal["total", "per side", "alternating"]
+"""How reps are told: all of them, those of one side before the other, or all of them with the lead
+swapped halfway."""
 Unit = Literal["reps", "s", "cm"]
 """What a dose counts: reps, seconds of a hold, or centimetres of a jump landed still."""
 
@@ -131,7 +136,7 @@ class Gate:
         require_within("gate sets", self.sets, 1, 12, "sets")
         require_within(f"gate {self.unit}", self.amount, 1, MOST[self.unit], self.unit)
         require_within("gate effort", self.effort, 1, 10, "")
-        require_within("gate sessions", self.sessions, 1, 10, "sessions")
+        require_within("gate sessions", self.sessions, 1, 14, "sessions")
 
 
 RANGES: dict[Purpose, tuple[int, int, int, float]] = {
@@ -142,6 +147,7 @@ RANGES: dict[Purpose, tuple[int, int, int, float]] = {
     "endurance": (12, 15, 60, 9.0),
     "keep": (8, 12, 75, 7.0),
     "finisher": (25, 30, 45, 9.0),
+    "daily": (1, 5, 0, 5.0),
 }
 """Foot and top of the range, rest in s, effort (common practice)."""
 
@@ -153,6 +159,7 @@ HELD_RANGES: dict[Purpose, tuple[int, int, int, float]] = {
     "endurance": (30, 45, 60, 9.0),
     "keep": (8, 15, 75, 7.0),
     "finisher": (30, 60, 45, 9.0),
+    "daily": (5, 10, 0, 5.0),
 }
 """The same for holds, in seconds (common practice: 15–30 s of a shape open the next one)."""
 
@@ -163,7 +170,7 @@ adults land still)."""
 SETS: dict[Level, int] = {"beginner": 2, "intermediate": 3, "advanced": 4}
 """Sets of a movement: 2 to start with, then 3, then 4 (common practice)."""
 
-FEW_SETS: dict[Purpose, int] = {"learn": 2, "keep": 2, "finisher": 1}
+FEW_SETS: dict[Purpose, int] = {"learn": 2, "keep": 2, "finisher": 1, "daily": 1}
 """Purposes that ask for no more than this, whatever the level (common practice)."""
 
 

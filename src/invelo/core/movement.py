@@ -4,7 +4,7 @@ from dataclasses import dataclass, field, replace
 from typing import Literal, get_args
 
 from invelo.core.body import Worn
-from invelo.core.dose import Unit
+from invelo.core.dose import Counted, Unit
 from invelo.core.kit import Kind
 from invelo.core.posture.form import Form, form
 from invelo.core.setup import BandHold, Help, SetUp, set_up
@@ -101,7 +101,7 @@ class Movement:
     name: str
     family: str
     form: str
-    counted: Literal["total", "per side", "alternating"]
+    counted: Counted
     prime: dict[Muscle, int] = field(hash=False)
     cues: tuple[str, ...]
     rest: Rest

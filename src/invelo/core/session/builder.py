@@ -1,0 +1,248 @@
+"""Sessions from shapes: which patterns in which formats, filled in for whoever trains.
+
+A shape names families and formats, no person. Filled in, each slot becomes the rung that the
+athlete stands on, or a plain movement where they have no ladder of that family. A group session is
+one shape filled in for several people, each on their own rung.
+"""
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from typing import Literal
+
+from invelo.core.catalogue import catalogue
+from invelo.core.caution import BEFORE_A_SESSION
+from invelo.core.dose import Purpose
+from invelo.core.errors import InputError
+from invelo.core.session import blocks
+from invelo.core.session.order import in_order, interference
+from invelo.core.session.timeline import length
+from invelo.core.session.trainee import Trainee
+from invelo.core.session.warm_up import warm_up
+from invelo.core.session.work import Block, Format, Item, Session
+
+ShapeKind = Literal["push", "pull", "legs", "trunk", "whole body", "smallest", "own"]
+ShapeKit = Literal["none", "household", "bar and bands"]
+
+
+@dataclass(frozen=True)
+class Slot:
+    """A place in a shape.
+
+    Attributes:
+        family: whose rung fills it.
+        movements: taken in turn where the athlete has no ladder of the family; the first open one.
+        purpose: of a movement off any ladder.
+        sets: as many; the dose's own if left out.
+    """
+
+    family: str
+    movements: tuple[str, ...] = ()
+    purpose: Purpose = "strength"
+    sets: int | None = None
+
+
+@dataclass(frozen=True)
+class ShapeBlock:
+    """Slots done in one format.
+
+    Attributes:
+        format: how.
+        slots: what.
+        rounds: of interval work.
+    """
+
+    format: Format
+    slots: tuple[Slot, ...]
+    rounds: int = 3
+
+    def __post_init__(self) -> None:
+        """Refuse what the session makes by itself."""
+        if self.format in ("warm-up", "preparatory work"):
+            raise InputError(
+                "format", f"the {self.format} makes itself from the rest.", "Leave it out."
+            )
+        if not self.slots:
+            raise InputError("blocks", "one has no movement.", "Give it one, or take it out.")
+
+
+@dataclass(frozen=True)
+class Shape:
+    """A session without a person in it.
+
+    Attributes:
+        id, name: as stored, as shown.
+        kind, kit: what it trains, and what it takes.
+        blocks: in order.
+    """
+
+    id: str
+    name: str
+    kind: ShapeKind
+    kit: ShapeKit
+    blocks: tuple[ShapeBlock, ...]
+
+
+@dataclass(frozen=True)
+class GroupSession:
+    """One shape, each person on their own rung.
+
+    Attributes:
+        shape: which.
+        sessions: one for each, in the order of the people.
+        minutes: that all of them together take: the longest.
+    """
+
+    shape: Shape
+    sessions: tuple[tuple[str, Session], ...]
+    minutes: float
+
+
+def fill(slot: Slot, trainee: Trainee, ladders: bool = True) -> Item:
+    """A slot filled in for someone.
+
+    Raises:
+        InputError: where neither a ladder nor an open movement fills it.
+    """
+    stand = trainee.stand_in(slot.family) if ladders else None
+    if stand is not None and stand.movement.id in trainee.open_movements:
+        item = trainee.item(stand)
+        return item.with_sets(slot.sets) if slot.sets else item
+    named = [catalogue().find_movement(one) for one in slot.movements]
+    for movement in named:
+        if movement.id in trainee.open_movements:
+            return trainee.loose(movement, slot.purpose, slot.sets)
+    tried = ", ".join(one.name.lower() for one in named) or "nothing else is named"
+    reasons = dict.fromkeys(
+        trainee.why_closed[one.id] for one in named if one.id in trainee.why_closed
+    )
+    raise InputError(
+        "movement",
+        f"nothing of the {slot.family} is open to {trainee.name} ({tried})"
+        + (f": {'; '.join(reasons)}." if reasons else "."),
+        "Give a ladder of it, or take another session.",
+    )
+
+
+def block_of(format_: Format, items: Sequence[Item], rounds: int = 3) -> Block:
+    """A block of one of the formats that a coach chooses.
+
+    Raises:
+        InputError: where the items do not fit the format.
+    """
+    match format_:
+        case "pair" | "triple" | "circuit":
+            return blocks.rounds_of(format_, items)
+        case "interval":
+            return blocks.interval(items, rounds)
+        case "pre-tire":
+            if len(items) != 2:
+                raise InputError("pre-tire", f"it has {len(items)} movements.", "Give it two.")
+            return blocks.pre_tire(items[0], items[1])
+        case _:
+            if len(items) != 1:
+                raise InputError(format_, f"it has {len(items)} movements.", "Give it one.")
+    alone = {
+        "straight sets": blocks.straight,
+        "drop set": blocks.drop_set,
+        "cluster": blocks.cluster,
+        "top single": blocks.top_single,
+        "holds in pieces": blocks.in_pieces,
+        "finisher": blocks.finisher,
+    }
+    return alone[format_](items[0])
+
+
+def session_of(shape: Shape, trainee: Trainee) -> Session:
+    """A shape filled in for someone, with warm-up, preparatory work and notes.
+
+    Raises:
+        InputError: where something closes a slot.
+    """
+    made = tuple(
+        block_of(one.format, [fill(slot, trainee) for slot in one.slots], one.rounds)
+        for one in shape.blocks
+    )
+    return dressed(shape.name, made, trainee)
+
+
+def dressed(name: str, made: Sequence[Block], trainee: Trainee) -> Session:
+    """Blocks with the warm-up before them, preparatory work after it, and what is to be known."""
+    items = [item for block in made for item in block.items]
+    prepares = trainee.preparation()
+    before = [warm_up(items, trainee.open_movements)] if items else []
+    if prepares:
+        before.append(blocks.preparatory(trainee.closed_checks, prepares))
+    return Session(name, (*before, *made), notes_of(made))
+
+
+def notes_of(made: Sequence[Block]) -> tuple[str, ...]:
+    """What spoils what, and why an item is not as its ladder says."""
+    spoils = [
+        one.words
+        for first, second in zip(made, made[1:], strict=False)
+        for one in interference((first.items[-1], second.items[0]))
+    ]
+    spoils += [
+        one.words
+        for block in made
+        if block.format != "pre-tire"
+        for one in interference(block.items)
+    ]
+    whys = [f"{item.name}: {item.why}" for block in made for item in block.items if item.why]
+    return tuple(dict.fromkeys([*spoils, *whys]))
+
+
+def from_items(name: str, items: Sequence[Item], trainee: Trainee) -> Session:
+    """Items put in the best order, each in its school's format: the clock's in intervals, the rest
+    in straight sets."""
+    schools = {stand.key: stand.school for stand in trainee.stands}
+    made = [
+        blocks.interval([item], max(2, min(5, len(item.sets))))
+        if schools.get(item.key) == "clock"
+        else blocks.straight(item)
+        for item in in_order(items)
+    ]
+    return dressed(name, made, trainee)
+
+
+def group(shape: Shape, people: Sequence[Trainee]) -> GroupSession:
+    """One shape for several people; a slot that is closed to one of them is left out for them, and
+    their session says so.
+
+    Raises:
+        InputError: for nobody, or where nothing of the shape is open to someone.
+    """
+    if not people:
+        raise InputError("people", "there is nobody.", "Pick at least one.")
+    found = tuple((one.name, _as_far_as_open(shape, one)) for one in people)
+    return GroupSession(shape, found, max(length(session).likely for _, session in found))
+
+
+def _as_far_as_open(shape: Shape, trainee: Trainee) -> Session:
+    made: list[Block] = []
+    left_out: list[str] = []
+    for one in shape.blocks:
+        items = []
+        for slot in one.slots:
+            try:
+                items.append(fill(slot, trainee))
+            except InputError as error:
+                left_out.append(error.problem)
+        if items:
+            fewer = len(items) < len(one.slots)
+            format_ = "straight sets" if fewer and len(items) == 1 else one.format
+            if fewer and len(items) == 2:
+                format_ = "pair"
+            made.append(block_of(format_, items, one.rounds))
+    if not made:
+        raise InputError(
+            "session", f"nothing of it is open to {trainee.name}.", "Take another shape."
+        )
+    session = dressed(shape.name, made, trainee)
+    return replace(session, notes=(*session.notes, *left_out))
+
+
+def cautions(session: Session) -> tuple[str, ...]:
+    """Said before a session starts: the standing ones, then each movement's own."""
+    own = (line for item in session.items for line in item.movement.cautions)
+    return tuple(dict.fromkeys((*BEFORE_A_SESSION, *own)))

@@ -7,12 +7,14 @@ import numpy as np
 from invelo.core.body import Body, SegmentValues
 from invelo.core.catalogue import catalogue
 from invelo.core.dose import range_dose, range_gate
+from invelo.core.estimate import Estimate
 from invelo.core.ladder import MeasuredLadder, measure
 from invelo.core.movement import Modifiers
 from invelo.core.posture.build import build
 from invelo.core.posture.form import forms
 from invelo.core.posture.skeleton import Posture
 from invelo.core.rung import Rung
+from invelo.core.session.trainee import Near, Stand, Trainee
 from invelo.core.setup import SetUp
 
 AVERAGE = Body(mass=75.0, stature=1.75)
@@ -78,3 +80,37 @@ def ready(body: Body = AVERAGE) -> MeasuredLadder:
         for one in catalogue().find_ladder("push-up").rungs
     )
     return measure(body, rungs)
+
+
+EVERYTHING = frozenset(one.id for one in catalogue().movement)
+
+
+def near(movement: str, likely: float | None = None, **changes: object) -> Near:
+    """A movement as a rung with the range school's dose, and what is likely done on it."""
+    of = catalogue().find_movement(movement)
+    dose = range_dose("strength", "intermediate", of.unit)
+    rung = Rung(of.name, of, of.own(Modifiers()), dose, range_gate(dose))
+    rung = replace(rung, **changes)  # type: ignore[arg-type]
+    if likely is None:
+        return Near(rung)
+    return Near(rung, Estimate(likely, 0.8 * likely, 1.2 * likely, of.unit))
+
+
+def stand(key: str, *movements: tuple[str, float] | str, at: int = 0, **more: object) -> Stand:
+    """A stand on a ladder of these movements, easiest first, with what is likely done on each."""
+    rungs = [near(one) if isinstance(one, str) else near(*one) for one in movements]
+    fields: dict[str, object] = {"school": "range", "purpose": "strength", "level": "intermediate"}
+    return Stand(
+        key=key,
+        goal=f"goal of {key}",
+        here=rungs[at],
+        below=tuple(reversed(rungs[:at])),
+        above=tuple(rungs[at + 1 :]),
+        **{**fields, **more},  # type: ignore[arg-type]
+    )
+
+
+def trainee(*stands: Stand, **more: object) -> Trainee:
+    """Someone on these ladders to whom everything is open."""
+    fields: dict[str, object] = {"level": "intermediate", "open_movements": EVERYTHING}
+    return Trainee("Ada", AVERAGE, stands, **{**fields, **more})  # type: ignore[arg-type]

@@ -6,9 +6,7 @@ from typing import Literal
 from invelo.core.errors import InputError, require_within
 from invelo.core.holds import LEAST_USEFUL_HOLD, LONGEST_SHARE
 
-Purpose = Literal[
-    "learn", "skill", "strength", "size", "endurance", "keep", "finisher", "daily"
-]
+Purpose = Literal["learn", "skill", "strength", "size", "endurance", "keep", "finisher", "daily"]
 Level = Literal["beginner", "intermediate", "advanced"]
 School = Literal["range", "near-failure", "effort", "wave", "clock", "habit"]
 Counted = Literal["total", "per side", "alternating"]

@@ -168,6 +168,10 @@ class Movement:
         worked: dict[Muscle, int] = {**self.prime, **self.helping}
         return tuple(sorted(worked, key=lambda region: -worked[region]))
 
+    def takes(self, kinds: frozenset[Kind] | None) -> bool:
+        """Whether things of these kinds are enough for it; None for anything."""
+        return kinds is None or not self.kit or bool(kinds & set(self.kit))
+
     def own(self, modifiers: "Modifiers") -> "Modifiers":
         """The modifiers with this movement's own values under them."""
         return replace(modifiers, values=sorted_values({**self.values, **dict(modifiers.values)}))

@@ -229,10 +229,14 @@ def gate_for(school: School, dose: Dose) -> Gate:
     return Gate(1, dose.high, dose.effort, HABIT_SESSIONS, dose.unit)
 
 
+def most_sets(school: School) -> int:
+    """Sets up to which a school grows a dose; 0 where it grows none."""
+    return {"range": MOST_SETS, "effort": MOST_SETS, "clock": MOST_ROUNDS}.get(school, 0)
+
+
 def grown(school: School, dose: Dose) -> Dose | None:
     """The dose with a set more, as the school grows them; None where it grows none."""
-    most = {"range": MOST_SETS, "effort": MOST_SETS, "clock": MOST_ROUNDS}.get(school, 0)
-    return replace(dose, sets=dose.sets + 1) if dose.sets < most else None
+    return replace(dose, sets=dose.sets + 1) if dose.sets < most_sets(school) else None
 
 
 @dataclass(frozen=True)

@@ -18,6 +18,7 @@ from invelo.core.errors import InputError
 from invelo.core.kit import Kind
 from invelo.core.movement import Modifiers, Movement, sorted_values
 from invelo.core.norms import Norm
+from invelo.core.session.shape import Shape
 from invelo.core.setup import Help
 from invelo.core.tempo import Tempo
 
@@ -25,7 +26,7 @@ CATALOGUE_VERSION = "4"
 """Version of the movements as data; stored beside every result that used them."""
 
 
-KINDS = ("family", "movement", "ladder", "test", "skill", "norm")
+KINDS = ("family", "movement", "ladder", "test", "skill", "norm", "session")
 """What the pages hold."""
 
 
@@ -175,15 +176,21 @@ class Catalogue:
     test: tuple[TestKind, ...] = ()
     skill: tuple[Skill, ...] = ()
     norm: tuple[Norm, ...] = ()
+    session: tuple[Shape, ...] = ()
 
     def __post_init__(self) -> None:
         """Check that what is named is there, once."""
-        for kind in ("family", "movement", "ladder", "test", "skill"):
+        for kind in ("family", "movement", "ladder", "test", "skill", "session"):
             names = [one.name if kind == "family" else one.id for one in getattr(self, kind)]
             twice = {name for name in names if names.count(name) > 1}
             if twice:
                 raise ValueError(f"{kind} {', '.join(sorted(twice))}: named twice.")
         known = {one.id for one in self.movement}
+        for shape in self.session:
+            for slot in (slot for block in shape.blocks for slot in block.slots):
+                unknown = set(slot.movements) - known
+                if unknown or not self.of_family(slot.family):
+                    raise ValueError(f"{shape.id}: {', '.join(unknown) or slot.family} is unknown.")
         for movement in self.movement:
             for fault in movement.fault:
                 if fault.easier and fault.easier not in known - {movement.id}:

@@ -168,9 +168,7 @@ def in_pieces(item: Item, total: int | None = None) -> Block:
     each = max(PIECES[0], -(-whole // pieces))
     sets: list[WorkSet] = []
     for one in item.sets:
-        piece = replace(
-            one, low=each, high=each, rest=PIECE_REST, kind="piece", share=1.0 / pieces
-        )
+        piece = replace(one, low=each, high=each, rest=PIECE_REST, kind="piece", share=1.0 / pieces)
         sets += [piece] * (pieces - 1) + [replace(piece, rest=one.rest)]
     words = f"{whole} s in {pieces} pieces of {each} s"
     return Block("holds in pieces", (replace(item, sets=tuple(sets)),), words=words)

@@ -7,79 +7,19 @@ one shape filled in for several people, each on their own rung.
 
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
-from typing import Literal
+from itertools import pairwise
 
 from invelo.core.catalogue import catalogue
 from invelo.core.caution import BEFORE_A_SESSION
-from invelo.core.dose import Purpose
 from invelo.core.errors import InputError
+from invelo.core.kit import Kind
 from invelo.core.session import blocks
 from invelo.core.session.order import in_order, interference
+from invelo.core.session.shape import Shape, Slot
 from invelo.core.session.timeline import length
 from invelo.core.session.trainee import Trainee
 from invelo.core.session.warm_up import warm_up
 from invelo.core.session.work import Block, Format, Item, Session
-
-ShapeKind = Literal["push", "pull", "legs", "trunk", "whole body", "smallest", "own"]
-ShapeKit = Literal["none", "household", "bar and bands"]
-
-
-@dataclass(frozen=True)
-class Slot:
-    """A place in a shape.
-
-    Attributes:
-        family: whose rung fills it.
-        movements: taken in turn where the athlete has no ladder of the family; the first open one.
-        purpose: of a movement off any ladder.
-        sets: as many; the dose's own if left out.
-    """
-
-    family: str
-    movements: tuple[str, ...] = ()
-    purpose: Purpose = "strength"
-    sets: int | None = None
-
-
-@dataclass(frozen=True)
-class ShapeBlock:
-    """Slots done in one format.
-
-    Attributes:
-        format: how.
-        slots: what.
-        rounds: of interval work.
-    """
-
-    format: Format
-    slots: tuple[Slot, ...]
-    rounds: int = 3
-
-    def __post_init__(self) -> None:
-        """Refuse what the session makes by itself."""
-        if self.format in ("warm-up", "preparatory work"):
-            raise InputError(
-                "format", f"the {self.format} makes itself from the rest.", "Leave it out."
-            )
-        if not self.slots:
-            raise InputError("blocks", "one has no movement.", "Give it one, or take it out.")
-
-
-@dataclass(frozen=True)
-class Shape:
-    """A session without a person in it.
-
-    Attributes:
-        id, name: as stored, as shown.
-        kind, kit: what it trains, and what it takes.
-        blocks: in order.
-    """
-
-    id: str
-    name: str
-    kind: ShapeKind
-    kit: ShapeKit
-    blocks: tuple[ShapeBlock, ...]
 
 
 @dataclass(frozen=True)
@@ -97,19 +37,26 @@ class GroupSession:
     minutes: float
 
 
-def fill(slot: Slot, trainee: Trainee, ladders: bool = True) -> Item:
-    """A slot filled in for someone.
+def fill(slot: Slot, trainee: Trainee, kinds: frozenset[Kind] | None = None) -> Item:
+    """A slot filled in for someone: by their rung, or the nearest easier one that the kit of the
+    session allows, or else a movement.
+
+    Args:
+        slot: which.
+        trainee: who.
+        kinds: of things the session may take; anything if left out.
 
     Raises:
         InputError: where neither a ladder nor an open movement fills it.
     """
-    stand = trainee.stand_in(slot.family) if ladders else None
-    if stand is not None and stand.movement.id in trainee.open_movements:
+    stand = trainee.stand_in(slot.family)
+    stand = trainee.within(stand, kinds) if stand else None
+    if stand is not None:
         item = trainee.item(stand)
         return item.with_sets(slot.sets) if slot.sets else item
     named = [catalogue().find_movement(one) for one in slot.movements]
     for movement in named:
-        if movement.id in trainee.open_movements:
+        if movement.id in trainee.open_movements and movement.takes(kinds):
             return trainee.loose(movement, slot.purpose, slot.sets)
     tried = ", ".join(one.name.lower() for one in named) or "nothing else is named"
     reasons = dict.fromkeys(
@@ -159,19 +106,30 @@ def session_of(shape: Shape, trainee: Trainee) -> Session:
         InputError: where something closes a slot.
     """
     made = tuple(
-        block_of(one.format, [fill(slot, trainee) for slot in one.slots], one.rounds)
+        block_of(one.format, [fill(slot, trainee, shape.kinds) for slot in one.slots], one.rounds)
         for one in shape.blocks
     )
     return dressed(shape.name, made, trainee)
 
 
-def dressed(name: str, made: Sequence[Block], trainee: Trainee) -> Session:
-    """Blocks with the warm-up before them, preparatory work after it, and what is to be known."""
+def dressed(
+    name: str, made: Sequence[Block], trainee: Trainee, prepares: Sequence[Item] | None = None
+) -> Session:
+    """Blocks with the warm-up before them, preparatory work after it, and what is to be known.
+
+    Args:
+        name: of the session.
+        made: its blocks.
+        trainee: who.
+        prepares: work that opens closed checks; all there is if left out.
+    """
+    opening = trainee.preparation() if prepares is None else tuple(prepares)
     items = [item for block in made for item in block.items]
-    prepares = trainee.preparation()
-    before = [warm_up(items, trainee.open_movements)] if items else []
-    if prepares:
-        before.append(blocks.preparatory(trainee.closed_checks, prepares))
+    before = [warm_up(items, trainee.open_movements)] if items or opening else []
+    if opening:
+        keys = {item.key for item in opening}
+        checks = [one for one in trainee.closed_checks if f"check:{one.id}" in keys]
+        before.append(blocks.preparatory(checks, opening))
     return Session(name, (*before, *made), notes_of(made))
 
 
@@ -179,7 +137,7 @@ def notes_of(made: Sequence[Block]) -> tuple[str, ...]:
     """What spoils what, and why an item is not as its ladder says."""
     spoils = [
         one.words
-        for first, second in zip(made, made[1:], strict=False)
+        for first, second in pairwise(made)
         for one in interference((first.items[-1], second.items[0]))
     ]
     spoils += [
@@ -194,15 +152,16 @@ def notes_of(made: Sequence[Block]) -> tuple[str, ...]:
 
 def from_items(name: str, items: Sequence[Item], trainee: Trainee) -> Session:
     """Items put in the best order, each in its school's format: the clock's in intervals, the rest
-    in straight sets."""
+    in straight sets; what opens a closed check comes first."""
+    prepares = [item for item in items if item.role == "preparation"]
     schools = {stand.key: stand.school for stand in trainee.stands}
     made = [
         blocks.interval([item], max(2, min(5, len(item.sets))))
-        if schools.get(item.key) == "clock"
+        if schools.get(item.key.split("/")[0]) == "clock"
         else blocks.straight(item)
-        for item in in_order(items)
+        for item in in_order([item for item in items if item.role != "preparation"])
     ]
-    return dressed(name, made, trainee)
+    return dressed(name, made, trainee, prepares)
 
 
 def group(shape: Shape, people: Sequence[Trainee]) -> GroupSession:
@@ -225,7 +184,7 @@ def _as_far_as_open(shape: Shape, trainee: Trainee) -> Session:
         items = []
         for slot in one.slots:
             try:
-                items.append(fill(slot, trainee))
+                items.append(fill(slot, trainee, shape.kinds))
             except InputError as error:
                 left_out.append(error.problem)
         if items:

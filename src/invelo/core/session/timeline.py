@@ -16,8 +16,8 @@ SIDE_CHANGE = 10.0
 EXERCISE_REST = 90.0
 """Seconds between exercises, at least (common practice: 90 to 120)."""
 
-DAWDLE = 0.10
-"""How far rests and change-overs run over or short, a share; 80 % half-width (ours)."""
+BRISK, LATE = 3.0, 10.0
+"""Seconds by which each rest and change-over may be cut short or overrun (ours)."""
 
 Kind = Literal["rig up", "count in", "work", "change sides", "rest", "change over"]
 
@@ -128,6 +128,7 @@ def length(session: Session) -> Estimate:
     for event in events:
         parts[event.kind] = parts.get(event.kind, 0.0) + event.seconds / 60.0
     idle = sum(minutes for kind, minutes in parts.items() if kind != "work")
+    pauses = sum(event.kind in ("rest", "change over") for event in events) / 60.0
     work = [
         sum(e.seconds for e in timeline(session, end) if e.kind == "work") / 60.0
         for end in (lambda one: float(one.low), lambda one: float(one.high))
@@ -135,8 +136,8 @@ def length(session: Session) -> Estimate:
     likely = ends_at(events) / 60.0
     return Estimate(
         likely,
-        min(likely, work[0] + idle * (1.0 - DAWDLE)),
-        max(likely, work[1] + idle * (1.0 + DAWDLE)),
+        min(likely, work[0] + idle - BRISK * pauses),
+        max(likely, work[1] + idle + LATE * pauses),
         "min",
         Derivation(
             "The time of every set (reps × seconds of a rep, once for each side), its count-in, "

@@ -9,9 +9,10 @@ from invelo.core.dose import LEAST_USEFUL, Dose, Level, Purpose, School
 from invelo.core.errors import InputError
 from invelo.core.estimate import Estimate
 from invelo.core.holds import LONGEST_SHARE
+from invelo.core.kit import Kind
 from invelo.core.movement import Modifiers, Movement
 from invelo.core.readiness import Check
-from invelo.core.rung import Rung
+from invelo.core.rung import Rung, kit_needed
 from invelo.core.schools import LEAST_BEST, WaveDay, dose_for, gate_for, hold_dose
 from invelo.core.session.work import Item, role_of, sets_of
 
@@ -98,6 +99,20 @@ class Trainee:
     def stand_in(self, family: str) -> Stand | None:
         """The first ladder whose rung is of a family."""
         return next((one for one in self.stands if one.movement.family == family), None)
+
+    def within(self, stand: Stand, kinds: frozenset[Kind] | None) -> Stand | None:
+        """The stand, gone down to the nearest rung that is open and takes only such kit; None where
+        there is none."""
+        for i, near in enumerate((stand.here, *stand.below)):
+            rung = near.rung
+            if rung.movement.id not in self.open_movements:
+                continue
+            needed = kit_needed(rung.movement, rung.modifiers)
+            if kinds is None or all(kinds & set(one) for one in needed):
+                if i == 0:
+                    return stand
+                return replace(stand, here=near, below=stand.below[i:], above=())
+        return None
 
     def rig(self, movement: Movement) -> tuple[str, float]:
         """What is rigged up for a movement, and the minutes it takes: the quickest that serves."""

@@ -73,17 +73,17 @@ def general(families: Iterable[str], open_movements: frozenset[str]) -> tuple[It
 
 
 def _stretched(chosen: list[Item]) -> tuple[Item, ...]:
-    """Gone through again until the time is there, twice at most."""
+    """Gone through again, piece by piece, until the time is there; twice at most."""
+    items = list(chosen)
+    for i, item in enumerate(chosen):
+        if sum(_seconds(one) for one in items) >= LEAST_GENERAL:
+            break
+        items[i] = replace(item, sets=item.sets * 2)
+    return tuple(items)
 
-    def seconds(items: Iterable[Item]) -> float:
-        return sum(
-            one.seconds(one.amount) * one.sides + one.rest for item in items for one in item.sets
-        )
 
-    items = tuple(chosen)
-    if seconds(items) >= LEAST_GENERAL:
-        return items
-    return tuple(replace(item, sets=item.sets * 2) for item in items)
+def _seconds(item: Item) -> float:
+    return sum(one.seconds(one.amount) * one.sides + one.rest for one in item.sets)
 
 
 def of_pattern(item: Item) -> Item | None:

@@ -1,0 +1,391 @@
+"""Sessions: formats, counts by side, length, warm-up, totals, ready shapes, groups."""
+
+from dataclasses import replace
+from itertools import permutations
+
+import pytest
+
+from invelo.core.catalogue import catalogue
+from invelo.core.errors import InputError
+from invelo.core.movement import Modifiers
+from invelo.core.readiness import CHECKS
+from invelo.core.session import blocks
+from invelo.core.session.builder import (
+    block_of,
+    cautions,
+    from_items,
+    group,
+    session_of,
+)
+from invelo.core.session.fit import ORDER_OF_CUTS, fit
+from invelo.core.session.order import cost, in_order, interference
+from invelo.core.session.shape import Shape, ShapeBlock, Slot
+from invelo.core.session.timeline import ends_at, length, timeline
+from invelo.core.session.totals import torque_seconds, totals
+from invelo.core.session.work import Item, Session, WorkSet
+from invelo.devices.simulated_run import run
+from tests.core.people import AVERAGE, EVERYTHING, stand, trainee
+
+PLAIN = trainee()
+
+
+def item(movement: str, sets: int | None = None, purpose: str = "strength") -> Item:
+    return PLAIN.loose(catalogue().find_movement(movement), purpose, sets)  # type: ignore[arg-type]
+
+
+# ---- counts --------------------------------------------------------------------------------
+
+
+def test_per_side_alternating_and_total_are_three_different_counts() -> None:
+    """Three different things, stored apart, or doses double (common practice)."""
+    split, lunge, push = (item(one).main for one in ("split-squat", "rear-lunge", "push-up"))
+    told = [one.count(8) for one in (split, lunge, push)]
+    assert [one.in_all for one in told] == [16, 8, 8]
+    assert [one.each_side for one in told] == [8, 4, 4]
+    assert told[0].words == "8 a side"
+    assert told[1].words == "8 alternating, lead swapped halfway"
+    assert split.sides == 2
+    assert lunge.sides == push.sides == 1
+
+
+def test_a_set_more_for_the_weaker_side_counts_on_that_side_only() -> None:
+    split = item("split-squat", 2)
+    weaker = replace(split.main, side="left")
+    found = totals(AVERAGE, [replace(split, sets=(*split.sets, weaker))])
+    assert found.left == pytest.approx(1.5 * found.right)
+    assert weaker.count(8).words == "8, left only"
+
+
+def test_sets_of_one_item_may_each_have_their_own_rung_tempo_and_target() -> None:
+    push, knee = item("push-up", 2), item("knee-push-up", 1)
+    mixed = replace(push, sets=(replace(push.main, low=12, high=12), *push.sets, *knee.sets))
+    found = timeline(Session("s", (blocks.straight(mixed),)))
+    work = [event.seconds for event in found if event.kind == "work"]
+    assert work == [24.0, 16.0, 16.0, 16.0]
+
+
+# ---- formats -------------------------------------------------------------------------------
+
+
+def test_a_drop_set_ends_on_the_easier_neighbours() -> None:
+    """Lower the feet, then knees (common practice)."""
+    where = stand("p", "knee-push-up", "push-up", "feet-raised-push-up", at=2)
+    block = blocks.drop_set(trainee(where).item(where))
+    names = [one.name for one in block.items[0].sets[-3:]]
+    assert names == ["Feet-raised push-up", "Push-up", "Knee push-up"]
+    assert [one.kind for one in block.items[0].sets[-2:]] == ["drop", "drop"]
+
+
+def test_a_drop_set_without_an_easier_rung_is_refused() -> None:
+    with pytest.raises(InputError, match="no easier rung"):
+        blocks.drop_set(item("push-up"))
+
+
+def test_a_cluster_finishes_the_range_after_a_few_breaths() -> None:
+    block = blocks.cluster(item("push-up", 1))
+    first, rest = block.items[0].sets
+    assert first.low + rest.low == item("push-up").main.low
+    assert first.rest == 15
+
+
+def test_a_forty_second_hold_is_broken_into_pieces_of_five_to_ten() -> None:
+    """A 40 s hold may be broken into pieces of 5–10 s (common practice)."""
+    plank = item("plank", 1, "endurance")
+    block = blocks.in_pieces(plank, 40)
+    assert [one.low for one in block.items[0].sets] == [10, 10, 10, 10]
+    assert sum(one.share for one in block.items[0].sets) == pytest.approx(1.0)
+
+
+def test_what_is_not_held_is_not_broken_into_pieces() -> None:
+    with pytest.raises(InputError, match="not held"):
+        blocks.in_pieces(item("push-up"))
+
+
+def test_a_circuit_has_two_to_five_rounds() -> None:
+    """Circuits: 2–5 rounds (common practice)."""
+    few = blocks.rounds_of("circuit", [item(one, 1) for one in ("push-up", "squat", "row")])
+    many = blocks.rounds_of("circuit", [item(one, 9) for one in ("push-up", "squat", "row")])
+    assert (few.rounds, many.rounds) == (2, 5)
+
+
+def test_interval_work_is_forty_on_and_twenty_off() -> None:
+    block = blocks.interval([item("push-up"), item("squat")], 3)
+    events = timeline(Session("s", (block, blocks.finisher(item("plank", 1)))))
+    kinds = [event.seconds for event in events if event.block == 0]
+    assert kinds == [40, 20] * 6
+    with pytest.raises(InputError, match="rounds"):
+        blocks.interval([item("push-up")], 9)
+
+
+def test_a_top_single_comes_first_and_is_near_the_best() -> None:
+    block = blocks.top_single(item("pull-up", 2))
+    single = block.items[0].sets[0]
+    assert (single.low, single.high, single.kind, single.effort) == (1, 1, "single", 9.0)
+
+
+@pytest.mark.parametrize(
+    ("format_", "count"), [("pair", 1), ("triple", 2), ("circuit", 2), ("pre-tire", 3)]
+)
+def test_a_format_with_the_wrong_number_of_movements_is_refused(format_: str, count: int) -> None:
+    given = [item(one) for one in ("push-up", "squat", "row")][:count]
+    with pytest.raises(InputError, match="movements"):
+        block_of(format_, given)  # type: ignore[arg-type]
+
+
+def test_a_pair_that_loses_one_becomes_straight_sets() -> None:
+    one, other = item("push-up"), item("squat")
+    session = Session("s", (blocks.rounds_of("pair", [one, other]),))
+    assert session.with_items({one.key: None}).blocks[0].format == "straight sets"
+
+
+# ---- order ---------------------------------------------------------------------------------
+
+
+def test_the_order_is_the_best_of_all_orders() -> None:
+    names = ("dip", "push-up", "row", "plank", "l-sit", "curl")
+    items = [item(one) for one in names]
+    best = min(cost(order) for order in permutations(items))
+    assert cost(in_order(items)) == best
+
+
+def test_two_triceps_heavy_movements_are_never_neighbours_when_another_order_exists() -> None:
+    """Common practice."""
+    there = [item(one) for one in ("push-up", "dip", "squat", "plank")]
+    assert interference(in_order(there)) == ()
+    forced = [item(one) for one in ("push-up", "dip")]
+    told = interference(in_order(forced))
+    assert [one.muscle for one in told] == ["triceps"]
+    assert "tires the triceps" in told[0].words
+
+
+def test_skill_comes_before_strength_before_small_muscles() -> None:
+    items = [item(one) for one in ("calf-raise", "squat", "planche-lean")]
+    assert [one.role for one in in_order(items)] == ["skill", "strength", "small"]
+
+
+def test_rigging_is_done_once_where_it_can_be() -> None:
+    there = trainee(rigs={"bar": 4.0, "rings": 5.0})
+    names = ("row", "bridge", "pull-up", "hanging-knee-raise")
+    items = [there.loose(catalogue().find_movement(one), "size") for one in names]
+    assert all(one.rig == ("bar", 4.0) for one in items if one.name != "Bridge")
+    assert cost(in_order(items))[3] <= 8.0
+
+
+def test_too_many_items_in_a_session_are_refused() -> None:
+    with pytest.raises(InputError, match="two sessions"):
+        in_order([item("push-up")] * 13)
+
+
+# ---- length --------------------------------------------------------------------------------
+
+
+@pytest.mark.parametrize("shape", catalogue().session, ids=lambda one: one.id)
+def test_the_predicted_length_is_within_a_tenth_of_the_simulated_run(shape: Shape) -> None:
+    session = session_of(shape, PLAIN)
+    predicted = length(session)
+    runs = [run(session, seed) for seed in range(25)]
+    mean = sum(runs) / len(runs)
+    assert predicted.likely == pytest.approx(mean, rel=0.10)
+    assert predicted.low <= mean <= predicted.high
+
+
+def test_the_length_adds_up_to_its_own_account() -> None:
+    told = length(session_of(catalogue().session[0], PLAIN))
+    assert sum(float(one.value) for one in told.derivation.inputs) == pytest.approx(told.likely)
+
+
+# ---- warm-up -------------------------------------------------------------------------------
+
+
+@pytest.mark.parametrize("shape", catalogue().session, ids=lambda one: one.id)
+def test_the_warm_up_takes_five_to_ten_minutes_and_then_eases_into_each_pattern(
+    shape: Shape,
+) -> None:
+    """Warm up 5–10 min, then one easier set of each pattern (common practice)."""
+    session = session_of(shape, PLAIN)
+    block = session.blocks[0]
+    assert block.format == "warm-up"
+    general = [one for one in block.items if one.key.split(":")[1] in EVERYTHING]
+    alone = Session("w", (replace(block, items=tuple(general)),))
+    assert 4.5 <= ends_at(timeline(alone)) / 60.0 <= 10.0
+    patterns = {one.movement.family for one in session.items if one.role in ("skill", "strength")}
+    assert len(block.items) - len(general) == len(patterns)
+
+
+def test_the_warm_up_takes_the_rung_below_at_half_the_amount() -> None:
+    where = stand("p", "knee-push-up", "push-up", at=1)
+    who = trainee(where)
+    easier = from_items("s", [who.item(where)], who).blocks[0].items[-1]
+    assert easier.name == "Knee push-up"
+    assert easier.main.low == who.item(where).main.low // 2
+
+
+# ---- totals --------------------------------------------------------------------------------
+
+
+def test_a_set_counts_one_for_the_prime_mover_and_half_for_a_helper() -> None:
+    found = totals(AVERAGE, [item("push-up", 3)])
+    assert found.regions["chest"] == 3
+    assert found.regions["abdomen"] == 1.5
+    assert (found.push, found.pull) == (3, 0)
+
+
+def test_easy_sets_and_drops_count_nothing_more() -> None:
+    where = stand("p", "knee-push-up", "push-up", at=1)
+    dropped = blocks.drop_set(trainee(where).item(where)).items[0]
+    assert totals(AVERAGE, [dropped]).regions["chest"] == len(trainee(where).item(where).sets)
+
+
+def test_torque_times_seconds_is_the_torque_times_the_seconds() -> None:
+    push = item("push-up", 2)
+    found = torque_seconds(AVERAGE, push.sets)["shoulder"]
+    from invelo.core.reading import reading
+
+    torque = reading(AVERAGE, push.main.modifiers.setup(push.movement)).torques["shoulder"]
+    seconds = 2 * push.main.amount * 2.0
+    assert found.likely == pytest.approx(torque.likely * seconds)
+    assert found.low < found.likely < found.high
+
+
+def test_what_only_effort_tells_is_named() -> None:
+    assert totals(AVERAGE, [item("curl-up")]).effort_only == ("Curl-up",)
+
+
+# ---- ready sessions ------------------------------------------------------------------------
+
+
+def test_there_is_a_ready_session_of_each_kind_for_each_kit() -> None:
+    kinds = ("push", "pull", "legs", "trunk", "whole body", "smallest")
+    kits = ("none", "household", "bar and bands")
+    assert {(one.kind, one.kit) for one in catalogue().session} == {
+        (kind, kit) for kind in kinds for kit in kits
+    }
+
+
+@pytest.mark.parametrize("shape", catalogue().session, ids=lambda one: one.id)
+def test_a_ready_session_takes_no_more_kit_than_it_says(shape: Shape) -> None:
+    session = session_of(shape, PLAIN)
+    for one in session.items:
+        assert one.movement.takes(shape.kinds), one.name
+    if shape.kind == "smallest":
+        assert len(session.items) == 3
+
+
+@pytest.mark.parametrize("shape", catalogue().session, ids=lambda one: one.id)
+def test_a_ready_session_has_no_neighbours_that_spoil_each_other(shape: Shape) -> None:
+    assert not [note for note in session_of(shape, PLAIN).notes if "tires the" in note]
+
+
+def test_a_session_stands_on_the_athletes_own_rung_within_the_kit() -> None:
+    where = stand("p", "push-up", "feet-raised-push-up", at=1)
+    bare, house = (
+        next(one for one in catalogue().session if (one.kind, one.kit) == ("push", kit))
+        for kit in ("none", "household")
+    )
+    names = [one.name for one in session_of(bare, trainee(where)).items]
+    assert "Push-up" in names
+    assert "Feet-raised push-up" not in names
+    assert "Feet-raised push-up" in [one.name for one in session_of(house, trainee(where)).items]
+
+
+def test_a_closed_check_puts_its_work_into_the_session() -> None:
+    ankle = next(one for one in CHECKS if one.id == "ankle")
+    session = session_of(catalogue().session[0], trainee(closed_checks=(ankle,)))
+    block = session.blocks[1]
+    assert block.format == "preparatory work"
+    assert "again in 21 days" in block.words
+    assert block.items[0].movement.id == "ankle-rocks"
+
+
+def test_a_slot_that_something_closes_says_what() -> None:
+    closed = trainee(
+        open_movements=EVERYTHING - {"push-up", "knee-push-up", "wall-push-up"},
+        why_closed={"push-up": "the wrist limit closes it."},
+    )
+    with pytest.raises(InputError, match="wrist limit"):
+        session_of(catalogue().session[0], closed)
+
+
+def test_cautions_are_said_before_a_session() -> None:
+    said = cautions(session_of(catalogue().session[0], PLAIN))
+    assert any("chest pain" in one for one in said)
+    assert any("lax" in one for one in said)
+
+
+# ---- groups --------------------------------------------------------------------------------
+
+
+def test_a_group_does_one_shape_each_on_their_own_rung() -> None:
+    """People of different levels train together (common practice)."""
+    beginner = replace(trainee(stand("a", "knee-push-up", "push-up")), name="Bo")
+    strong = replace(trainee(stand("b", "push-up", "archer-push-up", at=1)), name="Cy")
+    shape = next(one for one in catalogue().session if one.id == "push-none")
+    made = group(shape, [beginner, strong])
+    names = {who: session.items[0].name for who, session in made.sessions}
+    assert names == {"Bo": "Knee push-up", "Cy": "Archer push-up"}
+    assert made.minutes == max(length(session).likely for _, session in made.sessions)
+    formats = [[block.format for block in session.blocks] for _, session in made.sessions]
+    assert formats[0] == formats[1]
+
+
+def test_what_is_closed_to_one_of_a_group_is_left_out_for_them_alone() -> None:
+    closed = replace(
+        trainee(open_movements=EVERYTHING - {"pike-push-up", "shoulder-blade-push-up"}), name="Bo"
+    )
+    shape = next(one for one in catalogue().session if one.id == "push-none")
+    made = group(shape, [closed, PLAIN])
+    assert len(made.sessions[0][1].items) == len(made.sessions[1][1].items) - 1
+    assert any("vertical push" in note for note in made.sessions[0][1].notes)
+    with pytest.raises(InputError, match="nobody"):
+        group(shape, [])
+
+
+def test_an_own_shape_cannot_hold_what_makes_itself() -> None:
+    with pytest.raises(InputError, match="makes itself"):
+        ShapeBlock("warm-up", (Slot("horizontal push"),))
+    with pytest.raises(InputError, match="no movement"):
+        ShapeBlock("pair", ())
+
+
+# ---- fit to the minutes --------------------------------------------------------------------
+
+
+@pytest.mark.parametrize("minutes", [30, 25, 20, 16])
+def test_a_session_fits_its_minutes_and_says_what_it_cost(minutes: int) -> None:
+    whole = session_of(next(s for s in catalogue().session if s.id == "whole-body-bar"), PLAIN)
+    fitted = fit(whole, minutes)
+    assert length(fitted.session).likely <= minutes
+    places = [ORDER_OF_CUTS.index(one) for one in fitted.cuts]
+    assert places == sorted(places)
+    assert fitted.cuts
+    assert fitted.session.blocks[0] == whole.blocks[0]
+
+
+def test_accessories_lose_sets_before_strength_does() -> None:
+    """Fewer sets of accessories first (common practice)."""
+    whole = from_items("s", [item("push-up", 3), item("squat", 3), item("calf-raise", 3)], PLAIN)
+    fitted = fit(whole, length(whole).likely - 1)
+    sets = {one.name: len(one.sets) for one in fitted.session.items}
+    assert sets["Push-up"] == sets["Squat"] == 3
+    assert sets["Calf raise"] < 3
+
+
+def test_one_minute_is_refused_with_what_the_least_takes() -> None:
+    whole = session_of(catalogue().session[0], PLAIN)
+    with pytest.raises(InputError, match="smallest daily dose") as caught:
+        fit(whole, 1)
+    least = float(caught.value.remedy.split()[1])
+    assert length(fit(whole, least + 1).session).likely <= least + 1
+
+
+def test_a_fitted_session_that_fits_already_is_left_alone() -> None:
+    whole = session_of(catalogue().session[0], PLAIN)
+    assert fit(whole, 120) == fit(whole, 120)
+    assert fit(whole, 120).session == whole
+
+
+def test_a_set_of_jumps_takes_time_too() -> None:
+    jump = item("jump")
+    one: WorkSet = jump.main
+    assert one.seconds(100) == 30.0
+    assert one.modifiers == jump.movement.own(Modifiers())

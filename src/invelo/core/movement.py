@@ -168,6 +168,10 @@ class Movement:
         worked: dict[Muscle, int] = {**self.prime, **self.helping}
         return tuple(sorted(worked, key=lambda region: -worked[region]))
 
+    def share_of(self, region: Muscle) -> int:
+        """How much of the work a region does, %."""
+        return {**self.prime, **self.helping}.get(region, 0)
+
     def takes(self, kinds: frozenset[Kind] | None) -> bool:
         """Whether things of these kinds are enough for it; None for anything."""
         return kinds is None or not self.kit or bool(kinds & set(self.kit))

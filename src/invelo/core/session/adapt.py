@@ -286,19 +286,19 @@ def _ratio(one: WorkSet, rung: Rung, trainee: Trainee) -> tuple[float, str]:
 def _same_region(
     movement: Movement, trainee: Trainee, today: Today, taken: set[str]
 ) -> Iterator[Movement]:
-    """Open movements that move the same region, the most of it first, then by name."""
+    """Open movements in which the same region works, the most of it first, then by name."""
     region = movement.muscles[0]
     there = [
         one
         for one in catalogue().movement
-        if region in one.prime
+        if region in one.muscles
         and one.id in trainee.open_movements
         and one.id not in taken
         and not today.bears(one)
         and today.has(one, one.own(Modifiers()))
         and one.unit != "cm"
     ]
-    yield from sorted(there, key=lambda one: (-one.prime[region], one.rest == "skill", one.name))
+    yield from sorted(there, key=lambda one: (-one.share_of(region), one.rest == "skill", one.name))
 
 
 def _eased(session: Session, today: Today) -> tuple[Session, str]:

@@ -127,9 +127,11 @@ def _brisk(session: Session) -> Iterator[Session]:
     now = session.with_items({item.key: hurried(item) for item in session.items})
     yield _blocks(
         now,
-        lambda block: replace(block, round_rest=min(block.round_rest, BRISK_REST))
-        if block.in_rounds
-        else block,
+        lambda block: (
+            replace(block, round_rest=min(block.round_rest, BRISK_REST))
+            if block.in_rounds
+            else block
+        ),
     )
 
 

@@ -36,7 +36,6 @@ LEGS = frozenset(
 )
 
 GENERAL: tuple[tuple[str, int, frozenset[str]], ...] = (
-    ("stairs-climb", 120, frozenset()),
     ("jog-on-the-spot", 90, frozenset()),
     ("jumping-jacks", 20, frozenset()),
     ("arm-circles", 20, ARMS),
@@ -49,12 +48,16 @@ GENERAL: tuple[tuple[str, int, frozenset[str]], ...] = (
 )
 """Movement, reps or seconds, and the families it is for; none for all."""
 
+INSTEAD = ("stairs-climb", 120, frozenset[str]())
+"""Where neither jogging nor jumping is open: two minutes of stairs."""
+
 
 def general(families: Iterable[str], open_movements: frozenset[str]) -> tuple[Item, ...]:
     """What warms up for some families, of what nothing closes; at least five minutes of it."""
     there = frozenset(families)
     chosen: list[Item] = []
-    for movement_id, amount, for_families in GENERAL:
+    livelier = {"jog-on-the-spot", "jumping-jacks"} & open_movements
+    for movement_id, amount, for_families in (*(() if livelier else (INSTEAD,)), *GENERAL):
         if movement_id not in open_movements or (for_families and not for_families & there):
             continue
         movement = catalogue().find_movement(movement_id)

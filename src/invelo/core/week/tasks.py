@@ -161,7 +161,8 @@ def lay_out(
             continue
         item = paced(item, wishes.week)
         task = _task(item, places, min(extra.days, count))
-        put(item, replace(task, rotation=extra.rotation, letter=extra.letter))
+        turns = {"rotation": extra.rotation, "letter": extra.letter}
+        put(item, replace(task, most=task.asked, **turns))
     for item in trainee.preparation():
         put(item, _task(item, places, count))
     if not tasks and left_out:
@@ -215,7 +216,7 @@ def _of_stand(
     task = _task(item, places, wanted)
     if task.stressful:
         task = replace(task, asked=min(task.asked, wishes.stressful_limit))
-    yield item, replace(task, least=1)
+    yield item, replace(task, least=1, most=min(7, task.asked + 1))
 
 
 def _task(item: Item, places: tuple[Spot, ...], asked: int) -> Task:

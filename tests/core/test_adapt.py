@@ -5,7 +5,7 @@ import pytest
 from invelo.core.catalogue import catalogue
 from invelo.core.errors import InputError
 from invelo.core.session.adapt import Adapted, Today, adapt
-from invelo.core.session.builder import from_items
+from invelo.core.session.by_hand import NOTHING_BY_HAND
 from invelo.core.session.timeline import length
 from invelo.core.session.trainee import Trainee
 from invelo.core.session.work import Session
@@ -23,7 +23,7 @@ def someone(**more: object) -> Trainee:
 def day(who: Trainee) -> Session:
     items = [who.item(one) for one in who.stands]
     extra = who.loose(catalogue().find_movement("calf-raise"), "endurance", 3)
-    return from_items("Today", [*items, extra], who)
+    return NOTHING_BY_HAND.session("Today", [*items, extra], who)
 
 
 def adapted(**today: object) -> Adapted:
@@ -100,7 +100,7 @@ def test_twenty_minutes_cut_accessories_first_and_never_the_warm_up() -> None:
 
 def test_a_sore_shoulder_takes_an_easier_hold_longer() -> None:
     who = trainee(LEVER)
-    session = from_items("Today", [who.item(LEVER)], who)
+    session = NOTHING_BY_HAND.session("Today", [who.item(LEVER)], who)
     found = adapt(session, who, Today(sore=(("shoulder", 2),)))
     assert found.changes[0].item != found.changes[0].to
     assert all(one.movement.stress.get("shoulder", 0) <= 1 for one in found.after.items)
@@ -108,7 +108,7 @@ def test_a_sore_shoulder_takes_an_easier_hold_longer() -> None:
 
 def test_where_nothing_is_left_the_day_is_refused_with_the_reason() -> None:
     who = trainee(PUSH, open_movements=frozenset({"push-up"}))
-    session = from_items("Today", [who.item(PUSH)], who)
+    session = NOTHING_BY_HAND.session("Today", [who.item(PUSH)], who)
     with pytest.raises(InputError, match=r"wrist is to be spared.*Rest"):
         adapt(session, who, Today(sore=(("wrist", 6),)))
 

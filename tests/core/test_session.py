@@ -13,9 +13,15 @@ from invelo.core.session import blocks
 from invelo.core.session.builder import (
     block_of,
     cautions,
-    from_items,
     group,
     session_of,
+)
+from invelo.core.session.by_hand import (
+    NOTHING_BY_HAND,
+    ByHand,
+    Edit,
+    OwnSet,
+    Together,
 )
 from invelo.core.session.fit import ORDER_OF_CUTS, fit
 from invelo.core.session.order import cost, in_order, interference
@@ -215,7 +221,7 @@ def test_the_warm_up_takes_five_to_ten_minutes_and_then_eases_into_each_pattern(
 def test_the_warm_up_takes_the_rung_below_at_half_the_amount() -> None:
     where = stand("p", "knee-push-up", "push-up", at=1)
     who = trainee(where)
-    easier = from_items("s", [who.item(where)], who).blocks[0].items[-1]
+    easier = NOTHING_BY_HAND.session("s", [who.item(where)], who).blocks[0].items[-1]
     assert easier.name == "Knee push-up"
     assert easier.main.low == who.item(where).main.low // 2
 
@@ -363,7 +369,9 @@ def test_a_session_fits_its_minutes_and_says_what_it_cost(minutes: int) -> None:
 
 def test_accessories_lose_sets_before_strength_does() -> None:
     """Fewer sets of accessories first (common practice)."""
-    whole = from_items("s", [item("push-up", 3), item("squat", 3), item("calf-raise", 3)], PLAIN)
+    whole = NOTHING_BY_HAND.session(
+        "s", [item("push-up", 3), item("squat", 3), item("calf-raise", 3)], PLAIN
+    )
     fitted = fit(whole, length(whole).likely - 1)
     sets = {one.name: len(one.sets) for one in fitted.session.items}
     assert sets["Push-up"] == sets["Squat"] == 3
@@ -389,3 +397,85 @@ def test_a_set_of_jumps_takes_time_too() -> None:
     one: WorkSet = jump.main
     assert one.seconds(100) == 30.0
     assert one.modifiers == jump.movement.own(Modifiers())
+
+
+# ---- by hand -------------------------------------------------------------------------------
+
+
+LADDER = stand("p", "knee-push-up", "push-up", "feet-raised-push-up", at=1)
+
+
+def by_hand(*sets: OwnSet, **more: object) -> Item:
+    hands = ByHand((Edit("p", sets, **more),))  # type: ignore[arg-type]
+    who = trainee(LADDER)
+    return hands.edited(who.item(LADDER), who)
+
+
+def test_each_set_may_have_its_own_rung_tempo_and_target() -> None:
+    """An easy first set, a quick then a paused one (common practice)."""
+    made = by_hand(
+        OwnSet("Knee push-up", effort=6),
+        OwnSet(low=8, high=8),
+        OwnSet(tempo="2-3-1-0", low=5, high=6, rest=180),
+    )
+    assert [one.name for one in made.sets] == ["Knee push-up", "Push-up", "Push-up"]
+    assert [str(one.modifiers.tempo) for one in made.sets] == ["1-0-1-0", "1-0-1-0", "2-3-1-0"]
+    assert [(one.low, one.high) for one in made.sets] == [(6, 10), (8, 8), (5, 6)]
+    assert made.sets[2].rest == 180
+
+
+@pytest.mark.parametrize(
+    ("own", "field"),
+    [
+        ({"rung": "Dip"}, "rung"),
+        ({"low": 9, "high": 4}, "range's top"),
+        ({"tempo": "quick"}, "tempo"),
+        ({"effort": 11}, "effort"),
+        ({"rest": -1}, "rest"),
+    ],
+)
+def test_a_set_by_hand_that_cannot_be_is_refused(own: dict[str, object], field: str) -> None:
+    with pytest.raises(InputError) as caught:
+        by_hand(OwnSet(**own))  # type: ignore[arg-type]
+    assert caught.value.field == field
+
+
+def test_formats_by_hand_shape_the_day() -> None:
+    who = trainee(LADDER)
+    items = [who.item(LADDER), item("row"), item("squat"), item("plank", 2, "endurance")]
+    hands = ByHand(
+        (Edit("p", (), "drop set"), Edit("movement:plank", (), "holds in pieces")),
+        (Together("pair", ("movement:row", "movement:squat")),),
+    )
+    session = hands.session("day", items, who)
+    formats = [block.format for block in session.blocks]
+    assert sorted(formats) == ["drop set", "holds in pieces", "pair", "warm-up"]
+
+
+def test_items_together_stand_apart_on_a_day_that_lacks_one() -> None:
+    hands = ByHand(together=(Together("pair", ("movement:row", "movement:squat")),))
+    session = hands.session("day", [item("row")], PLAIN)
+    assert session.blocks[-1].format == "straight sets"
+
+
+def test_a_clocks_ladder_is_done_in_intervals() -> None:
+    clock = stand("p", "push-up", school="clock")
+    who = trainee(clock)
+    session = NOTHING_BY_HAND.session("day", [who.item(clock)], who)
+    assert session.blocks[-1].format == "interval"
+
+
+def test_formats_for_one_and_for_several_are_not_mixed_up() -> None:
+    with pytest.raises(InputError, match="done with others"):
+        Edit("p", (), "pair")
+    with pytest.raises(InputError, match="for one item"):
+        Together("cluster", ("p",))
+
+
+def test_a_pre_tire_block_is_exempt_from_what_spoils_what() -> None:
+    """Outside a pre-tire block, which means it (common practice)."""
+    hands = ByHand(together=(Together("pre-tire", ("movement:triceps-press", "movement:push-up")),))
+    pair = [item("triceps-press"), item("push-up")]
+    assert not [one for one in hands.session("day", pair, PLAIN).notes if "tires" in one]
+    assert [one for one in NOTHING_BY_HAND.session("d", pair, PLAIN).notes if "tires" in one]
+    assert hands.tired_first == {"movement:triceps-press"}

@@ -7,7 +7,7 @@ import pytest
 
 from invelo.core.errors import InputError
 from invelo.core.readiness import CHECKS
-from invelo.core.session.builder import from_items
+from invelo.core.session.by_hand import NOTHING_BY_HAND
 from invelo.core.session.order import interference
 from invelo.core.session.timeline import length
 from invelo.core.session.trainee import Stand, Trainee
@@ -122,7 +122,7 @@ def test_no_session_is_longer_than_asked() -> None:
     laid, found = week(who, count=3, minutes=45)
     for day in laid.problem.days:
         items = [laid.items[key] for key, there in sorted(found.plan) if there == day.index]
-        assert length(from_items(day.name, items, who)).likely <= 45
+        assert length(NOTHING_BY_HAND.session(day.name, items, who)).likely <= 45
 
 
 def test_triceps_heavy_movements_of_a_day_are_kept_apart_where_they_can_be() -> None:
@@ -133,7 +133,7 @@ def test_triceps_heavy_movements_of_a_day_are_kept_apart_where_they_can_be() -> 
         items = [laid.items[key] for key, there in sorted(found.plan) if there == day.index]
         others = len(items) - sum("triceps" in laid.problem.task(i.key).leans for i in items)
         if others:
-            assert interference(from_items("d", items, who).items) == ()
+            assert interference(NOTHING_BY_HAND.session("d", items, who).items) == ()
 
 
 def test_the_wave_goes_long_easy_middle_hard_through_the_week() -> None:

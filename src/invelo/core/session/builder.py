@@ -14,7 +14,7 @@ from invelo.core.caution import BEFORE_A_SESSION
 from invelo.core.errors import InputError
 from invelo.core.kit import Kind
 from invelo.core.session import blocks
-from invelo.core.session.order import in_order, interference
+from invelo.core.session.order import interference
 from invelo.core.session.shape import Shape, Slot
 from invelo.core.session.timeline import length
 from invelo.core.session.trainee import Trainee
@@ -148,20 +148,6 @@ def notes_of(made: Sequence[Block]) -> tuple[str, ...]:
     ]
     whys = [f"{item.name}: {item.why}" for block in made for item in block.items if item.why]
     return tuple(dict.fromkeys([*spoils, *whys]))
-
-
-def from_items(name: str, items: Sequence[Item], trainee: Trainee) -> Session:
-    """Items put in the best order, each in its school's format: the clock's in intervals, the rest
-    in straight sets; what opens a closed check comes first."""
-    prepares = [item for item in items if item.role == "preparation"]
-    schools = {stand.key: stand.school for stand in trainee.stands}
-    made = [
-        blocks.interval([item], max(2, min(5, len(item.sets))))
-        if schools.get(item.key.split("/")[0]) == "clock"
-        else blocks.straight(item)
-        for item in in_order([item for item in items if item.role != "preparation"])
-    ]
-    return dressed(name, made, trainee, prepares)
 
 
 def group(shape: Shape, people: Sequence[Trainee]) -> GroupSession:

@@ -13,6 +13,7 @@ from invelo.core.dose import Level, Purpose
 from invelo.core.errors import InputError
 from invelo.core.movement import Muscle
 from invelo.core.schools import WAVE
+from invelo.core.session.by_hand import NOTHING_BY_HAND, ByHand
 from invelo.core.session.order import leans_on
 from invelo.core.session.timeline import ends_at, timeline
 from invelo.core.session.totals import balance, hard_sets
@@ -82,6 +83,7 @@ class Wishes:
         pins: the coach's own choices.
         targets: hard sets a week by region, where they differ from the usual.
         weights: of the soft terms.
+        hands: what the coach set by hand about items and formats.
         week: of the block: building, easy, or coming back.
         stressful_limit: days a week for each of the most stressful rungs.
     """
@@ -91,6 +93,7 @@ class Wishes:
     pins: tuple[Pin, ...] = ()
     targets: tuple[tuple[Muscle, float], ...] = ()
     weights: Weights = USUAL_WEIGHTS
+    hands: ByHand = NOTHING_BY_HAND
     week: CourseWeek = BUILDING
     stressful_limit: int = STRESSFUL_LIMIT
 
@@ -138,6 +141,8 @@ def lay_out(
     items: dict[str, Item] = {}
 
     def put(item: Item, task: Task) -> None:
+        if task.key in wishes.hands.tired_first:
+            task = replace(task, leans=frozenset())  # it is meant to tire the muscle
         if places and not task.places:
             names = ", ".join(place.name for place in places)
             left_out.append(f"{item.name}: neither kit nor floor for it at {names}.")
@@ -159,10 +164,10 @@ def lay_out(
         except InputError as error:
             left_out.append(error.problem)
             continue
-        item = paced(item, wishes.week)
+        item = paced(wishes.hands.edited(item, trainee), wishes.week)
         task = _task(item, places, min(extra.days, count))
-        turns = {"rotation": extra.rotation, "letter": extra.letter}
-        put(item, replace(task, most=task.asked, **turns))
+        task = replace(task, rotation=extra.rotation, letter=extra.letter)
+        put(item, replace(task, most=task.asked))
     for item in trainee.preparation():
         put(item, _task(item, places, count))
     if not tasks and left_out:
@@ -202,7 +207,7 @@ def _of_stand(
     if stand.school == "wave" and count >= len(WAVE):
         for wave in WAVE:
             made = replace(trainee.item(stand, wave), key=f"{stand.key}/{wave}")
-            item = paced(made, wishes.week)
+            item = paced(wishes.hands.edited(made, trainee), wishes.week)
             task = _task(item, places, 1)
             name = f"{item.name}, {wave} day"
             yield item, replace(task, name=name, wave=stand.key, wave_day=wave, most=1)
@@ -211,7 +216,7 @@ def _of_stand(
     light = low_resistance(trainee) and count >= 5
     if light and len(item.sets) > 2:
         item = item.with_sets(2)
-    item = paced(item, wishes.week, stand.school)
+    item = paced(wishes.hands.edited(item, trainee), wishes.week, stand.school)
     wanted = 4 if light else 3 if count >= 3 else min(count, 2)
     task = _task(item, places, wanted)
     if task.stressful:

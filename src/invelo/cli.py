@@ -178,35 +178,65 @@ def predict(source: Source = "-", schema: Schema = False) -> None:  # type: igno
     _answer(source, schema, exchange.requests, exchange.predict)
 
 
-LadderSource = Annotated[
+ObjectSource = Annotated[
     typer.FileText, typer.Argument(help="A JSON object; standard input if left out.")
 ]
 
 
 @app.command()
-def ladder(source: LadderSource = "-", schema: Schema = False) -> None:  # type: ignore[assignment]
+def ladder(source: ObjectSource = "-", schema: Schema = False) -> None:  # type: ignore[assignment]
     """A ladder, a body, tests and kit in JSON to demands, steps, gaps and bridges."""
     from invelo.exchange import ladder as exchange
-    from invelo.exchange.ladder_json import MOST_BYTES
     from invelo.exchange.movements import said
 
     if schema:
         print(json.dumps(exchange.schema(), indent=2, ensure_ascii=False))
         return
-    text = source.read(MOST_BYTES + 1)
-    if len(text) > MOST_BYTES:
-        serving.say(f"input: it is over {MOST_BYTES // 1024} KiB. Send one ladder at a time.")
-        raise SystemExit(2)
     try:
-        told = exchange.answer(json.loads(text))
-    except json.JSONDecodeError as error:
-        serving.say(f"input: it is not JSON: {error.msg} at line {error.lineno}. Mend it there.")
-        raise SystemExit(2) from error
+        told = exchange.answer(_object(source, "one ladder"))
     except exchange.FaultyError as error:
         for fault in error.faults:
             serving.say(f"{fault.place}: {fault.problem} {fault.remedy}")
         raise SystemExit(2) from error
     print(json.dumps(said(told), indent=2, ensure_ascii=False))
+
+
+@app.command()
+def week(source: ObjectSource = "-", schema: Schema = False) -> None:  # type: ignore[assignment]
+    """Days and what they should hold in JSON to the best plan, with its score and reasons."""
+    from invelo.core.errors import InputError
+    from invelo.exchange import week_json as exchange
+
+    if schema:
+        print(json.dumps(exchange.schema(), indent=2, ensure_ascii=False))
+        return
+    from invelo.core.week.solve import solve
+
+    try:
+        request = exchange.read(_object(source, "one week"))
+        problem = request.core()
+        solved = solve(problem, seconds=request.seconds)
+    except InputError as error:
+        serving.say(str(error))
+        raise SystemExit(2) from error
+    print(exchange.answer(problem, solved).model_dump_json(indent=2))
+    if solved.relaxed:
+        raise SystemExit(1)
+
+
+def _object(source: TextIO, what: str) -> Any:
+    """The JSON of a file that is not too long."""
+    from invelo.exchange.ladder_json import MOST_BYTES
+
+    text = source.read(MOST_BYTES + 1)
+    if len(text) > MOST_BYTES:
+        serving.say(f"input: it is over {MOST_BYTES // 1024} KiB. Send {what} at a time.")
+        raise SystemExit(2)
+    try:
+        return json.loads(text)
+    except json.JSONDecodeError as error:
+        serving.say(f"input: it is not JSON: {error.msg} at line {error.lineno}. Mend it there.")
+        raise SystemExit(2) from error
 
 
 def _answer(source: TextIO, schema: bool, requests: Any, answer: Any) -> None:

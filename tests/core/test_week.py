@@ -12,8 +12,9 @@ from hypothesis import strategies as st
 from invelo.core.errors import InputError
 from invelo.core.schools import WAVE
 from invelo.core.week.problem import Day, Pin, Plan, Problem, Task, Weights
+from invelo.core.week.progress import Progress
 from invelo.core.week.score import breaches, minutes_on, score
-from invelo.core.week.solve import Progress, solve
+from invelo.core.week.solve import solve
 
 SMALL = ("triceps", "elbow benders")
 REGIONS = ("chest", "upper back", "front thigh")

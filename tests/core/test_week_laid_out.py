@@ -14,8 +14,9 @@ from invelo.core.session.trainee import Stand, Trainee
 from invelo.core.week.advice import advise_days, low_resistance
 from invelo.core.week.course import CourseWeek, course, paced
 from invelo.core.week.problem import Day, Pin
+from invelo.core.week.progress import Solved
 from invelo.core.week.score import breaches, days_of, sets_of_regions
-from invelo.core.week.solve import Solved, solve
+from invelo.core.week.solve import solve
 from invelo.core.week.spot import Spot
 from invelo.core.week.tasks import SPREAD, Extra, Laid, Wishes, lay_out
 from tests.core.people import EVERYTHING, stand, trainee

@@ -165,11 +165,11 @@ def lay_out(
             left_out.append(error.problem)
             continue
         item = paced(wishes.hands.edited(item, trainee), wishes.week)
-        task = _task(item, places, min(extra.days, count))
+        task = task_of(item, places, min(extra.days, count))
         task = replace(task, rotation=extra.rotation, letter=extra.letter)
         put(item, replace(task, most=task.asked))
     for item in trainee.preparation():
-        put(item, _task(item, places, count))
+        put(item, task_of(item, places, count))
     if not tasks and left_out:
         raise InputError(
             "tasks", f"nothing can be done: {' '.join(left_out)}", "Give other ladders or kit."
@@ -208,7 +208,7 @@ def _of_stand(
         for wave in WAVE:
             made = replace(trainee.item(stand, wave), key=f"{stand.key}/{wave}")
             item = paced(wishes.hands.edited(made, trainee), wishes.week)
-            task = _task(item, places, 1)
+            task = task_of(item, places, 1)
             name = f"{item.name}, {wave} day"
             yield item, replace(task, name=name, wave=stand.key, wave_day=wave, most=1)
         return
@@ -218,13 +218,20 @@ def _of_stand(
         item = item.with_sets(2)
     item = paced(wishes.hands.edited(item, trainee), wishes.week, stand.school)
     wanted = 4 if light else 3 if count >= 3 else min(count, 2)
-    task = _task(item, places, wanted)
+    task = task_of(item, places, wanted)
     if task.stressful:
         task = replace(task, asked=min(task.asked, wishes.stressful_limit))
     yield item, replace(task, least=1, most=min(7, task.asked + 1))
 
 
-def _task(item: Item, places: tuple[Spot, ...], asked: int) -> Task:
+def task_of(item: Item, places: tuple[Spot, ...], asked: int) -> Task:
+    """An item as the solver sees it.
+
+    Args:
+        item: which.
+        places: there are; every one allows it where none is known.
+        asked: days a week.
+    """
     sets = hard_sets([item])
     push, pull = balance([item])
     return Task(

@@ -17,6 +17,7 @@ from invelo.core.tempo import Tempo
 from invelo.demo.history import load
 from invelo.store.database import engine_for, migrate
 from invelo.store.rows import modifiers_of
+from invelo.store import plan_tables  # noqa: F401  (fills the metadata)
 from invelo.store.tables import Rung
 
 
@@ -93,6 +94,7 @@ def test_every_table_about_a_person_goes_with_them(engine) -> None:
         "account",
         "band",
         "kit_item",
+        "own_session",
         "place",
         "sign_in",
         "sign_in_attempt",

@@ -15,11 +15,12 @@ from invelo.core.movement import Modifiers, Movement
 from invelo.core.posture.form import Lane
 from invelo.core.predict import Done
 from invelo.store import capacity, drawings, guard, ladder, person, screen, tables
+from invelo.store.columns import dated
 from invelo.store.errors import ConflictError
 from invelo.store.ladder import LadderView
 from invelo.store.moment import Moment
 from invelo.store.rows import body_of, body_on, set_up_columns, stored
-from invelo.store.tables import Athlete, dated
+from invelo.store.tables import Athlete
 
 
 @dataclass(frozen=True)

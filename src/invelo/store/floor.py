@@ -12,11 +12,12 @@ from invelo.core.errors import require_within
 from invelo.core.log import SetRecord
 from invelo.store import guard, logs
 from invelo.store import ladder as ladders
+from invelo.store.columns import dated
 from invelo.store.errors import ConflictError
 from invelo.store.ladder import LadderView
 from invelo.store.moment import Moment
 from invelo.store.rows import UNIT, units_of
-from invelo.store.tables import Athlete, Decision, Ladder, LoggedSet, TrainingSession, dated
+from invelo.store.tables import Athlete, Decision, Ladder, LoggedSet, TrainingSession
 
 SESSIONS_JUDGED = 12
 """Sessions of the ladder a decision looks back on."""

@@ -17,11 +17,12 @@ from invelo.core.placement import Placement, place
 from invelo.core.rung import Rung as CoreRung
 from invelo.core.workshop import Drawing, Drawn
 from invelo.store import capacity, guard, tables
+from invelo.store.columns import dated
 from invelo.store.drawings import drawing_of, rungs_of, write
 from invelo.store.errors import ConflictError, MissingError
 from invelo.store.moment import Moment
 from invelo.store.rows import LEVEL, PURPOSE, body_of, stored, terms_of
-from invelo.store.tables import Athlete, Ladder, Measure, Rung, dated
+from invelo.store.tables import Athlete, Ladder, Measure, Rung
 
 
 @dataclass(frozen=True)

@@ -6,9 +6,10 @@ from pydantic import TypeAdapter
 from sqlmodel import Session, col, select
 
 from invelo.core.readiness import CheckId, Shown
+from invelo.store.columns import dated
 from invelo.store.errors import ConflictError
 from invelo.store.moment import Moment
-from invelo.store.tables import Athlete, Readiness, dated
+from invelo.store.tables import Athlete, Readiness
 
 CHECK: TypeAdapter[CheckId] = TypeAdapter(CheckId)
 

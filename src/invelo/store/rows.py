@@ -10,7 +10,7 @@ from pydantic import TypeAdapter
 
 from invelo.core.body import Body
 from invelo.core.catalogue import catalogue
-from invelo.core.dose import Dose, Gate, Level, Purpose, Unit
+from invelo.core.dose import Dose, Gate, Level, Purpose, School, Unit
 from invelo.core.estimate import Estimate
 from invelo.core.log import SessionRecord, SetRecord
 from invelo.core.movement import Modifiers
@@ -38,6 +38,7 @@ CHANGES = TypeAdapter(Modifiers)
 UNIT: TypeAdapter[Unit] = TypeAdapter(Unit)
 PURPOSE: TypeAdapter[Purpose] = TypeAdapter(Purpose)
 LEVEL: TypeAdapter[Level] = TypeAdapter(Level)
+SCHOOL: TypeAdapter[School] = TypeAdapter(School)
 LEVER_ORDER: TypeAdapter[tuple[Lever, ...]] = TypeAdapter(tuple[Lever, ...])
 
 

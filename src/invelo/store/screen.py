@@ -8,9 +8,10 @@ from pydantic import TypeAdapter
 from sqlmodel import Session, col, select
 
 from invelo.core.screen import Answers, Cleared, Finding, Screened, screen
+from invelo.store.columns import dated
 from invelo.store.errors import ConflictError
 from invelo.store.moment import Moment
-from invelo.store.tables import Account, Athlete, Clearance, Screening, dated
+from invelo.store.tables import Account, Athlete, Clearance, Screening
 
 ANSWERS = TypeAdapter(Answers)
 FINDINGS = TypeAdapter(tuple[Finding, ...])

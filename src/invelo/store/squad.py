@@ -14,6 +14,7 @@ from sqlmodel import Session, col, select
 from invelo.core.body import Body
 from invelo.core.squad import Condition, Mark, marks, urgency
 from invelo.store import access, logs
+from invelo.store.columns import dated
 from invelo.store.errors import ConflictError
 from invelo.store.moment import Moment
 from invelo.store.tables import (
@@ -26,7 +27,6 @@ from invelo.store.tables import (
     Placement,
     Rung,
     TrainingSession,
-    dated,
 )
 
 

@@ -8,76 +8,21 @@ from uuid import UUID, uuid4
 
 from sqlalchemy import (
     ARRAY,
-    CheckConstraint,
     Column,
-    DateTime,
     ForeignKey,
     Index,
     Text,
     UniqueConstraint,
     text,
 )
-from sqlalchemy.dialects.postgresql import JSONB
 from sqlmodel import Field, SQLModel
 
-from invelo.core import MODEL_VERSION
-from invelo.core.catalogue import CATALOGUE_VERSION
 from invelo.core.dose import LEAST_USEFUL
 from invelo.core.terms import LEVERS, WANTED_STEP
-from invelo.store.moment import Moment
-
-NAMES = {
-    "ix": "ix_%(column_0_label)s",
-    "uq": "uq_%(table_name)s_%(column_0_N_name)s",
-    "ck": "ck_%(table_name)s_%(constraint_name)s",
-    "fk": "fk_%(table_name)s_%(column_0_name)s",
-    "pk": "pk_%(table_name)s",
-}
-SQLModel.metadata.naming_convention = NAMES
+from invelo.store.columns import Computed, Dated, instant, json_column, one_of, within
 
 Role = Literal["owner", "coach", "reader"]
 """`owner` may hand an athlete over or erase them, `coach` may write, `reader` may look."""
-
-
-def _instant(nullable: bool = False) -> Any:
-    return Field(
-        default=None if nullable else ..., sa_type=DateTime(timezone=True), nullable=nullable
-    )
-
-
-def _within(column: str, low: float, high: float) -> CheckConstraint:
-    """Last line of defence; the core refuses the same values first, with words."""
-    return CheckConstraint(f"{column} BETWEEN {low:g} AND {high:g}", column)
-
-
-def _one_of(column: str, *values: str) -> CheckConstraint:
-    known = ", ".join(f"'{value}'" for value in values)
-    return CheckConstraint(f"{column} IN ({known})", column)
-
-
-def _json() -> Any:
-    return Field(sa_type=JSONB, nullable=False)
-
-
-class Dated(SQLModel):
-    """When and where something happened."""
-
-    at: datetime = _instant()
-    zone: str
-    local_date: date
-
-
-class Computed(SQLModel):
-    """What a result came from."""
-
-    model_version: str = MODEL_VERSION
-    catalogue_version: str = CATALOGUE_VERSION
-    inputs: dict[str, Any] = _json()
-
-
-def dated(moment: Moment) -> dict[str, Any]:
-    """The columns of `Dated` for a moment."""
-    return {"at": moment.at, "zone": moment.zone, "local_date": moment.local_date}
 
 
 class Account(SQLModel, table=True):
@@ -88,7 +33,7 @@ class Account(SQLModel, table=True):
     name: str
     password_hash: str
     time_zone: str
-    created_at: datetime = _instant()
+    created_at: datetime = instant()
 
 
 class SignIn(SQLModel, table=True):
@@ -98,8 +43,8 @@ class SignIn(SQLModel, table=True):
 
     token_hash: str = Field(primary_key=True)
     account_id: UUID = Field(foreign_key="account.id", ondelete="CASCADE", index=True)
-    created_at: datetime = _instant()
-    expires_at: datetime = _instant()
+    created_at: datetime = instant()
+    expires_at: datetime = instant()
 
 
 class Band(SQLModel, table=True):
@@ -121,9 +66,9 @@ class Band(SQLModel, table=True):
     name: str
     rest_m: float
     limit: float
-    pulls: list[tuple[float, float]] = _json()
-    created_at: datetime = _instant()
-    retired_at: datetime | None = _instant(nullable=True)
+    pulls: list[tuple[float, float]] = json_column()
+    created_at: datetime = instant()
+    retired_at: datetime | None = instant(nullable=True)
     retired_why: str = ""
 
 
@@ -132,14 +77,14 @@ class Place(SQLModel, table=True):
 
     __table_args__ = (
         UniqueConstraint("account_id", "name"),
-        _one_of("floor", "gripping", "smooth"),
+        one_of("floor", "gripping", "smooth"),
     )
 
     id: UUID = Field(primary_key=True)
     account_id: UUID = Field(foreign_key="account.id", ondelete="CASCADE")
     name: str
     floor: str
-    created_at: datetime = _instant()
+    created_at: datetime = instant()
 
 
 class KitItem(SQLModel, table=True):
@@ -173,7 +118,7 @@ class SignInAttempt(SQLModel, table=True):
 
     id: int | None = Field(default=None, primary_key=True)
     key: str
-    at: datetime = _instant()
+    at: datetime = instant()
 
 
 class Athlete(SQLModel, table=True):
@@ -184,14 +129,14 @@ class Athlete(SQLModel, table=True):
     time_zone: str
     note: str = ""
     consent_on: date
-    created_at: datetime = _instant()
+    created_at: datetime = instant()
 
 
 class AthleteAccess(SQLModel, table=True):
     """Who may see or change an athlete: the one place that says so."""
 
     __tablename__ = "athlete_access"
-    __table_args__ = (_one_of("role", "owner", "coach", "reader"),)
+    __table_args__ = (one_of("role", "owner", "coach", "reader"),)
 
     account_id: UUID = Field(foreign_key="account.id", ondelete="CASCADE", primary_key=True)
     athlete_id: UUID = Field(
@@ -204,31 +149,31 @@ class Person(SQLModel, table=True):
     """What an athlete wants and has, as the core's `Person` writes it."""
 
     athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", primary_key=True)
-    told: dict[str, Any] = _json()
-    updated_at: datetime = _instant()
+    told: dict[str, Any] = json_column()
+    updated_at: datetime = instant()
 
 
 class Measure(Dated, table=True):
     """Body mass, stature and whatever limb lengths (m) were measured on a day."""
 
-    __table_args__ = (_within("mass_kg", 20, 300), _within("stature_m", 1, 2.4))
+    __table_args__ = (within("mass_kg", 20, 300), within("stature_m", 1, 2.4))
 
     id: UUID = Field(default_factory=uuid4, primary_key=True)
     athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
     mass_kg: float
     stature_m: float
-    lengths: dict[str, float] = _json()
+    lengths: dict[str, float] = json_column()
 
 
 class Screening(Dated, Computed, table=True):
     """What an athlete said of themselves (`inputs`), and what follows; the newest one speaks."""
 
-    __table_args__ = (_one_of("outcome", "go", "limits", "doctor"),)
+    __table_args__ = (one_of("outcome", "go", "limits", "doctor"),)
 
     id: UUID = Field(primary_key=True)
     athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
     outcome: str
-    findings: list[dict[str, Any]] = _json()
+    findings: list[dict[str, Any]] = json_column()
 
 
 class Clearance(Dated, table=True):
@@ -281,7 +226,7 @@ class Ladder(SQLModel, table=True):
         default_factory=lambda: list(LEVERS), sa_column=Column(ARRAY(Text), nullable=False)
     )
     drawn: int = 0
-    created_at: datetime = _instant()
+    created_at: datetime = instant()
 
 
 class Sketch(SQLModel, table=True):
@@ -293,16 +238,16 @@ class Sketch(SQLModel, table=True):
     id: UUID = Field(default_factory=uuid4, primary_key=True)
     ladder_id: UUID = Field(foreign_key="ladder.id", ondelete="CASCADE")
     number: int
-    at: datetime = _instant()
+    at: datetime = instant()
     word: str
-    document: dict[str, Any] = _json()
+    document: dict[str, Any] = json_column()
 
 
 class SetUp(SQLModel):
     """A movement with what is changed about it, as the core's `Modifiers` write it."""
 
     movement: str
-    changes: dict[str, Any] = _json()
+    changes: dict[str, Any] = json_column()
 
 
 class Rung(SetUp, table=True):
@@ -310,7 +255,7 @@ class Rung(SetUp, table=True):
 
     __table_args__ = (
         UniqueConstraint("ladder_id", "position", deferrable=True),
-        _one_of("unit", "reps", "s", "cm"),
+        one_of("unit", "reps", "s", "cm"),
     )
 
     id: UUID = Field(default_factory=uuid4, primary_key=True)
@@ -341,9 +286,9 @@ class Test(Dated, Computed, SetUp, table=True):
     """A best set of strict reps, or a longest hold in seconds, with the capacity it was read as."""
 
     __table_args__ = (
-        _within("amount", 0.5, 3600),
-        _within("effort", 1, 10),
-        _one_of("side", "", "left", "right"),
+        within("amount", 0.5, 3600),
+        within("effort", 1, 10),
+        one_of("side", "", "left", "right"),
     )
 
     id: UUID = Field(primary_key=True)
@@ -351,7 +296,7 @@ class Test(Dated, Computed, SetUp, table=True):
     amount: float
     effort: float
     side: str = ""
-    result: dict[str, Any] = _json()
+    result: dict[str, Any] = json_column()
 
 
 class Placement(Dated, Computed, table=True):
@@ -362,7 +307,7 @@ class Placement(Dated, Computed, table=True):
     id: UUID = Field(default_factory=uuid4, primary_key=True)
     ladder_id: UUID = Field(foreign_key="ladder.id", ondelete="CASCADE")
     rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
-    result: dict[str, Any] = _json()
+    result: dict[str, Any] = json_column()
 
 
 class TrainingSession(Dated, table=True):
@@ -377,13 +322,13 @@ class TrainingSession(Dated, table=True):
             unique=True,
             postgresql_where=text("finished_at IS NULL"),
         ),
-        _within("effort", 1, 10),
+        within("effort", 1, 10),
     )
 
     id: UUID = Field(primary_key=True)
     ladder_id: UUID = Field(foreign_key="ladder.id", ondelete="CASCADE")
     rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
-    finished_at: datetime | None = _instant(nullable=True)
+    finished_at: datetime | None = instant(nullable=True)
     effort: float | None = None
 
 
@@ -396,10 +341,10 @@ class LoggedSet(Dated, table=True):
     __tablename__ = "logged_set"
     __table_args__ = (
         Index("ix_logged_set_session_id", "session_id"),
-        _within("number", 1, 99),
-        _within("amount", 0, 3600),
-        _within("effort", 1, 10),
-        _within("pain", 0, 10),
+        within("number", 1, 99),
+        within("amount", 0, 3600),
+        within("effort", 1, 10),
+        within("pain", 0, 10),
     )
 
     id: UUID = Field(primary_key=True)
@@ -412,7 +357,7 @@ class LoggedSet(Dated, table=True):
     pain: int
     pain_place: str
     corrects: UUID | None = Field(default=None, foreign_key="logged_set.id", ondelete="CASCADE")
-    server_at: datetime = _instant()
+    server_at: datetime = instant()
 
 
 class Decision(Dated, Computed, table=True):
@@ -420,8 +365,8 @@ class Decision(Dated, Computed, table=True):
 
     __table_args__ = (
         Index("ix_decision_ladder_id_at", "ladder_id", "at"),
-        _one_of("outcome", "stop", "step-back", "hold", "step-up"),
-        _one_of("answer", "take", "edit", "decline", "lapse"),
+        one_of("outcome", "stop", "step-back", "hold", "step-up"),
+        one_of("answer", "take", "edit", "decline", "lapse"),
     )
 
     id: UUID = Field(default_factory=uuid4, primary_key=True)
@@ -431,12 +376,12 @@ class Decision(Dated, Computed, table=True):
     from_rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
     to_rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
     reason: str
-    figures: list[dict[str, Any]] = _json()
+    figures: list[dict[str, Any]] = json_column()
     rules: list[str] = Field(sa_column=Column(ARRAY(Text), nullable=False))
     confidence: str
     confidence_why: str
     answer: str | None = None
-    answered_at: datetime | None = _instant(nullable=True)
+    answered_at: datetime | None = instant(nullable=True)
     answered_by: UUID | None = Field(default=None, foreign_key="account.id", ondelete="SET NULL")
     word: str = ""
     final_rung_id: UUID | None = Field(default=None, foreign_key="rung.id", ondelete="CASCADE")

@@ -1,0 +1,136 @@
+"""What a coach asks of an athlete's weeks, standing from week to week."""
+
+import re
+from dataclasses import dataclass
+from datetime import date, timedelta
+
+from invelo.core.errors import InputError, require_within
+from invelo.core.movement import Muscle
+from invelo.core.person import Person
+from invelo.core.session.by_hand import NOTHING_BY_HAND, ByHand
+from invelo.core.week.advice import DaysAdvice
+from invelo.core.week.course import BUILDING, EASY_EVERY, CourseWeek, course
+from invelo.core.week.problem import STRESSFUL_LIMIT, USUAL_WEIGHTS, Day, Pin, Weights
+from invelo.core.week.tasks import SPREAD, Extra, Wishes
+
+USUAL_TIME = "18:00"
+MOST_COURSE = 26
+
+
+@dataclass(frozen=True)
+class WeekDay:
+    """A day of every week on which there is time.
+
+    Attributes:
+        index: 0 for Monday.
+        minutes: there are.
+        place: key of where, '' for anywhere.
+        at: when it begins, wall time "HH:MM" in the athlete's zone.
+    """
+
+    index: int
+    minutes: int
+    place: str = ""
+    at: str = USUAL_TIME
+
+    def __post_init__(self) -> None:
+        """Check ranges."""
+        Day(self.index, self.minutes, self.place)
+        check_time(self.at)
+
+
+def check_time(text: str) -> None:
+    """Refuse what is no wall time.
+
+    Raises:
+        InputError: if it is not "HH:MM".
+    """
+    if not re.fullmatch(r"([01]\d|2[0-3]):[0-5]\d", text):
+        raise InputError("time", f"“{text}” is no time of day.", "Write it as 18:00.")
+
+
+@dataclass(frozen=True)
+class StandingWishes:
+    """What is asked of every week.
+
+    Attributes:
+        days: on which there is time.
+        extras: movements beside the ladders.
+        targets: hard sets a week by region, where they differ from the usual.
+        weights: of the soft terms.
+        hands: sets, formats and what is done together, by hand.
+        stressful_limit: days a week for each of the most stressful rungs.
+        begun: the Monday on which the block began; None for no block.
+        weeks: of the block.
+        easy_every: how often a week is easy.
+        away: weeks away before the block.
+    """
+
+    days: tuple[WeekDay, ...]
+    extras: tuple[Extra, ...] = ()
+    targets: tuple[tuple[Muscle, float], ...] = ()
+    weights: Weights = USUAL_WEIGHTS
+    hands: ByHand = NOTHING_BY_HAND
+    stressful_limit: int = STRESSFUL_LIMIT
+    begun: date | None = None
+    weeks: int = 8
+    easy_every: int = EASY_EVERY
+    away: float = 0.0
+
+    def __post_init__(self) -> None:
+        """Check ranges."""
+        if not self.days:
+            raise InputError(
+                "days", "there is none to train on.", "Give at least one day with its minutes."
+            )
+        indices = [day.index for day in self.days]
+        if len(set(indices)) != len(indices):
+            raise InputError("days", "one is named twice.", "Name each once.")
+        require_within("limit of the most stressful", self.stressful_limit, 1, 7, "days")
+        for region, sets in self.targets:
+            require_within(f"target of the {region}", sets, 0, 60, "sets")
+        course(self.weeks, self.away, self.easy_every)
+        if self.begun is not None and self.begun.weekday() != 0:
+            raise InputError("block", "it begins on another day.", "Begin it on a Monday.")
+
+    def week(self, monday: date) -> CourseWeek:
+        """Which week of the block one is; building outside of it."""
+        if self.begun is None:
+            return BUILDING
+        number = (monday - self.begun).days // 7
+        weeks = course(self.weeks, self.away, self.easy_every)
+        return weeks[number] if 0 <= number < len(weeks) else BUILDING
+
+    def of(self, monday: date, today: date, pins: tuple[Pin, ...]) -> Wishes:
+        """As one week has them; days before today are past."""
+        days = tuple(
+            Day(one.index, one.minutes, one.place, monday + timedelta(days=one.index) < today)
+            for one in sorted(self.days, key=lambda day: day.index)
+        )
+        return Wishes(
+            days=days,
+            extras=self.extras,
+            pins=pins,
+            targets=self.targets,
+            weights=self.weights,
+            hands=self.hands,
+            week=self.week(monday),
+            stressful_limit=self.stressful_limit,
+        )
+
+
+def usual_wishes(person: Person, advice: DaysAdvice) -> StandingWishes:
+    """What is asked where nobody has said: the person's days and minutes, spread over the week and
+    over their places in turn."""
+    places = person.places or ("",)
+    return StandingWishes(
+        tuple(
+            WeekDay(index, advice.minutes, places[i % len(places)])
+            for i, index in enumerate(SPREAD[advice.days])
+        )
+    )
+
+
+def monday_of(day: date) -> date:
+    """The Monday of a day's week."""
+    return day - timedelta(days=day.weekday())

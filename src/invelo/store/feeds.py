@@ -1,0 +1,57 @@
+"""Private calendar addresses: a token that is shown once, kept hashed, and can be revoked."""
+
+import secrets
+from datetime import datetime
+from hashlib import sha256
+from uuid import UUID
+
+from sqlmodel import Session, col, select
+
+from invelo.store.errors import MissingError
+from invelo.store.plan_tables import CalendarFeed
+from invelo.store.tables import Athlete
+
+TOKEN_BYTES = 32
+
+
+def _digest(token: str) -> str:
+    return sha256(token.encode()).hexdigest()
+
+
+def open_feed(db: Session, athlete_id: UUID, now: datetime) -> str:
+    """Make an address for an athlete in place of the one there was; its token is told this once."""
+    revoke(db, athlete_id, now)
+    token = secrets.token_urlsafe(TOKEN_BYTES)
+    db.add(CalendarFeed(token_hash=_digest(token), athlete_id=athlete_id, created_at=now))
+    db.flush()
+    return token
+
+
+def standing(db: Session, athlete_id: UUID) -> CalendarFeed | None:
+    """The address that works, if one does."""
+    statement = select(CalendarFeed).where(
+        CalendarFeed.athlete_id == athlete_id, col(CalendarFeed.revoked_at).is_(None)
+    )
+    return db.exec(statement).first()
+
+
+def revoke(db: Session, athlete_id: UUID, now: datetime) -> None:
+    """End the address that works; whoever still asks for it is told that it is not there."""
+    row = standing(db, athlete_id)
+    if row is not None:
+        row.revoked_at = now
+        db.add(row)
+        db.flush()
+
+
+def athlete_of(db: Session, token: str) -> Athlete:
+    """Whose calendar a token opens.
+
+    Raises:
+        MissingError: for a token that opens nothing, or no longer.
+    """
+    row = db.get(CalendarFeed, _digest(token))
+    athlete = db.get(Athlete, row.athlete_id) if row and row.revoked_at is None else None
+    if athlete is None:
+        raise MissingError("calendar")
+    return athlete

@@ -15,9 +15,9 @@ from invelo.core.body import Worn
 from invelo.core.movement import Modifiers
 from invelo.core.tempo import Tempo
 from invelo.demo.history import load
+from invelo.store import plan_tables  # noqa: F401  (fills the metadata)
 from invelo.store.database import engine_for, migrate
 from invelo.store.rows import modifiers_of
-from invelo.store import plan_tables  # noqa: F401  (fills the metadata)
 from invelo.store.tables import Rung
 
 

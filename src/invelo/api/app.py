@@ -1,5 +1,6 @@
 """The application, put together."""
 
+from anyio import CapacityLimiter
 from fastapi import FastAPI, Request
 from fastapi.responses import JSONResponse
 from fastapi.routing import APIRoute
@@ -14,6 +15,7 @@ from invelo.api import (
     bench,
     catalogue,
     floor,
+    habit,
     health,
     kit,
     ladder,
@@ -27,13 +29,17 @@ from invelo.api import (
     scale,
     screen,
     security,
+    sessions,
     sign_in,
     site,
     squad,
+    week,
+    week_files,
     workshop,
 )
 from invelo.api.context import Clock, NobodyError, system_clock
 from invelo.settings import Settings
+from invelo.solving import AT_ONCE
 
 ABOUT = """Bodyweight progression ladders, drawn to scale.
 
@@ -60,6 +66,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
     app.state.settings = settings
     app.state.engine = engine
     app.state.clock = clock
+    app.state.solves = CapacityLimiter(AT_ONCE)
     problems.install(app)
 
     @app.exception_handler(NobodyError)
@@ -84,6 +91,10 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
         bench,
         bands,
         record,
+        week,
+        week_files,
+        sessions,
+        habit,
         floor,
         review,
     ):

@@ -15,7 +15,7 @@ from invelo.core.session.trainee import Trainee
 from invelo.core.session.work import ROLES, Item, Role
 from invelo.core.week.problem import STRESSFUL_LIMIT, WEEKDAYS, Day, Pin, Problem, Task, Weights
 from invelo.core.week.progress import Solved
-from invelo.core.week.score import minutes_on, tasks_on
+from invelo.core.week.score import Breach, Term, minutes_on, tasks_on
 from invelo.core.week.tasks import task_of
 from invelo.exchange.setups import Request
 
@@ -268,19 +268,23 @@ def read(content: Any) -> WeekRequest:
         ) from error
 
 
-def terms_of(solved: Solved) -> list[TermOut]:
-    """A score, term by term."""
-    return [
-        TermOut(
-            name=term.name,
-            counts=term.words,
-            amount=term.amount,
-            weight=term.weight,
-            points=term.points,
-            parts=list(term.parts),
-        )
-        for term in solved.score.terms
-    ]
+def term_out(term: Term) -> TermOut:
+    """A term of the score."""
+    return TermOut(
+        name=term.name,
+        counts=term.words,
+        amount=term.amount,
+        weight=term.weight,
+        points=term.points,
+        parts=list(term.parts),
+    )
+
+
+def breach_out(one: Breach) -> BreachOut:
+    """A hard rule that gives way."""
+    return BreachOut(
+        rule=one.rule.id, sentence=one.rule.sentence, source=one.rule.source, words=one.words
+    )
 
 
 def answer(problem: Problem, solved: Solved) -> WeekAnswer:
@@ -303,15 +307,7 @@ def answer(problem: Problem, solved: Solved) -> WeekAnswer:
         points=solved.score.points,
         bound=solved.progress.bound,
         proof=solved.progress.words,
-        terms=terms_of(solved),
+        terms=[term_out(term) for term in solved.score.terms],
         relaxed=list(solved.relaxed),
-        breaches=[
-            BreachOut(
-                rule=one.rule.id,
-                sentence=one.rule.sentence,
-                source=one.rule.source,
-                words=one.words,
-            )
-            for one in solved.breaches
-        ],
+        breaches=[breach_out(one) for one in solved.breaches],
     )

@@ -1,35 +1,55 @@
 """The week: what is asked of it, its plan with every revision, and a look back."""
 
-from collections.abc import Iterable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import date, datetime, timedelta
 from uuid import UUID
 
 from pydantic import TypeAdapter
 from sqlmodel import Session, col, select
 
+from invelo.core.catalogue import catalogue
 from invelo.core.errors import InputError
-from invelo.core.movement import StressedJoint
+from invelo.core.movement import Muscle, StressedJoint
+from invelo.core.session.totals import HELPER
 from invelo.core.session.trainee import Trainee
 from invelo.core.session.work import Item
 from invelo.core.session.work import Session as CoreSession
 from invelo.core.week.advice import DaysAdvice, advise_days, low_resistance
 from invelo.core.week.problem import HARD, Pin, Placed, Plan
+from invelo.core.week.progress import Progress
 from invelo.core.week.score import Breach, Score, breaches, score
 from invelo.core.week.spot import Spot
 from invelo.core.week.tasks import Laid, lay_out
-from invelo.core.week.wishes import StandingWishes, usual_wishes
-from invelo.store import person, trainee
+from invelo.core.week.wishes import StandingWishes, monday_of, usual_wishes
+from invelo.store import logs, person, trainee
 from invelo.store.columns import dated
+from invelo.store.drawings import rungs_of
 from invelo.store.errors import ConflictError
 from invelo.store.moment import Moment
 from invelo.store.plan_tables import WeekPlan, WeekWishes
-from invelo.store.tables import Athlete
+from invelo.store.tables import Athlete, Ladder, TrainingSession
 
 WISHES: TypeAdapter[StandingWishes] = TypeAdapter(StandingWishes)
 PINS: TypeAdapter[tuple[Pin, ...]] = TypeAdapter(tuple[Pin, ...])
 MOST_REVISIONS = 50
 """Revisions of a week that are kept."""
+
+
+@dataclass(frozen=True)
+class Lost:
+    """What a single week has lost: days that were missed, places that cannot be had.
+
+    Attributes:
+        days: indices.
+        places: keys.
+    """
+
+    days: frozenset[int] = frozenset()
+    places: frozenset[str] = frozenset()
+
+
+NOTHING_LOST = Lost()
+LOST: TypeAdapter[Lost] = TypeAdapter(Lost)
 
 
 @dataclass(frozen=True)
@@ -45,6 +65,7 @@ class WeekView:
         laid: what it should hold.
         row: the newest revision, None where it was never planned.
         pins: the coach's own choices.
+        lost: days and places that this week has lost.
         plan: what stands where; what has gone since is left out.
     """
 
@@ -57,6 +78,7 @@ class WeekView:
     laid: Laid
     row: WeekPlan | None
     pins: tuple[Pin, ...]
+    lost: Lost
     plan: Plan
 
     @property
@@ -68,6 +90,24 @@ class WeekView:
     def breaches(self) -> tuple[Breach, ...]:
         """The hard rules it breaks."""
         return breaches(self.laid.problem, self.plan)
+
+    @property
+    def bound(self) -> int | None:
+        """Points no plan can go under, as far as it was proven for the plan that stands."""
+        if self.row is None or _placed(self.row) != self.plan:
+            return None
+        bound = self.row.result["bound"]
+        return None if bound is None else min(int(bound), self.score.points)
+
+    @property
+    def proof(self) -> str:
+        """How near the best possible it is, in words; '' where nothing is proven."""
+        bound = self.bound
+        return "" if bound is None else Progress(self.plan, self.score.points, bound).words
+
+    def with_plan(self, plan: Plan) -> "WeekView":
+        """The same week with another plan."""
+        return replace(self, plan=plan)
 
     def items(self, index: int) -> tuple[Item, ...]:
         """What stands on a day."""
@@ -119,8 +159,15 @@ def keep_wishes(db: Session, athlete: Athlete, told: StandingWishes, now: dateti
     db.flush()
 
 
-def view(db: Session, athlete: Athlete, monday: date, today: date) -> WeekView:
-    """A week as it stands.
+def view(
+    db: Session,
+    athlete: Athlete,
+    monday: date,
+    today: date,
+    pins: tuple[Pin, ...] | None = None,
+    lost: Lost | None = None,
+) -> WeekView:
+    """A week as it stands, or as it would with other pins and losses.
 
     Raises:
         InputError: for a week that does not begin on a Monday, or with nothing to do.
@@ -134,32 +181,31 @@ def view(db: Session, athlete: Athlete, monday: date, today: date) -> WeekView:
     kept = wishes_of(db, athlete.id)
     wishes = kept or usual_wishes(told, advice)
     row = newest(db, athlete.id, monday)
-    placed = _placed(row)
-    pins = PINS.validate_python(row.inputs.get("pins", [])) if row else ()
-    past = frozenset(
-        Pin(key, index) for key, index in placed if monday + timedelta(days=index) < today
-    )
+    if pins is None:
+        pins = PINS.validate_python(row.inputs["pins"]) if row else ()
+    if lost is None:
+        lost = LOST.validate_python(row.inputs["lost"]) if row else NOTHING_LOST
+    placed = frozenset(one for one in _placed(row) if one[1] not in lost.days)
+    past = [Pin(*one) for one in sorted(placed) if monday + timedelta(days=one[1]) < today]
+    asked = wishes.of(monday, today, tuple(dict.fromkeys((*pins, *past))))
+    days = tuple(day for day in asked.days if day.index not in lost.days)
+    if not days:
+        raise InputError(
+            "days", "every one of them is lost.", "Keep one, or give the week another day."
+        )
+    open_days = {day.index for day in days}
     laid = lay_out(
         who,
-        wishes.of(monday, today, tuple(dict.fromkeys((*_still(pins, wishes), *sorted_pins(past))))),
-        spots,
+        replace(asked, days=days, pins=tuple(pin for pin in asked.pins if pin.day in open_days)),
+        [replace(one, kinds=frozenset()) if one.key in lost.places else one for one in spots],
         placed,
         _hard_before(db, athlete.id, monday),
     )
     known = {task.key for task in laid.problem.tasks}
-    plan = frozenset(one for one in placed if one[0] in known)
-    return WeekView(monday, who, wishes, kept is not None, spots, advice, laid, row, pins, plan)
-
-
-def _still(pins: Iterable[Pin], wishes: StandingWishes) -> list[Pin]:
-    """Pins to days that there still is time on; a lost day loses its pins."""
-    indices = {day.index for day in wishes.days}
-    return [pin for pin in pins if pin.day in indices]
-
-
-def sorted_pins(pins: Iterable[Pin]) -> list[Pin]:
-    """In one order, whatever they came from."""
-    return sorted(pins, key=lambda pin: (pin.day, pin.task))
+    plan = frozenset(one for one in placed if one[0] in known and one[1] in open_days)
+    return WeekView(
+        monday, who, wishes, kept is not None, spots, advice, laid, row, pins, lost, plan
+    )
 
 
 def newest(db: Session, athlete_id: UUID, monday: date) -> WeekPlan | None:
@@ -190,19 +236,20 @@ def keep(
     athlete: Athlete,
     seen: WeekView,
     plan: Plan,
-    pins: tuple[Pin, ...],
     number: int,
     word: str,
     moment: Moment,
+    bound: int | None = None,
 ) -> WeekPlan:
     """Keep a plan as a new revision; the ones before stay.
 
     Args:
-        db, athlete, seen: the transaction, whose, and the week as it stood.
-        plan, pins: what stands where, and what of it is the coach's own choice.
+        db, athlete, seen: the transaction, whose, and the week with the pins and losses to keep.
+        plan: what stands where.
         number: of the revision this one follows, 0 for none.
         word: what was done, for the list of revisions.
         moment: when.
+        bound: points no plan can go under, if the solver proved any.
 
     Raises:
         InputError: for a task or a pin of something else.
@@ -216,7 +263,7 @@ def keep(
             "Look at it anew; nothing was overwritten.",
         )
     known = {task.key for task in seen.laid.problem.tasks}
-    for key in {*(key for key, _ in plan), *(pin.task for pin in pins)}:
+    for key in {*(key for key, _ in plan), *(pin.task for pin in seen.pins)}:
         if key not in known:
             raise InputError("plan", f"“{key}” is no task of this week.", "Look at it anew.")
     past = {day.index for day in seen.laid.problem.days if day.past}
@@ -233,12 +280,14 @@ def keep(
         word=word,
         **dated(moment),
         inputs={
-            "pins": PINS.dump_python(tuple(pins), mode="json"),
+            "pins": PINS.dump_python(seen.pins, mode="json"),
+            "lost": LOST.dump_python(seen.lost, mode="json"),
             "wishes": WISHES.dump_python(seen.wishes, mode="json"),
             "tasks": {task.key: task.name for task in seen.laid.problem.tasks},
         },
         result={
             "points": result.points,
+            "bound": bound,
             "terms": {term.name: term.points for term in result.terms},
             "broken": [one.rule.id for one in breaches(seen.laid.problem, plan)],
             "stress": {task.key: dict(task.stress) for task in seen.laid.problem.tasks},
@@ -275,3 +324,59 @@ def revisions(db: Session, athlete_id: UUID, monday: date) -> list[WeekPlan]:
     """All that are kept, the newest first."""
     statement = select(WeekPlan).where(WeekPlan.athlete_id == athlete_id, WeekPlan.monday == monday)
     return list(db.exec(statement.order_by(col(WeekPlan.number).desc())))
+
+
+@dataclass(frozen=True)
+class Done:
+    """A session that was done."""
+
+    day: date
+    goal: str
+    sets: int
+    effort: float
+
+
+@dataclass(frozen=True)
+class LookBack:
+    """A week that is over: what was done, and hard sets by region."""
+
+    monday: date
+    sessions: tuple[Done, ...]
+    regions: dict[Muscle, float]
+
+
+def look_back(db: Session, athlete_id: UUID, monday: date, weeks: int = 2) -> tuple[LookBack, ...]:
+    """The weeks before one, the newest first."""
+    rows = db.exec(
+        select(TrainingSession, Ladder)
+        .join(Ladder)
+        .where(
+            Ladder.athlete_id == athlete_id,
+            col(TrainingSession.finished_at).is_not(None),
+            TrainingSession.local_date >= monday - timedelta(days=7 * weeks),
+            TrainingSession.local_date < monday,
+        )
+        .order_by(col(TrainingSession.at))
+    ).all()
+    sets = logs.standing_sets(db, [session.id for session, _ in rows])
+    rungs = {
+        rung.id: catalogue().find_movement(rung.movement)
+        for ladder_id in {row.id for _, row in rows}
+        for rung in rungs_of(db, ladder_id)
+    }
+    found = []
+    for back in range(1, weeks + 1):
+        first = monday - timedelta(days=7 * back)
+        there = [one for one in rows if monday_of(one[0].local_date) == first]
+        regions: dict[Muscle, float] = {}
+        for session, _ in there:
+            for done in sets[session.id]:
+                movement = rungs[done.rung_id]
+                for region in movement.muscles:
+                    weight = 1.0 if region in movement.prime else HELPER
+                    regions[region] = regions.get(region, 0.0) + weight
+        sessions = tuple(
+            Done(s.local_date, row.goal, len(sets[s.id]), s.effort or 0.0) for s, row in there
+        )
+        found.append(LookBack(first, sessions, regions))
+    return tuple(found)

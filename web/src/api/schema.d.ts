@@ -1166,6 +1166,409 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/athletes/{athlete_id}/week": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Week
+         * @description A week as it stands.
+         */
+        get: operations["get_week"];
+        /**
+         * Keep Week
+         * @description Keep a plan as a new revision. A plan that breaks a rule is kept too, since the coach has the
+         *     last word; the answer names what it breaks.
+         */
+        put: operations["keep_week"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/week/trial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Try Week
+         * @description A week as it would be with a coach's own moves: its score and the rules it breaks. Nothing
+         *     is kept.
+         */
+        post: operations["try_week"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/week/wishes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep Wishes
+         * @description Keep what is asked of every week, in place of what was asked before.
+         */
+        put: operations["keep_wishes"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/week/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Undo Week
+         * @description Take up the revision before the one that stands.
+         */
+        post: operations["undo_week"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/week/solve": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Solve Week
+         * @description Solve a week, telling of every better plan and bound; closing the connection stops it. It is
+         *     kept only when it is put.
+         */
+        post: operations["solve_week"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/week/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Week File
+         * @description A week as a file.
+         */
+        get: operations["get_week_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/days/{day}/card": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Session Card
+         * @description A day's session as a card to print, adapted if it was.
+         */
+        get: operations["get_session_card"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Feed
+         * @description Whether the athlete has a private calendar address.
+         */
+        get: operations["get_feed"];
+        put?: never;
+        /**
+         * Open Feed
+         * @description Make a private calendar address, in place of the one there was. It is told only now.
+         */
+        post: operations["open_feed"];
+        /**
+         * Close Feed
+         * @description End the address: whoever asks for it is told that it is not there.
+         */
+        delete: operations["close_feed"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calendar/{token}.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Feed
+         * @description A calendar by its private address: no sign-in, nothing but times and places.
+         */
+        get: operations["read_feed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions-to-start-from": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Ready Sessions
+         * @description The ready sessions and the coach's own.
+         */
+        get: operations["get_ready_sessions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-sessions/{session_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep Own Session
+         * @description Keep a session of the coach's own. Sending it again changes nothing.
+         */
+        put: operations["keep_own_session"];
+        post?: never;
+        /**
+         * Remove Own Session
+         * @description Take an own session away.
+         */
+        delete: operations["remove_own_session"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/sessions/{shape_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Session
+         * @description A session to start from, filled in for an athlete, and cut to the minutes there are.
+         */
+        get: operations["get_session"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/group-sessions/{shape_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Group Session
+         * @description One session for several people, each on their own rung.
+         */
+        post: operations["group_session"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/days/{day}/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Day
+         * @description A day's session: as it was adapted, or else as it is planned.
+         */
+        get: operations["get_day"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/days/{day}/adapt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Adapt Day
+         * @description A day's session as the day allows it, before and after; kept if an id is given.
+         */
+        post: operations["adapt_day"];
+        /**
+         * Drop Adapted Day
+         * @description Go back to the day as it was planned.
+         */
+        delete: operations["drop_adapted_day"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/daily": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Daily
+         * @description The daily dose as it stands.
+         */
+        get: operations["get_daily"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/daily/{habit_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Begin Daily
+         * @description Begin a daily dose, in place of the one that runs.
+         */
+        put: operations["begin_daily"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/daily/ticks/{tick_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Tick Daily
+         * @description Tick the day off, or try the dose out on its first day. A day has one tick.
+         */
+        put: operations["tick_daily"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/daily/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * End Daily
+         * @description End the daily dose that runs.
+         */
+        post: operations["end_daily"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ladders/{ladder_id}/today": {
         parameters: {
             query?: never;
@@ -1295,6 +1698,24 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /**
+         * AdaptedSheet
+         * @description A day's session before and after.
+         */
+        AdaptedSheet: {
+            before: components["schemas"]["SessionSheet"];
+            after: components["schemas"]["SessionSheet"];
+            /** Changes */
+            changes: components["schemas"]["Change"][];
+            /** Cuts */
+            cuts: string[];
+            /** Regions */
+            regions: components["schemas"]["Before"][];
+            /** Joints */
+            joints: components["schemas"]["Before"][];
+            /** Stop */
+            stop: string;
+        };
         /**
          * Aim
          * @description As hard as another set-up, or so many reps or seconds of what was done.
@@ -1555,6 +1976,20 @@ export interface components {
             left_out: components["schemas"]["ClosedTest"][];
         };
         /**
+         * Before
+         * @description A total before and after.
+         */
+        Before: {
+            /** Name */
+            name: string;
+            /** Before */
+            before: number;
+            /** After */
+            after: number;
+            /** Unit */
+            unit: string;
+        };
+        /**
          * Bench
          * @description The sheet, computed.
          */
@@ -1622,6 +2057,38 @@ export interface components {
             mass_shares?: {
                 [key: string]: number;
             };
+        };
+        /**
+         * Breach
+         * @description A hard rule that is broken, and by what.
+         */
+        Breach: {
+            /** Rule */
+            rule: string;
+            /** Sentence */
+            sentence: string;
+            /** Source */
+            source: string;
+            /** Words */
+            words: string;
+            /** Tasks */
+            tasks: string[];
+            /** Days */
+            days: number[];
+        };
+        /**
+         * BreachOut
+         * @description A hard rule that had to give way.
+         */
+        BreachOut: {
+            /** Rule */
+            rule: string;
+            /** Sentence */
+            sentence: string;
+            /** Source */
+            source: string;
+            /** Words */
+            words: string;
         };
         /**
          * Bridge
@@ -1829,6 +2296,20 @@ export interface components {
             how: string;
         };
         /**
+         * Change
+         * @description One thing that was changed.
+         */
+        Change: {
+            /** Item */
+            item: string;
+            /** To */
+            to: string;
+            /** Why */
+            why: string;
+            /** Kept */
+            kept: string;
+        };
+        /**
          * Clearance
          * @description A clinician's word, as the coach recorded it.
          */
@@ -1903,6 +2384,99 @@ export interface components {
             kg: number;
         };
         /**
+         * Daily
+         * @description A daily dose as it stands.
+         */
+        Daily: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Movement */
+            movement: string;
+            /** Movement Id */
+            movement_id: string;
+            /** Amount */
+            amount: number;
+            /** Unit */
+            unit: string;
+            /** Moment */
+            moment: string;
+            /** At */
+            at: string;
+            /**
+             * Begun On
+             * Format: date
+             */
+            begun_on: string;
+            /** Ticks */
+            ticks: string[];
+            /** Run */
+            run: number;
+            /** Done */
+            done: number;
+            /** Days */
+            days: number;
+            /** Missed */
+            missed: number;
+            /** Tries */
+            tries: number;
+            /** Tries Wanted */
+            tries_wanted: number;
+            /** Today */
+            today: boolean;
+            /** Word */
+            word: string;
+            /** Before */
+            before: components["schemas"]["DailyBefore"][];
+        };
+        /**
+         * DailyBefore
+         * @description A daily dose that was changed.
+         */
+        DailyBefore: {
+            /** Movement */
+            movement: string;
+            /** Moment */
+            moment: string;
+            /**
+             * Begun On
+             * Format: date
+             */
+            begun_on: string;
+            /**
+             * Ended On
+             * Format: date
+             */
+            ended_on: string;
+            /** Why */
+            why: string;
+        };
+        /**
+         * DailySheet
+         * @description The daily dose, if one runs, and moments to tie one to.
+         */
+        DailySheet: {
+            daily: components["schemas"]["Daily"] | null;
+            /** Moments */
+            moments: string[];
+        };
+        /**
+         * DaySession
+         * @description A day's session as it stands.
+         */
+        DaySession: {
+            /**
+             * Day
+             * Format: date
+             */
+            day: string;
+            /** Adapted */
+            adapted: boolean;
+            session: components["schemas"]["SessionSheet"];
+        };
+        /**
          * Decision
          * @description A proposal with its reasons, and what the coach said to it.
          */
@@ -1955,6 +2529,24 @@ export interface components {
             catalogue_version: string;
         };
         /**
+         * Departure
+         * @description A rule of the dose that the coach's own overrides.
+         */
+        Departure: {
+            /** Item */
+            item: string;
+            /** Rule */
+            rule: string;
+            /** Sentence */
+            sentence: string;
+            /** Source */
+            source: string;
+            /** Asked */
+            asked: string;
+            /** Given */
+            given: string;
+        };
+        /**
          * Derivation
          * @description How a figure came about.
          */
@@ -2001,6 +2593,23 @@ export interface components {
              * Effort
              * @default 10
              */
+            effort: number;
+        };
+        /**
+         * DoneSession
+         * @description A session that was done.
+         */
+        DoneSession: {
+            /**
+             * Day
+             * Format: date
+             */
+            day: string;
+            /** Goal */
+            goal: string;
+            /** Sets */
+            sets: number;
+            /** Effort */
             effort: number;
         };
         /**
@@ -2082,6 +2691,33 @@ export interface components {
             effort: number;
         };
         /**
+         * EditIn
+         * @description What is set by hand about one item.
+         */
+        EditIn: {
+            /** Key */
+            key: string;
+            /** Sets */
+            sets?: components["schemas"]["OwnSetIn"][];
+            /**
+             * Format
+             * @default straight sets
+             * @enum {string}
+             */
+            format: "warm-up" | "straight sets" | "pair" | "triple" | "circuit" | "interval" | "drop set" | "cluster" | "pre-tire" | "top single" | "holds in pieces" | "preparatory work" | "finisher";
+        };
+        /**
+         * Ended
+         * @description The end of a daily dose.
+         */
+        Ended: {
+            /**
+             * Why
+             * @default
+             */
+            why: string;
+        };
+        /**
          * Estimate
          * @description A figure with its 80 % interval.
          */
@@ -2139,6 +2775,37 @@ export interface components {
             derivation: components["schemas"]["Derivation"];
         };
         /**
+         * ExtraIn
+         * @description A movement beside the ladders.
+         */
+        ExtraIn: {
+            /** Movement */
+            movement: string;
+            /**
+             * Purpose
+             * @default endurance
+             * @enum {string}
+             */
+            purpose: "learn" | "skill" | "strength" | "size" | "endurance" | "keep" | "finisher" | "daily";
+            /** Sets */
+            sets?: number | null;
+            /**
+             * Days
+             * @default 2
+             */
+            days: number;
+            /**
+             * Rotation
+             * @default
+             */
+            rotation: string;
+            /**
+             * Letter
+             * @default
+             */
+            letter: string;
+        };
+        /**
          * Family
          * @description Movements that train one pattern.
          */
@@ -2163,6 +2830,19 @@ export interface components {
              * @default
              */
             easier: string;
+        };
+        /**
+         * Feed
+         * @description A private calendar address.
+         */
+        Feed: {
+            /** There */
+            there: boolean;
+            /**
+             * Address
+             * @description Path of the feed; told only when it is made.
+             */
+            address: string;
         };
         /**
          * FieldProblem
@@ -2339,6 +3019,23 @@ export interface components {
             id: string;
         };
         /**
+         * Fitted
+         * @description A session cut to the minutes there are.
+         */
+        Fitted: {
+            session: components["schemas"]["SessionSheet"];
+            /** Cuts */
+            cuts: string[];
+        };
+        /**
+         * ForGroup
+         * @description Who does a session together.
+         */
+        ForGroup: {
+            /** Athletes */
+            athletes: string[];
+        };
+        /**
          * Force
          * @description A force of the world on the body.
          */
@@ -2484,6 +3181,28 @@ export interface components {
             sessions: number;
         };
         /**
+         * GroupSheet
+         * @description One session, each person on their own rung.
+         */
+        GroupSheet: {
+            /** Name */
+            name: string;
+            /** Minutes */
+            minutes: number;
+            /** Sessions */
+            sessions: components["schemas"]["OfGroup"][];
+        };
+        /**
+         * HandsIn
+         * @description All that is set by hand.
+         */
+        HandsIn: {
+            /** Edits */
+            edits?: components["schemas"]["EditIn"][];
+            /** Together */
+            together?: components["schemas"]["TogetherIn"][];
+        };
+        /**
          * Health
          * @description The service's state.
          */
@@ -2561,6 +3280,41 @@ export interface components {
              * @example kg
              */
             unit: string;
+        };
+        /**
+         * KeptDay
+         * @description A day to be kept as adapted.
+         */
+        KeptDay: {
+            /**
+             * Minutes
+             * @example 20
+             */
+            minutes?: number | null;
+            /**
+             * Kinds
+             * @description Of kit at hand; as planned if left out.
+             */
+            kinds?: ("surface" | "bar" | "parallel bars" | "rings" | "straps" | "chair" | "stairs" | "wall" | "bag" | "load" | "band" | "towel" | "stick")[] | null;
+            /** Sore */
+            sore?: components["schemas"]["Sore"][];
+            /** Tight */
+            tight?: ("wrist" | "elbow" | "shoulder" | "neck" | "back" | "hip" | "knee" | "ankle")[];
+            /**
+             * Sleep
+             * @description Hours of the last night.
+             */
+            sleep?: number | null;
+            /**
+             * Effort
+             * @description Of what was done today already, 1–10.
+             */
+            effort?: number | null;
+            /**
+             * Keep
+             * @description An id to keep it under; only shown if left out.
+             */
+            keep?: string | null;
         };
         /**
          * KeptSetUp
@@ -2822,6 +3576,16 @@ export interface components {
         Looked: {
             /** Safe */
             safe: boolean;
+        };
+        /**
+         * Losses
+         * @description What this week has lost.
+         */
+        Losses: {
+            /** Days */
+            days?: number[];
+            /** Places */
+            places?: string[];
         };
         /**
          * Mark
@@ -3105,6 +3869,40 @@ export interface components {
             lifts: string[];
         };
         /**
+         * NewDaily
+         * @description A smallest daily dose.
+         */
+        NewDaily: {
+            /**
+             * Movement
+             * @example push-up
+             */
+            movement: string;
+            /**
+             * Amount
+             * @description Reps, 1 to 5, or seconds, 1 to 10.
+             * @default 1
+             */
+            amount: number;
+            /**
+             * Moment
+             * @example while the kettle boils
+             */
+            moment: string;
+            /**
+             * At
+             * @description Wall time of it, for the calendar.
+             * @default 08:00
+             */
+            at: string;
+            /**
+             * Why
+             * @description Why the one before was changed.
+             * @default
+             */
+            why: string;
+        };
+        /**
          * NewItem
          * @description A thing, new or changed.
          */
@@ -3207,6 +4005,19 @@ export interface components {
             lengths?: {
                 [key: string]: number;
             };
+        };
+        /**
+         * NewOwnSession
+         * @description A session of the coach's own, to be used again.
+         */
+        NewOwnSession: {
+            /**
+             * Name
+             * @example After the get-out
+             */
+            name: string;
+            /** Blocks */
+            blocks: components["schemas"]["ShapeBlockOf"][];
         };
         /**
          * NewPhoto
@@ -3537,6 +4348,27 @@ export interface components {
             side: "" | "left" | "right";
         };
         /**
+         * NewTick
+         * @description A daily dose done.
+         */
+        NewTick: {
+            /**
+             * Amount
+             * @description More than asked is welcome.
+             */
+            amount?: number | null;
+            /**
+             * Trial
+             * @description Tried out, on the first day.
+             * @default false
+             */
+            trial: boolean;
+            /** At */
+            at?: string | null;
+            /** Zone */
+            zone?: string | null;
+        };
+        /**
          * Norm
          * @description A published table beside a test.
          */
@@ -3554,6 +4386,44 @@ export interface components {
              * @description Least amount that earns each word.
              */
             least: number[];
+        };
+        /**
+         * OfGroup
+         * @description One person's part of a group session.
+         */
+        OfGroup: {
+            /**
+             * Athlete Id
+             * Format: uuid
+             */
+            athlete_id: string;
+            /** Athlete Name */
+            athlete_name: string;
+            session: components["schemas"]["SessionSheet"];
+        };
+        /**
+         * OwnSetIn
+         * @description A set as the coach wants it; what is left out is as the dose says.
+         */
+        OwnSetIn: {
+            /**
+             * Rung
+             * @default
+             */
+            rung: string;
+            /**
+             * Tempo
+             * @default
+             */
+            tempo: string;
+            /** Low */
+            low?: number | null;
+            /** High */
+            high?: number | null;
+            /** Effort */
+            effort?: number | null;
+            /** Rest */
+            rest?: number | null;
         };
         /**
          * ParameterOf
@@ -3610,7 +4480,7 @@ export interface components {
              */
             units: "metric" | "imperial";
             /** Schools */
-            schools: "range"[];
+            schools: ("range" | "near-failure" | "effort" | "wave" | "clock" | "habit")[];
             /** Dislikes */
             dislikes: string[];
             /** Sex */
@@ -3670,6 +4540,24 @@ export interface components {
             off_kg: number;
         };
         /**
+         * Pin
+         * @description The coach's own choice: a task on a day, or not on it.
+         */
+        Pin: {
+            /** Task */
+            task: string;
+            /**
+             * Day
+             * @description 0 for Monday.
+             */
+            day: number;
+            /**
+             * There
+             * @default true
+             */
+            there: boolean;
+        };
+        /**
          * Place
          * @description A place to train.
          */
@@ -3688,6 +4576,19 @@ export interface components {
             floor: "gripping" | "smooth";
             /** Items */
             items: components["schemas"]["KitItem"][];
+        };
+        /**
+         * Placed
+         * @description A task on a day.
+         */
+        Placed: {
+            /** Task */
+            task: string;
+            /**
+             * Day
+             * @description 0 for Monday.
+             */
+            day: number;
         };
         /**
          * PlacedOn
@@ -3821,6 +4722,84 @@ export interface components {
              * @default
              */
             why: string;
+        };
+        /**
+         * PlannedDay
+         * @description A day on which there is time.
+         */
+        PlannedDay: {
+            /** Index */
+            index: number;
+            /**
+             * Date
+             * Format: date
+             */
+            date: string;
+            /** Name */
+            name: string;
+            /**
+             * Minutes
+             * @description There are.
+             */
+            minutes: number;
+            /**
+             * Taken
+             * @description Planned, warm-up included.
+             */
+            taken: number;
+            /** @description Of the session as it would be run. */
+            session_minutes: components["schemas"]["Estimate"] | null;
+            /** Place */
+            place: string;
+            /** Place Name */
+            place_name: string;
+            /** At */
+            at: string;
+            /** Past */
+            past: boolean;
+            /** Lost */
+            lost: boolean;
+            /** Adapted */
+            adapted: boolean;
+            /**
+             * Tasks
+             * @description Keys, in the order they are done.
+             */
+            tasks: string[];
+        };
+        /**
+         * PlannedTask
+         * @description Something the week should hold.
+         */
+        PlannedTask: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Goal */
+            goal: string;
+            /** Role */
+            role: string;
+            /** Minutes */
+            minutes: number;
+            /** Asked */
+            asked: number;
+            /**
+             * Days
+             * @description On which it stands.
+             */
+            days: number[];
+            /**
+             * Possible
+             * @description On which kit and floor allow it.
+             */
+            possible: number[];
+            /** Stressful */
+            stressful: boolean;
+            /** Sets */
+            sets: string[];
+            /** Wave Day */
+            wave_day: string;
         };
         /**
          * Point
@@ -4102,6 +5081,30 @@ export interface components {
             goal: string;
         };
         /**
+         * ReadySession
+         * @description A session to start from.
+         */
+        ReadySession: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Kind */
+            kind: string;
+            /** Kit */
+            kit: string;
+            /** Blocks */
+            blocks: components["schemas"]["ShapeBlockOf"][];
+        };
+        /**
+         * ReadySessions
+         * @description The ready ones, and the coach's own.
+         */
+        ReadySessions: {
+            /** Sessions */
+            sessions: components["schemas"]["ReadySession"][];
+        };
+        /**
          * Record
          * @description The newest evidence of a ladder's family, newest first.
          */
@@ -4152,6 +5155,30 @@ export interface components {
             share: number;
             /** Prime */
             prime: boolean;
+        };
+        /**
+         * RegionSets
+         * @description Hard sets of a region.
+         */
+        RegionSets: {
+            /** Region */
+            region: string;
+            /** Sets */
+            sets: number;
+        };
+        /**
+         * RegionTotal
+         * @description Hard sets of a region against its target.
+         */
+        RegionTotal: {
+            /** Region */
+            region: string;
+            /** Sets */
+            sets: number;
+            /** Target */
+            target: number;
+            /** Days */
+            days: number;
         };
         /**
          * Retirement
@@ -4404,6 +5431,18 @@ export interface components {
             far: string;
         };
         /**
+         * SessionBlock
+         * @description Items done together in one format.
+         */
+        SessionBlock: {
+            /** Format */
+            format: string;
+            /** Words */
+            words: string;
+            /** Items */
+            items: components["schemas"]["SessionItem"][];
+        };
+        /**
          * SessionDone
          * @description A finished session.
          */
@@ -4422,6 +5461,82 @@ export interface components {
             effort: number | null;
             /** Sets */
             sets: components["schemas"]["SetDone"][];
+        };
+        /**
+         * SessionItem
+         * @description A movement of a session.
+         */
+        SessionItem: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Role */
+            role: string;
+            /** Goal */
+            goal: string;
+            /**
+             * Why
+             * @description How it came to differ from its ladder, '' where it does not.
+             */
+            why: string;
+            /**
+             * Sets
+             * @example [
+             *       "3 × 6–10, effort 9, rest 2:00"
+             *     ]
+             */
+            sets: string[];
+            /**
+             * In All
+             * @description The foot of each set as it is counted.
+             */
+            in_all: string[];
+            /** Cues */
+            cues: string[];
+            /**
+             * Easier
+             * @description Rungs to fall back to; a drop set goes down them.
+             */
+            easier: string[];
+            /** Rig */
+            rig: string;
+        };
+        /**
+         * SessionSheet
+         * @description A session in full.
+         */
+        SessionSheet: {
+            /** Name */
+            name: string;
+            minutes: components["schemas"]["Explained"];
+            /** Blocks */
+            blocks: components["schemas"]["SessionBlock"][];
+            /** Notes */
+            notes: string[];
+            /** Cautions */
+            cautions: string[];
+            /** Regions */
+            regions: components["schemas"]["RegionSets"][];
+            /**
+             * Joints
+             * @description Torque × seconds by joint.
+             */
+            joints: {
+                [key: string]: components["schemas"]["Estimate"];
+            };
+            /** Left S */
+            left_s: number;
+            /** Right S */
+            right_s: number;
+            /** Push */
+            push: number;
+            /** Pull */
+            pull: number;
+            /** Effort Only */
+            effort_only: string[];
+            /** Departures */
+            departures: components["schemas"]["Departure"][];
         };
         /**
          * SetDone
@@ -4495,6 +5610,24 @@ export interface components {
             shape?: string | null;
         };
         /**
+         * ShapeBlockOf
+         * @description Slots done in one format.
+         */
+        ShapeBlockOf: {
+            /**
+             * Format
+             * @enum {string}
+             */
+            format: "warm-up" | "straight sets" | "pair" | "triple" | "circuit" | "interval" | "drop set" | "cluster" | "pre-tire" | "top single" | "holds in pieces" | "preparatory work" | "finisher";
+            /** Slots */
+            slots: components["schemas"]["SlotOf"][];
+            /**
+             * Rounds
+             * @default 3
+             */
+            rounds: number;
+        };
+        /**
          * Sheet
          * @description A body, one set-up or two, and what the body has done.
          */
@@ -4551,6 +5684,79 @@ export interface components {
             skills: components["schemas"]["Skill"][];
         };
         /**
+         * SlotOf
+         * @description A place in a session to start from.
+         */
+        SlotOf: {
+            /** Family */
+            family: string;
+            /** Movements */
+            movements?: string[];
+            /**
+             * Purpose
+             * @default strength
+             * @enum {string}
+             */
+            purpose: "learn" | "skill" | "strength" | "size" | "endurance" | "keep" | "finisher" | "daily";
+            /** Sets */
+            sets?: number | null;
+        };
+        /**
+         * SolveEnd
+         * @description What a search ended with.
+         */
+        SolveEnd: {
+            /** Placed */
+            placed: components["schemas"]["Placed"][];
+            /** Points */
+            points: number;
+            /** Bound */
+            bound: number;
+            /** Proof */
+            proof: string;
+            /** Relaxed */
+            relaxed: string[];
+            /** Terms */
+            terms: components["schemas"]["TermOut"][];
+            /** Breaches */
+            breaches: components["schemas"]["BreachOut"][];
+        };
+        /**
+         * SolveProgress
+         * @description How far a search has come.
+         */
+        SolveProgress: {
+            /** Placed */
+            placed: components["schemas"]["Placed"][];
+            /** Points */
+            points: number;
+            /** Bound */
+            bound: number;
+            /** Proof */
+            proof: string;
+        };
+        /**
+         * SolveRefused
+         * @description Why there is no plan.
+         */
+        SolveRefused: {
+            /** Field */
+            field: string;
+            /** Problem */
+            problem: string;
+            /** Remedy */
+            remedy: string;
+        };
+        /**
+         * SolveTidings
+         * @description What the events `progress`, `solved` and `refused` carry.
+         */
+        SolveTidings: {
+            progress: components["schemas"]["SolveProgress"];
+            solved: components["schemas"]["SolveEnd"];
+            refused: components["schemas"]["SolveRefused"];
+        };
+        /**
          * Solved
          * @description Where the dial meets the aim.
          */
@@ -4567,6 +5773,19 @@ export interface components {
             setup: components["schemas"]["SetUpRequest"] | null;
             /** Why Not */
             why_not: string;
+        };
+        /**
+         * Sore
+         * @description How sore a place is.
+         */
+        Sore: {
+            /**
+             * Place
+             * @enum {string}
+             */
+            place: "wrist" | "elbow" | "shoulder" | "neck" | "back" | "hip" | "knee" | "ankle";
+            /** How */
+            how: number;
         };
         /**
          * Squad
@@ -4693,6 +5912,27 @@ export interface components {
              * @example hands
              */
             label: string;
+        };
+        /**
+         * TermOut
+         * @description A term of the score.
+         */
+        TermOut: {
+            /** Name */
+            name: string;
+            /** Counts */
+            counts: string;
+            /** Amount */
+            amount: number;
+            /** Weight */
+            weight: number;
+            /** Points */
+            points: number;
+            /**
+             * Parts
+             * @description Where the amount comes from, the largest first.
+             */
+            parts: string[];
         };
         /**
          * TermsOf
@@ -4887,6 +6127,47 @@ export interface components {
             upper_id: string;
         };
         /**
+         * ToKeep
+         * @description A plan to keep, as the revision after the one it came from.
+         */
+        ToKeep: {
+            /** Pins */
+            pins?: components["schemas"]["Pin"][];
+            lost?: components["schemas"]["Losses"];
+            /** Placed */
+            placed: components["schemas"]["Placed"][];
+            /**
+             * Number
+             * @description Of the revision it follows; 0 for none.
+             */
+            number: number;
+            /**
+             * Bound
+             * @description Points no plan can go under, if proven.
+             */
+            bound?: number | null;
+            /**
+             * Word
+             * @default
+             */
+            word: string;
+        };
+        /**
+         * ToSolve
+         * @description A week to solve.
+         */
+        ToSolve: {
+            /** Pins */
+            pins?: components["schemas"]["Pin"][];
+            lost?: components["schemas"]["Losses"];
+            /**
+             * Seconds
+             * @description The search takes at most.
+             * @default 20
+             */
+            seconds: number;
+        };
+        /**
          * Today
          * @description What to do today: the rung, the easier one beside it, the cautions.
          */
@@ -4946,6 +6227,24 @@ export interface components {
             faults: string[];
         };
         /**
+         * TogetherIn
+         * @description Items done together where a day holds all of them.
+         */
+        TogetherIn: {
+            /**
+             * Format
+             * @enum {string}
+             */
+            format: "warm-up" | "straight sets" | "pair" | "triple" | "circuit" | "interval" | "drop set" | "cluster" | "pre-tire" | "top single" | "holds in pieces" | "preparatory work" | "finisher";
+            /** Keys */
+            keys: string[];
+            /**
+             * Rounds
+             * @default 3
+             */
+            rounds: number;
+        };
+        /**
          * Told
          * @description What an athlete tells; anything may be left out for now.
          */
@@ -4988,7 +6287,7 @@ export interface components {
              */
             units: "metric" | "imperial";
             /** Schools */
-            schools?: "range"[];
+            schools?: ("range" | "near-failure" | "effort" | "wave" | "clock" | "habit")[];
             /** Dislikes */
             dislikes?: string[];
             /**
@@ -5053,6 +6352,229 @@ export interface components {
             step_percent: number;
             /** Ways */
             ways: components["schemas"]["Way"][];
+        };
+        /**
+         * WeekBefore
+         * @description A week that is over.
+         */
+        WeekBefore: {
+            /**
+             * Monday
+             * Format: date
+             */
+            monday: string;
+            /** Sessions */
+            sessions: components["schemas"]["DoneSession"][];
+            /** Regions */
+            regions: components["schemas"]["RegionTotal"][];
+        };
+        /**
+         * WeekDayIn
+         * @description A day of every week on which there is time.
+         */
+        WeekDayIn: {
+            /**
+             * Index
+             * @description 0 for Monday.
+             */
+            index: number;
+            /**
+             * Minutes
+             * @example 45
+             */
+            minutes: number;
+            /**
+             * Place
+             * @default
+             */
+            place: string | "";
+            /**
+             * At
+             * @description Wall time in the athlete's zone.
+             * @default 18:00
+             */
+            at: string;
+        };
+        /**
+         * WeekPlace
+         * @description A place of the athlete's.
+         */
+        WeekPlace: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * WeekSheet
+         * @description A week, drawn.
+         */
+        WeekSheet: {
+            /**
+             * Athlete Id
+             * Format: uuid
+             */
+            athlete_id: string;
+            /** Athlete Name */
+            athlete_name: string;
+            /** Time Zone */
+            time_zone: string;
+            /**
+             * Monday
+             * Format: date
+             */
+            monday: string;
+            /**
+             * Today
+             * Format: date
+             */
+            today: string;
+            /** Revision */
+            revision: number;
+            /** Word */
+            word: string;
+            /** Kind */
+            kind: string;
+            /** Kind Words */
+            kind_words: string;
+            /** Advice */
+            advice: string;
+            /** Told */
+            told: boolean;
+            /** Wishes */
+            wishes: {
+                [key: string]: unknown;
+            };
+            /** Places */
+            places: components["schemas"]["WeekPlace"][];
+            /** Days */
+            days: components["schemas"]["PlannedDay"][];
+            /** Tasks */
+            tasks: components["schemas"]["PlannedTask"][];
+            /** Pins */
+            pins: components["schemas"]["Pin"][];
+            lost: components["schemas"]["Losses"];
+            /** Regions */
+            regions: components["schemas"]["RegionTotal"][];
+            /** Push */
+            push: number;
+            /** Pull */
+            pull: number;
+            /** Points */
+            points: number;
+            /** Bound */
+            bound: number | null;
+            /** Proof */
+            proof: string;
+            /** Terms */
+            terms: components["schemas"]["TermOut"][];
+            /** Breaches */
+            breaches: components["schemas"]["Breach"][];
+            /** Left Out */
+            left_out: string[];
+            /** Notices */
+            notices: string[];
+            /** Before */
+            before: components["schemas"]["WeekBefore"][];
+        };
+        /**
+         * WeightsIn
+         * @description What a point of each term counts.
+         */
+        WeightsIn: {
+            /**
+             * Asked
+             * @default 12
+             */
+            asked: number;
+            /**
+             * Regions
+             * @default 1
+             */
+            regions: number;
+            /**
+             * Region Days
+             * @default 10
+             */
+            region_days: number;
+            /**
+             * Balance
+             * @default 1
+             */
+            balance: number;
+            /**
+             * Wave
+             * @default 8
+             */
+            wave: number;
+            /**
+             * Small
+             * @default 3
+             */
+            small: number;
+            /**
+             * Surfaces
+             * @default 2
+             */
+            surfaces: number;
+            /**
+             * Rotation
+             * @default 4
+             */
+            rotation: number;
+            /**
+             * Even
+             * @default 1
+             */
+            even: number;
+            /**
+             * Moved
+             * @default 1
+             */
+            moved: number;
+        };
+        /**
+         * WishesIn
+         * @description What is asked of every week.
+         */
+        WishesIn: {
+            /** Days */
+            days: components["schemas"]["WeekDayIn"][];
+            /** Extras */
+            extras?: components["schemas"]["ExtraIn"][];
+            /** Targets */
+            targets?: [
+                "chest" | "front shoulder" | "side shoulder" | "rear shoulder" | "triceps" | "elbow benders" | "forearm and grip" | "upper back" | "shoulder blade" | "neck" | "abdomen" | "side of the trunk" | "low back" | "hip benders" | "buttocks" | "side of the hip" | "front thigh" | "rear thigh" | "inner thigh" | "calf" | "shin and foot",
+                number
+            ][];
+            weights?: components["schemas"]["WeightsIn"];
+            hands?: components["schemas"]["HandsIn"];
+            /**
+             * Stressful Limit
+             * @default 2
+             */
+            stressful_limit: number;
+            /**
+             * Begun
+             * @description The Monday on which the block began.
+             */
+            begun?: string | null;
+            /**
+             * Weeks
+             * @default 8
+             */
+            weeks: number;
+            /**
+             * Easy Every
+             * @default 4
+             */
+            easy_every: number;
+            /**
+             * Away
+             * @description Weeks away before the block.
+             * @default 0
+             */
+            away: number;
         };
     };
     responses: never;
@@ -9628,6 +11150,1722 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Personal"];
                 };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_week: {
+        parameters: {
+            query?: {
+                /** @description The week's Monday; this week if left out. */
+                monday?: string | null;
+            };
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekSheet"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keep_week: {
+        parameters: {
+            query?: {
+                /** @description The week's Monday; this week if left out. */
+                monday?: string | null;
+            };
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToKeep"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekSheet"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    try_week: {
+        parameters: {
+            query?: {
+                /** @description The week's Monday; this week if left out. */
+                monday?: string | null;
+            };
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToKeep"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekSheet"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keep_wishes: {
+        parameters: {
+            query?: {
+                /** @description The week's Monday; this week if left out. */
+                monday?: string | null;
+            };
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WishesIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekSheet"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    undo_week: {
+        parameters: {
+            query?: {
+                /** @description The week's Monday; this week if left out. */
+                monday?: string | null;
+            };
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekSheet"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    solve_week: {
+        parameters: {
+            query?: {
+                /** @description The week's Monday; this week if left out. */
+                monday?: string | null;
+            };
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToSolve"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["SolveTidings"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_week_file: {
+        parameters: {
+            query: {
+                /** @description PDF to print, Markdown to read, iCalendar. */
+                kind: "pdf" | "md" | "ics";
+                /** @description The week's Monday; this week if left out. */
+                monday?: string | null;
+                paper?: "a4" | "letter";
+            };
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_session_card: {
+        parameters: {
+            query?: {
+                paper?: "a4" | "letter";
+            };
+            header?: never;
+            path: {
+                athlete_id: string;
+                day: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_feed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Feed"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    open_feed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Feed"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    close_feed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_feed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_ready_sessions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadySessions"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keep_own_session: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewOwnSession"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadySession"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_own_session: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_session: {
+        parameters: {
+            query?: {
+                minutes?: number | null;
+            };
+            header?: never;
+            path: {
+                athlete_id: string;
+                shape_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fitted"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    group_session: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shape_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ForGroup"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupSheet"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_day: {
+        parameters: {
+            query?: {
+                /** @description The adapted one if left out. */
+                source?: ("plan" | "adapted") | null;
+            };
+            header?: never;
+            path: {
+                athlete_id: string;
+                day: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DaySession"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    adapt_day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+                day: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptDay"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AdaptedSheet"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drop_adapted_day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+                day: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_daily: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DailySheet"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    begin_daily: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+                habit_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewDaily"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DailySheet"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tick_daily: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+                tick_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewTick"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DailySheet"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    end_daily: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Ended"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Nobody is signed in. */
             401: {

@@ -114,6 +114,11 @@ def sets_of_regions(problem: Problem, plan: Plan) -> dict[Muscle, int]:
     return found
 
 
+def days_of_region(problem: Problem, plan: Plan, region: Muscle) -> int:
+    """Days on which some task moves a region."""
+    return len({day for key, day in plan if problem.task(key).sets.get(region, 0) >= 2})
+
+
 def score(problem: Problem, plan: Plan) -> Score:
     """How well a plan serves."""
     weights = problem.weights
@@ -155,8 +160,8 @@ def _regions(problem: Problem, plan: Plan) -> Iterator[Part]:
 
 def _region_days(problem: Problem, plan: Plan) -> Iterator[Part]:
     for region in problem.regions:
-        days = {day for key, day in plan if problem.task(key).sets.get(region, 0) >= 2}
-        yield max(0, REGION_DAYS - len(days)), f"{region}: {len(days)} days"
+        days = days_of_region(problem, plan, region)
+        yield max(0, REGION_DAYS - days), f"{region}: {days} days"
 
 
 def _balance(problem: Problem, plan: Plan) -> Iterator[Part]:

@@ -1,0 +1,149 @@
+"""Weeks as files: print, Markdown, JSON, iCalendar, and a private feed of it."""
+
+from datetime import date, timedelta
+from hashlib import sha256
+from typing import Annotated, Literal
+from urllib.parse import quote
+from uuid import UUID
+
+from fastapi import APIRouter, Query, Response
+from pydantic import Field
+
+from invelo.api.context import Coach, Database, Now, moment_for
+from invelo.api.problems import ERRORS
+from invelo.api.shapes import Shape
+from invelo.api.week import Monday
+from invelo.core.errors import InputError
+from invelo.core.session.timeline import length
+from invelo.core.week.wishes import monday_of
+from invelo.exchange.week_words import FileDay, FileWeek, file_week
+from invelo.store import access, feeds, habit, sessions, tables, week
+
+router = APIRouter(prefix="/api", tags=["Week files"], responses=ERRORS)
+
+Kind = Literal["pdf", "md", "ics"]
+Paper = Literal["a4", "letter"]
+MEDIA: dict[str, str] = {
+    "pdf": "application/pdf",
+    "md": "text/markdown; charset=utf-8",
+    "ics": "text/calendar; charset=utf-8",
+}
+AHEAD = 4
+"""Weeks a feed looks ahead, besides the one that runs."""
+
+
+class Feed(Shape):
+    """A private calendar address."""
+
+    there: bool
+    address: str = Field(description="Path of the feed; told only when it is made.")
+
+
+@router.get("/athletes/{athlete_id}/week/file", response_class=Response)
+def get_week_file(
+    athlete_id: UUID,
+    coach: Coach,
+    db: Database,
+    now: Now,
+    kind: Annotated[Kind, Query(description="PDF to print, Markdown to read, iCalendar.")],
+    monday: Monday = None,
+    paper: Paper = "a4",
+) -> Response:
+    """A week as a file."""
+    athlete = access.athlete(db, coach.id, athlete_id)
+    today = moment_for(athlete, now).local_date
+    told = _week(db, athlete, monday or monday_of(today), today)
+    content: bytes | str
+    if kind == "pdf":
+        from invelo.exchange.week_pdf import week_pdf
+
+        content = week_pdf(told, paper)
+    elif kind == "md":
+        from invelo.exchange.week_markdown import markdown
+
+        content = markdown(told)
+    else:
+        from invelo.exchange.week_ics import ics
+
+        content = ics([told], now, _owner(athlete))
+    return _file(content, kind, f"Week of {told.monday.isoformat()}")
+
+
+@router.get("/athletes/{athlete_id}/days/{day}/card", response_class=Response)
+def get_session_card(
+    athlete_id: UUID, day: date, coach: Coach, db: Database, now: Now, paper: Paper = "a4"
+) -> Response:
+    """A day's session as a card to print, adapted if it was."""
+    from invelo.exchange.week_pdf import session_pdf
+
+    athlete = access.athlete(db, coach.id, athlete_id)
+    told = _week(db, athlete, monday_of(day), moment_for(athlete, now).local_date)
+    there = next((one for one in told.days if one.day == day), None)
+    if there is None:
+        raise InputError("day", "nothing is planned on it.", "Pick a day with a session.")
+    return _file(session_pdf(told, there, paper), "pdf", f"Session of {day.isoformat()}")
+
+
+@router.get("/athletes/{athlete_id}/feed")
+def get_feed(athlete_id: UUID, coach: Coach, db: Database) -> Feed:
+    """Whether the athlete has a private calendar address."""
+    athlete = access.athlete(db, coach.id, athlete_id)
+    return Feed(there=feeds.standing(db, athlete.id) is not None, address="")
+
+
+@router.post("/athletes/{athlete_id}/feed", status_code=201)
+def open_feed(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> Feed:
+    """Make a private calendar address, in place of the one there was. It is told only now."""
+    athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
+    token = feeds.open_feed(db, athlete.id, now)
+    return Feed(there=True, address=f"/api/calendar/{token}.ics")
+
+
+@router.delete("/athletes/{athlete_id}/feed", status_code=204)
+def close_feed(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> Response:
+    """End the address: whoever asks for it is told that it is not there."""
+    athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
+    feeds.revoke(db, athlete.id, now)
+    return Response(status_code=204)
+
+
+@router.get("/calendar/{token}.ics", response_class=Response)
+def read_feed(token: str, db: Database, now: Now) -> Response:
+    """A calendar by its private address: no sign-in, nothing but times and places."""
+    from invelo.exchange.week_ics import ics
+
+    athlete = feeds.athlete_of(db, token)
+    today = moment_for(athlete, now).local_date
+    first = monday_of(today)
+    told = [
+        _week(db, athlete, first + timedelta(days=7 * ahead), today) for ahead in range(AHEAD + 1)
+    ]
+    return _file(ics(told, now, _owner(athlete)), "ics", "Training")
+
+
+def _week(db: Database, athlete: tables.Athlete, monday: date, today: date) -> FileWeek:
+    running = habit.running(db, athlete.id)
+    try:
+        seen = week.view(db, athlete, monday, today)
+    except InputError:  # nothing to do: the daily dose alone
+        return FileWeek(athlete.name, monday, athlete.time_zone, 0, (), running)
+    told = file_week(seen, athlete.time_zone, running)
+    return told.with_days(tuple(_adapted(db, athlete, one) for one in told.days))
+
+
+def _adapted(db: Database, athlete: tables.Athlete, day: FileDay) -> FileDay:
+    session = sessions.adapted(db, athlete.id, day.day)
+    return day if session is None else day.with_session(session, length(session).likely)
+
+
+def _owner(athlete: tables.Athlete) -> str:
+    """An opaque name that stays the same, so that a calendar knows an event again."""
+    return sha256(f"calendar {athlete.id}".encode()).hexdigest()[:24]
+
+
+def _file(content: bytes | str, kind: str, name: str) -> Response:
+    return Response(
+        content,
+        media_type=MEDIA[kind],
+        headers={"Content-Disposition": f"attachment; filename*=UTF-8''{quote(name)}.{kind}"},
+    )

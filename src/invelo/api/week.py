@@ -227,7 +227,7 @@ def _sheet(db: Database, athlete: tables.Athlete, seen: week.WeekView, today: da
         kind_words=course.words,
         advice=seen.advice.why,
         told=seen.told,
-        wishes=week.WISHES.dump_python(seen.wishes, mode="json"),
+        wishes=WishesIn.told_by(seen.wishes),
         places=[WeekPlace(key=spot.key, name=spot.name) for spot in seen.spots],
         days=[_day(db, athlete, seen, index) for index in _indices(seen)],
         tasks=[_task(seen, key) for key in seen.laid.items],

@@ -1,7 +1,7 @@
 """The week as it is asked for and answered."""
 
 from datetime import date
-from typing import Annotated, Any, Literal
+from typing import Annotated, Literal
 from uuid import UUID
 
 from pydantic import Field, TypeAdapter, ValidationError
@@ -74,12 +74,19 @@ class HandsIn(Request):
     together: list[TogetherIn] = Field(default_factory=list, max_length=30)
 
 
+class TargetIn(Request):
+    """Hard sets a week for a region."""
+
+    region: Muscle
+    sets: float
+
+
 class WishesIn(Request):
     """What is asked of every week."""
 
     days: list[WeekDayIn] = Field(max_length=7)
     extras: list[ExtraIn] = Field(default_factory=list, max_length=40)
-    targets: list[tuple[Muscle, float]] = Field(default_factory=list, max_length=30)
+    targets: list[TargetIn] = Field(default_factory=list, max_length=30)
     weights: WeightsIn = Field(default_factory=WeightsIn)
     hands: HandsIn = Field(default_factory=HandsIn)
     stressful_limit: int = 2
@@ -94,13 +101,23 @@ class WishesIn(Request):
         Raises:
             InputError: for values out of range.
         """
+        told = self.model_dump(mode="json")
+        told["targets"] = [(one.region, one.sets) for one in self.targets]
         try:
-            return _WISHES.validate_python(self.model_dump(mode="json"))
+            return _WISHES.validate_python(told)
         except ValidationError as error:  # the core's own InputError comes wrapped in it
             cause = error.errors()[0].get("ctx", {}).get("error")
             if isinstance(cause, InputError):
                 raise cause from error
             raise
+
+
+    @classmethod
+    def told_by(cls, wishes: StandingWishes) -> "WishesIn":
+        """What the core keeps, as it is asked for."""
+        told = _WISHES.dump_python(wishes, mode="json")
+        told["targets"] = [{"region": region, "sets": sets} for region, sets in wishes.targets]
+        return cls.model_validate(told)
 
 
 _WISHES: TypeAdapter[StandingWishes] = TypeAdapter(StandingWishes)
@@ -246,7 +263,7 @@ class WeekSheet(Shape):
     kind_words: str
     advice: str
     told: bool
-    wishes: dict[str, Any]
+    wishes: WishesIn
     places: list[WeekPlace]
     days: list[PlannedDay]
     tasks: list[PlannedTask]

@@ -132,6 +132,52 @@ export const queries = {
           api.GET("/api/athletes/{athlete_id}/placements", { params: { path: { athlete_id } } }),
         ),
     }),
+  week: (athlete_id: string, monday: string) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id, "week", monday],
+      queryFn: () =>
+        answer(
+          api.GET("/api/athletes/{athlete_id}/week", {
+            params: { path: { athlete_id }, query: monday ? { monday } : {} },
+          }),
+        ),
+    }),
+  daySession: (athlete_id: string, day: string) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id, "day", day],
+      queryFn: () =>
+        answer(
+          api.GET("/api/athletes/{athlete_id}/days/{day}/session", {
+            params: { path: { athlete_id, day } },
+          }),
+        ),
+    }),
+  readySessions: queryOptions({
+    queryKey: ["athlete", "sessions to start from"],
+    queryFn: () => answer(api.GET("/api/sessions-to-start-from")),
+  }),
+  filledSession: (athlete_id: string, shape_id: string) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id, "session", shape_id],
+      queryFn: () =>
+        answer(
+          api.GET("/api/athletes/{athlete_id}/sessions/{shape_id}", {
+            params: { path: { athlete_id, shape_id } },
+          }),
+        ),
+    }),
+  daily: (athlete_id: string) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id, "daily"],
+      queryFn: () =>
+        answer(api.GET("/api/athletes/{athlete_id}/daily", { params: { path: { athlete_id } } })),
+    }),
+  feed: (athlete_id: string) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id, "feed"],
+      queryFn: () =>
+        answer(api.GET("/api/athletes/{athlete_id}/feed", { params: { path: { athlete_id } } })),
+    }),
   today: (id: string) =>
     queryOptions({
       queryKey: ["ladder", id, "today"],

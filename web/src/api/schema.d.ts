@@ -5914,6 +5914,19 @@ export interface components {
             label: string;
         };
         /**
+         * TargetIn
+         * @description Hard sets a week for a region.
+         */
+        TargetIn: {
+            /**
+             * Region
+             * @enum {string}
+             */
+            region: "chest" | "front shoulder" | "side shoulder" | "rear shoulder" | "triceps" | "elbow benders" | "forearm and grip" | "upper back" | "shoulder blade" | "neck" | "abdomen" | "side of the trunk" | "low back" | "hip benders" | "buttocks" | "side of the hip" | "front thigh" | "rear thigh" | "inner thigh" | "calf" | "shin and foot";
+            /** Sets */
+            sets: number;
+        };
+        /**
          * TermOut
          * @description A term of the score.
          */
@@ -6441,10 +6454,7 @@ export interface components {
             advice: string;
             /** Told */
             told: boolean;
-            /** Wishes */
-            wishes: {
-                [key: string]: unknown;
-            };
+            wishes: components["schemas"]["WishesIn"];
             /** Places */
             places: components["schemas"]["WeekPlace"][];
             /** Days */
@@ -6543,10 +6553,7 @@ export interface components {
             /** Extras */
             extras?: components["schemas"]["ExtraIn"][];
             /** Targets */
-            targets?: [
-                "chest" | "front shoulder" | "side shoulder" | "rear shoulder" | "triceps" | "elbow benders" | "forearm and grip" | "upper back" | "shoulder blade" | "neck" | "abdomen" | "side of the trunk" | "low back" | "hip benders" | "buttocks" | "side of the hip" | "front thigh" | "rear thigh" | "inner thigh" | "calf" | "shin and foot",
-                number
-            ][];
+            targets?: components["schemas"]["TargetIn"][];
             weights?: components["schemas"]["WeightsIn"];
             hands?: components["schemas"]["HandsIn"];
             /**

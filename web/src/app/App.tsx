@@ -12,6 +12,7 @@ const Squad = lazy(() => import("../places/squad/Squad"));
 const Intake = lazy(() => import("../places/intake/Intake"));
 const Ladder = lazy(() => import("../places/ladder/Ladder"));
 const Bench = lazy(() => import("../places/bench/Bench"));
+const Week = lazy(() => import("../places/week/Week"));
 const Floor = lazy(() => import("../places/floor/Floor"));
 const Review = lazy(() => import("../places/review/Review"));
 
@@ -29,6 +30,7 @@ export function App() {
             <Route path="/intake/:athleteId?/:part?" element={<Intake />} />
             <Route path="/ladder/:ladderId" element={<Ladder />} />
             <Route path="/bench/:ladderId?" element={<Bench />} />
+            <Route path="/week/:athleteId?" element={<Week />} />
             <Route path="/floor/:ladderId" element={<Floor />} />
             <Route path="/review/:ladderId" element={<Review />} />
             <Route path="*" element={<Navigate to="/squad" replace />} />

@@ -1,11 +1,18 @@
 /** The plain page for when nothing can be read: what is wrong, and what to do. */
-import { useEffect } from "react";
+import { type ReactNode, useEffect } from "react";
 import { Problem } from "../api/client";
 import { Button } from "./Button";
 
 const RETRY_MS = 5000;
 
-export function Away({ error, retry }: { error: Error; retry: () => unknown }) {
+interface Props {
+  error: Error;
+  retry: () => unknown;
+  /** Another way on from here. */
+  children?: ReactNode;
+}
+
+export function Away({ error, retry, children }: Props) {
   const title = error instanceof Problem ? error.title : "Something went wrong";
   const away = error instanceof Problem && (error.status === 503 || error.status === 0);
   useEffect(() => {
@@ -22,7 +29,8 @@ export function Away({ error, retry }: { error: Error; retry: () => unknown }) {
           The sheet asks again by itself every {RETRY_MS / 1000} seconds.
         </p>
       )}
-      <Button main onClick={() => retry()}>
+      {children}
+      <Button main onClick={() => retry()} className="mt-2">
         Try again now
       </Button>
     </main>

@@ -8,9 +8,9 @@ from pydantic import Field
 
 from invelo.api.battery import NewTest
 from invelo.api.drawing import Figure
-from invelo.api.shapes import Dose, Estimate, Explained, Gate, Level, Measure, Purpose, Shape
+from invelo.api.shapes import Dose, Estimate, Explained, Gate, Measure, Shape
 from invelo.core.catalogue import catalogue
-from invelo.core.dose import Unit
+from invelo.core.dose import Level, Purpose, Unit
 from invelo.core.movement import Movement
 from invelo.core.posture.form import Form
 from invelo.exchange.ladder_json import PlainRung, TermsOf

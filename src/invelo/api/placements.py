@@ -8,7 +8,8 @@ from pydantic import Field
 
 from invelo.api.context import Coach, Database, Now, moment_for
 from invelo.api.problems import ERRORS
-from invelo.api.shapes import Estimate, Level, Purpose, Shape
+from invelo.api.shapes import Estimate, Shape
+from invelo.core.dose import Level, Purpose
 from invelo.store import access, placements
 
 router = APIRouter(prefix="/api", tags=["Placement"], responses=ERRORS)

@@ -1,7 +1,6 @@
 """Shapes that more than one place answers with."""
 
 from datetime import date
-from typing import Literal
 from uuid import UUID
 
 from pydantic import BaseModel, ConfigDict, Field
@@ -100,10 +99,6 @@ class RungName(Shape):
 
     id: UUID
     name: str = Field(examples=["Floor push-up"])
-
-
-Purpose = Literal["learn", "skill", "strength", "size", "endurance", "keep", "finisher"]
-Level = Literal["beginner", "intermediate", "advanced"]
 
 
 class Measure(Shape):

@@ -111,7 +111,6 @@ class WishesIn(Request):
                 raise cause from error
             raise
 
-
     @classmethod
     def told_by(cls, wishes: StandingWishes) -> "WishesIn":
         """What the core keeps, as it is asked for."""

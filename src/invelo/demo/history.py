@@ -19,6 +19,7 @@ from invelo.core.capacity import evidence
 from invelo.core.catalogue import catalogue
 from invelo.core.movement import Movement
 from invelo.demo.intake import answer, furnish, new_id
+from invelo.demo.plans import begin_daily_dose, plan_week
 from invelo.demo.theatre import (
     BAND_LENGTH,
     BANDS,
@@ -52,6 +53,14 @@ def load(db: Session, now: datetime) -> None:
     for member in CREW:
         random = Random(f"{SEED} {member.name}")  # noqa: S311  (the same story each time)
         _live(db, coach, member, places, now, random)
+    _plan(db, places, Moment(now, ZONE))
+
+
+def _plan(db: Session, places: dict[str, str], moment: Moment) -> None:
+    """The week of the one who trains in two places, the daily dose of the one who is new to it."""
+    crew = {row.name: row for row in db.exec(select(Athlete))}
+    plan_week(db, crew["Juno Pell"], places, moment)
+    begin_daily_dose(db, crew["Tilde Varga"], moment, Random(f"{SEED} daily"))  # noqa: S311
 
 
 def _measure_bands(db: Session, coach: Account, now: datetime) -> None:

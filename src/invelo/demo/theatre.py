@@ -127,6 +127,7 @@ PLACES: tuple[tuple[str, Floor, tuple[Item, ...]], ...] = (
             Item("surface", "riser 20", height=0.20),
             Item("surface", "riser 40", height=0.40, setup_minutes=1),
             Item("surface", "riser 60", height=0.60, setup_minutes=1),
+            Item("wall", "back wall"),
             Item("bar", "lighting bar", height=1.05, setup_minutes=4),
             Item("rings", "wooden rings", height=2.10, setup_minutes=5),
             Item("load", "sandbag 2.5", kg=2.5, count=4),

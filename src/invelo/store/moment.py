@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 from datetime import date, datetime
+from functools import cache
 from zoneinfo import ZoneInfo, available_timezones
 
 from invelo.core.errors import InputError
@@ -31,9 +32,14 @@ class Moment:
         return self.at.astimezone(ZoneInfo(self.zone)).date()
 
 
+@cache
+def _zones() -> frozenset[str]:
+    return frozenset(available_timezones())
+
+
 def require_zone(name: str) -> None:
     """Raise `InputError` unless `name` is an IANA time zone."""
-    if name not in available_timezones():
+    if name not in _zones():
         raise InputError(
             "time zone", f"“{name}” is not known.", "Give an IANA name such as Europe/Lisbon."
         )

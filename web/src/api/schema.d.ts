@@ -941,6 +941,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ladders/{ladder_id}/doses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Doses
+         * @description Every rung's dose beside what school and purpose ask.
+         */
+        get: operations["get_doses"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladders/{ladder_id}/school": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Choose School
+         * @description Choose the school, purpose and level; `anew` gives every rung the dose that they ask.
+         */
+        put: operations["choose_school"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bench/forms": {
         parameters: {
             query?: never;
@@ -2310,6 +2350,32 @@ export interface components {
             kept: string;
         };
         /**
+         * ChosenSchool
+         * @description By which school a ladder progresses from now on.
+         */
+        ChosenSchool: {
+            /**
+             * School
+             * @enum {string}
+             */
+            school: "range" | "near-failure" | "effort" | "wave" | "clock" | "habit";
+            /**
+             * Purpose
+             * @enum {string}
+             */
+            purpose: "learn" | "skill" | "strength" | "size" | "endurance" | "keep" | "finisher" | "daily";
+            /**
+             * Level
+             * @enum {string}
+             */
+            level: "beginner" | "intermediate" | "advanced";
+            /**
+             * Anew
+             * @default false
+             */
+            anew: boolean;
+        };
+        /**
          * Clearance
          * @description A clinician's word, as the coach recorded it.
          */
@@ -2689,6 +2755,31 @@ export interface components {
              * @default 9
              */
             effort: number;
+        };
+        /**
+         * Doses
+         * @description The doses of a ladder.
+         */
+        Doses: {
+            /**
+             * School
+             * @enum {string}
+             */
+            school: "range" | "near-failure" | "effort" | "wave" | "clock" | "habit";
+            /**
+             * Purpose
+             * @enum {string}
+             */
+            purpose: "learn" | "skill" | "strength" | "size" | "endurance" | "keep" | "finisher" | "daily";
+            /**
+             * Level
+             * @enum {string}
+             */
+            level: "beginner" | "intermediate" | "advanced";
+            /** Schools */
+            schools: components["schemas"]["SchoolInWords"][];
+            /** Rungs */
+            rungs: components["schemas"]["RungDose"][];
         };
         /**
          * EditIn
@@ -3425,7 +3516,7 @@ export interface components {
              * Purpose
              * @enum {string}
              */
-            purpose: "learn" | "skill" | "strength" | "size" | "endurance" | "keep" | "finisher";
+            purpose: "learn" | "skill" | "strength" | "size" | "endurance" | "keep" | "finisher" | "daily";
             /**
              * Level
              * @enum {string}
@@ -3970,7 +4061,7 @@ export interface components {
              * @default strength
              * @enum {string}
              */
-            purpose: "learn" | "skill" | "strength" | "size" | "endurance" | "keep" | "finisher";
+            purpose: "learn" | "skill" | "strength" | "size" | "endurance" | "keep" | "finisher" | "daily";
             /**
              * Level
              * @default beginner
@@ -4400,6 +4491,22 @@ export interface components {
             /** Athlete Name */
             athlete_name: string;
             session: components["schemas"]["SessionSheet"];
+        };
+        /**
+         * Overridden
+         * @description A rule that a dose overrides.
+         */
+        Overridden: {
+            /** Rule */
+            rule: string;
+            /** Sentence */
+            sentence: string;
+            /** Source */
+            source: string;
+            /** Asked */
+            asked: string;
+            /** Given */
+            given: string;
         };
         /**
          * OwnSetIn
@@ -5305,6 +5412,23 @@ export interface components {
             figure: components["schemas"]["Figure"];
         };
         /**
+         * RungDose
+         * @description A rung's dose beside what the rules ask.
+         */
+        RungDose: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+            given: components["schemas"]["Dose"];
+            asked: components["schemas"]["Dose"];
+            /** Overrides */
+            overrides: components["schemas"]["Overridden"][];
+        };
+        /**
          * RungName
          * @description A rung by name.
          */
@@ -5387,6 +5511,23 @@ export interface components {
              * @example 8.2
              */
             kg: number;
+        };
+        /**
+         * SchoolInWords
+         * @description A school of progress.
+         */
+        SchoolInWords: {
+            /**
+             * Id
+             * @enum {string}
+             */
+            id: "range" | "near-failure" | "effort" | "wave" | "clock" | "habit";
+            /** Name */
+            name: string;
+            /** Moves Up */
+            moves_up: string;
+            /** Grows */
+            grows: string;
         };
         /**
          * Screen
@@ -8587,7 +8728,7 @@ export interface operations {
     get_placements: {
         parameters: {
             query?: {
-                purpose?: "learn" | "skill" | "strength" | "size" | "endurance" | "keep" | "finisher";
+                purpose?: "learn" | "skill" | "strength" | "size" | "endurance" | "keep" | "finisher" | "daily";
                 level?: "beginner" | "intermediate" | "advanced";
             };
             header?: never;
@@ -10314,6 +10455,148 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Imported"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_doses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ladder_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Doses"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    choose_school: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ladder_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChosenSchool"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Doses"];
                 };
             };
             /** @description Nobody is signed in. */

@@ -297,6 +297,7 @@ def _same_region(
         and not today.bears(one)
         and today.has(one, one.own(Modifiers()))
         and one.unit != "cm"
+        and one.family != "balance and mobility"
     ]
     yield from sorted(there, key=lambda one: (-one.share_of(region), one.rest == "skill", one.name))
 

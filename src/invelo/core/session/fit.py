@@ -8,7 +8,7 @@ from dataclasses import dataclass, replace
 
 from invelo.core.errors import InputError
 from invelo.core.session.timeline import ends_at, length, timeline
-from invelo.core.session.work import Block, Item, Role, Session
+from invelo.core.session.work import ROLES, Block, Item, Role, Session
 
 BRISK_REST = 60.0
 """Seconds a strength set's rest is cut to at most; skills keep theirs."""
@@ -63,13 +63,33 @@ def fit(session: Session, minutes: float) -> Fitted:
         if now != before:
             cuts.append(words)
         if _minutes(now) <= minutes:
-            return Fitted(now, tuple(cuts))
+            now, back = _given_back(session, now, minutes)
+            return Fitted(now, (*cuts, *back))
     least = length(now).likely
     raise InputError(
         "minutes",
         f"{minutes:g} min: the warm-up and one set of what matters most take {least:.0f} min.",
         f"Give {least:.0f} min, or do the smallest daily dose, which needs no warm-up.",
     )
+
+
+def _given_back(whole: Session, now: Session, minutes: float) -> tuple[Session, tuple[str, ...]]:
+    """Sets that there is time for after all, since a later cut freed more than was wanted: skills
+    first, then strength, then small muscles."""
+    before = {item.key: item for item in whole.items}
+    back: dict[str, str] = {}
+    for item in sorted(now.items, key=lambda one: ROLES.index(one.role)):
+        mine = before[item.key]
+        cut = len(item.sets)
+        for count in range(cut + 1, len(mine.sets) + 1):
+            rest = item.sets[0].rest
+            sets = tuple(replace(one, rest=min(one.rest, rest)) for one in mine.sets[:count])
+            longer = now.with_items({item.key: replace(item, sets=sets)})
+            if _minutes(longer) > minutes:
+                break
+            now = longer
+            back[item.key] = f"time left over gives {item.name} {count} sets back"
+    return now, tuple(back.values())
 
 
 def _minutes(session: Session) -> float:

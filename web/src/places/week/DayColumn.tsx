@@ -138,8 +138,8 @@ function Item({ task, day, pinned, here, onPick }: ItemProps) {
           </span>
           <span>{pinned ? "⌖ pinned" : ""}</span>
         </span>
-        <span className={`text-sm ${here ? "" : "text-faint"}`}>
-          {task.minutes} min · {task.sets[0]}
+        <span className={`truncate text-sm ${here ? "" : "text-faint"}`}>
+          {task.minutes} min · {task.sets[0]?.split(", rest")[0]}
         </span>
       </button>
     </li>

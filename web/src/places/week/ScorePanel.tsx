@@ -145,11 +145,9 @@ function Terms({ sheet }: { sheet: Sheet }) {
             <li key={term.name} className="border-t border-hair">
               <details>
                 <summary className="flex cursor-pointer justify-between gap-2">
-                  <span>
-                    {term.amount} {term.counts}
-                  </span>
+                  <span>{term.counts}</span>
                   <span className="whitespace-nowrap">
-                    × {term.weight} = {term.points}
+                    {term.amount} × {term.weight} = {term.points}
                   </span>
                 </summary>
                 <ul className="pb-1 pl-3 text-sm text-faint">

@@ -19,16 +19,15 @@ export function SessionView({ session, onEdit }: Props) {
         {session.blocks.map((block) => (
           <li key={block.items.map(({ key }) => key).join(" ")} className="pb-3">
             <h3 className="lettering border-b border-ink">{block.words}</h3>
-            <ul>
-              {block.items.map((item) => (
-                <Item
-                  key={item.key}
-                  item={item}
-                  warm={block.format === "warm-up"}
-                  onEdit={onEdit}
-                />
-              ))}
-            </ul>
+            {block.format === "warm-up" ? (
+              <WarmUp items={block.items} />
+            ) : (
+              <ul>
+                {block.items.map((item) => (
+                  <Item key={item.key} item={item} onEdit={onEdit} />
+                ))}
+              </ul>
+            )}
           </li>
         ))}
       </ol>
@@ -56,8 +55,9 @@ export function SessionView({ session, onEdit }: Props) {
         )}
         <h3 className="lettering pt-3">Sides, push and pull</h3>
         <p>
-          left {plain(session.left_s)} s, right {plain(session.right_s)} s; push{" "}
-          {plain(session.push)}, pull {plain(session.pull)} sets
+          {session.left_s + session.right_s > 0 &&
+            `left ${plain(session.left_s)} s, right ${plain(session.right_s)} s; `}
+          push {plain(session.push)}, pull {plain(session.pull)} sets
         </p>
         {session.departures.length > 0 && (
           <>
@@ -83,26 +83,36 @@ export function SessionView({ session, onEdit }: Props) {
   );
 }
 
+/** In one breath: what it is made of matters less than that it is done. */
+function WarmUp({ items }: { items: Schema["SessionItem"][] }) {
+  return (
+    <p className="py-1">
+      {items
+        .map(({ name, sets }) => `${name} ${sets[0]?.split(" × ")[1]?.split(",")[0]}`)
+        .join("; ")}
+    </p>
+  );
+}
+
 interface ItemProps {
   item: Schema["SessionItem"];
-  warm: boolean;
   onEdit: Props["onEdit"] | undefined;
 }
 
-function Item({ item, warm, onEdit }: ItemProps) {
+function Item({ item, onEdit }: ItemProps) {
   return (
     <li className="border-b border-hair py-1">
       <div className="flex items-baseline justify-between gap-2">
         <strong className="font-head">{item.name}</strong>
-        {onEdit && !warm && item.role !== "preparation" && (
+        {onEdit && item.role !== "preparation" && (
           <Button quiet onClick={() => onEdit(item.key)} aria-label={`Sets of ${item.name}`}>
             Sets …
           </Button>
         )}
       </div>
       <p>{item.sets.join("; ")}</p>
-      {!warm && item.cues[0] && <p className="text-sm text-faint">{item.cues[0]}</p>}
-      {!warm && item.easier.length > 0 && (
+      {item.cues[0] && <p className="text-sm text-faint">{item.cues[0]}</p>}
+      {item.easier.length > 0 && (
         <p className="text-sm text-faint">
           Easier, and where a drop set goes: {item.easier.slice(0, 3).join(", ")}
         </p>

@@ -78,7 +78,7 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (monday: string) => vo
   const preview = solving.best;
   const placed = preview ? preview.placed : draft.placed;
   const days = sheet.days.filter(({ lost }) => !lost);
-  const day = picked?.day ?? days[0]?.index ?? 0;
+  const day = picked?.day ?? (days.find(({ past }) => !past) ?? days[0])?.index ?? 0;
   const there = tasksOn(sheet, placed, day);
   const task = there.find(({ key }) => key === picked?.key) ?? there[0];
   const name = task?.name ?? "";

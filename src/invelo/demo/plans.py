@@ -1,0 +1,59 @@
+"""The demo's weeks: one planned for four days in two places, and a daily dose. All invented."""
+
+from datetime import timedelta
+from random import Random
+
+from sqlmodel import Session, col, select
+
+from invelo.core.catalogue import catalogue
+from invelo.core.habit import DailyDose
+from invelo.core.week.solve import solve
+from invelo.core.week.tasks import Extra
+from invelo.core.week.wishes import StandingWishes, WeekDay, monday_of
+from invelo.demo.intake import new_id
+from invelo.store import dose, habit, week
+from invelo.store.moment import Moment
+from invelo.store.tables import Athlete, Ladder
+
+STEPS = 4.0
+"""Limit of the solver, in its own units, so that the story is the same each time."""
+
+DAYS = (
+    (0, 45, "Stage", "16:30"),
+    (1, 40, "Second truck", "11:00"),
+    (3, 45, "Stage", "16:30"),
+    (5, 40, "Second truck", "10:00"),
+)
+EXTRAS = (
+    Extra("calf-raise", rotation="accessories", letter="A"),
+    Extra("side-leg-raise", rotation="accessories", letter="B"),
+    Extra("bridge", purpose="size", days=2),
+)
+
+
+def plan_week(db: Session, athlete: Athlete, places: dict[str, str], moment: Moment) -> None:
+    """This week, as it was planned on its Monday."""
+    row = db.exec(
+        select(Ladder).where(Ladder.athlete_id == athlete.id, col(Ladder.goal) == "L-sit")
+    ).one()
+    dose.set_school(db, row, athlete, "wave", "skill", "intermediate", True, moment)
+    days = tuple(WeekDay(day, minutes, places[name], at) for day, minutes, name, at in DAYS)
+    monday = monday_of(moment.local_date)
+    wishes = StandingWishes(days, EXTRAS, begun=monday - timedelta(days=14), weeks=8)
+    week.keep_wishes(db, athlete, wishes, moment.at)
+    seen = week.view(db, athlete, monday, monday)
+    solved = solve(seen.laid.problem, steps=STEPS)
+    week.keep(db, athlete, seen, solved.plan, 0, "solved", moment, bound=solved.progress.bound)
+
+
+def begin_daily_dose(db: Session, athlete: Athlete, moment: Moment, random: Random) -> None:
+    """A rep a day for nine days, one of them missed."""
+    movement = catalogue().find_movement("counter-push-up")
+    began = Moment(moment.at - timedelta(days=9), moment.zone)
+    daily = DailyDose(movement, 1, "while the kettle boils", "07:15")
+    habit.begin(db, athlete, new_id(random), daily, "", began)
+    for _ in range(3):
+        habit.tick(db, athlete.id, new_id(random), None, True, began)
+    for back in (9, 8, 7, 6, 4, 3, 2, 1):
+        day = Moment(moment.at - timedelta(days=back), moment.zone)
+        habit.tick(db, athlete.id, new_id(random), None, False, day)

@@ -322,16 +322,20 @@ def _eased(session: Session, today: Today) -> tuple[Session, str]:
 
 
 def _warmed(session: Session, trainee: Trainee, today: Today) -> Session:
-    """The warm-up made anew from what is left, without what is to be spared."""
+    """The general warm-up as it was, without what is to be spared, then an easier set of each
+    pattern that is left."""
     main = [block for block in session.blocks if block.format != "warm-up"]
     items = [item for block in main for item in block.items if item.role != "preparation"]
-    bearable = frozenset(
-        one
-        for one in trainee.open_movements
-        if not today.bears(movement := catalogue().find_movement(one))
-        and today.has(movement, movement.own(Modifiers()))
+    before = next((block for block in session.blocks if block.format == "warm-up"), None)
+    general = tuple(
+        item
+        for item in (before.items if before else ())
+        if item.key.split(":", 1)[1] == item.movement.id
+        and not today.bears(item.movement)
+        and today.has(item.movement, item.main.modifiers)
     )
-    return replace(session, blocks=(warm_up(items, bearable), *main))
+    made = warm_up(items, frozenset())
+    return replace(session, blocks=(replace(made, items=(*general, *made.items)), *main))
 
 
 def _regions(before: Session, after: Session) -> Iterator[Compared]:

@@ -75,18 +75,17 @@ def fit(session: Session, minutes: float) -> Fitted:
 
 def _given_back(whole: Session, now: Session, minutes: float) -> tuple[Session, tuple[str, ...]]:
     """Sets that there is time for after all, since a later cut freed more than was wanted: skills
-    first, then strength, then small muscles."""
+    first, then strength, then small muscles; nobody before those above have all of theirs."""
     before = {item.key: item for item in whole.items}
     back: dict[str, str] = {}
     for item in sorted(now.items, key=lambda one: ROLES.index(one.role)):
         mine = before[item.key]
-        cut = len(item.sets)
-        for count in range(cut + 1, len(mine.sets) + 1):
-            rest = item.sets[0].rest
+        rest = item.sets[0].rest
+        for count in range(len(item.sets) + 1, len(mine.sets) + 1):
             sets = tuple(replace(one, rest=min(one.rest, rest)) for one in mine.sets[:count])
             longer = now.with_items({item.key: replace(item, sets=sets)})
             if _minutes(longer) > minutes:
-                break
+                return now, tuple(back.values())
             now = longer
             back[item.key] = f"time left over gives {item.name} {count} sets back"
     return now, tuple(back.values())

@@ -245,11 +245,14 @@ class Session:
         )
 
     def with_items(self, items: dict[str, Item | None]) -> "Session":
-        """The same with some items put in place of others, by key; None takes one out."""
+        """The same with some items put in place of others, by key; None takes one out, and the
+        easier set that warms up for it."""
+        gone = {f"warm-up:{key}" for key, item in items.items() if item is None}
         blocks = []
         for block in self.blocks:
             if block.format == "warm-up":
-                blocks.append(block)
+                left = tuple(item for item in block.items if item.key not in gone)
+                blocks.append(replace(block, items=left))
                 continue
             found = tuple(items.get(item.key, item) for item in block.items)
             kept = tuple(item for item in found if item is not None and item.sets)

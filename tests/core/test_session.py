@@ -8,7 +8,7 @@ import pytest
 from invelo.core.catalogue import catalogue
 from invelo.core.errors import InputError
 from invelo.core.movement import Modifiers
-from invelo.core.readiness import CHECKS
+from invelo.core.readiness import CHECKS, waits_for
 from invelo.core.session import blocks
 from invelo.core.session.builder import (
     block_of,
@@ -303,13 +303,28 @@ def test_a_closed_check_puts_its_work_into_the_session() -> None:
     assert block.items[0].movement.id == "ankle-rocks"
 
 
-def test_a_slot_that_something_closes_says_what() -> None:
+def test_a_slot_that_something_closes_is_left_out_and_says_why() -> None:
+    pushes = {"push-up", "knee-push-up", "wall-push-up"}
     closed = trainee(
-        open_movements=EVERYTHING - {"push-up", "knee-push-up", "wall-push-up"},
-        why_closed={"push-up": "the wrist limit closes it."},
+        open_movements=EVERYTHING - pushes, why_closed={"push-up": "the wrist limit closes it."}
     )
-    with pytest.raises(InputError, match="wrist limit"):
-        session_of(catalogue().session[0], closed)
+    session = session_of(catalogue().session[0], closed)
+    assert "Push-up" not in [one.name for one in session.items]
+    assert any("wrist limit" in note for note in session.notes)
+
+
+def test_a_session_that_is_closed_altogether_is_refused_with_the_reasons() -> None:
+    nothing = trainee(open_movements=frozenset(), why_closed={"push-up": "ask a doctor first."})
+    with pytest.raises(InputError, match="ask a doctor first"):
+        session_of(catalogue().session[0], nothing)
+
+
+@pytest.mark.parametrize("shape", catalogue().session, ids=lambda one: one.id)
+def test_whoever_passed_no_check_yet_still_has_every_ready_session(shape: Shape) -> None:
+    """A closed gate is never a dead end (common practice)."""
+    waiting = {one.id for one in catalogue().movement if waits_for(one.posture, frozenset())}
+    session = session_of(shape, trainee(open_movements=EVERYTHING - waiting))
+    assert session.items
 
 
 def test_cautions_are_said_before_a_session() -> None:

@@ -11,6 +11,11 @@ from invelo.exchange.week_words import FileDay, FileWeek
 from invelo.store.plan_tables import Habit
 
 
+ABOUT = timedelta(days=190)
+"""Before and after the weeks for which the zone's changes are told: one change of each kind, which
+every reader understands; a feed is read anew long before."""
+
+
 def ics(weeks: Iterable[FileWeek], made: datetime, owner: str) -> bytes:
     """A calendar of some weeks, and of the daily dose.
 
@@ -30,8 +35,9 @@ def ics(weeks: Iterable[FileWeek], made: datetime, owner: str) -> bytes:
             calendar.add_component(_session(day, week, made, owner))
     habit = told[0].habit if told else None
     if habit is not None:
-        calendar.add_component(_habit(habit, made, owner))
-    calendar.add_missing_timezones()
+        calendar.add_component(_habit(habit, told[0].monday, made, owner))
+    if told:
+        calendar.add_missing_timezones(told[0].monday - ABOUT, told[-1].monday + ABOUT)
     told_as: bytes = calendar.to_ical()
     return told_as
 
@@ -56,11 +62,11 @@ def _session(day: FileDay, week: FileWeek, made: datetime, owner: str) -> Event:
     return event
 
 
-def _habit(habit: Habit, made: datetime, owner: str) -> Event:
+def _habit(habit: Habit, monday: date, made: datetime, owner: str) -> Event:
     event = Event()
     event.add("uid", f"{owner}-daily-{habit.id}@invelo")
     event.add("dtstamp", made)
-    event.add("dtstart", _at(habit.begun_on, habit.at, habit.zone))
+    event.add("dtstart", _at(max(habit.begun_on, monday), habit.at, habit.zone))
     event.add("duration", timedelta(minutes=1))
     event.add("rrule", {"freq": "daily"})
     event.add("summary", f"Daily minute, {habit.moment}")

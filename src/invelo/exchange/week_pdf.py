@@ -2,6 +2,7 @@
 
 from collections.abc import Callable
 from functools import cache
+from importlib import resources
 from io import BytesIO
 from typing import Any, Literal
 from xml.sax.saxutils import escape
@@ -38,10 +39,10 @@ TEXT, BOLD = "SourceSans", "SourceSans-Bold"
 
 @cache
 def _fonts() -> None:
-    import font_source_sans_pro as fonts
-
-    pdfmetrics.registerFont(TTFont(TEXT, fonts.SourceSansPro))
-    pdfmetrics.registerFont(TTFont(BOLD, fonts.SourceSansProBold))
+    """Shipped with the application and embedded, since a printer may lack them."""
+    folder = resources.files("font_source_sans_pro") / "files"
+    for name, cut in ((TEXT, "Regular"), (BOLD, "Bold")):
+        pdfmetrics.registerFont(TTFont(name, str(folder / f"SourceSansPro-{cut}.ttf")))
 
 
 def _style(size: float, bold: bool = False, after: float = 0.0) -> ParagraphStyle:

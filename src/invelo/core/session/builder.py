@@ -15,7 +15,7 @@ from invelo.core.errors import InputError
 from invelo.core.kit import Kind
 from invelo.core.session import blocks
 from invelo.core.session.order import interference
-from invelo.core.session.shape import Shape, Slot
+from invelo.core.session.shape import Shape, ShapeBlock, Slot
 from invelo.core.session.timeline import length
 from invelo.core.session.trainee import Trainee
 from invelo.core.session.warm_up import warm_up
@@ -100,16 +100,39 @@ def block_of(format_: Format, items: Sequence[Item], rounds: int = 3) -> Block:
 
 
 def session_of(shape: Shape, trainee: Trainee) -> Session:
-    """A shape filled in for someone, with warm-up, preparatory work and notes.
+    """A shape filled in for someone, with warm-up, preparatory work and notes. A slot that is
+    closed to them is left out, and the notes say why.
 
     Raises:
-        InputError: where something closes a slot.
+        InputError: where all of it is closed.
     """
-    made = tuple(
-        block_of(one.format, [fill(slot, trainee, shape.kinds) for slot in one.slots], one.rounds)
-        for one in shape.blocks
-    )
-    return dressed(shape.name, made, trainee)
+    made: list[Block] = []
+    left_out: list[str] = []
+    for one in shape.blocks:
+        items = []
+        for slot in one.slots:
+            try:
+                items.append(fill(slot, trainee, shape.kinds))
+            except InputError as error:
+                left_out.append(error.problem)
+        if items:
+            made.append(block_of(_format(one, len(items)), items, one.rounds))
+    if not made:
+        reasons = " ".join(left_out)
+        raise InputError(
+            "session",
+            f"nothing of it is open to {trainee.name}: {reasons}",
+            "Take another one, or open what is closed on the Intake sheet.",
+        )
+    session = dressed(shape.name, made, trainee)
+    return replace(session, notes=(*session.notes, *left_out))
+
+
+def _format(block: ShapeBlock, count: int) -> Format:
+    """Its own format, or one for fewer where a slot is left out."""
+    if count == len(block.slots) or block.format == "interval":
+        return block.format
+    return "straight sets" if count == 1 else "pair" if count == 2 else block.format
 
 
 def dressed(
@@ -159,32 +182,8 @@ def group(shape: Shape, people: Sequence[Trainee]) -> GroupSession:
     """
     if not people:
         raise InputError("people", "there is nobody.", "Pick at least one.")
-    found = tuple((one.name, _as_far_as_open(shape, one)) for one in people)
+    found = tuple((one.name, session_of(shape, one)) for one in people)
     return GroupSession(shape, found, max(length(session).likely for _, session in found))
-
-
-def _as_far_as_open(shape: Shape, trainee: Trainee) -> Session:
-    made: list[Block] = []
-    left_out: list[str] = []
-    for one in shape.blocks:
-        items = []
-        for slot in one.slots:
-            try:
-                items.append(fill(slot, trainee, shape.kinds))
-            except InputError as error:
-                left_out.append(error.problem)
-        if items:
-            fewer = len(items) < len(one.slots)
-            format_ = "straight sets" if fewer and len(items) == 1 else one.format
-            if fewer and len(items) == 2:
-                format_ = "pair"
-            made.append(block_of(format_, items, one.rounds))
-    if not made:
-        raise InputError(
-            "session", f"nothing of it is open to {trainee.name}.", "Take another shape."
-        )
-    session = dressed(shape.name, made, trainee)
-    return replace(session, notes=(*session.notes, *left_out))
 
 
 def cautions(session: Session) -> tuple[str, ...]:

@@ -35,6 +35,8 @@ Paper = Literal["a4", "letter"]
 SIZES: dict[Paper, tuple[float, float]] = {"a4": A4, "letter": LETTER}
 MARGIN = 14 * mm
 TEXT, BOLD = "SourceSans", "SourceSans-Bold"
+LINE = "_____"
+"""Where what was done is written in."""
 
 
 @cache
@@ -122,14 +124,17 @@ def _card(day: FileDay, width: float) -> list[Flowable]:
 
 
 def _block(block: Block, width: float) -> list[Flowable]:
+    head = _text(block_words(block), 10.5, bold=True, after=2)
+    if block.format == "warm-up":
+        told = "; ".join(f"{item.name} {set_words(item.main)}" for item in block.items)
+        return [head, _text(told, 9), Spacer(0, 6)]
     rows: list[list[Any]] = []
     for item in block.items:
-        cue = item.movement.cues[0] if block.format != "warm-up" else ""
-        name = [_text(item.name, 10, bold=True), *([_text(cue, 8)] if cue else [])]
-        boxes = "   ".join(f"{set_words(one)} ▢" for one in item.sets)
-        rows.append([name, [*(_text(words, 9) for words in sets_words(item)), _text(boxes, 9)]])
+        name = [_text(item.name, 10, bold=True), _text(item.movement.cues[0], 8)]
+        lines = "   ".join(f"{set_words(one)} {LINE}" for one in item.sets)
+        rows.append([name, [*(_text(words, 9) for words in sets_words(item)), _text(lines, 9)]])
     table = Table(rows, colWidths=[0.42 * width, 0.58 * width], style=_ruled())
-    return [_text(block_words(block), 10.5, bold=True, after=2), table, Spacer(0, 6)]
+    return [head, table, Spacer(0, 6)]
 
 
 def _built(

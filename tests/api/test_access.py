@@ -100,6 +100,43 @@ REQUESTS = [
         {"id": str(uuid4()), "check": "wrist", "passed": True},
         "athlete",
     ),
+    ("GET", "/api/ladders/{ladder}/doses", None, "ladder"),
+    (
+        "PUT",
+        "/api/ladders/{ladder}/school",
+        {"school": "range", "purpose": "keep", "level": "beginner"},
+        "ladder",
+    ),
+    ("GET", "/api/athletes/{athlete}/week", None, "athlete"),
+    ("PUT", "/api/athletes/{athlete}/week", {"placed": [], "number": 0}, "athlete"),
+    ("POST", "/api/athletes/{athlete}/week/trial", {"placed": [], "number": 0}, "athlete"),
+    ("POST", "/api/athletes/{athlete}/week/solve", {"seconds": 1}, "athlete"),
+    ("POST", "/api/athletes/{athlete}/week/undo", None, "athlete"),
+    (
+        "PUT",
+        "/api/athletes/{athlete}/week/wishes",
+        {"days": [{"index": 0, "minutes": 30}]},
+        "athlete",
+    ),
+    ("GET", "/api/athletes/{athlete}/week/file?kind=ics", None, "athlete"),
+    ("GET", "/api/athletes/{athlete}/days/2026-03-02/session", None, "athlete"),
+    ("GET", "/api/athletes/{athlete}/days/2026-03-02/card", None, "athlete"),
+    ("POST", "/api/athletes/{athlete}/days/2026-03-02/adapt", {"minutes": 20}, "athlete"),
+    ("DELETE", "/api/athletes/{athlete}/days/2026-03-02/adapt", None, "athlete"),
+    ("GET", "/api/athletes/{athlete}/sessions/push-none", None, "athlete"),
+    ("POST", "/api/group-sessions/push-none", {"athletes": ["{athlete}"]}, "athlete"),
+    ("GET", "/api/athletes/{athlete}/daily", None, "athlete"),
+    (
+        "PUT",
+        "/api/athletes/{athlete}/daily/" + str(uuid4()),
+        {"movement": "push-up", "moment": "at the door"},
+        "athlete",
+    ),
+    ("PUT", "/api/athletes/{athlete}/daily/ticks/" + str(uuid4()), {}, "athlete"),
+    ("POST", "/api/athletes/{athlete}/daily/end", {}, "athlete"),
+    ("GET", "/api/athletes/{athlete}/feed", None, "athlete"),
+    ("POST", "/api/athletes/{athlete}/feed", None, "athlete"),
+    ("DELETE", "/api/athletes/{athlete}/feed", None, "athlete"),
     ("POST", "/api/ladders/{ladder}/standing", {"rung_id": "{rung}"}, "ladder"),
     ("POST", "/api/ladders/{ladder}/resume", None, "ladder"),
     ("PUT", "/api/sessions/" + str(uuid4()), {"ladder_id": "{ladder}", **AT}, "ladder"),
@@ -118,13 +155,17 @@ REQUESTS = [
 def filled(value, theirs):
     if isinstance(value, str):
         return value.format(**theirs)
-    return {k: filled(v, theirs) if isinstance(v, str) else v for k, v in (value or {}).items()}
+    if isinstance(value, list):
+        return [filled(one, theirs) for one in value]
+    if isinstance(value, dict):
+        return {key: filled(one, theirs) for key, one in value.items()}
+    return value
 
 
 @pytest.mark.parametrize(("method", "path", "body", "thing"), REQUESTS, ids=lambda v: str(v)[:44])
 def test_another_coachs_things_are_not_there(theirs, new_coach, method, path, body, thing) -> None:
     stranger = new_coach()
-    json = filled(body, theirs) if body else None
+    json = filled(body, theirs)
     response = stranger.client.request(method, path.format(**theirs), json=json)
     told = problem(response, 404)
     assert told["field"] == thing
@@ -136,12 +177,8 @@ def test_what_was_never_there_answers_the_same(
 ) -> None:
     made_up = {name: str(uuid4()) for name in theirs}
     stranger = new_coach()
-    foreign = stranger.client.request(
-        method, path.format(**theirs), json=filled(body, theirs) if body else None
-    )
-    absent = stranger.client.request(
-        method, path.format(**made_up), json=filled(body, made_up) if body else None
-    )
+    foreign = stranger.client.request(method, path.format(**theirs), json=filled(body, theirs))
+    absent = stranger.client.request(method, path.format(**made_up), json=filled(body, made_up))
     assert (absent.status_code, absent.json()) == (foreign.status_code, foreign.json())
 
 
@@ -149,7 +186,7 @@ def test_nothing_changed_by_the_attempts(coach, theirs, new_coach) -> None:
     before = coach.get(f"/api/ladders/{theirs['ladder']}/review")
     stranger = new_coach()
     for method, path, body, _ in REQUESTS:
-        json = filled(body, theirs) if body else None
+        json = filled(body, theirs)
         stranger.client.request(method, path.format(**theirs), json=json)
     assert coach.get(f"/api/ladders/{theirs['ladder']}/review") == before
     assert stranger.get("/api/squad") == {"athletes": []}

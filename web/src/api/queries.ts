@@ -93,6 +93,11 @@ export const queries = {
           }),
         ),
     }),
+  doses: (id: string) =>
+    queryOptions({
+      queryKey: ["ladder", id, "doses"],
+      queryFn: () => answer(api.GET("/api/ladders/{ladder_id}/doses", path(id))),
+    }),
   bridge: (ladder_id: string, lower_id: string, upper_id: string) =>
     queryOptions({
       queryKey: ["ladder", ladder_id, "bridge", lower_id, upper_id],

@@ -27,6 +27,7 @@ import { LaneLines } from "./LaneLines";
 import { RungEditor } from "./RungEditor";
 import { RungSheet } from "./RungSheet";
 import { above, beside, freeName, freshRung } from "./rungs";
+import { SchoolDialog } from "./SchoolDialog";
 import { Stopped } from "./Stopped";
 import { TermsDialog } from "./TermsDialog";
 import { TestDialog } from "./TestDialog";
@@ -286,6 +287,7 @@ function Sheet({ sheet, onGone }: { sheet: Schema["LadderSheet"]; onGone: () => 
           onClose={close}
         />
       )}
+      {dialog === "school" && <SchoolDialog ladder={sheet.id} onClose={close} />}
       {dialog === "terms" && <TermsDialog sheet={sheet} onClose={close} />}
       {dialog === "files" && (
         <FileDialog

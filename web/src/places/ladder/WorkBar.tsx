@@ -8,6 +8,7 @@ export type Act =
   | "ways"
   | "test"
   | "terms"
+  | "school"
   | "files"
   | "compare"
   | "copy"
@@ -51,6 +52,9 @@ export function WorkBar({ sheet, busy, asTable, onTable, onUndo, onRedo, onAct }
       </Button>
       <Button quiet onClick={() => onAct("terms")}>
         Steps …
+      </Button>
+      <Button quiet onClick={() => onAct("school")}>
+        School …
       </Button>
       <Button quiet onClick={() => onAct("files")}>
         Files …

@@ -84,7 +84,7 @@ export function DayColumn(props: Props) {
             day={day.index}
             pinned={pins.some((pin) => pin.task === task.key && pin.day === day.index && pin.there)}
             here={picked === task.key}
-            onPick={() => props.onPick(task.key)}
+            onPress={() => (picked === task.key ? onOpen() : props.onPick(task.key))}
           />
         ))}
         <li
@@ -114,17 +114,18 @@ interface ItemProps {
   day: number;
   pinned: boolean;
   here: boolean;
-  onPick: () => void;
+  /** Picks it; once it is picked, opens the session. */
+  onPress: () => void;
 }
 
-function Item({ task, day, pinned, here, onPick }: ItemProps) {
+function Item({ task, day, pinned, here, onPress }: ItemProps) {
   return (
     <li className="shrink-0" style={{ height: task.minutes * PX, minHeight: 24 }}>
       <button
         type="button"
         draggable
         onDragStart={(event) => event.dataTransfer.setData("text/plain", `${task.key}@${day}`)}
-        onClick={onPick}
+        onClick={onPress}
         aria-pressed={here}
         title={`${task.name}: ${task.sets.join("; ")}`}
         className={`flex h-full w-full flex-col overflow-hidden border-b border-hair px-2 py-0.5 text-left leading-tight ${

@@ -210,7 +210,7 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (monday: string) => vo
                 preview={preview !== null}
                 onPick={(key) => pick({ day: one.index, key })}
                 onOpen={() => {
-                  pick({ day: one.index, key: "" });
+                  pick({ day: one.index, key: day === one.index ? (task?.key ?? "") : "" });
                   setOpen("session");
                 }}
                 onLose={() => lose(one.index)}

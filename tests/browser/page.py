@@ -166,6 +166,20 @@ class Page:
         self.click("Close the session")
         self.find("article")
 
+    def open_next_week(self) -> None:
+        """The Week of the ladder at hand, a week ahead, so that no day of it is past."""
+        self.press("5")
+        self.sees("Hard sets by region".upper())
+        before = self.find("main h1").text
+        self.click("The week after")
+        self.until(lambda: self.find("main h1").text != before)
+
+    def solve_and_keep(self) -> None:
+        self.press("s")
+        self.sees("A plan, not kept yet", "proven best")
+        self.press("k")
+        self.sees_not("A plan, not kept yet")
+
     # ---- judging ----
 
     @property

@@ -155,6 +155,34 @@ def _bench_body(page: Page) -> None:
     page.sees("Measured lengths")
 
 
+def _week(page: Page) -> None:
+    page.open_ladder()
+    page.open_next_week()
+    page.solve_and_keep()
+
+
+def _week_act(act: str, words: str) -> Callable[[Page], None]:
+    def go(page: Page) -> None:
+        _week(page)
+        page.click(act)
+        page.sees(words)
+
+    return go
+
+
+def _week_session(page: Page) -> None:
+    _week(page)
+    page.find("main h2 button").click()
+    page.sees("Before you start".upper())
+
+
+def _week_adapted(page: Page) -> None:
+    _week_session(page)
+    page.click("Adapt the day …")
+    page.click("Show before and after")
+    page.sees("Nothing has to change")
+
+
 def _intake(page: Page) -> None:
     page.click("Intake of Oda Fenwick")
     page.sees("Nothing was asked yet")
@@ -216,6 +244,15 @@ PLACES = {
     "ladder, compared": _workshop("Compare …", "nobody else in the squad"),
     "ladder, deleted": _workshop("Delete …", "Delete the ladder"),
     "movements": _movements,
+    "ladder, school": _workshop("School …", "Set by hand against a rule".upper()),
+    "week": _week,
+    "week, session": _week_session,
+    "week, adapted": _week_adapted,
+    "week, wishes": _week_act("Days and wishes …", "Days with time to train".upper()),
+    "week, sets": _week_act("Sets …", "Sets by hand".upper()),
+    "week, ready sessions": _week_act("Start from a session …", "Takes".upper()),
+    "week, daily dose": _week_act("Daily dose …", "Another movement"),
+    "week, files": _week_act("Print and files …", "Private calendar address".upper()),
     "floor before": _floor_before,
     "floor running": _floor_running,
     "floor resting": _floor_resting,
@@ -251,6 +288,7 @@ def test_the_sign_in_sheet_is_accessible(page: Page) -> None:
         "ladder",
         "bench",
         "bench, compared",
+        "week",
         "floor running",
         "review",
     ],

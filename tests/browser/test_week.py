@@ -53,30 +53,14 @@ def keep_dialog(page: Page) -> None:
     page.until(lambda: not page.find_all('[role="dialog"]'))
 
 
-def next_week(page: Page) -> None:
-    page.press("5")
-    page.sees("Hard sets by region".upper())
-    before = page.find("main h1").text
-    page.click("The week after")
-    page.until(lambda: page.find("main h1").text != before)
-
-
-def solve_and_keep(page: Page) -> None:
-    page.press("s")
-    page.sees("proven best")
-    page.sees("A plan, not kept yet")
-    page.press("k")
-    page.sees_not("A plan, not kept yet")
-
-
 def test_a_week_from_a_placement_to_a_calendar(signed_in: Page) -> None:
     page = signed_in
     page.open_ladder()
-    next_week(page)
+    page.open_next_week()
     assert items(page, "Monday") == []
 
     # planned from where the athlete stands
-    solve_and_keep(page)
+    page.solve_and_keep()
     page.until(lambda: revision(page) == "1: solved")
     planned = {day: items(page, day) for day in ("Monday", "Wednesday", "Friday")}
     rung = planned["Monday"][0]
@@ -93,7 +77,7 @@ def test_a_week_from_a_placement_to_a_calendar(signed_in: Page) -> None:
     ).click()
     page.sees("of 10 min")
     page.script("document.activeElement.blur()")
-    solve_and_keep(page)
+    page.solve_and_keep()
     page.until(lambda: items(page, "Wednesday") == [])
     pick(page, "Monday", rung)
     page.press("]")
@@ -107,7 +91,7 @@ def test_a_week_from_a_placement_to_a_calendar(signed_in: Page) -> None:
     pick(page, "Friday", rung)
     page.press("p")
     page.sees("⌖ pinned")
-    solve_and_keep(page)
+    page.solve_and_keep()
     page.sees("⌖ pinned")
     assert rung in items(page, "Friday")
 
@@ -142,7 +126,7 @@ def test_a_week_from_a_placement_to_a_calendar(signed_in: Page) -> None:
 def test_solving_can_be_left_and_nothing_is_kept(signed_in: Page) -> None:
     page = signed_in
     page.open_ladder()
-    next_week(page)
+    page.open_next_week()
     page.press("s")
     page.sees("A plan, not kept yet")
     page.click("Leave it")
@@ -154,8 +138,8 @@ def test_solving_can_be_left_and_nothing_is_kept(signed_in: Page) -> None:
 def test_whole_days_swap_and_a_lost_day_is_planned_around(signed_in: Page) -> None:
     page = signed_in
     page.open_ladder()
-    next_week(page)
-    solve_and_keep(page)
+    page.open_next_week()
+    page.solve_and_keep()
     rung = items(page, "Monday")[0]
     pick(page, "Monday", rung)
     page.press("o")
@@ -164,7 +148,7 @@ def test_whole_days_swap_and_a_lost_day_is_planned_around(signed_in: Page) -> No
     page.until(lambda: rung in items(page, "Monday"))
     column(page, "Monday").find_element(By.XPATH, './/button[text()="Lose this day"]').click()
     page.sees("lost this week")
-    solve_and_keep(page)
+    page.solve_and_keep()
     assert items(page, "Monday") == []
     assert rung in items(page, "Friday")
 
@@ -172,7 +156,7 @@ def test_whole_days_swap_and_a_lost_day_is_planned_around(signed_in: Page) -> No
 def test_a_ready_session_is_put_on_a_day_and_a_set_is_made_by_hand(signed_in: Page) -> None:
     page = signed_in
     page.open_ladder()
-    next_week(page)
+    page.open_next_week()
     page.click("Start from a session …")
     page.click("Legs, without kit")
     page.sees("Calf raise")

@@ -4,14 +4,21 @@ import json
 import sys
 from pathlib import Path
 
-from bench import bridges, loads, service, slider, statics
+from bench import bridges, loads, service, slider, statics, week
 from invelo.settings import ROOT
 
 
 def main() -> None:
     """Measure, print, keep."""
     path = Path(sys.argv[1]) if len(sys.argv) > 1 else ROOT / ".local" / "bench.json"
-    results = {**bridges.run(), **loads.run(), **statics.run(), **service.run(), **slider.run()}
+    results = {
+        **bridges.run(),
+        **loads.run(),
+        **statics.run(),
+        **service.run(),
+        **slider.run(),
+        **week.run(),
+    }
     for name, figures in results.items():
         print(name)
         for what, value in figures.items():

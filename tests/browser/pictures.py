@@ -12,6 +12,7 @@ from contextlib import contextmanager
 from datetime import UTC, datetime
 from pathlib import Path
 
+import pypdfium2
 from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
 
@@ -114,7 +115,7 @@ def intake(page: Page) -> None:
     page.script("document.activeElement.blur()")
     page.press("1")
     page.click("Intake of Juno Pell")
-    for part, words in (("kit", "lighting bar"), ("tests", "Proposed by"), ("placement", "N·m")):
+    for part, words in (("kit", "lighting bar"), ("placement", "N·m")):
         page.find(f'nav[aria-label="Parts of the intake"] a[href$="/{part}"]').click()
         page.sees(words)
         if part == "kit":
@@ -141,13 +142,44 @@ def workshop(page: Page) -> None:
     page.put("surface under the hands", "70")
     page.sees("hand load")
     page.script("document.activeElement.blur()")
-    take(page, "ladder-edit")
     page.click("Leave it")
     page.click("Compare …")
     page.click("Juno Pell")
     page.sees("≡ Juno Pell")
     take(page, "ladder-beside")
     page.click("No longer")
+
+
+def weeks(page: Page) -> None:
+    """The week, a day's session, the day adapted, and its card as it is printed."""
+    page.press("1")
+    page.open_ladder("Juno Pell")
+    page.press("5")
+    page.sees("Hard sets by region".upper())
+    take(page, "week")
+    page.press(Keys.ENTER)
+    page.sees("Before you start".upper())
+    page.script("document.activeElement.blur()")
+    take(page, "week-session")
+    page.click("Adapt the day …")
+    page.put("Minutes", "20")
+    page.select("Sore place", "wrist")
+    page.click("Show before and after")
+    page.sees("Before", "After")
+    take(page, "week-adapt")
+    page.click("Close")
+    no_dialog(page)
+    page.press(Keys.ENTER)
+    link = page.button("Card to print (PDF)").get_attribute("href")
+    card = page.driver.execute_async_script(
+        "fetch(arguments[0]).then((told) => told.arrayBuffer())"
+        ".then((held) => arguments[1](Array.from(new Uint8Array(held))))",
+        link,
+    )
+    sheet = pypdfium2.PdfDocument(bytes(card))[0]
+    sheet.render(scale=1.4).to_pil().save(FOLDER / "week-card.png")
+    page.click("Close")
+    no_dialog(page)
 
 
 def benches(page: Page) -> None:
@@ -169,7 +201,6 @@ def benches(page: Page) -> None:
     page.select("Shape done", "advanced tuck")
     put(page, "Seconds held", "12")
     page.button("Set it up: narrow")
-    take(page, "bench-band")
     page.click("Set it up: narrow")
     no_dialog(page)
     settled(page)
@@ -227,7 +258,6 @@ def main() -> None:
         take(page, "review")
         page.press("6")
         page.sees("Before you start")
-        take(page, "floor-before")
         page.click("Start the session")
         page.find('[aria-label="Reps"]')
         page.choose("Effort", 8)
@@ -238,6 +268,7 @@ def main() -> None:
         page.press("l")
         page.sees("Next: set 2")
         take(page, "floor-rest")
+        weeks(page)
         benches(page)
         figures(page)
 

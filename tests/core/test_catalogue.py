@@ -227,7 +227,7 @@ def test_pages_hold_only_what_is_known() -> None:
     """A misspelt heading would be passed over in silence."""
     from tomllib import loads
 
-    known = {"family", "movement", "ladder", "test", "skill", "norm"}
+    known = {"family", "movement", "ladder", "test", "skill", "norm", "session"}
     for page in resources.files("invelo.core.catalogue").iterdir():
         if page.name.endswith(".toml"):
             assert set(loads(page.read_text(encoding="utf-8"))) <= known, page.name

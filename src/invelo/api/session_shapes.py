@@ -100,6 +100,7 @@ class AdaptedSheet(Shape):
     after: SessionSheet
     changes: list[Change]
     cuts: list[str]
+    back: list[str] = Field(description="Sets that time left over gave back.")
     regions: list[Before]
     joints: list[Before]
     stop: str
@@ -192,6 +193,7 @@ def adapted_of(done: Adapted, trainee: Trainee) -> AdaptedSheet:
         after=sheet_of(done.after, trainee),
         changes=[Change.model_validate(one) for one in done.changes],
         cuts=list(done.cuts),
+        back=list(done.back),
         regions=compared(done.regions),
         joints=compared(done.joints),
         stop=done.stop,

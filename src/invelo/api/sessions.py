@@ -15,9 +15,9 @@ from invelo.core.dose import Purpose
 from invelo.core.kit import Kind
 from invelo.core.movement import StressedJoint
 from invelo.core.session import builder
+from invelo.core.session import fit as core_fit
 from invelo.core.session import shape as core
 from invelo.core.session.adapt import Today, adapt
-from invelo.core.session.fit import fit
 from invelo.core.session.work import Format
 from invelo.core.week.wishes import monday_of
 from invelo.exchange.setups import Request
@@ -113,6 +113,7 @@ class Fitted(Shape):
 
     session: SessionSheet
     cuts: list[str]
+    back: list[str]
 
 
 class Sore(Request):
@@ -197,11 +198,10 @@ def get_session(
     athlete = access.athlete(db, coach.id, athlete_id)
     who = trainee.of_athlete(db, athlete, moment_for(athlete, now).local_date)
     made = builder.session_of(sessions.find(db, coach.id, shape_id), who)
-    cuts: tuple[str, ...] = ()
-    if minutes is not None:
-        fitted = fit(made, minutes)
-        made, cuts = fitted.session, fitted.cuts
-    return Fitted(session=sheet_of(made, who), cuts=list(cuts))
+    fitted = core_fit.fit(made, minutes) if minutes is not None else core_fit.Fitted(made, ())
+    return Fitted(
+        session=sheet_of(fitted.session, who), cuts=list(fitted.cuts), back=list(fitted.back)
+    )
 
 
 @router.post("/group-sessions/{shape_id}")

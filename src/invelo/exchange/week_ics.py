@@ -10,7 +10,6 @@ from invelo import __version__
 from invelo.exchange.week_words import FileDay, FileWeek
 from invelo.store.plan_tables import Habit
 
-
 ABOUT = timedelta(days=190)
 """Before and after the weeks for which the zone's changes are told: one change of each kind, which
 every reader understands; a feed is read anew long before."""

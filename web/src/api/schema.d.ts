@@ -1749,6 +1749,11 @@ export interface components {
             changes: components["schemas"]["Change"][];
             /** Cuts */
             cuts: string[];
+            /**
+             * Back
+             * @description Sets that time left over gave back.
+             */
+            back: string[];
             /** Regions */
             regions: components["schemas"]["Before"][];
             /** Joints */
@@ -3117,6 +3122,8 @@ export interface components {
             session: components["schemas"]["SessionSheet"];
             /** Cuts */
             cuts: string[];
+            /** Back */
+            back: string[];
         };
         /**
          * ForGroup

@@ -130,6 +130,7 @@ class Adapted:
         before, after: the sessions.
         changes: what was done, in order.
         cuts: what the minutes cost, in order.
+        back: sets that time left over gave back.
         regions: hard sets by region, before and after.
         joints: torque × seconds by joint, before and after.
         lengths: minutes, before and after.
@@ -140,6 +141,7 @@ class Adapted:
     after: Session
     changes: tuple[Change, ...]
     cuts: tuple[str, ...]
+    back: tuple[str, ...]
     regions: tuple[Compared, ...]
     joints: tuple[Compared, ...]
     lengths: tuple[Estimate, Estimate]
@@ -173,9 +175,10 @@ def adapt(session: Session, trainee: Trainee, today: Today) -> Adapted:
         changes.append(Change("all sets", "easier", why))
     now = _warmed(eased, trainee, today)
     cuts: tuple[str, ...] = ()
+    back: tuple[str, ...] = ()
     if today.minutes is not None:
         fitted = fit(now, today.minutes)
-        now, cuts = fitted.session, fitted.cuts
+        now, cuts, back = fitted.session, fitted.cuts, fitted.back
         now = _warmed(now, trainee, today)
     made = [block for block in now.blocks if block.format not in ("warm-up", "preparatory work")]
     now = replace(now, notes=notes_of(made))
@@ -184,6 +187,7 @@ def adapt(session: Session, trainee: Trainee, today: Today) -> Adapted:
         now,
         tuple(changes),
         cuts,
+        back,
         tuple(_regions(session, now)),
         tuple(_joints(trainee, session, now)),
         (length(session), length(now)),

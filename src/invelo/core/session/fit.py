@@ -34,10 +34,12 @@ class Fitted:
     Attributes:
         session: what is left.
         cuts: what was cut, in order, in words.
+        back: sets that time left over gave back, in words.
     """
 
     session: Session
     cuts: tuple[str, ...]
+    back: tuple[str, ...] = ()
 
 
 def fit(session: Session, minutes: float) -> Fitted:
@@ -64,7 +66,7 @@ def fit(session: Session, minutes: float) -> Fitted:
             cuts.append(words)
         if _minutes(now) <= minutes:
             now, back = _given_back(session, now, minutes)
-            return Fitted(now, (*cuts, *back))
+            return Fitted(now, tuple(cuts), back)
     least = length(now).likely
     raise InputError(
         "minutes",
@@ -87,7 +89,7 @@ def _given_back(whole: Session, now: Session, minutes: float) -> tuple[Session, 
             if _minutes(longer) > minutes:
                 return now, tuple(back.values())
             now = longer
-            back[item.key] = f"time left over gives {item.name} {count} sets back"
+            back[item.key] = f"{item.name} has {count} sets again"
     return now, tuple(back.values())
 
 

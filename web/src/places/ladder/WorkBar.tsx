@@ -29,7 +29,7 @@ export function WorkBar({ sheet, busy, asTable, onTable, onUndo, onRedo, onAct }
     <div
       role="toolbar"
       aria-label="Workshop"
-      className="flex flex-wrap items-center gap-1 border-b border-hair px-3 py-1 print:hidden"
+      className="flex flex-wrap items-center border-b border-hair px-3 py-1 print:hidden [&>button]:px-2"
     >
       <Button onClick={() => onAct("add")} title="Add a rung (A)">
         Add a rung …

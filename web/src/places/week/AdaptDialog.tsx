@@ -130,6 +130,9 @@ function BeforeAfter({ found }: { found: Adapted }) {
             ◆ Cut for time: {one}.
           </li>
         ))}
+        {found.back.map((one) => (
+          <li key={one}>Given back, since there is time: {one}.</li>
+        ))}
         {found.changes.length + found.cuts.length === 0 && <li>Nothing has to change.</li>}
       </ul>
       <div className="grid gap-4 pt-3 md:grid-cols-2">

@@ -112,6 +112,14 @@ def test_it_stays_so_easy_that_it_needs_no_warm_up(
     assert coach.get(f"/api/athletes/{athlete}/daily")["daily"] is None
 
 
+def test_a_time_zone_that_does_not_exist_is_refused(coach: Coach, athlete: str) -> None:
+    begins(coach, athlete)
+    path = f"/api/athletes/{athlete}/daily/ticks/{uuid4()}"
+    told = problem(coach.client.put(path, json={"zone": "Mars/Olympus"}), 422)
+    assert told["field"] == "time zone"
+    assert coach.get(f"/api/athletes/{athlete}/daily")["daily"]["done"] == 0
+
+
 # ---- the core ------------------------------------------------------------------------------
 
 BEGUN = date(2026, 3, 2)

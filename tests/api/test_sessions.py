@@ -76,6 +76,24 @@ def test_an_own_session_is_kept_used_again_and_taken_away(coach: Coach, athlete:
     assert problem(gone, 404)["field"] == "session"
 
 
+def test_a_days_session_can_be_kept_as_an_own_one(coach: Coach, athlete: str, day: str) -> None:
+    session = coach.get(f"/api/athletes/{athlete}/days/{day}/session")["session"]
+    blocks = [
+        {
+            "format": block["format"],
+            "slots": [
+                {"family": one["family"], "movements": [one["movement"]], "sets": one["set_count"]}
+                for one in block["items"]
+            ],
+        }
+        for block in session["blocks"]
+        if block["format"] != "warm-up"
+    ]
+    made = coach.put(f"/api/own-sessions/{uuid4()}", name="Monday's", blocks=blocks)
+    again = coach.get(f"/api/athletes/{athlete}/sessions/{made['id']}")["session"]
+    assert again["blocks"] == session["blocks"]
+
+
 @pytest.mark.parametrize(
     ("body", "field"),
     [

@@ -286,3 +286,28 @@ def test_a_block_of_weeks_eases_the_fourth(coach: Coach, athlete: str) -> None:
     assert sum(task["minutes"] for task in easy["tasks"]) < sum(
         task["minutes"] for task in usual["tasks"]
     )
+
+
+def test_a_long_time_away_is_noticed_and_the_way_back_planned(coach: Coach, athlete: str) -> None:
+    ladder = coach.get(f"/api/athletes/{athlete}")["ladders"][0]["id"]
+    coach.trains(ladder)
+    assert not [one for one in next_week(coach, athlete)["notices"] if "logged" in one]
+    coach.clock.pass_by(days=10)
+    monday = date(2026, 4, 6).isoformat()
+    seen = sheet(coach, athlete, monday)
+    assert [one for one in seen["notices"] if one.startswith("Nothing is logged for 5 weeks")]
+    wishes = {"days": [{"index": 0, "minutes": 45}], "begun": monday, "away": 5}
+    seen = coach.put(f"/api/athletes/{athlete}/week/wishes?monday={monday}", **wishes)
+    assert seen["kind"] == "re-entry"
+    assert not [one for one in seen["notices"] if "logged" in one]
+
+
+def test_a_lost_place_is_planned_around(coach: Coach, athlete: str) -> None:
+    seen = next_week(coach, athlete)
+    assert seen["lost"] == {"days": [], "places": []}
+    response = coach.client.post(
+        f"/api/athletes/{athlete}/week/solve?monday={seen['monday']}",
+        json={"lost": {"days": [], "places": [str(uuid4())]}, "seconds": 2},
+    )
+    response.raise_for_status()
+    assert "event: solved" in response.text

@@ -187,6 +187,8 @@ def test_a_daily_dose_begins_is_tried_and_ticked(signed_in: Page) -> None:
     page.sees("Tried it out (1 of 3)")
     page.click("Tick today off")
     page.sees("Ticked off today", "1 of 1 days since")
+    page.click("Close")
+    page.sees("while the kettle boils: 1 rep of push-up")
 
 
 def test_a_ladder_takes_another_school(signed_in: Page) -> None:

@@ -21,6 +21,9 @@ class SessionItem(Shape):
 
     key: str
     name: str
+    movement: str = Field(description="Its id.")
+    family: str
+    set_count: int
     role: str
     goal: str
     why: str = Field(description="How it came to differ from its ladder, '' where it does not.")
@@ -112,6 +115,9 @@ def item_of(item: Item) -> SessionItem:
     return SessionItem(
         key=item.key,
         name=item.name,
+        movement=item.movement.id,
+        family=item.movement.family,
+        set_count=len(item.sets),
         role=item.role,
         goal=item.goal,
         why=item.why,

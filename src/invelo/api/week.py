@@ -31,13 +31,14 @@ from invelo.api.week_shapes import (
 )
 from invelo.core.session.timeline import length
 from invelo.core.session.words import sets_words
+from invelo.core.week.advice import layoff_notice
 from invelo.core.week.problem import WEEKDAYS, Plan
 from invelo.core.week.progress import Progress, Solved
 from invelo.core.week.score import days_of, days_of_region, minutes_on, sets_of_regions
 from invelo.core.week.wishes import monday_of
 from invelo.exchange.week_json import BreachOut, TermOut, breach_out, term_out
 from invelo.solving import Refused, solving
-from invelo.store import access, sessions, tables, week
+from invelo.store import access, look_back, sessions, tables, week
 
 router = APIRouter(prefix="/api/athletes/{athlete_id}/week", tags=["Week"], responses=ERRORS)
 
@@ -255,9 +256,17 @@ def _sheet(db: Database, athlete: tables.Athlete, seen: week.WeekView, today: da
             for one in seen.breaches
         ],
         left_out=list(seen.laid.left_out),
-        notices=list(seen.laid.notices),
-        before=[_before(one) for one in week.look_back(db, athlete.id, seen.monday, LOOK_BACK)],
+        notices=_notices(db, athlete, seen),
+        before=[
+            _before(one) for one in look_back.look_back(db, athlete.id, seen.monday, LOOK_BACK)
+        ],
     )
+
+
+def _notices(db: Database, athlete: tables.Athlete, seen: week.WeekView) -> list[str]:
+    away = layoff_notice(look_back.last_day(db, athlete.id), seen.monday)
+    planned = seen.wishes.week(seen.monday).kind == "re-entry"
+    return [*([away] if away and not planned else []), *seen.laid.notices]
 
 
 def _indices(seen: week.WeekView) -> list[int]:
@@ -306,7 +315,7 @@ def _task(seen: week.WeekView, key: str) -> PlannedTask:
     )
 
 
-def _before(one: week.LookBack) -> WeekBefore:
+def _before(one: look_back.LookBack) -> WeekBefore:
     return WeekBefore(
         monday=one.monday,
         sessions=[DoneSession.model_validate(done) for done in one.sessions],

@@ -7,10 +7,8 @@ from uuid import UUID
 from pydantic import TypeAdapter
 from sqlmodel import Session, col, select
 
-from invelo.core.catalogue import catalogue
 from invelo.core.errors import InputError
-from invelo.core.movement import Muscle, StressedJoint
-from invelo.core.session.totals import HELPER
+from invelo.core.movement import StressedJoint
 from invelo.core.session.trainee import Trainee
 from invelo.core.session.work import Item
 from invelo.core.session.work import Session as CoreSession
@@ -20,14 +18,13 @@ from invelo.core.week.progress import Progress
 from invelo.core.week.score import Breach, Score, breaches, score
 from invelo.core.week.spot import Spot
 from invelo.core.week.tasks import Laid, lay_out
-from invelo.core.week.wishes import StandingWishes, monday_of, usual_wishes
-from invelo.store import logs, person, trainee
+from invelo.core.week.wishes import StandingWishes, usual_wishes
+from invelo.store import person, trainee
 from invelo.store.columns import dated
-from invelo.store.drawings import rungs_of
 from invelo.store.errors import ConflictError
 from invelo.store.moment import Moment
 from invelo.store.plan_tables import WeekPlan, WeekWishes
-from invelo.store.tables import Athlete, Ladder, TrainingSession
+from invelo.store.tables import Athlete
 
 WISHES: TypeAdapter[StandingWishes] = TypeAdapter(StandingWishes)
 PINS: TypeAdapter[tuple[Pin, ...]] = TypeAdapter(tuple[Pin, ...])
@@ -324,59 +321,3 @@ def revisions(db: Session, athlete_id: UUID, monday: date) -> list[WeekPlan]:
     """All that are kept, the newest first."""
     statement = select(WeekPlan).where(WeekPlan.athlete_id == athlete_id, WeekPlan.monday == monday)
     return list(db.exec(statement.order_by(col(WeekPlan.number).desc())))
-
-
-@dataclass(frozen=True)
-class Done:
-    """A session that was done."""
-
-    day: date
-    goal: str
-    sets: int
-    effort: float
-
-
-@dataclass(frozen=True)
-class LookBack:
-    """A week that is over: what was done, and hard sets by region."""
-
-    monday: date
-    sessions: tuple[Done, ...]
-    regions: dict[Muscle, float]
-
-
-def look_back(db: Session, athlete_id: UUID, monday: date, weeks: int = 2) -> tuple[LookBack, ...]:
-    """The weeks before one, the newest first."""
-    rows = db.exec(
-        select(TrainingSession, Ladder)
-        .join(Ladder)
-        .where(
-            Ladder.athlete_id == athlete_id,
-            col(TrainingSession.finished_at).is_not(None),
-            TrainingSession.local_date >= monday - timedelta(days=7 * weeks),
-            TrainingSession.local_date < monday,
-        )
-        .order_by(col(TrainingSession.at))
-    ).all()
-    sets = logs.standing_sets(db, [session.id for session, _ in rows])
-    rungs = {
-        rung.id: catalogue().find_movement(rung.movement)
-        for ladder_id in {row.id for _, row in rows}
-        for rung in rungs_of(db, ladder_id)
-    }
-    found = []
-    for back in range(1, weeks + 1):
-        first = monday - timedelta(days=7 * back)
-        there = [one for one in rows if monday_of(one[0].local_date) == first]
-        regions: dict[Muscle, float] = {}
-        for session, _ in there:
-            for done in sets[session.id]:
-                movement = rungs[done.rung_id]
-                for region in movement.muscles:
-                    weight = 1.0 if region in movement.prime else HELPER
-                    regions[region] = regions.get(region, 0.0) + weight
-        sessions = tuple(
-            Done(s.local_date, row.goal, len(sets[s.id]), s.effort or 0.0) for s, row in there
-        )
-        found.append(LookBack(first, sessions, regions))
-    return tuple(found)

@@ -5619,6 +5619,15 @@ export interface components {
             key: string;
             /** Name */
             name: string;
+            /**
+             * Movement
+             * @description Its id.
+             */
+            movement: string;
+            /** Family */
+            family: string;
+            /** Set Count */
+            set_count: number;
             /** Role */
             role: string;
             /** Goal */

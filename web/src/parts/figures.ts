@@ -113,7 +113,7 @@ function seconds(unit: Unit): string {
 /** "12 reps", "20 s". */
 export function done(count: number, unit: Unit): string {
   const told = rounded(count, Number.isInteger(count) ? 0 : 1);
-  return unit === "reps" ? `${told} reps` : `${told}${thin}${unit}`;
+  return unit === "reps" ? `${told} ${count === 1 ? "rep" : "reps"}` : `${told}${thin}${unit}`;
 }
 
 /** A demand or a capacity by itself: "47.9 kg", "152 N·m". */

@@ -4,10 +4,12 @@ Source: common practice, where a constant does not say otherwise.
 """
 
 from dataclasses import dataclass
+from datetime import date
 from statistics import median
 
 from invelo.core.kit import Kind
 from invelo.core.session.trainee import Trainee
+from invelo.core.week.course import LAYOFF_WEEKS
 from invelo.core.week.problem import Problem
 from invelo.core.week.spot import Spot
 
@@ -54,6 +56,17 @@ def advise_days(light: bool, days: int | None = None, minutes: int | None = None
         fewer = "fewer" if days < usual_days else "more"
         why += "" if days == usual_days else f" There are {days}: {fewer} than that, as told."
     return DaysAdvice(days or usual_days, minutes or usual_minutes, why)
+
+
+def layoff_notice(last: date | None, monday: date) -> str:
+    """What to do about a long time since the last session; '' where there is nothing to."""
+    weeks = (monday - last).days / 7 if last else 0.0
+    if weeks <= LAYOFF_WEEKS:
+        return ""
+    return (
+        f"Nothing is logged for {weeks:.0f} weeks: begin a block with {weeks:.0f} weeks away, so "
+        "that the way back starts at half the sets and rises over as many weeks."
+    )
 
 
 def notices(trainee: Trainee, problem: Problem, places: tuple[Spot, ...]) -> tuple[str, ...]:

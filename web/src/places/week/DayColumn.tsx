@@ -20,11 +20,15 @@ interface Props {
   onPick: (key: string) => void;
   onOpen: () => void;
   onLose: () => void;
+  /** Whether its place cannot be had this week. */
+  placeLost: boolean;
+  onLosePlace: () => void;
   onDrop: (key: string, from: number) => void;
 }
 
 export function DayColumn(props: Props) {
   const { day, tasks, pins, tallest, picked, broken, preview, onOpen, onLose } = props;
+  const { placeLost, onLosePlace } = props;
   const minutes = tasks.reduce((sum, task) => sum + task.minutes, 0);
   const warmUp = tasks.length ? Math.max(0, preview ? 6 : day.taken - minutes) : 0;
   const taken = warmUp + minutes;
@@ -53,6 +57,7 @@ export function DayColumn(props: Props) {
         </h2>
         <p className="text-sm leading-tight text-faint">
           {day.place_name || "anywhere"}
+          {placeLost && ", lost this week"}
           {day.adapted && ", adapted"}
         </p>
         <p className="text-sm">
@@ -102,6 +107,11 @@ export function DayColumn(props: Props) {
         {!day.past && (
           <Button quiet onClick={onLose} className="text-sm">
             {day.lost ? "Have it again" : "Lose this day"}
+          </Button>
+        )}
+        {!day.past && day.place && (
+          <Button quiet onClick={onLosePlace} className="text-sm">
+            {placeLost ? `Have ${day.place_name} again` : `Lose ${day.place_name}`}
           </Button>
         )}
       </footer>

@@ -7,6 +7,7 @@ import { queries } from "../../api/queries";
 import { useKeys } from "../../app/keys";
 import { pickedAthlete } from "../../app/places";
 import { Away } from "../../parts/Away";
+import { done } from "../../parts/figures";
 import { TitleBlock } from "../../parts/TitleBlock";
 import { useAct } from "../../parts/useAct";
 import { Wrong } from "../../parts/Wrong";
@@ -72,6 +73,7 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (monday: string) => vo
   const [open, setOpen] = useState<WeekAct | null>(null);
   const { act, busy, error } = useAct();
   const { solving, start, stop, leave } = useSolve(sheet);
+  const daily = useQuery(queries.daily(sheet.athlete_id)).data?.daily;
   useEffect(() => pickedAthlete.set(sheet.athlete_id), [sheet.athlete_id]);
 
   const draft = draftOf(sheet);
@@ -147,6 +149,13 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (monday: string) => vo
     next.placed = next.placed.filter((one) => !lost.includes(one.day));
     keep(next, `${nameOf(sheet, index)} ${lost.includes(index) ? "lost" : "had again"}`);
   };
+  const losePlace = (place: string, words: string) => {
+    const places = draft.lost.places.includes(place)
+      ? draft.lost.places.filter((one) => one !== place)
+      : [...draft.lost.places, place];
+    const had = places.includes(place) ? "lost" : "had again";
+    keep({ ...draft, lost: { ...draft.lost, places } }, `${words} ${had}`);
+  };
   const acts: Partial<Record<WeekAct, () => void>> = { solve, undo, swap };
   const run = (what: WeekAct) => (acts[what] ?? (() => setOpen(what)))();
 
@@ -191,6 +200,15 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (monday: string) => vo
             onWeek(step < 0 ? weekBefore(sheet.monday) : step > 0 ? weekAfter(sheet.monday) : "")
           }
         />
+        {daily && (
+          <p className="border-b border-hair px-4 py-1">
+            Every day at {daily.at}, {daily.moment}:{" "}
+            {done(daily.amount, daily.unit as "reps" | "s")} of {daily.movement.toLowerCase()}.{" "}
+            <span className="text-faint">
+              {daily.today ? "Ticked off today." : daily.word} {daily.run} days running.
+            </span>
+          </p>
+        )}
         <SolveBar solving={solving} onStop={stop} onLeave={leave} onKeep={keepSolved} busy={busy} />
         <Wrong error={error} />
         <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
@@ -214,6 +232,8 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (monday: string) => vo
                   setOpen("session");
                 }}
                 onLose={() => lose(one.index)}
+                placeLost={draft.lost.places.includes(one.place)}
+                onLosePlace={() => losePlace(one.place, one.place_name)}
                 onDrop={(key, from) =>
                   isOn(draft, key, from) &&
                   move(key, from, one.index, sheet.tasks.find((t) => t.key === key)?.name)

@@ -257,9 +257,7 @@ def _sheet(db: Database, athlete: tables.Athlete, seen: week.WeekView, today: da
         ],
         left_out=list(seen.laid.left_out),
         notices=_notices(db, athlete, seen),
-        before=[
-            _before(one) for one in look_back.look_back(db, athlete.id, seen.monday, LOOK_BACK)
-        ],
+        before=[_before(one) for one in look_back.weeks(db, athlete.id, seen.monday, LOOK_BACK)],
     )
 
 

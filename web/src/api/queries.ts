@@ -1,6 +1,6 @@
 /** What the places read; each key starts with what it is about, so that an act can refresh it. */
 import { queryOptions, useQueryClient } from "@tanstack/react-query";
-import { answer, api } from "./client";
+import { answer, api, type Schema } from "./client";
 
 const path = (ladder_id: string) => ({ params: { path: { ladder_id } } });
 
@@ -144,6 +144,18 @@ export const queries = {
         answer(
           api.GET("/api/athletes/{athlete_id}/week", {
             params: { path: { athlete_id }, query: monday ? { monday } : {} },
+          }),
+        ),
+    }),
+  /** A plan that is not kept: its score, and the rules it breaks. */
+  trial: (sheet: Schema["WeekSheet"], draft: Omit<Schema["ToKeep"], "number" | "word">) =>
+    queryOptions({
+      queryKey: ["athlete", sheet.athlete_id, "trial", sheet.monday, draft],
+      queryFn: () =>
+        answer(
+          api.POST("/api/athletes/{athlete_id}/week/trial", {
+            params: { path: { athlete_id: sheet.athlete_id }, query: { monday: sheet.monday } },
+            body: { ...draft, number: sheet.revision, word: "" },
           }),
         ),
     }),

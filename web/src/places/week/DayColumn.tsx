@@ -6,7 +6,10 @@ import { short } from "./dates";
 import type { Pin, Task } from "./plan";
 
 /** Pixels of a minute. */
-export const PX = 7;
+export const PX = 8;
+
+/** Minutes from which an item has room for its sets below its name. */
+const TWO_LINES = 5;
 
 interface Props {
   day: Schema["PlannedDay"];
@@ -138,7 +141,7 @@ function Item({ task, day, pinned, here, onPress }: ItemProps) {
         onClick={onPress}
         aria-pressed={here}
         title={`${task.name}: ${task.sets.join("; ")}`}
-        className={`flex h-full w-full flex-col overflow-hidden border-b border-hair px-2 py-0.5 text-left leading-tight ${
+        className={`flex h-full w-full flex-col overflow-hidden border-b border-hair px-2 text-left leading-tight ${
           here ? "bg-ink text-sheet" : "hover:bg-wash"
         }`}
       >
@@ -149,9 +152,11 @@ function Item({ task, day, pinned, here, onPress }: ItemProps) {
           </span>
           <span>{pinned ? "⌖ pinned" : ""}</span>
         </span>
-        <span className={`truncate text-sm ${here ? "" : "text-faint"}`}>
-          {task.minutes} min · {task.sets[0]?.split(", rest")[0]}
-        </span>
+        {task.minutes >= TWO_LINES && (
+          <span className={`truncate text-sm ${here ? "" : "text-faint"}`}>
+            {task.minutes} min · {task.sets[0]?.split(", rest")[0]}
+          </span>
+        )}
       </button>
     </li>
   );

@@ -13,13 +13,14 @@ interface Props {
 }
 
 export function ScorePanel({ sheet, picked, onOff }: Props) {
+  const planned = sheet.tasks.some(({ days }) => days.length > 0);
   const unplaced = sheet.tasks.filter(({ days, asked }) => days.length === 0 && asked > 0);
   return (
     <aside
       aria-label="Score"
       className="w-full shrink-0 overflow-y-auto border-line p-3 lg:w-80 lg:border-l"
     >
-      {sheet.breaches.length > 0 && (
+      {planned && sheet.breaches.length > 0 && (
         <div role="alert" className="mb-3 border-l-4 border-over bg-wash p-2">
           <Mark tone="over">Rules that this week breaks</Mark>
           <ul>
@@ -56,7 +57,7 @@ export function ScorePanel({ sheet, picked, onOff }: Props) {
           ◆ {one}
         </p>
       ))}
-      {unplaced.length > 0 && sheet.revision > 0 && (
+      {planned && unplaced.length > 0 && (
         <p className="pb-1 text-watch">
           ◆ On no day yet: {unplaced.map(({ name }) => name).join(", ")}.
         </p>
@@ -95,7 +96,7 @@ function Regions({ sheet }: { sheet: Sheet }) {
               <Bar share={target ? sets / target : 0} />
             </td>
             <td className="pl-2 text-right whitespace-nowrap">
-              {plain(sets)} of {plain(target)}
+              {tenths(sets)} of {tenths(target)}
             </td>
             <td className={`pl-2 text-right whitespace-nowrap ${days < 2 ? "text-watch" : ""}`}>
               {days} d
@@ -108,13 +109,15 @@ function Regions({ sheet }: { sheet: Sheet }) {
           </th>
           <td />
           <td className="text-right whitespace-nowrap" colSpan={2}>
-            {plain(sheet.push)} : {plain(sheet.pull)}
+            {tenths(sheet.push)} : {tenths(sheet.pull)}
           </td>
         </tr>
       </tbody>
     </table>
   );
 }
+
+const tenths = (value: number) => String(Math.round(10 * value) / 10);
 
 /** Sets as a line, the target as a tick at two thirds of the way. */
 function Bar({ share }: { share: number }) {

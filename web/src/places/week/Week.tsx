@@ -78,6 +78,10 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (monday: string) => vo
 
   const draft = draftOf(sheet);
   const preview = solving.best;
+  const tried = useQuery({
+    ...queries.trial(sheet, { ...draft, placed: preview?.placed ?? [] }),
+    enabled: preview !== null && !solving.running,
+  });
   const placed = preview ? preview.placed : draft.placed;
   const days = sheet.days.filter(({ lost }) => !lost);
   const day = picked?.day ?? (days.find(({ past }) => !past) ?? days[0])?.index ?? 0;
@@ -205,7 +209,8 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (monday: string) => vo
             Every day at {daily.at}, {daily.moment}:{" "}
             {done(daily.amount, daily.unit as "reps" | "s")} of {daily.movement.toLowerCase()}.{" "}
             <span className="text-faint">
-              {daily.today ? "Ticked off today." : daily.word} {daily.run} days running.
+              {daily.today ? "Ticked off today." : daily.word}
+              {daily.run > 1 && ` ${daily.run} days running.`}
             </span>
           </p>
         )}
@@ -242,8 +247,8 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (monday: string) => vo
             ))}
           </section>
           <ScorePanel
-            sheet={sheet}
-            picked={task ?? null}
+            sheet={tried.data ?? sheet}
+            picked={(tried.data ?? sheet).tasks.find(({ key }) => key === task?.key) ?? null}
             onOff={() => task && keep(without(draft, task.key, day), `took ${name} off`)}
           />
         </div>

@@ -8,6 +8,7 @@ import { useKeys } from "../../app/keys";
 import { pickedAthlete, pickedLadder } from "../../app/places";
 import { Away } from "../../parts/Away";
 import { Limits } from "../../parts/Limits";
+import { NobodyPicked } from "../../parts/NobodyPicked";
 import { TitleBlock, today } from "../../parts/TitleBlock";
 import { KitPart } from "./KitPart";
 import { PersonPart } from "./PersonPart";
@@ -20,16 +21,7 @@ import { TestsPart } from "./TestsPart";
 export default function Intake() {
   const { athleteId = "" } = useParams();
   const athlete = useQuery({ ...queries.athlete(athleteId), enabled: athleteId !== "" });
-  if (!athleteId)
-    return (
-      <main className="flex-1 p-6">
-        Whose? Pick an athlete in the{" "}
-        <Link to="/squad" className="underline">
-          squad
-        </Link>{" "}
-        first.
-      </main>
-    );
+  if (!athleteId) return <NobodyPicked />;
   if (athlete.error) return <Away error={athlete.error} retry={() => athlete.refetch()} />;
   if (!athlete.data) return <main className="flex-1 p-6 text-faint">Fetching the answers …</main>;
   return <Sheet key={athleteId} athlete={athlete.data} />;

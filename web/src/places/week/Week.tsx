@@ -8,6 +8,7 @@ import { useKeys } from "../../app/keys";
 import { pickedAthlete } from "../../app/places";
 import { Away } from "../../parts/Away";
 import { done } from "../../parts/figures";
+import { NobodyPicked } from "../../parts/NobodyPicked";
 import { TitleBlock } from "../../parts/TitleBlock";
 import { useAct } from "../../parts/useAct";
 import { Wrong } from "../../parts/Wrong";
@@ -42,16 +43,7 @@ export default function Week() {
   const { athleteId = "" } = useParams();
   const [monday, setMonday] = useState("");
   const week = useQuery({ ...queries.week(athleteId, monday), enabled: athleteId !== "" });
-  if (!athleteId)
-    return (
-      <main className="flex-1 p-6">
-        Whose? Pick an athlete in the{" "}
-        <Link to="/squad" className="underline">
-          squad
-        </Link>{" "}
-        first.
-      </main>
-    );
+  if (!athleteId) return <NobodyPicked />;
   if (week.error && !week.data) {
     return (
       <Away error={week.error} retry={() => week.refetch()}>

@@ -233,16 +233,7 @@ def _longer(
     kept = ""
     for one in item.sets:
         if one.movement.unit != rung.movement.unit:
-            sets.append(
-                replace(
-                    one,
-                    name=rung.name,
-                    movement=rung.movement,
-                    modifiers=rung.modifiers,
-                    low=rung.dose.low,
-                    high=rung.dose.high,
-                )
-            )
+            sets.append(replace(one.on(rung), low=rung.dose.low, high=rung.dose.high))
             continue
         by, joint = _ratio(one, rung, trainee)
         by *= one.modifiers.tempo.rep_time / rung.modifiers.tempo.rep_time
@@ -252,16 +243,7 @@ def _longer(
             kept = f"torque × seconds at the {joint}"
             if one.high * by > most:
                 kept += f", as far as {most:g} {'reps' if one.unit == 'reps' else 's'} go"
-        sets.append(
-            replace(
-                one,
-                name=rung.name,
-                movement=rung.movement,
-                modifiers=rung.modifiers,
-                low=low,
-                high=high,
-            )
-        )
+        sets.append(replace(one.on(rung), low=low, high=high))
     easier = item.easier[item.easier.index(rung) + 1 :]
     changed = replace(
         item,
@@ -339,7 +321,8 @@ def _warmed(session: Session, trainee: Trainee, today: Today) -> Session:
         and today.has(item.movement, item.main.modifiers)
     )
     made = warm_up(items, frozenset())
-    return replace(session, blocks=(replace(made, items=(*general, *made.items)), *main))
+    easier = tuple(item for item in made.items if not today.bears(item.movement))
+    return replace(session, blocks=(replace(made, items=(*general, *easier)), *main))
 
 
 def _regions(before: Session, after: Session) -> Iterator[Compared]:

@@ -101,19 +101,11 @@ def drop_set(item: Item) -> Block:
             "drop set", f"“{item.name}” has no easier rung.", "Put one on its ladder, or set none."
         )
     last = item.sets[-1]
+    chain = item.easier[:MOST_DROPS]
+    rests = (*(DROP_BREAK,) * (len(chain) - 1), last.rest)
     drops = tuple(
-        WorkSet(
-            rung.name,
-            rung.movement,
-            rung.modifiers,
-            last.low,
-            last.high,
-            last.effort,
-            last.rest if i == len(item.easier[:MOST_DROPS]) - 1 else DROP_BREAK,
-            "drop",
-            0.0,
-        )
-        for i, rung in enumerate(item.easier[:MOST_DROPS])
+        replace(last.on(rung), rest=rest, kind="drop", share=0.0)
+        for rung, rest in zip(chain, rests, strict=True)
     )
     sets = (*item.sets[:-1], replace(last, rest=DROP_BREAK), *drops)
     names = ", ".join(one.name for one in drops)

@@ -183,14 +183,7 @@ def _own(usual: WorkSet, own: OwnSet, rungs: Mapping[str, Near]) -> WorkSet:
             known = ", ".join(rungs) or "none: it stands on no ladder"
             raise InputError("rung", f"“{own.rung}” is not on its ladder.", f"Use one of {known}.")
         rung = rungs[own.rung].rung
-        made = replace(
-            made,
-            name=rung.name,
-            movement=rung.movement,
-            modifiers=rung.modifiers,
-            low=rung.dose.low,
-            high=rung.dose.high,
-        )
+        made = replace(made.on(rung), low=rung.dose.low, high=rung.dose.high)
     if own.tempo:
         made = replace(made, modifiers=replace(made.modifiers, tempo=Tempo.parse(own.tempo)))
     low = own.low if own.low is not None else made.low

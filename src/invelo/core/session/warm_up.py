@@ -96,7 +96,7 @@ def of_pattern(item: Item) -> Item | None:
     low = max(1, one.low // 2)
     easy = replace(one, low=low, high=low, effort=EASY_EFFORT, rest=SET_REST, kind="easy", side="")
     if rung is not None and rung.movement.unit == one.unit:
-        easy = replace(easy, name=rung.name, movement=rung.movement, modifiers=rung.modifiers)
+        easy = easy.on(rung)
     return Item(f"warm-up:{item.key}", easy.name, "preparation", (easy,), rig=item.rig)
 
 

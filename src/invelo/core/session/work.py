@@ -104,6 +104,10 @@ class WorkSet:
     share: float = 1.0
     side: Literal["", "left", "right"] = ""
 
+    def on(self, rung: Rung) -> "WorkSet":
+        """The same set on another rung."""
+        return replace(self, name=rung.name, movement=rung.movement, modifiers=rung.modifiers)
+
     @property
     def unit(self) -> Unit:
         """What is counted."""

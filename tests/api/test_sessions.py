@@ -218,6 +218,19 @@ def test_six_schools_are_told_and_a_ladder_takes_one(coach: Coach) -> None:
     assert coach.get(path)["rungs"][0]["dose"]["high"] == 10
 
 
+def test_a_new_ladder_takes_the_school_that_is_preferred(coach: Coach) -> None:
+    athlete = coach.enrols()["id"]
+    coach.put(f"/api/athletes/{athlete}/person", schools=["near-failure", "range"])
+    ladder = coach.gives_ladder(athlete)
+    found = coach.get(f"/api/ladders/{ladder['id']}/doses")
+    assert found["school"] == "near-failure"
+    assert all(rung["overrides"] == [] for rung in found["rungs"])
+    assert ladder["rungs"][0]["dose"]["high"] == 30
+    other = coach.enrols(name="Bo Lind")["id"]
+    copied = coach.post(f"/api/ladders/{ladder['id']}/copies", athlete_id=other)
+    assert coach.get(f"/api/ladders/{copied['id']}/doses")["school"] == "near-failure"
+
+
 def test_a_school_that_is_none_is_refused(coach: Coach) -> None:
     ladder = coach.has_ladder()
     body = {"school": "guess", "purpose": "strength", "level": "beginner"}

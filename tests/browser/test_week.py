@@ -153,6 +153,30 @@ def test_whole_days_swap_and_a_lost_day_is_planned_around(signed_in: Page) -> No
     assert rung in items(page, "Friday")
 
 
+DRAG = """
+const [item, column] = arguments;
+const held = new DataTransfer();
+const tell = (kind, on) =>
+  on.dispatchEvent(new DragEvent(kind, {dataTransfer: held, bubbles: true, cancelable: true}));
+tell("dragstart", item); tell("dragover", column); tell("drop", column);
+"""
+
+
+def test_what_is_dragged_to_another_day_moves_there(signed_in: Page) -> None:
+    page = signed_in
+    page.open_ladder()
+    page.open_next_week()
+    page.solve_and_keep()
+    pick(page, "Monday", rung := items(page, "Monday")[0])
+    page.press("o")
+    page.until(lambda: rung not in items(page, "Monday"))
+    item = column(page, "Friday").find_element(By.CSS_SELECTOR, "ol button")
+    page.script(DRAG, item, column(page, "Monday"))
+    page.until(lambda: rung in items(page, "Monday"))
+    page.until(lambda: rung not in items(page, "Friday"))
+    assert "moved" in revision(page)
+
+
 def test_a_ready_session_is_put_on_a_day_and_a_set_is_made_by_hand(signed_in: Page) -> None:
     page = signed_in
     page.open_ladder()

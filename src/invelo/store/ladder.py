@@ -12,16 +12,17 @@ from sqlmodel import Session, col, select
 from invelo.core import ladder as core
 from invelo.core.capacity import Evidence
 from invelo.core.catalogue import ReadyLadder
-from invelo.core.dose import Level, Purpose, range_dose, range_gate
+from invelo.core.dose import Level, Purpose, School
 from invelo.core.placement import Placement, place
 from invelo.core.rung import Rung as CoreRung
+from invelo.core.schools import dose_for, gate_for
 from invelo.core.workshop import Drawing, Drawn
-from invelo.store import capacity, guard, tables
+from invelo.store import capacity, guard, person, tables
 from invelo.store.columns import dated
 from invelo.store.drawings import drawing_of, rungs_of, write
 from invelo.store.errors import ConflictError, MissingError
 from invelo.store.moment import Moment
-from invelo.store.rows import LEVEL, PURPOSE, body_of, stored, terms_of
+from invelo.store.rows import LEVEL, PURPOSE, SCHOOL, body_of, stored, terms_of
 from invelo.store.tables import Athlete, Ladder, Measure, Rung
 
 
@@ -77,12 +78,14 @@ def rung_on(db: Session, ladder_id: UUID, rung_id: UUID) -> Rung:
     return found
 
 
-def drawn(ready: ReadyLadder, purpose: Purpose, level: Level) -> Drawing:
-    """A ready ladder as it is drawn for a purpose: each rung with that dose and gate."""
+def drawn(ready: ReadyLadder, purpose: Purpose, level: Level, school: School = "range") -> Drawing:
+    """A ready ladder as it is drawn for a school and purpose: each rung with that dose and gate."""
     rungs = []
     for one in ready.rungs:
-        dose = range_dose(purpose, level, one.of.unit)
-        rung = CoreRung(one.name, one.of, one.modifiers(), dose, range_gate(dose))
+        modifiers = one.modifiers()
+        rep_time = modifiers.tempo.rep_time
+        dose = dose_for(school, purpose, level, one.of.unit, rep_time=rep_time)
+        rung = CoreRung(one.name, one.of, modifiers, dose, gate_for(school, dose))
         rungs.append(Drawn(uuid4(), rung, one.why))
     ties = [(rungs[low].id, one.id) for i, one in enumerate(rungs) for low in ready.lower(i)]
     return Drawing(tuple(rungs), tuple(sorted(ties)))
@@ -96,15 +99,17 @@ def create(
     level: Level,
     moment: Moment,
 ) -> Ladder:
-    """Give an athlete a ready ladder, and stand them on the rung that their tests say.
+    """Give an athlete a ready ladder by the school they prefer, and stand them on the rung that
+    their tests say.
 
     Raises:
         InputError: for a rung out of range for this body.
         ConflictError: if the athlete has such a ladder, or something closes all of it.
     """
-    drawing = drawn(ready, purpose, level)
+    school: School = next(iter(person.of_athlete(db, athlete.id).schools), "range")
+    drawing = drawn(ready, purpose, level, school)
     because = {"ladder given": ready.id}
-    return begin(db, athlete, ready.goal, drawing, purpose, level, moment, because)
+    return begin(db, athlete, ready.goal, drawing, purpose, level, moment, because, school)
 
 
 def begin(
@@ -116,6 +121,7 @@ def begin(
     level: Level,
     moment: Moment,
     because: Mapping[str, Any],
+    school: School = "range",
 ) -> Ladder:
     """Give an athlete a ladder as it is drawn; its family is its last rung's.
 
@@ -137,6 +143,7 @@ def begin(
         athlete_id=athlete.id,
         goal=goal,
         family=drawing.rungs[-1].rung.movement.family,
+        school=school,
         purpose=purpose,
         level=level,
         created_at=moment.at,
@@ -158,7 +165,8 @@ def copy(db: Session, row: Ladder, other: Athlete, moment: Moment) -> Ladder:
     drawing = drawing_of(db, rungs_of(db, row.id)).afresh()
     because = {"copied from": str(row.id)}
     purpose, level = PURPOSE.validate_python(row.purpose), LEVEL.validate_python(row.level)
-    made = begin(db, other, row.goal, drawing, purpose, level, moment, because)
+    school = SCHOOL.validate_python(row.school)
+    made = begin(db, other, row.goal, drawing, purpose, level, moment, because, school)
     for name in ("least_reps", "least_seconds", "step", "levers"):
         setattr(made, name, getattr(row, name))
     db.flush()

@@ -13,6 +13,16 @@ import { Measures } from "./Measures";
 
 type Told = Schema["Told"];
 
+/** The first one ticked is what a new ladder takes. */
+const SCHOOLS = [
+  ["range", "a fixed range of reps or seconds, climbed before the rung changes"],
+  ["near-failure", "near failure: sets to at most two in reserve"],
+  ["effort", "guided by effort"],
+  ["wave", "a three-day wave of holds"],
+  ["clock", "against the clock, in work windows"],
+  ["habit", "habit: a smallest dose, never pushed"],
+] as const;
+
 export function PersonPart({ athlete }: { athlete: Schema["Athlete"] }) {
   const person = useQuery(queries.person(athlete.id)).data;
   if (!person) return <p className="p-4 text-faint">Fetching what is known …</p>;
@@ -125,7 +135,7 @@ function PersonForm({ athleteId, person }: { athleteId: string; person: Schema["
       </div>
       <Ticks
         name="Schools preferred"
-        options={[["range", "a fixed range of reps or seconds, climbed before the rung changes"]]}
+        options={SCHOOLS}
         on={typed.schools ?? []}
         onChange={(schools) => put({ schools })}
       />

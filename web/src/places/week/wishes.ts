@@ -1,6 +1,5 @@
 /** What is asked of every week, and putting it back changed. */
 import { answer, api, type Schema } from "../../api/client";
-import type { Sheet } from "./plan";
 
 /** Asked for, most of it may be left out; answered, all of it is there. */
 type Told<T> = T extends (infer One)[]
@@ -12,8 +11,10 @@ type Told<T> = T extends (infer One)[]
 export type Wishes = Told<Schema["WishesIn"]>;
 export type Lost = Told<Schema["Losses"]>;
 
-export const wishesOf = (sheet: Schema["WeekSheet"]) => sheet.wishes as Wishes;
-export const lostOf = (sheet: Schema["WeekSheet"]) => sheet.lost as Lost;
+type Sheet = Schema["WeekSheet"];
+
+export const wishesOf = (sheet: Sheet) => sheet.wishes as Wishes;
+export const lostOf = (sheet: Sheet) => sheet.lost as Lost;
 export type Extra = Wishes["extras"][number];
 export type Edit = Wishes["hands"]["edits"][number];
 

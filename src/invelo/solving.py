@@ -40,16 +40,6 @@ class Refused:
 Tidings = Progress | Solved | Refused
 
 
-def warm() -> None:
-    """Load the solver's libraries now, so that the first solve need not."""
-    process = _CONTEXT.Process(target=_nothing, daemon=True)
-    process.start()
-
-
-def _nothing() -> None:
-    pass
-
-
 def _work(pipe: Connection, problem: Problem, start: Plan | None, seconds: float) -> None:
     from invelo.core.week.solve import solve
 

@@ -112,7 +112,7 @@ def test_a_move_that_breaks_a_rule_is_told_and_kept(coach: Coach, athlete: str) 
     every = [{"task": task["key"], "day": 0} for task in seen["tasks"]]
     wishes = {"days": [{"index": 0, "minutes": 20}, {"index": 2, "minutes": 45}]}
     coach.put(f"/api/athletes/{athlete}/week/wishes?monday={seen['monday']}", **wishes)
-    body = {"placed": every * 1, "number": 1}
+    body = {"placed": every, "number": 1}
     trial = coach.post(f"/api/athletes/{athlete}/week/trial?monday={seen['monday']}", **body)
     assert [one["rule"] for one in trial["breaches"]] == ["week.minutes"]
     assert "Monday takes" in trial["breaches"][0]["words"]

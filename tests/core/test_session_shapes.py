@@ -193,7 +193,6 @@ def test_one_minute_is_refused_with_what_the_least_takes() -> None:
 
 def test_a_fitted_session_that_fits_already_is_left_alone() -> None:
     whole = session_of(catalogue().session[0], PLAIN)
-    assert fit(whole, 120) == fit(whole, 120)
     assert fit(whole, 120).session == whole
 
 

@@ -6,7 +6,6 @@ from uuid import UUID
 
 from sqlmodel import Session, col, select
 
-from invelo.core.catalogue import catalogue
 from invelo.core.errors import InputError
 from invelo.core.habit import DailyDose, Standing, standing
 from invelo.core.movement import Modifiers
@@ -136,8 +135,3 @@ def tick(
     db.add(made)
     db.flush()
     return made
-
-
-def dose_of(row: Habit) -> DailyDose:
-    """As the core reads it."""
-    return DailyDose(catalogue().find_movement(row.movement), row.amount, row.moment, row.at)

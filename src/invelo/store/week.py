@@ -315,9 +315,3 @@ def undo(db: Session, athlete: Athlete, monday: date) -> None:
         raise ConflictError("week", "there is nothing to undo.", "Go on from here.")
     db.delete(row)
     db.flush()
-
-
-def revisions(db: Session, athlete_id: UUID, monday: date) -> list[WeekPlan]:
-    """All that are kept, the newest first."""
-    statement = select(WeekPlan).where(WeekPlan.athlete_id == athlete_id, WeekPlan.monday == monday)
-    return list(db.exec(statement.order_by(col(WeekPlan.number).desc())))

@@ -23,6 +23,14 @@ const FORMATS: Edit["format"][] = [
 type OwnSet = Edit["sets"][number];
 const USUAL: OwnSet = { rung: "", tempo: "", low: null, high: null, effort: null, rest: null };
 
+/** A set has no name of its own; its row has. */
+interface Row {
+  id: string;
+  set: OwnSet;
+}
+
+const rowOf = (set: OwnSet): Row => ({ id: crypto.randomUUID(), set });
+
 interface Props {
   sheet: Sheet;
   task: Task;
@@ -32,13 +40,13 @@ interface Props {
 export function EditDialog({ sheet, task, onClose }: Props) {
   const kept = wishesOf(sheet).hands.edits.find(({ key }) => key === task.key);
   const [format, setFormat] = useState<Edit["format"]>(kept?.format ?? "straight sets");
-  const [sets, setSets] = useState<OwnSet[]>(kept?.sets ?? []);
+  const [rows, setRows] = useState<Row[]>((kept?.sets ?? []).map(rowOf));
   const ladder = task.goal ? (task.key.split("/")[0] ?? "") : "";
   const rungs = useQuery({ ...queries.ladder(ladder), enabled: ladder !== "" });
   const names = rungs.data?.rungs.map(({ name }) => name) ?? [];
   const { act, busy, error } = useAct();
-  const put = (at: number, change: Partial<OwnSet>) =>
-    setSets(sets.map((one, i) => (i === at ? { ...one, ...change } : one)));
+  const put = (id: string, change: Partial<OwnSet>) =>
+    setRows(rows.map((row) => (row.id === id ? { id, set: { ...row.set, ...change } } : row)));
   const keep = (edit: Edit | null) =>
     act(() => keepWishes(sheet, withEdit(wishesOf(sheet), edit, task.key)), onClose);
   return (
@@ -46,7 +54,7 @@ export function EditDialog({ sheet, task, onClose }: Props) {
       open
       onOpenChange={onClose}
       title={`Sets of ${task.name}`}
-      about={`As the ladder has it: ${task.sets.join("; ")}. What is left empty stays as it is; the session names the rule that a set overrides.`}
+      about={`As the dose has it: ${task.sets.join("; ")}. What is left empty stays as it is; the session names the rule that a set overrides.`}
       widest
     >
       <Choice
@@ -70,30 +78,33 @@ export function EditDialog({ sheet, task, onClose }: Props) {
           </tr>
         </thead>
         <tbody>
-          {sets.map((one, at) => (
+          {rows.map(({ id, set }, at) => (
             <SetRow
-              // biome-ignore lint/suspicious/noArrayIndexKey: a set is known by its place alone
-              key={at}
+              key={id}
               number={at + 1}
-              set={one}
+              set={set}
               rungs={names}
-              onChange={(change) => put(at, change)}
-              onRemove={() => setSets(sets.filter((_, i) => i !== at))}
+              onChange={(change) => put(id, change)}
+              onRemove={() => setRows(rows.filter((row) => row.id !== id))}
             />
           ))}
         </tbody>
       </table>
       <Wrong error={error} />
       <div className="flex flex-wrap gap-2 pt-3">
-        <Button onClick={() => setSets([...sets, { ...USUAL, ...(sets.at(-1) ?? {}) }])}>
+        <Button onClick={() => setRows([...rows, rowOf(rows.at(-1)?.set ?? USUAL)])}>
           Add a set
         </Button>
-        <Button main busy={busy} onClick={() => keep({ key: task.key, format, sets })}>
+        <Button
+          main
+          busy={busy}
+          onClick={() => keep({ key: task.key, format, sets: rows.map(({ set }) => set) })}
+        >
           Keep
         </Button>
         {kept && (
           <Button quiet busy={busy} onClick={() => keep(null)}>
-            As the ladder has it
+            As the dose has it
           </Button>
         )}
       </div>

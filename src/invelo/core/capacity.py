@@ -10,14 +10,12 @@ from typing import Literal
 from invelo.core.body import Body
 from invelo.core.errors import InputError
 from invelo.core.estimate import Estimate, Input
-from invelo.core.log import PAIN_STOP, SetRecord
+from invelo.core.log import PAIN_STOP, OneSide, SetRecord
 from invelo.core.movement import Modifiers, Movement
 from invelo.core.posture.form import Lane
 from invelo.core.predict import Done, Known
 from invelo.core.reading import Reading
 from invelo.core.tempo import Tempo
-
-Side = Literal["", "left", "right"]
 
 EVIDENCE_DAYS = 28
 """Days back from the newest evidence that still count (ours)."""
@@ -31,10 +29,12 @@ reps in reserve near its top; of a hold only its end tells)."""
 
 
 def tells(done: SetRecord) -> bool:
-    """Whether a logged set says something of capacity: clean, hard enough, not cut by pain."""
+    """Whether a logged set says something of capacity: clean, hard enough, not cut by pain, and not
+    done tired on purpose or broken into pieces."""
     return (
         done.clean
-        and done.amount >= 1
+        and done.kind in ("work", "single")
+        and done.least >= 1
         and done.effort >= EVIDENCE_EFFORT[done.unit]
         and done.pain < PAIN_STOP
     )
@@ -54,7 +54,7 @@ class Evidence:
     day: date
     kind: Literal["test", "set"]
     known: Known
-    side: Side = ""
+    side: OneSide = ""
 
     @property
     def load(self) -> Reading:
@@ -76,15 +76,17 @@ def evidence(
     modifiers: Modifiers,
     amount: float,
     effort: float,
-    side: Side = "",
+    side: OneSide = "",
+    about: tuple[float, float] | None = None,
 ) -> Evidence:
-    """What `amount` reps or seconds of a movement say, done by a body as it was that day.
+    """What `amount` reps or seconds of a movement say, done by a body as it was that day; `about`
+    bounds a count told from memory.
 
     Raises:
         InputError: for a set-up, an amount or an effort out of range.
     """
     done = Done.of(modifiers.setup(movement), amount, modifiers.tempo, effort)
-    known = Known(body, done)
+    known = Known(body, done, about=about)
     _ = known.greatest  # refuses what is out of range
     return Evidence(day, kind, known, side)
 
@@ -160,7 +162,7 @@ def pool(known: Iterable[Evidence]) -> Pool:
     held = tuple(known)
     if not held:
         raise InputError("tests", "nothing says yet what this athlete can do.", "Enter a test.")
-    sided: tuple[Side, Side] = ("left", "right")
+    sided: tuple[OneSide, OneSide] = ("left", "right")
     told = [side for side in sided if any(one.side == side for one in held)]
     if not told:
         return _pool(held)

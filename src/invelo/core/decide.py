@@ -92,7 +92,7 @@ def meets_gate(session: SessionRecord, key: str, rung: Rung) -> bool:
     """Whether a session showed the gate: enough sets, each with its reps, effort and form."""
     done = session.on(key)
     return len(done) >= rung.gate.sets and all(
-        s.amount >= rung.gate.amount and s.effort <= rung.gate.effort and s.clean for s in done
+        s.least >= rung.gate.amount and s.effort <= rung.gate.effort and s.clean for s in done
     )
 
 
@@ -315,7 +315,7 @@ def _building(situation: Situation) -> Proposal:
             "There is no evidence on this rung.",
         )
     run = gate_run(situation)
-    at_top = sum(s.amount >= gate.amount and s.effort <= gate.effort for s in last)
+    at_top = sum(s.least >= gate.amount and s.effort <= gate.effort for s in last)
     reason = (
         f"The gate was met on {run} of {gate.sessions} sessions. Show it once more."
         if run

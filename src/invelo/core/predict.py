@@ -1,6 +1,7 @@
 """From what was done at one set-up to what can be done at another, reps or seconds."""
 
-from dataclasses import dataclass, field
+from collections.abc import Sequence
+from dataclasses import dataclass, field, replace
 from functools import cached_property
 from typing import cast
 
@@ -56,6 +57,10 @@ class Done:
             return cls(setup, seconds=amount, tempo=tempo, effort=effort)
         return cls(setup, amount, tempo=tempo, effort=effort)
 
+    def counted(self, amount: float) -> "Done":
+        """The same with another count."""
+        return Done.of(self.setup, amount, self.tempo, self.effort)
+
     @property
     def amount(self) -> float:
         """Reps or seconds, whichever it is counted in."""
@@ -72,11 +77,14 @@ class Known:
         body: whose.
         done: what.
         days: over how many days of results its scatter is averaged; this is one of them.
+        about: least and most that may have been done, where the count is told from memory; every
+            figure's range then spans what both ends say.
     """
 
     body: Body
     done: Done
     days: int = 1
+    about: tuple[float, float] | None = None
 
     @cached_property
     def load(self) -> Reading:
@@ -121,11 +129,19 @@ class Known:
             )
         )
 
+    @cached_property
+    def _ends(self) -> "tuple[Known, ...]":
+        """The same, had it been the least or the most that is told."""
+        if self.about is None:
+            return ()
+        return tuple(replace(self, done=self.done.counted(end), about=None) for end in self.about)
+
     @property
     def greatest(self) -> Estimate:
         """The capacity as a figure, kg or N·m."""
         capacity = self.capacity
-        return capacity.one_rep if isinstance(capacity, Capacity) else capacity.greatest
+        told = capacity.one_rep if isinstance(capacity, Capacity) else capacity.greatest
+        return _spanning(told, [end.greatest for end in self._ends])
 
     def expected(self, wanted: Reading, tempo: Tempo) -> Estimate:
         """Reps to failure, or seconds, at another set-up of the same body.
@@ -140,8 +156,10 @@ class Known:
             return _nothing_asked("reps" if counted else "s", wanted)
         between = relative_range(wanted, self.load)
         if isinstance(capacity, Capacity):
-            return capacity.predict(wanted.demand.likely, whole_reps(wanted, tempo), between)
-        return capacity.predict(wanted.demand.likely, between)
+            told = capacity.predict(wanted.demand.likely, whole_reps(wanted, tempo), between)
+        else:
+            told = capacity.predict(wanted.demand.likely, between)
+        return _spanning(told, [end.expected(wanted, tempo) for end in self._ends])
 
     def allowed(self, count: float, tempo: Tempo) -> Estimate:
         """The demand at which `count` reps of a tempo, or seconds, are just there.
@@ -151,8 +169,16 @@ class Known:
         """
         capacity = self.capacity
         if isinstance(capacity, Capacity):
-            return capacity.load_for(count, tempo.rep_time)
-        return capacity.torque_for(count)
+            told = capacity.load_for(count, tempo.rep_time)
+        else:
+            told = capacity.torque_for(count)
+        return _spanning(told, [end.allowed(count, tempo) for end in self._ends])
+
+
+def _spanning(told: Estimate, ends: Sequence[Estimate]) -> Estimate:
+    """A figure whose range takes in those of others."""
+    those = (told, *ends)
+    return replace(told, low=min(one.low for one in those), high=max(one.high for one in those))
 
 
 def whole_reps(load: Reading, tempo: Tempo) -> Tempo:

@@ -9,10 +9,10 @@ from dataclasses import dataclass, field, replace
 from typing import Literal
 
 from invelo.core.dose import Dose, Unit
+from invelo.core.log import OneSide, SetKind
 from invelo.core.movement import Modifiers, Movement
 from invelo.core.rung import Rung
 
-SetKind = Literal["work", "easy", "drop", "piece", "single", "cluster"]
 Role = Literal["preparation", "skill", "strength", "small"]
 ROLES: tuple[Role, ...] = ("preparation", "skill", "strength", "small")
 """In the order in which a session does them: hardest skill first, strength next, small muscles
@@ -102,7 +102,7 @@ class WorkSet:
     rest: float
     kind: SetKind = "work"
     share: float = 1.0
-    side: Literal["", "left", "right"] = ""
+    side: OneSide = ""
 
     def on(self, rung: Rung) -> "WorkSet":
         """The same set on another rung."""

@@ -14,11 +14,13 @@ LONGEST_LINE = 1024
 """Characters; a longer line is a fault, not a reading."""
 
 
-class _Line(BaseModel):
+class Line(BaseModel):
+    """One line of a device's protocol."""
+
     model_config = ConfigDict(frozen=True, allow_inf_nan=False)
 
 
-class Hello(_Line):
+class Hello(Line):
     """First line of a scale: what it is and the unit its samples come in."""
 
     type: Literal["hello"] = "hello"
@@ -27,7 +29,7 @@ class Hello(_Line):
     simulated: bool = False
 
 
-class Sample(_Line):
+class Sample(Line):
     """A reading: seconds on the scale's own clock, and the value in its unit."""
 
     type: Literal["sample"] = "sample"
@@ -35,21 +37,21 @@ class Sample(_Line):
     value: float
 
 
-class UnitNow(_Line):
+class UnitNow(Line):
     """The unit of the samples that follow; said when it changes."""
 
     type: Literal["unit"] = "unit"
     unit: Unit
 
 
-class Pull(_Line):
+class Pull(Line):
     """To the stand-in only: how far its band is pulled, times its rest length; 0 lets go."""
 
     type: Literal["pull"] = "pull"
     stretch: float = Field(ge=0, le=3.5)
 
 
-class Trouble(_Line):
+class Trouble(Line):
     """To the stand-in only: fall silent, flood, or drop the link, to see what becomes of it."""
 
     type: Literal["trouble"] = "trouble"
@@ -71,7 +73,7 @@ def from_scale(line: str | bytes) -> FromScale:
     Raises:
         InputError: for what is no such line.
     """
-    return _read(_FROM, line, "scale")
+    return read(_FROM, line, "scale")
 
 
 def to_scale(line: str | bytes) -> ToScale:
@@ -80,7 +82,7 @@ def to_scale(line: str | bytes) -> ToScale:
     Raises:
         InputError: for what is no such line.
     """
-    return _read(_TO, line, "command")
+    return read(_TO, line, "command")
 
 
 def written(message: BaseModel) -> str:
@@ -88,7 +90,12 @@ def written(message: BaseModel) -> str:
     return message.model_dump_json() + "\n"
 
 
-def _read(kinds: TypeAdapter[T], line: str | bytes, who: str) -> T:
+def read(kinds: TypeAdapter[T], line: str | bytes, who: str) -> T:
+    """Read a line as one of several kinds.
+
+    Raises:
+        InputError: naming `who` sent what is none of them.
+    """
     if len(line) > LONGEST_LINE:
         raise InputError(who, f"a line of {len(line)} characters.", "Send one object a line.")
     try:

@@ -43,6 +43,12 @@ def athlete(db: Session, account_id: UUID, athlete_id: UUID, roles: Roles = SEE)
     return _one(db, _allowed(statement, account_id, Athlete.id, roles), "athlete")
 
 
+def lock(db: Session, athlete: Athlete) -> Athlete:
+    """An athlete who is let in already, locked until the transaction ends."""
+    db.refresh(athlete, with_for_update=True)
+    return athlete
+
+
 def ladder(db: Session, account_id: UUID, ladder_id: UUID, roles: Roles = SEE) -> Ladder:
     """A ladder of an allowed athlete; locked until the transaction ends, unless only seen.
 
@@ -55,20 +61,16 @@ def ladder(db: Session, account_id: UUID, ladder_id: UUID, roles: Roles = SEE) -
     return _one(db, _allowed(statement, account_id, Ladder.athlete_id, roles), "ladder")
 
 
-def training_session(
-    db: Session, account_id: UUID, session_id: UUID, roles: Roles = SEE
-) -> TrainingSession:
-    """A session of an allowed athlete.
+def own_session(db: Session, athlete_id: UUID, session_id: UUID) -> TrainingSession:
+    """A session of an athlete who is let in already.
 
     Raises:
-        MissingError: if there is none.
+        MissingError: if there is none of theirs.
     """
-    statement = (
-        select(TrainingSession)
-        .join(Ladder, col(Ladder.id) == TrainingSession.ladder_id)
-        .where(TrainingSession.id == session_id)
+    statement = select(TrainingSession).where(
+        TrainingSession.id == session_id, TrainingSession.athlete_id == athlete_id
     )
-    return _one(db, _allowed(statement, account_id, Ladder.athlete_id, roles), "session")
+    return _one(db, statement, "session")
 
 
 def decision(db: Session, account_id: UUID, decision_id: UUID, roles: Roles = SEE) -> Decision:

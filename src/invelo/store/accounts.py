@@ -1,6 +1,5 @@
 """Coach accounts, sign-in and its brake."""
 
-import hashlib
 import secrets
 from datetime import datetime, timedelta
 from functools import cache
@@ -14,6 +13,7 @@ from invelo.core.errors import InputError
 from invelo.store.errors import ConflictError, ThrottledError
 from invelo.store.moment import require_zone
 from invelo.store.tables import Account, SignIn, SignInAttempt
+from invelo.store.tokens import digest, new_token
 
 PASSWORD_LEAST = 10
 TRY_WINDOW = timedelta(minutes=15)
@@ -30,10 +30,6 @@ def _hasher() -> PasswordHash:
 def _nobody() -> str:
     """Checked against when there is no such account, so that both answers take as long."""
     return _hasher().hash(secrets.token_urlsafe())
-
-
-def _digest(text: str) -> str:
-    return hashlib.sha256(text.encode()).hexdigest()
 
 
 def create(
@@ -72,7 +68,7 @@ def check(db: Session, email: str, password: str, machine: str, now: datetime) -
         ThrottledError: after too many failures with this address or from this machine.
     """
     address = email.strip().lower()
-    limits = {_digest(address): TRIES_PER_ADDRESS, _digest(machine): TRIES_PER_MACHINE}
+    limits = {digest(address): TRIES_PER_ADDRESS, digest(machine): TRIES_PER_MACHINE}
     for key, limit in limits.items():
         oldest, count = db.exec(
             select(func.min(SignInAttempt.at), func.count()).where(
@@ -84,7 +80,7 @@ def check(db: Session, email: str, password: str, machine: str, now: datetime) -
     account = db.exec(select(Account).where(Account.email == address)).first()
     known = account.password_hash if account else _nobody()
     if _hasher().verify(password, known) and account:
-        db.exec(delete(SignInAttempt).where(col(SignInAttempt.key) == _digest(address)))
+        db.exec(delete(SignInAttempt).where(col(SignInAttempt.key) == digest(address)))
         return account
     db.exec(delete(SignInAttempt).where(col(SignInAttempt.at) <= now - TRY_WINDOW))
     db.add_all(SignInAttempt(key=key, at=now) for key in limits)
@@ -94,10 +90,10 @@ def check(db: Session, email: str, password: str, machine: str, now: datetime) -
 def open_session(db: Session, account: Account, now: datetime, lasts: timedelta) -> str:
     """Sign an account in; the token for its cookie, of which only a hash is kept."""
     db.exec(delete(SignIn).where(col(SignIn.expires_at) <= now))
-    token = secrets.token_urlsafe(32)
+    token = new_token()
     db.add(
         SignIn(
-            token_hash=_digest(token),
+            token_hash=digest(token),
             account_id=account.id,
             created_at=now,
             expires_at=now + lasts,
@@ -111,13 +107,13 @@ def for_token(db: Session, token: str, now: datetime) -> Account | None:
     return db.exec(
         select(Account)
         .join(SignIn, col(SignIn.account_id) == Account.id)
-        .where(SignIn.token_hash == _digest(token), SignIn.expires_at > now)
+        .where(SignIn.token_hash == digest(token), SignIn.expires_at > now)
     ).first()
 
 
 def close_session(db: Session, token: str) -> None:
     """Sign out."""
-    db.exec(delete(SignIn).where(col(SignIn.token_hash) == _digest(token)))
+    db.exec(delete(SignIn).where(col(SignIn.token_hash) == digest(token)))
 
 
 def named(db: Session, account_id: UUID) -> Account | None:

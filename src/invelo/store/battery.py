@@ -8,9 +8,10 @@ from sqlmodel import Session
 
 from invelo.core import battery as core
 from invelo.core.battery import Battery, Situation
-from invelo.core.capacity import Evidence, Pool, Side, evidence, groups_of, pool
+from invelo.core.capacity import Evidence, Pool, evidence, groups_of, pool
 from invelo.core.catalogue import ReadyLadder, catalogue
 from invelo.core.errors import InputError
+from invelo.core.log import OneSide
 from invelo.core.movement import Modifiers, Movement
 from invelo.core.posture.form import Lane
 from invelo.core.predict import Done
@@ -33,7 +34,7 @@ class NewTest:
     reps: float | None = None
     seconds: float | None = None
     effort: float = 10.0
-    side: Side = ""
+    side: OneSide = ""
 
     @property
     def amount(self) -> float:

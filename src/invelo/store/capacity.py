@@ -4,10 +4,10 @@ from uuid import UUID
 
 from sqlmodel import Session, col, select
 
-from invelo.core.capacity import Evidence, Side, evidence, tells
+from invelo.core.capacity import Evidence, evidence, tells
 from invelo.core.catalogue import catalogue
 from invelo.store import logs
-from invelo.store.rows import body_on, modifiers_of, set_of
+from invelo.store.rows import ONE_SIDE, about_of, body_on, modifiers_of, set_of
 from invelo.store.tables import Ladder, Measure, Rung, Test
 
 
@@ -26,7 +26,6 @@ def tests_of(db: Session, athlete_id: UUID) -> list[Test]:
 
 def test_evidence(test: Test, bodies: list[Measure]) -> Evidence:
     """What a kept test says."""
-    side: Side = {"left": "left", "right": "right"}.get(test.side, "")  # type: ignore[assignment]
     return evidence(
         test.local_date,
         "test",
@@ -35,7 +34,7 @@ def test_evidence(test: Test, bodies: list[Measure]) -> Evidence:
         modifiers_of(test),
         test.amount,
         test.effort,
-        side,
+        ONE_SIDE.validate_python(test.side),
     )
 
 
@@ -44,35 +43,33 @@ def ladder_evidence(
 ) -> tuple[Evidence, ...]:
     """Everything kept that says something of the capacity a ladder asks for."""
     lanes = {catalogue().find_movement(rung.movement).posture.lane for rung in rungs}
-    tests = tuple(
-        test_evidence(test, bodies)
-        for test in tests_of(db, row.athlete_id)
-        if catalogue().find_movement(test.movement).posture.lane in lanes
-    )
-    return tests + _sets(db, row, bodies, rungs)
+    found = (*_tests(db, row.athlete_id, bodies), *_sets(db, row.athlete_id, bodies))
+    return tuple(one for one in found if one.load.setup.form.lane in lanes)
 
 
-def _sets(
-    db: Session, row: Ladder, bodies: list[Measure], rungs: list[Rung]
-) -> tuple[Evidence, ...]:
-    by_id = {rung.id: rung for rung in rungs}
+def _tests(db: Session, athlete_id: UUID, bodies: list[Measure]) -> tuple[Evidence, ...]:
+    return tuple(test_evidence(test, bodies) for test in tests_of(db, athlete_id))
+
+
+def _sets(db: Session, athlete_id: UUID, bodies: list[Measure]) -> tuple[Evidence, ...]:
     found = []
-    for session in logs.finished(db, row.id):
+    for session in logs.of_athlete(db, athlete_id):
+        day = session.row.local_date
         for done in session.sets:
-            rung = by_id[done.rung_id]
-            movement = catalogue().find_movement(rung.movement)
-            if movement.effort_only or not tells(set_of(done, movement.unit)):
+            movement = catalogue().find_movement(done.movement)
+            if movement.effort_only or not tells(set_of(done)):
                 continue
-            day = session.row.local_date
             found.append(
                 evidence(
                     day,
                     "set",
                     body_on(bodies, day),
                     movement,
-                    modifiers_of(rung),
+                    modifiers_of(done),
                     done.amount,
                     done.effort,
+                    ONE_SIDE.validate_python(done.side),
+                    about_of(done),
                 )
             )
     return tuple(found)
@@ -81,9 +78,4 @@ def _sets(
 def everything(db: Session, athlete_id: UUID) -> tuple[Evidence, ...]:
     """All tests and telling sets of an athlete, whatever they are of."""
     bodies = measures(db, athlete_id)
-    found = tuple(test_evidence(test, bodies) for test in tests_of(db, athlete_id))
-    ladders = db.exec(select(Ladder).where(Ladder.athlete_id == athlete_id)).all()
-    for row in ladders:
-        rungs = list(db.exec(select(Rung).where(Rung.ladder_id == row.id)))
-        found += _sets(db, row, bodies, rungs)
-    return found
+    return (*_tests(db, athlete_id, bodies), *_sets(db, athlete_id, bodies))

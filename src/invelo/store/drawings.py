@@ -69,7 +69,6 @@ def _may_go(db: Session, row: Ladder, rung: Rung) -> None:
             "rung", f"the athlete stands on “{rung.name}”.", "Put them on another first."
         )
     uses = (
-        col(tables.TrainingSession.rung_id),
         col(tables.LoggedSet.rung_id),
         col(tables.Decision.from_rung_id),
         col(tables.Decision.to_rung_id),

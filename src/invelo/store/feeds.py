@@ -1,8 +1,6 @@
 """Private calendar addresses: a token that is shown once, kept hashed, and can be revoked."""
 
-import secrets
 from datetime import datetime
-from hashlib import sha256
 from uuid import UUID
 
 from sqlmodel import Session, col, select
@@ -10,19 +8,14 @@ from sqlmodel import Session, col, select
 from invelo.store.errors import MissingError
 from invelo.store.plan_tables import CalendarFeed
 from invelo.store.tables import Athlete
-
-TOKEN_BYTES = 32
-
-
-def _digest(token: str) -> str:
-    return sha256(token.encode()).hexdigest()
+from invelo.store.tokens import digest, new_token
 
 
 def open_feed(db: Session, athlete_id: UUID, now: datetime) -> str:
     """Make an address for an athlete in place of the one there was; its token is told this once."""
     revoke(db, athlete_id, now)
-    token = secrets.token_urlsafe(TOKEN_BYTES)
-    db.add(CalendarFeed(token_hash=_digest(token), athlete_id=athlete_id, created_at=now))
+    token = new_token()
+    db.add(CalendarFeed(token_hash=digest(token), athlete_id=athlete_id, created_at=now))
     db.flush()
     return token
 
@@ -50,7 +43,7 @@ def athlete_of(db: Session, token: str) -> Athlete:
     Raises:
         MissingError: for a token that opens nothing, or no longer.
     """
-    row = db.get(CalendarFeed, _digest(token))
+    row = db.get(CalendarFeed, digest(token))
     athlete = db.get(Athlete, row.athlete_id) if row and row.revoked_at is None else None
     if athlete is None:
         raise MissingError("calendar")

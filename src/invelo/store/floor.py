@@ -1,106 +1,148 @@
-"""The floor: a session is opened, sets are logged, it is closed, and a decision is proposed."""
+"""The floor: a session is opened, sets are logged, it is closed, and decisions are proposed.
+
+What is done already is always taken in, in whatever order it comes: a device may have been away,
+and two may have run one session. Only what is about to begin can be refused.
+"""
 
 from dataclasses import dataclass
-from datetime import datetime
+from datetime import datetime, timedelta
 from uuid import UUID
 
-from sqlmodel import Session, col, update
+from sqlmodel import Session, col, select
 
-from invelo.core.decide import Neighbour, Proposal, Situation, decide
+from invelo.core.catalogue import catalogue
 from invelo.core.dose import amount_of
-from invelo.core.errors import require_within
-from invelo.core.log import SetRecord
-from invelo.store import guard, logs
+from invelo.core.errors import InputError, require_within
+from invelo.core.log import OneSide, SetKind, SetRecord, Told
+from invelo.core.movement import Modifiers, Movement
+from invelo.store import guard, judge, logs
 from invelo.store import ladder as ladders
 from invelo.store.columns import dated
-from invelo.store.errors import ConflictError
-from invelo.store.ladder import LadderView
+from invelo.store.errors import ConflictError, MissingError
+from invelo.store.floor_tables import Skip
 from invelo.store.moment import Moment
-from invelo.store.rows import UNIT, units_of
-from invelo.store.tables import Athlete, Decision, Ladder, LoggedSet, TrainingSession
+from invelo.store.rows import modifiers_of, set_up_columns
+from invelo.store.tables import Athlete, Decision, Ladder, LoggedSet, Rung, TrainingSession
 
-SESSIONS_JUDGED = 12
-"""Sessions of the ladder a decision looks back on."""
+ABOUT_TO_BEGIN = timedelta(minutes=15)
+"""A session whose start is no older than this is about to begin, and can be refused (ours)."""
+
+LONGEST_NOTE = 500
 
 
 @dataclass(frozen=True)
 class SetEntry:
-    """A set as the device sends it."""
+    """A set as the device sends it.
+
+    Attributes:
+        id: made by the device.
+        number: of the set within its item, from 1.
+        effort: 1–10.
+        moment: when it was done.
+        rung_id: of a set on a ladder; None off any.
+        movement, modifiers: what was done, where it is not simply the rung.
+        reps, seconds, centimetres: the one it is counted in.
+        told: the count as it was told, in place of the three; from memory or exact.
+        partial: reps that fell short of depth.
+        clean: whether form held.
+        faults, felt_in: what was seen, and where it was felt.
+        pain, pain_place: 0–10, and where.
+        note: in words.
+        item, kind, side: of the session, of the set, of the body.
+        asked: what the set was to be, low and high.
+        corrects: the set this one puts right.
+        skew: seconds by which the device's clock stood behind ours, where it could not be believed.
+    """
 
     id: UUID
-    rung_id: UUID
     number: int
-    reps: float | None
-    seconds: float | None
     effort: float
-    clean: bool
-    pain: int
-    pain_place: str
     moment: Moment
-    corrects: UUID | None = None
+    rung_id: UUID | None = None
+    movement: Movement | None = None
+    modifiers: Modifiers | None = None
+    reps: float | None = None
+    seconds: float | None = None
     centimetres: float | None = None
+    told: Told | None = None
+    partial: int = 0
+    clean: bool = True
+    faults: tuple[str, ...] = ()
+    felt_in: tuple[str, ...] = ()
+    pain: int = 0
+    pain_place: str = ""
+    note: str = ""
+    item: str = ""
+    kind: SetKind = "work"
+    side: OneSide = ""
+    asked: tuple[int, int] | None = None
+    corrects: UUID | None = None
+    skew: float | None = None
 
 
-def start(db: Session, row: Ladder, session_id: UUID, moment: Moment) -> TrainingSession:
-    """Open a session on the rung the athlete stands on. A replay finds the same one.
+def start(
+    db: Session,
+    athlete: Athlete,
+    session_id: UUID,
+    name: str,
+    moment: Moment,
+    now: datetime,
+    ladder: Ladder | None = None,
+) -> TrainingSession:
+    """Open a session. A replay finds the same one.
+
+    Args:
+        db: one transaction.
+        athlete: who trains.
+        session_id: the device's own, or the planned day's.
+        name: what the session is called.
+        moment: when and where it began.
+        now: by our clock.
+        ladder: the one it is of, if of one alone.
 
     Raises:
-        ConflictError: if pain stopped the movement, if another session is open, if something
-            closes it, or if the id names a session of another ladder.
+        ConflictError: if the id names a session of someone else; or if it is about to begin and
+            pain stopped the movement, or something closes it.
     """
     kept = db.get(TrainingSession, session_id)
     if kept is not None:
-        if kept.ladder_id == row.id:
+        if kept.athlete_id == athlete.id:
             return kept
         raise ConflictError("session id", "it is in use.", "Make a new id for each session.")
-    if row.stopped:
-        raise ConflictError(
-            "ladder",
-            f"it is stopped: {row.stopped}",
-            "Take it up again on the Ladder sheet once a clinician agrees.",
-        )
-    if logs.unfinished(db, row.id) is not None:
-        raise ConflictError(
-            "session", "another session of this ladder is open.", "Finish or discard it first."
-        )
-    standing = row.standing_id
-    assert standing is not None  # noqa: S101  (a ladder is made with a test, which places)
-    rung = ladders.rung_on(db, row.id, standing)
-    guard.allow(db, row.athlete_id, [rung.movement], moment.local_date)
-    session = TrainingSession(id=session_id, ladder_id=row.id, rung_id=standing, **dated(moment))
+    if ladder is not None and now - moment.at < ABOUT_TO_BEGIN:
+        _may_begin(db, ladder, moment)
+    session = TrainingSession(
+        id=session_id, athlete_id=athlete.id, name=name.strip() or "Session", **dated(moment)
+    )
     db.add(session)
     db.flush()
     return session
 
 
+def _may_begin(db: Session, ladder: Ladder, moment: Moment) -> None:
+    if ladder.stopped:
+        raise ConflictError(
+            "ladder",
+            f"it is stopped: {ladder.stopped}",
+            "Take it up again on the Ladder sheet once a clinician agrees.",
+        )
+    assert ladder.standing_id is not None  # noqa: S101  (a ladder is entered when it is made)
+    rung = ladders.rung_on(db, ladder.id, ladder.standing_id)
+    movement = catalogue().find_movement(rung.movement)
+    guard.allow(db, ladder.athlete_id, [movement.id], moment.local_date)
+
+
 def log(db: Session, session: TrainingSession, entry: SetEntry, now: datetime) -> LoggedSet:
-    """Log one set, for good. A replay of the same set changes nothing.
+    """Log one set, for good. A replay of the same set changes nothing; a set that comes after its
+    session was closed is taken in, and the session judged anew.
 
     Raises:
         InputError: for an amount, effort or pain out of range, or reps of a hold.
-        ConflictError: if the id names a set with other figures, if the session is finished and
-            this corrects nothing, or if the set to correct is not in this session.
-        MissingError: if the rung is not on the session's ladder.
+        ConflictError: if the id names a set with other figures, or if the set to correct is not in
+            this session.
+        MissingError: if the rung is on no ladder of the athlete's.
     """
-    rung = ladders.rung_on(db, session.ladder_id, entry.rung_id)
-    unit = UNIT.validate_python(rung.unit)
-    amount = amount_of(rung.name, unit, entry.reps, entry.seconds, entry.centimetres)
-    SetRecord(str(rung.id), amount, entry.effort, entry.clean, entry.pain, entry.pain_place, unit)
-    require_within("set number", entry.number, 1, 99, "")
-    fresh = LoggedSet(
-        id=entry.id,
-        session_id=session.id,
-        rung_id=entry.rung_id,
-        number=entry.number,
-        amount=amount,
-        effort=entry.effort,
-        clean=entry.clean,
-        pain=entry.pain,
-        pain_place=entry.pain_place.strip(),
-        corrects=entry.corrects,
-        server_at=now,
-        **dated(entry.moment),
-    )
+    fresh = _row(db, session, entry, now)
     kept = db.get(LoggedSet, entry.id)
     if kept is not None:
         if _same(kept, fresh):
@@ -108,24 +150,122 @@ def log(db: Session, session: TrainingSession, entry: SetEntry, now: datetime) -
         raise ConflictError(
             "set id", "it names a set with other figures.", "Send a correction with a new id."
         )
-    if entry.corrects is None and session.finished_at is not None:
-        raise ConflictError(
-            "session", "it is finished.", "Correct one of its sets, or start a new session."
-        )
     if entry.corrects is not None:
         old = db.get(LoggedSet, entry.corrects)
         if old is None or old.session_id != session.id:
             raise ConflictError(
                 "corrects", "that set is not in this session.", "Name a set of this session."
             )
+        taken = select(LoggedSet.id).where(LoggedSet.corrects == old.id)
+        if db.exec(taken).first() is not None:
+            raise ConflictError(
+                "corrects", "that set is corrected already.", "Correct the newest row of it."
+            )
     db.add(fresh)
     db.flush()
     return fresh
 
 
+def _row(db: Session, session: TrainingSession, entry: SetEntry, now: datetime) -> LoggedSet:
+    """The row of a set, checked."""
+    rung = _rung_of(db, session.athlete_id, entry.rung_id) if entry.rung_id else None
+    movement = entry.movement
+    if rung is not None:
+        of_rung = catalogue().find_movement(rung.movement)
+        if movement is not None and movement.id != of_rung.id:
+            raise InputError("movement", "the rung is of another.", "Leave it out.")
+        movement = of_rung
+    if movement is None:
+        raise InputError("movement", "nothing says what was done.", "Name a rung or a movement.")
+    if entry.modifiers is not None:
+        modifiers = entry.modifiers
+    else:
+        modifiers = modifiers_of(rung) if rung else movement.own(Modifiers())
+    name = rung.name if rung else movement.name
+    if entry.told is not None:
+        amount = entry.told.amount
+    else:
+        amount = amount_of(name, movement.unit, entry.reps, entry.seconds, entry.centimetres)
+    about = entry.told.about if entry.told is not None else None
+    SetRecord(
+        str(entry.rung_id or ""),
+        amount,
+        entry.effort,
+        entry.clean,
+        entry.pain,
+        entry.pain_place,
+        movement.unit,
+        about=about,
+        partial=entry.partial,
+    )
+    require_within("set number", entry.number, 1, 99, "")
+    if len(entry.note) > LONGEST_NOTE:
+        raise InputError("note", f"it is over {LONGEST_NOTE} letters.", "Say it in fewer.")
+    least, most = about or (None, None)
+    low, high = entry.asked or (None, None)
+    return LoggedSet(
+        id=entry.id,
+        session_id=session.id,
+        rung_id=entry.rung_id,
+        **set_up_columns(movement.id, modifiers),
+        item=entry.item or (str(rung.ladder_id) if rung else f"movement:{movement.id}"),
+        kind=entry.kind,
+        side=entry.side,
+        number=entry.number,
+        amount=amount,
+        least=least,
+        most=most,
+        partial=entry.partial,
+        asked_low=low,
+        asked_high=high,
+        effort=entry.effort,
+        clean=entry.clean,
+        faults=list(entry.faults),
+        felt_in=list(entry.felt_in),
+        pain=entry.pain,
+        pain_place=entry.pain_place.strip(),
+        note=entry.note.strip(),
+        corrects=entry.corrects,
+        server_at=now,
+        skew_s=entry.skew,
+        **dated(entry.moment),
+    )
+
+
+def _rung_of(db: Session, athlete_id: UUID, rung_id: UUID) -> Rung:
+    statement = select(Rung).join(Ladder, col(Ladder.id) == Rung.ladder_id)
+    found = db.exec(statement.where(Rung.id == rung_id, Ladder.athlete_id == athlete_id)).first()
+    if found is None:
+        raise MissingError("rung")
+    return found
+
+
+TOLD = (
+    *("session_id", "rung_id", "movement", "item", "kind", "side", "number", "amount"),
+    *("least", "most", "partial", "effort", "clean", "faults", "felt_in", "pain", "pain_place"),
+    *("note", "corrects"),
+)
+"""What makes two rows of a set the same."""
+
+
 def _same(kept: LoggedSet, fresh: LoggedSet) -> bool:
-    told = ("session_id", "rung_id", "number", "amount", "effort", "clean", "pain", "pain_place")
-    return all(getattr(kept, name) == getattr(fresh, name) for name in told)
+    return all(getattr(kept, name) == getattr(fresh, name) for name in TOLD)
+
+
+def skip(
+    db: Session,
+    session: TrainingSession,
+    row_id: UUID,
+    name: str,
+    number: int,
+    why: str,
+    at: Moment,
+) -> None:
+    """Keep that a set was left out, and why. A replay changes nothing."""
+    if db.get(Skip, row_id) is None:
+        row = Skip(id=row_id, session_id=session.id, name=name, number=number, why=why, **dated(at))
+        db.add(row)
+        db.flush()
 
 
 def discard(db: Session, session: TrainingSession) -> None:
@@ -140,23 +280,23 @@ def discard(db: Session, session: TrainingSession) -> None:
 
 
 def finish(
-    db: Session,
-    row: Ladder,
-    athlete: Athlete,
-    session: TrainingSession,
-    effort: float,
-    moment: Moment,
-) -> Decision:
-    """Close a session, place the athlete anew and propose what comes next.
+    db: Session, athlete: Athlete, session: TrainingSession, effort: float, moment: Moment
+) -> list[Decision]:
+    """Close a session, place the athlete anew on each ladder it touched, and propose what comes
+    next. Closing it again with the same effort changes nothing.
 
     Raises:
-        ConflictError: if it is finished already, or nothing was logged.
+        ConflictError: if it was finished with another effort, or nothing was logged.
         InputError: for an effort out of range.
     """
     require_within("session effort", effort, 1, 10, "")
     if session.finished_at is not None:
+        if session.effort == effort:
+            return judge.decisions_of(db, session)
         raise ConflictError(
-            "session", "it is finished already.", "Its decision is on the Review sheet."
+            "session",
+            f"it is finished already, at effort {session.effort:g}.",
+            "Its decisions are on the Review sheet.",
         )
     if not logs.standing_sets(db, [session.id]):
         raise ConflictError("session", "no set is logged in it.", "Log a set, or discard it.")
@@ -164,74 +304,5 @@ def finish(
     session.effort = effort
     db.add(session)
     db.flush()
-    seen = ladders.record_placement(db, row, athlete, moment, {"session": str(session.id)})
-    return _propose(db, seen, session, moment)
-
-
-def situation(db: Session, seen: LadderView) -> Situation:
-    """What a decision on this ladder looks at."""
-    here = seen.standing
-    below, above = seen.measured.below(here), seen.measured.above(here)
-    return Situation(
-        key=str(seen.row.standing_id),
-        rung=seen.measured.rungs[here],
-        below=_neighbour(seen, max(below, default=None)),
-        above=_neighbour(seen, _next(seen, above)),
-        sessions=tuple(
-            s.record(units_of(seen.rungs)) for s in logs.finished(db, seen.row.id, SESSIONS_JUDGED)
-        ),
-        purpose=seen.row.purpose,  # type: ignore[arg-type]
-        terms=seen.measured.terms,
-    )
-
-
-def _next(seen: LadderView, above: tuple[int, ...]) -> int | None:
-    """Where to go on: the first way up that is open, the first at all if none is."""
-    open_ways = (index for index in above if index not in seen.shut)
-    return next(open_ways, above[0] if above else None)
-
-
-def _neighbour(seen: LadderView, index: int | None) -> Neighbour | None:
-    if index is None:
-        return None
-    told = seen.placement.predictions[index] if seen.placement else None
-    return Neighbour(str(seen.rungs[index].id), seen.measured.rungs[index], told)
-
-
-def _propose(db: Session, seen: LadderView, session: TrainingSession, moment: Moment) -> Decision:
-    asked = situation(db, seen)
-    proposal: Proposal = decide(asked)
-    lapsing = (
-        update(Decision)
-        .where(col(Decision.ladder_id) == seen.row.id, col(Decision.answer).is_(None))
-        .values(answer="lapse", answered_at=moment.at, word="a newer session spoke")
-    )
-    db.exec(lapsing)
-    decision = Decision(
-        ladder_id=seen.row.id,
-        session_id=session.id,
-        **dated(moment),
-        outcome=proposal.outcome,
-        from_rung_id=UUID(asked.key),
-        to_rung_id=UUID(proposal.to),
-        reason=proposal.reason,
-        figures=[{"name": f.name, "value": f.value, "unit": f.unit} for f in proposal.figures],
-        rules=[rule.id for rule in proposal.rules],
-        confidence=proposal.confidence,
-        confidence_why=proposal.confidence_why,
-        inputs={
-            "purpose": asked.purpose,
-            "school": seen.row.school,
-            "sessions": [str(s.row.id) for s in logs.finished(db, seen.row.id, SESSIONS_JUDGED)],
-            "gate": {
-                "sets": asked.rung.gate.sets,
-                "amount": asked.rung.gate.amount,
-                "unit": asked.rung.gate.unit,
-                "effort": asked.rung.gate.effort,
-                "sessions": asked.rung.gate.sessions,
-            },
-        },
-    )
-    db.add(decision)
-    db.flush()
-    return decision
+    judge.judge(db, athlete, session, moment)
+    return judge.decisions_of(db, session)

@@ -66,6 +66,18 @@ def of_athlete(db: Session, athlete_id: UUID) -> list[Ladder]:
     return list(db.exec(statement.order_by(col(Ladder.created_at), col(Ladder.id))))
 
 
+def of_one(db: Session, athlete_id: UUID, ladder_id: UUID) -> Ladder:
+    """A ladder of an athlete who is let in already.
+
+    Raises:
+        MissingError: if it is not theirs.
+    """
+    found = db.get(Ladder, ladder_id)
+    if found is None or found.athlete_id != athlete_id:
+        raise MissingError("ladder")
+    return found
+
+
 def rung_on(db: Session, ladder_id: UUID, rung_id: UUID) -> Rung:
     """A rung of this ladder.
 
@@ -179,7 +191,7 @@ def delete(db: Session, row: Ladder) -> None:
     Raises:
         ConflictError: if sessions are logged on it, which stay.
     """
-    used = select(tables.TrainingSession.id).where(tables.TrainingSession.ladder_id == row.id)
+    used = select(tables.LoggedSet.id).join(tables.Rung).where(tables.Rung.ladder_id == row.id)
     if db.exec(used.limit(1)).first() is not None:
         raise ConflictError(
             "ladder", "sessions are logged on it, which stay.", "Leave it, or export it first."

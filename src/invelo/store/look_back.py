@@ -11,8 +11,7 @@ from invelo.core.movement import Muscle
 from invelo.core.session.totals import HELPER
 from invelo.core.week.wishes import monday_of
 from invelo.store import logs
-from invelo.store.drawings import rungs_of
-from invelo.store.tables import Ladder, TrainingSession
+from invelo.store.tables import TrainingSession
 
 
 @dataclass(frozen=True)
@@ -37,35 +36,31 @@ class LookBack:
 def weeks(db: Session, athlete_id: UUID, monday: date, count: int = 2) -> tuple[LookBack, ...]:
     """The weeks before one, the newest first."""
     rows = db.exec(
-        select(TrainingSession, Ladder)
-        .join(Ladder)
+        select(TrainingSession)
         .where(
-            Ladder.athlete_id == athlete_id,
+            TrainingSession.athlete_id == athlete_id,
             col(TrainingSession.finished_at).is_not(None),
             TrainingSession.local_date >= monday - timedelta(days=7 * count),
             TrainingSession.local_date < monday,
         )
         .order_by(col(TrainingSession.at))
     ).all()
-    sets = logs.standing_sets(db, [session.id for session, _ in rows])
-    rungs = {
-        rung.id: catalogue().find_movement(rung.movement)
-        for ladder_id in {row.id for _, row in rows}
-        for rung in rungs_of(db, ladder_id)
-    }
+    sets = logs.standing_sets(db, [session.id for session in rows])
     found = []
     for back in range(1, count + 1):
         first = monday - timedelta(days=7 * back)
-        there = [one for one in rows if monday_of(one[0].local_date) == first]
+        there = [one for one in rows if monday_of(one.local_date) == first]
         regions: dict[Muscle, float] = {}
-        for session, _ in there:
+        for session in there:
             for done in sets[session.id]:
-                movement = rungs[done.rung_id]
+                if done.kind == "easy":
+                    continue
+                movement = catalogue().find_movement(done.movement)
                 for region in movement.muscles:
                     weight = 1.0 if region in movement.prime else HELPER
                     regions[region] = regions.get(region, 0.0) + weight
         sessions = tuple(
-            Done(s.local_date, row.goal, len(sets[s.id]), s.effort or 0.0) for s, row in there
+            Done(one.local_date, one.name, len(sets[one.id]), one.effort or 0.0) for one in there
         )
         found.append(LookBack(first, sessions, regions))
     return tuple(found)
@@ -75,8 +70,9 @@ def last_day(db: Session, athlete_id: UUID) -> date | None:
     """The day of an athlete's newest finished session."""
     statement = (
         select(col(TrainingSession.local_date))
-        .join(Ladder)
-        .where(Ladder.athlete_id == athlete_id, col(TrainingSession.finished_at).is_not(None))
+        .where(
+            TrainingSession.athlete_id == athlete_id, col(TrainingSession.finished_at).is_not(None)
+        )
         .order_by(col(TrainingSession.at).desc())
         .limit(1)
     )

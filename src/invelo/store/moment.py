@@ -7,6 +7,9 @@ from zoneinfo import ZoneInfo, available_timezones
 
 from invelo.core.errors import InputError
 
+FIRST_YEAR, LAST_YEAR = 1970, 2200
+"""Between which something may have happened; past them calendars cannot be reckoned with."""
+
 
 @dataclass(frozen=True)
 class Moment:
@@ -24,6 +27,8 @@ class Moment:
         """Refuse a naive time and a zone nobody knows."""
         if self.at.tzinfo is None:
             raise InputError("time", "it has no offset from UTC.", "End it in Z or +01:00.")
+        if not FIRST_YEAR <= self.at.year <= LAST_YEAR:
+            raise InputError("at", f"the year {self.at.year} is none of ours.", "Give the day's.")
         require_zone(self.zone)
 
     @property

@@ -1,18 +1,18 @@
 """From rows to the core's values, and from computed values to what is stored."""
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Iterable
 from dataclasses import asdict
 from datetime import date
 from typing import Any
-from uuid import UUID
 
-from pydantic import TypeAdapter
+from pydantic import TypeAdapter, ValidationError
 
 from invelo.core.body import Body
 from invelo.core.catalogue import catalogue
 from invelo.core.dose import Dose, Gate, Level, Purpose, School, Unit
+from invelo.core.errors import InputError
 from invelo.core.estimate import Estimate
-from invelo.core.log import SessionRecord, SetRecord
+from invelo.core.log import OneSide, SessionRecord, SetKind, SetRecord
 from invelo.core.movement import Modifiers
 from invelo.core.rung import Rung
 from invelo.core.terms import Lever, Terms
@@ -39,12 +39,28 @@ UNIT: TypeAdapter[Unit] = TypeAdapter(Unit)
 PURPOSE: TypeAdapter[Purpose] = TypeAdapter(Purpose)
 LEVEL: TypeAdapter[Level] = TypeAdapter(Level)
 SCHOOL: TypeAdapter[School] = TypeAdapter(School)
+SET_KIND: TypeAdapter[SetKind] = TypeAdapter(SetKind)
+ONE_SIDE: TypeAdapter[OneSide] = TypeAdapter(OneSide)
 LEVER_ORDER: TypeAdapter[tuple[Lever, ...]] = TypeAdapter(tuple[Lever, ...])
 
 
 def modifiers_of(row: tables.SetUp) -> Modifiers:
     """What a row changes about its movement."""
     return CHANGES.validate_python(row.changes)
+
+
+def changes_from(told: dict[str, Any]) -> Modifiers:
+    """What someone says is changed about a movement.
+
+    Raises:
+        InputError: naming what of it cannot be read.
+    """
+    try:
+        return CHANGES.validate_python(told)
+    except ValidationError as error:
+        what = error.errors()[0]
+        where = ".".join(str(part) for part in ("changes", *what["loc"]))
+        raise InputError(where, f"{what['msg'].lower()}.", "Send it as it was given.") from error
 
 
 def set_up_columns(movement: str, modifiers: Modifiers) -> dict[str, Any]:
@@ -72,20 +88,9 @@ def rung_of(row: tables.Rung) -> Rung:
     )
 
 
-Units = Mapping[UUID, Unit]
-"""What the sets of a ladder's rungs are counted in, by the rung's id."""
-
-
-def units_of(rungs: Iterable[tables.Rung]) -> Units:
-    """What each rung's sets are counted in."""
-    return {rung.id: UNIT.validate_python(rung.unit) for rung in rungs}
-
-
-def session_of(
-    session: tables.TrainingSession, sets: Iterable[tables.LoggedSet], units: Units
-) -> SessionRecord:
+def session_of(session: tables.TrainingSession, sets: Iterable[tables.LoggedSet]) -> SessionRecord:
     """A session as decisions read it; rungs are keyed by their row's id."""
-    return SessionRecord(session.local_date, tuple(set_of(row, units[row.rung_id]) for row in sets))
+    return SessionRecord(session.local_date, tuple(set_of(row) for row in sets))
 
 
 def rung_columns(rung: Rung) -> dict[str, Any]:
@@ -114,11 +119,27 @@ def terms_of(row: tables.Ladder) -> Terms:
     )
 
 
-def set_of(row: tables.LoggedSet, unit: Unit) -> SetRecord:
+def set_of(row: tables.LoggedSet) -> SetRecord:
     """A logged set as decisions read it."""
     return SetRecord(
-        str(row.rung_id), row.amount, row.effort, row.clean, row.pain, row.pain_place, unit
+        str(row.rung_id or ""),
+        row.amount,
+        row.effort,
+        row.clean,
+        row.pain,
+        row.pain_place,
+        catalogue().find_movement(row.movement).unit,
+        SET_KIND.validate_python(row.kind),
+        ONE_SIDE.validate_python(row.side),
+        row.number,
+        about_of(row),
+        row.partial,
     )
+
+
+def about_of(row: tables.LoggedSet) -> tuple[float, float] | None:
+    """The least and the most of a count told from memory."""
+    return None if row.least is None or row.most is None else (row.least, row.most)
 
 
 def stored(estimate: Estimate) -> dict[str, Any]:

@@ -1,5 +1,6 @@
 """Sessions: a coach's own to start from, and days that were adapted."""
 
+from collections.abc import Collection
 from datetime import date, datetime
 from typing import Any
 from uuid import UUID
@@ -111,16 +112,26 @@ def keep_adapted(
         db.flush()
 
 
-def adapted(db: Session, athlete_id: UUID, day: date) -> CoreSession | None:
-    """A day's session as it was adapted last; None where it was not."""
-    statement = select(AdaptedDay).where(AdaptedDay.athlete_id == athlete_id, AdaptedDay.day == day)
+def adapted(
+    db: Session, athlete_id: UUID, day: date, besides: Collection[UUID] = ()
+) -> CoreSession | None:
+    """A day's session as it was adapted last; None where it was not, or only `besides`."""
+    statement = select(AdaptedDay).where(
+        AdaptedDay.athlete_id == athlete_id,
+        AdaptedDay.day == day,
+        col(AdaptedDay.id).not_in(besides),
+    )
     row = db.exec(statement.order_by(col(AdaptedDay.at).desc(), col(AdaptedDay.id))).first()
     return read(row.session) if row else None
 
 
-def drop_adapted(db: Session, athlete_id: UUID, day: date) -> None:
-    """Go back to what was planned."""
+def drop_adapted(
+    db: Session, athlete_id: UUID, day: date, only: Collection[UUID] | None = None
+) -> None:
+    """Go back to what was planned, or to before some adaptations."""
     statement = select(AdaptedDay).where(AdaptedDay.athlete_id == athlete_id, AdaptedDay.day == day)
+    if only is not None:
+        statement = statement.where(col(AdaptedDay.id).in_(only))
     for row in db.exec(statement):
         db.delete(row)
     db.flush()

@@ -135,13 +135,13 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
     )
     placed = _newest(db, Placement, ids)
     waiting = _newest(db, Decision, ids, col(Decision.answer).is_(None))
-    last = _newest(db, TrainingSession, ids, col(TrainingSession.finished_at).is_not(None))
+    last = logs.newest_of(db, [one.id for one in people])
     sets = logs.standing_sets(db, [session.id for session in last.values()])
     found: list[SquadLine] = []
     for athlete in people:
         ladder = first.get(athlete.id)
         key = ladder.id if ladder else None
-        session = last.get(key)
+        session = last.get(athlete.id)
         worst = max(sets[session.id], key=lambda s: s.pain, default=None) if session else None
         condition = Condition(
             stopped=ladder.stopped if ladder else "",

@@ -8,6 +8,7 @@ from uuid import UUID, uuid4
 
 from sqlalchemy import (
     ARRAY,
+    CheckConstraint,
     Column,
     ForeignKey,
     Index,
@@ -311,53 +312,69 @@ class Placement(Dated, Computed, table=True):
 
 
 class TrainingSession(Dated, table=True):
-    """A session of one ladder. Its id is made by the device, so that a replay finds it."""
+    """What an athlete did on one occasion, of one ladder or of several. Its id is made by the
+    device, or told with a planned day, so that two devices at one session write into one."""
 
     __tablename__ = "training_session"
     __table_args__ = (
-        Index("ix_training_session_ladder_id_at", "ladder_id", "at"),
-        Index(
-            "uq_training_session_open",
-            "ladder_id",
-            unique=True,
-            postgresql_where=text("finished_at IS NULL"),
-        ),
+        Index("ix_training_session_athlete_id_at", "athlete_id", "at"),
         within("effort", 1, 10),
     )
 
     id: UUID = Field(primary_key=True)
-    ladder_id: UUID = Field(foreign_key="ladder.id", ondelete="CASCADE")
-    rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE")
+    name: str
     finished_at: datetime | None = instant(nullable=True)
     effort: float | None = None
 
 
-class LoggedSet(Dated, table=True):
+class LoggedSet(Dated, SetUp, table=True):
     """One set as it was logged: never changed, corrected by a new row that names the old.
 
-    `at` is the device's clock; `server_at` ours.
+    `at` is when it was done, `server_at` when we heard of it; `skew_s` is by how many seconds the
+    device's own clock stood behind ours, where that was too much to believe it. `amount` holds
+    full reps (or seconds, or cm), `partial` reps that fell short; `least` and `most` bound a count
+    told from memory. `asked_low` and `asked_high` are what the set was to be. `rung_id` is empty
+    for a movement off any ladder.
     """
 
     __tablename__ = "logged_set"
     __table_args__ = (
         Index("ix_logged_set_session_id", "session_id"),
+        Index("ix_logged_set_rung_id", "rung_id"),
         within("number", 1, 99),
         within("amount", 0, 3600),
         within("effort", 1, 10),
         within("pain", 0, 10),
+        within("partial", 0, 200),
+        one_of("kind", "work", "easy", "drop", "piece", "single", "cluster"),
+        one_of("side", "", "left", "right"),
+        CheckConstraint("least <= amount AND amount <= most", "about"),
     )
 
     id: UUID = Field(primary_key=True)
     session_id: UUID = Field(foreign_key="training_session.id", ondelete="CASCADE")
-    rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
+    rung_id: UUID | None = Field(default=None, foreign_key="rung.id", ondelete="CASCADE")
+    item: str = ""
+    kind: str = "work"
+    side: str = ""
     number: int
     amount: float
+    least: float | None = None
+    most: float | None = None
+    partial: int = 0
+    asked_low: int | None = None
+    asked_high: int | None = None
     effort: float
     clean: bool
+    faults: list[str] = Field(default_factory=list, sa_column=Column(ARRAY(Text), nullable=False))
+    felt_in: list[str] = Field(default_factory=list, sa_column=Column(ARRAY(Text), nullable=False))
     pain: int
     pain_place: str
+    note: str = ""
     corrects: UUID | None = Field(default=None, foreign_key="logged_set.id", ondelete="CASCADE")
     server_at: datetime = instant()
+    skew_s: float | None = None
 
 
 class Decision(Dated, Computed, table=True):
@@ -371,7 +388,7 @@ class Decision(Dated, Computed, table=True):
 
     id: UUID = Field(default_factory=uuid4, primary_key=True)
     ladder_id: UUID = Field(foreign_key="ladder.id", ondelete="CASCADE")
-    session_id: UUID = Field(foreign_key="training_session.id", ondelete="CASCADE", unique=True)
+    session_id: UUID = Field(foreign_key="training_session.id", ondelete="CASCADE", index=True)
     outcome: str
     from_rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
     to_rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")

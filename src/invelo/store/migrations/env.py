@@ -3,7 +3,7 @@
 from alembic import context
 from sqlmodel import SQLModel
 
-from invelo.store import plan_tables, tables  # noqa: F401  (fill the metadata)
+from invelo.store import floor_tables, plan_tables, tables  # noqa: F401  (fill the metadata)
 from invelo.store.database import engine_for
 
 engine = engine_for(context.config.attributes["url"])

@@ -1,0 +1,147 @@
+"""After a session: the athlete placed anew and what comes next proposed, ladder by ladder."""
+
+from collections.abc import Collection, Sequence
+from uuid import UUID
+
+from sqlmodel import Session, col, select, update
+
+from invelo.core.decide import Neighbour, Proposal, Situation, decide
+from invelo.store import ladder as ladders
+from invelo.store import logs
+from invelo.store.columns import dated
+from invelo.store.ladder import LadderView
+from invelo.store.moment import Moment
+from invelo.store.tables import Athlete, Decision, Ladder, Rung, TrainingSession
+
+SESSIONS_JUDGED = 12
+"""Sessions of the ladder a decision looks back on."""
+
+
+def decisions_of(db: Session, session: TrainingSession) -> list[Decision]:
+    """What a session led to, of each ladder the newest."""
+    rows = db.exec(
+        select(Decision)
+        .where(Decision.session_id == session.id)
+        .order_by(col(Decision.at).desc(), col(Decision.id))
+    )
+    newest: dict[UUID, Decision] = {}
+    for row in rows:
+        newest.setdefault(row.ladder_id, row)
+    return list(newest.values())
+
+
+def judge(
+    db: Session,
+    athlete: Athlete,
+    session: TrainingSession,
+    moment: Moment,
+    only: Collection[UUID] | None = None,
+) -> None:
+    """Place the athlete by a finished session's sets, and propose what comes next, on each ladder.
+
+    Args:
+        db: one transaction.
+        athlete: whose.
+        session: which.
+        moment: when it is judged.
+        only: ladders to look at; all that the session touched if left out.
+    """
+    for row in _touched(db, session):
+        if only is None or row.id in only:
+            seen = ladders.record_placement(db, row, athlete, moment, {"session": str(session.id)})
+            _propose(db, seen, session, moment)
+
+
+def judge_all(
+    db: Session, athlete: Athlete, sessions: Sequence[TrainingSession], moment: Moment
+) -> None:
+    """Judge each ladder once, by the newest of some sessions, oldest first, that touched it."""
+    left: set[UUID] = {row.id for session in sessions for row in _touched(db, session)}
+    for session in reversed(sessions):
+        here = left & {row.id for row in _touched(db, session)}
+        judge(db, athlete, session, moment, here)
+        left -= here
+
+
+def judge_anew(db: Session, athlete: Athlete, session: TrainingSession, moment: Moment) -> None:
+    """Judge a session again to which something came late, where the coach has not answered."""
+    if session.finished_at is None:
+        return
+    answered = {row.ladder_id for row in decisions_of(db, session) if row.answered_by is not None}
+    open_ones = [row.id for row in _touched(db, session) if row.id not in answered]
+    judge(db, athlete, session, moment, open_ones)
+
+
+def _touched(db: Session, session: TrainingSession) -> list[Ladder]:
+    """The ladders that a session's sets stand on, locked, in a fixed order."""
+    rungs = {one.rung_id for one in logs.standing_sets(db, [session.id])[session.id]}
+    ladders_of = select(Rung.ladder_id).where(col(Rung.id).in_(rungs - {None}))
+    statement = select(Ladder).where(col(Ladder.id).in_(ladders_of)).order_by(col(Ladder.id))
+    return list(db.exec(statement.with_for_update()))
+
+
+def situation(db: Session, seen: LadderView) -> Situation:
+    """What a decision on this ladder looks at."""
+    here = seen.standing
+    below, above = seen.measured.below(here), seen.measured.above(here)
+    return Situation(
+        key=str(seen.row.standing_id),
+        rung=seen.measured.rungs[here],
+        below=_neighbour(seen, max(below, default=None)),
+        above=_neighbour(seen, _next(seen, above)),
+        sessions=tuple(s.record for s in logs.finished(db, seen.row.id, SESSIONS_JUDGED)),
+        purpose=seen.row.purpose,  # type: ignore[arg-type]
+        terms=seen.measured.terms,
+    )
+
+
+def _next(seen: LadderView, above: tuple[int, ...]) -> int | None:
+    """Where to go on: the first way up that is open, the first at all if none is."""
+    open_ways = (index for index in above if index not in seen.shut)
+    return next(open_ways, above[0] if above else None)
+
+
+def _neighbour(seen: LadderView, index: int | None) -> Neighbour | None:
+    if index is None:
+        return None
+    told = seen.placement.predictions[index] if seen.placement else None
+    return Neighbour(str(seen.rungs[index].id), seen.measured.rungs[index], told)
+
+
+def _propose(db: Session, seen: LadderView, session: TrainingSession, moment: Moment) -> Decision:
+    asked = situation(db, seen)
+    proposal: Proposal = decide(asked)
+    lapsing = (
+        update(Decision)
+        .where(col(Decision.ladder_id) == seen.row.id, col(Decision.answer).is_(None))
+        .values(answer="lapse", answered_at=moment.at, word="a newer session spoke")
+    )
+    db.exec(lapsing)
+    decision = Decision(
+        ladder_id=seen.row.id,
+        session_id=session.id,
+        **dated(moment),
+        outcome=proposal.outcome,
+        from_rung_id=UUID(asked.key),
+        to_rung_id=UUID(proposal.to),
+        reason=proposal.reason,
+        figures=[{"name": f.name, "value": f.value, "unit": f.unit} for f in proposal.figures],
+        rules=[rule.id for rule in proposal.rules],
+        confidence=proposal.confidence,
+        confidence_why=proposal.confidence_why,
+        inputs={
+            "purpose": asked.purpose,
+            "school": seen.row.school,
+            "sessions": [str(s.row.id) for s in logs.finished(db, seen.row.id, SESSIONS_JUDGED)],
+            "gate": {
+                "sets": asked.rung.gate.sets,
+                "amount": asked.rung.gate.amount,
+                "unit": asked.rung.gate.unit,
+                "effort": asked.rung.gate.effort,
+                "sessions": asked.rung.gate.sessions,
+            },
+        },
+    )
+    db.add(decision)
+    db.flush()
+    return decision

@@ -14,6 +14,7 @@ from invelo.api import (
     battery,
     bench,
     catalogue,
+    check_in,
     dose,
     floor,
     habit,
@@ -21,6 +22,10 @@ from invelo.api import (
     kit,
     ladder,
     ladder_files,
+    link,
+    live,
+    log_files,
+    motion,
     person,
     placements,
     problems,
@@ -36,9 +41,10 @@ from invelo.api import (
     squad,
     week,
     week_files,
+    with_sets,
     workshop,
 )
-from invelo.api.context import Clock, NobodyError, system_clock
+from invelo.api.context import Clock, LinkEndedError, NobodyError, system_clock
 from invelo.settings import Settings
 from invelo.solving import AT_ONCE
 
@@ -74,6 +80,10 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
     async def nobody(_: Request, __: NobodyError) -> JSONResponse:
         return problems.sign_in_needed()
 
+    @app.exception_handler(LinkEndedError)
+    async def ended(_: Request, error: LinkEndedError) -> JSONResponse:
+        return problems.link_ended(str(error))
+
     for place in (
         health,
         sign_in,
@@ -97,7 +107,13 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
         week_files,
         sessions,
         habit,
+        link,
+        check_in,
         floor,
+        with_sets,
+        log_files,
+        motion,
+        live,
         review,
     ):
         app.include_router(place.router)

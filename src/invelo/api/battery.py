@@ -15,10 +15,11 @@ from invelo.core import MODEL_VERSION
 from invelo.core.battery import PROTOCOL, STOP
 from invelo.core.bench import Task
 from invelo.core.body import Body
-from invelo.core.capacity import Evidence, Pool, Side
+from invelo.core.capacity import Evidence, Pool
 from invelo.core.catalogue import TestKind, catalogue
 from invelo.core.dose import Unit
 from invelo.core.figure import figure
+from invelo.core.log import OneSide
 from invelo.core.norms import norm_of
 from invelo.core.reading import reading
 from invelo.core.results import before, between, sides
@@ -38,7 +39,7 @@ class NewTest(Changes):
     reps: int | None = Field(None, examples=[12])
     seconds: float | None = Field(None, description="Of a hold, up to an hour.")
     effort: float = 10.0
-    side: Side = Field("", description="Of a movement done one side at a time.")
+    side: OneSide = Field("", description="Of a movement done one side at a time.")
 
     def core(self) -> battery.NewTest:
         """As the store keeps it."""
@@ -106,7 +107,7 @@ class TestDone(Shape):
     family: str
     amount: float
     unit: Unit
-    side: Side
+    side: OneSide
     effort: float
     model_version: str
     since: str = Field(description="Against the test of the same kind before it; '' if none.")

@@ -1,234 +1,313 @@
-"""Floor: today's session, run and logged set by set."""
+"""Floor: what a device takes along, and what it sends back set by set.
 
-from collections.abc import Sequence
+The athlete comes by their link, the coach by their sign-in; both find the same.
+"""
+
 from datetime import date
+from typing import Any, Literal, TypeVar
 from uuid import UUID
 
-from fastapi import APIRouter, Response
-from pydantic import AwareDatetime, Field
+from fastapi import APIRouter, Query, Response
+from pydantic import Field
 
-from invelo.api.context import Coach, Database, Now, moment_for
+from invelo.api.context import AtWork, Database, DeviceClock, Now, OnFloor, device_moment
+from invelo.api.log_shapes import LoggedSession, LoggedSet, sessions_of, sets_of
 from invelo.api.problems import ERRORS
 from invelo.api.review import Decision, decision_of
-from invelo.api.shapes import Dose, Gate, RungName, Shape, dose_of, gate_of
+from invelo.api.run_shapes import (
+    Paths,
+    RunSheet,
+    Stopped,
+    TakeAlongSheet,
+    kinds_of,
+    run_item,
+    run_sheet,
+)
+from invelo.api.shapes import Shape
 from invelo.core.catalogue import catalogue
-from invelo.core.caution import BEFORE_A_SESSION, STANDING
-from invelo.core.log import PAIN_STOP
+from invelo.core.check_in import ALARMS, PLACES
+from invelo.core.log import MOST_LOGGED, PAIN_STOP, OneSide, SetKind, told
+from invelo.core.movement import MUSCLES
 from invelo.exchange.setups import Request
-from invelo.store import access, drawings, floor, logs, tables
-from invelo.store.rows import modifiers_of
+from invelo.store import access, drawings, floor, judge, last_time, live, logs, notes, run
+from invelo.store import ladder as ladders
+from invelo.store.errors import MissingError
+from invelo.store.moment import Moment
+from invelo.store.rows import changes_from
 
-router = APIRouter(prefix="/api", tags=["Floor"], responses=ERRORS)
+router = APIRouter(prefix="/api/athletes/{athlete_id}", tags=["Floor"], responses=ERRORS)
 
+MOST_FAULTS = 6
+WARM = "warm-up:"
+"""How the key of what warms up begins."""
 
-class LoggedSet(Shape):
-    """A set as it was logged."""
-
-    id: UUID
-    rung_id: UUID
-    number: int
-    amount: float = Field(description="Reps, or seconds of a hold.")
-    effort: float
-    clean: bool
-    pain: int
-    pain_place: str
+T = TypeVar("T")
 
 
-class RunningSession(Shape):
-    """A session that is open, with the sets logged so far."""
-
-    id: UUID
-    sets: list[LoggedSet]
-
-
-class TodayRung(RungName):
-    """A rung as the floor needs it."""
-
-    dose: Dose
-    gate: Gate
-    tempo: str
-    rep_time_s: float
-    cues: list[str]
-    faults: list[str]
-
-
-class LastTime(Shape):
-    """What was done on this rung the last time."""
-
-    local_date: date
-    sets: list[LoggedSet]
-
-
-class Today(Shape):
-    """What to do today: the rung, the easier one beside it, the cautions."""
-
-    ladder_id: UUID
-    athlete_id: UUID
-    athlete_name: str
-    goal: str
-    stopped: str
-    rung: TodayRung
-    easier: TodayRung | None
-    last_time: LastTime | None
-    cautions: list[str]
-    pain_stop: int = Field(description="Pain, 0–10, at which the movement ends for the day.")
-    running: RunningSession | None
-
-
-class NewSession(Request):
+class NewRun(DeviceClock):
     """A session opened on a device."""
 
-    ladder_id: UUID
-    at: AwareDatetime = Field(description="The device's clock.")
-    zone: str | None = Field(None, description="The device's IANA zone.")
+    name: str = Field(max_length=80, examples=["Monday"])
+    ladder_id: UUID | None = Field(None, description="The one it is of, if of one alone.")
 
 
-class NewSet(Request):
+class Running(Shape):
+    """A session with what is logged of it so far, from whatever device."""
+
+    id: UUID
+    name: str
+    finished: bool
+    sets: list[LoggedSet]
+
+
+class NewSet(DeviceClock):
     """A set done."""
 
-    rung_id: UUID
-    number: int = Field(description="Counted from 1 in the session.", examples=[1])
-    reps: int | None = Field(None, description="Clean reps, 0 to 200.", examples=[10])
+    number: int = Field(description="Of its item, counted from 1.", examples=[1])
+    rung_id: UUID | None = Field(None, description="Of a set on a ladder.")
+    movement: str | None = Field(None, max_length=80, description="Of a set off any ladder.")
+    changes: dict[str, Any] | None = Field(None, description="As the set was given.")
+    item: str = Field("", max_length=120)
+    kind: SetKind = "work"
+    side: OneSide = ""
+    reps: int | None = Field(None, description="Clean full reps, 0 to 200.", examples=[10])
     seconds: float | None = Field(None, description="Of a hold, 0 to 3600; instead of reps.")
     centimetres: float | None = Field(None, description="Of a jump, landed still.")
+    told: str | None = Field(
+        None,
+        max_length=40,
+        description="In place of the three: the count in words, exact or from memory.",
+        examples=["11 or 12", "about 30"],
+    )
+    partial: int = Field(0, description="Reps that fell short of depth.")
+    asked_low: int | None = Field(None, ge=1, le=3600)
+    asked_high: int | None = Field(None, ge=1, le=3600)
     effort: float = Field(description="1–10; 10 is not one more.", examples=[8.5])
     clean: bool = True
+    faults: list[str] = Field(default_factory=list, max_length=MOST_FAULTS)
+    felt_in: list[str] = Field(default_factory=list, max_length=MOST_FAULTS)
     pain: int = Field(0, description="0–10.")
     pain_place: str = Field("", max_length=40, examples=["left wrist"])
-    at: AwareDatetime
-    zone: str | None = None
+    note: str = Field("", max_length=floor.LONGEST_NOTE)
     corrects: UUID | None = Field(None, description="The set this one puts right.")
 
 
-class Finish(Request):
+class NewSkip(DeviceClock):
+    """A set that is left out."""
+
+    name: str = Field(max_length=80)
+    number: int = Field(ge=1, le=99)
+    why: str = Field(max_length=120, examples=["no room for it"])
+
+
+class Where(Request):
+    """Where in a session someone is."""
+
+    state: Literal["ready", "working", "resting", "paused", "done"]
+    doing: str = Field(max_length=120)
+    set_number: int = Field(0, ge=0, le=99)
+    set_count: int = Field(0, ge=0, le=99)
+    step: int = Field(0, ge=0, le=999)
+    steps: int = Field(0, ge=0, le=999)
+
+
+class Finish(DeviceClock):
     """The end of a session."""
 
     effort: float = Field(description="Of the whole session, 1–10.", examples=[7])
-    at: AwareDatetime
-    zone: str | None = None
 
 
-@router.get("/ladders/{ladder_id}/today")
-def today(ladder_id: UUID, coach: Coach, db: Database) -> Today:
-    """Today's session on this ladder, or the one that is running."""
-    row = access.ladder(db, coach.id, ladder_id)
-    athlete = access.athlete(db, coach.id, row.athlete_id)
-    rungs = {rung.id: rung for rung in drawings.rungs_of(db, row.id)}
-    assert row.standing_id is not None  # noqa: S101  (a ladder is entered when it is made)
-    here = rungs[row.standing_id]
-    below = drawings.drawing_of(db, list(rungs.values())).below(here.id)
-    easier = max((rungs[one] for one in below), key=lambda one: one.position, default=None)
-    running = logs.unfinished(db, row.id)
-    return Today(
-        ladder_id=row.id,
+class Finished(Shape):
+    """What a session led to; an athlete is told by their coach."""
+
+    decisions: list[Decision]
+
+
+class History(Shape):
+    """Sessions done, the newest first."""
+
+    sessions: list[LoggedSession]
+    before: date | None = Field(description="Ask from here for older ones; None at the end.")
+
+
+@router.get("/floor")
+def take_along(who: OnFloor, db: Database, now: Now) -> TakeAlongSheet:
+    """Today's session and the next ones, with the rungs around each set and their doses, so that
+    a device runs them with the network gone."""
+    athlete = who.athlete
+    today = device_moment(athlete, now, DeviceClock(at=now))[0].local_date
+    took = run.take_along(db, athlete, today)
+    paths = Paths(took.who.body, took.rungs)
+    own: dict[str, list[str]] = {}
+    for note in notes.standing(db, athlete.id):
+        own.setdefault(note.movement, []).append(note.text)
+    before = last_time.of_athlete(db, athlete.id)
+
+    def sheet(one: run.DayRun) -> RunSheet:
+        items = [
+            run_item(
+                each,
+                paths,
+                own.get(each.item.movement.id, ()),
+                "" if each.item.key.startswith(WARM) else before.words(each.item.movement.id),
+                before.first_side(each.item.movement.id),
+            )
+            for each in one.run.items
+        ]
+        return run_sheet(one, items)
+
+    sessions = [sheet(one) for one in took.planned]
+    single = [sheet(one) for one in took.single]
+    return TakeAlongSheet(
         athlete_id=athlete.id,
         athlete_name=athlete.name,
-        goal=row.goal,
-        stopped=row.stopped,
-        rung=_rung(here),
-        easier=_rung(easier) if easier else None,
-        last_time=_last_time(logs.finished(db, row.id), here.id),
-        cautions=[
-            *BEFORE_A_SESSION,
-            *catalogue().find_movement(here.movement).cautions,
-            STANDING,
-        ],
+        today=today,
+        zone=athlete.time_zone,
+        server_time=now,
         pain_stop=PAIN_STOP,
-        running=_running(running) if running else None,
+        most=MOST_LOGGED,
+        regions=list(MUSCLES),
+        places=list(PLACES),
+        alarms=list(ALARMS),
+        kinds=kinds_of(took),
+        stop=took.check_in.stop if took.check_in else "",
+        checked_in=took.check_in is not None,
+        stopped=[Stopped(goal=goal, why=why) for goal, why in took.stopped],
+        shut=list(took.shut),
+        sessions=sessions,
+        single=single,
+        paths=paths.found,
     )
 
 
-@router.put("/sessions/{session_id}")
-def start(
-    session_id: UUID, body: NewSession, coach: Coach, db: Database, now: Now
-) -> RunningSession:
-    """Open a session. The id is the device's own: sending it again opens nothing new."""
-    row = access.ladder(db, coach.id, body.ladder_id, roles=access.WRITE)
-    athlete = access.athlete(db, coach.id, row.athlete_id)
-    floor.start(db, row, session_id, moment_for(athlete, now, body.at, body.zone))
-    return RunningSession(
-        id=session_id, sets=_sets(logs.standing_sets(db, [session_id])[session_id])
+@router.put("/runs/{session_id}")
+def start(session_id: UUID, body: NewRun, who: AtWork, db: Database, now: Now) -> Running:
+    """Open a session. Sending it again opens nothing new; another device at the same session finds
+    what is logged of it."""
+    moment, _ = device_moment(who.athlete, now, body)
+    row = None
+    if body.ladder_id is not None:
+        row = ladders.of_one(db, who.athlete.id, body.ladder_id)
+    session = floor.start(db, who.athlete, session_id, body.name, moment, now, row)
+    live.tell(db, who.athlete.id)
+    return Running(
+        id=session.id,
+        name=session.name,
+        finished=session.finished_at is not None,
+        sets=sets_of(db, logs.standing_sets(db, [session_id])[session_id]),
     )
 
 
-@router.put("/sessions/{session_id}/sets/{set_id}")
+@router.get("/runs")
+def get_open_runs(who: OnFloor, db: Database) -> list[LoggedSession]:
+    """Sessions that were opened and not closed, the newest first."""
+    return sessions_of(db, logs.unfinished(db, who.athlete.id))
+
+
+@router.put("/runs/{session_id}/sets/{set_id}")
 def log_set(
-    session_id: UUID, set_id: UUID, body: NewSet, coach: Coach, db: Database, now: Now
+    session_id: UUID, set_id: UUID, body: NewSet, who: AtWork, db: Database, now: Now
 ) -> LoggedSet:
     """Log a set for good. Sending the same set again writes nothing; other figures under the
-    same id are refused, since a correction is a new row that names the old in `corrects`."""
-    session, row = _locked(db, coach, session_id)
-    athlete = access.athlete(db, coach.id, row.athlete_id)
-    entry = floor.SetEntry(
+    same id are refused, since a correction is a new row that names the old in `corrects`. A set
+    that comes late is taken in, and its session judged anew."""
+    session = access.own_session(db, who.athlete.id, session_id)
+    moment, skew = device_moment(who.athlete, now, body)
+    entry = entry_of(set_id, body, moment, skew)
+    fresh = floor.log(db, session, entry, now)
+    judge.judge_anew(db, who.athlete, session, Moment(now, moment.zone))
+    live.tell(db, who.athlete.id)
+    return sets_of(db, [fresh])[0]
+
+
+def entry_of(set_id: UUID, body: NewSet, moment: Moment, skew: float | None) -> floor.SetEntry:
+    """A set as the store takes it."""
+    return floor.SetEntry(
         id=set_id,
-        rung_id=body.rung_id,
-        number=body.number,
-        reps=body.reps,
-        seconds=body.seconds,
-        effort=body.effort,
-        clean=body.clean,
-        pain=body.pain,
-        pain_place=body.pain_place,
-        moment=moment_for(athlete, now, body.at, body.zone),
-        corrects=body.corrects,
-        centimetres=body.centimetres,
+        moment=moment,
+        skew=skew,
+        movement=catalogue().find_movement(body.movement) if body.movement else None,
+        modifiers=changes_from(body.changes) if body.changes is not None else None,
+        told=told(body.told) if body.told is not None else None,
+        asked=_pair(body.asked_low, body.asked_high),
+        faults=tuple(body.faults),
+        felt_in=tuple(body.felt_in),
+        **{name: getattr(body, name) for name in AS_SENT},
     )
-    return LoggedSet.model_validate(floor.log(db, session, entry, now))
 
 
-@router.post("/sessions/{session_id}/finish")
-def finish(session_id: UUID, body: Finish, coach: Coach, db: Database, now: Now) -> Decision:
-    """Close a session; the answer is the decision it leads to."""
-    session, row = _locked(db, coach, session_id)
-    athlete = access.athlete(db, coach.id, row.athlete_id)
-    moment = moment_for(athlete, now, body.at, body.zone)
-    decision = floor.finish(db, row, athlete, session, body.effort, moment)
-    return decision_of(decision, {rung.id: rung for rung in drawings.rungs_of(db, row.id)})
+AS_SENT = (
+    *("number", "effort", "rung_id", "reps", "seconds", "centimetres", "partial", "clean"),
+    *("pain", "pain_place", "note", "item", "kind", "side", "corrects"),
+)
+"""What of a set goes on as it came."""
 
 
-@router.delete("/sessions/{session_id}", status_code=204)
-def discard(session_id: UUID, coach: Coach, db: Database) -> Response:
-    """Drop a session in which nothing was logged."""
-    floor.discard(db, _locked(db, coach, session_id)[0])
+@router.get("/sets/{set_id}/history")
+def get_set_history(set_id: UUID, who: OnFloor, db: Database) -> list[LoggedSet]:
+    """A set and every row it puts right, the newest first."""
+    notes.set_of(db, who.athlete.id, set_id)
+    return sets_of(db, logs.history(db, set_id))
+
+
+@router.put("/runs/{session_id}/skips/{skip_id}", status_code=204)
+def skip_set(
+    session_id: UUID, skip_id: UUID, body: NewSkip, who: AtWork, db: Database, now: Now
+) -> Response:
+    """Keep that a set was left out, and why."""
+    session = access.own_session(db, who.athlete.id, session_id)
+    moment, _ = device_moment(who.athlete, now, body)
+    floor.skip(db, session, skip_id, body.name, body.number, body.why, moment)
     return Response(status_code=204)
 
 
-def _locked(
-    db: Database, coach: Coach, session_id: UUID
-) -> tuple[tables.TrainingSession, tables.Ladder]:
-    """A session under its ladder's lock, so that two devices write one after the other."""
-    session = access.training_session(db, coach.id, session_id, roles=access.WRITE)
-    row = access.ladder(db, coach.id, session.ladder_id, roles=access.WRITE)
-    db.refresh(session)
-    return session, row
+@router.put("/runs/{session_id}/where", status_code=204)
+def tell_where(session_id: UUID, body: Where, who: AtWork, db: Database, now: Now) -> Response:
+    """Say where in the session the athlete is, for whoever watches."""
+    try:
+        session = access.own_session(db, who.athlete.id, session_id)
+    except MissingError:  # its opening is still on its way
+        return Response(status_code=204)
+    of_set, step = (body.set_number, body.set_count), (body.step, body.steps)
+    live.move(db, session, body.state, body.doing, of_set, step, now)
+    return Response(status_code=204)
 
 
-def _rung(row: tables.Rung) -> TodayRung:
-    movement = catalogue().find_movement(row.movement)
-    tempo = modifiers_of(row).tempo
-    return TodayRung(
-        id=row.id,
-        name=row.name,
-        dose=dose_of(row),
-        gate=gate_of(row),
-        tempo=str(tempo),
-        rep_time_s=tempo.rep_time,
-        cues=list(movement.cues),
-        faults=[fault.name for fault in movement.fault],
+@router.post("/runs/{session_id}/finish")
+def finish(session_id: UUID, body: Finish, who: AtWork, db: Database, now: Now) -> Finished:
+    """Close a session; the answer is what it leads to. The same effort again changes nothing."""
+    session = access.own_session(db, who.athlete.id, session_id)
+    moment, _ = device_moment(who.athlete, now, body)
+    made = floor.finish(db, who.athlete, session, body.effort, moment)
+    live.tell(db, who.athlete.id)
+    found = []
+    for one in made:
+        rungs = {rung.id: rung for rung in drawings.rungs_of(db, one.ladder_id)}
+        found.append(decision_of(one, rungs))
+    return Finished(decisions=found if who.coach is not None else [])
+
+
+@router.delete("/runs/{session_id}", status_code=204)
+def discard(session_id: UUID, who: AtWork, db: Database) -> Response:
+    """Drop a session in which nothing was logged."""
+    floor.discard(db, access.own_session(db, who.athlete.id, session_id))
+    live.tell(db, who.athlete.id)
+    return Response(status_code=204)
+
+
+@router.get("/history")
+def get_history(
+    who: OnFloor,
+    db: Database,
+    before: date | None = Query(None, description="Older than this day."),
+) -> History:
+    """What the athlete did, twenty sessions at a time."""
+    found = logs.before(db, who.athlete.id, before)
+    more = len(found) == logs.A_PAGE
+    return History(
+        sessions=sessions_of(db, found), before=found[-1].row.local_date if more else None
     )
 
 
-def _last_time(sessions: list[logs.LoggedSession], rung_id: UUID) -> LastTime | None:
-    for session in reversed(sessions):
-        done = [s for s in session.sets if s.rung_id == rung_id]
-        if done:
-            return LastTime(local_date=session.row.local_date, sets=_sets(done))
-    return None
-
-
-def _running(session: logs.LoggedSession) -> RunningSession:
-    return RunningSession(id=session.row.id, sets=_sets(session.sets))
-
-
-def _sets(rows: Sequence[tables.LoggedSet]) -> list[LoggedSet]:
-    return [LoggedSet.model_validate(row) for row in rows]
+def _pair(low: T | None, high: T | None) -> tuple[T, T] | None:
+    return None if low is None or high is None else (low, high)

@@ -63,6 +63,20 @@ def sign_in_needed() -> JSONResponse:
     )
 
 
+def link_ended(state: str) -> JSONResponse:
+    """The answer to whoever comes by a link that works no more."""
+    told = {"revoked": "your coach has ended it.", "expired": "its time has run out."}[state]
+    return problem(
+        401,
+        "This link has ended",
+        FieldProblem(
+            field="link",
+            problem=told,
+            remedy="Ask your coach for a new one; what you logged is kept on this device.",
+        ),
+    )
+
+
 REMEDIES = {
     "missing": "Send it.",
     "json_invalid": "Send a JSON body, with Content-Type: application/json.",

@@ -9,13 +9,12 @@ from fastapi import APIRouter
 from pydantic import Field
 
 from invelo.api.context import Coach, Database, Now, moment_for
+from invelo.api.log_shapes import LoggedSession, sessions_of
 from invelo.api.problems import ERRORS
 from invelo.api.shapes import Input, RungName, Shape
-from invelo.core.dose import Unit
 from invelo.core.rules import RULES
 from invelo.exchange.setups import Request
 from invelo.store import access, drawings, logs, review, tables
-from invelo.store.rows import UNIT
 
 router = APIRouter(prefix="/api", tags=["Review"], responses=ERRORS)
 
@@ -50,28 +49,6 @@ class Decision(Shape):
     catalogue_version: str
 
 
-class SetDone(Shape):
-    """A set in the session table."""
-
-    id: UUID
-    rung: str
-    amount: float
-    unit: Unit
-    effort: float
-    clean: bool
-    pain: int
-    pain_place: str
-
-
-class SessionDone(Shape):
-    """A finished session."""
-
-    id: UUID
-    local_date: date
-    effort: float | None
-    sets: list[SetDone]
-
-
 class ReviewSheet(Shape):
     """A ladder's decisions and sessions, newest first."""
 
@@ -83,7 +60,7 @@ class ReviewSheet(Shape):
     standing: RungName
     rungs: list[RungName]
     decisions: list[Decision]
-    sessions: list[SessionDone]
+    sessions: list[LoggedSession] = Field(description="The athlete's, every set of them.")
 
 
 class Answer(Request):
@@ -109,9 +86,7 @@ def get_review(ladder_id: UUID, coach: Coach, db: Database) -> ReviewSheet:
         standing=RungName.model_validate(rungs[row.standing_id]) if row.standing_id else None,
         rungs=[RungName.model_validate(rung) for rung in rungs.values()],
         decisions=[decision_of(one, rungs) for one in review.decisions(db, row.id)],
-        sessions=[
-            _session(one, rungs) for one in reversed(logs.finished(db, row.id, review.NEWEST))
-        ],
+        sessions=sessions_of(db, reversed(logs.of_athlete(db, row.athlete_id, review.NEWEST))),
     )
 
 
@@ -148,25 +123,4 @@ def decision_of(row: tables.Decision, rungs: Mapping[UUID, tables.Rung]) -> Deci
         final_rung=RungName.model_validate(final) if final else None,
         model_version=row.model_version,
         catalogue_version=row.catalogue_version,
-    )
-
-
-def _session(one: logs.LoggedSession, rungs: Mapping[UUID, tables.Rung]) -> SessionDone:
-    return SessionDone(
-        id=one.row.id,
-        local_date=one.row.local_date,
-        effort=one.row.effort,
-        sets=[
-            SetDone(
-                id=done.id,
-                rung=rungs[done.rung_id].name,
-                amount=done.amount,
-                unit=UNIT.validate_python(rungs[done.rung_id].unit),
-                effort=done.effort,
-                clean=done.clean,
-                pain=done.pain,
-                pain_place=done.pain_place,
-            )
-            for done in one.sets
-        ],
     )

@@ -15,6 +15,7 @@ from websockets.asyncio.client import ClientConnection, connect
 from websockets.exceptions import ConnectionClosed, WebSocketException
 
 from invelo.api.context import SESSION_COOKIE
+from invelo.api.relay import either
 from invelo.api.security import same_site
 from invelo.core.errors import InputError
 from invelo.core.scale import PER_NEWTON, SILENT_AFTER, Settling, Shown, Unit
@@ -112,13 +113,7 @@ class _Relay:
 
     async def run(self) -> None:
         """Until the page is left or the scale has gone."""
-        reading = asyncio.create_task(self._read())
-        hearing = asyncio.create_task(self._hear())
-        done, waiting = await asyncio.wait((reading, hearing), return_when=asyncio.FIRST_COMPLETED)
-        for task in waiting:
-            task.cancel()
-        for task in done:
-            task.result()
+        await either(self._read(), self._hear())
 
     async def _read(self) -> None:
         while True:

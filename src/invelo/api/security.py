@@ -7,9 +7,13 @@ from starlette.responses import Response
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from invelo.api.problems import FieldProblem, problem
+from invelo.exchange.media import MOST_BYTES
 
 BODY_LIMIT = 256 * 1024
 """Largest request body, bytes."""
+
+LARGER = {"picture": MOST_BYTES + 1024, "log-files": 4 * 1024 * 1024}
+"""Larger ones, by the last part of the address."""
 
 SAFE_METHODS = frozenset({"GET", "HEAD", "OPTIONS"})
 
@@ -72,7 +76,7 @@ class Gate:
         if refusal is not None:
             await refusal(scope, receive, send)
             return
-        await self.app(scope, _limited(receive), send)
+        await self.app(scope, _limited(receive, limit_of(scope)), send)
 
     def _refusal(self, scope: Scope) -> Response | None:
         headers = Headers(scope=scope)
@@ -87,7 +91,13 @@ class Gate:
                 ),
             )
         length = headers.get("content-length", "0")
-        return _too_large() if not length.isdigit() or int(length) > BODY_LIMIT else None
+        limit = limit_of(scope)
+        return _too_large(limit) if not length.isdigit() or int(length) > limit else None
+
+
+def limit_of(scope: Scope) -> int:
+    """The largest body that an address takes, bytes."""
+    return LARGER.get(str(scope.get("path", "")).rsplit("/", 1)[-1], BODY_LIMIT)
 
 
 def same_site(headers: Headers) -> bool:
@@ -103,19 +113,19 @@ def same_site(headers: Headers) -> bool:
     return origin is None or origin.split("://", 1)[-1] == headers.get("host")
 
 
-def _too_large() -> Response:
+def _too_large(limit: int) -> Response:
     return problem(
         413,
         "Too large",
         FieldProblem(
             field="body",
-            problem=f"it is over {BODY_LIMIT // 1024} KiB.",
+            problem=f"it is over {limit // 1024} KiB.",
             remedy="Send less at once.",
         ),
     )
 
 
-def _limited(receive: Receive) -> Receive:
+def _limited(receive: Receive, limit: int) -> Receive:
     """Cut off a body that streams past the limit without having announced its length."""
     seen = 0
 
@@ -123,6 +133,6 @@ def _limited(receive: Receive) -> Receive:
         nonlocal seen
         message = await receive()
         seen += len(message.get("body", b""))
-        return {"type": "http.disconnect"} if seen > BODY_LIMIT else message
+        return {"type": "http.disconnect"} if seen > limit else message
 
     return counted

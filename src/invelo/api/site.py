@@ -1,14 +1,20 @@
-"""The built front end: one page for every place, and its assets."""
+"""The built front end: one page for every place, its assets, and what makes it open offline."""
 
 from pathlib import Path
 
 from fastapi import APIRouter, FastAPI, HTTPException, Request
-from fastapi.responses import HTMLResponse
+from fastapi.responses import FileResponse, HTMLResponse
 from starlette.responses import Response
 from starlette.staticfiles import StaticFiles
 from starlette.types import Scope
 
 NONCE = "__CSP_NONCE__"
+
+AT_THE_ROOT = {
+    "sw.js": "text/javascript",
+    "manifest.webmanifest": "application/manifest+json",
+}
+"""Files that must lie at the root; the browser asks for them anew each time."""
 
 
 class Assets(StaticFiles):
@@ -27,9 +33,12 @@ def install(app: FastAPI, dist: Path) -> None:
     app.mount("/assets", Assets(directory=dist / "assets", check_dir=False))
 
     @router.get("/{path:path}")
-    def page(path: str, request: Request) -> HTMLResponse:
+    def page(path: str, request: Request) -> Response:
         if path == "api" or path.startswith("api/"):
             raise HTTPException(404, "No such address")
+        kind = AT_THE_ROOT.get(path)
+        if kind and (dist / path).is_file():
+            return FileResponse(dist / path, media_type=kind, headers={"Cache-Control": "no-cache"})
         index = dist / "index.html"
         if not index.exists():
             raise HTTPException(503, "The front end is not built; run ./invelo serve")

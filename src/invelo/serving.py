@@ -43,6 +43,10 @@ def listen(host: str, port: int, asked: bool) -> socket.socket:
     raise SystemExit(1)
 
 
+GRACE = 2
+"""Seconds that open answers have to end once we are told to stop; a live view never would."""
+
+
 class _Announcing(uvicorn.Server):
     """A server that says when it can be reached."""
 
@@ -56,7 +60,10 @@ class _Announcing(uvicorn.Server):
 
 def run(app: FastAPI, listener: socket.socket, announcement: str) -> None:
     """Serve until told to stop."""
-    server = _Announcing(uvicorn.Config(app, log_level="warning", access_log=False))
+    config = uvicorn.Config(
+        app, log_level="warning", access_log=False, timeout_graceful_shutdown=GRACE
+    )
+    server = _Announcing(config)
     server.announcement = announcement
     server.run(sockets=[listener])
 

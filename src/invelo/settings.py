@@ -31,4 +31,8 @@ class Settings(BaseSettings):
         "",
         description="WebSocket address of a hanging scale. Empty: the simulated one ships here.",
     )
+    motion_url: str = Field(
+        "",
+        description="WebSocket address of a motion sensor. Empty: the simulated one ships here.",
+    )
     web_dist: Path = Field(ROOT / "web" / "dist", description="The built front end.")

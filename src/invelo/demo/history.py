@@ -19,7 +19,7 @@ from invelo.core.capacity import evidence
 from invelo.core.catalogue import catalogue
 from invelo.core.movement import Movement
 from invelo.demo.intake import answer, furnish, new_id
-from invelo.demo.plans import begin_daily_dose, plan_week
+from invelo.demo.plans import begin_daily_dose, plan_week, train_now
 from invelo.demo.theatre import (
     BAND_LENGTH,
     BANDS,
@@ -40,6 +40,8 @@ WEEKS = 4
 TRAINING_DAYS = (0, 2, 4)
 MOST_EFFORT = 9.0
 SEED = 20
+ON_THE_FLOOR = (("Tilde Varga", 2), ("Juno Pell", 1))
+"""Who trains as the demo is opened, and how many sets they have done."""
 
 
 def load(db: Session, now: datetime) -> None:
@@ -60,6 +62,8 @@ def _plan(db: Session, places: dict[str, str], moment: Moment) -> None:
     """The week of the one who trains in two places, the daily dose of the one who is new to it."""
     crew = {row.name: row for row in db.exec(select(Athlete))}
     plan_week(db, crew["Juno Pell"], places, moment)
+    for name, done in ON_THE_FLOOR:
+        train_now(db, crew[name], done, moment, Random(f"{SEED} now {name}"))  # noqa: S311
     begin_daily_dose(db, crew["Tilde Varga"], moment, Random(f"{SEED} daily"))  # noqa: S311
 
 
@@ -116,8 +120,10 @@ def _train(
     pain: int,
     random: Random,
 ) -> Decision:
-    session = floor.start(db, row, new_id(random), Moment(day, ZONE))
-    rung = ladder.rung_on(db, row.id, session.rung_id)
+    moment = Moment(day, ZONE)
+    session = floor.start(db, athlete, new_id(random), row.goal, moment, day, row)
+    assert row.standing_id is not None  # noqa: S101  (their test placed them)
+    rung = ladder.rung_on(db, row.id, row.standing_id)
     left = _true_reps(db, row, athlete, member, weeks, day) + random.gauss(0, 0.4)
     for number in range(1, rung.sets + 1):
         can = max(1.0, left - member.drift * (number - 1))
@@ -130,7 +136,6 @@ def _train(
             rung_id=rung.id,
             number=number,
             reps=reps,
-            seconds=None,
             effort=effort,
             clean=True,
             pain=hurts,
@@ -139,7 +144,7 @@ def _train(
         )
         floor.log(db, session, entry, moment.at)
     ended = Moment(day + timedelta(minutes=25), ZONE)
-    return floor.finish(db, row, athlete, session, round(6 + random.random() * 2), ended)
+    return floor.finish(db, athlete, session, round(6 + random.random() * 2), ended)[0]
 
 
 def _true_reps(

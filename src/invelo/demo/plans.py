@@ -11,7 +11,7 @@ from invelo.core.week.solve import solve
 from invelo.core.week.tasks import Extra
 from invelo.core.week.wishes import StandingWishes, WeekDay, monday_of
 from invelo.demo.intake import new_id
-from invelo.store import dose, habit, week
+from invelo.store import dose, floor, habit, ladder, live, week
 from invelo.store.moment import Moment
 from invelo.store.tables import Athlete, Ladder
 
@@ -44,6 +44,31 @@ def plan_week(db: Session, athlete: Athlete, places: dict[str, str], moment: Mom
     seen = week.view(db, athlete, monday, monday)
     solved = solve(seen.laid.problem, steps=STEPS)
     week.keep(db, athlete, seen, solved.plan, 0, "solved", moment, bound=solved.progress.bound)
+
+
+def train_now(db: Session, athlete: Athlete, done: int, moment: Moment, random: Random) -> None:
+    """A session that runs as the demo is opened: so many sets done, the next at hand."""
+    row = ladder.of_athlete(db, athlete.id)[0]
+    assert row.standing_id is not None  # noqa: S101  (their test placed them)
+    rung = ladder.rung_on(db, row.id, row.standing_id)
+    done = min(done, rung.sets - 1)
+    began = Moment(moment.at - timedelta(minutes=4 + 3 * done), moment.zone)
+    session = floor.start(db, athlete, new_id(random), f"{began.local_date:%A}", began, moment.at)
+    for number in range(1, done + 1):
+        at = Moment(began.at + timedelta(minutes=3 * number), moment.zone)
+        entry = floor.SetEntry(
+            id=new_id(random),
+            number=number,
+            effort=7.5 + 0.5 * number,
+            moment=at,
+            rung_id=rung.id,
+            reps=rung.low + random.randint(0, 2),
+            asked=(rung.low, rung.high),
+        )
+        floor.log(db, session, entry, at.at)
+    step = (9 + 3 * done, 24)
+    state = "working" if done % 2 else "resting"
+    live.move(db, session, state, rung.name, (done + 1, rung.sets), step, moment.at)
 
 
 def begin_daily_dose(db: Session, athlete: Athlete, moment: Moment, random: Random) -> None:

@@ -195,10 +195,29 @@ export const queries = {
       queryFn: () =>
         answer(api.GET("/api/athletes/{athlete_id}/feed", { params: { path: { athlete_id } } })),
     }),
-  today: (id: string) =>
+  along: (athlete_id: string) =>
     queryOptions({
-      queryKey: ["ladder", id, "today"],
-      queryFn: () => answer(api.GET("/api/ladders/{ladder_id}/today", path(id))),
+      queryKey: ["athlete", athlete_id, "along"],
+      queryFn: () =>
+        answer(api.GET("/api/athletes/{athlete_id}/floor", { params: { path: { athlete_id } } })),
+    }),
+  history: (athlete_id: string) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id, "done"],
+      queryFn: () =>
+        answer(api.GET("/api/athletes/{athlete_id}/history", { params: { path: { athlete_id } } })),
+    }),
+  link: (athlete_id: string) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id, "link"],
+      queryFn: () =>
+        answer(api.GET("/api/athletes/{athlete_id}/link", { params: { path: { athlete_id } } })),
+    }),
+  notes: (athlete_id: string) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id, "notes"],
+      queryFn: () =>
+        answer(api.GET("/api/athletes/{athlete_id}/notes", { params: { path: { athlete_id } } })),
     }),
   forms: queryOptions({
     queryKey: ["forms"],

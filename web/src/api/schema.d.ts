@@ -1609,7 +1609,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/ladders/{ladder_id}/today": {
+    "/api/athletes/{athlete_id}/link": {
         parameters: {
             query?: never;
             header?: never;
@@ -1617,10 +1617,84 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Today
-         * @description Today's session on this ladder, or the one that is running.
+         * Get Link
+         * @description Whether the athlete has a link, and what became of it.
          */
-        get: operations["today"];
+        get: operations["get_link"];
+        put?: never;
+        /**
+         * Make Link
+         * @description Make a link in place of the one there was. Its address is told only now.
+         */
+        post: operations["make_link"];
+        /**
+         * Revoke Link
+         * @description End the link at once; what is logged on the athlete's device stays there.
+         */
+        delete: operations["revoke_link"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Open Link
+         * @description Come in by a link; a cookie carries it from then on.
+         */
+        post: operations["open_link"];
+        /**
+         * Leave
+         * @description Forget the link on this device.
+         */
+        delete: operations["leave"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/check-ins/{check_in_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep Check In
+         * @description Check in for a day: its session is adapted to what the day allows, and kept so. Sending it
+         *     again changes nothing.
+         */
+        put: operations["keep_check_in"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/floor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Take Along
+         * @description Today's session and the next ones, with the rungs around each set and their doses, so that
+         *     a device runs them with the network gone.
+         */
+        get: operations["take_along"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1629,7 +1703,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sessions/{session_id}": {
+    "/api/athletes/{athlete_id}/runs/{session_id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -1639,7 +1713,8 @@ export interface paths {
         get?: never;
         /**
          * Start
-         * @description Open a session. The id is the device's own: sending it again opens nothing new.
+         * @description Open a session. Sending it again opens nothing new; another device at the same session finds
+         *     what is logged of it.
          */
         put: operations["start"];
         post?: never;
@@ -1653,7 +1728,27 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sessions/{session_id}/sets/{set_id}": {
+    "/api/athletes/{athlete_id}/runs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Open Runs
+         * @description Sessions that were opened and not closed, the newest first.
+         */
+        get: operations["get_open_runs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/runs/{session_id}/sets/{set_id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -1664,7 +1759,8 @@ export interface paths {
         /**
          * Log Set
          * @description Log a set for good. Sending the same set again writes nothing; other figures under the
-         *     same id are refused, since a correction is a new row that names the old in `corrects`.
+         *     same id are refused, since a correction is a new row that names the old in `corrects`. A set
+         *     that comes late is taken in, and its session judged anew.
          */
         put: operations["log_set"];
         post?: never;
@@ -1674,7 +1770,67 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sessions/{session_id}/finish": {
+    "/api/athletes/{athlete_id}/sets/{set_id}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Set History
+         * @description A set and every row it puts right, the newest first.
+         */
+        get: operations["get_set_history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/runs/{session_id}/skips/{skip_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Skip Set
+         * @description Keep that a set was left out, and why.
+         */
+        put: operations["skip_set"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/runs/{session_id}/where": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Tell Where
+         * @description Say where in the session the athlete is, for whoever watches.
+         */
+        put: operations["tell_where"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/runs/{session_id}/finish": {
         parameters: {
             query?: never;
             header?: never;
@@ -1685,9 +1841,203 @@ export interface paths {
         put?: never;
         /**
          * Finish
-         * @description Close a session; the answer is the decision it leads to.
+         * @description Close a session; the answer is what it leads to. The same effort again changes nothing.
          */
         post: operations["finish"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get History
+         * @description What the athlete did, twenty sessions at a time.
+         */
+        get: operations["get_history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Notes
+         * @description The notes that stand, the newest first.
+         */
+        get: operations["get_notes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/notes/{note_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep Note
+         * @description Keep a technique note. Sending it again changes nothing.
+         */
+        put: operations["keep_note"];
+        post?: never;
+        /**
+         * Retire Note
+         * @description Take a note away.
+         */
+        delete: operations["retire_note"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/sets/{set_id}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Picture
+         * @description The photo or clip of a set.
+         */
+        get: operations["get_picture"];
+        /**
+         * Keep Picture
+         * @description Keep a photo or a short clip with a set, without its metadata.
+         */
+        put: operations["keep_picture"];
+        post?: never;
+        /**
+         * Remove Picture
+         * @description Take the photo or clip of a set away.
+         */
+        delete: operations["remove_picture"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/whole-sessions/{session_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep Whole Session
+         * @description Keep a session written down afterwards: all of it, or none. Sending it again changes
+         *     nothing.
+         */
+        put: operations["keep_whole_session"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/logs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Logs
+         * @description Every logged set as CSV; corrected rows are told by what corrects them.
+         */
+        get: operations["get_logs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/log-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Logs
+         * @description Read a CSV of logged sets. A dry run tells how its columns are matched and every row that
+         *     cannot be kept; nothing is written until all are right. The same file again writes nothing.
+         */
+        post: operations["read_logs"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/live": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Live
+         * @description Who is on the floor now.
+         */
+        get: operations["get_live"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/live/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Stream Live
+         * @description The same, again whenever something changes.
+         */
+        get: operations["stream_live"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1835,6 +2185,53 @@ export interface components {
             figure: string;
         };
         /**
+         * AtPlace
+         * @description How much a place is sore, or hurts.
+         */
+        AtPlace: {
+            /**
+             * Place
+             * @enum {string}
+             */
+            place: "wrist" | "elbow" | "shoulder" | "neck" | "back" | "hip" | "knee" | "ankle";
+            /** How */
+            how: number;
+        };
+        /**
+         * AtWorkNow
+         * @description One athlete on the floor.
+         */
+        AtWorkNow: {
+            /**
+             * Athlete Id
+             * Format: uuid
+             */
+            athlete_id: string;
+            /** Athlete Name */
+            athlete_name: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "ready" | "working" | "resting" | "paused" | "done";
+            /** Doing */
+            doing: string;
+            /** Set Number */
+            set_number: number;
+            /** Set Count */
+            set_count: number;
+            /** Step */
+            step: number;
+            /** Steps */
+            steps: number;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            session: components["schemas"]["LoggedSession"];
+        };
+        /**
          * Athlete
          * @description An athlete with measures and ladders.
          */
@@ -1859,6 +2256,23 @@ export interface components {
             measures: components["schemas"]["Measure"][];
             /** Ladders */
             ladders: components["schemas"]["LadderName"][];
+        };
+        /**
+         * BadRow
+         * @description A row that cannot be kept.
+         */
+        BadRow: {
+            /**
+             * Row
+             * @description Counted as a spreadsheet does, the header being 1.
+             */
+            row: number;
+            /** Field */
+            field: string;
+            /** Problem */
+            problem: string;
+            /** Remedy */
+            remedy: string;
         };
         /**
          * Band
@@ -2355,6 +2769,23 @@ export interface components {
             kept: string;
         };
         /**
+         * CheckedIn
+         * @description What follows from it.
+         */
+        CheckedIn: {
+            /**
+             * Outcome
+             * @enum {string}
+             */
+            outcome: "as planned" | "adapted" | "rest" | "stop";
+            /** Words */
+            words: string;
+            /** Changes */
+            changes: components["schemas"]["Change"][];
+            /** Cuts */
+            cuts: string[];
+        };
+        /**
          * ChosenSchool
          * @description By which school a ladder progresses from now on.
          */
@@ -2648,6 +3079,38 @@ export interface components {
             high: number;
         };
         /**
+         * Doing
+         * @description What is done in a set; the log sends it back as it is.
+         */
+        Doing: {
+            /** Name */
+            name: string;
+            /** Rung Id */
+            rung_id: string | null;
+            /** Movement */
+            movement: string;
+            /** Changes */
+            changes: {
+                [key: string]: unknown;
+            };
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "reps" | "s" | "cm";
+            /** Tempo */
+            tempo: string;
+            /** Rep Time S */
+            rep_time_s: number;
+            /** Phases */
+            phases: components["schemas"]["RepPhase"][];
+            /**
+             * Path
+             * @description Its key among the paths; '' where there is none.
+             */
+            path: string;
+        };
+        /**
          * DoneAt
          * @description A set or a hold that was done.
          */
@@ -2912,22 +3375,6 @@ export interface components {
             about: string;
         };
         /**
-         * Fault
-         * @description Something to see in a rep, and what to do about it.
-         */
-        Fault: {
-            /** Name */
-            name: string;
-            /** Remedy */
-            remedy: string;
-            /**
-             * Easier
-             * @description The easier movement it calls for, by name.
-             * @default
-             */
-            easier: string;
-        };
-        /**
          * Feed
          * @description A private calendar address.
          */
@@ -3043,18 +3490,35 @@ export interface components {
          */
         Finish: {
             /**
+             * At
+             * Format: date-time
+             * @description The device's clock.
+             */
+            at: string;
+            /**
+             * Zone
+             * @description The device's IANA zone.
+             */
+            zone?: string | null;
+            /**
+             * Sent At
+             * @description The device's clock as it sends; tells by how much it is off.
+             */
+            sent_at?: string | null;
+            /**
              * Effort
              * @description Of the whole session, 1–10.
              * @example 7
              */
             effort: number;
-            /**
-             * At
-             * Format: date-time
-             */
-            at: string;
-            /** Zone */
-            zone?: string | null;
+        };
+        /**
+         * Finished
+         * @description What a session led to; an athlete is told by their coach.
+         */
+        Finished: {
+            /** Decisions */
+            decisions: components["schemas"]["Decision"][];
         };
         /**
          * FirstRung
@@ -3338,6 +3802,19 @@ export interface components {
             at: "hips" | "feet" | "knees" | "hands" | "shoulders";
         };
         /**
+         * History
+         * @description Sessions done, the newest first.
+         */
+        History: {
+            /** Sessions */
+            sessions: components["schemas"]["LoggedSession"][];
+            /**
+             * Before
+             * @description Ask from here for older ones; None at the end.
+             */
+            before: string | null;
+        };
+        /**
          * Imported
          * @description What a file holds, or what is wrong with it; and what was written.
          */
@@ -3428,6 +3905,16 @@ export interface components {
             /** Name */
             name: string;
             setup: components["schemas"]["SetUpRequest"];
+        };
+        /**
+         * KeptSets
+         * @description What became of what was sent.
+         */
+        KeptSets: {
+            /** New */
+            new: number;
+            /** Known */
+            known: number;
         };
         /**
          * KitItem
@@ -3586,19 +4073,6 @@ export interface components {
             capacity: components["schemas"]["Explained"] | null;
         };
         /**
-         * LastTime
-         * @description What was done on this rung the last time.
-         */
-        LastTime: {
-            /**
-             * Local Date
-             * Format: date
-             */
-            local_date: string;
-            /** Sets */
-            sets: components["schemas"]["LoggedSet"][];
-        };
-        /**
          * Limit
          * @description Something that is closed.
          */
@@ -3612,6 +4086,45 @@ export interface components {
              * @description What it closes.
              */
             forms: string[];
+        };
+        /**
+         * LinkState
+         * @description An athlete's link as the coach sees it.
+         */
+        LinkState: {
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "none" | "works" | "expired" | "revoked";
+            /** Created At */
+            created_at?: string | null;
+            /** Expires At */
+            expires_at?: string | null;
+            /**
+             * Opened At
+             * @description When it was opened last.
+             */
+            opened_at?: string | null;
+            /**
+             * Address
+             * @description Path with the token; told only when it is made.
+             * @default
+             */
+            address: string;
+        };
+        /**
+         * LiveFloor
+         * @description Everyone on the floor.
+         */
+        LiveFloor: {
+            /**
+             * Now
+             * Format: date-time
+             */
+            now: string;
+            /** People */
+            people: components["schemas"]["AtWorkNow"][];
         };
         /**
          * LoadPuzzle
@@ -3637,6 +4150,60 @@ export interface components {
             things: components["schemas"]["ThingAt"][];
         };
         /**
+         * LogFile
+         * @description A CSV file of logged sets.
+         */
+        LogFile: {
+            /**
+             * Content
+             * Format: base64
+             * @description The file as it is, base64.
+             */
+            content: string;
+            /**
+             * Matching
+             * @description Our column to the file's, where the names do not tell; '' leaves one out.
+             */
+            matching?: {
+                [key: string]: string;
+            };
+            /**
+             * Keep
+             * @description Write it; a dry run if left out.
+             * @default false
+             */
+            keep: boolean;
+        };
+        /**
+         * LoggedSession
+         * @description A session with the sets that stand.
+         */
+        LoggedSession: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * Local Date
+             * Format: date
+             */
+            local_date: string;
+            /** Finished At */
+            finished_at: string | null;
+            /** Effort */
+            effort: number | null;
+            /** Sets */
+            sets: components["schemas"]["LoggedSet"][];
+        };
+        /**
          * LoggedSet
          * @description A set as it was logged.
          */
@@ -3647,25 +4214,93 @@ export interface components {
              */
             id: string;
             /**
-             * Rung Id
-             * Format: uuid
+             * At
+             * Format: date-time
              */
-            rung_id: string;
+            at: string;
+            /**
+             * Rung Id
+             * @description None off any ladder.
+             */
+            rung_id: string | null;
+            /**
+             * Name
+             * @description Of the rung or movement.
+             */
+            name: string;
+            /** Movement */
+            movement: string;
+            /** Item */
+            item: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster";
+            /**
+             * Side
+             * @enum {string}
+             */
+            side: "" | "left" | "right";
             /** Number */
             number: number;
             /**
              * Amount
-             * @description Reps, or seconds of a hold.
+             * @description Full reps, seconds of a hold, or centimetres.
              */
             amount: number;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "reps" | "s" | "cm";
+            /**
+             * Least
+             * @description The least of a count told from memory.
+             */
+            least: number | null;
+            /** Most */
+            most: number | null;
+            /**
+             * Partial
+             * @description Reps that fell short of depth.
+             */
+            partial: number;
+            /** Asked Low */
+            asked_low: number | null;
+            /** Asked High */
+            asked_high: number | null;
+            /**
+             * Surplus
+             * @description Beyond the top of what was asked.
+             */
+            surplus: number;
             /** Effort */
             effort: number;
             /** Clean */
             clean: boolean;
+            /** Faults */
+            faults: string[];
+            /** Felt In */
+            felt_in: string[];
             /** Pain */
             pain: number;
             /** Pain Place */
             pain_place: string;
+            /** Note */
+            note: string;
+            /** Corrects */
+            corrects: string | null;
+            /**
+             * Picture
+             * @description Media type of what is kept with it; '' for nothing.
+             */
+            picture: string;
+            /**
+             * Clock Off S
+             * @description Seconds the device's clock was behind ours.
+             */
+            clock_off_s: number | null;
         };
         /**
          * Looked
@@ -3841,7 +4476,7 @@ export interface components {
             /** Cues */
             cues: string[];
             /** Faults */
-            faults: components["schemas"]["Fault"][];
+            faults: components["schemas"]["invelo__api__ladder_shapes__Fault"][];
             /** Cautions */
             cautions: string[];
             /**
@@ -3941,6 +4576,56 @@ export interface components {
              * @default 3
              */
             limit: number;
+        };
+        /**
+         * NewCheckIn
+         * @description What an athlete says; what is left out is as planned.
+         */
+        NewCheckIn: {
+            /**
+             * At
+             * Format: date-time
+             * @description The device's clock.
+             */
+            at: string;
+            /**
+             * Zone
+             * @description The device's IANA zone.
+             */
+            zone?: string | null;
+            /**
+             * Sent At
+             * @description The device's clock as it sends; tells by how much it is off.
+             */
+            sent_at?: string | null;
+            /**
+             * Minutes
+             * @description There are, 1 to 240.
+             */
+            minutes?: number | null;
+            /**
+             * Kinds
+             * @description Of things at hand.
+             */
+            kinds?: ("surface" | "bar" | "parallel bars" | "rings" | "straps" | "chair" | "stairs" | "wall" | "bag" | "load" | "band" | "towel" | "stick")[] | null;
+            /**
+             * Sleep
+             * @description Hours of the last night.
+             */
+            sleep?: number | null;
+            /** Sore */
+            sore?: components["schemas"]["AtPlace"][];
+            /** Tight */
+            tight?: ("wrist" | "elbow" | "shoulder" | "neck" | "back" | "hip" | "knee" | "ankle")[];
+            /** Pain */
+            pain?: components["schemas"]["AtPlace"][];
+            /** Alarms */
+            alarms?: ("chest pain" | "dizziness" | "faintness" | "fever")[];
+            /**
+             * Note
+             * @default
+             */
+            note: string;
         };
         /**
          * NewClearance
@@ -4079,6 +4764,18 @@ export interface components {
             test?: components["schemas"]["NewTest"] | null;
         };
         /**
+         * NewLink
+         * @description A link to be made.
+         */
+        NewLink: {
+            /**
+             * Days
+             * @description Until it runs out, 1 to 400.
+             * @default 180
+             */
+            days: number;
+        };
+        /**
          * NewMeasure
          * @description A body measured again.
          */
@@ -4103,6 +4800,24 @@ export interface components {
             lengths?: {
                 [key: string]: number;
             };
+        };
+        /**
+         * NewNote
+         * @description A note to keep; it is shown as a cue from the next time on.
+         */
+        NewNote: {
+            /** Movement */
+            movement: string;
+            /**
+             * Text
+             * @example Left elbow drifts out: tuck it.
+             */
+            text: string;
+            /**
+             * Set Id
+             * @description The set it was seen in.
+             */
+            set_id?: string | null;
         };
         /**
          * NewOwnSession
@@ -4142,6 +4857,38 @@ export interface components {
              * @enum {string}
              */
             floor: "gripping" | "smooth";
+        };
+        /**
+         * NewRun
+         * @description A session opened on a device.
+         */
+        NewRun: {
+            /**
+             * At
+             * Format: date-time
+             * @description The device's clock.
+             */
+            at: string;
+            /**
+             * Zone
+             * @description The device's IANA zone.
+             */
+            zone?: string | null;
+            /**
+             * Sent At
+             * @description The device's clock as it sends; tells by how much it is off.
+             */
+            sent_at?: string | null;
+            /**
+             * Name
+             * @example Monday
+             */
+            name: string;
+            /**
+             * Ladder Id
+             * @description The one it is of, if of one alone.
+             */
+            ladder_id?: string | null;
         };
         /**
          * NewRung
@@ -4265,15 +5012,10 @@ export interface components {
             lax: boolean;
         };
         /**
-         * NewSession
-         * @description A session opened on a device.
+         * NewSet
+         * @description A set done.
          */
-        NewSession: {
-            /**
-             * Ladder Id
-             * Format: uuid
-             */
-            ladder_id: string;
+        NewSet: {
             /**
              * At
              * Format: date-time
@@ -4285,26 +5027,54 @@ export interface components {
              * @description The device's IANA zone.
              */
             zone?: string | null;
-        };
-        /**
-         * NewSet
-         * @description A set done.
-         */
-        NewSet: {
             /**
-             * Rung Id
-             * Format: uuid
+             * Sent At
+             * @description The device's clock as it sends; tells by how much it is off.
              */
-            rung_id: string;
+            sent_at?: string | null;
             /**
              * Number
-             * @description Counted from 1 in the session.
+             * @description Of its item, counted from 1.
              * @example 1
              */
             number: number;
             /**
+             * Rung Id
+             * @description Of a set on a ladder.
+             */
+            rung_id?: string | null;
+            /**
+             * Movement
+             * @description Of a set off any ladder.
+             */
+            movement?: string | null;
+            /**
+             * Changes
+             * @description As the set was given.
+             */
+            changes?: {
+                [key: string]: unknown;
+            } | null;
+            /**
+             * Item
+             * @default
+             */
+            item: string;
+            /**
+             * Kind
+             * @default work
+             * @enum {string}
+             */
+            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster";
+            /**
+             * Side
+             * @default
+             * @enum {string}
+             */
+            side: "" | "left" | "right";
+            /**
              * Reps
-             * @description Clean reps, 0 to 200.
+             * @description Clean full reps, 0 to 200.
              * @example 10
              */
             reps?: number | null;
@@ -4319,6 +5089,23 @@ export interface components {
              */
             centimetres?: number | null;
             /**
+             * Told
+             * @description In place of the three: the count in words, exact or from memory.
+             * @example 11 or 12
+             * @example about 30
+             */
+            told?: string | null;
+            /**
+             * Partial
+             * @description Reps that fell short of depth.
+             * @default 0
+             */
+            partial: number;
+            /** Asked Low */
+            asked_low?: number | null;
+            /** Asked High */
+            asked_high?: number | null;
+            /**
              * Effort
              * @description 1–10; 10 is not one more.
              * @example 8.5
@@ -4329,6 +5116,10 @@ export interface components {
              * @default true
              */
             clean: boolean;
+            /** Faults */
+            faults?: string[];
+            /** Felt In */
+            felt_in?: string[];
             /**
              * Pain
              * @description 0–10.
@@ -4342,12 +5133,10 @@ export interface components {
              */
             pain_place: string;
             /**
-             * At
-             * Format: date-time
+             * Note
+             * @default
              */
-            at: string;
-            /** Zone */
-            zone?: string | null;
+            note: string;
             /**
              * Corrects
              * @description The set this one puts right.
@@ -4378,6 +5167,37 @@ export interface components {
              * @example left 6 s, right 12 s
              */
             word: string;
+        };
+        /**
+         * NewSkip
+         * @description A set that is left out.
+         */
+        NewSkip: {
+            /**
+             * At
+             * Format: date-time
+             * @description The device's clock.
+             */
+            at: string;
+            /**
+             * Zone
+             * @description The device's IANA zone.
+             */
+            zone?: string | null;
+            /**
+             * Sent At
+             * @description The device's clock as it sends; tells by how much it is off.
+             */
+            sent_at?: string | null;
+            /** Name */
+            name: string;
+            /** Number */
+            number: number;
+            /**
+             * Why
+             * @example no room for it
+             */
+            why: string;
         };
         /**
          * NewTest
@@ -4486,6 +5306,28 @@ export interface components {
             least: number[];
         };
         /**
+         * Note
+         * @description A coach's word on how an athlete does a movement.
+         */
+        Note: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Movement */
+            movement: string;
+            /** Text */
+            text: string;
+            /** Set Id */
+            set_id: string | null;
+            /**
+             * Created At
+             * Format: date-time
+             */
+            created_at: string;
+        };
+        /**
          * OfGroup
          * @description One person's part of a group session.
          */
@@ -4498,6 +5340,27 @@ export interface components {
             /** Athlete Name */
             athlete_name: string;
             session: components["schemas"]["SessionSheet"];
+        };
+        /**
+         * Opened
+         * @description Whom the link lets in.
+         */
+        Opened: {
+            /**
+             * Athlete Id
+             * Format: uuid
+             */
+            athlete_id: string;
+            /** Athlete Name */
+            athlete_name: string;
+        };
+        /**
+         * Opening
+         * @description A link that is opened.
+         */
+        Opening: {
+            /** Token */
+            token: string;
         };
         /**
          * Overridden
@@ -4628,6 +5491,16 @@ export interface components {
             top: components["schemas"]["Explained"];
             middle: components["schemas"]["Explained"];
             bottom: components["schemas"]["Explained"];
+        };
+        /**
+         * Picture
+         * @description What is kept with a set.
+         */
+        Picture: {
+            /** Media Type */
+            media_type: string;
+            /** Bytes */
+            bytes: number;
         };
         /**
          * Piece
@@ -5077,6 +5950,38 @@ export interface components {
             done?: components["schemas"]["DoneAt"] | null;
         };
         /**
+         * ReadFile
+         * @description What a file holds, and what became of it.
+         */
+        ReadFile: {
+            /** Columns */
+            columns: string[];
+            /** Header */
+            header: string[];
+            /** Matching */
+            matching: {
+                [key: string]: string;
+            };
+            /** Sets */
+            sets: number;
+            /** Sessions */
+            sessions: number;
+            /**
+             * New
+             * @description Sets that were written; 0 of a dry run.
+             */
+            new: number;
+            /**
+             * Known
+             * @description Sets that were there already.
+             */
+            known: number;
+            /** Bad */
+            bad: components["schemas"]["BadRow"][];
+            /** Kept */
+            kept: boolean;
+        };
+        /**
          * Readiness
          * @description All checks.
          */
@@ -5295,6 +6200,38 @@ export interface components {
             days: number;
         };
         /**
+         * RepPath
+         * @description How a body moves in a rep: the joint that travels farthest, and both ends.
+         */
+        RepPath: {
+            /** Joint */
+            joint: string;
+            /**
+             * Points
+             * @description At depths from 0 to 1 in equal steps, m.
+             */
+            points: components["schemas"]["Point"][];
+            start: components["schemas"]["Figure"];
+            end: components["schemas"]["Figure"];
+        };
+        /**
+         * RepPhase
+         * @description A part of a rep: from one depth to another in so many seconds.
+         */
+        RepPhase: {
+            /**
+             * Name
+             * @enum {string}
+             */
+            name: "lower" | "hold" | "press" | "top" | "pull" | "return";
+            /** Seconds */
+            seconds: number;
+            /** Start */
+            start: number;
+            /** End */
+            end: number;
+        };
+        /**
          * Retirement
          * @description Why a band is out of use.
          */
@@ -5331,8 +6268,11 @@ export interface components {
             rungs: components["schemas"]["RungName"][];
             /** Decisions */
             decisions: components["schemas"]["Decision"][];
-            /** Sessions */
-            sessions: components["schemas"]["SessionDone"][];
+            /**
+             * Sessions
+             * @description The athlete's, every set of them.
+             */
+            sessions: components["schemas"]["LoggedSession"][];
         };
         /**
          * Rule
@@ -5348,6 +6288,188 @@ export interface components {
             sentence: string;
             /** Source */
             source: string;
+        };
+        /**
+         * RunBlock
+         * @description Items done together in one format.
+         */
+        RunBlock: {
+            /** Format */
+            format: string;
+            /** Words */
+            words: string;
+            /**
+             * Clocked
+             * @description Whether a clock says when each turn begins and ends.
+             */
+            clocked: boolean;
+            /** Rounds */
+            rounds: number;
+            /**
+             * Items
+             * @description Their keys.
+             */
+            items: string[];
+        };
+        /**
+         * RunChoice
+         * @description A rung that a set may be done on instead, with its dose there.
+         */
+        RunChoice: {
+            /**
+             * Way
+             * @enum {string}
+             */
+            way: "harder" | "here" | "easier";
+            what: components["schemas"]["Doing"];
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Effort */
+            effort: number;
+            /** Rest */
+            rest: number;
+            likely: components["schemas"]["Estimate"] | null;
+        };
+        /**
+         * RunEvent
+         * @description Something that takes time.
+         */
+        RunEvent: {
+            /** Kind */
+            kind: string;
+            /** Seconds */
+            seconds: number;
+            /** Item */
+            item: string;
+            /** Set */
+            set: number;
+            /** Side */
+            side: number;
+            /** Block */
+            block: number;
+        };
+        /**
+         * RunItemSheet
+         * @description A movement of a session.
+         */
+        RunItemSheet: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Goal */
+            goal: string;
+            /**
+             * Counted
+             * @enum {string}
+             */
+            counted: "total" | "per side" | "alternating";
+            /**
+             * Loads
+             * @description Places that bear it: 1 light, 2 moderate, 3 hard.
+             */
+            loads: {
+                [key: string]: number;
+            };
+            /**
+             * Muscles
+             * @description Where it is to be felt, the most first.
+             */
+            muscles: string[];
+            /** Cues */
+            cues: string[];
+            /**
+             * Notes
+             * @description The coach's own, for this athlete.
+             */
+            notes: string[];
+            /** Depth */
+            depth: string[];
+            /** Faults */
+            faults: components["schemas"]["invelo__api__run_shapes__Fault"][];
+            /** Rig */
+            rig: string;
+            /** Why */
+            why: string;
+            /**
+             * Last
+             * @description What was done the last time, in words.
+             */
+            last: string;
+            /**
+             * First Side
+             * @description The side to begin with: the weaker.
+             * @enum {string}
+             */
+            first_side: "" | "left" | "right";
+            /** Sets */
+            sets: components["schemas"]["RunSet"][];
+            /** Choices */
+            choices: components["schemas"]["RunChoice"][];
+        };
+        /**
+         * RunSet
+         * @description A set to be done.
+         */
+        RunSet: {
+            what: components["schemas"]["Doing"];
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Effort */
+            effort: number;
+            /** Rest */
+            rest: number;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster";
+            /**
+             * Side
+             * @enum {string}
+             */
+            side: "" | "left" | "right";
+            /**
+             * Sides
+             * @description Turns it takes: once for each side, or once.
+             */
+            sides: number;
+        };
+        /**
+         * RunSheet
+         * @description A session to be run.
+         */
+        RunSheet: {
+            /**
+             * Id
+             * @description None: the device makes one.
+             */
+            id: string | null;
+            /** Name */
+            name: string;
+            /** Day */
+            day: string | null;
+            /** Ladder Id */
+            ladder_id: string | null;
+            /** Adapted */
+            adapted: boolean;
+            /** Closed */
+            closed: string[];
+            /** Cautions */
+            cautions: string[];
+            /** Notes */
+            notes: string[];
+            minutes: components["schemas"]["Estimate"];
+            /** Blocks */
+            blocks: components["schemas"]["RunBlock"][];
+            /** Items */
+            items: components["schemas"]["RunItemSheet"][];
+            /** Events */
+            events: components["schemas"]["RunEvent"][];
         };
         /**
          * Rung
@@ -5472,7 +6594,7 @@ export interface components {
             /** Cues */
             cues: string[];
             /** Faults */
-            faults: components["schemas"]["Fault"][];
+            faults: components["schemas"]["invelo__api__ladder_shapes__Fault"][];
             /** Cautions */
             cautions: string[];
             /**
@@ -5491,15 +6613,19 @@ export interface components {
             figures: components["schemas"]["Figure"][];
         };
         /**
-         * RunningSession
-         * @description A session that is open, with the sets logged so far.
+         * Running
+         * @description A session with what is logged of it so far, from whatever device.
          */
-        RunningSession: {
+        Running: {
             /**
              * Id
              * Format: uuid
              */
             id: string;
+            /** Name */
+            name: string;
+            /** Finished */
+            finished: boolean;
             /** Sets */
             sets: components["schemas"]["LoggedSet"][];
         };
@@ -5591,24 +6717,38 @@ export interface components {
             items: components["schemas"]["SessionItem"][];
         };
         /**
-         * SessionDone
-         * @description A finished session.
+         * SessionByHand
+         * @description A whole session written down afterwards.
          */
-        SessionDone: {
+        SessionByHand: {
             /**
-             * Id
-             * Format: uuid
+             * At
+             * Format: date-time
+             * @description The device's clock.
              */
-            id: string;
+            at: string;
             /**
-             * Local Date
-             * Format: date
+             * Zone
+             * @description The device's IANA zone.
              */
-            local_date: string;
-            /** Effort */
-            effort: number | null;
+            zone?: string | null;
+            /**
+             * Sent At
+             * @description The device's clock as it sends; tells by how much it is off.
+             */
+            sent_at?: string | null;
+            /**
+             * Name
+             * @example Monday
+             */
+            name: string;
+            /**
+             * Effort
+             * @description Of the whole session, 1–10.
+             */
+            effort?: number | null;
             /** Sets */
-            sets: components["schemas"]["SetDone"][];
+            sets: components["schemas"]["SetByHand"][];
         };
         /**
          * SessionItem
@@ -5696,32 +6836,142 @@ export interface components {
             departures: components["schemas"]["Departure"][];
         };
         /**
-         * SetDone
-         * @description A set in the session table.
+         * SetByHand
+         * @description A set written down afterwards.
          */
-        SetDone: {
+        SetByHand: {
+            /**
+             * At
+             * Format: date-time
+             * @description The device's clock.
+             */
+            at: string;
+            /**
+             * Zone
+             * @description The device's IANA zone.
+             */
+            zone?: string | null;
+            /**
+             * Sent At
+             * @description The device's clock as it sends; tells by how much it is off.
+             */
+            sent_at?: string | null;
+            /**
+             * Number
+             * @description Of its item, counted from 1.
+             * @example 1
+             */
+            number: number;
+            /**
+             * Rung Id
+             * @description Of a set on a ladder.
+             */
+            rung_id?: string | null;
+            /**
+             * Movement
+             * @description Of a set off any ladder.
+             */
+            movement?: string | null;
+            /**
+             * Changes
+             * @description As the set was given.
+             */
+            changes?: {
+                [key: string]: unknown;
+            } | null;
+            /**
+             * Item
+             * @default
+             */
+            item: string;
+            /**
+             * Kind
+             * @default work
+             * @enum {string}
+             */
+            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster";
+            /**
+             * Side
+             * @default
+             * @enum {string}
+             */
+            side: "" | "left" | "right";
+            /**
+             * Reps
+             * @description Clean full reps, 0 to 200.
+             * @example 10
+             */
+            reps?: number | null;
+            /**
+             * Seconds
+             * @description Of a hold, 0 to 3600; instead of reps.
+             */
+            seconds?: number | null;
+            /**
+             * Centimetres
+             * @description Of a jump, landed still.
+             */
+            centimetres?: number | null;
+            /**
+             * Told
+             * @description In place of the three: the count in words, exact or from memory.
+             * @example 11 or 12
+             * @example about 30
+             */
+            told?: string | null;
+            /**
+             * Partial
+             * @description Reps that fell short of depth.
+             * @default 0
+             */
+            partial: number;
+            /** Asked Low */
+            asked_low?: number | null;
+            /** Asked High */
+            asked_high?: number | null;
+            /**
+             * Effort
+             * @description 1–10; 10 is not one more.
+             * @example 8.5
+             */
+            effort: number;
+            /**
+             * Clean
+             * @default true
+             */
+            clean: boolean;
+            /** Faults */
+            faults?: string[];
+            /** Felt In */
+            felt_in?: string[];
+            /**
+             * Pain
+             * @description 0–10.
+             * @default 0
+             */
+            pain: number;
+            /**
+             * Pain Place
+             * @default
+             * @example left wrist
+             */
+            pain_place: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Corrects
+             * @description The set this one puts right.
+             */
+            corrects?: string | null;
             /**
              * Id
              * Format: uuid
+             * @description Made by the page, so that sending it twice keeps it once.
              */
             id: string;
-            /** Rung */
-            rung: string;
-            /** Amount */
-            amount: number;
-            /**
-             * Unit
-             * @enum {string}
-             */
-            unit: "reps" | "s" | "cm";
-            /** Effort */
-            effort: number;
-            /** Clean */
-            clean: boolean;
-            /** Pain */
-            pain: number;
-            /** Pain Place */
-            pain_place: string;
         };
         /**
          * SetUpRequest
@@ -6044,6 +7294,16 @@ export interface components {
             easier: boolean;
         };
         /**
+         * Stopped
+         * @description A ladder that pain stopped.
+         */
+        Stopped: {
+            /** Goal */
+            goal: string;
+            /** Why */
+            why: string;
+        };
+        /**
          * Surface
          * @description Something the body touches: a block, a bar or a wall.
          */
@@ -6069,6 +7329,83 @@ export interface components {
              * @example hands
              */
             label: string;
+        };
+        /**
+         * TakeAlongSheet
+         * @description Everything that a device keeps, to run sessions with the network gone.
+         */
+        TakeAlongSheet: {
+            /**
+             * Athlete Id
+             * Format: uuid
+             */
+            athlete_id: string;
+            /** Athlete Name */
+            athlete_name: string;
+            /**
+             * Today
+             * Format: date
+             */
+            today: string;
+            /** Zone */
+            zone: string;
+            /**
+             * Server Time
+             * Format: date-time
+             * @description To check the device's clock by.
+             */
+            server_time: string;
+            /** Pain Stop */
+            pain_stop: number;
+            /**
+             * Most
+             * @description The most that can be logged, by unit.
+             */
+            most: {
+                [key: string]: number;
+            };
+            /**
+             * Regions
+             * @description Where a set may be felt.
+             */
+            regions: string[];
+            /**
+             * Places
+             * @description Where it may hurt.
+             */
+            places: string[];
+            /**
+             * Alarms
+             * @description Signs with which nobody trains.
+             */
+            alarms: string[];
+            /**
+             * Kinds
+             * @description Kinds of things the plan counts on.
+             */
+            kinds: string[];
+            /**
+             * Stop
+             * @description Why nobody trains today; '' where they may.
+             */
+            stop: string;
+            /** Checked In */
+            checked_in: boolean;
+            /** Stopped */
+            stopped: components["schemas"]["Stopped"][];
+            /**
+             * Shut
+             * @description Why a ladder has nothing to do today.
+             */
+            shut: string[];
+            /** Sessions */
+            sessions: components["schemas"]["RunSheet"][];
+            /** Single */
+            single: components["schemas"]["RunSheet"][];
+            /** Paths */
+            paths: {
+                [key: string]: components["schemas"]["RepPath"];
+            };
         };
         /**
          * TargetIn
@@ -6336,65 +7673,6 @@ export interface components {
              * @default 20
              */
             seconds: number;
-        };
-        /**
-         * Today
-         * @description What to do today: the rung, the easier one beside it, the cautions.
-         */
-        Today: {
-            /**
-             * Ladder Id
-             * Format: uuid
-             */
-            ladder_id: string;
-            /**
-             * Athlete Id
-             * Format: uuid
-             */
-            athlete_id: string;
-            /** Athlete Name */
-            athlete_name: string;
-            /** Goal */
-            goal: string;
-            /** Stopped */
-            stopped: string;
-            rung: components["schemas"]["TodayRung"];
-            easier: components["schemas"]["TodayRung"] | null;
-            last_time: components["schemas"]["LastTime"] | null;
-            /** Cautions */
-            cautions: string[];
-            /**
-             * Pain Stop
-             * @description Pain, 0–10, at which the movement ends for the day.
-             */
-            pain_stop: number;
-            running: components["schemas"]["RunningSession"] | null;
-        };
-        /**
-         * TodayRung
-         * @description A rung as the floor needs it.
-         */
-        TodayRung: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /**
-             * Name
-             * @example Floor push-up
-             */
-            name: string;
-            dose: components["schemas"]["Dose"];
-            gate: components["schemas"]["Gate"];
-            /** Tempo */
-            tempo: string;
-            /** Rep Time S */
-            rep_time_s: number;
-            /** Cues */
-            cues: string[];
-            /** Faults */
-            faults: string[];
         };
         /**
          * TogetherIn
@@ -6701,6 +7979,39 @@ export interface components {
             moved: number;
         };
         /**
+         * Where
+         * @description Where in a session someone is.
+         */
+        Where: {
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "ready" | "working" | "resting" | "paused" | "done";
+            /** Doing */
+            doing: string;
+            /**
+             * Set Number
+             * @default 0
+             */
+            set_number: number;
+            /**
+             * Set Count
+             * @default 0
+             */
+            set_count: number;
+            /**
+             * Step
+             * @default 0
+             */
+            step: number;
+            /**
+             * Steps
+             * @default 0
+             */
+            steps: number;
+        };
+        /**
          * WishesIn
          * @description What is asked of every week.
          */
@@ -6739,6 +8050,32 @@ export interface components {
              * @default 0
              */
             away: number;
+        };
+        /**
+         * Fault
+         * @description Something to see in a rep, and what to do about it.
+         */
+        invelo__api__ladder_shapes__Fault: {
+            /** Name */
+            name: string;
+            /** Remedy */
+            remedy: string;
+            /**
+             * Easier
+             * @description The easier movement it calls for, by name.
+             * @default
+             */
+            easier: string;
+        };
+        /**
+         * Fault
+         * @description Something to see in a rep, and what to do about it.
+         */
+        invelo__api__run_shapes__Fault: {
+            /** Name */
+            name: string;
+            /** Remedy */
+            remedy: string;
         };
     };
     responses: never;
@@ -13220,12 +14557,12 @@ export interface operations {
             };
         };
     };
-    today: {
+    get_link: {
         parameters: {
             query?: never;
             header?: never;
             path: {
-                ladder_id: string;
+                athlete_id: string;
             };
             cookie?: {
                 invelo_session?: string | null;
@@ -13239,7 +14576,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Today"];
+                    "application/json": components["schemas"]["LinkState"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -13289,12 +14626,12 @@ export interface operations {
             };
         };
     };
-    start: {
+    make_link: {
         parameters: {
             query?: never;
             header?: never;
             path: {
-                session_id: string;
+                athlete_id: string;
             };
             cookie?: {
                 invelo_session?: string | null;
@@ -13302,17 +14639,17 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["NewSession"];
+                "application/json": components["schemas"]["NewLink"];
             };
         };
         responses: {
             /** @description Successful Response */
-            200: {
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RunningSession"];
+                    "application/json": components["schemas"]["LinkState"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -13362,12 +14699,12 @@ export interface operations {
             };
         };
     };
-    discard: {
+    revoke_link: {
         parameters: {
             query?: never;
             header?: never;
             path: {
-                session_id: string;
+                athlete_id: string;
             };
             cookie?: {
                 invelo_session?: string | null;
@@ -13429,6 +14766,499 @@ export interface operations {
             };
         };
     };
+    open_link: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Opening"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Opened"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    leave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_link?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keep_check_in: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                check_in_id: string;
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+                invelo_link?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewCheckIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckedIn"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_along: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+                invelo_link?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeAlongSheet"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: string;
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+                invelo_link?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewRun"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Running"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    discard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: string;
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+                invelo_link?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_open_runs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+                invelo_link?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoggedSession"][];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     log_set: {
         parameters: {
             query?: never;
@@ -13436,9 +15266,11 @@ export interface operations {
             path: {
                 session_id: string;
                 set_id: string;
+                athlete_id: string;
             };
             cookie?: {
                 invelo_session?: string | null;
+                invelo_link?: string | null;
             };
         };
         requestBody: {
@@ -13503,15 +15335,235 @@ export interface operations {
             };
         };
     };
+    get_set_history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                set_id: string;
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+                invelo_link?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoggedSet"][];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    skip_set: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: string;
+                skip_id: string;
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+                invelo_link?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewSkip"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tell_where: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: string;
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+                invelo_link?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Where"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     finish: {
         parameters: {
             query?: never;
             header?: never;
             path: {
                 session_id: string;
+                athlete_id: string;
             };
             cookie?: {
                 invelo_session?: string | null;
+                invelo_link?: string | null;
             };
         };
         requestBody: {
@@ -13526,7 +15578,864 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Decision"];
+                    "application/json": components["schemas"]["Finished"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_history: {
+        parameters: {
+            query?: {
+                /** @description Older than this day. */
+                before?: string | null;
+            };
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+                invelo_link?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["History"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_notes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+                invelo_link?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Note"][];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keep_note: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+                note_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewNote"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Note"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    retire_note: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+                note_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                set_id: string;
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+                invelo_link?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keep_picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                set_id: string;
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+                invelo_link?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "image/jpeg": string;
+                "image/png": string;
+                "image/webp": string;
+                "video/mp4": string;
+                "video/webm": string;
+                "video/quicktime": string;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Picture"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                set_id: string;
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+                invelo_link?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keep_whole_session: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: string;
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+                invelo_link?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SessionByHand"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptSets"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_logs: {
+        parameters: {
+            query?: {
+                /** @description From this day on. */
+                since?: string | null;
+            };
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+                invelo_link?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_logs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+                invelo_link?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LogFile"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadFile"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_live: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LiveFloor"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stream_live: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description `LiveFloor`s. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": unknown;
                 };
             };
             /** @description Nobody is signed in. */

@@ -14,9 +14,25 @@ const Ladder = lazy(() => import("../places/ladder/Ladder"));
 const Bench = lazy(() => import("../places/bench/Bench"));
 const Week = lazy(() => import("../places/week/Week"));
 const Floor = lazy(() => import("../places/floor/Floor"));
+const ByHand = lazy(() => import("../places/floor/ByHand"));
+const Open = lazy(() => import("../places/phone/Open"));
+const Phone = lazy(() => import("../places/phone/Phone"));
 const Review = lazy(() => import("../places/review/Review"));
 
 export function App() {
+  return (
+    <Suspense fallback={null}>
+      <Routes>
+        <Route path="/open" element={<Open />} />
+        <Route path="/phone/:athleteId?/*" element={<Phone />} />
+        <Route path="*" element={<Coached />} />
+      </Routes>
+    </Suspense>
+  );
+}
+
+/** Everything that asks for a coach's sign-in. */
+function Coached() {
   const me = useQuery(queries.me);
   if (me.error instanceof Problem && me.error.status === 401) return <SignIn />;
   if (me.error) return <Away error={me.error} retry={() => me.refetch()} />;
@@ -31,7 +47,8 @@ export function App() {
             <Route path="/ladder/:ladderId" element={<Ladder />} />
             <Route path="/bench/:ladderId?" element={<Bench />} />
             <Route path="/week/:athleteId?" element={<Week />} />
-            <Route path="/floor/:ladderId" element={<Floor />} />
+            <Route path="/floor/:athleteId?" element={<Floor />} />
+            <Route path="/floor/:athleteId/by-hand" element={<ByHand />} />
             <Route path="/review/:ladderId" element={<Review />} />
             <Route path="*" element={<Navigate to="/squad" replace />} />
           </Routes>

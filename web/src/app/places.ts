@@ -84,12 +84,17 @@ export const PLACES: Place[] = [
   {
     digit: "6",
     name: "Floor",
-    path: (ladder) => `/floor/${ladder}`,
-    needsLadder: true,
+    path: () => `/floor/${pickedAthlete.get()}`,
+    needsLadder: false,
     keys: [
-      ["Space", "start or stop the rest clock"],
-      ["L", "log the set"],
-      ["E", "take the easier rung"],
+      ["R", "run a session at the athlete's side"],
+      ["W", "write a session down"],
+      ["C", "sets as CSV"],
+      ["Space", "in a session: done, let go, begin"],
+      ["L", "in a session: log the set"],
+      ["E H", "in a session: the easier, the harder rung"],
+      ["P B K", "in a session: pause, back, skip"],
+      ["S V", "in a session: sound, speech"],
     ],
   },
   {

@@ -12,7 +12,7 @@ export function Ticks<T extends string>({ name, options, on, onChange }: TicksPr
   return (
     <fieldset className="mt-3">
       <legend className="lettering">{name}</legend>
-      <div className="grid gap-x-6 md:grid-cols-2">
+      <div className="grid gap-x-6 max-sm:grid-cols-2 md:grid-cols-2">
         {options.map(([value, words]) => (
           <Tick
             key={value}

@@ -105,6 +105,11 @@ export function inWords(unit: Unit): string {
   return { reps: "reps", s: "seconds", cm: "centimetres" }[unit];
 }
 
+/** "6–10", "15 s", "8–15 s": what a set asks. */
+export function target(low: number, high: number, unit: Unit): string {
+  return `${low === high ? low : `${low}–${high}`}${seconds(unit)}`;
+}
+
 /** The unit where it must be said; a bare count is of reps. */
 function seconds(unit: Unit): string {
   return unit === "reps" ? "" : `${thin}${unit}`;

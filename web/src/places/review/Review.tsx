@@ -5,6 +5,7 @@ import type { Schema } from "../../api/client";
 import { queries } from "../../api/queries";
 import { Away } from "../../parts/Away";
 import { day } from "../../parts/figures";
+import { amountOf, Picture } from "../../parts/SetLine";
 import { TitleBlock } from "../../parts/TitleBlock";
 import { OUTCOMES } from "./outcomes";
 import { Proposal } from "./Proposal";
@@ -37,7 +38,7 @@ export default function Review() {
           )}
           {older.length > 0 && <History decisions={older} />}
         </section>
-        <Sessions sessions={sheet.sessions} />
+        <Sessions athleteId={sheet.athlete_id} sessions={sheet.sessions} />
       </main>
       <TitleBlock
         athlete={sheet.athlete_name}
@@ -75,7 +76,12 @@ function History({ decisions }: { decisions: Schema["Decision"][] }) {
   );
 }
 
-function Sessions({ sessions }: { sessions: Schema["SessionDone"][] }) {
+interface SessionsProps {
+  athleteId: string;
+  sessions: Schema["LoggedSession"][];
+}
+
+function Sessions({ athleteId, sessions }: SessionsProps) {
   return (
     <aside
       aria-label="Sessions"
@@ -83,7 +89,7 @@ function Sessions({ sessions }: { sessions: Schema["SessionDone"][] }) {
     >
       <table className="w-full">
         <caption className="lettering border-b border-ink pb-1 text-left">
-          Sessions: reps at effort
+          Sessions: sets at effort
         </caption>
         <tbody>
           {sessions.map((session) => (
@@ -93,11 +99,11 @@ function Sessions({ sessions }: { sessions: Schema["SessionDone"][] }) {
               </th>
               <td>
                 <span className="text-sm text-faint">
-                  {[...new Set(session.sets.map((set) => set.rung))].join(", ")}
+                  {[...new Set(session.sets.map((set) => set.name))].join(", ")}
                 </span>
                 <br />
                 {session.sets.map((set) => (
-                  <SetText key={set.id} set={set} />
+                  <SetText key={set.id} athleteId={athleteId} set={set} />
                 ))}
               </td>
               <td className="text-right whitespace-nowrap text-faint">session {session.effort}</td>
@@ -109,11 +115,10 @@ function Sessions({ sessions }: { sessions: Schema["SessionDone"][] }) {
   );
 }
 
-function SetText({ set }: { set: Schema["SetDone"] }) {
+function SetText({ athleteId, set }: { athleteId: string; set: Schema["LoggedSet"] }) {
   return (
     <span className="mr-3 inline-block whitespace-nowrap">
-      {set.amount}
-      {set.unit !== "reps" && ` ${set.unit}`}
+      {amountOf(set)}
       <span className="text-faint"> at {set.effort}</span>
       {!set.clean && <span className="text-watch"> form went</span>}
       {set.pain > 0 && (
@@ -122,7 +127,8 @@ function SetText({ set }: { set: Schema["SetDone"] }) {
           pain {set.pain}
           {set.pain_place && `, ${set.pain_place}`}
         </span>
-      )}
+      )}{" "}
+      <Picture athleteId={athleteId} set={set} />
     </span>
   );
 }

@@ -1,0 +1,252 @@
+/** A session in progress: what each press does to it. No screen, no network. */
+import { asTold, beat } from "./clock";
+import type { Along, Choice, Entry, Event, Item, Running, RunSet, Sheet } from "./types";
+
+export function begin(along: Along, sheet: Sheet, sessionId: string): Running {
+  return {
+    athleteId: along.athlete_id,
+    sessionId,
+    sheet,
+    at: 0,
+    since: null,
+    spent: 0,
+    paused: false,
+    swaps: {},
+    firstSide: null,
+    pending: [],
+    logged: [],
+    ended: [],
+    finishing: false,
+  };
+}
+
+export const eventOf = (run: Running): Event | undefined => run.sheet.events[run.at];
+
+export function itemOf(run: Running, key: string): Item | undefined {
+  return run.sheet.items.find((item) => item.key === key);
+}
+
+export const blockOf = (run: Running, event: Event) => run.sheet.blocks[event.block];
+
+const PLANNED: RunSet["kind"][] = ["work", "single", "piece", "cluster"];
+
+/** The choice that an item is done by instead of what was planned. */
+export function swapOf(run: Running, item: Item): Choice | undefined {
+  const index = run.swaps[item.key];
+  return index === undefined ? undefined : item.choices[index];
+}
+
+/** A set as it is to be done now. */
+export function setOf(run: Running, item: Item, index: number): RunSet | undefined {
+  const planned = item.sets[index];
+  const swap = swapOf(run, item);
+  if (!planned || !swap || !PLANNED.includes(planned.kind)) return planned;
+  const { what, low, high, effort } = swap;
+  return { ...planned, what, low, high, effort };
+}
+
+/** Whether the set at hand, or the next one, may be done on another rung. */
+export function canSwap(run: Running): boolean {
+  const next = upcoming(run);
+  const set = next && itemOf(run, next[1].item)?.sets[next[1].set];
+  return set ? PLANNED.includes(set.kind) : false;
+}
+
+/** Seconds of the event so far. */
+export function elapsed(run: Running, now: number): number {
+  return (run.spent + (run.since === null ? 0 : Math.max(0, now - run.since))) / 1000;
+}
+
+/** Whether an event ends by the clock alone. */
+export function byClock(run: Running, event: Event): boolean {
+  if (event.kind === "count in" || event.kind === "change sides") return true;
+  return blockOf(run, event)?.clocked === true;
+}
+
+const done = (run: Running, event: Event) => run.ended.includes(event.item);
+
+/** Go to an event, or to the next that pain has not ended; past the last the session is over. */
+function goTo(run: Running, index: number, now: number, begun = now): Running {
+  let at = index;
+  while (at < run.sheet.events.length) {
+    const event = run.sheet.events[at];
+    if (event && !done(run, event)) break;
+    at += 1;
+  }
+  const over = at >= run.sheet.events.length;
+  return { ...run, at, since: over ? null : begun, spent: 0, paused: false, finishing: over };
+}
+
+/** Let time pass: whatever ends by the clock ends when it is due, however late the page wakes. */
+export function tick(run: Running, now: number, ids: () => string): Running {
+  let next = run;
+  for (;;) {
+    const event = eventOf(next);
+    if (!event || next.since === null || next.finishing || !byClock(next, event)) return next;
+    if (elapsed(next, now) < event.seconds) return next;
+    const due = next.since - next.spent + event.seconds * 1000;
+    next = advance(next, due, ids, event.kind === "work" ? event.seconds : null);
+  }
+}
+
+/** End the event and go on; a set that ends leaves an entry to be filled in. */
+export function advance(
+  run: Running,
+  now: number,
+  ids: () => string,
+  held: number | null = null,
+): Running {
+  const event = eventOf(run);
+  if (!event) return run;
+  const next = event.kind === "work" ? worked(run, event, now, ids, held) : run;
+  return goTo(next, run.at + 1, now);
+}
+
+function worked(
+  run: Running,
+  event: Event,
+  now: number,
+  ids: () => string,
+  held: number | null,
+): Running {
+  const item = itemOf(run, event.item);
+  const set = item && setOf(run, item, event.set);
+  if (!item || !set || set.kind === "easy") return run;
+  const amount = counted(set, held ?? elapsed(run, now));
+  if (event.side === 1 && set.sides === 2) return { ...run, firstSide: amount };
+  const both = set.sides === 2 && event.side === 2;
+  const first = item.first_side === "right" ? "right" : "left";
+  const other = first === "left" ? "right" : "left";
+  const sides: Entry["sides"] = both ? [first, other] : [set.side];
+  const entry: Entry = {
+    ids: sides.map(ids),
+    item: item.key,
+    set: event.set,
+    what: set.what,
+    kind: set.kind,
+    low: set.low,
+    high: set.high,
+    amounts: both ? [run.firstSide ?? amount, amount] : [amount],
+    sides,
+    effort: null,
+    partial: 0,
+    about: false,
+    faults: [],
+    felt: [],
+    pain: 0,
+    place: "",
+    note: "",
+    at: asTold(now),
+    counted: set.what.unit === "reps" ? "by the pace" : "by hand",
+  };
+  return { ...run, firstSide: null, pending: [...run.pending, entry] };
+}
+
+/** What the clock says was done: reps by the pace, or seconds held; to be put right by hand. */
+export function counted(set: RunSet, seconds: number): number {
+  if (set.what.unit === "s") return Math.floor(seconds);
+  if (set.what.unit === "cm") return set.low;
+  const paced = beat(set.what.phases, seconds + 0.25)?.reps ?? set.low;
+  return Math.max(1, Math.min(paced, 200));
+}
+
+export function pause(run: Running, now: number): Running {
+  if (run.paused) return { ...run, paused: false, since: now };
+  return { ...run, paused: true, spent: elapsed(run, now) * 1000, since: null };
+}
+
+/** Back to the set before; what it left to be filled in goes, what is logged stays. */
+export function back(run: Running, now: number): Running {
+  let at = run.at - 1;
+  while (at > 0 && run.sheet.events[at]?.kind !== "work") at -= 1;
+  const event = run.sheet.events[Math.max(0, at)];
+  const pending = run.pending.filter(
+    (entry) => !(event && entry.item === event.item && entry.set === event.set),
+  );
+  return goTo({ ...run, pending, finishing: false }, Math.max(0, at), now);
+}
+
+/** Past the set at hand, or the one that comes next; what was skipped. */
+export function skip(run: Running, now: number): [Running, { item: Item; set: number } | null] {
+  const target = upcoming(run);
+  if (!target) return [run, null];
+  const [index, event] = target;
+  let at = index + 1;
+  while (at < run.sheet.events.length) {
+    const next = run.sheet.events[at];
+    if (next && (next.kind === "work" || next.kind === "count in" || next.kind === "rig up")) {
+      if (next.item !== event.item || next.set !== event.set) break;
+    }
+    at += 1;
+  }
+  const item = itemOf(run, event.item);
+  const gone = { ...run, firstSide: null };
+  return [goTo(gone, at, now), item ? { item, set: event.set } : null];
+}
+
+/** The set at hand, or while resting the next one. */
+export function upcoming(run: Running): [number, Event] | null {
+  for (let at = run.at; at < run.sheet.events.length; at++) {
+    const event = run.sheet.events[at];
+    if (event?.kind === "work" && !done(run, event)) return [at, event];
+  }
+  return null;
+}
+
+/** Which of an item's choices is one easier or harder than what is done now; −1 for none. */
+export function beside(run: Running, item: Item, way: 1 | -1): number {
+  const here = run.swaps[item.key] ?? item.choices.findIndex((one) => one.way === "here");
+  const index = here + way;
+  return index >= 0 && index < item.choices.length ? index : -1;
+}
+
+export function swap(run: Running, item: Item, index: number): Running {
+  return { ...run, swaps: { ...run.swaps, [item.key]: index } };
+}
+
+/** An entry goes to the log; pain that is too much ends what it hurts in. */
+export function log(run: Running, entry: Entry, stop: number, now: number): Running {
+  const next = {
+    ...run,
+    pending: run.pending.filter((one) => one.ids[0] !== entry.ids[0]),
+    logged: [...run.logged, entry],
+  };
+  if (entry.pain < stop) return next;
+  const place = entry.place.toLowerCase();
+  const hurt = run.sheet.items
+    .filter(
+      (item) =>
+        item.key === entry.item || Object.keys(item.loads).some((joint) => place.includes(joint)),
+    )
+    .map((item) => item.key);
+  const ended = [...new Set([...run.ended, ...hurt])];
+  const stopped = { ...next, ended };
+  const event = eventOf(stopped);
+  return event && ended.includes(event.item) ? goTo(stopped, stopped.at, now) : stopped;
+}
+
+/** Items that pain told before the session keeps from being done. */
+export function endedBefore(sheet: Sheet, places: string[]): string[] {
+  return sheet.items
+    .filter((item) => Object.keys(item.loads).some((joint) => places.includes(joint)))
+    .map((item) => item.key);
+}
+
+/** What a sensor counted goes into the entry it ended with, to be confirmed. */
+export function confirmed(
+  run: Running,
+  seen: { full: number; partial: number; faults: string[] },
+): Running {
+  const last = run.pending.at(-1);
+  if (last?.what.unit !== "reps") return run;
+  const entry: Entry = {
+    ...last,
+    amounts: last.amounts.map((amount, side) =>
+      side === last.amounts.length - 1 ? seen.full : amount,
+    ),
+    partial: seen.partial,
+    faults: seen.faults,
+    counted: "by a sensor",
+  };
+  return { ...run, pending: [...run.pending.slice(0, -1), entry] };
+}

@@ -17,6 +17,7 @@ class Coach:
     def __init__(self, client: TestClient, clock: Clock) -> None:
         self.client = client
         self.clock = clock
+        self.paths: dict[str, str] = {}
 
     def get(self, path: str) -> Any:
         response = self.client.get(path)
@@ -50,22 +51,48 @@ class Coach:
     def now(self) -> dict[str, str]:
         return {"at": self.clock().isoformat(), "zone": "Europe/Lisbon"}
 
-    def starts(self, ladder: str) -> str:
-        session = str(uuid4())
-        self.put(f"/api/sessions/{session}", ladder_id=ladder, **self.now())
-        return session
+    def athlete_of(self, ladder: str) -> str:
+        return str(self.get(f"/api/ladders/{ladder}")["athlete_id"])
+
+    def takes_along(self, ladder: str) -> dict[str, Any]:
+        """What a device of the ladder's athlete takes along."""
+        return self.get(f"/api/athletes/{self.athlete_of(ladder)}/floor")  # type: ignore[no-any-return]
+
+    def single(self, ladder: str) -> dict[str, Any]:
+        """The session of this ladder by itself."""
+        there = self.takes_along(ladder)["single"]
+        return next(one for one in there if one["ladder_id"] == ladder)
+
+    def item(self, ladder: str) -> dict[str, Any]:
+        """What that session asks on the ladder."""
+        return next(one for one in self.single(ladder)["items"] if one["key"] == ladder)
+
+    def standing(self, ladder: str) -> str:
+        return str(self.get(f"/api/ladders/{ladder}")["standing_id"])
+
+    def run(self, session: str) -> str:
+        """Where a session that this coach opened is logged."""
+        return self.paths.get(session, f"/api/athletes/{uuid4()}/runs/{session}")
+
+    def starts(self, ladder: str, session: str | None = None) -> str:
+        made = session or str(uuid4())
+        self.paths[made] = f"/api/athletes/{self.athlete_of(ladder)}/runs/{made}"
+        self.put(self.run(made), name="Alone", ladder_id=ladder, **self.now())
+        return made
 
     def logs(self, session: str, rung: str, number: int, reps: int = 10, **change: Any) -> Any:
         body = {"rung_id": rung, "number": number, "reps": reps, "effort": 8.5, **self.now()}
-        return self.put(f"/api/sessions/{session}/sets/{uuid4()}", **{**body, **change})
+        return self.put(f"{self.run(session)}/sets/{uuid4()}", **{**body, **change})
 
     def finishes(self, session: str, effort: float = 7) -> dict[str, Any]:
-        return self.post(f"/api/sessions/{session}/finish", effort=effort, **self.now())
+        """Close a session; the first decision it leads to."""
+        path = f"{self.run(session)}/finish"
+        return self.post(path, effort=effort, **self.now())["decisions"][0]  # type: ignore[no-any-return]
 
     def trains(self, ladder: str, reps: tuple[int, ...] = (10, 10, 10), **change: Any) -> Any:
         """A whole session on the rung the athlete stands on; the decision it leads to."""
         self.clock.pass_by(days=2)
-        rung = self.get(f"/api/ladders/{ladder}/today")["rung"]["id"]
+        rung = self.standing(ladder)
         session = self.starts(ladder)
         for number, count in enumerate(reps, start=1):
             self.logs(session, rung, number, count, **change)

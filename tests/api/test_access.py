@@ -14,12 +14,13 @@ def theirs(coach) -> dict[str, str]:
     """Everything another coach has."""
     ladder = coach.has_ladder()
     decision = coach.trains(ladder["id"])
-    session = coach.get(f"/api/ladders/{ladder['id']}/review")["sessions"][0]["id"]
+    session = coach.get(f"/api/ladders/{ladder['id']}/review")["sessions"][0]
     return {
         "athlete": ladder["athlete_id"],
         "ladder": ladder["id"],
         "rung": ladder["standing_id"],
-        "session": session,
+        "session": session["id"],
+        "set": session["sets"][0]["id"],
         "decision": decision["id"],
     }
 
@@ -86,7 +87,6 @@ REQUESTS = [
         "ladder",
     ),
     ("DELETE", "/api/ladders/{ladder}/rungs/{rung}", None, "ladder"),
-    ("GET", "/api/ladders/{ladder}/today", None, "ladder"),
     ("GET", "/api/ladders/{ladder}/review", None, "ladder"),
     ("POST", "/api/athletes/{athlete}/tests", TEST, "athlete"),
     ("GET", "/api/athletes/{athlete}/battery", None, "athlete"),
@@ -139,15 +139,54 @@ REQUESTS = [
     ("DELETE", "/api/athletes/{athlete}/feed", None, "athlete"),
     ("POST", "/api/ladders/{ladder}/standing", {"rung_id": "{rung}"}, "ladder"),
     ("POST", "/api/ladders/{ladder}/resume", None, "ladder"),
-    ("PUT", "/api/sessions/" + str(uuid4()), {"ladder_id": "{ladder}", **AT}, "ladder"),
+    ("GET", "/api/athletes/{athlete}/floor", None, "athlete"),
+    ("GET", "/api/athletes/{athlete}/runs", None, "athlete"),
+    ("PUT", "/api/athletes/{athlete}/runs/" + str(uuid4()), {"name": "x", **AT}, "athlete"),
     (
         "PUT",
-        "/api/sessions/{session}/sets/" + str(uuid4()),
+        "/api/athletes/{athlete}/runs/{session}/sets/" + str(uuid4()),
         {"rung_id": "{rung}", **SET},
-        "session",
+        "athlete",
     ),
-    ("POST", "/api/sessions/{session}/finish", {"effort": 7, **AT}, "session"),
-    ("DELETE", "/api/sessions/{session}", None, "session"),
+    (
+        "PUT",
+        "/api/athletes/{athlete}/runs/{session}/skips/" + str(uuid4()),
+        {"name": "Push-up", "number": 1, "why": "no room", **AT},
+        "athlete",
+    ),
+    (
+        "PUT",
+        "/api/athletes/{athlete}/runs/{session}/where",
+        {"state": "working", "doing": "Push-up"},
+        "athlete",
+    ),
+    ("POST", "/api/athletes/{athlete}/runs/{session}/finish", {"effort": 7, **AT}, "athlete"),
+    ("DELETE", "/api/athletes/{athlete}/runs/{session}", None, "athlete"),
+    ("GET", "/api/athletes/{athlete}/sets/{set}/history", None, "athlete"),
+    ("GET", "/api/athletes/{athlete}/history", None, "athlete"),
+    ("GET", "/api/athletes/{athlete}/sets/{set}/picture", None, "athlete"),
+    ("PUT", "/api/athletes/{athlete}/sets/{set}/picture", {}, "athlete"),
+    ("DELETE", "/api/athletes/{athlete}/sets/{set}/picture", None, "athlete"),
+    ("GET", "/api/athletes/{athlete}/notes", None, "athlete"),
+    (
+        "PUT",
+        "/api/athletes/{athlete}/notes/" + str(uuid4()),
+        {"movement": "push-up", "text": "elbows"},
+        "athlete",
+    ),
+    ("DELETE", "/api/athletes/{athlete}/notes/" + str(uuid4()), None, "athlete"),
+    ("GET", "/api/athletes/{athlete}/logs", None, "athlete"),
+    ("POST", "/api/athletes/{athlete}/log-files", {"content": "ZGF0ZQ=="}, "athlete"),
+    (
+        "PUT",
+        "/api/athletes/{athlete}/whole-sessions/" + str(uuid4()),
+        {"name": "x", **AT, "sets": [{"id": str(uuid4()), "rung_id": "{rung}", **SET}]},
+        "athlete",
+    ),
+    ("PUT", "/api/athletes/{athlete}/check-ins/" + str(uuid4()), {**AT}, "athlete"),
+    ("GET", "/api/athletes/{athlete}/link", None, "athlete"),
+    ("POST", "/api/athletes/{athlete}/link", {}, "athlete"),
+    ("DELETE", "/api/athletes/{athlete}/link", None, "athlete"),
     ("POST", "/api/decisions/{decision}/answer", {"answer": "take"}, "decision"),
 ]
 

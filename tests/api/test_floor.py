@@ -21,20 +21,25 @@ def session(coach, ladder) -> str:
     return coach.starts(ladder["id"])
 
 
+def open_runs(coach, ladder) -> list:
+    return coach.get(f"/api/athletes/{ladder['athlete_id']}/runs")
+
+
 def rows(engine, table) -> list:
     with Session(engine) as db:
         return list(db.exec(select(table)))
 
 
-def test_today_says_what_to_do_and_what_to_mind(coach, ladder) -> None:
-    today = coach.get(f"/api/ladders/{ladder['id']}/today")
-    assert today["rung"]["id"] == ladder["standing_id"]
-    assert today["rung"]["dose"]["sets"] == 3
-    assert today["easier"]["id"] != ladder["standing_id"]
-    assert today["running"] is None
-    assert today["last_time"] is None
-    said = " ".join(today["cautions"])
-    for word in ("chest pain", "joint pain", "breathing", "not medical advice"):
+def test_what_goes_along_says_what_to_do_and_what_to_mind(coach, ladder) -> None:
+    session = coach.single(ladder["id"])
+    item = coach.item(ladder["id"])
+    assert len(item["sets"]) == 3
+    assert item["sets"][0]["what"]["rung_id"] == ladder["standing_id"]
+    easier = [one for one in item["choices"] if one["way"] == "easier"]
+    assert easier[0]["what"]["rung_id"] not in (None, ladder["standing_id"])
+    assert item["last"] == ""
+    said = " ".join(session["cautions"])
+    for word in ("chest pain", "joint pain", "breathing"):
         assert word in said
 
 
@@ -42,7 +47,7 @@ def test_a_session_is_logged_set_by_set_and_can_be_taken_up_again(coach, ladder,
     rung = ladder["standing_id"]
     for number in (1, 2):
         coach.logs(session, rung, number, 9 - number)
-    running = coach.get(f"/api/ladders/{ladder['id']}/today")["running"]
+    running = open_runs(coach, ladder)[0]
     assert running["id"] == session
     assert [(s["number"], s["amount"]) for s in running["sets"]] == [(1, 8), (2, 7)]
 
@@ -59,14 +64,14 @@ def test_sets_keep_device_time_zone_local_date_and_server_time(
 
 
 def test_sending_a_set_twice_logs_it_once(coach, ladder, session, engine) -> None:
-    path = f"/api/sessions/{session}/sets/{uuid4()}"
+    path = f"{coach.run(session)}/sets/{uuid4()}"
     body = {"rung_id": ladder["standing_id"], "number": 1, "reps": 8, "effort": 8, **coach.now()}
     assert coach.put(path, **body) == coach.put(path, **body)
     assert len(rows(engine, LoggedSet)) == 1
 
 
 def test_other_figures_under_the_same_id_are_refused(coach, ladder, session, engine) -> None:
-    path = f"/api/sessions/{session}/sets/{uuid4()}"
+    path = f"{coach.run(session)}/sets/{uuid4()}"
     body = {"rung_id": ladder["standing_id"], "number": 1, "reps": 8, "effort": 8, **coach.now()}
     coach.put(path, **body)
     told = problem(coach.client.put(path, json={**body, "reps": 12}), 409)
@@ -81,14 +86,13 @@ def test_a_correction_is_a_new_row_that_takes_the_olds_place(
     old = coach.logs(session, ladder["standing_id"], 1, 8)
     coach.logs(session, ladder["standing_id"], 1, 9, corrects=old["id"])
     assert len(rows(engine, LoggedSet)) == 2
-    running = coach.get(f"/api/ladders/{ladder['id']}/today")["running"]
-    assert [s["amount"] for s in running["sets"]] == [9]
+    assert [s["amount"] for s in open_runs(coach, ladder)[0]["sets"]] == [9]
 
 
 def test_a_set_of_another_session_cannot_be_corrected(coach, ladder, session) -> None:
     body = {"rung_id": ladder["standing_id"], "number": 1, "reps": 8, "effort": 8, **coach.now()}
     response = coach.client.put(
-        f"/api/sessions/{session}/sets/{uuid4()}", json={**body, "corrects": str(uuid4())}
+        f"{coach.run(session)}/sets/{uuid4()}", json={**body, "corrects": str(uuid4())}
     )
     assert problem(response, 409)["field"] == "corrects"
 
@@ -119,7 +123,7 @@ def test_a_bad_set_names_its_field_and_writes_nothing(
     coach, ladder, session, engine, change, field
 ) -> None:
     body = {"rung_id": ladder["standing_id"], "number": 1, "reps": 8, "effort": 8, **coach.now()}
-    response = coach.client.put(f"/api/sessions/{session}/sets/{uuid4()}", json={**body, **change})
+    response = coach.client.put(f"{coach.run(session)}/sets/{uuid4()}", json={**body, **change})
     assert problem(response, 422)["field"] == field
     assert rows(engine, LoggedSet) == []
 
@@ -127,42 +131,32 @@ def test_a_bad_set_names_its_field_and_writes_nothing(
 def test_a_rung_of_another_ladder_cannot_be_logged(coach, session) -> None:
     other = coach.has_ladder()
     body = {"rung_id": other["standing_id"], "number": 1, "reps": 8, "effort": 8, **coach.now()}
-    response = coach.client.put(f"/api/sessions/{session}/sets/{uuid4()}", json=body)
+    response = coach.client.put(f"{coach.run(session)}/sets/{uuid4()}", json=body)
     assert problem(response, 404)["field"] == "rung"
 
 
 def test_starting_twice_opens_one_session(coach, ladder, session, engine) -> None:
-    coach.put(f"/api/sessions/{session}", ladder_id=ladder["id"], **coach.now())
+    coach.starts(ladder["id"], session)
     assert len(rows(engine, TrainingSession)) == 1
 
 
-def test_a_second_session_waits_for_the_first(coach, ladder, session) -> None:
-    response = coach.client.put(
-        f"/api/sessions/{uuid4()}", json={"ladder_id": ladder["id"], **coach.now()}
-    )
-    assert problem(response, 409)["field"] == "session"
-
-
-def test_a_session_id_of_another_ladder_is_refused(coach, session) -> None:
+def test_a_session_id_of_another_athlete_is_refused(coach, session) -> None:
     other = coach.has_ladder()
-    response = coach.client.put(
-        f"/api/sessions/{session}", json={"ladder_id": other["id"], **coach.now()}
-    )
+    path = f"/api/athletes/{other['athlete_id']}/runs/{session}"
+    response = coach.client.put(path, json={"name": "Alone", **coach.now()})
     assert problem(response, 409)["field"] == "session id"
 
 
 def test_an_empty_session_is_discarded_not_finished(coach, ladder, session, engine) -> None:
-    response = coach.client.post(
-        f"/api/sessions/{session}/finish", json={"effort": 5, **coach.now()}
-    )
+    response = coach.client.post(f"{coach.run(session)}/finish", json={"effort": 5, **coach.now()})
     assert problem(response, 409)["problem"] == "no set is logged in it."
-    assert coach.client.delete(f"/api/sessions/{session}").status_code == 204
+    assert coach.client.delete(coach.run(session)).status_code == 204
     assert rows(engine, TrainingSession) == []
 
 
 def test_a_session_with_sets_is_finished_not_discarded(coach, ladder, session) -> None:
     coach.logs(session, ladder["standing_id"], 1)
-    response = coach.client.delete(f"/api/sessions/{session}")
+    response = coach.client.delete(coach.run(session))
     assert problem(response, 409)["remedy"] == "Finish it instead."
 
 
@@ -170,19 +164,17 @@ def test_a_session_with_sets_is_finished_not_discarded(coach, ladder, session) -
 def test_a_session_effort_off_the_scale_is_refused(coach, ladder, session, effort) -> None:
     coach.logs(session, ladder["standing_id"], 1)
     response = coach.client.post(
-        f"/api/sessions/{session}/finish", json={"effort": effort, **coach.now()}
+        f"{coach.run(session)}/finish", json={"effort": effort, **coach.now()}
     )
     assert problem(response, 422)["field"] == "session effort"
-    assert coach.get(f"/api/ladders/{ladder['id']}/today")["running"]["id"] == session
+    assert open_runs(coach, ladder)[0]["id"] == session
 
 
 def test_finishing_twice_decides_once(coach, ladder, session, engine) -> None:
     coach.logs(session, ladder["standing_id"], 1)
-    coach.finishes(session)
-    response = coach.client.post(
-        f"/api/sessions/{session}/finish", json={"effort": 7, **coach.now()}
-    )
-    assert problem(response, 409)["problem"] == "it is finished already."
+    assert coach.finishes(session) == coach.finishes(session)
+    response = coach.client.post(f"{coach.run(session)}/finish", json={"effort": 4, **coach.now()})
+    assert "finished already, at effort 7" in problem(response, 409)["problem"]
     assert len(rows(engine, Decision)) == 1
 
 
@@ -191,15 +183,15 @@ def test_pressing_finish_twice_at_once_decides_once(coach, ladder, session, engi
     body = {"effort": 7, **coach.now()}
 
     def press(_: int) -> int:
-        return coach.client.post(f"/api/sessions/{session}/finish", json=body).status_code
+        return coach.client.post(f"{coach.run(session)}/finish", json=body).status_code
 
     with ThreadPoolExecutor(4) as pool:
-        assert sorted(pool.map(press, range(4))) == [200, 409, 409, 409]
+        assert list(pool.map(press, range(4))) == [200] * 4
     assert len(rows(engine, Decision)) == 1
 
 
 def test_sending_one_set_many_times_at_once_logs_it_once(coach, ladder, session, engine) -> None:
-    path = f"/api/sessions/{session}/sets/{uuid4()}"
+    path = f"{coach.run(session)}/sets/{uuid4()}"
     body = {"rung_id": ladder["standing_id"], "number": 1, "reps": 8, "effort": 8, **coach.now()}
     with ThreadPoolExecutor(6) as pool:
         answers = list(pool.map(lambda _: coach.client.put(path, json=body).status_code, range(6)))
@@ -207,15 +199,42 @@ def test_sending_one_set_many_times_at_once_logs_it_once(coach, ladder, session,
     assert len(rows(engine, LoggedSet)) == 1
 
 
-def test_a_finished_session_takes_corrections_but_no_new_sets(coach, ladder, session) -> None:
+def test_what_comes_late_is_taken_in_and_judged_anew(coach, ladder, session, engine) -> None:
     first = coach.logs(session, ladder["standing_id"], 1, 8)
-    coach.finishes(session)
-    body = {"rung_id": ladder["standing_id"], "number": 2, "reps": 8, "effort": 8, **coach.now()}
-    response = coach.client.put(f"/api/sessions/{session}/sets/{uuid4()}", json=body)
-    assert problem(response, 409)["field"] == "session"
+    before = coach.finishes(session)
+    coach.clock.pass_by(minutes=5)
+    coach.logs(session, ladder["standing_id"], 2, 10)
+    coach.clock.pass_by(seconds=1)
     coach.logs(session, ladder["standing_id"], 1, 9, corrects=first["id"])
-    last = coach.get(f"/api/ladders/{ladder['id']}/today")["last_time"]
-    assert [s["amount"] for s in last["sets"]] == [9]
+    review = coach.get(f"/api/ladders/{ladder['id']}/review")
+    assert sorted(s["amount"] for s in review["sessions"][0]["sets"]) == [9, 10]
+    newest, *older = review["decisions"]
+    assert newest["answer"] is None
+    assert {one["answer"] for one in older} == {"lapse"}
+    assert before["id"] in {one["id"] for one in older}
+    shown = [f["value"] for f in newest["figures"] if f["name"].startswith("set ")]
+    assert len(shown) == 2
+
+
+def test_what_the_coach_answered_stays_answered(coach, ladder, session) -> None:
+    first = coach.logs(session, ladder["standing_id"], 1, 8)
+    decision = coach.finishes(session)
+    coach.post(f"/api/decisions/{decision['id']}/answer", answer="decline", word="on tour")
+    coach.logs(session, ladder["standing_id"], 1, 9, corrects=first["id"])
+    there = coach.get(f"/api/ladders/{ladder['id']}/review")["decisions"]
+    assert [one["answer"] for one in there] == ["decline"]
+
+
+def test_a_corrected_set_is_corrected_by_its_newest_row_alone(coach, ladder, session) -> None:
+    first = coach.logs(session, ladder["standing_id"], 1, 8)
+    second = coach.logs(session, ladder["standing_id"], 1, 9, corrects=first["id"])
+    body = {"rung_id": ladder["standing_id"], "number": 1, "reps": 7, "effort": 8, **coach.now()}
+    path = f"{coach.run(session)}/sets/{uuid4()}"
+    refused = coach.client.put(path, json={**body, "corrects": first["id"]})
+    assert problem(refused, 409)["field"] == "corrects"
+    third = coach.put(path, **body, corrects=second["id"])
+    told = coach.get(f"/api/athletes/{ladder['athlete_id']}/sets/{third['id']}/history")
+    assert [one["amount"] for one in told] == [7, 9, 8]
 
 
 def test_logged_sets_move_reach(coach, ladder) -> None:
@@ -227,13 +246,17 @@ def test_logged_sets_move_reach(coach, ladder) -> None:
 
 
 def test_a_session_on_the_easier_rung_is_told_apart(coach, ladder, session) -> None:
-    easier = coach.get(f"/api/ladders/{ladder['id']}/today")["easier"]["id"]
+    easier = next(
+        one["what"]["rung_id"]
+        for one in coach.item(ladder["id"])["choices"]
+        if one["way"] == "easier"
+    )
     coach.logs(session, ladder["standing_id"], 1)
     coach.logs(session, easier, 2)
     decision = coach.finishes(session)
     assert decision["outcome"] == "hold"
     review = coach.get(f"/api/ladders/{ladder['id']}/review")
-    assert len({s["rung"] for s in review["sessions"][0]["sets"]}) == 2
+    assert len({s["name"] for s in review["sessions"][0]["sets"]}) == 2
 
 
 def test_a_jump_is_logged_by_its_distance(coach) -> None:
@@ -246,7 +269,7 @@ def test_a_jump_is_logged_by_its_distance(coach) -> None:
     assert rung["dose"]["unit"] == "cm"
     assert rung["demand"] is None
     session = coach.starts(ladder["id"])
-    path = f"/api/sessions/{session}/sets"
+    path = f"{coach.run(session)}/sets"
     body = {"rung_id": rung["id"], "number": 1, "effort": 7, **coach.now()}
     done = coach.put(f"{path}/{uuid4()}", **body, centimetres=120)
     assert done["amount"] == 120

@@ -83,11 +83,11 @@ def test_a_hold_ladder_is_trained_and_judged_in_seconds(coach: Coach) -> None:
     decision = {}
     for _ in range(2):
         coach.clock.pass_by(days=2)
-        rung = coach.get(f"/api/ladders/{ladder['id']}/today")["rung"]
+        rung = next(one for one in ladder["rungs"] if one["id"] == coach.standing(ladder["id"]))
         session = coach.starts(ladder["id"])
         for number in (1, 2):
             body = {"rung_id": rung["id"], "number": number, "effort": 8.5, **coach.now()}
-            path = f"/api/sessions/{session}/sets/{uuid4()}"
+            path = f"{coach.run(session)}/sets/{uuid4()}"
             coach.put(path, seconds=rung["dose"]["high"], **body)
         decision = coach.finishes(session)
     assert decision["outcome"] in ("step-up", "hold")
@@ -294,13 +294,15 @@ def test_nothing_that_can_be_given_includes_what_a_limit_forbids(
     with Session(engine) as db:
         given = [row.movement for row in db.exec(select(KeptTest))]
         for ladder in db.exec(select(Ladder)):
-            assert db.exec(
-                select(TrainingSession).where(TrainingSession.ladder_id == ladder.id)
-            ).one()
             sheet = coach.get(f"/api/ladders/{ladder.id}")
             given += [
                 rung["movement"] for rung in sheet["rungs"] if rung["id"] == sheet["standing_id"]
             ]
+        assert db.exec(select(TrainingSession)).first()
+        along = coach.get(f"/api/athletes/{athlete}/floor")
+        for one in along["single"]:
+            done = [*one["items"][-1]["sets"], *one["items"][-1]["choices"]]
+            given += [each["what"]["movement"] for each in done]
         for movement in given:
             assert not forbidden(catalogue().find_movement(movement).posture, limits)
 
@@ -308,8 +310,9 @@ def test_nothing_that_can_be_given_includes_what_a_limit_forbids(
 def test_a_limit_made_later_closes_what_was_given_before(coach: Coach) -> None:
     ladder = coach.has_ladder()
     screens(coach, ladder["athlete_id"], pains={"elbow": 8})
-    path = f"/api/sessions/{uuid4()}"
-    refused = coach.client.put(path, json={"ladder_id": ladder["id"], **coach.now()})
+    path = f"/api/athletes/{ladder['athlete_id']}/runs/{uuid4()}"
+    body = {"name": "Alone", "ladder_id": ladder["id"], **coach.now()}
+    refused = coach.client.put(path, json=body)
     assert problem(refused, 409)["field"] == "limit"
 
 

@@ -164,7 +164,7 @@ def test_the_coach_moves_the_athlete(coach) -> None:
     wanted = ladder["rungs"][2]["id"]
     moved = coach.post(f"/api/ladders/{ladder['id']}/standing", rung_id=wanted)
     assert moved["standing_id"] == wanted
-    assert coach.get(f"/api/ladders/{ladder['id']}/today")["rung"]["id"] == wanted
+    assert coach.item(ladder["id"])["sets"][0]["what"]["rung_id"] == wanted
 
 
 def test_a_rung_of_another_ladder_is_no_place_to_stand(coach) -> None:

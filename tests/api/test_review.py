@@ -51,8 +51,7 @@ def test_taking_a_step_up_moves_the_athlete(coach, ladder) -> None:
     assert said["answer"] == "take"
     assert said["final_rung"] == decision["to_rung"]
     assert review(coach, ladder)["standing"] == decision["to_rung"]
-    today = coach.get(f"/api/ladders/{ladder['id']}/today")
-    assert today["rung"]["id"] == decision["to_rung"]["id"]
+    assert coach.item(ladder["id"])["sets"][0]["what"]["rung_id"] == decision["to_rung"]["id"]
 
 
 def test_an_edit_goes_where_the_coach_says_and_keeps_the_word(coach, ladder) -> None:
@@ -131,9 +130,11 @@ def test_pain_stops_the_movement_until_the_coach_takes_it_up_again(coach, ladder
     answers(coach, decision, answer="take")
     assert "left wrist" in review(coach, ladder)["stopped"]
     assert coach.get("/api/squad")["athletes"][0]["marks"][0]["kind"] == "stopped"
-    refused = coach.client.put(
-        f"/api/sessions/{uuid4()}", json={"ladder_id": ladder["id"], **coach.now()}
-    )
+    along = coach.takes_along(ladder["id"])
+    assert along["single"] == []
+    assert "left wrist" in along["stopped"][0]["why"]
+    body = {"name": "Alone", "ladder_id": ladder["id"], **coach.now()}
+    refused = coach.client.put(f"/api/athletes/{ladder['athlete_id']}/runs/{uuid4()}", json=body)
     assert problem(refused, 409)["field"] == "ladder"
     coach.post(f"/api/ladders/{ladder['id']}/resume")
     coach.starts(ladder["id"])

@@ -40,7 +40,10 @@ def given(coach: Coach, ladder: dict) -> list:
         client.post(f"{path}/rungs", json=rung),
         client.post(f"{path}/set-ups", json=kept),
         client.post(f"{path}/standing", json={"rung_id": ladder["rungs"][0]["id"]}),
-        client.put(f"/api/sessions/{uuid4()}", json={"ladder_id": ladder["id"], **coach.now()}),
+        client.put(
+            f"/api/athletes/{ladder['athlete_id']}/runs/{uuid4()}",
+            json={"name": "Alone", "ladder_id": ladder["id"], **coach.now()},
+        ),
         client.post(
             f"/api/athletes/{other['id']}/ladders",
             json={**ready, "test": {**test, "id": str(uuid4())}},

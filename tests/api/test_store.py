@@ -102,14 +102,14 @@ def test_every_table_about_a_person_goes_with_them(engine) -> None:
     assert about_people <= reaching
 
 
-def test_the_newest_sessions_of_a_ladder_are_found_by_index(engine) -> None:
+def test_the_newest_sessions_of_an_athlete_are_found_by_index(engine) -> None:
     with engine.connect() as connection:
         connection.execute(text("SET enable_seqscan = off"))
         plan = connection.execute(
             text(
                 "EXPLAIN SELECT * FROM training_session "
-                "WHERE ladder_id = '5b9a4f1e-0000-4000-8000-000000000000' "
+                "WHERE athlete_id = '5b9a4f1e-0000-4000-8000-000000000000' "
                 "ORDER BY at DESC LIMIT 12"
             )
         ).scalars()
-        assert "ix_training_session_ladder_id_at" in "\n".join(plan)
+        assert "ix_training_session_athlete_id_at" in "\n".join(plan)

@@ -24,6 +24,7 @@ from invelo.store import accounts, battery, floor, ladder, squad
 from invelo.store.database import engine_for, migrate, transaction
 from invelo.store.moment import Moment
 from tests.browser.page import DESKTOP, EMAIL, PASSWORD, Page
+from tests.browser.phone import Office, Phone
 from tests.conftest import empty
 
 ZONE = "Europe/Lisbon"
@@ -123,12 +124,11 @@ def _seed(engine: Engine) -> None:
         ready = catalogue().find_ladder("push-up")
         row = ladder.create(db, oda, ready, "strength", "intermediate", enrolled)
         day = Moment(now - timedelta(days=2), ZONE)
-        session = floor.start(db, row, uuid4(), day)
+        session = floor.start(db, oda, uuid4(), row.goal, day, now, row)
         for number in (1, 2, 3):
-            rung = session.rung_id
-            entry = floor.SetEntry(uuid4(), rung, number, 10, None, 8.5, True, 0, "", day)
+            entry = floor.SetEntry(uuid4(), number, 8.5, day, rung_id=row.standing_id, reps=10)
             floor.log(db, session, entry, day.at)
-        floor.finish(db, row, oda, session, 7, day)
+        floor.finish(db, oda, session, 7, day)
 
 
 @contextmanager
@@ -176,3 +176,17 @@ def signed_in(page: Page) -> Page:
     """A browser at the squad."""
     page.sign_in()
     return page
+
+
+@pytest.fixture
+def office(service: Service) -> Office:
+    return Office(service.url)
+
+
+@pytest.fixture
+def phone(page: Page) -> Phone:
+    """The browser in an athlete's hand; what the console must not say is still judged."""
+    made = Phone(page.driver, page.url)
+    page.allowed = made.allowed  # one list: the page's own end judges it
+    made.allowed.append(r"/api/me - Failed to load resource")
+    return made

@@ -143,29 +143,6 @@ class Page:
         self.find('[role="listbox"]')
         self.sees("ON THE HANDS")
 
-    def start_session(self) -> None:
-        self.press("6")
-        self.click("Start the session")
-        self.find('[aria-label="Reps"]')
-
-    def log_set(self, reps: int, effort: int, pain: int = 0) -> None:
-        """Log one set by hand: type the reps, pick effort and pain, press L."""
-        number = len(self.find_all("aside table tbody tr")) + 1
-        box = self.find('[aria-label="Reps"]')
-        box.send_keys(Keys.CONTROL, "a")
-        box.send_keys(str(reps))
-        self.choose("Effort", effort)
-        if pain:
-            self.choose("Pain", pain)
-        self.press("l")
-        self.until(lambda: len(self.find_all("aside table tbody tr")) == number)
-
-    def finish_session(self, effort: int = 7) -> None:
-        self.click("Finish …")
-        self.choose("Session effort", effort)
-        self.click("Close the session")
-        self.find("article")
-
     def open_next_week(self) -> None:
         """The Week of the ladder at hand, a week ahead, so that no day of it is past."""
         self.press("5")

@@ -10,9 +10,11 @@ import tempfile
 from collections.abc import Iterator
 from contextlib import contextmanager
 from datetime import UTC, datetime
+from io import BytesIO
 from pathlib import Path
 
 import pypdfium2
+from PIL import Image
 from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
 
@@ -23,6 +25,7 @@ from invelo.settings import ROOT
 from invelo.store.database import engine_for, migrate, transaction
 from tests.browser.conftest import Service, chromium
 from tests.browser.page import DESKTOP, PHONE, Page
+from tests.browser.phone import CLOCK, Phone
 
 FOLDER = ROOT / "docs" / "screenshots"
 FIGURES = ROOT / "docs" / "figures"
@@ -58,6 +61,8 @@ def demo() -> Iterator[Page]:
             try:
                 with chromium() as driver:
                     page = Page(driver, service.url)
+                    clock = {"source": CLOCK}
+                    driver.execute_cdp_cmd("Page.addScriptToEvaluateOnNewDocument", clock)
                     page.size(*DESKTOP)
                     page.open("/")
                     yield page
@@ -230,6 +235,55 @@ def figures(page: Page) -> None:
         (FIGURES / f"{name}.svg").write_text(f"{head}>{PAPER}{rest}\n", encoding="utf-8")
 
 
+def floors(page: Page) -> None:
+    """The floor live and by hand, and a phone at four moments side by side."""
+    page.press("6")
+    page.sees("◇ live", "Tilde Varga")
+    take(page, "floor-live")
+    page.press("w")
+    page.find("[data-cell]").send_keys("11 or 12", Keys.ENTER, "10")
+    take(page, "floor-by-hand")
+    page.press(Keys.ESCAPE)
+    page.script("document.activeElement.blur()")
+    page.press("6")
+    page.sees("◇ live")
+    page.click("Run a session at their side")
+    page.size(*PHONE)
+    page.find("nav[aria-label=Pages]")
+    shots = []
+
+    def shot() -> None:
+        page.driver.execute_async_script("document.fonts.ready.then(arguments[0])")
+        shots.append(Image.open(BytesIO(page.driver.get_screenshot_as_png())))
+
+    page.click("Check-in")
+    page.click("wrist")
+    page.click("hurts")
+    page.choose("Pain", 3)
+    shot()
+    page.click("Today")
+    phone = Phone(page.driver, page.url)
+    phone.starts()
+    phone.runs_on(until=lambda: phone.find_all('[aria-label="Seconds held"]'))
+    shot()
+    phone.runs_on(
+        until=lambda: "STRAIGHT SETS" in phone.text and bool(phone.find_all("[data-point]"))
+    )
+    phone.until(lambda: phone.find("[data-beat]").get_attribute("data-beat").endswith("/1"))
+    shot()
+    phone.runs_on(until=lambda: phone.asked)
+    shot()
+    hold, tempo, rest, check_in = shots[1], shots[2], shots[3], shots[0]
+    width, height = hold.size
+    sheet = Image.new("RGB", (4 * width + 60, height), "#efece2")
+    for place, one in enumerate((tempo, hold, rest, check_in)):
+        sheet.paste(one, (place * (width + 20), 0))
+    sheet.save(FOLDER / "phone.png", optimize=True)
+    page.size(*DESKTOP)
+    page.open("/squad")
+    page.open_ladder("Juno Pell")
+
+
 def main() -> None:
     """Walk through the places."""
     FOLDER.mkdir(parents=True, exist_ok=True)
@@ -256,18 +310,7 @@ def main() -> None:
         page.press("7")
         page.sees("Step up")
         take(page, "review")
-        page.press("6")
-        page.sees("Before you start")
-        page.click("Start the session")
-        page.find('[aria-label="Reps"]')
-        page.choose("Effort", 8)
-        take(page, "floor-set")
-        page.size(*PHONE)
-        take(page, "floor-phone")
-        page.size(*DESKTOP)
-        page.press("l")
-        page.sees("Next: set 2")
-        take(page, "floor-rest")
+        floors(page)
         weeks(page)
         benches(page)
         figures(page)

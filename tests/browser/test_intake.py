@@ -47,9 +47,12 @@ def test_a_sign_closes_training_until_a_clearance_opens_it(page: Page) -> None:
     page.sees("See a doctor first.", "Nothing can be given")
     to(page, "6")
     page.sees("See a doctor first.")
-    page.click("Start the session")
-    page.until(lambda: "screen" in page.find('[role="alert"]').text)
-    assert not page.find_all('[aria-label="Reps"]')
+    page.click("Run a session at their side")
+    page.sees("Nothing is planned today.", "doctor")
+    assert "Start the session" not in page.text
+    assert "One ladder alone".upper() not in page.text
+    page.open("/squad")
+    page.sees("Oda Fenwick")
     to(page, "2")
     page.click("Why")
     page.click("Record a clearance …")
@@ -59,8 +62,9 @@ def test_a_sign_closes_training_until_a_clearance_opens_it(page: Page) -> None:
     page.click("Keep the clearance")
     page.sees("● Go", "Dr Vale: “may train”", "by Ilse Marn")
     to(page, "6")
-    page.click("Start the session")
-    page.find('[aria-label="Reps"]')
+    page.click("Run a session at their side")
+    page.find("button[aria-pressed]").click()
+    page.button("Start the session")
 
 
 def test_what_was_answered_survives_a_reload_and_stands_there_next_time(page: Page) -> None:

@@ -16,12 +16,13 @@ from selenium.webdriver.common.keys import Keys
 from invelo import postgres
 from invelo.settings import ROOT
 from tests.browser.page import Page
+from tests.browser.phone import Phone
 
 
 def test_digits_change_place_and_the_athlete_stays(signed_in: Page) -> None:
     page = signed_in
     page.open_ladder()
-    for digit, word in (("6", "Before you start"), ("7", "Rules that spoke"), ("3", "stands here")):
+    for digit, word in (("6", "Private link"), ("7", "Rules that spoke"), ("3", "stands here")):
         page.press(digit)
         page.until(lambda word=word: word.lower() in page.text.lower())
         page.sees("Oda Fenwick")
@@ -144,25 +145,11 @@ def test_a_form_says_what_is_wrong_beside_the_field(signed_in: Page) -> None:
 def test_a_set_without_an_effort_is_asked_for_it(signed_in: Page) -> None:
     page = signed_in
     page.open_ladder()
-    page.start_session()
+    phone = Phone(page.driver, page.url)
+    phone.stands_beside()
+    phone.runs_on(until=lambda: phone.asked)
     page.press("l")
     page.sees("Say how hard it was first")
-
-
-def test_a_set_that_could_not_be_sent_stays_and_goes_out_once(signed_in: Page, service) -> None:
-    page = signed_in
-    page.allowed.append("ERR_CONNECTION_REFUSED")
-    page.open_ladder()
-    page.start_session()
-    page.choose("Effort", 8)
-    service.stop()
-    page.press("l")
-    page.sees("The service does not answer", "Nothing typed is lost")
-    service.start()
-    page.press("l")
-    page.until(lambda: len(page.find_all("aside table tbody tr")) == 1)
-    page.driver.refresh()
-    page.sees("SET 2 OF 3")
 
 
 def test_a_service_that_is_away_shows_a_plain_page_and_comes_back(page: Page, service) -> None:

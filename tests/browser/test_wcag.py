@@ -6,6 +6,7 @@ import pytest
 
 from invelo.settings import ROOT
 from tests.browser.page import PHONE, Page
+from tests.browser.phone import Phone
 
 AXE = (ROOT / "web" / "node_modules" / "axe-core" / "axe.min.js").read_text(encoding="utf-8")
 STANDARD = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]
@@ -35,22 +36,77 @@ def _table(page: Page) -> None:
     page.click("As a table")
 
 
-def _floor_before(page: Page) -> None:
+def _floor(page: Page) -> None:
     page.open_ladder()
     page.press("6")
+    page.sees("Private link".upper(), "◇ live")
+    page.click("Make a link")
+    page.sees("Shown this once".upper())
+
+
+def _by_hand(page: Page) -> None:
+    page.open_ladder()
+    page.press("6", "w")
+    page.find("[data-cell]")
+
+
+def _csv(page: Page) -> None:
+    page.open_ladder()
+    page.press("6", "c")
+    page.sees("All sets of this athlete (CSV)")
+
+
+def beside(page: Page) -> Phone:
+    made = Phone(page.driver, page.url)
+    made.width = page.width
+    return made
+
+
+def _phone_today(page: Page) -> None:
+    page.open_ladder()
+    page.press("6")
+    page.click("Run a session at their side")
+    page.sees("One ladder alone".upper())
+    page.find("button[aria-pressed]").click()
     page.sees("Before you start")
 
 
-def _floor_running(page: Page) -> None:
+def _phone_check_in(page: Page) -> None:
+    _phone_today(page)
+    page.click("Check-in")
+    page.click("wrist")
+    page.click("hurts")
+    page.sees("Pain".upper())
+
+
+def _phone_done(page: Page) -> None:
+    _phone_today(page)
+    page.click("Done")
+    page.sees("effort of the session 7")
+
+
+def _run_set(page: Page) -> None:
     page.open_ladder()
-    page.start_session()
+    phone = beside(page)
+    phone.stands_beside()
+    phone.runs_on(until=lambda: "STRAIGHT SETS" in phone.text)
+    page.find('section[aria-label="The set"]')
+
+
+def _run_rest(page: Page) -> None:
+    _run_set(page)
+    phone = beside(page)
+    phone.runs_on(until=lambda: phone.asked)
+    page.click("Pain, partial reps, a note, a picture …")
     page.choose("Pain", 2)
 
 
-def _floor_resting(page: Page) -> None:
-    page.open_ladder()
-    page.start_session()
-    page.log_set(reps=9, effort=8)
+def _run_end(page: Page) -> None:
+    _run_rest(page)
+    phone = beside(page)
+    phone.logs(9)
+    page.click("End …")
+    page.sees("How hard was the whole session?")
 
 
 def _review(page: Page) -> None:
@@ -253,9 +309,15 @@ PLACES = {
     "week, ready sessions": _week_act("Start from a session …", "Takes".upper()),
     "week, daily dose": _week_act("Daily dose …", "Another movement"),
     "week, files": _week_act("Print and files …", "Private calendar address".upper()),
-    "floor before": _floor_before,
-    "floor running": _floor_running,
-    "floor resting": _floor_resting,
+    "floor": _floor,
+    "floor, by hand": _by_hand,
+    "floor, CSV": _csv,
+    "phone, today": _phone_today,
+    "phone, check-in": _phone_check_in,
+    "phone, done": _phone_done,
+    "run, set": _run_set,
+    "run, rest": _run_rest,
+    "run, end": _run_end,
     "review": _review,
     "keys": _keys,
     "new athlete": _new_athlete,
@@ -289,7 +351,9 @@ def test_the_sign_in_sheet_is_accessible(page: Page) -> None:
         "bench",
         "bench, compared",
         "week",
-        "floor running",
+        "floor",
+        "floor, by hand",
+        "run, set",
         "review",
     ],
 )
@@ -298,7 +362,10 @@ def test_no_place_scrolls_sideways_on_a_laptop(signed_in: Page, place: str) -> N
     assert not signed_in.scrolls_sideways
 
 
-@pytest.mark.parametrize("place", ["floor before", "floor running", "floor resting"])
+ON_A_PHONE = [place for place in PLACES if place.startswith(("phone", "run"))]
+
+
+@pytest.mark.parametrize("place", ON_A_PHONE)
 def test_the_floor_fits_a_phone(signed_in: Page, place: str) -> None:
     signed_in.size(*PHONE)
     PLACES[place](signed_in)

@@ -3,6 +3,14 @@
 from selenium.webdriver.common.keys import Keys
 
 from tests.browser.page import Page
+from tests.browser.phone import Phone
+
+
+def at_their_side(page: Page) -> Phone:
+    """The same browser, used as a phone would be."""
+    made = Phone(page.driver, page.url)
+    made.width = page.width
+    return made
 
 
 def test_from_sign_in_to_the_next_rung_and_past_a_restart(page: Page, service) -> None:
@@ -19,14 +27,12 @@ def test_from_sign_in_to_the_next_rung_and_past_a_restart(page: Page, service) -
     page.until(lambda: page.chosen_rung == standing)
 
     # three sets that meet the gate, the second time running
-    page.start_session()
-    page.sees("SET 1 OF 3", standing)
-    for _ in (1, 2):
-        page.log_set(reps=10, effort=8)
-        page.click("Begin the next set")
-    page.log_set(reps=10, effort=9)
-    page.sees("DOSE DONE")
-    page.finish_session()
+    ladder = page.driver.current_url.rsplit("/", 1)[1]
+    beside = at_their_side(page)
+    beside.stands_beside()
+    beside.trains((10, 10, 10), (8, 8, 9))
+    page.open(f"/review/{ladder}")
+    page.find("article")
 
     # the decision with its figures
     page.sees("Step up", f"{standing} → {above}")
@@ -73,11 +79,17 @@ def test_a_rung_is_put_in_and_taken_off_again(signed_in: Page) -> None:
 def test_pain_ends_the_movement_and_the_coach_brings_it_back(signed_in: Page) -> None:
     page = signed_in
     page.open_ladder()
-    page.start_session()
-    page.log_set(reps=6, effort=8, pain=5)
-    page.sees("This movement ends for today.", "Pain 5 of 10", "clinician")
-    assert page.find_all('[aria-label="Effort 8"]') == []
-    page.finish_session()
+    ladder = page.driver.current_url.rsplit("/", 1)[1]
+    beside = at_their_side(page)
+    beside.stands_beside()
+    beside.runs_on(until=lambda: beside.asked)
+    page.click("Pain, partial reps, a note, a picture …")
+    page.choose("Pain", 5)
+    beside.logs(6, 8)
+    page.until(lambda: beside.over)
+    beside.closes()
+    beside.all_sent()
+    page.open(f"/review/{ladder}")
     page.sees("Stop", "pain.stop")
     page.click("Take it")
     page.sees("Taken")
@@ -86,9 +98,10 @@ def test_pain_ends_the_movement_and_the_coach_brings_it_back(signed_in: Page) ->
     page.press("3")
     page.sees("This movement is stopped")
     page.press("6")
-    page.sees("Stopped.", "once a clinician agrees")
+    page.click("Run a session at their side")
+    page.sees("is stopped.", "Nothing is planned today.")
     assert not [b for b in page.find_all("main button") if b.text == "Start the session"]
-    page.press("3")
+    page.open(f"/ladder/{ladder}")
     page.click("Take it up again …")
     page.click("Yes, take it up again")
     page.sees_not("This movement is stopped")
@@ -108,51 +121,6 @@ def test_an_edit_and_a_decline_each_want_a_word(signed_in: Page) -> None:
     page.fill("Why, in a word", "tour week")
     page.click("Take the edited decision")
     page.sees("Edited", "Knee push-up", "tour week", "stands on Knee push-up")
-
-
-def test_a_session_left_midway_is_taken_up_where_it_was(signed_in: Page) -> None:
-    page = signed_in
-    page.open_ladder()
-    page.start_session()
-    page.log_set(reps=9, effort=8)
-    page.driver.refresh()
-    page.sees("SET 2 OF 3", "9 reps")
-
-
-def test_the_easier_rung_is_one_key_away(signed_in: Page) -> None:
-    page = signed_in
-    page.open_ladder()
-    page.start_session()
-    before = page.find("main h1").text
-    page.press("e")
-    page.until(lambda: page.find("main h1").text != before)
-    page.log_set(reps=10, effort=7)
-    page.sees("easier")
-
-
-def test_rest_runs_down_and_stops_on_the_space_bar(signed_in: Page) -> None:
-    page = signed_in
-    page.open_ladder()
-    page.start_session()
-    page.log_set(reps=9, effort=8)
-    page.sees("REST", "Next: set 2")
-    shown = page.find("[role=timer] p:nth-of-type(2)").text
-    page.until(lambda: page.find("[role=timer] p:nth-of-type(2)").text != shown)
-    page.script("document.activeElement.blur()")
-    page.press(Keys.SPACE)
-    page.sees("REST, STOPPED", "Start the clock")
-    page.press(Keys.SPACE)
-    page.sees("Stop the clock")
-
-
-def test_an_opened_session_without_sets_is_discarded(signed_in: Page) -> None:
-    page = signed_in
-    page.open_ladder()
-    page.start_session()
-    page.click("Discard: nothing was done")
-    page.find('[role="listbox"]')
-    page.press("6")
-    page.sees("Start the session")
 
 
 def test_a_new_athlete_goes_from_nothing_to_a_ladder(signed_in: Page) -> None:

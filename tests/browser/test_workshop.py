@@ -203,8 +203,12 @@ def test_the_catalogue_is_searched_and_two_of_one_name_stay_two(signed_in: Page)
     page.select("Kit", "any")
     page.fill("Name", "hollow hold")
     page.sees("trunk front: hollow hold", "trunk front: plank on the forearms")
-    found = page.find_all('[role="dialog"] [aria-label="Movements found"] button')
-    assert [one.text.splitlines()[0] for one in found].count("Hollow hold") == 2
+    css = '[role="dialog"] [aria-label="Movements found"] button'
+
+    def names() -> list[str]:
+        return [one.text.splitlines()[0] for one in page.find_all(css)]
+
+    page.until(lambda: names().count("Hollow hold") == 2)
 
 
 def test_two_athletes_stand_beside_each_other(signed_in: Page) -> None:

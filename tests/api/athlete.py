@@ -1,0 +1,59 @@
+"""An athlete at work through the API: comes by a link, takes sessions along, sends sets."""
+
+from typing import Any
+from uuid import uuid4
+
+from fastapi.testclient import TestClient
+
+from tests.api.coach import Coach
+from tests.conftest import Clock
+
+
+def link_for(coach: Coach, athlete: str, days: int = 180) -> str:
+    """A new private link's token."""
+    made = coach.post(f"/api/athletes/{athlete}/link", days=days)
+    return str(made["address"]).split("#")[1]
+
+
+class Athlete:
+    """Whoever came in by a link."""
+
+    def __init__(self, client: TestClient, clock: Clock, token: str) -> None:
+        self.client, self.clock, self.token = client, clock, token
+        opened = client.post("/api/link", json={"token": token})
+        opened.raise_for_status()
+        self.id = opened.json()["athlete_id"]
+        self.base = f"/api/athletes/{self.id}"
+
+    def get(self, path: str) -> Any:
+        response = self.client.get(f"{self.base}{path}")
+        response.raise_for_status()
+        return response.json()
+
+    def now(self) -> dict[str, str]:
+        return {"at": self.clock().isoformat(), "zone": "Europe/Lisbon"}
+
+    def starts(self, session: str = "", **more: Any) -> str:
+        made = session or str(uuid4())
+        body = {"name": "Monday", **self.now(), **more}
+        self.client.put(f"{self.base}/runs/{made}", json=body).raise_for_status()
+        return made
+
+    def sends(self, session: str, what: dict[str, Any], **more: Any) -> Any:
+        """Log a set of something that was taken along."""
+        body = {
+            "number": 1,
+            "reps": 8,
+            "effort": 8,
+            "rung_id": what["rung_id"],
+            "movement": what["movement"],
+            "changes": what["changes"],
+            **self.now(),
+            **more,
+        }
+        body = {key: value for key, value in body.items() if value is not None}
+        return self.client.put(f"{self.base}/runs/{session}/sets/{uuid4()}", json=body)
+
+    def finishes(self, session: str, effort: float = 7) -> Any:
+        body = {"effort": effort, **self.now()}
+        return self.client.post(f"{self.base}/runs/{session}/finish", json=body)

@@ -1,0 +1,412 @@
+"""The phone's side of the floor: check-in, sets of every kind, late and twice, clocks off."""
+
+from base64 import b64encode
+from datetime import timedelta
+from uuid import uuid4
+
+import pytest
+from sqlmodel import Session, select
+
+from invelo.store.floor_tables import CheckIn, Skip
+from invelo.store.tables import LoggedSet, TrainingSession
+from tests.api.athlete import Athlete, link_for
+from tests.api.coach import Coach, problem
+
+
+@pytest.fixture
+def ladder(coach: Coach) -> dict:
+    return coach.has_ladder()
+
+
+@pytest.fixture
+def phone(coach: Coach, new_client, clock, ladder) -> Athlete:
+    return Athlete(new_client(), clock, link_for(coach, ladder["athlete_id"]))
+
+
+@pytest.fixture
+def push_up(phone: Athlete) -> dict:
+    """What a set of the ladder's rung is, as it was taken along."""
+    item = next(one for one in phone.get("/floor")["single"][0]["items"] if one["goal"])
+    return item["sets"][0]["what"]
+
+
+def rows(engine, table) -> list:
+    with Session(engine) as db:
+        return list(db.exec(select(table)))
+
+
+def planned_today(coach: Coach, athlete: str, **hands) -> dict:
+    """Everything of the week put on today; today's session as it goes along."""
+    path = f"/api/athletes/{athlete}/week"
+    today = coach.clock().date()
+    body = {"days": [{"index": day, "minutes": 120} for day in range(7)], "hands": hands}
+    coach.client.put(f"{path}/wishes", json=body).raise_for_status()
+    seen = coach.get(path)
+    placed = [{"task": task["key"], "day": today.weekday()} for task in seen["tasks"]]
+    response = coach.client.put(path, json={"placed": placed, "number": seen["revision"]})
+    response.raise_for_status()
+    sessions = coach.get(f"/api/athletes/{athlete}/floor")["sessions"]
+    return next(one for one in sessions if one["day"] == today.isoformat())
+
+
+# ---- what goes along ---------------------------------------------------------------------------
+
+
+def test_a_planned_day_goes_along_under_one_id_on_every_device(coach, ladder, phone) -> None:
+    planned = planned_today(coach, ladder["athlete_id"])
+    again = phone.get("/floor")["sessions"][0]
+    assert planned["id"] == again["id"]
+    assert planned["events"]
+    assert {one["way"] for one in planned["items"][-1]["choices"]} >= {"here", "easier"}
+
+
+def test_paths_go_along_each_once(coach, ladder, phone) -> None:
+    planned_today(coach, ladder["athlete_id"])
+    along = phone.get("/floor")
+    named = {
+        each["what"]["path"]
+        for sheet in (*along["sessions"], *along["single"])
+        for item in sheet["items"]
+        for each in (*item["sets"], *item["choices"])
+    } - {""}
+    assert named == set(along["paths"])
+    told = [str(one) for one in along["paths"].values()]
+    assert len(told) == len(set(told))
+
+
+def test_the_last_time_and_the_coachs_note_go_along_as_cues(coach, ladder, phone) -> None:
+    coach.trains(ladder["id"], (9, 8, 8))
+    path = f"/api/athletes/{ladder['athlete_id']}/notes/{uuid4()}"
+    coach.put(path, movement="push-up", text="Tuck the left elbow.")
+    item = coach.item(ladder["id"])
+    assert item["notes"] == ["Tuck the left elbow."]
+    assert "9, 8, 8" in item["last"]
+
+
+def test_the_clock_to_check_the_devices_by_goes_along(phone, clock) -> None:
+    assert phone.get("/floor")["server_time"].startswith(clock().isoformat()[:19])
+
+
+# ---- sets --------------------------------------------------------------------------------------
+
+
+def test_everything_that_is_said_of_a_set_is_kept(phone, push_up, engine) -> None:
+    session = phone.starts()
+    said = {
+        "reps": 13,
+        "partial": 2,
+        "asked_low": 6,
+        "asked_high": 10,
+        "clean": False,
+        "faults": ["hips sag"],
+        "felt_in": ["chest", "low back"],
+        "pain": 2,
+        "pain_place": "left wrist",
+        "note": "slippery floor",
+        "kind": "drop",
+    }
+    told = phone.sends(session, push_up, **said).json()
+    for name, value in said.items():
+        if name != "reps":
+            assert told[name] == value
+    assert (told["amount"], told["surplus"]) == (13, 3)
+    assert told["name"]
+    (kept,) = rows(engine, LoggedSet)
+    assert (kept.partial, kept.faults, kept.note) == (2, ["hips sag"], "slippery floor")
+
+
+@pytest.mark.parametrize(
+    ("words", "amount", "least", "most"), [("11 or 12", 11.5, 11, 12), ("about 30", 30, 27, 33)]
+)
+def test_a_count_from_memory_is_kept_as_a_range(phone, push_up, words, amount, least, most) -> None:
+    session = phone.starts()
+    told = phone.sends(session, push_up, reps=None, told=words).json()
+    assert (told["amount"], told["least"], told["most"]) == (amount, least, most)
+
+
+def test_a_set_off_any_ladder_is_kept_and_counts_as_evidence(coach, phone, ladder, engine) -> None:
+    session = phone.starts()
+    what = {"rung_id": None, "movement": "feet-raised-push-up", "changes": None}
+    told = phone.sends(session, what, reps=11, effort=9).json()
+    assert (told["rung_id"], told["name"]) == (None, "Feet-raised push-up")
+    phone.finishes(session).raise_for_status()
+    seen = coach.get(f"/api/ladders/{ladder['id']}")
+    assert seen["placement"]["evidence_kind"] in ("test", "set")
+    review = coach.get(f"/api/ladders/{ladder['id']}/review")
+    assert review["sessions"][0]["sets"][0]["name"] == "Feet-raised push-up"
+    assert review["decisions"] == [], "nothing of this ladder was done"
+
+
+def test_both_sides_are_kept_and_the_weaker_begins_next_time(coach, phone) -> None:
+    session = phone.starts()
+    what = {"rung_id": None, "movement": "split-squat", "changes": None}
+    for side, reps in (("left", 10), ("right", 7)):
+        phone.sends(session, what, side=side, reps=reps).raise_for_status()
+    phone.finishes(session).raise_for_status()
+    sets = phone.get("/history")["sessions"][0]["sets"]
+    assert {one["side"]: one["amount"] for one in sets} == {"left": 10, "right": 7}
+
+
+def test_one_session_of_two_ladders_is_decided_on_each(coach, ladder, phone, push_up) -> None:
+    more = {"ready_ladder": "row", "purpose": "strength", "level": "intermediate", "test": None}
+    row = coach.gives_ladder(ladder["athlete_id"], **more)
+    session = phone.starts()
+    phone.sends(session, push_up).raise_for_status()
+    other = {"rung_id": row["standing_id"], "movement": None, "changes": None}
+    phone.sends(session, other).raise_for_status()
+    phone.finishes(session).raise_for_status()
+    for one in (ladder, row):
+        assert len(coach.get(f"/api/ladders/{one['id']}/review")["decisions"]) == 1
+
+
+@pytest.mark.parametrize(
+    ("change", "field"),
+    [
+        ({"reps": 10_000}, "reps"),
+        ({"partial": 500}, "partial reps"),
+        ({"reps": None, "told": "lots"}, "reps"),
+        ({"changes": {"tempo": {"lower": -3}}}, "changes.tempo"),
+        ({"changes": {"range": "half"}}, "changes.range"),
+        ({"note": "x" * 501}, "note"),
+        ({"faults": ["x"] * 9}, "faults"),
+    ],
+)
+def test_a_bad_set_names_its_field_and_leaves_nothing(
+    phone, push_up, engine, change, field
+) -> None:
+    session = phone.starts()
+    told = problem(phone.sends(session, {**push_up, **change}, **change), 422)
+    assert told["field"].startswith(field)
+    assert rows(engine, LoggedSet) == []
+
+
+def test_a_rung_of_another_athlete_cannot_be_logged(coach, phone) -> None:
+    other = coach.has_ladder()
+    session = phone.starts()
+    what = {"rung_id": other["standing_id"], "movement": None, "changes": None}
+    assert problem(phone.sends(session, what), 404)["field"] == "rung"
+
+
+def test_a_skip_keeps_its_reason_and_is_kept_once(phone, engine) -> None:
+    session = phone.starts()
+    path = f"{phone.base}/runs/{session}/skips/{uuid4()}"
+    body = {"name": "Push-up", "number": 3, "why": "no room", **phone.now()}
+    for _ in range(2):
+        assert phone.client.put(path, json=body).status_code == 204
+    assert [(one.name, one.number, one.why) for one in rows(engine, Skip)] == [
+        ("Push-up", 3, "no room")
+    ]
+
+
+# ---- two devices, late and out of order ---------------------------------------------------------
+
+
+def test_two_devices_at_one_session_lose_nothing(coach, ladder, phone, push_up, new_client) -> None:
+    planned = planned_today(coach, ladder["athlete_id"])
+    tablet = Athlete(new_client(), phone.clock, link_for(coach, ladder["athlete_id"]))
+    again = Athlete(new_client(), phone.clock, tablet.token)
+    for device in (tablet, again):
+        device.starts(planned["id"])
+    for number in (1, 2, 3):
+        phone.clock.pass_by(minutes=2)
+        for device in (tablet, again):
+            device.sends(planned["id"], push_up, number=number).raise_for_status()
+    tablet.finishes(planned["id"]).raise_for_status()
+    # the other closes it too, with the same word, and still has a set to send
+    again.finishes(planned["id"]).raise_for_status()
+    again.sends(planned["id"], push_up, number=4).raise_for_status()
+    (session,) = tablet.get("/history")["sessions"]
+    assert [one["number"] for one in session["sets"]] == [1, 1, 2, 2, 3, 3, 4]
+
+
+def test_forty_sets_that_waited_keep_their_order_and_their_times(phone, push_up, engine) -> None:
+    began = phone.clock()
+    waiting = []
+    for number in range(1, 41):
+        at = (began + timedelta(minutes=number)).isoformat()
+        body = {"number": number, "at": at, "reps": 5 + number % 7}
+        waiting.append((str(uuid4()), body))
+    phone.clock.pass_by(hours=5)
+    session = phone.starts(at=began.isoformat())
+    for set_id, body in [*waiting, *waiting[::3]]:  # some go twice
+        path = f"{phone.base}/runs/{session}/sets/{set_id}"
+        sent = {"rung_id": push_up["rung_id"], "effort": 8, "zone": "Europe/Lisbon", **body}
+        sent["sent_at"] = phone.clock().isoformat()
+        phone.client.put(path, json=sent).raise_for_status()
+    kept = sorted(rows(engine, LoggedSet), key=lambda one: one.at)
+    assert [one.number for one in kept] == list(range(1, 41))
+    assert [str(one.id) for one in kept] == [one for one, _ in waiting]
+    assert [(one.at - began).total_seconds() for one in kept] == [60 * n for n in range(1, 41)]
+    assert {one.skew_s for one in kept} == {None}
+
+
+# ---- clocks ------------------------------------------------------------------------------------
+
+
+@pytest.mark.parametrize("days", [1, -1])
+def test_a_device_a_day_off_is_put_right_and_told(phone, push_up, engine, days) -> None:
+    session = phone.starts()
+    off = timedelta(days=days)
+    done, sent = phone.clock() - timedelta(minutes=7), phone.clock()
+    told = phone.sends(
+        session, push_up, at=(done + off).isoformat(), sent_at=(sent + off).isoformat()
+    )
+    told.raise_for_status()
+    (kept,) = rows(engine, LoggedSet)
+    assert kept.at == done
+    assert kept.skew_s == -off.total_seconds()
+    assert told.json()["clock_off_s"] == -off.total_seconds()
+
+
+@pytest.mark.parametrize("at", ["0001-01-01T00:00:00Z", "9999-12-31T23:59:59Z"])
+@pytest.mark.parametrize("name", ["at", "sent_at"])
+def test_a_time_that_no_calendar_holds_is_refused(phone, push_up, engine, name, at) -> None:
+    session = phone.starts()
+    told = problem(phone.sends(session, push_up, **{name: at}), 422)
+    assert told["field"] == "at"
+    assert rows(engine, LoggedSet) == []
+
+
+def test_a_clock_a_minute_off_is_believed(phone, push_up, engine) -> None:
+    session = phone.starts()
+    at = phone.clock() - timedelta(minutes=5)
+    sent = phone.clock() + timedelta(seconds=60)
+    phone.sends(session, push_up, at=at.isoformat(), sent_at=sent.isoformat()).raise_for_status()
+    (kept,) = rows(engine, LoggedSet)
+    assert (kept.at, kept.skew_s) == (at, None)
+
+
+def test_a_session_about_to_begin_is_refused_where_one_that_was_is_kept(
+    coach, phone, ladder, engine
+) -> None:
+    decision = coach.trains(ladder["id"], pain=6, pain_place="left wrist")
+    coach.post(f"/api/decisions/{decision['id']}/answer", answer="take")
+    body = {"name": "Alone", "ladder_id": ladder["id"], **phone.now()}
+    refused = phone.client.put(f"{phone.base}/runs/{uuid4()}", json=body)
+    assert problem(refused, 409)["field"] == "ladder"
+    past = (phone.clock() - timedelta(hours=3)).isoformat()
+    phone.starts(ladder_id=ladder["id"], at=past)
+    assert len(rows(engine, TrainingSession)) == 2
+
+
+# ---- check-in ----------------------------------------------------------------------------------
+
+
+def checks_in(phone: Athlete, **said) -> dict:
+    path = f"{phone.base}/check-ins/{uuid4()}"
+    response = phone.client.put(path, json={**said, **phone.now()})
+    response.raise_for_status()
+    return response.json()
+
+
+def test_pain_takes_out_what_loads_it_and_what_goes_along_says_so(coach, ladder, phone) -> None:
+    planned_today(coach, ladder["athlete_id"])
+    told = checks_in(phone, pain=[{"place": "wrist", "how": 6}], sleep=8)
+    assert told["outcome"] in ("adapted", "rest")
+    along = phone.get("/floor")
+    assert along["checked_in"]
+    if told["outcome"] == "adapted":
+        assert "clinician" in told["words"]
+        today = along["sessions"][0]
+        assert today["adapted"]
+        assert all("wrist" not in item["loads"] for item in today["items"])
+
+
+def test_what_hurts_is_left_out_of_every_session_of_the_day(coach, ladder, phone) -> None:
+    planned_today(coach, ladder["athlete_id"])
+    before = phone.get("/floor")
+    assert before["single"]
+    checks_in(phone, pain=[{"place": "wrist", "how": 6}])
+    along = phone.get("/floor")
+    assert along["single"] == [], "its one ladder loads the wrist"
+    for sheet in along["sessions"]:
+        if sheet["day"] == along["today"]:
+            asked = [one for one in sheet["items"] if not one["key"].startswith("warm-up")]
+            assert all("wrist" not in one["loads"] for one in asked)
+
+
+def test_a_grave_sign_leaves_nothing_to_run(coach, ladder, phone) -> None:
+    planned_today(coach, ladder["athlete_id"])
+    told = checks_in(phone, alarms=["chest pain"])
+    assert told["outcome"] == "stop"
+    along = phone.get("/floor")
+    assert (along["sessions"], along["single"]) == ([], [])
+    assert "doctor" in along["stop"]
+
+
+def test_fewer_minutes_cut_the_session(coach, ladder, phone) -> None:
+    before = planned_today(coach, ladder["athlete_id"])["minutes"]["likely"]
+    there_is = int(before) - 4
+    told = checks_in(phone, minutes=there_is)
+    assert told["outcome"] == "adapted"
+    assert told["cuts"]
+    after = phone.get("/floor")["sessions"][0]
+    assert after["minutes"]["likely"] <= there_is
+    assert after["adapted"]
+
+
+def test_a_later_check_in_takes_the_earliers_place(coach, ladder, phone) -> None:
+    planned_today(coach, ladder["athlete_id"])
+    checks_in(phone, minutes=12)
+    phone.clock.pass_by(minutes=5)
+    assert checks_in(phone)["outcome"] == "as planned"
+    assert not phone.get("/floor")["sessions"][0]["adapted"]
+
+
+def test_what_the_coach_adapted_stays_under_every_check_in(coach, ladder, phone) -> None:
+    planned = planned_today(coach, ladder["athlete_id"])
+    day = coach.clock().date().isoformat()
+    path = f"/api/athletes/{ladder['athlete_id']}/days/{day}/adapt"
+    minutes = int(planned["minutes"]["likely"]) - 4
+    coach.post(path, minutes=minutes, keep=str(uuid4()))
+    by_coach = phone.get("/floor")["sessions"][0]
+    assert by_coach["adapted"]
+    checks_in(phone)
+    assert phone.get("/floor")["sessions"][0]["minutes"] == by_coach["minutes"]
+    phone.clock.pass_by(minutes=5)
+    checks_in(phone, sleep=4)
+    eased = phone.get("/floor")["sessions"][0]
+    assert max(one["effort"] for one in eased["items"][-1]["sets"]) < max(
+        one["effort"] for one in by_coach["items"][-1]["sets"]
+    )
+    phone.clock.pass_by(minutes=5)
+    checks_in(phone)
+    assert phone.get("/floor")["sessions"][0]["minutes"] == by_coach["minutes"]
+
+
+def test_a_check_in_with_nothing_planned_is_kept(phone, engine) -> None:
+    assert checks_in(phone, sleep=5)["outcome"] == "as planned"
+    assert len(rows(engine, CheckIn)) == 1
+
+
+@pytest.mark.parametrize(
+    ("said", "field"),
+    [
+        ({"sleep": 30}, "sleep"),
+        ({"minutes": -1}, "minutes"),
+        ({"pain": [{"place": "soul", "how": 5}]}, "pain.0.place"),
+        ({"pain": [{"place": "wrist", "how": 12}]}, "pain.0.how"),
+        ({"alarms": ["boredom"]}, "alarms.0"),
+    ],
+)
+def test_a_check_in_nobody_can_mean_is_refused(phone, engine, said, field) -> None:
+    response = phone.client.put(f"{phone.base}/check-ins/{uuid4()}", json={**said, **phone.now()})
+    assert problem(response, 422)["field"] == field
+    assert rows(engine, CheckIn) == []
+
+
+# ---- history -----------------------------------------------------------------------------------
+
+
+def test_history_goes_back_a_page_at_a_time(coach, ladder, phone) -> None:
+    rows = [f"2026-02-{day:02},push-up,8,8" for day in range(1, 24)]
+    content = b64encode("\n".join(["date,movement,amount,effort", *rows]).encode()).decode()
+    coach.post(f"{phone.base}/log-files", content=content, keep=True)
+    first = phone.get("/history")
+    assert len(first["sessions"]) == 20
+    older = phone.get(f"/history?before={first['before']}")
+    assert len(older["sessions"]) == 3
+    assert older["before"] is None
+    days = [one["local_date"] for one in (*first["sessions"], *older["sessions"])]
+    assert days == sorted(days, reverse=True)
+    assert len(set(days)) == 23

@@ -1,0 +1,224 @@
+"""An athlete's phone in words of what they do, and a coach's office that plans for it."""
+
+from datetime import UTC, datetime
+from typing import Any
+from uuid import uuid4
+
+import requests
+from selenium.webdriver.common.by import By
+from selenium.webdriver.common.keys import Keys
+
+from tests.browser.page import DESKTOP, EMAIL, PASSWORD, PHONE, Page
+
+PATIENCE = 20
+CLOCK = """
+const real = performance.now.bind(performance);
+let ahead = 0;
+performance.now = () => real() + ahead;
+window.letPass = (seconds) => { ahead += 1000 * seconds; };
+"""
+"""The page's clock, which a test can move forward: sixty seconds of rest pass in none."""
+
+OFFLINE = {"offline": True, "latency": 0, "downloadThroughput": 0, "uploadThroughput": 0}
+ONLINE = {"offline": False, "latency": 0, "downloadThroughput": -1, "uploadThroughput": -1}
+AWAY = r"Failed to load resource: (net::ERR_|the server responded with a status of 503)"
+"""What the browser's console says of a network that is gone."""
+
+
+class Office:
+    """The coach at another machine: plans, gives links, looks at what came in."""
+
+    def __init__(self, url: str) -> None:
+        self.url = url
+        self.session = requests.Session()
+        self.call("POST", "/api/sign-in", email=EMAIL, password=PASSWORD)
+        self.athlete = self.call("GET", "/api/squad")["athletes"][0]["id"]
+        self.base = f"/api/athletes/{self.athlete}"
+
+    def call(self, method: str, path: str, **body: Any) -> Any:
+        json = body if method != "GET" else None
+        response = self.session.request(method, self.url + path, json=json, timeout=PATIENCE)
+        response.raise_for_status()
+        return response.json() if response.content else None
+
+    def gives(self, ready: str) -> str:
+        """Another ladder; its id."""
+        body = {"ready_ladder": ready, "purpose": "strength", "level": "beginner"}
+        return str(self.call("POST", f"{self.base}/ladders", **body)["id"])
+
+    @property
+    def ladders(self) -> list[str]:
+        along = self.call("GET", f"{self.base}/floor")
+        return [one["ladder_id"] for one in along["single"]]
+
+    def plans_today(self, **hands: Any) -> None:
+        """Everything of the week on today, in formats set by hand."""
+        days = [{"index": day, "minutes": 120} for day in range(7)]
+        self.call("PUT", f"{self.base}/week/wishes", days=days, hands=hands)
+        seen = self.call("GET", f"{self.base}/week")
+        today = datetime.fromisoformat(self.call("GET", f"{self.base}/floor")["today"]).weekday()
+        placed = [{"task": task["key"], "day": today} for task in seen["tasks"]]
+        self.call("PUT", f"{self.base}/week", placed=placed, number=seen["revision"])
+
+    def link(self) -> str:
+        made = self.call("POST", f"{self.base}/link")
+        return str(self.url + made["address"])
+
+    def ends_link(self) -> None:
+        self.call("DELETE", f"{self.base}/link")
+
+    def sets(self) -> list[dict[str, Any]]:
+        """Every set of the newest session, in the order they were done."""
+        found = self.call("GET", f"{self.base}/history")["sessions"]
+        running = self.call("GET", f"{self.base}/runs")
+        sessions = running or found
+        return list(sessions[0]["sets"]) if sessions else []
+
+    def reviewed(self, ladder: str) -> list[dict[str, Any]]:
+        """The sets of the newest session on a ladder's Review."""
+        return list(self.call("GET", f"/api/ladders/{ladder}/review")["sessions"][0]["sets"])
+
+
+class Phone(Page):
+    """A browser as wide as a phone, in an athlete's hand."""
+
+    def comes_in(self, link: str) -> None:
+        """Open the private link."""
+        self.size(*PHONE)
+        self.driver.execute_cdp_cmd("Page.enable", {})
+        self.driver.execute_cdp_cmd("Page.addScriptToEvaluateOnNewDocument", {"source": CLOCK})
+        self.driver.get(link)
+        self.find("nav[aria-label=Pages]")
+
+    def begins(self, office: Office) -> None:
+        """Come in by a new link and start the day's session."""
+        self.comes_in(office.link())
+        self.starts()
+
+    def goes_offline(self, off: bool = True) -> None:
+        self.allowed.append(AWAY)
+        self.driver.execute_cdp_cmd("Network.enable", {})
+        conditions = OFFLINE if off else ONLINE
+        self.driver.execute_cdp_cmd("Network.emulateNetworkConditions", conditions)
+
+    def passes(self, seconds: float) -> None:
+        """Let the page's clock run ahead."""
+        self.script("window.letPass(arguments[0])", seconds)
+
+    def stands_beside(self, goal: str = "Feet-raised push-up with a bag") -> None:
+        """From a place of the coach's: to the athlete's floor, and a session of one ladder."""
+        self.press("6")
+        self.click("Run a session at their side")
+        self.find("nav[aria-label=Pages]")
+        path = f'//button[@aria-pressed][span[1]="{goal}"]'
+        self.until(lambda: self.driver.find_element(By.XPATH, path).click() is None)
+        self.starts()
+
+    def trains(self, amounts: tuple[int, ...], efforts: tuple[int, ...]) -> None:
+        """Sets one after the other, then the end of the session."""
+        for amount, effort in zip(amounts, efforts, strict=True):
+            self.runs_on(until=lambda: self.asked)
+            self.logs(amount, effort)
+        self.runs_on()
+        self.closes()
+        self.all_sent()
+
+    def starts(self) -> None:
+        self.click("Start the session")
+        self.find("[role=progressbar]")
+
+    @property
+    def step(self) -> int:
+        return int(self.find("[role=progressbar]").get_attribute("aria-valuenow") or 0)
+
+    def _goes_on(self, before: int) -> None:
+        self.until(lambda: self.step != before or self.over or self.asked)
+
+    @property
+    def asked(self) -> bool:
+        """Whether a set waits to be filled in."""
+        return bool(self.find_all('section[aria-label="Log the set"]'))
+
+    @property
+    def over(self) -> bool:
+        return "How hard was the whole session?" in self.text
+
+    @property
+    def clocked(self) -> bool:
+        """Whether a clock alone says when this ends."""
+        words = [one.text for one in self.find_all("main section:first-of-type button")]
+        return not {"Done", "Let go", "Begin", "Now", "It stands"} & set(words)
+
+    @property
+    def window(self) -> bool:
+        return bool(self.find_all('[aria-label="Work, seconds left"]'))
+
+    def logs(self, amount: int | None = None, effort: int = 8) -> None:
+        """Fill in the set that waits, and log it."""
+        form = 'section[aria-label="Log the set"]'
+        title = self.find(f"{form} p").text
+        if amount is not None:
+            for box in self.find_all(f"{form} input[inputmode=numeric]"):
+                box.send_keys(Keys.CONTROL, "a")
+                box.send_keys(str(amount))
+        self.choose("Effort", effort)
+        self.click("Log the set")
+        self.until(lambda: not self.asked or self.find(f"{form} p").text != title)
+
+    def does_it_again(self, amount: int) -> None:
+        """Go back to the set before, do it once more, log it."""
+        self.press("b")
+        self.until(lambda: self.find_all('section[aria-label="The set"]'))
+        self.press(Keys.SPACE)
+        self.until(lambda: self.asked)
+        self.logs(amount=amount)
+
+    def runs_on(self, until: Any = lambda: False) -> int:
+        """Do whatever comes until the session is over; how many sets were filled in."""
+        filled = 0
+        while not self.over and not until():
+            before = self.step
+            if self.asked:
+                self.logs()
+                filled += 1
+            elif self.window or self.clocked:
+                self.passes(30)
+                self._goes_on(before)
+            else:
+                self.press(Keys.SPACE)
+                self._goes_on(before)
+        return filled
+
+    def closes(self, effort: int = 7) -> None:
+        self.choose("Session effort", effort)
+        self.click("Close the session")
+        self.find("nav[aria-label=Pages]")
+
+    def all_sent(self) -> None:
+        self.until(lambda: "All is sent." in self.find("[aria-label=Sending]").text)
+
+    @property
+    def waiting(self) -> str:
+        return self.find("[aria-label=Sending]").text
+
+    def rows_in_review(self) -> int:
+        """Sets in the newest session of the Review at hand."""
+        first = self.find('aside[aria-label="Sessions"] tbody tr')
+        return len(first.find_elements(By.CSS_SELECTOR, "span.inline-block"))
+
+
+def coach_reviews(phone: Phone, ladder: str) -> int:
+    """The sets of the newest session as the coach's Review shows them."""
+    phone.size(*DESKTOP)
+    phone.open("/squad")
+    phone.sign_in()
+    phone.open(f"/review/{ladder}")
+    return phone.rows_in_review()
+
+
+def new_id() -> str:
+    return str(uuid4())
+
+
+def now() -> datetime:
+    return datetime.now(UTC)

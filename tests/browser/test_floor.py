@@ -1,0 +1,234 @@
+"""The coach's floor: who is at work, links, sessions written down, sets as files, notes."""
+
+import csv
+from io import StringIO
+from pathlib import Path
+
+import pytest
+from selenium.webdriver.common.action_chains import ActionChains
+from selenium.webdriver.common.keys import Keys
+
+from tests.browser.page import Page
+from tests.browser.phone import Office, new_id, now
+
+
+@pytest.fixture
+def floor(signed_in: Page) -> Page:
+    """The floor with the one athlete picked."""
+    signed_in.press("6")
+    signed_in.sees("On the floor now", "◇ live")
+    signed_in.select("Athlete", "Oda Fenwick")
+    signed_in.sees("Private link".upper())
+    return signed_in
+
+
+def moment() -> dict[str, str]:
+    return {"at": now().isoformat(), "zone": "Europe/Lisbon"}
+
+
+# ---- live --------------------------------------------------------------------------------------
+
+
+def test_a_session_that_runs_elsewhere_is_seen_set_by_set(floor: Page, office: Office) -> None:
+    run = f"{office.base}/runs/{new_id()}"
+    office.call("PUT", run, name="Rehearsal", **moment())
+    floor.sees("Rehearsal", "about to begin")
+    where = {"state": "working", "doing": "Squat", "set_number": 2, "set_count": 3}
+    office.call("PUT", f"{run}/where", **where, step=5, steps=20)
+    floor.sees("at work", "Squat set 2 of 3")
+    for number in (1, 2):
+        body = {"movement": "squat", "number": number, "reps": 10 + number, "effort": 8}
+        office.call("PUT", f"{run}/sets/{new_id()}", **body, **moment())
+        floor.sees(f"Squat {number}", f"{10 + number} reps")
+    office.call("POST", f"{run}/finish", effort=6, **moment())
+    floor.sees("✓ done")
+
+
+def test_the_line_comes_back_by_itself_with_all_that_happened(
+    floor: Page, office: Office, service
+) -> None:
+    floor.allowed.append(r"ERR_|status of 503|status of 502")
+    run = f"{office.base}/runs/{new_id()}"
+    office.call("PUT", run, name="Rehearsal", **moment())
+    floor.sees("Rehearsal")
+    service.stop()
+    floor.sees("the line dropped; it comes back by itself")
+    service.start()
+    body = {"movement": "squat", "number": 1, "reps": 9, "effort": 8}
+    office.call("PUT", f"{run}/sets/{new_id()}", **body, **moment())
+    floor.sees("◇ live", "Squat 1", "9 reps")
+
+
+# ---- links -------------------------------------------------------------------------------------
+
+
+def test_a_link_is_made_shown_once_and_ended(floor: Page) -> None:
+    floor.sees("Oda Fenwick has none yet.")
+    floor.click("Make a link")
+    floor.sees("Shown this once".upper(), "Works until", "not opened yet")
+    address = floor.find('section[aria-label="Private link"] input').get_attribute("value")
+    assert "/open#" in (address or "")
+    floor.driver.refresh()
+    floor.sees("Works until")
+    assert not floor.find_all('section[aria-label="Private link"] input')
+    floor.click("End the link")
+    floor.sees("It was ended.")
+
+
+def test_a_broken_link_says_so(page: Page) -> None:
+    page.allowed.append("status of 404")
+    page.open("/open")
+    page.sees("it is not whole. Open it as your coach sent it.")
+    page.open("/open#" + "x" * 43)
+    page.driver.refresh()
+    page.sees("link")
+
+
+# ---- by hand -----------------------------------------------------------------------------------
+
+
+def cell(page: Page, row: int, column: int) -> object:
+    return page.find(f'[data-cell="{row}.{column}"]')
+
+
+def repeats(page: Page) -> None:
+    """Say what the row above says."""
+    keys = ActionChains(page.driver).key_down(Keys.CONTROL).send_keys("d").key_up(Keys.CONTROL)
+    keys.perform()
+
+
+def focus(page: Page) -> str:
+    return str(page.script("return document.activeElement.dataset.cell ?? ''"))
+
+
+def test_a_session_is_written_down_by_keys_alone(floor: Page, office: Office) -> None:
+    floor.script("document.activeElement.blur()")
+    floor.press("w")
+    cell(floor, 0, 0).click()
+    # down the counts, then down the efforts: as a pencil goes down a page
+    floor.press("9", Keys.ENTER, "8 or 9", Keys.ENTER, "about 8")
+    assert focus(floor) == "2.0"
+    cell(floor, 0, 2).click()
+    floor.press("8", Keys.ENTER)
+    for _ in (1, 2):
+        repeats(floor)
+        floor.press(Keys.ENTER)
+    floor.fill("Session effort", "7")
+    floor.click("Keep the session")
+    floor.sees("3 sets are kept.")
+    session = office.call("GET", f"{office.base}/history")["sessions"][0]
+    assert [one["amount"] for one in session["sets"]] == [9, 8.5, 8]
+    assert [one["least"] for one in session["sets"]] == [None, 8, 7]
+    assert {one["effort"] for one in session["sets"]} == {8}
+    assert session["effort"] == 7
+
+
+def test_a_row_that_cannot_be_is_named_and_nothing_is_lost(floor: Page, office: Office) -> None:
+    floor.allowed.append("status of 422")
+    floor.script("document.activeElement.blur()")
+    floor.press("w")
+    cell(floor, 0, 0).click()
+    floor.press("9", Keys.ENTER, "lots")
+    cell(floor, 0, 2).click()
+    floor.press("8", Keys.ENTER, "8")
+    floor.click("Keep the session")
+    floor.sees("row 2, reps", "“lots” is no count.", "11 or 12")
+    assert cell(floor, 1, 0).get_attribute("value") == "lots"
+    assert len(office.call("GET", f"{office.base}/history")["sessions"]) == 1
+    floor.press(Keys.TAB)
+    box = cell(floor, 1, 0)
+    box.send_keys(Keys.CONTROL, "a")
+    box.send_keys("7")
+    floor.click("Keep the session")
+    floor.sees("2 sets are kept.")
+
+
+def test_an_earlier_set_is_put_right_and_the_old_row_stays(floor: Page, office: Office) -> None:
+    before = office.call("GET", f"{office.base}/history")["sessions"][0]["sets"]
+    floor.script("document.activeElement.blur()")
+    floor.press("w")
+    options = floor.field("What").find_elements("css selector", "optgroup:last-of-type option")
+    options[0].click()
+    box = cell(floor, 1, 0)
+    box.send_keys(Keys.CONTROL, "a")
+    box.send_keys("9")
+    floor.click("Keep what is put right")
+    floor.sees("1 row put right.")
+    after = office.call("GET", f"{office.base}/history")["sessions"][0]["sets"]
+    changed = [one for one in after if one["corrects"]]
+    assert [one["amount"] for one in changed] == [9]
+    history = office.call("GET", f"{office.base}/sets/{changed[0]['id']}/history")
+    assert [one["amount"] for one in history] == [9, 10]
+    assert len(after) == len(before)
+
+
+# ---- CSV ---------------------------------------------------------------------------------------
+
+
+def sends(page: Page, path: Path) -> None:
+    page.find('[role=dialog] input[type="file"]').send_keys(str(path))
+
+
+@pytest.fixture
+def file(tmp_path: Path) -> Path:
+    return tmp_path / "sets.csv"
+
+
+def test_a_file_is_matched_tried_put_right_and_kept(
+    floor: Page, office: Office, file: Path
+) -> None:
+    floor.click("Sets as CSV, out and in …")
+    file.write_text("when,what,did,hard\n2026-03-02,push-up,9,8\n2026-03-03,flying,9,8\n")
+    floor.allowed.append("status of 422")
+    sends(floor, file)
+    floor.sees("no column is known for: date, amount, effort, movement.")
+    better = file.with_name("better.csv")
+    better.write_text("date,exercise,did,effort\n2026-03-02,push-up,9,8\n2026-03-03,squat,12,8\n")
+    sends(floor, better)
+    floor.sees("no column is known for: amount.")
+    best = file.with_name("best.csv")
+    best.write_text("date,exercise,reps,effort\n2026-03-02,push-up,9,8\n2026-03-03,flying,12,8\n")
+    sends(floor, best)
+    floor.sees("Nothing is kept yet.")
+    floor.sees("row 3, movement:")
+    assert floor.button("Keep all 2 sets").get_attribute("disabled") is not None
+    best.write_text("date,exercise,reps,effort\n2026-03-02,push-up,9,8\n2026-03-03,squat,12,8\n")
+    good = best.rename(file.with_name("good.csv"))
+    sends(floor, good)
+    floor.click("Keep all 2 sets")
+    floor.sees("Kept: 2 sets are new, 0 were there already.")
+    days = [one["local_date"] for one in office.call("GET", f"{office.base}/history")["sessions"]]
+    assert days[-2:] == ["2026-03-03", "2026-03-02"]
+
+
+def test_wrong_letters_are_refused_and_a_formula_is_not_run(
+    floor: Page, office: Office, file: Path
+) -> None:
+    floor.allowed.append("status of 422")
+    floor.click("Sets as CSV, out and in …")
+    file.write_bytes(
+        "date,movement,amount,effort,note\n2026-03-02,push-up,9,8,caf\xe9".encode("latin-1")
+    )
+    sends(floor, file)
+    floor.sees("line 2 holds letters that are not UTF-8. Save it as CSV in UTF-8.")
+    evil = file.with_name("evil.csv")
+    evil.write_text('date,movement,amount,effort,note\n2026-03-02,push-up,9,8,"=1+1"\n')
+    sends(floor, evil)
+    floor.click("Keep all 1 sets")
+    floor.sees("Kept: 1 sets are new")
+    out = office.session.get(f"{office.url}{office.base}/logs", timeout=10)
+    rows = list(csv.DictReader(StringIO(out.content.decode("utf-8-sig"))))
+    assert "'=1+1" in [row["note"] for row in rows]
+
+
+# ---- notes -------------------------------------------------------------------------------------
+
+
+def test_a_note_comes_up_as_the_next_times_cue(floor: Page) -> None:
+    floor.fill("Note", "Left elbow in.")
+    floor.click("Keep the note")
+    floor.sees("Floor push-up: Left elbow in.")
+    floor.click("Run a session at their side")
+    floor.sees("One ladder alone".upper())
+    floor.find("button[aria-pressed]").click()
+    floor.sees("◆ Left elbow in.", "10, 10, 10 at effort 8.5 at most")

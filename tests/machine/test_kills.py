@@ -1,0 +1,22 @@
+"""The service killed outright while sets come in from four phones: nothing that was acknowledged is
+lost, nothing is there twice. A hundred kills run in `bench/kills.py`."""
+
+from pathlib import Path
+
+from bench.kills import Outcome, run
+
+from invelo import postgres
+from invelo.store.database import migrate
+
+KILLS = 10
+
+
+def test_every_acknowledged_set_survives_ten_kills(server: postgres.Server, tmp_path: Path) -> None:
+    url = server.url("kills")
+    migrate(url)
+    outcome: Outcome = run(url, kills=KILLS, seed=7)
+    assert outcome.kills == KILLS
+    assert outcome.acknowledged >= 40
+    assert outcome.lost == 0
+    assert outcome.twice == 0
+    assert outcome.out_of_order == 0

@@ -102,6 +102,11 @@ class Page:
     def click(self, words: str) -> None:
         self.until(lambda: self.button(words).click() is None)
 
+    def opens_ladder(self, name: str) -> None:
+        """Open an athlete's ladder from the squad, whose lines name rungs too."""
+        self.click(name)
+        self.until(lambda: self.find_all('section[aria-label="Ladder"] [role="option"]'))
+
     def try_again(self) -> None:
         """Press "Try again now", unless the sheet has come back by itself in the meantime."""
         try:

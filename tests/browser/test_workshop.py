@@ -154,8 +154,7 @@ def test_rungs_are_drawn_to_another_place(signed_in: Page) -> None:
 def test_a_branched_ladder_of_twenty_five_rungs_stands_without_clutter(signed_in: Page) -> None:
     """Labels keep apart and inside, and nothing asks for sideways scrolling."""
     page = signed_in
-    page.click("Oda Fenwick")
-    page.sees("Floor push-up")
+    page.opens_ladder("Oda Fenwick")
     page.driver.execute_async_script(
         """
         const [done] = arguments;
@@ -192,8 +191,7 @@ def test_a_branched_ladder_of_twenty_five_rungs_stands_without_clutter(signed_in
 
 def test_the_catalogue_is_searched_and_two_of_one_name_stay_two(signed_in: Page) -> None:
     page = signed_in
-    page.click("Oda Fenwick")
-    page.sees("Floor push-up")
+    page.opens_ladder("Oda Fenwick")
     page.press("/")
     page.sees("195 of 195 movements")
     page.select("Region", "inner thigh")

@@ -224,6 +224,44 @@ def week(source: ObjectSource = "-", schema: Schema = False) -> None:  # type: i
         raise SystemExit(1)
 
 
+@app.command()
+def simulate(
+    plans: Annotated[str, typer.Option(help="Short names, with commas; `--list` shows them.")] = "",
+    athletes: Annotated[int, typer.Option(help="How many, 2 to 2000.")] = 20,
+    weeks: Annotated[int, typer.Option(help="How long, 4 to 104.")] = 26,
+    seed: Annotated[int, typer.Option(help="The same seed gives the same bytes.")] = 1,
+    as_json: Annotated[bool, typer.Option("--json", help="Print JSON.")] = False,
+    chart: Annotated[Path | None, typer.Option(help="Write the drawing here, SVG.")] = None,
+    jobs: Annotated[int, typer.Option(help="Processes that share the work.")] = 1,
+    show: Annotated[bool, typer.Option("--list", help="Show the plans there are.")] = False,
+) -> None:
+    """Compare schools, rule settings and fixed plans on the same simulated athletes.
+
+    Ctrl-C stops it and shows what was done by then.
+    """
+    from invelo import simulating
+    from invelo.core.errors import InputError
+    from invelo.core.simulate.compare import CANDIDATES, USUAL, Question
+    from invelo.exchange import simulation
+
+    if show:
+        for one in CANDIDATES.values():
+            print(f"{one.id:<16}{one.name}")
+        return
+    named = tuple(filter(None, (part.strip() for part in plans.split(",")))) or USUAL
+    try:
+        question = Question(named, athletes, weeks, seed)
+    except InputError as error:
+        serving.say(str(error))
+        raise SystemExit(2) from error
+    told, whole = simulating.run(question, jobs)
+    if chart is not None:
+        chart.write_text(simulation.chart(told), encoding="utf-8")
+    print(told.model_dump_json(indent=2) if as_json else simulation.table(told))
+    if not whole:
+        raise SystemExit(130)
+
+
 def _object(source: TextIO, what: str) -> Any:
     """The JSON of a file that is not too long."""
     from invelo.exchange.ladder_json import MOST_BYTES

@@ -107,7 +107,7 @@ class PersonalFit:
         data unsaid.
         """
         require_within("load", load, 0.1, 5000.0, self.unit)
-        count = float(_reps(self.capacity.likely, self.endurance.likely, load))
+        count = float(reps_of(self.capacity.likely, self.endurance.likely, load))
         told = count * (REFERENCE_REP / seconds) ** self.g.likely
         outside = not self.lightest <= load <= self.heaviest
         note = (
@@ -123,7 +123,7 @@ GRID = np.arange(1.0, 60.001, 0.01)
 RATIOS = np.array([median_ratio(float(reps)) for reps in GRID])
 
 
-def _reps(capacity: Array | float, endurance: float, load: Array | float) -> Array:
+def reps_of(capacity: Array | float, endurance: float, load: Array | float) -> Array:
     """Reps of 2 s: the published equations' median read backwards, its ratio raised to 1/h."""
     ratio = np.maximum(1.0, np.asarray(capacity) / load) ** (1.0 / endurance)
     reps: Array = np.interp(ratio, RATIOS, GRID)
@@ -157,7 +157,7 @@ def fit(observed: tuple[Observed, ...], unit: str = "kg") -> PersonalFit:
 
     def left(values: Array) -> Array:
         capacity, growth, g, endurance = values
-        told = _reps(np.exp(capacity + growth * weeks), endurance, loads)
+        told = reps_of(np.exp(capacity + growth * weeks), endurance, loads)
         told = told * (REFERENCE_REP / seconds) ** g
         priors = [
             growth / GROWTENDURANCE_SD,

@@ -72,6 +72,94 @@ RULES: dict[str, Rule] = {
             "The gate is not met yet: stay, and add reps within the range.",
             "common practice",
         ),
+        Rule(
+            "layoff.re-entry",
+            "After more than two weeks away the way back begins at a lower share and builds over "
+            "as many weeks.",
+            "common practice",
+        ),
+        Rule(
+            "load.ease",
+            "A week's load over 1.5 times the usual: next week is asked to ease. A caution, no "
+            "prediction of injury.",
+            "Williams et al. 2017; disputed, Impellizzeri et al. 2020",
+        ),
+        Rule(
+            "stress.limit",
+            "The most stressful rungs are kept to the days a week an athlete bears, two until "
+            "their own response tells.",
+            "common practice",
+        ),
+        Rule(
+            "near-failure.ceiling",
+            "A clean set taken near failure passes the ceiling: too light for strength, move on.",
+            "common practice",
+        ),
+        Rule(
+            "effort.next-fits",
+            "What is likely on the next rung at the target effort reaches its range's foot: move "
+            "up.",
+            "common practice",
+        ),
+        Rule(
+            "effort.add-set",
+            "Every set full at the target effort or under: a set more.",
+            "common practice",
+        ),
+        Rule(
+            "wave.hard-day",
+            "The hard day passed its shortest useful dose in every set: help shrinks, then the "
+            "rung changes.",
+            "common practice",
+        ),
+        Rule(
+            "clock.more-in-window",
+            "More clean reps in the same window on two sessions running, or the window filled: a "
+            "longer window or a harder rung.",
+            "common practice",
+        ),
+        Rule(
+            "habit.steady",
+            "Two steady weeks of the daily dose: more may be offered, never asked.",
+            "common practice",
+        ),
+        Rule(
+            "sets.grow",
+            "Sets grow from 2 to 3 to 4 before the variation changes.",
+            "common practice",
+        ),
+        Rule(
+            "step.one-lever",
+            "Where the next shape is too far, one lever alone makes the step: less help, slower, "
+            "or heavier, in the coach's order.",
+            "common practice",
+        ),
+        Rule(
+            "range.room",
+            "Every set ended with something in reserve: add within the range.",
+            "common practice",
+        ),
+        Rule(
+            "plateau.three-weeks",
+            "No rise in reach over three weeks beyond its noise: change one thing.",
+            "common practice",
+        ),
+        Rule(
+            "plateau.frequency",
+            "A standstill at high effort on many days is more likely tiredness: take a day away.",
+            "common practice",
+        ),
+        Rule(
+            "test.old",
+            "Nothing has told for four weeks what they can do: test again.",
+            "ours",
+        ),
+        Rule(
+            "surface.alternate",
+            "Bar and rings are about equal for straight-arm pulls; alternating them spreads what "
+            "the joints bear.",
+            "common practice",
+        ),
         Rule("log.none", "Nothing is logged on this rung yet.", "ours"),
     )
 }

@@ -5,16 +5,15 @@ beside the scale.
 """
 
 from collections.abc import Iterable, Sequence
-from xml.sax.saxutils import escape, quoteattr
 
 from invelo.core.figure import Figure, figure
 from invelo.core.ladder import MeasuredLadder, Step
 from invelo.core.posture.form import Lane
+from invelo.exchange.svg import FAINT, RED, line, sheet, words_at
 
 COLUMN, TOP, FOOT = 420.0, 64.0, 56.0
 RAIL = (74.0, 134.0)
 LABEL, ROW, BODY = 176.0, 40.0, 22.0
-INK, FAINT, RED = "#14213d", "#667", "#b3261e"
 
 
 def svg(goal: str, whose: str, measured: MeasuredLadder) -> str:
@@ -32,18 +31,14 @@ def svg(goal: str, whose: str, measured: MeasuredLadder) -> str:
     height = max(520.0, TOP + FOOT + ROW * (rows + 1))
     width = COLUMN * len(columns)
     parts = [
-        f'<svg xmlns="http://www.w3.org/2000/svg" width="{width:g}" height="{height:g}" '
-        f'viewBox="0 0 {width:g} {height:g}" font-family="sans-serif" role="img">',
-        f"<title>{escape(goal)}, measured for {escape(whose)}</title>",
-        f'<rect width="{width:g}" height="{height:g}" fill="#fff"/>',
-        _text(16, 26, goal, 18),
-        _text(16, 44, f"Measured for {whose}; height is demand.", 12, FAINT),
+        words_at(16, 26, goal, 18),
+        words_at(16, 44, f"Measured for {whose}; height is demand.", 12, FAINT),
     ]
     for i, lane in enumerate(columns):
         parts.append(f'<g transform="translate({i * COLUMN:g} 0)">')
         parts += _column(measured, lane, height)
         parts.append("</g>")
-    return "\n".join([*parts, "</svg>\n"])
+    return sheet(width, height, f"{goal}, measured for {whose}", parts)
 
 
 def _column(measured: MeasuredLadder, lane: Lane | None, height: float) -> Iterable[str]:
@@ -51,7 +46,7 @@ def _column(measured: MeasuredLadder, lane: Lane | None, height: float) -> Itera
     foot = height - FOOT
     if lane is None:
         ys = [foot - ROW * (k + 0.5) for k in range(len(here))]
-        yield _text(16, height - 16, "By effort: beside the scale", 12, FAINT)
+        yield words_at(16, height - 16, "By effort: beside the scale", 12, FAINT)
     else:
         demands = [measured.demands[i].height for i in here]
         low, high = min(demands), max(demands)
@@ -60,9 +55,11 @@ def _column(measured: MeasuredLadder, lane: Lane | None, height: float) -> Itera
         ys = [foot - (one - low + margin) * per for one in demands]
         unit = measured.demands[here[0]].load.unit
         words = measured.demands[here[0]].load.measure
-        yield _text(16, height - 16, f"{unit}, {words}; 1 cm : {37.8 / per:.2f} {unit}", 12, FAINT)
+        yield words_at(
+            16, height - 16, f"{unit}, {words}; 1 cm : {37.8 / per:.2f} {unit}", 12, FAINT
+        )
         for x in RAIL:
-            yield _line(x, TOP - 10, x, foot, 2)
+            yield line(x, TOP - 10, x, foot, 2)
     labels = spread(ys, ROW, TOP, foot)
     for k, i in enumerate(here):
         yield from _rung(measured, i, ys[k], labels[k], lane is not None)
@@ -75,23 +72,23 @@ def _column(measured: MeasuredLadder, lane: Lane | None, height: float) -> Itera
 def _rung(measured: MeasuredLadder, i: int, y: float, label: float, scaled: bool) -> Iterable[str]:
     rung, demand = measured.rungs[i], measured.demands[i]
     if scaled:
-        yield _line(*((RAIL[0], y, RAIL[1], y)), 2)
-        yield _line(RAIL[1], y, LABEL - 6, label, 0.7, FAINT)
+        yield line(*((RAIL[0], y, RAIL[1], y)), 2)
+        yield line(RAIL[1], y, LABEL - 6, label, 0.7, FAINT)
     yield from _figure(figure(demand.load, 0), LABEL + 34, label + 16)
     told = demand.on_scale
     figures = f"{told.likely:.1f} {told.unit} ({told.low:.1f}–{told.high:.1f})" if told else ""
-    yield _text(LABEL + 76, label - 1, rung.name, 13)
+    yield words_at(LABEL + 76, label - 1, rung.name, 13)
     dose = f"{rung.dose.sets} × {rung.dose.low}–{rung.dose.high} {rung.dose.unit}"
-    yield _text(LABEL + 76, label + 13, " · ".join(filter(None, (figures, dose))), 10, FAINT)
+    yield words_at(LABEL + 76, label + 13, " · ".join(filter(None, (figures, dose))), 10, FAINT)
 
 
 def _gap(step: Step, low: float, high: float) -> Iterable[str]:
     assert step.ratio is not None  # noqa: S101  (only steps with a ratio are gaps)
     x = RAIL[0] - 16
-    yield _line(x, low, x, high, 1.4, RED)
-    yield _line(x - 4, low, x + 4, low, 1.4, RED)
-    yield _line(x - 4, high, x + 4, high, 1.4, RED)
-    yield _text(4, (low + high) / 2 + 4, f"gap ×{step.ratio.likely:.2f}", 11, RED)
+    yield line(x, low, x, high, 1.4, RED)
+    yield line(x - 4, low, x + 4, low, 1.4, RED)
+    yield line(x - 4, high, x + 4, high, 1.4, RED)
+    yield words_at(4, (low + high) / 2 + 4, f"gap ×{step.ratio.likely:.2f}", 11, RED)
 
 
 def _figure(drawn: Figure, x: float, foot: float) -> Iterable[str]:
@@ -108,7 +105,7 @@ def _figure(drawn: Figure, x: float, foot: float) -> Iterable[str]:
 
     for segment in drawn.segments:
         if segment.near in drawn.joints and segment.far in drawn.joints:
-            yield _line(*at(segment.near), *at(segment.far), 1.1)
+            yield line(*at(segment.near), *at(segment.far), 1.1)
 
 
 def spread(heights: Sequence[float], row: float, top: float, foot: float) -> list[float]:
@@ -124,15 +121,3 @@ def spread(heights: Sequence[float], row: float, top: float, foot: float) -> lis
         placed[i] = min(placed[i], limit)
         limit = placed[i] - row
     return placed
-
-
-def _line(x1: float, y1: float, x2: float, y2: float, width: float, colour: str = INK) -> str:
-    return (
-        f'<line x1="{x1:.1f}" y1="{y1:.1f}" x2="{x2:.1f}" y2="{y2:.1f}" stroke="{colour}" '
-        f'stroke-width="{width:g}" stroke-linecap="round"/>'
-    )
-
-
-def _text(x: float, y: float, words: str, size: float, colour: str = INK) -> str:
-    fill = quoteattr(colour)
-    return f'<text x="{x:.1f}" y="{y:.1f}" font-size="{size:g}" fill={fill}>{escape(words)}</text>'

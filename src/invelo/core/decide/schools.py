@@ -1,0 +1,365 @@
+"""Then the school: when an athlete moves up, and what is added meanwhile.
+
+Source: common practice; see `invelo.core.schools`.
+"""
+
+from collections.abc import Callable
+from dataclasses import replace
+
+from invelo.core.decide.situation import (
+    MORE,
+    Neighbour,
+    Offer,
+    Outcome,
+    Proposal,
+    Situation,
+    count,
+    gate_figures,
+    gate_run,
+    hold,
+    meets_gate,
+    predicted,
+    rules,
+    set_figures,
+)
+from invelo.core.dose import School, Unit
+from invelo.core.estimate import Input
+from invelo.core.schools import most_sets
+
+NEAR_FAILURE = 8.0
+"""Effort from which a set was taken near failure: two in reserve at most (common practice)."""
+
+BRIDGES: dict[Unit, str] = {
+    "reps": "slower reps or a smaller change of height",
+    "s": "a shape between the two or some help",
+    "cm": "a shorter jump, landed still",
+}
+
+ROOM = 1.0
+"""Effort under the gate's from which a set has room for more (ours: a rep in reserve)."""
+
+STEADY_TICKS = 12
+"""Days of fourteen from which two weeks count as steady (ours)."""
+
+
+def school(situation: Situation) -> Proposal | None:
+    """What the ladder's school says of the newest session; None where it has nothing to say."""
+    if not situation.last:
+        return None
+    return _SCHOOLS[situation.school](situation)
+
+
+def _by_range(situation: Situation) -> Proposal | None:
+    run = gate_run(situation)
+    if run == 0:
+        return None
+    figures = (*set_figures(situation.last), *gate_figures(situation, run))
+    if situation.purpose == "keep":
+        return _kept(situation, figures, "range.gate-met")
+    if run < situation.rung.gate.sessions:
+        return None
+    return _up(situation, _gate_words(situation, run), figures, "range.gate-met")
+
+
+def _near_failure(situation: Situation) -> Proposal | None:
+    ceiling = situation.rung.gate.amount
+    past = [s for s in situation.last if s.clean and s.least >= ceiling]
+    if not past:
+        return None
+    unit = situation.rung.gate.unit
+    figures = (*set_figures(situation.last), Input("ceiling", float(ceiling), unit))
+    if situation.purpose == "keep":
+        return _kept(situation, figures, "near-failure.ceiling")
+    best = max(past, key=lambda s: s.least)
+    told = f"A clean set reached {best.amount:g} {unit}, past the ceiling of {ceiling}."
+    return _up(situation, told, figures, "near-failure.ceiling")
+
+
+def _by_effort(situation: Situation) -> Proposal | None:
+    above, target = situation.above, situation.rung.dose.effort
+    figures = (*set_figures(situation.last), Input("target effort", target))
+    if situation.purpose == "keep":
+        run = gate_run(situation)
+        return _kept(situation, figures, "effort.next-fits") if run else None
+    if above is None or above.prediction is None:
+        return _by_range(situation)
+    asks = above.rung.dose.asks
+    if above.prediction.likely >= asks:
+        unit = above.rung.dose.unit
+        told = (
+            f"On “{above.rung.name}” the range's foot of {above.rung.dose.low} {unit} fits at "
+            f"effort {above.rung.dose.effort:g}."
+        )
+        return _up(
+            situation,
+            told,
+            (*figures, Input("asked there, to the end", asks, unit)),
+            "effort.next-fits",
+        )
+    at_target = all(s.effort <= target and s.clean for s in situation.last)
+    full = all(s.least >= situation.rung.dose.high for s in situation.last)
+    if at_target and full:
+        return _more_sets(situation, figures, "effort.add-set")
+    return None
+
+
+def _wave(situation: Situation) -> Proposal | None:
+    if not meets_gate(situation.sessions[-1], situation.key, situation.rung):
+        return None
+    figures = (*set_figures(situation.last), *gate_figures(situation, 1))
+    if situation.purpose == "keep":
+        return _kept(situation, figures, "wave.hard-day")
+    less = next((one for one in situation.offers() if one.less_help), None)
+    if less is not None:
+        told = "The hard day passed its shortest useful dose in every set."
+        return _offered(situation, less, told, figures, "wave.hard-day")
+    return _up(
+        situation,
+        f"Every set of the hard day reached {situation.rung.gate.amount} "
+        f"{situation.rung.gate.unit}.",
+        figures,
+        "wave.hard-day",
+    )
+
+
+def _clock(situation: Situation) -> Proposal | None:
+    done = [session.on(situation.key) for session in situation.sessions[-3:]]
+    totals = [sum(s.least for s in sets if s.clean) for sets in done]
+    rose = len(totals) == 3 and all(done) and totals[0] < totals[1] < totals[2]
+    run = gate_run(situation)
+    full = run >= situation.rung.gate.sessions
+    if not (rose or full):
+        return None
+    unit = situation.rung.gate.unit
+    figures = (
+        *set_figures(situation.last),
+        Input("clean in all, last sessions", " → ".join(f"{one:g}" for one in totals), unit),
+        *gate_figures(situation, run),
+    )
+    if situation.purpose == "keep":
+        return _kept(situation, figures, "clock.more-in-window")
+    above = situation.above
+    ready = above is not None and (
+        above.prediction is None or above.prediction.likely >= above.rung.dose.asks
+    )
+    told = (
+        f"More clean {unit} in the same window on two sessions running."
+        if rose
+        else "The window was filled on two sessions running."
+    )
+    if full or ready:
+        return _up(situation, told, figures, "clock.more-in-window")
+    return Proposal(
+        "add-amount",
+        situation.key,
+        f"{told} Make the window ten seconds longer; the next rung is not there yet.",
+        figures,
+        rules("clock.more-in-window"),
+        "high",
+        "The counts are plain.",
+    )
+
+
+def _habit(situation: Situation) -> Proposal | None:
+    ticks = situation.week.ticks if situation.week else 0
+    if situation.occasion != "week" or ticks < STEADY_TICKS:
+        return None
+    figures = (Input("days done of the last fourteen", float(ticks), "days"),)
+    return Proposal(
+        "add-amount",
+        situation.key,
+        "Two steady weeks. Offer a little more, or the next rung; nothing is asked for.",
+        figures,
+        rules("habit.steady"),
+        "medium",
+        "The days are counted; whether more is wanted is theirs to say.",
+    )
+
+
+_SCHOOLS: dict[School, Callable[[Situation], Proposal | None]] = {
+    "range": _by_range,
+    "near-failure": _near_failure,
+    "effort": _by_effort,
+    "wave": _wave,
+    "clock": _clock,
+    "habit": _habit,
+}
+
+
+def _gate_words(situation: Situation, run: int) -> str:
+    gate = situation.rung.gate
+    return (
+        f"{gate.sets} × {gate.amount} {gate.unit} clean at effort {gate.effort:g} or under, "
+        f"{run} sessions running."
+    )
+
+
+def _kept(situation: Situation, figures: tuple[Input, ...], rule: str) -> Proposal:
+    return hold(
+        situation,
+        "The gate is met and the purpose is to keep: stay, this is success.",
+        figures,
+        rules(rule, "purpose.keep"),
+        "high",
+        "The purpose is the coach's own.",
+    )
+
+
+def _up(situation: Situation, met: str, figures: tuple[Input, ...], rule: str) -> Proposal:
+    """Step up, if what is above is within reach; what else there is, if not."""
+    above = situation.above
+    if above is None:
+        return hold(
+            situation,
+            "The last rung's gate is met: the goal is reached. Keep it, or lengthen the ladder.",
+            figures,
+            rules(rule, "ladder.top"),
+            "high",
+            "Every set and session asked for was shown.",
+        )
+    if above.prediction is None:
+        return Proposal(
+            "step-up",
+            above.key,
+            f"{met} What is likely on “{above.rung.name}” is not known: learn it in a few easy "
+            "ones.",
+            figures,
+            rules(rule, "step.by-effort"),
+            "medium",
+            "The gate is plain; nothing tested says what the next rung allows.",
+        )
+    figures = (*figures, predicted("on the next rung", above.prediction))
+    if above.prediction.likely < situation.terms.least(above.rung.dose.unit):
+        return _across_gap(situation, above, met, figures, rule)
+    foot, unit = above.rung.dose.low, above.rung.dose.unit
+    sure = above.prediction.low >= foot
+    likely = above.prediction.likely >= foot
+    return Proposal(
+        "step-up",
+        above.key,
+        f"{met} On “{above.rung.name}” {count(above.prediction)} are likely.",
+        figures,
+        rules(rule),
+        "high" if sure else "medium" if likely else "low",
+        f"The next rung's range starts at {foot} {unit}; its predicted low end is "
+        f"{above.prediction.low:.0f}, its likely count {above.prediction.likely:.0f}.",
+    )
+
+
+def _across_gap(
+    situation: Situation, above: Neighbour, met: str, figures: tuple[Input, ...], rule: str
+) -> Proposal:
+    """The next rung likely allows too little: a lever alone, a set more, or a bridge."""
+    assert above.prediction is not None  # noqa: S101  (whoever asks has looked)
+    unit = above.rung.dose.unit
+    least = situation.terms.least(unit)
+    figures = (*figures, Input("least useful dose", least, unit))
+    gap = f"{met} But “{above.rung.name}” likely allows only {count(above.prediction)}"
+    useful = [
+        one
+        for one in situation.offers()
+        if one.lever in ("tempo", "load") and (one.expected is None or one.expected.likely >= least)
+    ]
+    if useful:
+        return _offered(situation, useful[0], f"{gap}.", figures, rule, "step.gap-ahead")
+    more = _more_sets(situation, figures, rule, "step.gap-ahead")
+    if more is not None and situation.offers():
+        return replace(more, reason=f"{gap}. {more.reason}")
+    return hold(
+        situation,
+        f"{gap}: bridge the gap first, with {BRIDGES[unit]}.",
+        figures,
+        rules(rule, "step.gap-ahead"),
+        "medium",
+        "The gate is plain; the next rung's count is a prediction.",
+    )
+
+
+def outcome_of(offer: Offer) -> Outcome:
+    """What an offer is called."""
+    if offer.less_help:
+        return "less-help"
+    return "slow-tempo" if offer.lever == "tempo" else "add-load"
+
+
+def _offered(
+    situation: Situation, offer: Offer, why: str, figures: tuple[Input, ...], *spoke: str
+) -> Proposal:
+    there = f", where {count(offer.expected)} are likely" if offer.expected else ""
+    figures = (*figures, predicted("so", offer.expected)) if offer.expected else figures
+    return Proposal(
+        outcome_of(offer),
+        situation.key,
+        f"{why} Go on as “{offer.rung.name}”{there}.",
+        figures,
+        rules(*spoke, "step.one-lever"),
+        "medium",
+        "The lever's size is worked out; how it feels shows on the day.",
+        rung=offer.rung,
+    )
+
+
+def _more_sets(situation: Situation, figures: tuple[Input, ...], *spoke: str) -> Proposal | None:
+    sets = situation.rung.dose.sets
+    if sets >= most_sets(situation.school):
+        return None
+    return Proposal(
+        "add-set",
+        situation.key,
+        f"Add a set: {sets + 1} instead of {sets}.",
+        (*figures, Input("sets now", float(sets)), Input("at most", 4.0, "sets")),
+        rules(*spoke, "sets.grow"),
+        "medium",
+        "Sets grow before the variation changes.",
+        amount=float(sets + 1),
+    )
+
+
+def building(situation: Situation) -> Proposal:
+    """No rule spoke: stay, and add within the range where there is room."""
+    last, gate = situation.last, situation.rung.gate
+    if not last:
+        return hold(
+            situation,
+            "Nothing is logged on this rung yet: run it once before judging it.",
+            (),
+            rules("log.none"),
+            "low",
+            "There is no evidence on this rung.",
+        )
+    run = gate_run(situation)
+    at_top = sum(s.least >= gate.amount and s.effort <= gate.effort for s in last)
+    figures = (*set_figures(last), *gate_figures(situation, run))
+    if run and situation.school in ("range", "clock"):
+        reason = f"The gate was met on {run} of {gate.sessions} sessions. Show it once more."
+        return hold(
+            situation,
+            reason,
+            figures,
+            rules("range.building"),
+            "high",
+            "The gate is a plain count.",
+        )
+    short = (
+        f"{at_top} of {gate.sets} sets met {gate.amount} {gate.unit} at effort "
+        f"{gate.effort:g} or under."
+    )
+    room = all(s.effort <= gate.effort - ROOM for s in last)
+    if room and situation.purpose != "keep" and situation.school != "habit":
+        return Proposal(
+            "add-amount",
+            situation.key,
+            f"{short} There is room: add a {MORE[gate.unit]} to each set.",
+            figures,
+            rules("range.room"),
+            "high",
+            "Every set ended with something in reserve.",
+        )
+    return hold(
+        situation,
+        f"{short} Stay, and add a {MORE[gate.unit]} where a set allows it.",
+        figures,
+        rules("range.building"),
+        "high",
+        "The gate is a plain count.",
+    )

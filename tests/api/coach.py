@@ -14,9 +14,10 @@ PASSWORD = "a riser and two ropes"
 class Coach:
     """What the tests do again and again, in words of the job."""
 
-    def __init__(self, client: TestClient, clock: Clock) -> None:
+    def __init__(self, client: TestClient, clock: Clock, email: str = EMAIL) -> None:
         self.client = client
         self.clock = clock
+        self.email = email
         self.paths: dict[str, str] = {}
 
     def get(self, path: str) -> Any:
@@ -89,9 +90,15 @@ class Coach:
         path = f"{self.run(session)}/finish"
         return self.post(path, effort=effort, **self.now())["decisions"][0]  # type: ignore[no-any-return]
 
+    def later(self, days: float) -> None:
+        """Let days pass; whoever was signed out by then signs in again."""
+        self.clock.pass_by(days=days)
+        if self.client.get("/api/me").status_code == 401:
+            self.post("/api/sign-in", email=self.email, password=PASSWORD)
+
     def trains(self, ladder: str, reps: tuple[int, ...] = (10, 10, 10), **change: Any) -> Any:
         """A whole session on the rung the athlete stands on; the decision it leads to."""
-        self.clock.pass_by(days=2)
+        self.later(2)
         rung = self.standing(ladder)
         session = self.starts(ladder)
         for number, count in enumerate(reps, start=1):

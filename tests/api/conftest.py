@@ -62,7 +62,7 @@ def new_coach(
         client.post(
             "/api/sign-in", json={"email": address, "password": PASSWORD}
         ).raise_for_status()
-        return Coach(client, clock)
+        return Coach(client, clock, address)
 
     return make
 

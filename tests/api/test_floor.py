@@ -7,7 +7,8 @@ from uuid import uuid4
 import pytest
 from sqlmodel import Session, select
 
-from invelo.store.tables import Decision, LoggedSet, TrainingSession
+from invelo.store.review_tables import Decision
+from invelo.store.tables import LoggedSet, TrainingSession
 from tests.api.coach import problem
 
 
@@ -275,4 +276,6 @@ def test_a_jump_is_logged_by_its_distance(coach) -> None:
     assert done["amount"] == 120
     refused = coach.client.put(f"{path}/{uuid4()}", json={**body, "number": 2, "reps": 8})
     assert problem(refused, 422)["field"] == "distance"
-    assert coach.finishes(session)["outcome"] == "hold"
+    decision = coach.finishes(session)
+    assert decision["outcome"] == "add-amount"
+    assert "few centimetres" in decision["reason"]

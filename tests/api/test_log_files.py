@@ -9,7 +9,8 @@ import pytest
 from PIL import Image
 from sqlmodel import Session, select
 
-from invelo.store.tables import Decision, LoggedSet
+from invelo.store.review_tables import Decision
+from invelo.store.tables import LoggedSet
 from tests.api.coach import Coach, problem
 
 HEADER = "date,movement,amount,effort,session effort"

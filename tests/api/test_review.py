@@ -6,7 +6,7 @@ import pytest
 from sqlmodel import Session, select
 
 from invelo.core import MODEL_VERSION
-from invelo.store.tables import Decision
+from invelo.store.review_tables import Decision
 from tests.api.coach import problem
 
 
@@ -154,8 +154,28 @@ def test_a_gap_ahead_is_told_instead_of_a_step_up(coach) -> None:
     coach.post(f"/api/ladders/{ladder['id']}/standing", rung_id=ladder["rungs"][0]["id"])
     for _ in range(3):
         decision = coach.trains(ladder["id"], (10, 10, 10), effort=9)
-    assert decision["outcome"] == "hold"
-    assert [r["id"] for r in decision["rules"]] == ["range.gate-met", "step.gap-ahead"]
+    assert decision["outcome"] == "slow-tempo"
+    ids = [r["id"] for r in decision["rules"]]
+    assert ids == ["range.gate-met", "step.gap-ahead", "step.one-lever"]
+    assert decision["made"].startswith("Counter push-up, lowering")
+
+
+def test_a_step_by_one_lever_is_put_on_the_ladder_when_it_is_taken(coach) -> None:
+    test = {"id": str(uuid4()), "movement": "push-up", "values": {"hand_height": 0.9}, "reps": 11}
+    ladder = coach.gives_ladder(coach.enrols()["id"], test=test)
+    coach.post(f"/api/ladders/{ladder['id']}/standing", rung_id=ladder["rungs"][0]["id"])
+    for _ in range(3):
+        decision = coach.trains(ladder["id"], (10, 10, 10), effort=9)
+    said = coach.post(f"/api/decisions/{decision['id']}/answer", answer="take")
+    after = coach.get(f"/api/ladders/{ladder['id']}")
+    names = [rung["name"] for rung in after["rungs"]]
+    assert names[1] == decision["made"] == said["final_rung"]["name"]
+    assert after["standing_id"] == after["rungs"][1]["id"]
+    assert len(names) == len(ladder["rungs"]) + 1
+    again = coach.post(f"/api/decisions/{decision['id']}/answer", answer="take")
+    assert again["final_rung"] == said["final_rung"]
+    assert len(coach.get(f"/api/ladders/{ladder['id']}")["rungs"]) == len(names)
+    assert "the same, slower" in said["message"]["body"]
 
 
 def test_decisions_keep_their_versions_and_inputs(coach, ladder, engine) -> None:

@@ -14,7 +14,9 @@ GOOD = {"name": "Oda Fenwick", "mass_kg": 75.0, "stature_m": 1.75, "consent": Tr
 
 
 def test_an_empty_squad_is_an_empty_list(coach) -> None:
-    assert coach.get("/api/squad") == {"athletes": []}
+    told = coach.get("/api/squad")
+    assert (told["athletes"], told["due"]) == ([], [])
+    assert told["order"].startswith("safety first")
 
 
 def test_an_enrolled_athlete_stands_in_the_list_as_new(coach) -> None:

@@ -39,6 +39,7 @@ from invelo.api import (
     sign_in,
     site,
     squad,
+    trends,
     week,
     week_files,
     with_sets,
@@ -115,6 +116,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
         motion,
         live,
         review,
+        trends,
     ):
         app.include_router(place.router)
     site.install(app, settings.web_dist)

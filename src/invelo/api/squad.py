@@ -10,9 +10,11 @@ from pydantic import Field
 from invelo.api.context import Coach, Database, Now, moment_for
 from invelo.api.problems import ERRORS
 from invelo.api.shapes import Estimate, Gate, Measure, RungName, Shape, gate_of
+from invelo.core.decide import Outcome
 from invelo.core.dose import Unit
+from invelo.core.squad import ORDER_WORDS, Kind
 from invelo.exchange.setups import Request
-from invelo.store import access, capacity, ladder, squad
+from invelo.store import access, capacity, ladder, squad, weekly
 from invelo.store.moment import Moment
 from invelo.store.rows import UNIT
 
@@ -22,8 +24,23 @@ router = APIRouter(prefix="/api", tags=["Squad"], responses=ERRORS)
 class Mark(Shape):
     """One reason to look at an athlete."""
 
-    kind: Literal["stopped", "pain", "decision", "missed", "new"]
+    kind: Kind
     text: str = Field(examples=["step up waits for a word"])
+
+
+class Waiting(Shape):
+    """A decision that waits for a word."""
+
+    id: UUID
+    ladder_id: UUID
+    goal: str
+    outcome: Outcome
+    from_rung: str
+    to_rung: str
+    reason: str
+    confidence: Literal["high", "medium", "low"]
+    plain: bool = Field(description="Whether it may be taken along with others.")
+    weekly: bool = Field(description="Whether the end of a week proposed it.")
 
 
 class SquadLine(Shape):
@@ -40,13 +57,19 @@ class SquadLine(Shape):
         description="Reps to failure, or seconds, on their rung, as of the last evidence."
     )
     last_session: date | None
+    today: int | None = Field(
+        description="Things planned for today; empty where the week was not planned."
+    )
+    waiting: list[Waiting]
     marks: list[Mark]
 
 
 class Squad(Shape):
-    """The coach's athletes; safety first, then waiting decisions, then absence."""
+    """The coach's athletes, whoever needs them first on top."""
 
+    order: str = Field(description="By what they are sorted, in words.")
     athletes: list[SquadLine]
+    due: list[UUID] = Field(description="Athletes whose last week was not looked at yet.")
 
 
 class NewAthlete(Request):
@@ -96,7 +119,13 @@ class Athlete(Shape):
 @router.get("/squad")
 def list_squad(coach: Coach, db: Database, now: Now) -> Squad:
     """Every athlete of this coach, one line each."""
-    return Squad(athletes=[_line(line) for line in squad.lines(db, coach.id, now)])
+    lines = squad.lines(db, coach.id, now)
+    due = weekly.due(db, [line.athlete for line in lines], now)
+    return Squad(
+        order=ORDER_WORDS,
+        athletes=[_line(line) for line in lines],
+        due=[one.id for one in due],
+    )
 
 
 @router.post("/athletes", status_code=201)
@@ -149,7 +178,25 @@ def _line(line: squad.SquadLine) -> SquadLine:
         gate=gate_of(rung) if rung else None,
         expected=_expected(line.expected, UNIT.validate_python(rung.unit) if rung else "reps"),
         last_session=line.last.local_date if line.last else None,
+        today=line.today,
+        waiting=[_waiting(one) for one in line.waiting],
         marks=[Mark(kind=mark.kind, text=mark.text) for mark in line.marks],
+    )
+
+
+def _waiting(one: squad.Waiting) -> Waiting:
+    row = one.row
+    return Waiting(
+        id=row.id,
+        ladder_id=row.ladder_id,
+        goal=one.goal,
+        outcome=row.outcome,
+        from_rung=one.from_name,
+        to_rung=row.made["name"] if row.made else one.to_name,
+        reason=row.reason,
+        confidence=row.confidence,
+        plain=bool(row.inputs.get("plain")),
+        weekly=row.monday is not None,
     )
 
 

@@ -81,6 +81,13 @@ class TargetIn(Request):
     sets: float
 
 
+class RarelyIn(Request):
+    """A ladder that is to be trained on no more days a week than so many."""
+
+    ladder_id: str
+    days: int = Field(ge=1, le=7)
+
+
 class WishesIn(Request):
     """What is asked of every week."""
 
@@ -94,6 +101,10 @@ class WishesIn(Request):
     weeks: int = 8
     easy_every: int = 4
     away: float = Field(0, description="Weeks away before the block.")
+    eased: list[date] = Field(
+        default_factory=list, max_length=200, description="Mondays of weeks asked to ease."
+    )
+    rarely: list[RarelyIn] = Field(default_factory=list, max_length=30)
 
     def core(self) -> StandingWishes:
         """As the core reads it.
@@ -103,6 +114,7 @@ class WishesIn(Request):
         """
         told = self.model_dump(mode="json")
         told["targets"] = [(one.region, one.sets) for one in self.targets]
+        told["rarely"] = [(one.ladder_id, one.days) for one in self.rarely]
         try:
             return _WISHES.validate_python(told)
         except ValidationError as error:  # the core's own InputError comes wrapped in it
@@ -116,6 +128,7 @@ class WishesIn(Request):
         """What the core keeps, as it is asked for."""
         told = _WISHES.dump_python(wishes, mode="json")
         told["targets"] = [{"region": region, "sets": sets} for region, sets in wishes.targets]
+        told["rarely"] = [{"ladder_id": ladder, "days": days} for ladder, days in wishes.rarely]
         return cls.model_validate(told)
 
 

@@ -136,6 +136,12 @@ class Gate:
         require_within("gate effort", self.effort, 1, 10, "")
         require_within("gate sessions", self.sessions, 1, 14, "sessions")
 
+    @property
+    def asks(self) -> float:
+        """What must be there to the end for the gate to be shown: its reps and those in reserve at
+        its effort; of a hold or a jump, itself."""
+        return self.amount + 10.0 - self.effort if self.unit == "reps" else float(self.amount)
+
 
 RANGES: dict[Purpose, tuple[int, int, int, float]] = {
     "learn": (3, 5, 60, 6.0),

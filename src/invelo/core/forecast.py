@@ -119,6 +119,33 @@ def forecast(
     )
 
 
+LEAST_DAYS_A_WEEK = 2
+LOW_EFFORT = 7.0
+LOW_SHARE = 0.7
+"""Days a week, mean effort and share of planned sessions under which each is named as what would
+bring a gate nearer (days: common practice; the others ours)."""
+
+
+def nearer_by(days_a_week: float, effort: float, done_share: float, growth: float) -> str:
+    """What would bring a gate nearer, in words.
+
+    Args:
+        days_a_week: trained lately.
+        effort: mean of the sets.
+        done_share: of the planned sessions that were done.
+        growth: trend of capacity, share a week.
+    """
+    if done_share < LOW_SHARE:
+        return f"Do the planned sessions: {100 * done_share:.0f} % of them were done."
+    if days_a_week < LEAST_DAYS_A_WEEK:
+        return "A second day a week: once is too little."
+    if effort < LOW_EFFORT:
+        return f"Sets nearer their end: the mean effort is {effort:.1f}."
+    if growth <= 0:
+        return "Change one thing, as the review proposes: capacity does not rise."
+    return "Go on as you do; an easier week now and then keeps it rising."
+
+
 def recent(points: Sequence[Point]) -> Trend:
     """The trend of the newest weeks; of everything while those hold too few days."""
     since = max(one.day for one in points) - timedelta(weeks=WINDOW)

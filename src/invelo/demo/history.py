@@ -33,8 +33,9 @@ from invelo.demo.theatre import (
 )
 from invelo.store import accounts, bands, battery, floor, ladder, review, squad
 from invelo.store.moment import Moment
+from invelo.store.review_tables import Decision
 from invelo.store.rows import body_of
-from invelo.store.tables import Account, Athlete, Decision, Ladder
+from invelo.store.tables import Account, Athlete, Ladder
 
 WEEKS = 4
 TRAINING_DAYS = (0, 2, 4)

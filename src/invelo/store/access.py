@@ -8,10 +8,10 @@ from sqlmodel import Session, col, select
 from sqlmodel.sql.expression import SelectOfScalar
 
 from invelo.store.errors import MissingError
+from invelo.store.review_tables import Decision
 from invelo.store.tables import (
     Athlete,
     AthleteAccess,
-    Decision,
     Ladder,
     Role,
     TrainingSession,

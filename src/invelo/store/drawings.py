@@ -6,8 +6,9 @@ from uuid import UUID
 from sqlalchemy import delete
 from sqlmodel import Session, col, or_, select, text
 
+from invelo.core.rung import Rung as CoreRung
 from invelo.core.workshop import Drawing, Drawn
-from invelo.store import tables
+from invelo.store import review_tables, tables
 from invelo.store.errors import ConflictError
 from invelo.store.rows import rung_columns, rung_of
 from invelo.store.tables import Ladder, Rung, Tie
@@ -70,9 +71,9 @@ def _may_go(db: Session, row: Ladder, rung: Rung) -> None:
         )
     uses = (
         col(tables.LoggedSet.rung_id),
-        col(tables.Decision.from_rung_id),
-        col(tables.Decision.to_rung_id),
-        col(tables.Decision.final_rung_id),
+        col(review_tables.Decision.from_rung_id),
+        col(review_tables.Decision.to_rung_id),
+        col(review_tables.Decision.final_rung_id),
     )
     if any(db.exec(select(use).where(use == rung.id).limit(1)).first() for use in uses):
         raise ConflictError(
@@ -90,11 +91,16 @@ def document_of(drawing: Drawing) -> dict[str, Any]:
     }
 
 
+def rung_from(columns: dict[str, Any]) -> CoreRung:
+    """A rung from its columns, kept as JSON."""
+    return rung_of(Rung(**columns))
+
+
 def read(document: dict[str, Any]) -> Drawing:
     """A drawing from its JSON."""
     return Drawing(
         tuple(
-            Drawn(UUID(one["id"]), rung_of(Rung(**{**one, "id": UUID(one["id"])})), one["why"])
+            Drawn(UUID(one["id"]), rung_from({**one, "id": UUID(one["id"])}), one["why"])
             for one in document["rungs"]
         ),
         tuple((UUID(lower), UUID(upper)) for lower, upper in document["ties"]),

@@ -21,8 +21,9 @@ from invelo.store.columns import dated
 from invelo.store.errors import ConflictError, MissingError
 from invelo.store.floor_tables import Skip
 from invelo.store.moment import Moment
+from invelo.store.review_tables import Decision
 from invelo.store.rows import modifiers_of, set_up_columns
-from invelo.store.tables import Athlete, Decision, Ladder, LoggedSet, Rung, TrainingSession
+from invelo.store.tables import Athlete, Ladder, LoggedSet, Rung, TrainingSession
 
 ABOUT_TO_BEGIN = timedelta(minutes=15)
 """A session whose start is no older than this is about to begin, and can be refused (ours)."""

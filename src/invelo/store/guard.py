@@ -8,7 +8,7 @@ from uuid import UUID
 from sqlmodel import Session
 
 from invelo.core.catalogue import catalogue
-from invelo.core.kit import Room, ToHand, kit_why_not, to_hand
+from invelo.core.kit import Kind, Room, ToHand, kit_why_not, to_hand
 from invelo.core.movement import Modifiers, Movement
 from invelo.core.posture.form import Strain
 from invelo.core.readiness import CheckId, waits_for
@@ -78,6 +78,10 @@ class Guard:
             kit_why_not(kinds, self.rooms, self.today) for kinds in kit_needed(movement, modifiers)
         )
         return next(filter(None, reasons), "")
+
+    def has(self, kind: Kind) -> bool:
+        """Whether there is a safe thing of a kind where they train, as far as kit is known."""
+        return bool(self.rooms) and not kit_why_not((kind,), self.rooms, self.today)
 
     @property
     def open_movements(self) -> frozenset[str]:

@@ -1,17 +1,22 @@
 """After a session: the athlete placed anew and what comes next proposed, ladder by ladder."""
 
 from collections.abc import Collection, Sequence
+from datetime import date
 from uuid import UUID
 
 from sqlmodel import Session, col, select, update
 
-from invelo.core.decide import Neighbour, Proposal, Situation, decide
+from invelo.core.capacity import Pool
+from invelo.core.decide import Answered, Neighbour, Proposal, Situation, WeekSeen, decide
+from invelo.core.decide.offers import offers
 from invelo.store import ladder as ladders
 from invelo.store import logs
 from invelo.store.columns import dated
 from invelo.store.ladder import LadderView
 from invelo.store.moment import Moment
-from invelo.store.tables import Athlete, Decision, Ladder, Rung, TrainingSession
+from invelo.store.review_tables import Decision
+from invelo.store.rows import SCHOOL, body_of, rung_columns
+from invelo.store.tables import Athlete, Ladder, Rung, TrainingSession
 
 SESSIONS_JUDGED = 12
 """Sessions of the ladder a decision looks back on."""
@@ -80,19 +85,73 @@ def _touched(db: Session, session: TrainingSession) -> list[Ladder]:
     return list(db.exec(statement.with_for_update()))
 
 
-def situation(db: Session, seen: LadderView) -> Situation:
-    """What a decision on this ladder looks at."""
+def situation(
+    db: Session, seen: LadderView, today: date, week: WeekSeen | None = None
+) -> Situation:
+    """What a decision on this ladder looks at, after a session or at the end of a week."""
     here = seen.standing
     below, above = seen.measured.below(here), seen.measured.above(here)
+    rung, terms = seen.measured.rungs[here], seen.measured.terms
     return Situation(
         key=str(seen.row.standing_id),
-        rung=seen.measured.rungs[here],
+        rung=rung,
         below=_neighbour(seen, max(below, default=None)),
         above=_neighbour(seen, _next(seen, above)),
         sessions=tuple(s.record for s in logs.finished(db, seen.row.id, SESSIONS_JUDGED)),
         purpose=seen.row.purpose,  # type: ignore[arg-type]
-        terms=seen.measured.terms,
+        terms=terms,
+        school=SCHOOL.validate_python(seen.row.school),
+        occasion="session" if week is None else "week",
+        week=week,
+        offers=lambda: offers(body_of(seen.measure), rung, terms, _pool(seen)),
+        answered=answered(db, seen.row.id, today),
     )
+
+
+def _pool(seen: LadderView) -> Pool | None:
+    """What is known of the athlete in the lane of the rung they stand on."""
+    lane = seen.measured.demands[seen.standing].lane
+    if seen.placement is None or lane is None or lane not in seen.placement.lanes:
+        return None
+    return seen.placement.lanes[lane].known
+
+
+ANSWERS = 12
+"""Answers of a ladder that are looked back on, so that nothing is asked twice for nothing."""
+
+
+def answered(db: Session, ladder_id: UUID, today: date) -> tuple[Answered, ...]:
+    """What the coach said to the newest proposals of a ladder, newest first."""
+    statement = (
+        select(Decision)
+        .where(
+            Decision.ladder_id == ladder_id,
+            col(Decision.answer).in_(("take", "edit", "decline")),
+        )
+        .order_by(col(Decision.at).desc(), col(Decision.id))
+        .limit(ANSWERS)
+    )
+    return tuple(
+        Answered(
+            one.outcome,  # type: ignore[arg-type]
+            str(one.from_rung_id),
+            tuple(one.rules),
+            one.answer,  # type: ignore[arg-type]
+            (today - one.local_date).days,
+            int(one.inputs.get("pain", 0)),
+        )
+        for one in db.exec(statement)
+    )
+
+
+def waiting(db: Session, ladder_id: UUID) -> Decision | None:
+    """The proposal of a ladder that waits for a word, if one does."""
+    statement = (
+        select(Decision)
+        .where(Decision.ladder_id == ladder_id, col(Decision.answer).is_(None))
+        .order_by(col(Decision.at).desc(), col(Decision.id))
+    )
+    return db.exec(statement).first()
 
 
 def _next(seen: LadderView, above: tuple[int, ...]) -> int | None:
@@ -109,21 +168,37 @@ def _neighbour(seen: LadderView, index: int | None) -> Neighbour | None:
 
 
 def _propose(db: Session, seen: LadderView, session: TrainingSession, moment: Moment) -> Decision:
-    asked = situation(db, seen)
-    proposal: Proposal = decide(asked)
+    asked = situation(db, seen, moment.local_date)
+    return keep(db, seen, asked, decide(asked), moment, session=session)
+
+
+def keep(
+    db: Session,
+    seen: LadderView,
+    asked: Situation,
+    proposal: Proposal,
+    moment: Moment,
+    session: TrainingSession | None = None,
+    monday: date | None = None,
+) -> Decision:
+    """Keep a proposal with all it rests on; what waited on this ladder before lapses."""
+    spoke = "a newer session spoke" if session else "the end of the week spoke"
     lapsing = (
         update(Decision)
         .where(col(Decision.ladder_id) == seen.row.id, col(Decision.answer).is_(None))
-        .values(answer="lapse", answered_at=moment.at, word="a newer session spoke")
+        .values(answer="lapse", answered_at=moment.at, word=spoke)
     )
     db.exec(lapsing)
     decision = Decision(
         ladder_id=seen.row.id,
-        session_id=session.id,
+        session_id=session.id if session else None,
+        monday=monday,
         **dated(moment),
         outcome=proposal.outcome,
         from_rung_id=UUID(asked.key),
         to_rung_id=UUID(proposal.to),
+        made=rung_columns(proposal.rung) if proposal.rung else None,
+        amount=proposal.amount,
         reason=proposal.reason,
         figures=[{"name": f.name, "value": f.value, "unit": f.unit} for f in proposal.figures],
         rules=[rule.id for rule in proposal.rules],
@@ -132,6 +207,8 @@ def _propose(db: Session, seen: LadderView, session: TrainingSession, moment: Mo
         inputs={
             "purpose": asked.purpose,
             "school": seen.row.school,
+            "pain": asked.pain,
+            "plain": proposal.plain,
             "sessions": [str(s.row.id) for s in logs.finished(db, seen.row.id, SESSIONS_JUDGED)],
             "gate": {
                 "sets": asked.rung.gate.sets,

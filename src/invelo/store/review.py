@@ -1,18 +1,24 @@
 """The review: what was proposed, and what the coach says to it."""
 
+from collections.abc import Callable, Iterable
+from dataclasses import dataclass
 from typing import Literal
 from uuid import UUID
 
 from sqlmodel import Session, col, select
 
 from invelo.core.errors import InputError
-from invelo.store import guard
+from invelo.core.week.wishes import monday_of
+from invelo.store import access, act, guard, week
 from invelo.store import ladder as ladders
 from invelo.store.errors import ConflictError
 from invelo.store.moment import Moment
-from invelo.store.tables import Account, Decision, Ladder
+from invelo.store.plan_tables import WeekPlan
+from invelo.store.review_tables import Decision, OutboxMessage
+from invelo.store.tables import Account, Athlete, AthleteAccess, Ladder
 
 Answer = Literal["take", "edit", "decline"]
+MomentOf = Callable[[Athlete], Moment]
 
 NEWEST = 20
 
@@ -38,7 +44,8 @@ def answer(
     word: str,
     moment: Moment,
 ) -> Decision:
-    """Take a proposal, take another rung instead, or decline it; a replay changes nothing.
+    """Take a proposal, take another rung instead, or decline it; a replay changes nothing. What is
+    taken or edited is done, and told to the athlete through the outbox.
 
     Raises:
         ConflictError: if it is answered otherwise already, or something closes the rung.
@@ -47,7 +54,8 @@ def answer(
     """
     final = {"take": decision.to_rung_id, "edit": rung_id, "decline": decision.from_rung_id}[said]
     if decision.answer is not None:
-        if (decision.answer, decision.final_rung_id) == (said, final):
+        made = said == "take" and decision.made is not None
+        if decision.answer == said and (made or decision.final_rung_id == final):
             return decision
         raise ConflictError(
             "decision",
@@ -66,10 +74,87 @@ def answer(
     decision.answered_by = coach.id
     decision.word = word.strip()
     decision.final_rung_id = final
-    if said == "take" and decision.outcome == "stop":
-        row.stopped = decision.reason
     if said != "decline":
         row.standing_id = final
+        athlete = db.get_one(Athlete, row.athlete_id)
+        if said == "take":
+            act.act(db, row, athlete, decision, moment)
+        act.tell(db, row, athlete, decision, coach, moment)
     db.add_all([decision, row])
     db.flush()
     return decision
+
+
+@dataclass(frozen=True)
+class Taken:
+    """What came of taking several at once.
+
+    Attributes:
+        decisions: as they are answered now.
+        weeks: planned anew, by athlete.
+    """
+
+    decisions: tuple[Decision, ...]
+    weeks: dict[UUID, WeekPlan]
+
+
+def take_all(db: Session, coach: Account, ids: Iterable[UUID], moment_of: MomentOf) -> Taken:
+    """Take several proposals in one go: all of them, or none.
+
+    Raises:
+        MissingError: if one is not the coach's to answer.
+        ConflictError: if one is answered otherwise, not plain, or something closes its rung.
+    """
+    found = []
+    changed: dict[UUID, tuple[Athlete, Moment]] = {}
+    for decision_id in dict.fromkeys(ids):
+        decision = access.decision(db, coach.id, decision_id, roles=access.WRITE)
+        row = access.ladder(db, coach.id, decision.ladder_id, roles=access.WRITE)
+        db.refresh(decision)
+        if not decision.inputs.get("plain"):
+            raise ConflictError(
+                "decision",
+                f"“{decision.outcome.replace('-', ' ')}” is not plain enough to be taken unread.",
+                "Open it, and answer it by itself.",
+            )
+        athlete = db.get_one(Athlete, row.athlete_id)
+        moment = moment_of(athlete)
+        found.append(answer(db, row, decision, coach, "take", None, "", moment))
+        changed[athlete.id] = (athlete, moment)
+    weeks = {}
+    for athlete, moment in changed.values():
+        again = week_again(db, athlete, moment)
+        if again is not None:
+            weeks[athlete.id] = again
+    return Taken(tuple(found), weeks)
+
+
+def week_again(db: Session, athlete: Athlete, moment: Moment) -> WeekPlan | None:
+    """Plan anew the week that is about to be trained, after an answer, if it was planned."""
+    return week.plan_again(
+        db, athlete, act.next_monday(moment.local_date), moment, "after the review"
+    ) or week.plan_again(db, athlete, monday_of(moment.local_date), moment, "after the review")
+
+
+def messages(db: Session, decision_ids: list[UUID]) -> dict[UUID, OutboxMessage]:
+    """What was told of some decisions, by decision."""
+    statement = select(OutboxMessage).where(col(OutboxMessage.decision_id).in_(decision_ids))
+    return {row.decision_id: row for row in db.exec(statement) if row.decision_id}
+
+
+def outbox(db: Session, account_id: UUID, before: UUID | None, most: int) -> list[OutboxMessage]:
+    """Messages to a coach's athletes, newest first, from after a known one."""
+    statement = (
+        select(OutboxMessage)
+        .join(AthleteAccess, col(AthleteAccess.athlete_id) == OutboxMessage.athlete_id)
+        .where(AthleteAccess.account_id == account_id)
+        .order_by(col(OutboxMessage.at).desc(), col(OutboxMessage.id).desc())
+        .limit(most)
+    )
+    known = db.get(OutboxMessage, before) if before else None
+    if known is not None:
+        older = (col(OutboxMessage.at) < known.at) | (
+            (col(OutboxMessage.at) == known.at) & (col(OutboxMessage.id) < known.id)
+        )
+        statement = statement.where(older)
+    return list(db.exec(statement))

@@ -2,26 +2,30 @@
 
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
-from datetime import datetime
+from datetime import date, datetime, timedelta
 from typing import Any
 from uuid import UUID
 from zoneinfo import ZoneInfo
 
 from sqlalchemy import text
 from sqlalchemy.dialects.postgresql import distinct_on
+from sqlalchemy.orm import aliased
 from sqlmodel import Session, col, select
 
 from invelo.core.body import Body
 from invelo.core.squad import Condition, Mark, marks, urgency
-from invelo.store import access, logs
+from invelo.core.week.wishes import monday_of
+from invelo.core.workload import LONG_DAYS, workload
+from invelo.store import access, logs, reach
 from invelo.store.columns import dated
 from invelo.store.errors import ConflictError
 from invelo.store.moment import Moment
+from invelo.store.plan_tables import WeekPlan
+from invelo.store.review_tables import Decision
 from invelo.store.tables import (
     Account,
     Athlete,
     AthleteAccess,
-    Decision,
     Ladder,
     Measure,
     Placement,
@@ -29,16 +33,32 @@ from invelo.store.tables import (
     TrainingSession,
 )
 
+RATIO_BACK = timedelta(days=4 * LONG_DAYS)
+"""As far as loads are read for a ratio: what lies before weighs nothing any more."""
+
+
+@dataclass(frozen=True)
+class Waiting:
+    """A decision that waits for a word, with the names it takes to read it."""
+
+    row: Decision
+    goal: str
+    from_name: str
+    to_name: str
+
 
 @dataclass(frozen=True)
 class SquadLine:
-    """One athlete in the list; what hangs on a ladder is None before they have one."""
+    """One athlete in the list; what hangs on a ladder is None before they have one. `today` is how
+    many things are planned for today, None where the week was not planned."""
 
     athlete: Athlete
     ladder: Ladder | None
     standing: Rung | None
     expected: tuple[float, float, float] | None
     last: TrainingSession | None
+    today: int | None
+    waiting: tuple[Waiting, ...]
     marks: tuple[Mark, ...]
 
 
@@ -134,7 +154,10 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
         ),
     )
     placed = _newest(db, Placement, ids)
-    waiting = _newest(db, Decision, ids, col(Decision.answer).is_(None))
+    waiting = _waiting(db, [ladder.id for ladder in ladders])
+    stopped = {one.athlete_id: one.stopped for one in ladders if one.stopped}
+    ratios = _ratios(db, people, now)
+    planned = _planned(db, people, now)
     last = logs.newest_of(db, [one.id for one in people])
     sets = logs.standing_sets(db, [session.id for session in last.values()])
     found: list[SquadLine] = []
@@ -144,18 +167,85 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
         session = last.get(athlete.id)
         worst = max(sets[session.id], key=lambda s: s.pain, default=None) if session else None
         condition = Condition(
-            stopped=ladder.stopped if ladder else "",
+            stopped=stopped.get(athlete.id, ""),
             pain=worst.pain if worst else 0,
             pain_place=worst.pain_place if worst else "",
-            waiting=waiting[key].outcome if key in waiting else "",
+            waiting=tuple(one.row.outcome for one in waiting.get(athlete.id, ())),
             last=session.local_date if session else None,
+            ratio=ratios.get(athlete.id),
         )
         rung = standing.get(key)
         told = placed.get(key)
         expected = told.result["predictions"].get(str(rung.id)) if told and rung else None
-        today = now.astimezone(ZoneInfo(athlete.time_zone)).date()
-        found.append(SquadLine(athlete, ladder, rung, expected, session, marks(condition, today)))
-    return sorted(found, key=lambda line: urgency(line.marks))
+        found.append(
+            SquadLine(
+                athlete,
+                ladder,
+                rung,
+                expected,
+                session,
+                planned.get(athlete.id),
+                waiting.get(athlete.id, ()),
+                marks(condition, _today(athlete, now)),
+            )
+        )
+    return sorted(found, key=lambda line: (*urgency(line.marks), line.athlete.name))
+
+
+def _today(athlete: Athlete, now: datetime) -> date:
+    return now.astimezone(ZoneInfo(athlete.time_zone)).date()
+
+
+def _waiting(db: Session, ladder_ids: list[UUID]) -> dict[UUID, tuple[Waiting, ...]]:
+    """Decisions that wait, by athlete, the newest ladder's first."""
+    to = aliased(Rung)
+    statement = (
+        select(Decision, Ladder.athlete_id, Ladder.goal, Rung.name, to.name)  # type: ignore[call-overload]
+        .join(Ladder, col(Ladder.id) == Decision.ladder_id)
+        .join(Rung, col(Rung.id) == Decision.from_rung_id)
+        .join(to, to.id == Decision.to_rung_id)
+        .where(col(Decision.ladder_id).in_(ladder_ids), col(Decision.answer).is_(None))
+        .order_by(col(Ladder.created_at).desc(), col(Ladder.id))
+    )
+    found: dict[UUID, tuple[Waiting, ...]] = {}
+    for row, athlete_id, goal, before, after in db.exec(statement):
+        one = Waiting(row, goal, before, after)
+        found[athlete_id] = (*found.get(athlete_id, ()), one)
+    return found
+
+
+def _ratios(db: Session, people: list[Athlete], now: datetime) -> dict[UUID, float | None]:
+    """Short over long load of each athlete, as of today."""
+    since = now.date() - RATIO_BACK
+    kept = reach.loads(db, [one.id for one in people], since)
+    by_id = {one.id: one for one in people}
+    found: dict[UUID, float | None] = {}
+    for athlete_id, loads in kept.items():
+        today = _today(by_id[athlete_id], now)
+        held = [one for one in loads if one.day <= today]
+        found[athlete_id] = workload(held, today).on(today)[0] if held else None
+    return found
+
+
+def _planned(db: Session, people: list[Athlete], now: datetime) -> dict[UUID, int]:
+    """How many things are planned for today, for those whose week was planned."""
+    mondays = {one.id: monday_of(_today(one, now)) for one in people}
+    statement = (
+        select(WeekPlan)
+        .where(
+            col(WeekPlan.athlete_id).in_(mondays), col(WeekPlan.monday).in_(set(mondays.values()))
+        )
+        .ext(distinct_on(col(WeekPlan.athlete_id), col(WeekPlan.monday)))
+        .order_by(col(WeekPlan.athlete_id), col(WeekPlan.monday), col(WeekPlan.number).desc())
+    )
+    by_id = {one.id: one for one in people}
+    return {
+        row.athlete_id: sum(
+            1 for _, day in row.placed if day == _today(by_id[row.athlete_id], now).weekday()
+        )
+        for row in db.exec(statement)
+        if row.monday == mondays[row.athlete_id]
+    }
 
 
 def _newest(db: Session, table: Any, ids: list[UUID], *conditions: Any) -> dict[Any, Any]:

@@ -216,7 +216,13 @@ class Ladder(SQLModel, table=True):
     standing_id: UUID | None = Field(
         default=None,
         sa_column=Column(
-            ForeignKey("rung.id", name="fk_ladder_standing_id", ondelete="SET NULL", use_alter=True)
+            ForeignKey(
+                "rung.id",
+                name="fk_ladder_standing_id",
+                ondelete="SET NULL",
+                use_alter=True,
+                deferrable=True,
+            )
         ),
     )
     stopped: str = ""
@@ -372,33 +378,9 @@ class LoggedSet(Dated, SetUp, table=True):
     pain: int
     pain_place: str
     note: str = ""
-    corrects: UUID | None = Field(default=None, foreign_key="logged_set.id", ondelete="CASCADE")
+    corrects: UUID | None = Field(
+        default=None,
+        sa_column=Column(ForeignKey("logged_set.id", ondelete="CASCADE", deferrable=True)),
+    )
     server_at: datetime = instant()
     skew_s: float | None = None
-
-
-class Decision(Dated, Computed, table=True):
-    """A proposal put to the coach after a session, and what they said to it."""
-
-    __table_args__ = (
-        Index("ix_decision_ladder_id_at", "ladder_id", "at"),
-        one_of("outcome", "stop", "step-back", "hold", "step-up"),
-        one_of("answer", "take", "edit", "decline", "lapse"),
-    )
-
-    id: UUID = Field(default_factory=uuid4, primary_key=True)
-    ladder_id: UUID = Field(foreign_key="ladder.id", ondelete="CASCADE")
-    session_id: UUID = Field(foreign_key="training_session.id", ondelete="CASCADE", index=True)
-    outcome: str
-    from_rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
-    to_rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
-    reason: str
-    figures: list[dict[str, Any]] = json_column()
-    rules: list[str] = Field(sa_column=Column(ARRAY(Text), nullable=False))
-    confidence: str
-    confidence_why: str
-    answer: str | None = None
-    answered_at: datetime | None = instant(nullable=True)
-    answered_by: UUID | None = Field(default=None, foreign_key="account.id", ondelete="SET NULL")
-    word: str = ""
-    final_rung_id: UUID | None = Field(default=None, foreign_key="rung.id", ondelete="CASCADE")

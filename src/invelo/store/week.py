@@ -296,6 +296,55 @@ def keep(
     return row
 
 
+REPLAN_STEPS = 4.0
+"""Limit of the solver when a week is planned anew after a decision, in its own units."""
+
+
+def plan_again(
+    db: Session, athlete: Athlete, monday: date, moment: Moment, word: str
+) -> WeekPlan | None:
+    """Plan a week anew that was planned, around its pins and what is past; None where it was not,
+    or where nothing is left to plan.
+
+    Args:
+        db: one transaction.
+        athlete: whose.
+        monday: of the week.
+        moment: now.
+        word: why, for the history.
+    """
+    from invelo.core.week.solve import solve  # heavy: loaded on first use
+
+    before = newest(db, athlete.id, monday)
+    if before is None:
+        return None
+    try:
+        seen = view(db, athlete, monday, moment.local_date)
+    except InputError:
+        return None
+    solved = solve(seen.laid.problem, steps=REPLAN_STEPS)
+    return keep(
+        db,
+        athlete,
+        seen,
+        solved.plan,
+        before.number,
+        word,
+        moment,
+        bound=solved.progress.bound,
+    )
+
+
+def standing_wishes(db: Session, athlete: Athlete, today: date) -> StandingWishes:
+    """What is asked of the athlete's weeks; the usual, where the coach has said nothing."""
+    kept = wishes_of(db, athlete.id)
+    if kept is not None:
+        return kept
+    told = person.of_athlete(db, athlete.id)
+    who = trainee.of_athlete(db, athlete, today)
+    return usual_wishes(told, advise_days(low_resistance(who), told.days, told.minutes))
+
+
 def _forget(db: Session, athlete_id: UUID, monday: date, up_to: int) -> None:
     statement = select(WeekPlan).where(
         WeekPlan.athlete_id == athlete_id, WeekPlan.monday == monday, col(WeekPlan.number) <= up_to

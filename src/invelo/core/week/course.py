@@ -91,6 +91,9 @@ def course(weeks: int, away: float = 0.0, easy_every: int = EASY_EVERY) -> tuple
 BUILDING = CourseWeek(1, "build")
 """A week like any other."""
 
+EASED = CourseWeek(1, "easy", EASY_SHARE, EASY_EFFORT)
+"""A week that was asked to ease, whatever the block says."""
+
 
 def paced(item: Item, week: CourseWeek, school: School = "wave") -> Item:
     """An item as a week of the block has it: fewer sets at an effort of 7 in an easy week, a set

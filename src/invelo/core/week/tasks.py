@@ -86,6 +86,7 @@ class Wishes:
         hands: what the coach set by hand about items and formats.
         week: of the block: building, easy, or coming back.
         stressful_limit: days a week for each of the most stressful rungs.
+        rarely: ladders by key that are to be trained on no more days than so many.
     """
 
     days: tuple[Day, ...]
@@ -96,6 +97,7 @@ class Wishes:
     hands: ByHand = NOTHING_BY_HAND
     week: CourseWeek = BUILDING
     stressful_limit: int = STRESSFUL_LIMIT
+    rarely: tuple[tuple[str, int], ...] = ()
 
 
 @dataclass(frozen=True)
@@ -221,6 +223,11 @@ def _of_stand(
     task = task_of(item, places, wanted)
     if task.stressful:
         task = replace(task, asked=min(task.asked, wishes.stressful_limit))
+    limit = dict(wishes.rarely).get(stand.key)
+    if limit is not None:
+        asked = min(task.asked, limit)
+        yield item, replace(task, asked=asked, least=1, most=asked)
+        return
     yield item, replace(task, least=1, most=min(7, task.asked + 1))
 
 

@@ -1,7 +1,7 @@
 """What a coach asks of an athlete's weeks, standing from week to week."""
 
 import re
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import date, timedelta
 
 from invelo.core.errors import InputError, require_within
@@ -9,7 +9,7 @@ from invelo.core.movement import Muscle
 from invelo.core.person import Person
 from invelo.core.session.by_hand import NOTHING_BY_HAND, ByHand
 from invelo.core.week.advice import DaysAdvice
-from invelo.core.week.course import BUILDING, EASY_EVERY, CourseWeek, course
+from invelo.core.week.course import BUILDING, EASED, EASY_EVERY, CourseWeek, course
 from invelo.core.week.problem import STRESSFUL_LIMIT, USUAL_WEIGHTS, Day, Pin, Weights
 from invelo.core.week.tasks import SPREAD, Extra, Wishes
 
@@ -64,6 +64,8 @@ class StandingWishes:
         weeks: of the block.
         easy_every: how often a week is easy.
         away: weeks away before the block.
+        eased: Mondays of weeks that were asked to ease.
+        rarely: ladders that were asked to be trained on fewer days, with how many.
     """
 
     days: tuple[WeekDay, ...]
@@ -76,6 +78,8 @@ class StandingWishes:
     weeks: int = 8
     easy_every: int = EASY_EVERY
     away: float = 0.0
+    eased: tuple[date, ...] = ()
+    rarely: tuple[tuple[str, int], ...] = ()
 
     def __post_init__(self) -> None:
         """Check ranges."""
@@ -89,12 +93,16 @@ class StandingWishes:
         require_within("limit of the most stressful", self.stressful_limit, 1, 7, "days")
         for region, sets in self.targets:
             require_within(f"target of the {region}", sets, 0, 60, "sets")
+        for _, days in self.rarely:
+            require_within("days a week of a ladder", days, 1, 7, "days")
         course(self.weeks, self.away, self.easy_every)
         if self.begun is not None and self.begun.weekday() != 0:
             raise InputError("block", "it begins on another day.", "Begin it on a Monday.")
 
     def week(self, monday: date) -> CourseWeek:
-        """Which week of the block one is; building outside of it."""
+        """Which week of the block one is; building outside of it, easy where that was asked."""
+        if monday in self.eased:
+            return EASED
         if self.begun is None:
             return BUILDING
         number = (monday - self.begun).days // 7
@@ -116,7 +124,22 @@ class StandingWishes:
             hands=self.hands,
             week=self.week(monday),
             stressful_limit=self.stressful_limit,
+            rarely=self.rarely,
         )
+
+    def easing(self, monday: date) -> "StandingWishes":
+        """The same with a week more that is asked to ease."""
+        return replace(self, eased=tuple(sorted({*self.eased, monday})))
+
+    def coming_back(self, monday: date, away: float) -> "StandingWishes":
+        """The same with a block that begins after so many weeks away."""
+        weeks = min(MOST_COURSE, max(self.weeks, int(away) + self.easy_every))
+        return replace(self, begun=monday, away=away, weeks=weeks)
+
+    def keeping_to(self, ladder: str, days: int) -> "StandingWishes":
+        """The same with a ladder on no more days a week."""
+        others = tuple(one for one in self.rarely if one[0] != ladder)
+        return replace(self, rarely=(*others, (ladder, days)))
 
 
 def usual_wishes(person: Person, advice: DaysAdvice) -> StandingWishes:

@@ -3,7 +3,12 @@
 from alembic import context
 from sqlmodel import SQLModel
 
-from invelo.store import floor_tables, plan_tables, tables  # noqa: F401  (fill the metadata)
+from invelo.store import (  # noqa: F401  (fill the metadata)
+    floor_tables,
+    plan_tables,
+    review_tables,
+    tables,
+)
 from invelo.store.database import engine_for
 
 engine = engine_for(context.config.attributes["url"])

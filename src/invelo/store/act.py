@@ -1,0 +1,124 @@
+"""What a decision changes once the coach has said yes: the ladder, the dose, the weeks."""
+
+from datetime import date, timedelta
+from uuid import UUID, uuid4
+
+from sqlmodel import Session
+
+from invelo.core.decide import Outcome
+from invelo.core.message import Told, message
+from invelo.core.rung import Rung as CoreRung
+from invelo.core.week.wishes import StandingWishes, monday_of
+from invelo.core.workshop import Drawing, Drawn
+from invelo.store import ladder as ladders
+from invelo.store import week, workshop
+from invelo.store.columns import dated
+from invelo.store.drawings import rung_from
+from invelo.store.moment import Moment
+from invelo.store.review_tables import Decision, OutboxMessage
+from invelo.store.tables import Account, Athlete, Ladder, Rung
+
+TO_WEEK: frozenset[Outcome] = frozenset(("ease-off", "cut-frequency"))
+"""Outcomes that change what is asked of the weeks."""
+
+
+def act(db: Session, row: Ladder, athlete: Athlete, decision: Decision, moment: Moment) -> None:
+    """Do what a taken decision says.
+
+    Raises:
+        InputError: if a rung that is to be put on does not fit this body.
+        ConflictError: if something closes it.
+    """
+    outcome = decision.outcome
+    if outcome == "stop":
+        row.stopped = decision.reason
+    elif decision.made is not None:
+        decision.final_rung_id = _put_on(db, row, athlete, rung_from(decision.made), moment)
+    elif outcome == "add-set" and decision.amount:
+        _more_sets(db, decision.from_rung_id, round(decision.amount))
+    elif outcome in TO_WEEK:
+        _ask_of_weeks(db, athlete, decision, moment)
+    db.add(row)
+    db.flush()
+
+
+def _put_on(db: Session, row: Ladder, athlete: Athlete, rung: CoreRung, moment: Moment) -> UUID:
+    """Put a rung right above the one they stand on, and stand them there."""
+    here = row.standing_id
+    assert here is not None  # noqa: S101  (a ladder that is decided on is stood on)
+    new = Drawn(uuid4(), rung, "a step by one lever, proposed in the review")
+
+    def how(drawing: Drawing) -> Drawing:
+        return drawing.add(new, (here,), drawing.above(here))
+
+    workshop.edit(db, row, athlete, how, f"put on “{rung.name}”", moment, [rung.movement.id])
+    row.standing_id = new.id
+    ladders.record_placement(db, row, athlete, moment, {"moved to": str(new.id), "word": ""})
+    return new.id
+
+
+def _more_sets(db: Session, rung_id: UUID, sets: int) -> None:
+    rung = db.get(Rung, rung_id)
+    assert rung is not None  # noqa: S101  (decisions keep their rungs)
+    if rung.gate_sets == rung.sets:
+        rung.gate_sets = sets
+    rung.sets = sets
+    db.add(rung)
+
+
+def _ask_of_weeks(db: Session, athlete: Athlete, decision: Decision, moment: Moment) -> None:
+    wishes = week.standing_wishes(db, athlete, moment.local_date)
+    week.keep_wishes(db, athlete, _asked(wishes, decision, moment.local_date), moment.at)
+
+
+def _asked(wishes: StandingWishes, decision: Decision, today: date) -> StandingWishes:
+    """What is asked of the weeks from the one a decision is about."""
+    monday = decision.monday or next_monday(today)
+    if decision.outcome == "cut-frequency":
+        return wishes.keeping_to(str(decision.ladder_id), max(1, round(decision.amount or 1)))
+    if "layoff.re-entry" in decision.rules:
+        return wishes.coming_back(monday, decision.amount or 0.0)
+    return wishes.easing(monday)
+
+
+def next_monday(today: date) -> date:
+    """The first day of the week that comes; today, if it begins today."""
+    return today if today.weekday() == 0 else monday_of(today) + timedelta(days=7)
+
+
+def tell(
+    db: Session, row: Ladder, athlete: Athlete, decision: Decision, coach: Account, moment: Moment
+) -> OutboxMessage:
+    """Write the athlete's message of an answered decision to the outbox."""
+    edited = decision.answer == "edit"
+    final, before = db.get(Rung, decision.final_rung_id), db.get(Rung, decision.from_rung_id)
+    assert final is not None  # noqa: S101  (an answer names where they stand)
+    assert before is not None  # noqa: S101
+    outcome = _edited(before, final) if edited else decision.outcome
+    told = message(
+        Told(
+            outcome,  # type: ignore[arg-type]
+            final.name,
+            before.name,
+            row.goal,
+            coach.name,
+            amount=decision.amount,
+        )
+    )
+    kept = OutboxMessage(
+        athlete_id=athlete.id,
+        decision_id=decision.id,
+        **dated(moment),
+        subject=told.subject,
+        body=told.body,
+    )
+    db.add(kept)
+    db.flush()
+    return kept
+
+
+def _edited(before: Rung, final: Rung) -> Outcome:
+    """What a coach's own rung comes to, in words."""
+    if final.position == before.position:
+        return "hold"
+    return "step-up" if final.position > before.position else "step-back"

@@ -8,6 +8,7 @@ from fastapi import APIRouter, Query
 from pydantic import Field
 
 from invelo.api.context import Coach, Database, Now, moment_for
+from invelo.api.log_shapes import LoggedSession, sessions_of
 from invelo.api.problems import ERRORS
 from invelo.api.shapes import Derivation, Estimate, Explained, Shape
 from invelo.core.errors import InputError
@@ -26,7 +27,7 @@ from invelo.core.workload import (
     told_ratio,
     workload,
 )
-from invelo.store import access, capacity, ladder, outlook, reach, trends, weekly
+from invelo.store import access, capacity, ladder, logs, outlook, reach, trends, weekly
 
 router = APIRouter(prefix="/api", tags=["Review"], responses=ERRORS)
 
@@ -247,6 +248,15 @@ def get_trends(
             weekly_limit(points, weekly.days_by_week(db, row.id, monday_of(today)), STRESSFUL_LIMIT)
         ),
     )
+
+
+@router.get("/athletes/{athlete_id}/done/{session_id}")
+def get_done(athlete_id: UUID, session_id: UUID, coach: Coach, db: Database) -> LoggedSession:
+    """One session, as a point of a chart opens it."""
+    athlete = access.athlete(db, coach.id, athlete_id)
+    row = access.own_session(db, athlete.id, session_id)
+    sets = logs.standing_sets(db, [row.id])[row.id]
+    return sessions_of(db, [logs.LoggedSession(row, tuple(sets))])[0]
 
 
 def _load(loads: list[SessionLoad], since: date, today: date) -> Load | None:

@@ -244,6 +244,31 @@ export const queries = {
       queryKey: ["ladder", id, "review"],
       queryFn: () => answer(api.GET("/api/ladders/{ladder_id}/review", path(id))),
     }),
+  trends: (id: string, weeks: number) =>
+    queryOptions({
+      queryKey: ["ladder", id, "trends", weeks],
+      queryFn: () =>
+        answer(
+          api.GET("/api/ladders/{ladder_id}/trends", {
+            params: { path: { ladder_id: id }, query: { weeks } },
+          }),
+        ),
+    }),
+  session: (athlete_id: string, session_id: string) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id, "session", session_id],
+      queryFn: () =>
+        answer(
+          api.GET("/api/athletes/{athlete_id}/done/{session_id}", {
+            params: { path: { athlete_id, session_id } },
+          }),
+        ),
+    }),
+  outbox: (before: string | null) =>
+    queryOptions({
+      queryKey: ["outbox", before],
+      queryFn: () => answer(api.GET("/api/outbox", { params: { query: { before } } })),
+    }),
 };
 
 /** Read anew whatever an act on an athlete may have changed. */

@@ -2075,9 +2075,110 @@ export interface paths {
         put?: never;
         /**
          * Answer
-         * @description Take, edit or decline. Nothing is applied before this.
+         * @description Take, edit or decline. Nothing is applied before this; a week that was planned is planned
+         *     anew, and the athlete's message lies in the outbox.
          */
         post: operations["answer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/decisions/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take All
+         * @description Take several plain decisions in one go: all of them, or none.
+         */
+        post: operations["take_all"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/week-review": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look At Week
+         * @description Look at an athlete's last week, once: a second look changes nothing.
+         */
+        post: operations["look_at_week"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outbox": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Outbox
+         * @description Messages to this coach's athletes, twenty at a time. Nothing is sent from here.
+         */
+        get: operations["get_outbox"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladders/{ladder_id}/trends": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Trends
+         * @description Reach, effort, load, weeks, sides and what else happened, with the forecast.
+         */
+        get: operations["get_trends"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/done/{session_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Done
+         * @description One session, as a point of a chart opens it.
+         */
+        get: operations["get_done"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2158,6 +2259,90 @@ export interface components {
              * @default
              */
             word: string;
+        };
+        /**
+         * Answered
+         * @description An answered decision, and the week that was planned anew for it.
+         */
+        Answered: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * Local Date
+             * Format: date
+             */
+            local_date: string;
+            /**
+             * Monday
+             * @description Of the week to come, where a week's end proposed it.
+             */
+            monday: string | null;
+            /**
+             * Outcome
+             * @enum {string}
+             */
+            outcome: "stop" | "ease-off" | "step-back" | "hold" | "add-amount" | "add-set" | "slow-tempo" | "add-load" | "less-help" | "step-up" | "swap-surface" | "cut-frequency" | "test-again";
+            from_rung: components["schemas"]["RungName"];
+            to_rung: components["schemas"]["RungName"];
+            /**
+             * Made
+             * @description Name of a rung that would be put on the ladder, '' for none.
+             */
+            made: string;
+            /**
+             * Amount
+             * @description Sets, days a week, weeks or a share.
+             */
+            amount: number | null;
+            /**
+             * Plain
+             * @description Whether it may be taken along with others.
+             */
+            plain: boolean;
+            /** Reason */
+            reason: string;
+            /** Figures */
+            figures: components["schemas"]["Input"][];
+            /** Rules */
+            rules: components["schemas"]["Rule"][];
+            /**
+             * Confidence
+             * @enum {string}
+             */
+            confidence: "high" | "medium" | "low";
+            /** Confidence Why */
+            confidence_why: string;
+            /** Answer */
+            answer: ("take" | "edit" | "decline" | "lapse") | null;
+            /** Answered At */
+            answered_at: string | null;
+            /** Word */
+            word: string;
+            final_rung: components["schemas"]["RungName"] | null;
+            /**
+             * Turned Out
+             * @description What reach did in the weeks after; '' while unknown.
+             * @default
+             */
+            turned_out: string;
+            message?: components["schemas"]["Message"] | null;
+            /** Model Version */
+            model_version: string;
+            /** Catalogue Version */
+            catalogue_version: string;
+            /**
+             * Replanned
+             * @description Monday of that week; empty where none was.
+             */
+            replanned: string | null;
         };
         /**
          * Asked
@@ -2999,12 +3184,32 @@ export interface components {
              */
             local_date: string;
             /**
+             * Monday
+             * @description Of the week to come, where a week's end proposed it.
+             */
+            monday: string | null;
+            /**
              * Outcome
              * @enum {string}
              */
-            outcome: "stop" | "step-back" | "hold" | "step-up";
+            outcome: "stop" | "ease-off" | "step-back" | "hold" | "add-amount" | "add-set" | "slow-tempo" | "add-load" | "less-help" | "step-up" | "swap-surface" | "cut-frequency" | "test-again";
             from_rung: components["schemas"]["RungName"];
             to_rung: components["schemas"]["RungName"];
+            /**
+             * Made
+             * @description Name of a rung that would be put on the ladder, '' for none.
+             */
+            made: string;
+            /**
+             * Amount
+             * @description Sets, days a week, weeks or a share.
+             */
+            amount: number | null;
+            /**
+             * Plain
+             * @description Whether it may be taken along with others.
+             */
+            plain: boolean;
             /** Reason */
             reason: string;
             /** Figures */
@@ -3025,6 +3230,13 @@ export interface components {
             /** Word */
             word: string;
             final_rung: components["schemas"]["RungName"] | null;
+            /**
+             * Turned Out
+             * @description What reach did in the weeks after; '' while unknown.
+             * @default
+             */
+            turned_out: string;
+            message?: components["schemas"]["Message"] | null;
             /** Model Version */
             model_version: string;
             /** Catalogue Version */
@@ -3301,6 +3513,21 @@ export interface components {
              * @example kg
              */
             unit: string;
+        };
+        /**
+         * Event
+         * @description Something that happened, in words.
+         */
+        Event: {
+            /**
+             * Day
+             * Format: date
+             */
+            day: string;
+            /** Kind */
+            kind: string;
+            /** Words */
+            words: string;
         };
         /**
          * Explained
@@ -3621,6 +3848,30 @@ export interface components {
             pulls: boolean;
         };
         /**
+         * Forecast
+         * @description When something is likely reached; a date that is missing lies beyond two years.
+         */
+        Forecast: {
+            /** What */
+            what: string;
+            /** Likely */
+            likely: string | null;
+            /** Low */
+            low: string | null;
+            /** High */
+            high: string | null;
+            /**
+             * Reached
+             * @description Share of the simulated futures that get there.
+             */
+            reached: number;
+            /** Growth */
+            growth: number;
+            /** Nearer */
+            nearer: string;
+            derivation: components["schemas"]["Derivation"];
+        };
+        /**
          * FormOf
          * @description A family's posture.
          */
@@ -3712,6 +3963,21 @@ export interface components {
              * @example 2
              */
             sessions: number;
+        };
+        /**
+         * GateLine
+         * @description What a rung's gate asks of capacity.
+         */
+        GateLine: {
+            /** Name */
+            name: string;
+            /** Needed */
+            needed: number;
+            /**
+             * Growth
+             * @description Over today's capacity, share.
+             */
+            growth: number;
         };
         /**
          * GateOf
@@ -4127,6 +4393,43 @@ export interface components {
             people: components["schemas"]["AtWorkNow"][];
         };
         /**
+         * Load
+         * @description Workload with its dispute.
+         */
+        Load: {
+            /** Days */
+            days: components["schemas"]["LoadDay"][];
+            /** Weeks */
+            weeks: components["schemas"]["LoadWeek"][];
+            ratio: components["schemas"]["Explained"] | null;
+            /** Words */
+            words: string;
+            /** Dispute */
+            dispute: string;
+            /**
+             * Stood In
+             * @description Sessions whose effort the sets' mean stands in for.
+             */
+            stood_in: number;
+        };
+        /**
+         * LoadDay
+         * @description What a day asked, effort × minutes, and the ratios of that day.
+         */
+        LoadDay: {
+            /**
+             * Day
+             * Format: date
+             */
+            day: string;
+            /** Load */
+            load: number;
+            /** Ratio */
+            ratio: number | null;
+            /** Ratio Rolling */
+            ratio_rolling: number | null;
+        };
+        /**
          * LoadPuzzle
          * @description A load to be made of things.
          */
@@ -4148,6 +4451,26 @@ export interface components {
             limit_kg: number;
             /** Things */
             things: components["schemas"]["ThingAt"][];
+        };
+        /**
+         * LoadWeek
+         * @description What a week asked.
+         */
+        LoadWeek: {
+            /**
+             * Monday
+             * Format: date
+             */
+            monday: string;
+            /** Load */
+            load: number;
+            /**
+             * Monotony
+             * @description Empty where every day was alike: no variation.
+             */
+            monotony: number | null;
+            /** Strain */
+            strain: number | null;
         };
         /**
          * LogFile
@@ -4329,12 +4652,25 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "stopped" | "pain" | "decision" | "missed" | "new";
+            kind: "stopped" | "pain" | "load" | "decision" | "missed" | "new";
             /**
              * Text
              * @example step up waits for a word
              */
             text: string;
+        };
+        /**
+         * Mass
+         * @description Body mass as measured.
+         */
+        Mass: {
+            /**
+             * Day
+             * Format: date
+             */
+            day: string;
+            /** Mass Kg */
+            mass_kg: number;
         };
         /**
          * Measure
@@ -4366,6 +4702,31 @@ export interface components {
              * Format: date
              */
             local_date: string;
+        };
+        /**
+         * Message
+         * @description What the athlete was told; it lies in the outbox and is not sent from here.
+         */
+        Message: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Athlete Id
+             * Format: uuid
+             */
+            athlete_id: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Subject */
+            subject: string;
+            /** Body */
+            body: string;
         };
         /**
          * Move
@@ -5363,6 +5724,23 @@ export interface components {
             token: string;
         };
         /**
+         * OutboxSheet
+         * @description Messages to the coach's athletes, newest first.
+         */
+        OutboxSheet: {
+            /** Messages */
+            messages: components["schemas"]["Message"][];
+            /** Athletes */
+            athletes: {
+                [key: string]: string;
+            };
+            /**
+             * Before
+             * @description Ask for older ones with this; empty at the end.
+             */
+            before: string | null;
+        };
+        /**
          * Overridden
          * @description A rule that a dose overrides.
          */
@@ -5950,6 +6328,30 @@ export interface components {
             done?: components["schemas"]["DoneAt"] | null;
         };
         /**
+         * RarelyIn
+         * @description A ladder that is to be trained on no more days a week than so many.
+         */
+        RarelyIn: {
+            /** Ladder Id */
+            ladder_id: string;
+            /** Days */
+            days: number;
+        };
+        /**
+         * ReachPoint
+         * @description Capacity as it was told on a day.
+         */
+        ReachPoint: {
+            /**
+             * Day
+             * Format: date
+             */
+            day: string;
+            capacity: components["schemas"]["Estimate"];
+            /** Session Id */
+            session_id: string | null;
+        };
+        /**
          * ReadFile
          * @description What a file holds, and what became of it.
          */
@@ -6200,6 +6602,25 @@ export interface components {
             days: number;
         };
         /**
+         * RegionWeek
+         * @description Hard sets of a week by region, torque × seconds by joint, N·m·s.
+         */
+        RegionWeek: {
+            /**
+             * Monday
+             * Format: date
+             */
+            monday: string;
+            /** Regions */
+            regions: {
+                [key: string]: number;
+            };
+            /** Joints */
+            joints: {
+                [key: string]: components["schemas"]["Estimate"];
+            };
+        };
+        /**
          * RepPath
          * @description How a body moves in a rep: the joint that travels farthest, and both ends.
          */
@@ -6230,6 +6651,22 @@ export interface components {
             start: number;
             /** End */
             end: number;
+        };
+        /**
+         * Replanned
+         * @description A week that was planned anew.
+         */
+        Replanned: {
+            /**
+             * Athlete Id
+             * Format: uuid
+             */
+            athlete_id: string;
+            /**
+             * Monday
+             * Format: date
+             */
+            monday: string;
         };
         /**
          * Retirement
@@ -6800,6 +7237,40 @@ export interface components {
             rig: string;
         };
         /**
+         * SessionOnLine
+         * @description A session on the time line.
+         */
+        SessionOnLine: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Day
+             * Format: date
+             */
+            day: string;
+            /** Effort */
+            effort: number | null;
+            /**
+             * Of Sets
+             * @description Mean effort of its sets.
+             */
+            of_sets: number;
+            /** Sets */
+            sets: number;
+            /** Clean */
+            clean: number;
+            /**
+             * Tempo
+             * @description Share of its sets without a fault of tempo.
+             */
+            tempo: number;
+            /** Pain */
+            pain: number;
+        };
+        /**
          * SessionSheet
          * @description A session in full.
          */
@@ -7045,6 +7516,28 @@ export interface components {
             done?: components["schemas"]["DoneAt"] | null;
         };
         /**
+         * SidePair
+         * @description The best of each side of a movement, and by how much they differ.
+         */
+        SidePair: {
+            /** Movement */
+            movement: string;
+            /** Left */
+            left: number;
+            /** Right */
+            right: number;
+            /**
+             * Apart
+             * @description Share by which the weaker lies under the stronger.
+             */
+            apart: number;
+            /**
+             * Weaker
+             * @enum {string}
+             */
+            weaker: "left" | "right" | "";
+        };
+        /**
          * SignedIn
          * @description The coach who is signed in.
          */
@@ -7196,11 +7689,21 @@ export interface components {
         };
         /**
          * Squad
-         * @description The coach's athletes; safety first, then waiting decisions, then absence.
+         * @description The coach's athletes, whoever needs them first on top.
          */
         Squad: {
+            /**
+             * Order
+             * @description By what they are sorted, in words.
+             */
+            order: string;
             /** Athletes */
             athletes: components["schemas"]["SquadLine"][];
+            /**
+             * Due
+             * @description Athletes whose last week was not looked at yet.
+             */
+            due: string[];
         };
         /**
          * SquadLine
@@ -7229,6 +7732,13 @@ export interface components {
             expected: components["schemas"]["Estimate"] | null;
             /** Last Session */
             last_session: string | null;
+            /**
+             * Today
+             * @description Things planned for today; empty where the week was not planned.
+             */
+            today: number | null;
+            /** Waiting */
+            waiting: components["schemas"]["Waiting"][];
             /** Marks */
             marks: components["schemas"]["Mark"][];
         };
@@ -7304,6 +7814,17 @@ export interface components {
             why: string;
         };
         /**
+         * StressLimit
+         * @description Days a week of the most stressful rungs that this athlete bears.
+         */
+        StressLimit: {
+            /** Days */
+            days: number;
+            /** Learned */
+            learned: boolean;
+            derivation: components["schemas"]["Derivation"];
+        };
+        /**
          * Surface
          * @description Something the body touches: a block, a bar or a wall.
          */
@@ -7329,6 +7850,14 @@ export interface components {
              * @example hands
              */
             label: string;
+        };
+        /**
+         * Take
+         * @description Decisions to take in one go, all or none of them.
+         */
+        Take: {
+            /** Ids */
+            ids: string[];
         };
         /**
          * TakeAlongSheet
@@ -7406,6 +7935,16 @@ export interface components {
             paths: {
                 [key: string]: components["schemas"]["RepPath"];
             };
+        };
+        /**
+         * TakenAll
+         * @description What came of it.
+         */
+        TakenAll: {
+            /** Taken */
+            taken: string[];
+            /** Replanned */
+            replanned: components["schemas"]["Replanned"][];
         };
         /**
          * TargetIn
@@ -7745,6 +8284,65 @@ export interface components {
             sex?: ("male" | "female") | null;
         };
         /**
+         * Trends
+         * @description Everything on one time line.
+         */
+        Trends: {
+            /**
+             * Ladder Id
+             * Format: uuid
+             */
+            ladder_id: string;
+            /**
+             * Athlete Id
+             * Format: uuid
+             */
+            athlete_id: string;
+            /** Athlete Name */
+            athlete_name: string;
+            /** Goal */
+            goal: string;
+            /**
+             * Since
+             * Format: date
+             */
+            since: string;
+            /**
+             * Today
+             * Format: date
+             */
+            today: string;
+            /** Reach */
+            reach: components["schemas"]["ReachPoint"][];
+            /** Unit */
+            unit: string;
+            /** Measure */
+            measure: string;
+            growth: components["schemas"]["Explained"] | null;
+            /** Gates */
+            gates: components["schemas"]["GateLine"][];
+            next_gate: components["schemas"]["Forecast"] | null;
+            goal_forecast: components["schemas"]["Forecast"] | null;
+            /** Why No Forecast */
+            why_no_forecast: string;
+            /** Sessions */
+            sessions: components["schemas"]["SessionOnLine"][];
+            load: components["schemas"]["Load"] | null;
+            /** Weeks */
+            weeks: components["schemas"]["RegionWeek"][];
+            /** Sides */
+            sides: components["schemas"]["SidePair"][];
+            /** Adherence */
+            adherence: components["schemas"]["WeekDone"][];
+            /** Masses */
+            masses: components["schemas"]["Mass"][];
+            /** Mass Note */
+            mass_note: string;
+            /** Events */
+            events: components["schemas"]["Event"][];
+            limit: components["schemas"]["StressLimit"];
+        };
+        /**
          * TwoSides
          * @description Left against right.
          */
@@ -7756,6 +8354,50 @@ export interface components {
              * @enum {string}
              */
             weaker: "" | "left" | "right";
+        };
+        /**
+         * Waiting
+         * @description A decision that waits for a word.
+         */
+        Waiting: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Ladder Id
+             * Format: uuid
+             */
+            ladder_id: string;
+            /** Goal */
+            goal: string;
+            /**
+             * Outcome
+             * @enum {string}
+             */
+            outcome: "stop" | "ease-off" | "step-back" | "hold" | "add-amount" | "add-set" | "slow-tempo" | "add-load" | "less-help" | "step-up" | "swap-surface" | "cut-frequency" | "test-again";
+            /** From Rung */
+            from_rung: string;
+            /** To Rung */
+            to_rung: string;
+            /** Reason */
+            reason: string;
+            /**
+             * Confidence
+             * @enum {string}
+             */
+            confidence: "high" | "medium" | "low";
+            /**
+             * Plain
+             * @description Whether it may be taken along with others.
+             */
+            plain: boolean;
+            /**
+             * Weekly
+             * @description Whether the end of a week proposed it.
+             */
+            weekly: boolean;
         };
         /**
          * Way
@@ -7842,6 +8484,29 @@ export interface components {
              * @default 18:00
              */
             at: string;
+        };
+        /**
+         * WeekDone
+         * @description Sessions planned and done.
+         */
+        WeekDone: {
+            /**
+             * Monday
+             * Format: date
+             */
+            monday: string;
+            /** Planned */
+            planned: number;
+            /** Done */
+            done: number;
+        };
+        /**
+         * WeekLooked
+         * @description What the end of a week proposed.
+         */
+        WeekLooked: {
+            /** Proposed */
+            proposed: number;
         };
         /**
          * WeekPlace
@@ -8050,6 +8715,13 @@ export interface components {
              * @default 0
              */
             away: number;
+            /**
+             * Eased
+             * @description Mondays of weeks asked to ease.
+             */
+            eased?: string[];
+            /** Rarely */
+            rarely?: components["schemas"]["RarelyIn"][];
         };
         /**
          * Fault
@@ -16577,7 +17249,358 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Decision"];
+                    "application/json": components["schemas"]["Answered"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Take"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenAll"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    look_at_week: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekLooked"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_outbox: {
+        parameters: {
+            query?: {
+                before?: string | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutboxSheet"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_trends: {
+        parameters: {
+            query?: {
+                /** @description How far back. */
+                weeks?: number;
+            };
+            header?: never;
+            path: {
+                ladder_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Trends"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_done: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+                session_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoggedSession"];
                 };
             };
             /** @description Nobody is signed in. */

@@ -49,7 +49,7 @@ function Coached() {
             <Route path="/week/:athleteId?" element={<Week />} />
             <Route path="/floor/:athleteId?" element={<Floor />} />
             <Route path="/floor/:athleteId/by-hand" element={<ByHand />} />
-            <Route path="/review/:ladderId" element={<Review />} />
+            <Route path="/review/:ladderId/:view?" element={<Review />} />
             <Route path="*" element={<Navigate to="/squad" replace />} />
           </Routes>
         </Suspense>

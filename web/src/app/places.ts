@@ -19,6 +19,10 @@ export const PLACES: Place[] = [
       ["/", "find an athlete"],
       ["↑ ↓", "go along the list"],
       ["Enter", "open the athlete's ladder"],
+      ["Q", "the decisions that wait, and back"],
+      ["X", "there: tick a plain one"],
+      ["T", "there: take the ticked ones"],
+      ["Y E D", "there: answer, edit, decline"],
     ],
   },
   {
@@ -102,7 +106,11 @@ export const PLACES: Place[] = [
     name: "Review",
     path: (ladder) => `/review/${ladder}`,
     needsLadder: true,
-    keys: [],
+    keys: [
+      ["D", "the newest decision"],
+      ["T", "trends"],
+      ["O", "the outbox"],
+    ],
   },
 ];
 

@@ -1,14 +1,23 @@
 /** Review: what the rules propose and why, and what was said to it. */
 import { useQuery } from "@tanstack/react-query";
-import { useParams } from "react-router";
+import { NavLink, useNavigate, useParams } from "react-router";
 import type { Schema } from "../../api/client";
 import { queries } from "../../api/queries";
+import { useKeys } from "../../app/keys";
 import { Away } from "../../parts/Away";
 import { day } from "../../parts/figures";
 import { amountOf, Picture } from "../../parts/SetLine";
 import { TitleBlock } from "../../parts/TitleBlock";
+import { Outbox } from "./Outbox";
 import { OUTCOMES } from "./outcomes";
 import { Proposal } from "./Proposal";
+import { Trends } from "./Trends";
+
+const VIEWS = [
+  ["decision", "Decision", "d"],
+  ["trends", "Trends", "t"],
+  ["outbox", "Outbox", "o"],
+] as const;
 
 const ANSWERS: Record<string, string> = {
   take: "taken",
@@ -18,28 +27,41 @@ const ANSWERS: Record<string, string> = {
 };
 
 export default function Review() {
-  const { ladderId = "" } = useParams();
+  const { ladderId = "", view = "decision" } = useParams();
+  const navigate = useNavigate();
+  useKeys(VIEWS.map(([name, , key]) => [key, () => navigate(`/review/${ladderId}/${name}`)]));
   const review = useQuery(queries.review(ladderId));
   if (review.error) return <Away error={review.error} retry={() => review.refetch()} />;
   if (!review.data) return <main className="flex-1 p-6 text-faint">Opening the review …</main>;
   const sheet = review.data;
-  const [newest, ...older] = sheet.decisions;
+  const [newest] = sheet.decisions;
   return (
     <>
-      <main className="flex min-h-0 flex-1 flex-col lg:flex-row">
-        <section aria-label="Decision" className="flex-1 p-4 lg:overflow-y-auto">
-          {newest ? (
-            <Proposal key={newest.id} decision={newest} sheet={sheet} />
-          ) : (
-            <p>
-              A decision stands here after the first session: what changes next, with the figures
-              and rules it rests on. Run one on the Floor.
-            </p>
-          )}
-          {older.length > 0 && <History decisions={older} />}
-        </section>
-        <Sessions athleteId={sheet.athlete_id} sessions={sheet.sessions} />
-      </main>
+      <nav
+        aria-label="Views of the review"
+        className="flex gap-1 border-b border-hair px-4 print:hidden"
+      >
+        {VIEWS.map(([name, words, key]) => (
+          <NavLink
+            key={name}
+            to={`/review/${ladderId}/${name}`}
+            title={`${words} (${key.toUpperCase()})`}
+            className={() =>
+              `border-b-2 px-3 py-1 font-head text-lg ${name === view ? "border-ink" : "border-transparent text-faint"}`
+            }
+            aria-current={name === view ? "page" : undefined}
+          >
+            {words}
+          </NavLink>
+        ))}
+      </nav>
+      {view === "decision" ? (
+        <Decisions sheet={sheet} />
+      ) : (
+        <main className="min-h-0 flex-1 overflow-y-auto">
+          {view === "trends" ? <Trends ladderId={ladderId} /> : <Outbox />}
+        </main>
+      )}
       <TitleBlock
         athlete={sheet.athlete_name}
         sheet={`Review: ${sheet.goal}`}
@@ -47,6 +69,26 @@ export default function Review() {
         revision={`${sheet.decisions.length} decisions`}
       />
     </>
+  );
+}
+
+function Decisions({ sheet }: { sheet: Schema["ReviewSheet"] }) {
+  const [newest, ...older] = sheet.decisions;
+  return (
+    <main className="flex min-h-0 flex-1 flex-col lg:flex-row">
+      <section aria-label="Decision" className="flex-1 p-4 lg:overflow-y-auto">
+        {newest ? (
+          <Proposal key={newest.id} decision={newest} sheet={sheet} />
+        ) : (
+          <p>
+            A decision stands here after the first session: what changes next, with the figures and
+            rules it rests on. Run one on the Floor.
+          </p>
+        )}
+        {older.length > 0 && <History decisions={older} />}
+      </section>
+      <Sessions athleteId={sheet.athlete_id} sessions={sheet.sessions} />
+    </main>
   );
 }
 
@@ -63,11 +105,14 @@ function History({ decisions }: { decisions: Schema["Decision"][] }) {
             </th>
             <td>
               {one.from_rung.name}
-              {one.to_rung.id !== one.from_rung.id && ` → ${one.to_rung.name}`}
+              {one.made
+                ? ` → ${one.made}`
+                : one.to_rung.id !== one.from_rung.id && ` → ${one.to_rung.name}`}
             </td>
             <td className="text-faint">
               {one.answer ? ANSWERS[one.answer] : "open"}
               {one.word && `: ${one.word}`}
+              {one.turned_out && <span className="block text-sm">{one.turned_out}</span>}
             </td>
           </tr>
         ))}

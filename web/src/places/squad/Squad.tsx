@@ -4,7 +4,7 @@ import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import type { Schema } from "../../api/client";
 import { queries } from "../../api/queries";
-import { useKeys } from "../../app/keys";
+import { type Keys, useKeys } from "../../app/keys";
 import { pickedLadder } from "../../app/places";
 import { Away } from "../../parts/Away";
 import { Button } from "../../parts/Button";
@@ -14,13 +14,16 @@ import { TitleBlock, today } from "../../parts/TitleBlock";
 import { GateGauge } from "./GateGauge";
 import { LadderDialog } from "./LadderDialog";
 import { NewAthlete } from "./NewAthlete";
+import { Queue, waitingIn } from "./Queue";
 import { RecordDialog } from "./RecordDialog";
+import { WeekLook } from "./WeekLook";
 
 type Line = Schema["SquadLine"];
 
 const TONE: Record<Schema["Mark"]["kind"], Tone> = {
   stopped: "over",
   pain: "over",
+  load: "watch",
   decision: "watch",
   missed: "watch",
   new: "plain",
@@ -34,10 +37,17 @@ export default function Squad() {
   const [adding, setAdding] = useState(false);
   const [record, setRecord] = useState<Line | null>(null);
   const [starting, setStarting] = useState<Line | null>(null);
+  const [queue, setQueue] = useState(false);
+  const [quiet, setQuiet] = useState(false);
+  const [told, setTold] = useState("");
   const search = useRef<HTMLInputElement>(null);
 
   const all = squad.data?.athletes ?? [];
-  const shown = all.filter((line) => line.name.toLowerCase().includes(sought.trim().toLowerCase()));
+  const named = all.filter((line) => line.name.toLowerCase().includes(sought.trim().toLowerCase()));
+  const needing = named.filter((line) => line.marks.length > 0);
+  const folded = !quiet && !sought && needing.length > 0 && named.length > FOLDED_FROM;
+  const shown = folded ? needing : named;
+  const waiting = waitingIn(all);
 
   const open = (line: Line | undefined) => {
     if (!line) return;
@@ -49,9 +59,14 @@ export default function Squad() {
     setSelected((now) => Math.max(0, Math.min(shown.length - 1, now + down)));
   useKeys([
     ["/", () => search.current?.focus()],
-    ["ArrowUp", () => go(-1)],
-    ["ArrowDown", () => go(1)],
-    ["Enter", () => open(shown[selected])],
+    ["q", () => setQueue(!queue)],
+    ...(queue
+      ? []
+      : ([
+          ["ArrowUp", () => go(-1)],
+          ["ArrowDown", () => go(1)],
+          ["Enter", () => open(shown[selected])],
+        ] as Keys)),
   ]);
 
   if (squad.error) return <Away error={squad.error} retry={() => squad.refetch()} />;
@@ -60,7 +75,13 @@ export default function Squad() {
       <main className="min-h-0 flex-1 overflow-auto">
         <div className="flex flex-wrap items-center gap-3 border-b border-hair px-4 py-1.5">
           <h1 className="text-xl">Squad</h1>
-          <span className="text-faint">safety first, then what waits for a word, then absence</span>
+          <Button aria-pressed={!queue} onClick={() => setQueue(false)}>
+            {all.length} athletes
+          </Button>
+          <Button aria-pressed={queue} onClick={() => setQueue(true)} title="Decisions waiting (Q)">
+            {waiting.length} decisions waiting
+          </Button>
+          <span className="text-sm text-faint">{squad.data?.order}</span>
           <span className="flex-1" />
           <input
             ref={search}
@@ -81,15 +102,22 @@ export default function Squad() {
             New athlete
           </Button>
         </div>
+        <WeekLook due={squad.data?.due ?? []} onTold={setTold} />
+        {told && (
+          <p role="status" className="border-b border-hair bg-wash px-4 py-1.5">
+            {told}
+          </p>
+        )}
+        {queue && <Queue waiting={waiting} onTold={setTold} />}
         {squad.data && all.length === 0 && (
           <p className="p-6">
             Your athletes stand here, whoever needs you first on top. Begin with “New athlete”.
           </p>
         )}
-        {all.length > 0 && shown.length === 0 && (
+        {!queue && all.length > 0 && shown.length === 0 && (
           <p className="p-6">Nobody here is called “{sought}”.</p>
         )}
-        {shown.length > 0 && (
+        {!queue && shown.length > 0 && (
           <table className="w-full">
             <thead>
               <tr className="lettering border-b border-ink [&>th]:px-4 [&>th]:py-1">
@@ -97,6 +125,7 @@ export default function Squad() {
                 <th>Why</th>
                 <th>Stands on</th>
                 <th>Reach against the gate</th>
+                <th>Today</th>
                 <th>Last session</th>
                 <th>
                   <span className="sr-only">Record</span>
@@ -116,6 +145,13 @@ export default function Squad() {
             </tbody>
           </table>
         )}
+        {!queue && folded && (
+          <p className="p-4">
+            <Button onClick={() => setQuiet(true)}>
+              Show the {named.length - needing.length} for whom nothing waits
+            </Button>
+          </p>
+        )}
       </main>
       <TitleBlock sheet={`Squad, ${all.length} athletes`} date={today()} />
       <NewAthlete open={adding} onOpenChange={setAdding} />
@@ -123,6 +159,15 @@ export default function Squad() {
       {starting && <LadderDialog line={starting} onClose={() => setStarting(null)} />}
     </>
   );
+}
+
+/** From so many athletes on, those for whom nothing waits are folded away. */
+const FOLDED_FROM = 25;
+
+function todayWords(things: number | null): string {
+  if (things === null) return "not planned";
+  if (things === 0) return "rest";
+  return things === 1 ? "1 thing" : `${things} things`;
 }
 
 interface RowProps {
@@ -175,6 +220,7 @@ function SquadRow({ line, selected, onOpen, onRecord }: RowProps) {
           </>
         )}
       </td>
+      <td className="whitespace-nowrap">{todayWords(line.today)}</td>
       <td className="whitespace-nowrap">
         {line.last_session ? day(line.last_session) : "none yet"}
       </td>

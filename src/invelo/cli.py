@@ -7,7 +7,8 @@ import json
 import os
 import subprocess
 import sys
-from contextlib import suppress
+from collections.abc import Iterator
+from contextlib import contextmanager, suppress
 from datetime import UTC, datetime
 from pathlib import Path
 from typing import Annotated, Any, TextIO
@@ -50,7 +51,7 @@ def demo(
         migrate(url)
         engine = engine_for(url)
         with transaction(engine) as db:
-            load(db, datetime.now(UTC))
+            load(db, datetime.now(UTC), say=serving.say)
         address = f"http://127.0.0.1:{listener.getsockname()[1]}"
         serving.run(
             create_app(settings, engine),
@@ -108,6 +109,55 @@ def coach(
         serving.say(str(error))
         raise SystemExit(1) from error
     serving.say(f"{address} can sign in now.")
+
+
+ArchivePath = Annotated[Path, typer.Argument(help="The archive, a .zip file.")]
+OfDemo = Annotated[bool, typer.Option("--demo", help="The demo's data instead of the service's.")]
+
+
+@app.command()
+def backup(path: ArchivePath, demo: OfDemo = False) -> None:
+    """Write everything kept to one archive of JSON Lines."""
+    from invelo.exchange import archive
+    from invelo.store.database import engine_for, migrate
+
+    with _kept(demo) as url:
+        migrate(url)
+        engine = engine_for(url)
+        told = archive.write(engine, path, datetime.now(UTC))
+        engine.dispose()
+    serving.say(f"{told.rows} rows of {len(told.tables)} tables kept in {path}")
+
+
+@app.command()
+def restore(path: ArchivePath, demo: OfDemo = False) -> None:
+    """Read an archive into an empty database: all of it, or nothing."""
+    from invelo.core.errors import InputError
+    from invelo.exchange import archive
+    from invelo.store.database import engine_for, migrate
+
+    with _kept(demo) as url:
+        migrate(url)
+        engine = engine_for(url)
+        try:
+            told = archive.restore(engine, path)
+        except InputError as error:
+            serving.say(str(error))
+            raise SystemExit(2) from error
+        finally:
+            engine.dispose()
+    serving.say(f"{told.rows} rows of {len(told.tables)} tables restored from {path}")
+
+
+@contextmanager
+def _kept(demo: bool) -> Iterator[str]:
+    """The database of the service, or of the demo."""
+    if demo:
+        with serving.own_server("demo") as server:
+            yield server.url("demo")
+    else:
+        with serving.database(_settings().database_url, "serve") as url:
+            yield url
 
 
 @app.command(context_settings={"allow_extra_args": True, "ignore_unknown_options": True})

@@ -1,13 +1,13 @@
-"""Four weeks of sessions, lived through the product's own acts.
+"""Six months of sessions, lived through the product's own acts.
 
-Each crew member has a true capacity that grows at a rate of their own. On each training day the
-model says how many reps that truth allows on the rung they stand on; they do the dose, the effort
-follows from what was left, the product decides, and the coach takes what it proposes. The newest
-decision is left for whoever looks at the demo.
+Each crew member is a simulated athlete: a true capacity that fitness and fatigue move, with noise,
+skipped days, a tour break and what else the story has. On each training day they do the dose of the
+rung they stand on as well as that truth allows; the product decides, the coach answers, and at the
+end of each week the week is looked at. What the newest sessions propose is left for whoever looks.
 """
 
 import math
-from dataclasses import replace
+from collections.abc import Callable
 from datetime import datetime, timedelta
 from random import Random
 
@@ -16,8 +16,13 @@ from sqlmodel import Session, select
 from invelo.core.bands import Pull, fit
 from invelo.core.body import GRAVITY
 from invelo.core.capacity import evidence
-from invelo.core.catalogue import catalogue
-from invelo.core.movement import Movement
+from invelo.core.catalogue import ReadyLadder, catalogue
+from invelo.core.errors import InputError
+from invelo.core.log import SetRecord
+from invelo.core.movement import Modifiers
+from invelo.core.rung import demand
+from invelo.core.simulate.perform import perform, tires_by
+from invelo.core.simulate.response import Response, Talent, allowed
 from invelo.demo.intake import answer, furnish, new_id
 from invelo.demo.plans import begin_daily_dose, plan_week, train_now
 from invelo.demo.theatre import (
@@ -31,31 +36,46 @@ from invelo.demo.theatre import (
     ZONE,
     CrewMember,
 )
-from invelo.store import accounts, bands, battery, floor, ladder, review, squad
+from invelo.store import accounts, bands, battery, dose, floor, ladder, review, squad, weekly
+from invelo.store.errors import ConflictError
 from invelo.store.moment import Moment
 from invelo.store.review_tables import Decision
-from invelo.store.rows import body_of
-from invelo.store.tables import Account, Athlete, Ladder
+from invelo.store.rows import body_of, rung_of
+from invelo.store.tables import Account, Athlete, Measure, TrainingSession
 
-WEEKS = 4
-TRAINING_DAYS = (0, 2, 4)
-MOST_EFFORT = 9.0
+WEEKS = 26
 SEED = 20
+LEFT_OPEN_DAYS = 6
+"""Decisions of so many last days are left for whoever looks at the demo."""
+
 ON_THE_FLOOR = (("Tilde Varga", 2), ("Juno Pell", 1))
 """Who trains as the demo is opened, and how many sets they have done."""
 
+DECLINES = ("not before the premiere", "the trucks leave on Friday", "after the get-out")
+"""Why the coach said no."""
 
-def load(db: Session, now: datetime) -> None:
-    """Fill an empty database with the theatre; one that holds accounts is left as it is."""
+Say = Callable[[str], None]
+
+
+def load(db: Session, now: datetime, weeks: int = WEEKS, say: Say = lambda _: None) -> None:
+    """Fill an empty database with the theatre; one that holds accounts is left as it is.
+
+    Args:
+        db: one transaction.
+        now: the end of the story.
+        weeks: of it.
+        say: is told who is being lived through, because it takes a minute.
+    """
     if db.exec(select(Account)).first() is not None:
         return
     coach = accounts.create(db, COACH_EMAIL, COACH_NAME, COACH_PASSWORD, ZONE, now)
     _measure_bands(db, coach, now)
-    began = Moment(now - timedelta(weeks=WEEKS + 1), ZONE)
+    began = Moment(now - timedelta(weeks=weeks + 1), ZONE)
     places = furnish(db, coach, began, Random(f"{SEED} kit"))  # noqa: S311
-    for member in CREW:
+    for number, member in enumerate(CREW, 1):
+        say(f"living through {weeks} weeks of {member.name} ({number} of {len(CREW)})")
         random = Random(f"{SEED} {member.name}")  # noqa: S311  (the same story each time)
-        _live(db, coach, member, places, now, random)
+        _Living(db, coach, member, places, now, weeks, random).live()
     _plan(db, places, Moment(now, ZONE))
 
 
@@ -75,96 +95,162 @@ def _measure_bands(db: Session, coach: Account, now: datetime) -> None:
         bands.keep(db, coach.id, new_id(random), name, fit(BAND_LENGTH, pulls), now)
 
 
-def _live(
-    db: Session,
-    coach: Account,
-    member: CrewMember,
-    places: dict[str, str],
-    now: datetime,
-    random: Random,
-) -> None:
-    last_day = now - timedelta(days=member.rests)
-    training = [7 * week + day for week in range(WEEKS) for day in TRAINING_DAYS]
-    offsets = training[: member.sessions]
-    began = last_day - timedelta(days=offsets[-1])
-    enrolled = Moment(began - timedelta(days=2), ZONE)
-    person = squad.Person(new_id(random), member.name, member.mass, member.stature, member.note)
-    athlete = squad.enrol(db, coach, person, enrolled)
-    rung, reps = member.test
-    tested = TOUR_LADDER.rungs[rung]
-    test = battery.NewTest(new_id(random), _movement(tested.movement), tested.modifiers(), reps)
-    battery.keep_test(db, athlete, test, enrolled)
-    row = ladder.create(db, athlete, TOUR_LADDER, member.purpose, member.level, enrolled)
-    told = Random(f"{SEED} intake {member.name}")  # noqa: S311
-    answer(db, coach, athlete, places, Moment(began - timedelta(days=1), ZONE), told)
-    for offset in offsets:
-        day = began + timedelta(days=offset)
-        final = day == last_day
-        pain = member.wrist_pain if final else 0
-        decision = _train(db, row, athlete, member, offset / 7, day, pain, random)
-        if not final:
-            moment = Moment(day + timedelta(hours=2), ZONE)
-            review.answer(db, row, decision, coach, "take", None, "", moment)
+def ready_ladder(name: str) -> ReadyLadder:
+    """The tour's own ladder, or one of the catalogue."""
+    return TOUR_LADDER if name == TOUR_LADDER.id else catalogue().find_ladder(name)
 
 
-def _movement(movement_id: str) -> Movement:
-    return catalogue().find_movement(movement_id)
+class _Living:
+    """One member's months."""
 
+    def __init__(
+        self,
+        db: Session,
+        coach: Account,
+        member: CrewMember,
+        places: dict[str, str],
+        now: datetime,
+        weeks: int,
+        random: Random,
+    ) -> None:
+        self.db, self.coach, self.member, self.random = db, coach, member, random
+        self.last = now - timedelta(days=member.rests)
+        self.days = 7 * weeks
+        self.began = self.last - timedelta(days=self.days)
+        enrolled = Moment(self.began - timedelta(days=2), ZONE)
+        person = squad.Person(new_id(random), member.name, member.mass, member.stature, member.note)
+        self.athlete = squad.enrol(db, coach, person, enrolled)
+        ready = ready_ladder(member.ladder)
+        index, amount = member.test
+        tested = ready.rungs[index]
+        movement = catalogue().find_movement(tested.movement)
+        counted = {"reps": None, "seconds": amount} if movement.unit == "s" else {"reps": amount}
+        test = battery.NewTest(new_id(random), movement, tested.modifiers(), **counted)
+        battery.keep_test(db, self.athlete, test, enrolled)
+        told = Random(f"{SEED} intake {member.name}")  # noqa: S311
+        answer(db, coach, self.athlete, places, Moment(self.began - timedelta(days=1), ZONE), told)
+        self.row = ladder.create(db, self.athlete, ready, member.purpose, member.level, enrolled)
+        if member.school != "range":
+            dose.set_school(
+                db,
+                self.row,
+                self.athlete,
+                member.school,
+                member.purpose,
+                member.level,
+                True,
+                enrolled,
+            )
+        self.response = Response(self._talent(tested.modifiers(), movement.id, amount))
 
-def _train(
-    db: Session,
-    row: Ladder,
-    athlete: Athlete,
-    member: CrewMember,
-    weeks: float,
-    day: datetime,
-    pain: int,
-    random: Random,
-) -> Decision:
-    moment = Moment(day, ZONE)
-    session = floor.start(db, athlete, new_id(random), row.goal, moment, day, row)
-    assert row.standing_id is not None  # noqa: S101  (their test placed them)
-    rung = ladder.rung_on(db, row.id, row.standing_id)
-    left = _true_reps(db, row, athlete, member, weeks, day) + random.gauss(0, 0.4)
-    for number in range(1, rung.sets + 1):
-        can = max(1.0, left - member.drift * (number - 1))
-        reps = max(1, min(rung.high, math.floor(can - (10 - MOST_EFFORT))))
-        effort = min(10.0, max(5.0, round(2 * (10 - (can - reps))) / 2))
-        moment = Moment(day + timedelta(seconds=(rung.rest_s + 40) * number), ZONE)
-        hurts = pain if number == rung.sets else 0
-        entry = floor.SetEntry(
-            id=new_id(random),
-            rung_id=rung.id,
-            number=number,
-            reps=reps,
-            effort=effort,
-            clean=True,
-            pain=hurts,
-            pain_place="left wrist" if hurts else "",
-            moment=moment,
+    def _talent(self, changes: Modifiers, movement_id: str, amount: float) -> Talent:
+        measure = self.db.exec(select(Measure).where(Measure.athlete_id == self.athlete.id)).one()
+        body = body_of(measure)
+        truth = evidence(
+            measure.local_date,
+            "test",
+            body,
+            catalogue().find_movement(movement_id),
+            changes,
+            amount,
+            10,
         )
-        floor.log(db, session, entry, moment.at)
-    ended = Moment(day + timedelta(minutes=25), ZONE)
-    return floor.finish(db, athlete, session, round(6 + random.random() * 2), ended)[0]
+        return Talent(body, truth.greatest.likely, gain=self.member.gain, tires=self.member.tires)
 
+    def live(self) -> None:
+        """Day by day to the end of the story."""
+        for offset in range(self.days + 1):
+            day = self.began + timedelta(days=offset)
+            open_now = offset > self.days - LEFT_OPEN_DAYS
+            if day.weekday() == 0 and offset > 7:
+                self._look_at_week(day, open_now)
+            if self._trains(day, offset):
+                self._session(day, offset, open_now)
+            self.response.rest()
 
-def _true_reps(
-    db: Session, row: Ladder, athlete: Athlete, member: CrewMember, weeks: float, day: datetime
-) -> float:
-    """Reps to failure that the member's true capacity allows on the rung they stand on."""
-    seen = ladder.view(db, row, athlete, day.date())
-    rung, reps = member.test
-    tested = seen.measured.rungs[rung]
-    truth = evidence(
-        seen.measure.local_date,
-        "test",
-        body_of(seen.measure),
-        tested.movement,
-        tested.modifiers,
-        reps,
-        10,
-    )
-    load = seen.measured.demands[seen.standing].load
-    stronger = replace(load, measured=load.measured / (1 + member.gain * weeks))
-    tempo = seen.measured.rungs[seen.standing].modifiers.tempo
-    return truth.known.expected(stronger, tempo).likely
+    def _trains(self, day: datetime, offset: int) -> bool:
+        away, long = self.member.away
+        if self.row.stopped or self.days - away <= offset < self.days - away + long:
+            return False
+        if offset == self.days:
+            return True
+        return (
+            self.days - offset > 1
+            and day.weekday() in self.member.days
+            and self.random.random() > self.member.skips
+        )
+
+    def _look_at_week(self, day: datetime, open_now: bool) -> None:
+        moment = Moment(day.replace(hour=7, minute=0), ZONE)
+        if open_now:
+            return
+        for decision in weekly.look(self.db, self.athlete, moment):
+            self._answer(decision, moment)
+
+    def _session(self, day: datetime, offset: int, open_now: bool) -> None:
+        db, row = self.db, self.row
+        moment = Moment(day, ZONE)
+        try:
+            session = floor.start(db, self.athlete, new_id(self.random), row.goal, moment, day, row)
+        except ConflictError:
+            return  # something closes the rung: a day off
+        done = self._sets(session, moment, offset)
+        self.response.train(done)
+        efforts = [one.effort for one, _ in done]
+        whole = min(10, max(1, round(sum(efforts) / len(efforts) - 1 + self.random.random())))
+        ended = Moment(day + timedelta(minutes=20 + 4 * len(done)), ZONE)
+        for decision in floor.finish(db, self.athlete, session, whole, ended):
+            if not open_now:
+                self._answer(decision, Moment(day + timedelta(hours=2), ZONE))
+
+    def _sets(
+        self, session: TrainingSession, moment: Moment, offset: int
+    ) -> list[tuple[SetRecord, float]]:
+        db, row, random = self.db, self.row, self.random
+        assert row.standing_id is not None  # noqa: S101  (their test placed them)
+        kept = ladder.rung_on(db, row.id, row.standing_id)
+        rung = rung_of(kept)
+        capacity = self.response.capacity * math.exp(random.gauss(0.0, 0.025))
+        there = allowed(self.response.talent, capacity, demand(self.response.talent.body, rung))
+        hurts, place = self.member.pain_on(self.days - offset)
+        done: list[tuple[SetRecord, float]] = []
+        drop = 0.0
+        for number in range(1, rung.dose.sets + 1):
+            can = max(1.0, there * (1.0 - drop))
+            one = perform(rung.dose, can, random.gauss(0.0, 0.3), random.random())
+            drop += tires_by(one.effort)
+            at = Moment(moment.at + timedelta(seconds=(rung.dose.rest + 40) * number), ZONE)
+            last = number == rung.dose.sets
+            counted = {"seconds" if rung.dose.unit == "s" else "reps": float(one.amount)}
+            entry = floor.SetEntry(
+                id=new_id(random),
+                rung_id=kept.id,
+                number=number,
+                effort=one.effort,
+                clean=one.clean,
+                pain=hurts if last else 0,
+                pain_place=place if last and hurts else "",
+                moment=at,
+                asked=(rung.dose.low, rung.dose.high),
+                **counted,  # type: ignore[arg-type]
+            )
+            floor.log(db, session, entry, at.at)
+            done.append((SetRecord("", float(one.amount), one.effort, unit=rung.dose.unit), can))
+        return done
+
+    def _answer(self, decision: Decision, moment: Moment) -> None:
+        """The coach takes most of what is proposed, and declines a step now and then."""
+        if decision.answer is not None:
+            return
+        declined = decision.outcome == "step-up" and self.random.random() < 0.1
+        word = self.random.choice(DECLINES) if declined else ""
+        said: review.Answer = "decline" if declined else "take"
+        try:
+            with self.db.begin_nested():
+                review.answer(self.db, self.row, decision, self.coach, said, None, word, moment)
+        except (ConflictError, InputError):
+            review.answer(
+                self.db, self.row, decision, self.coach, "decline", None, "not today", moment
+            )
+        if self.row.stopped:
+            ladder.resume(self.db, self.row)

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from invelo.core.catalogue import ReadyLadder, ReadyRung
-from invelo.core.dose import Level, Purpose
+from invelo.core.dose import Level, Purpose, School
 from invelo.core.kit import Floor, Item
 from invelo.core.person import Aim, Sex
 from invelo.core.readiness import CheckId
@@ -53,16 +53,23 @@ BANDS: dict[str, tuple[tuple[float, float], ...]] = {
 """The three bands of the stage box: length (m) and pull (kg) as read off a hanging scale."""
 
 
+Days = tuple[int, ...]
+MON_WED_FRI: Days = (0, 2, 4)
+
+
 @dataclass(frozen=True)
 class CrewMember:
     """An invented athlete.
 
     Attributes:
-        test: on which rung of the ladder they were tested, and how many reps they did.
-        gain: true growth of capacity per week, share.
-        drift: how many reps their last set falls behind the first.
-        wrist_pain: pain of the last session, 0–10.
-        sessions: how many they have done.
+        ladder: the tour's own, or a ready one.
+        test: on which rung of it they were tested, and how many reps or seconds they did.
+        school: by which they progress.
+        gain, tires: factors on what training adds and takes away.
+        skips: share of days they miss.
+        days: of the week on which they train, Monday 0.
+        away: how many days before the end a break began, and how long it was.
+        pains: place and pain by days before the end, 0–10; the nearest session after takes it.
         rests: days since the last session.
     """
 
@@ -72,12 +79,23 @@ class CrewMember:
     stature: float
     purpose: Purpose
     level: Level
-    test: tuple[int, int]
-    gain: float
-    drift: float = 1.0
-    wrist_pain: int = 0
-    sessions: int = 12
+    test: tuple[int, float]
+    ladder: str = TOUR_LADDER.id
+    school: School = "range"
+    gain: float = 1.0
+    tires: float = 1.0
+    skips: float = 0.08
+    days: Days = MON_WED_FRI
+    away: tuple[int, int] = (0, 0)
+    pains: tuple[tuple[int, int, str], ...] = ()
     rests: int = 1
+
+    def pain_on(self, before_end: int) -> tuple[int, str]:
+        """Pain and place of a session so many days before the end."""
+        for day, pain, place in self.pains:
+            if day - 2 < before_end <= day:
+                return pain, place
+        return 0, ""
 
 
 CREW = (
@@ -89,7 +107,7 @@ CREW = (
         purpose="strength",
         level="beginner",
         test=(2, 9),
-        gain=0.035,
+        gain=1.2,
     ),
     CrewMember(
         "Juno Pell",
@@ -98,10 +116,8 @@ CREW = (
         stature=1.75,
         purpose="size",
         level="intermediate",
-        test=(6, 12),
-        gain=0.022,
-        drift=1.1,
-        sessions=10,
+        test=(5, 12),
+        away=(80, 17),
         rests=2,
     ),
     CrewMember(
@@ -111,11 +127,76 @@ CREW = (
         stature=1.88,
         purpose="strength",
         level="advanced",
-        test=(7, 11),
-        gain=0.012,
-        drift=1.5,
-        wrist_pain=3,
+        test=(6, 12),
+        gain=0.6,
+        pains=((60, 2, "left wrist"), (58, 4, "left wrist"), (0, 3, "left wrist")),
         rests=3,
+    ),
+    CrewMember(
+        "Enzo Farrow",
+        "Stage manager. A front lever that has not moved for weeks.",
+        mass=68.0,
+        stature=1.72,
+        purpose="skill",
+        level="intermediate",
+        ladder="front-lever",
+        test=(0, 24),
+        gain=0.12,
+        tires=0.3,
+        skips=0.03,
+    ),
+    CrewMember(
+        "Mirela Sund",
+        "Paints the flats. Wants her first pull-up before the last town.",
+        mass=61.0,
+        stature=1.68,
+        purpose="strength",
+        level="beginner",
+        ladder="pull-up",
+        test=(3, 8),
+        gain=1.3,
+        rests=2,
+    ),
+    CrewMember(
+        "Odile Rask",
+        "Wardrobe. No time and no wish for more than a moment a day.",
+        mass=66.0,
+        stature=1.63,
+        purpose="daily",
+        level="beginner",
+        ladder="full-push-up",
+        school="habit",
+        test=(2, 14),
+        gain=0.5,
+        days=(0, 2, 4, 6),
+        skips=0.25,
+    ),
+    CrewMember(
+        "Pavo Linde",
+        "Acrobat inside the big puppet. Guided by effort, one leg at a time.",
+        mass=63.0,
+        stature=1.70,
+        purpose="strength",
+        level="intermediate",
+        ladder="one-leg-squat",
+        school="effort",
+        test=(2, 18),
+        gain=0.9,
+        away=(46, 19),
+    ),
+    CrewMember(
+        "Hanne Corv",
+        "Plays the barrel organ. Rows between towns, by the clock.",
+        mass=74.0,
+        stature=1.79,
+        purpose="endurance",
+        level="intermediate",
+        ladder="row",
+        school="clock",
+        test=(1, 16),
+        gain=0.8,
+        days=(1, 3),
+        rests=9,
     ),
 )
 
@@ -200,4 +281,13 @@ MEMBERS: dict[str, Intake] = {
     "Bram Oster": Intake(
         41, "male", ("strong-push", "dip"), 9.0, 2, 30, ("Second truck",), pains=(("wrist", 3),)
     ),
+    "Enzo Farrow": Intake(
+        31, "male", ("front-lever",), 5.0, 3, 40, ("Stage",), tests=(("row-half", 16, ""),)
+    ),
+    "Mirela Sund": Intake(26, "female", ("pull-up",), 0.4, 3, 30, ("Stage",)),
+    "Odile Rask": Intake(
+        52, "female", ("push-up", "strong-trunk"), 0.0, 7, 10, ("Stage",), aim="keep"
+    ),
+    "Pavo Linde": Intake(24, "male", ("one-leg-squat",), 3.0, 3, 35, ("Stage",)),
+    "Hanne Corv": Intake(38, "female", ("row",), 2.0, 2, 30, ("Stage", "Second truck")),
 }

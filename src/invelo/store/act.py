@@ -13,7 +13,7 @@ from invelo.core.workshop import Drawing, Drawn
 from invelo.store import ladder as ladders
 from invelo.store import week, workshop
 from invelo.store.columns import dated
-from invelo.store.drawings import rung_from
+from invelo.store.drawings import rung_from, rungs_of
 from invelo.store.moment import Moment
 from invelo.store.review_tables import Decision, OutboxMessage
 from invelo.store.tables import Account, Athlete, Ladder, Rung
@@ -33,7 +33,8 @@ def act(db: Session, row: Ladder, athlete: Athlete, decision: Decision, moment: 
     if outcome == "stop":
         row.stopped = decision.reason
     elif decision.made is not None:
-        decision.final_rung_id = _put_on(db, row, athlete, rung_from(decision.made), moment)
+        row.standing_id = _put_on(db, row, athlete, rung_from(decision.made), moment)
+        ladders.record_placement(db, row, athlete, moment, {"decision": str(decision.id)})
     elif outcome == "add-set" and decision.amount:
         _more_sets(db, decision.from_rung_id, round(decision.amount))
     elif outcome in TO_WEEK:
@@ -43,17 +44,18 @@ def act(db: Session, row: Ladder, athlete: Athlete, decision: Decision, moment: 
 
 
 def _put_on(db: Session, row: Ladder, athlete: Athlete, rung: CoreRung, moment: Moment) -> UUID:
-    """Put a rung right above the one they stand on, and stand them there."""
+    """A rung right above the one they stand on; the one that is there, if it was put on before."""
     here = row.standing_id
     assert here is not None  # noqa: S101  (a ladder that is decided on is stood on)
+    there = next((one for one in rungs_of(db, row.id) if one.name == rung.name), None)
+    if there is not None:
+        return there.id  # it was put on before
     new = Drawn(uuid4(), rung, "a step by one lever, proposed in the review")
 
     def how(drawing: Drawing) -> Drawing:
         return drawing.add(new, (here,), drawing.above(here))
 
     workshop.edit(db, row, athlete, how, f"put on “{rung.name}”", moment, [rung.movement.id])
-    row.standing_id = new.id
-    ladders.record_placement(db, row, athlete, moment, {"moved to": str(new.id), "word": ""})
     return new.id
 
 

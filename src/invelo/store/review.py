@@ -69,19 +69,20 @@ def answer(
     rung = ladders.rung_on(db, row.id, final)
     if said != "decline" and decision.outcome != "stop":
         guard.allow(db, row.athlete_id, [rung.movement], moment.local_date)
+    athlete = db.get_one(Athlete, row.athlete_id)
+    if said != "decline":
+        row.standing_id = final
+    if said == "take":
+        act.act(db, row, athlete, decision, moment)
     decision.answer = said
     decision.answered_at = moment.at
     decision.answered_by = coach.id
     decision.word = word.strip()
-    decision.final_rung_id = final
-    if said != "decline":
-        row.standing_id = final
-        athlete = db.get_one(Athlete, row.athlete_id)
-        if said == "take":
-            act.act(db, row, athlete, decision, moment)
-        act.tell(db, row, athlete, decision, coach, moment)
+    decision.final_rung_id = row.standing_id if said != "decline" else final
     db.add_all([decision, row])
     db.flush()
+    if said != "decline":
+        act.tell(db, row, athlete, decision, coach, moment)
     return decision
 
 

@@ -1,10 +1,14 @@
 """A rung made a step harder by one lever alone, so that a gap can be closed without a new shape."""
 
+from dataclasses import replace
+
 from invelo.core.body import Body
 from invelo.core.capacity import Pool
 from invelo.core.decide.situation import Offer
+from invelo.core.dial import Dial, dial
 from invelo.core.errors import InputError
 from invelo.core.estimate import Estimate
+from invelo.core.posture.form import form
 from invelo.core.rung import Rung, demand
 from invelo.core.terms import Lever, Terms
 from invelo.core.ways import Way, changed, ways
@@ -21,6 +25,10 @@ LEVER_OF: dict[str, Lever] = {
 }
 """Kind of change that each dial is, of each kind what is nearest to hand first; any other is
 leverage."""
+
+
+SLOWEST = 4.0
+"""Seconds of lowering beyond which none is offered (common practice: 4-0-1 is for the advanced)."""
 
 
 def offers(body: Body, rung: Rung, terms: Terms, known: Pool | None) -> tuple[Offer, ...]:
@@ -52,12 +60,21 @@ def offers(body: Body, rung: Rung, terms: Terms, known: Pool | None) -> tuple[Of
         way_there = first.get(lever)
         if way_there is None or way_there.to is None:
             continue
+        if way_there.dial.name == "lowering" and way_there.to.likely > SLOWEST:
+            continue
         try:
-            harder = changed(rung, way_there.dial.name, way_there.to.likely)
+            harder = _changed(rung, way_there.dial, way_there.to.likely)
         except InputError:
             continue
         found.append(Offer(lever, harder, _expected(body, harder, known)))
     return tuple(found)
+
+
+def _changed(rung: Rung, dial: Dial, amount: float) -> Rung:
+    """The rung with a dial turned; its name tells the new amount in place of the old."""
+    before = f", {dial.words(dial.rounded(dial.get(rung.modifiers)))}"
+    plain = replace(rung, name=rung.name.removesuffix(before))
+    return changed(plain, dial.name, amount)
 
 
 def _less_help(body: Body, rung: Rung, terms: Terms, known: Pool | None) -> Offer | None:
@@ -66,7 +83,7 @@ def _less_help(body: Body, rung: Rung, terms: Terms, known: Pool | None) -> Offe
         return None
     plain = demand(body, rung).load.demand.likely
     less = max(0.0, now - max(0.5, terms.step * plain))
-    harder = changed(rung, "help", less)
+    harder = _changed(rung, dial(form(rung.movement.form), "help"), less)
     return Offer("load", harder, _expected(body, harder, known), less_help=True)
 
 

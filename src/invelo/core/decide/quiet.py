@@ -28,10 +28,18 @@ def quiet(proposal: Proposal, situation: Situation) -> bool:
     return any(_same(one, proposal, situation) for one in situation.answered)
 
 
+REMEDIES = frozenset({"plateau.three-weeks", "load.ease", "layoff.re-entry"})
+"""Rules whose remedy, once taken, has its time to show whatever rung is stood on by then."""
+
+
 def _same(before: Answered, proposal: Proposal, situation: Situation) -> bool:
+    spoke = {rule.id for rule in proposal.rules}
+    taken = before.answer != "decline" and before.days < QUIET_DAYS
+    if taken and spoke & REMEDIES & set(before.rules):
+        return True
     if before.outcome != proposal.outcome or before.from_key != situation.key:
         return False
-    if not {rule.id for rule in proposal.rules} <= set(before.rules):
+    if not spoke <= set(before.rules):
         return False
     if proposal.outcome == "stop":
         return before.answer == "decline" and situation.pain <= before.pain

@@ -11,6 +11,7 @@ from invelo.core.capacity import Evidence, evidence, pool
 from invelo.core.ladder import MeasuredLadder
 from invelo.core.log import PAIN_STOP, SessionRecord, SetRecord
 from invelo.core.simulate.cast import Member, ladder_for
+from invelo.core.simulate.perform import perform, tires_by
 from invelo.core.simulate.plans import (
     Asked,
     Calendar,
@@ -22,7 +23,7 @@ from invelo.core.simulate.plans import (
     Settings,
     start_index,
 )
-from invelo.core.simulate.response import FULL_EFFORT, SET_DROP, Response, allowed
+from invelo.core.simulate.response import SET_DROP, Response, allowed
 from invelo.core.workload import RATIO_EASE, RATIO_WORD, SessionLoad, workload
 
 FIRST_DAY = date(2026, 1, 5)
@@ -240,7 +241,7 @@ class _Living:
             done = self._set(asked, can, index, number)
             sets.append(done)
             amounts.append(can)
-            drop += SET_DROP * min(1.0, max(0.0, (done.effort - 5.0) / (FULL_EFFORT - 5.0)))
+            drop += tires_by(done.effort)
         hurt = self._pain(index, day, sets, asked)
         if hurt:
             last = sets[-1]
@@ -255,18 +256,11 @@ class _Living:
         return session, hurt
 
     def _set(self, asked: Asked, can: float, index: int, number: int) -> SetRecord:
-        dose = asked.dose
-        if asked.to_failure:
-            amount = math.floor(can)
-        else:
-            amount = min(dose.high, math.floor(can - (10.0 - dose.effort)))
-        amount = max(1, amount)
-        left = max(0.0, can - amount)
-        effort = min(10.0, max(3.0, 10.0 - left + self.rating[index, number]))
-        clean = bool(left >= 0.5 or self.form[index, number] > 0.3)
-        return SetRecord(
-            asked.key, float(amount), round(2 * effort) / 2, clean, unit=asked.rung.dose.unit
+        done = perform(
+            asked.dose, can, self.rating[index, number], self.form[index, number], asked.to_failure
         )
+        unit = asked.rung.dose.unit
+        return SetRecord(asked.key, float(done.amount), done.effort, done.clean, unit=unit)
 
     def _pain(self, index: int, day: date, sets: list[SetRecord], asked: Asked) -> int:
         recent = workload([*self.loads, self._load(day, asked, sets)], day).on(day)[0] or 1.0

@@ -85,7 +85,7 @@ def _service() -> Iterator[httpx.Client]:
             migrate(url)
             engine = engine_for(url)
             with transaction(engine) as db:
-                load(db, datetime.now(UTC))
+                load(db, datetime.now(UTC), weeks=8)
             app = create_app(Settings(), engine)
 
             @app.post("/api/empty")

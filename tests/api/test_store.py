@@ -54,7 +54,7 @@ def test_set_ups_of_the_first_schema_become_changes(server) -> None:
     migrate(url)
     engine = engine_for(url)
     with Session(engine) as db:
-        load(db, datetime(2026, 3, 2, 9, 0, tzinfo=UTC))
+        load(db, datetime(2026, 3, 2, 9, 0, tzinfo=UTC), weeks=2)
         db.commit()
         before = {rung.id: modifiers_of(rung) for rung in db.exec(push_ups)}
     command.downgrade(alembic(url), "0001")

@@ -71,7 +71,8 @@ def load(db: Session, now: datetime, weeks: int = WEEKS, say: Say = lambda _: No
     coach = accounts.create(db, COACH_EMAIL, COACH_NAME, COACH_PASSWORD, ZONE, now)
     _measure_bands(db, coach, now)
     began = Moment(now - timedelta(weeks=weeks + 1), ZONE)
-    places = furnish(db, coach, began, Random(f"{SEED} kit"))  # noqa: S311
+    checked = now.date() - timedelta(days=4)
+    places = furnish(db, coach, began, checked, Random(f"{SEED} kit"))  # noqa: S311
     for number, member in enumerate(CREW, 1):
         say(f"living through {weeks} weeks of {member.name} ({number} of {len(CREW)})")
         random = Random(f"{SEED} {member.name}")  # noqa: S311  (the same story each time)
@@ -141,6 +142,7 @@ class _Living:
                 True,
                 enrolled,
             )
+        self.to_the_end = False
         self.response = Response(self._talent(tested.modifiers(), movement.id, amount))
 
     def _talent(self, changes: Modifiers, movement_id: str, amount: float) -> Talent:
@@ -217,7 +219,8 @@ class _Living:
         drop = 0.0
         for number in range(1, rung.dose.sets + 1):
             can = max(1.0, there * (1.0 - drop))
-            one = perform(rung.dose, can, random.gauss(0.0, 0.3), random.random())
+            tests = self.to_the_end and number == 1
+            one = perform(rung.dose, can, random.gauss(0.0, 0.3), random.random(), tests)
             drop += tires_by(one.effort)
             at = Moment(moment.at + timedelta(seconds=(rung.dose.rest + 40) * number), ZONE)
             last = number == rung.dose.sets
@@ -236,6 +239,7 @@ class _Living:
             )
             floor.log(db, session, entry, at.at)
             done.append((SetRecord("", float(one.amount), one.effort, unit=rung.dose.unit), can))
+        self.to_the_end = False
         return done
 
     def _answer(self, decision: Decision, moment: Moment) -> None:
@@ -252,5 +256,6 @@ class _Living:
             review.answer(
                 self.db, self.row, decision, self.coach, "decline", None, "not today", moment
             )
+        self.to_the_end = decision.outcome == "test-again" or self.to_the_end
         if self.row.stopped:
             ladder.resume(self.db, self.row)

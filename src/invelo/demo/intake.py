@@ -22,8 +22,10 @@ def new_id(random: Random) -> UUID:
     return UUID(int=random.getrandbits(128), version=4)
 
 
-def furnish(db: Session, coach: Account, moment: Moment, random: Random) -> dict[str, str]:
-    """The places with what is in them, looked over; ids by name."""
+def furnish(
+    db: Session, coach: Account, moment: Moment, checked: date, random: Random
+) -> dict[str, str]:
+    """The places with what is in them, looked over last on a day; ids by name."""
     measured = {band.name: band.id for band in bands.of_account(db, coach.id)}
     found = {}
     for name, floor, things in PLACES:
@@ -33,7 +35,7 @@ def furnish(db: Session, coach: Account, moment: Moment, random: Random) -> dict
             band = measured.get(thing.name) if thing.kind == "band" else None
             kept = kit.keep_item(db, coach.id, row.id, new_id(random), thing, band)
             if not thing.home_made:
-                kit.check(db, coach, kept.id, True, moment.local_date)
+                kit.check(db, coach, kept.id, True, checked)
     return found
 
 

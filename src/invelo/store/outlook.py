@@ -81,7 +81,8 @@ def outlook(
         return Outlook(None, None, "Nothing tells yet what they can do here. Enter a test.")
     try:
         nearer = _nearer(points, done, weeks)
-        first = forecast(points, lines[0].growth, today, f"gate of “{lines[0].name}”", 1, nearer)
+        ahead = next((one for one in lines if one.growth > 0), lines[-1])
+        first = forecast(points, ahead.growth, today, f"gate of “{ahead.name}”", 1, nearer)
         top = max(lines, key=lambda one: one.needed)
         last = forecast(points, top.growth, today, f"gate of “{top.name}”", 2, nearer)
     except InputError as error:

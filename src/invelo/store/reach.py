@@ -3,6 +3,7 @@
 from collections.abc import Iterable
 from dataclasses import dataclass
 from datetime import date
+from itertools import pairwise
 from typing import Any
 from uuid import UUID
 
@@ -36,7 +37,11 @@ class Reached:
 
 
 def over_time(db: Session, ladder_id: UUID, since: date | None = None) -> tuple[Reached, ...]:
-    """Capacity in the newest lane of a ladder, a day each, oldest first."""
+    """Capacity in the newest lane of a ladder, a day each, oldest first.
+
+    A day on which nothing new told it, so that the figure is the one before to the last digit, is
+    left out: a repeated figure is no evidence.
+    """
     capacity = col(Placement.result)["capacity"]
     statement = (
         select(  # type: ignore[call-overload]
@@ -55,8 +60,9 @@ def over_time(db: Session, ladder_id: UUID, since: date | None = None) -> tuple[
     by_day: dict[date, tuple[Any, ...]] = {}
     for row in db.exec(statement):
         by_day[row[0]] = tuple(row)
-    rows = list(by_day.values())
-    unit = rows[-1][4] if rows else ""
+    held = list(by_day.values())
+    unit = held[-1][4] if held else ""
+    rows = held[:1] + [b for a, b in pairwise(held) if a[1:5] != b[1:5]]
     return tuple(
         Reached(
             day, Estimate(likely, low, high, told), UUID(session) if session is not None else None

@@ -170,7 +170,11 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
             stopped=stopped.get(athlete.id, ""),
             pain=worst.pain if worst else 0,
             pain_place=worst.pain_place if worst else "",
-            waiting=tuple(one.row.outcome for one in waiting.get(athlete.id, ())),
+            waiting=tuple(
+                one.row.outcome
+                for one in waiting.get(athlete.id, ())
+                if one.row.outcome != "hold"  # to go on as it is wants no word
+            ),
             last=session.local_date if session else None,
             ratio=ratios.get(athlete.id),
         )

@@ -72,9 +72,9 @@ def offers(body: Body, rung: Rung, terms: Terms, known: Pool | None) -> tuple[Of
 
 def _changed(rung: Rung, dial: Dial, amount: float) -> Rung:
     """The rung with a dial turned; its name tells the new amount in place of the old."""
-    before = f", {dial.words(dial.rounded(dial.get(rung.modifiers)))}"
-    plain = replace(rung, name=rung.name.removesuffix(before))
-    return changed(plain, dial.name, amount)
+    now = dial.rounded(dial.get(rung.modifiers))
+    name = rung.name.removesuffix(f", {dial.words(now)}").removesuffix(f", {now:g} kg help")
+    return changed(replace(rung, name=name), dial.name, amount)
 
 
 def _less_help(body: Body, rung: Rung, terms: Terms, known: Pool | None) -> Offer | None:

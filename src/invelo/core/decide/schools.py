@@ -255,11 +255,7 @@ def _across_gap(
     least = situation.terms.least(unit)
     figures = (*figures, Input("least useful dose", least, unit))
     gap = f"{met} But “{above.rung.name}” likely allows only {count(above.prediction)}"
-    useful = [
-        one
-        for one in situation.offers()
-        if one.lever in ("tempo", "load") and (one.expected is None or one.expected.likely >= least)
-    ]
+    useful = situation.useful_offers()
     if useful:
         return _offered(situation, useful[0], f"{gap}.", figures, rule, "step.gap-ahead")
     more = _more_sets(situation, figures, rule, "step.gap-ahead")

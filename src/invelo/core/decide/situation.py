@@ -148,6 +148,18 @@ class Situation:
     offers: Callable[[], tuple[Offer, ...]] = field(default=_no_offers, compare=False)
     answered: tuple[Answered, ...] = ()
 
+    def useful_offers(self) -> tuple[Offer, ...]:
+        """Steps by one lever that leave a useful dose: less help, slower, heavier; of a hold less
+        help alone, since a weight on a hold is no step towards the next shape."""
+        least = self.terms.least(self.rung.dose.unit)
+        kinds = () if self.rung.dose.unit == "s" else ("tempo", "load")
+        return tuple(
+            one
+            for one in self.offers()
+            if (one.less_help or one.lever in kinds)
+            and (one.expected is None or one.expected.likely >= least)
+        )
+
     @property
     def last(self) -> tuple[SetRecord, ...]:
         """The ordinary sets of the newest session on the current rung, the weaker side of each."""

@@ -80,21 +80,17 @@ def plateau(situation: Situation) -> Proposal | None:
             "Three weeks of sets; amount is the plainest thing to change.",
             amount=float(sets + 1),
         )
-    least = situation.terms.least(situation.rung.dose.unit)
-    for offer in situation.offers():
-        if offer.lever in ("tempo", "load") and (
-            offer.expected is None or offer.expected.likely >= least
-        ):
-            return Proposal(
-                outcome_of(offer),
-                situation.key,
-                f"{still} Sets are at their most: change the lever, as “{offer.rung.name}”.",
-                figures,
-                rules("plateau.three-weeks", "step.one-lever"),
-                "medium",
-                "Three weeks of sets; another lever is another stimulus.",
-                rung=offer.rung,
-            )
+    for offer in situation.useful_offers():
+        return Proposal(
+            outcome_of(offer),
+            situation.key,
+            f"{still} Sets are at their most: change the lever, as “{offer.rung.name}”.",
+            figures,
+            rules("plateau.three-weeks", "step.one-lever"),
+            "medium",
+            "Three weeks of sets; another lever is another stimulus.",
+            rung=offer.rung,
+        )
     return hold(
         situation,
         f"{still} Change the range, the day or the rest by hand: no lever of this rung is left.",

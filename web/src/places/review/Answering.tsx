@@ -52,7 +52,7 @@ export function Answering({ decisionId, from, rungs, mode: first = "none", onAns
     <div className="mt-4 border-t border-ink pt-3">
       <div className="flex flex-wrap gap-2">
         <Button main busy={busy} onClick={() => say("take")}>
-          Take
+          Take it
         </Button>
         <Button aria-expanded={mode === "edit"} onClick={() => pick("edit")}>
           Edit …
@@ -60,6 +60,7 @@ export function Answering({ decisionId, from, rungs, mode: first = "none", onAns
         <Button aria-expanded={mode === "decline"} onClick={() => pick("decline")}>
           Decline …
         </Button>
+        <span className="self-center text-faint">Nothing changes before your word.</span>
       </div>
       {mode !== "none" && (
         <form
@@ -74,13 +75,8 @@ export function Answering({ decisionId, from, rungs, mode: first = "none", onAns
               label="Stand on instead"
               value={rung}
               onChange={(event) => setRung(event.target.value)}
-            >
-              {rungs.map((one) => (
-                <option key={one.id} value={one.id}>
-                  {one.name}
-                </option>
-              ))}
-            </Choice>
+              options={rungs.map((one) => [one.id, one.name])}
+            />
           )}
           <Field
             label="Why, in a word"
@@ -90,7 +86,7 @@ export function Answering({ decisionId, from, rungs, mode: first = "none", onAns
             onChange={(event) => setWord(event.target.value)}
           />
           <Button main type="submit" busy={busy} className="mt-2">
-            {mode === "edit" ? "Keep the edit" : "Decline"}
+            {mode === "edit" ? "Take the edited decision" : "Decline it"}
           </Button>
         </form>
       )}

@@ -32,10 +32,12 @@ export function Forecasts({ trends }: { trends: Schema["Trends"] }) {
                 title={`How the ${head.toLowerCase()}'s date came about`}
                 onClick={() => setOpen(told)}
               >
-                {when(told.likely)}
+                {told.low ? when(told.likely) : "not in sight"}
               </button>{" "}
               <span className="text-faint">
-                likely; {when(told.low)} to {when(told.high)} 8 times of 10
+                {told.low
+                  ? `likely; ${when(told.low)} to ${when(told.high)} 8 times of 10`
+                  : "within two years, going on as now"}
               </span>
             </div>
           ),

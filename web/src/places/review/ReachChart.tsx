@@ -63,7 +63,7 @@ export function ReachChart({ trends, onOpen }: Props) {
             ),
         },
       ]}
-      note="One-rep capacity at a rep of 2 s, or torque held for 6 s, in the lane of the rung; the band holds it 8 times of 10. Lines are what the gates ask for. A point opens its session."
+      note="One-rep capacity at a rep of 2 s, or torque held for 6 s, in the lane of the rung; the band holds it 8 times of 10. Lines are what the gates ask for; dotted, a decision, in red pain. A point opens its session."
     >
       <ResponsiveContainer width="100%" height={250}>
         <ComposedChart data={rows} margin={{ top: 8, right: 12, bottom: 0, left: 0 }}>

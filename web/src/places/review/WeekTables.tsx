@@ -24,7 +24,6 @@ function ByWeek({ title, note, weeks, figures, digits }: ByWeekProps) {
     for (const [name, value] of Object.entries(figures(week)))
       total[name] = (total[name] ?? 0) + value;
   const names = Object.keys(total).sort((a, b) => (total[b] ?? 0) - (total[a] ?? 0));
-  const most = Math.max(...shown.flatMap((week) => Object.values(figures(week))), 1);
   return (
     <section className="break-inside-avoid overflow-x-auto border-t border-ink pt-1">
       <table className="w-full">
@@ -48,18 +47,8 @@ function ByWeek({ title, note, weeks, figures, digits }: ByWeekProps) {
               {shown.map((week) => {
                 const value = figures(week)[name] ?? 0;
                 return (
-                  <td key={week.monday} className="relative pl-2 text-right">
-                    {value > 0 && (
-                      <svg
-                        aria-hidden="true"
-                        className="absolute inset-y-1 left-1 w-[calc(100%-0.25rem)]"
-                        preserveAspectRatio="none"
-                        viewBox="0 0 100 10"
-                      >
-                        <rect width={(100 * value) / most} height={10} className="fill-hair/50" />
-                      </svg>
-                    )}
-                    <span className="relative">{value ? value.toFixed(digits) : "·"}</span>
+                  <td key={week.monday} className="pl-2 text-right">
+                    {value ? value.toFixed(digits) : "·"}
                   </td>
                 );
               })}

@@ -15,7 +15,8 @@ export function GateGauge({
   const { low, likely, high } = expected;
   const x = (count: number) => (Math.min(count, MOST) / MOST) * WIDTH;
   const wanted = gate.unit === "s" ? gate.amount : gate.amount + (10 - gate.effort);
-  const words = `likely ${reps(likely)} (${reps(low)}–${reps(high)}) of ${reps(wanted)} to failure`;
+  const { unit } = gate;
+  const words = `likely ${reps(likely)} (${reps(low)}–${reps(high)}) of ${reps(wanted)} ${unit} to failure`;
   return (
     <div className="flex items-center gap-3">
       <svg width={WIDTH + 2} height={20} role="img" aria-label={words}>
@@ -34,7 +35,10 @@ export function GateGauge({
         <path d={`M${x(wanted)},1 V19`} className="stroke-ready" strokeWidth={2} />
       </svg>
       <span className="whitespace-nowrap">
-        {reps(likely)} <span className="text-faint">of {reps(wanted)} reps</span>
+        {reps(likely)}{" "}
+        <span className="text-faint">
+          of {reps(wanted)} {unit}
+        </span>
       </span>
     </div>
   );

@@ -17,9 +17,12 @@ import { OUTCOMES } from "../review/outcomes";
 type Line = Schema["SquadLine"];
 export type Waits = Schema["Waiting"] & { athlete: Line };
 
-/** Every decision that waits, in the squad's own order. */
-export const waitingIn = (lines: Line[]): Waits[] =>
-  lines.flatMap((athlete) => athlete.waiting.map((one) => ({ ...one, athlete })));
+/** Every decision that waits, in the squad's own order; what only goes on as it is comes last. */
+export const waitingIn = (lines: Line[]): Waits[] => {
+  const all = lines.flatMap((athlete) => athlete.waiting.map((one) => ({ ...one, athlete })));
+  const holds = (one: Waits) => one.outcome === "hold";
+  return [...all.filter((one) => !holds(one)), ...all.filter(holds)];
+};
 
 interface Props {
   waiting: Waits[];
@@ -147,7 +150,7 @@ function Row({ one, here, ticked, onTick, onAnswer, onLook }: RowProps) {
   return (
     <li
       aria-current={here || undefined}
-      className={`grid grid-cols-[1.5rem_11rem_9rem_minmax(0,1fr)_auto] items-start gap-3 border-b border-hair px-4 py-2 max-md:grid-cols-[1.5rem_1fr] ${here ? "bg-wash" : ""}`}
+      className={`grid grid-cols-[1.5rem_12rem_11rem_minmax(0,1fr)_auto] items-start gap-3 border-b border-hair px-4 py-2 max-md:grid-cols-[1.5rem_1fr] ${here ? "bg-wash" : ""}`}
     >
       {one.plain ? (
         <input

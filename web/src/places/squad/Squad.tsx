@@ -120,7 +120,7 @@ export default function Squad() {
         {!queue && shown.length > 0 && (
           <table className="w-full">
             <thead>
-              <tr className="lettering border-b border-ink [&>th]:px-4 [&>th]:py-1">
+              <tr className="lettering border-b border-ink [&>th]:px-3 [&>th]:py-1">
                 <th>Athlete</th>
                 <th>Why</th>
                 <th>Stands on</th>
@@ -182,7 +182,7 @@ function SquadRow({ line, selected, onOpen, onRecord }: RowProps) {
   return (
     <tr
       aria-current={selected || undefined}
-      className={`border-b border-hair align-top [&>*]:px-4 [&>*]:py-2.5 ${selected ? "bg-wash" : ""}`}
+      className={`border-b border-hair align-top [&>*]:px-3 [&>*]:py-2 ${selected ? "bg-wash" : ""}`}
     >
       <th scope="row" className="max-w-72">
         <button
@@ -192,7 +192,7 @@ function SquadRow({ line, selected, onOpen, onRecord }: RowProps) {
         >
           {line.name}
         </button>
-        <p className="font-text text-sm font-normal text-faint">{line.note}</p>
+        <p className="line-clamp-2 font-text text-sm font-normal text-faint">{line.note}</p>
       </th>
       <td>
         {line.marks.length === 0 && <Mark tone="ready">nothing waits</Mark>}
@@ -224,7 +224,7 @@ function SquadRow({ line, selected, onOpen, onRecord }: RowProps) {
       <td className="whitespace-nowrap">
         {line.last_session ? day(line.last_session) : "none yet"}
       </td>
-      <td>
+      <td className="whitespace-nowrap">
         <Button
           quiet
           onClick={() => navigate(`/intake/${line.id}`)}

@@ -1,0 +1,195 @@
+"""A coach's Monday: who needs a word, plain decisions together, one edited, one declined."""
+
+from datetime import UTC, datetime, timedelta
+from uuid import UUID, uuid4
+
+import pytest
+from selenium.webdriver.common.keys import Keys
+from sqlalchemy import Engine
+from sqlmodel import Session, select
+
+from invelo.core.catalogue import catalogue
+from invelo.core.movement import Modifiers
+from invelo.store import battery, floor, ladder, squad, week
+from invelo.store.database import transaction
+from invelo.store.moment import Moment
+from invelo.store.tables import Account, Athlete, Ladder
+from tests.browser.conftest import ZONE
+from tests.browser.page import EMAIL, PASSWORD, Page
+
+PEOPLE = ("Ada Quill", "Ben Roe", "Cleo Marsh", "Dov Hale")
+"""Four whose gate is met twice, so that a step up waits for each."""
+
+
+def enrol(db: Session, coach: Account, name: str, now: datetime) -> tuple[Athlete, Ladder]:
+    enrolled = Moment(now - timedelta(days=20), ZONE)
+    athlete = squad.enrol(db, coach, squad.Person(uuid4(), name, 72.0, 1.74), enrolled)
+    movement = catalogue().find_movement("push-up")
+    battery.keep_test(db, athlete, battery.NewTest(uuid4(), movement, Modifiers(), 14), enrolled)
+    ready = catalogue().find_ladder("push-up")
+    return athlete, ladder.create(db, athlete, ready, "strength", "intermediate", enrolled)
+
+
+def trains(db: Session, athlete: Athlete, row: Ladder, day: datetime, reps: int = 10) -> None:
+    moment = Moment(day, ZONE)
+    session = floor.start(db, athlete, uuid4(), row.goal, moment, day, row)
+    for number in (1, 2, 3):
+        at = Moment(day + timedelta(minutes=4 * number), ZONE)
+        entry = floor.SetEntry(uuid4(), number, 8.5, at, rung_id=row.standing_id, reps=reps)
+        floor.log(db, session, entry, at.at)
+    floor.finish(db, athlete, session, 7, Moment(day + timedelta(minutes=20), ZONE))
+
+
+def plan(db: Session, athlete: Athlete, now: datetime) -> None:
+    """This week planned, and the next: everything on its first day with time."""
+    today = Moment(now, ZONE).local_date
+    first = today - timedelta(days=today.weekday())
+    for monday in (first, first + timedelta(days=7)):
+        seen = week.view(db, athlete, monday, monday)
+        day = min(day.index for day in seen.laid.problem.days)
+        placed = frozenset((task.key, day) for task in seen.laid.problem.tasks)
+        week.keep(db, athlete, seen, placed, 0, "by hand", Moment(now, ZONE))
+
+
+@pytest.fixture
+def monday(running, service, page: Page) -> Page:
+    """The squad on a Monday: four step-ups wait, one athlete has been away, weeks are planned."""
+    engine: Engine = running[1]
+    now = datetime.now(UTC)
+    with transaction(engine) as db:
+        coach = db.exec(select(Account)).one()
+        for name in PEOPLE:
+            athlete, row = enrol(db, coach, name, now)
+            for back in (5, 3):
+                trains(db, athlete, row, now - timedelta(days=back))
+            plan(db, athlete, now)
+        away, row = enrol(db, coach, "Eli Frost", now)
+        trains(db, away, row, now - timedelta(days=18), 7)
+    page.sign_in()
+    return page
+
+
+def revisions(engine: Engine) -> dict[str, list[str]]:
+    """What was done to each athlete's weeks, by name."""
+    from invelo.store.plan_tables import WeekPlan
+
+    found: dict[str, list[str]] = {}
+    with Session(engine) as db:
+        names = {one.id: one.name for one in db.exec(select(Athlete))}
+        for row in db.exec(select(WeekPlan)):
+            found.setdefault(names[UUID(str(row.athlete_id))], []).append(row.word)
+    return found
+
+
+def tick(page: Page, name: str) -> None:
+    css = f'input[aria-label^="Take “Step up” for {name}"]'
+    page.until(lambda: page.find(css).click() is None)
+    page.until(lambda: page.find(css).is_selected())
+
+
+def test_a_monday_is_worked_through(monday: Page, running) -> None:
+    page, engine = monday, running[1]
+
+    # the week is looked at: one proposal of its own
+    page.click("Look at the week")
+    page.sees("6 weeks looked at: 1 new proposals.")
+    page.sees("Eli Frost", "18 days since the last session")
+
+    # two plain decisions in bulk
+    page.press("q")
+    page.sees("Take 0 ticked", "Step up", "Ease off")
+    tick(page, "Ada Quill")
+    tick(page, "Ben Roe")
+    page.click("Take 2 ticked")
+    page.sees("2 decisions taken and told to the outbox; 2 weeks planned anew.")
+    page.sees_not("Ada Quill")
+
+    # one edited
+    page.click("Answer for Cleo Marsh")
+    page.sees("Cleo Marsh: Step up", "Nothing changes before your word.")
+    page.click("Edit …")
+    page.select("Stand on instead", "Stair push-up")
+    page.fill("Why, in a word", "a lighter week")
+    page.click("Take the edited decision")
+    page.sees(
+        "Cleo Marsh: edited. The week of", "was planned anew. The message lies in the outbox."
+    )
+
+    # one declined with a word
+    page.click("Answer for Dov Hale")
+    page.click("Decline …")
+    page.fill("Why, in a word", "not before the premiere")
+    page.click("Decline it")
+    page.sees("Dov Hale: declined.")
+
+    # what came of it
+    done = revisions(engine)
+    assert done["Ada Quill"].count("after the review") == 1
+    assert done["Cleo Marsh"].count("after the review") == 1
+    assert done["Dov Hale"].count("after the review") == 0
+    page.press("q")
+    page.opens_ladder("Ada Quill")
+    page.press("7")
+    page.sees("Taken")
+    page.press("o")
+    page.sees("ADA QUILL", "BEN ROE", "CLEO MARSH", "Well done: next is")
+    page.sees("From now on “Stair push-up” instead of", "Nothing is sent from here")
+    page.sees_not("DOV HALE")
+
+
+def test_the_queue_is_worked_by_keys(monday: Page) -> None:
+    page = monday
+    page.press("q")
+    page.sees("Take 0 ticked")
+    page.press("x", Keys.ARROW_DOWN, "x")
+    page.sees("Take 2 ticked")
+    page.press("x")
+    page.sees("Take 1 ticked")
+    page.press("t")
+    page.sees("1 decisions taken and told to the outbox; 1 weeks planned anew.")
+    page.press("d")
+    page.field("Why, in a word")
+    page.press(Keys.ESCAPE)
+    page.until(lambda: not page.find_all('[role="dialog"]'))
+    page.press(Keys.ENTER)
+    page.sees("RULES THAT SPOKE")
+
+
+def test_trends_open_a_session_and_read_as_tables(monday: Page) -> None:
+    page = monday
+    page.opens_ladder("Ada Quill")
+    page.press("7")
+    page.sees("RULES THAT SPOKE")
+    page.press("t")
+    page.sees("Reach: capacity, kg", "Effort of sets and sessions", "not enough yet")
+    page.find("svg.recharts-surface")
+    tables = [one for one in page.find_all("figure button") if one.text == "Table"]
+    assert len(tables) == 4
+    tables[0].click()
+    page.click("the session")
+    page.sees("Session of", "Effort of the whole session: 7", "10 reps")
+    page.press(Keys.ESCAPE)
+    page.sees("Hard sets by region", "chest")
+
+
+def test_a_large_squad_is_folded_and_found(running, service, page: Page) -> None:
+    now = datetime.now(UTC)
+    with transaction(running[1]) as db:
+        coach = db.exec(select(Account)).one()
+        for number in range(60):
+            athlete, row = enrol(db, coach, f"Extra {number:03}", now)
+            trains(db, athlete, row, now - timedelta(days=1), 8)
+        enrol(db, coach, "New One", now)
+    page.fill("E-mail", EMAIL)
+    page.fill("Password", PASSWORD + Keys.ENTER)
+    page.sees("62 athletes", "Show the 61 for whom nothing waits", "no session yet")
+    assert len(page.find_all("tbody tr")) == 1
+    page.press("/")
+    box = page.find('[aria-label="Find an athlete (/)"]')
+    box.send_keys("extra 042")
+    page.until(lambda: len(page.find_all("tbody tr")) == 1)
+    page.sees("Extra 042")
+    box.send_keys(Keys.CONTROL, "a")
+    box.send_keys(Keys.BACKSPACE, Keys.ESCAPE)
+    page.click("Show the 61 for whom nothing waits")
+    page.until(lambda: len(page.find_all("tbody tr")) == 62)

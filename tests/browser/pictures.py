@@ -135,7 +135,7 @@ def intake(page: Page) -> None:
 
 
 def workshop(page: Page) -> None:
-    """The ladder's gap bridged in pencil, a rung edited, two athletes beside each other."""
+    """The ladder's gap bridged in pencil, a rung edited."""
     page.find('[role="option"]').click()
     page.press("b")
     page.sees("Take all")
@@ -148,11 +148,6 @@ def workshop(page: Page) -> None:
     page.sees("hand load")
     page.script("document.activeElement.blur()")
     page.click("Leave it")
-    page.click("Compare …")
-    page.click("Juno Pell")
-    page.sees("≡ Juno Pell")
-    take(page, "ladder-beside")
-    page.click("No longer")
 
 
 def weeks(page: Page) -> None:
@@ -194,11 +189,6 @@ def benches(page: Page) -> None:
     page.press("4")
     settled(page)
     put(page, "surface under the feet", "20")
-    page.click("Set a second beside it")
-    put(page, "surface under the feet", "40")
-    page.sees("harder")
-    take(page, "bench-compare")
-    page.click("Take the second away")
     put(page, "surface under the feet", "0")
     set_up(page, "Planche", "straddle")
     page.click("Which band …")
@@ -293,6 +283,11 @@ def main() -> None:
         page.click("Sign in")
         page.sees("Tilde Varga", "Juno Pell", "Bram Oster")
         take(page, "squad")
+        page.press("q")
+        page.sees("Tick all")
+        take(page, "squad-queue")
+        page.press("q")
+        page.sees("LAST SESSION")
         intake(page)
         page.open_ladder("Tilde Varga")
         take(page, "ladder")
@@ -308,8 +303,16 @@ def main() -> None:
         page.press("1")
         page.open_ladder("Juno Pell")
         page.press("7")
-        page.sees("Step up")
+        page.sees("RULES THAT SPOKE")
         take(page, "review")
+        page.press("1")
+        page.open_ladder("Tilde Varga")
+        page.press("7")
+        page.sees("RULES THAT SPOKE")
+        page.press("t")
+        page.sees("Reach: capacity, kg")
+        page.until(lambda: len(page.find_all(".recharts-line-curve")) >= 3)
+        take(page, "review-trends")
         floors(page)
         weeks(page)
         benches(page)

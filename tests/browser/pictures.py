@@ -313,6 +313,8 @@ def main() -> None:
         page.sees("Reach: capacity, kg")
         page.until(lambda: len(page.find_all(".recharts-line-curve")) >= 3)
         take(page, "review-trends")
+        page.press("1")
+        page.open_ladder("Juno Pell")
         floors(page)
         weeks(page)
         benches(page)

@@ -115,6 +115,30 @@ def _review(page: Page) -> None:
     page.find("article")
 
 
+def _trends(page: Page) -> None:
+    _review(page)
+    page.press("t")
+    page.sees("Reach: capacity, kg", "Hard sets by region")
+    page.find("svg.recharts-surface")
+
+
+def _outbox(page: Page) -> None:
+    _review(page)
+    page.press("o")
+    page.sees("Nothing is sent from here")
+
+
+def _queue(page: Page) -> None:
+    page.press("q")
+    page.sees("Tick all")
+
+
+def _answering(page: Page) -> None:
+    _queue(page)
+    page.press("e")
+    page.field("Why, in a word")
+
+
 def _keys(page: Page) -> None:
     page.press("?")
     page.sees("Single-key shortcuts")
@@ -319,6 +343,10 @@ PLACES = {
     "run, rest": _run_rest,
     "run, end": _run_end,
     "review": _review,
+    "trends": _trends,
+    "outbox": _outbox,
+    "queue": _queue,
+    "answering": _answering,
     "keys": _keys,
     "new athlete": _new_athlete,
     "explained": _explained,

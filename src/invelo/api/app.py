@@ -32,6 +32,7 @@ from invelo.api import (
     readiness,
     record,
     review,
+    review_files,
     scale,
     screen,
     security,
@@ -116,6 +117,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
         motion,
         live,
         review,
+        review_files,
         trends,
     ):
         app.include_router(place.router)

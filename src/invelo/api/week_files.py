@@ -66,7 +66,7 @@ def get_week_file(
         from invelo.exchange.week_ics import ics
 
         content = ics([told], now, _owner(athlete))
-    return _file(content, kind, f"Week of {told.monday.isoformat()}")
+    return file_answer(content, kind, f"Week of {told.monday.isoformat()}")
 
 
 @router.get("/athletes/{athlete_id}/days/{day}/card", response_class=Response)
@@ -81,7 +81,7 @@ def get_session_card(
     there = next((one for one in told.days if one.day == day), None)
     if there is None:
         raise InputError("day", "nothing is planned on it.", "Pick a day with a session.")
-    return _file(session_pdf(told, there, paper), "pdf", f"Session of {day.isoformat()}")
+    return file_answer(session_pdf(told, there, paper), "pdf", f"Session of {day.isoformat()}")
 
 
 @router.get("/athletes/{athlete_id}/feed")
@@ -118,7 +118,7 @@ def read_feed(token: str, db: Database, now: Now) -> Response:
     told = [
         _week(db, athlete, first + timedelta(days=7 * ahead), today) for ahead in range(AHEAD + 1)
     ]
-    return _file(ics(told, now, _owner(athlete)), "ics", "Training")
+    return file_answer(ics(told, now, _owner(athlete)), "ics", "Training")
 
 
 def _week(db: Database, athlete: tables.Athlete, monday: date, today: date) -> FileWeek:
@@ -141,7 +141,8 @@ def _owner(athlete: tables.Athlete) -> str:
     return sha256(f"calendar {athlete.id}".encode()).hexdigest()[:24]
 
 
-def _file(content: bytes | str, kind: str, name: str) -> Response:
+def file_answer(content: bytes | str, kind: str, name: str) -> Response:
+    """A file to keep, by its kind and name."""
     return Response(
         content,
         media_type=MEDIA[kind],

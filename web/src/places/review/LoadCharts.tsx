@@ -52,7 +52,7 @@ export function LoadChart({ trends }: { trends: Trends }) {
       }
     >
       <ResponsiveContainer width="100%" height={190}>
-        <ComposedChart data={rows} margin={MARGIN}>
+        <ComposedChart accessibilityLayer={false} data={rows} margin={MARGIN}>
           <CartesianGrid stroke="var(--hair)" strokeDasharray="1 3" vertical={false} />
           <XAxis {...AXIS} dataKey="at" {...dayTick(trends.since, trends.today)} />
           <YAxis {...AXIS} yAxisId="load" width={44} />
@@ -130,7 +130,7 @@ export function EffortChart({ trends, onOpen }: EffortProps) {
       note="Points are the mean of a session's sets, crosses the whole session. Form and tempo kept stand in the table: the share of sets without such a fault."
     >
       <ResponsiveContainer width="100%" height={150}>
-        <ComposedChart data={rows} margin={MARGIN}>
+        <ComposedChart accessibilityLayer={false} data={rows} margin={MARGIN}>
           <CartesianGrid stroke="var(--hair)" strokeDasharray="1 3" vertical={false} />
           <XAxis {...AXIS} dataKey="at" {...dayTick(trends.since, trends.today)} />
           <YAxis {...AXIS} width={44} domain={[4, 10]} ticks={[4, 6, 8, 10]} />
@@ -171,7 +171,7 @@ export function DoneChart({ trends }: { trends: Trends }) {
       note={`${done} of ${planned} were done. Where no week was planned, the days they said they have stand for it.`}
     >
       <ResponsiveContainer width="100%" height={110}>
-        <ComposedChart data={rows} margin={MARGIN}>
+        <ComposedChart accessibilityLayer={false} data={rows} margin={MARGIN}>
           <XAxis {...AXIS} dataKey="at" {...dayTick(trends.since, trends.today)} />
           <YAxis {...AXIS} width={44} allowDecimals={false} />
           <Bar

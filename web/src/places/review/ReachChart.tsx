@@ -66,7 +66,11 @@ export function ReachChart({ trends, onOpen }: Props) {
       note="One-rep capacity at a rep of 2 s, or torque held for 6 s, in the lane of the rung; the band holds it 8 times of 10. Lines are what the gates ask for; dotted, a decision, in red pain. A point opens its session."
     >
       <ResponsiveContainer width="100%" height={250}>
-        <ComposedChart data={rows} margin={{ top: 8, right: 12, bottom: 0, left: 0 }}>
+        <ComposedChart
+          accessibilityLayer={false}
+          data={rows}
+          margin={{ top: 8, right: 12, bottom: 0, left: 0 }}
+        >
           <CartesianGrid stroke="var(--hair)" strokeDasharray="1 3" vertical={false} />
           <XAxis {...AXIS} dataKey="at" {...dayTick(trends.since, trends.today)} />
           <YAxis

@@ -35,6 +35,7 @@ export default function Review() {
   if (!review.data) return <main className="flex-1 p-6 text-faint">Opening the review …</main>;
   const sheet = review.data;
   const [newest] = sheet.decisions;
+  const file = (kind: string) => `/api/ladders/${ladderId}/review/file?kind=${kind}`;
   return (
     <>
       <nav
@@ -54,6 +55,13 @@ export default function Review() {
             {words}
           </NavLink>
         ))}
+        <span className="flex-1" />
+        <a className="self-center px-2 underline" href={file("md")} download>
+          Report for the athlete
+        </a>
+        <a className="self-center px-2 underline" href={file("pdf")} download>
+          Print (PDF)
+        </a>
       </nav>
       {view === "decision" ? (
         <Decisions sheet={sheet} />

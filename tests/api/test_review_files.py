@@ -1,0 +1,74 @@
+"""Reviews as files: a PDF for the coach, a report in Markdown for the athlete."""
+
+import pypdfium2
+import pytest
+
+from tests.api.coach import Coach
+
+
+@pytest.fixture
+def ladder(coach: Coach) -> dict:
+    """Six sessions, one step up taken, one declined, one session with pain."""
+    made = coach.has_ladder()
+    coach.trains(made["id"])
+    step = coach.trains(made["id"])
+    coach.post(f"/api/decisions/{step['id']}/answer", answer="take")
+    for _ in range(3):
+        coach.trains(made["id"], (8, 8, 7), effort=9)
+    hurt = coach.trains(made["id"], (7, 7, 7), pain=2, pain_place="wrist")
+    coach.post(f"/api/decisions/{hurt['id']}/answer", answer="decline", word="wrist first")
+    return made
+
+
+def get(coach: Coach, ladder: dict, **query: object):
+    path = f"/api/ladders/{ladder['id']}/review/file"
+    return coach.client.get(path, params=query)
+
+
+def test_the_report_tells_what_was_done_and_what_comes(coach: Coach, ladder: dict) -> None:
+    told = get(coach, ladder, kind="md", weeks=4)
+    assert told.headers["content-type"].startswith("text/markdown")
+    text = told.text
+    assert text.startswith("# 4 weeks towards: Feet-raised push-up with a bag")
+    assert "- 6 sessions of " in text
+    assert "- 18 sets, 18 of them clean to the end" in text
+    assert "step up, “" in text
+    assert "## What comes next" in text
+    assert "not medical advice" in text
+
+
+def test_the_report_says_nothing_of_health(coach: Coach, ladder: dict) -> None:
+    text = get(coach, ladder, kind="md").text.lower()
+    assert not any(word in text for word in ("pain", "wrist", "clinician"))
+
+
+def test_the_review_is_printed_with_its_rules(coach: Coach, ladder: dict) -> None:
+    told = get(coach, ladder, kind="pdf", weeks=4)
+    assert told.headers["content-type"] == "application/pdf"
+    pdf = pypdfium2.PdfDocument(told.content)
+    text = "".join(page.get_textpage().get_text_range() for page in pdf)
+    flat = " ".join(text.split())
+    assert "Review: Feet-raised push-up with a bag" in flat
+    assert "declined: wrist first" in flat
+    assert "Sessions 6 of" in flat
+    assert "common practice" in flat
+    assert "Oda Fenwick" in flat
+    assert pdf[0].get_size() == pytest.approx((595.3, 841.9), abs=0.5)
+
+
+def test_letter_is_letter(coach: Coach, ladder: dict) -> None:
+    pdf = pypdfium2.PdfDocument(get(coach, ladder, kind="pdf", paper="letter").content)
+    assert pdf[0].get_size() == pytest.approx((612, 792), abs=0.5)
+
+
+@pytest.mark.parametrize("kind", ["pdf", "md"])
+def test_before_the_first_session_there_is_a_file_too(coach: Coach, kind: str) -> None:
+    ladder = coach.has_ladder()
+    told = get(coach, ladder, kind=kind)
+    assert told.status_code == 200
+    assert len(told.content) > 200
+
+
+@pytest.mark.parametrize("query", [{}, {"kind": "doc"}, {"kind": "md", "weeks": 0}])
+def test_odd_questions_are_refused(coach: Coach, ladder: dict, query: dict) -> None:
+    assert get(coach, ladder, **query).status_code == 422

@@ -170,7 +170,7 @@ function Row({ one, here, ticked, onTick, onAnswer, onLook }: RowProps) {
       <span>
         <Mark tone={tone}>{word}</Mark>
         <span className="block text-sm text-faint">
-          {one.weekly ? "week" : "session"}, {one.confidence}
+          by the {one.weekly ? "week" : "session"}, {one.confidence} confidence
         </span>
       </span>
       <span>

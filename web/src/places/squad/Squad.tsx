@@ -75,10 +75,19 @@ export default function Squad() {
       <main className="min-h-0 flex-1 overflow-auto">
         <div className="flex flex-wrap items-center gap-3 border-b border-hair px-4 py-1.5">
           <h1 className="text-xl">Squad</h1>
-          <Button aria-pressed={!queue} onClick={() => setQueue(false)}>
+          <Button
+            aria-pressed={!queue}
+            className="aria-pressed:border-ink aria-pressed:bg-wash"
+            onClick={() => setQueue(false)}
+          >
             {all.length} athletes
           </Button>
-          <Button aria-pressed={queue} onClick={() => setQueue(true)} title="Decisions waiting (Q)">
+          <Button
+            aria-pressed={queue}
+            className="aria-pressed:border-ink aria-pressed:bg-wash"
+            onClick={() => setQueue(true)}
+            title="Decisions waiting (Q)"
+          >
             {waiting.length} decisions waiting
           </Button>
           <span className="text-sm text-faint">{squad.data?.order}</span>

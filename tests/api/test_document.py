@@ -49,7 +49,11 @@ def test_request_bodies_carry_examples(name: str) -> None:
     assert any("examples" in one for one in properties.values())
 
 
-schema = schemathesis.openapi.from_dict(DOCUMENT)
+schema = (
+    schemathesis.openapi.from_dict(DOCUMENT)
+    .exclude(path="/api/sign-out")  # whatever came after it would be asked by nobody
+    .exclude(path="/api/live/stream")  # it never ends
+)
 
 
 @schema.parametrize()

@@ -57,6 +57,8 @@ REQUESTS = [
     ("GET", "/api/ladders/{ladder}", None, "ladder"),
     ("GET", "/api/ladders/{ladder}/record", None, "ladder"),
     ("GET", "/api/ladders/{ladder}/trends", None, "ladder"),
+    ("GET", "/api/athletes/{athlete}/tests/file", None, "athlete"),
+    ("POST", "/api/athletes/{athlete}/tests/file", {"content": "ZGF0ZQ=="}, "athlete"),
     ("GET", "/api/ladders/{ladder}/review/file?kind=md", None, "ladder"),
     ("GET", "/api/athletes/{athlete}/done/{session}", None, "athlete"),
     ("POST", "/api/athletes/{athlete}/week-review", None, "athlete"),

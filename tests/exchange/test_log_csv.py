@@ -11,7 +11,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from invelo.core.errors import InputError
-from invelo.exchange import log_csv
+from invelo.exchange import csv_table, log_csv
 
 ZONE = "Europe/Lisbon"
 HEADER = "date,movement,amount,effort"
@@ -32,14 +32,14 @@ def refused(content: bytes, **more: object) -> InputError:
 
 
 def test_a_plain_row_is_read() -> None:
-    (one,) = read("2026-03-02,push-up,12,8.5").sets
+    (one,) = read("2026-03-02,push-up,12,8.5").rows
     assert (one.day.isoformat(), one.movement, one.amount.amount) == ("2026-03-02", "push-up", 12)
     assert (one.unit, one.effort, one.clean, one.row) == ("reps", 8.5, True, 2)
     assert one.at.isoformat() == "2026-03-02T12:00:00+00:00"
 
 
 def test_counts_from_memory_come_in_as_ranges() -> None:
-    (one,) = read("2026-03-02,push-up,11 or 12,9").sets
+    (one,) = read("2026-03-02,push-up,11 or 12,9").rows
     assert one.amount.about == (11, 12)
 
 
@@ -49,7 +49,7 @@ def test_a_movement_is_known_by_its_name_or_another_term(name: str) -> None:
 
 
 def test_a_hold_is_read_in_seconds() -> None:
-    (one,) = read("2026-03-02,plank,45,9").sets
+    (one,) = read("2026-03-02,plank,45,9").rows
     assert (one.unit, one.amount.amount) == ("s", 45)
 
 
@@ -59,7 +59,7 @@ def test_the_delimiter_is_found_out(delimiter: str) -> None:
         delimiter.join(cells)
         for cells in (("date", "movement", "amount", "effort"), ("2026-03-02", "push-up", "9", "8"))
     )
-    assert len(log_csv.read(text.encode(), ZONE).sets) == 1
+    assert len(log_csv.read(text.encode(), ZONE).rows) == 1
 
 
 def test_columns_are_matched_by_other_names_and_in_any_order() -> None:
@@ -70,14 +70,14 @@ def test_columns_are_matched_by_other_names_and_in_any_order() -> None:
         "amount": "Reps",
         "effort": "RPE",
     }
-    assert found.sets[0].effort == 8
+    assert found.rows[0].effort == 8
 
 
 def test_the_coach_says_which_column_is_which() -> None:
     told = {"amount": "did", "effort": "hard", "movement": "what", "note": ""}
     found = read("2026-03-02,push-up,9,8,hello", header="date,what,did,hard,note", given=told)
-    assert found.sets[0].amount.amount == 9
-    assert found.sets[0].note == ""
+    assert found.rows[0].amount.amount == 9
+    assert found.rows[0].note == ""
 
 
 def test_a_column_that_is_missing_is_named() -> None:
@@ -116,7 +116,7 @@ def test_each_bad_row_is_told_with_its_number_and_field(row: str, field: str) ->
     (bad,) = found.bad
     assert (bad.row, bad.field) == (3, field)
     assert bad.remedy
-    assert [one.row for one in found.sets] == [2, 4]
+    assert [one.row for one in found.rows] == [2, 4]
 
 
 @pytest.mark.parametrize(
@@ -141,11 +141,11 @@ def test_what_is_no_csv_in_utf8_is_refused_with_what_to_do(content: bytes, word:
 
 def test_a_byte_order_mark_is_no_hindrance() -> None:
     text = f"{HEADER}\n2026-03-02,push-up,9,8"
-    assert log_csv.read(text.encode("utf-8-sig"), ZONE).sets
+    assert log_csv.read(text.encode("utf-8-sig"), ZONE).rows
 
 
 def test_too_many_rows_are_refused() -> None:
-    rows = ["2026-03-02,push-up,9,8"] * (log_csv.MOST_ROWS + 1)
+    rows = ["2026-03-02,push-up,9,8"] * (csv_table.MOST_ROWS + 1)
     assert "rows" in refused("\n".join([HEADER, *rows]).encode()).problem
 
 
@@ -160,7 +160,7 @@ def test_nothing_that_goes_out_is_a_formula(words: str) -> None:
 
 
 def test_a_formula_in_a_note_is_kept_as_its_letters() -> None:
-    (one,) = read("2026-03-02,push-up,9,8,\"=cmd|' /C calc'!A0\"", header=f"{HEADER},note").sets
+    (one,) = read("2026-03-02,push-up,9,8,\"=cmd|' /C calc'!A0\"", header=f"{HEADER},note").rows
     assert one.note == "=cmd|' /C calc'!A0"
 
 
@@ -169,8 +169,8 @@ def test_whatever_is_noted_comes_back_and_never_as_a_formula(note: str) -> None:
     kept = note.strip()
     row = {"date": "2026-03-02", "movement": "push-up", "amount": "9", "effort": "8", "note": kept}
     text = log_csv.written([row])
-    assert not next(iter(csv.DictReader(StringIO(text))))["note"].startswith(log_csv.FORMULA)
-    (one,) = log_csv.read(text.encode(), ZONE).sets
+    assert not next(iter(csv.DictReader(StringIO(text))))["note"].startswith(csv_table.FORMULA)
+    (one,) = log_csv.read(text.encode(), ZONE).rows
     # a line break inside a cell is one line break, however it was written
     assert one.note.splitlines() == kept.splitlines()
 
@@ -200,7 +200,7 @@ def test_what_goes_out_is_read_back_the_same() -> None:
         "note": 'said "fine"',
         "session effort": "7",
     }
-    (one,) = log_csv.read(log_csv.written([row]).encode(), ZONE).sets
+    (one,) = log_csv.read(log_csv.written([row]).encode(), ZONE).rows
     assert (one.number, one.kind, one.side, one.partial) == (2, "drop", "left", 1)
     assert one.amount.about == (11, 12)
     assert one.faults == ("knee falls in", "short of depth")

@@ -12,6 +12,7 @@ from invelo import __version__
 from invelo.api import (
     bands,
     battery,
+    battery_files,
     bench,
     catalogue,
     check_in,
@@ -96,6 +97,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
         kit,
         scale,
         battery,
+        battery_files,
         placements,
         catalogue,
         ladder,

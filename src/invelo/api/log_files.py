@@ -15,7 +15,7 @@ from invelo.api.problems import ERRORS
 from invelo.api.shapes import Shape
 from invelo.core.catalogue import catalogue
 from invelo.core.errors import InputError, require_within
-from invelo.exchange import log_csv
+from invelo.exchange import csv_table, log_csv
 from invelo.exchange.setups import Request
 from invelo.store import by_hand, logs
 from invelo.store.floor import SetEntry
@@ -156,7 +156,7 @@ def read_logs(body: LogFile, who: AtWork, db: Database, now: Now) -> ReadFile:
     """Read a CSV of logged sets. A dry run tells how its columns are matched and every row that
     cannot be kept; nothing is written until all are right. The same file again writes nothing."""
     found = log_csv.read(body.content, who.athlete.time_zone, body.matching)
-    sessions, more = _sessions(db, who.athlete, found.sets, now)
+    sessions, more = _sessions(db, who.athlete, found.rows, now)
     bad = sorted((*found.bad, *more), key=lambda one: one.row)
     new = known = 0
     if body.keep:
@@ -170,7 +170,7 @@ def read_logs(body: LogFile, who: AtWork, db: Database, now: Now) -> ReadFile:
         columns=list(log_csv.COLUMNS),
         header=list(found.header),
         matching=found.matching,
-        sets=len(found.sets),
+        sets=len(found.rows),
         sessions=len(sessions),
         new=new,
         known=known,
@@ -181,16 +181,16 @@ def read_logs(body: LogFile, who: AtWork, db: Database, now: Now) -> ReadFile:
 
 def _sessions(
     db: Database, athlete: Athlete, sets: tuple[log_csv.CsvSet, ...], now: datetime
-) -> tuple[list[by_hand.WholeSession], list[log_csv.BadRow]]:
+) -> tuple[list[by_hand.WholeSession], list[csv_table.BadRow]]:
     """The sessions that a file's sets make up, and rows that name what is not there."""
-    bad: list[log_csv.BadRow] = []
+    bad: list[csv_table.BadRow] = []
     groups: dict[tuple[date, str], list[tuple[log_csv.CsvSet, SetEntry]]] = {}
     seen: dict[tuple[object, ...], int] = {}
     for one in sets:
         try:
             entry = _entry(db, athlete, one, seen, now)
         except InputError as error:
-            bad.append(log_csv.BadRow(one.row, error.field, error.problem, error.remedy))
+            bad.append(csv_table.BadRow(one.row, error.field, error.problem, error.remedy))
             continue
         groups.setdefault((one.day, one.session), []).append((one, entry))
     sessions = []

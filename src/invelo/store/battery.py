@@ -36,6 +36,13 @@ class NewTest:
     effort: float = 10.0
     side: OneSide = ""
 
+    def __post_init__(self) -> None:
+        """Refuse a side where there is none."""
+        if self.side and self.movement.counted != "per side":
+            raise InputError(
+                "side", f"the {self.movement.name.lower()} has none.", "Leave the side out."
+            )
+
     @property
     def amount(self) -> float:
         """Reps or seconds, in whatever the movement is counted in.
@@ -68,10 +75,6 @@ def keep_test(db: Session, athlete: Athlete, test: NewTest, moment: Moment) -> t
         if same:
             return kept
         raise ConflictError("test id", "it names another test.", "Make a new id for each test.")
-    if test.side and test.movement.counted != "per side":
-        raise InputError(
-            "side", f"the {test.movement.name.lower()} has none.", "Leave the side out."
-        )
     guard.allow(db, athlete.id, [test.movement.id], moment.local_date)
     body = body_on(capacity.measures(db, athlete.id), moment.local_date)
     read = evidence(

@@ -489,6 +489,31 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/athletes/{athlete_id}/tests/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Tests File
+         * @description An athlete's newest tests as CSV.
+         */
+        get: operations["get_tests_file"];
+        put?: never;
+        /**
+         * Read Tests
+         * @description Read a CSV of tests. A dry run tells how its columns are matched and every row that cannot be
+         *     kept; nothing is written until all are right. The same file again changes nothing.
+         */
+        post: operations["read_tests"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/athletes/{athlete_id}/placements": {
         parameters: {
             query?: never;
@@ -6404,6 +6429,26 @@ export interface components {
             kept: boolean;
         };
         /**
+         * ReadTests
+         * @description What a file of tests holds, and what became of it.
+         */
+        ReadTests: {
+            /** Columns */
+            columns: string[];
+            /** Header */
+            header: string[];
+            /** Matching */
+            matching: {
+                [key: string]: string;
+            };
+            /** Tests */
+            tests: number;
+            /** Bad */
+            bad: components["schemas"]["BadRow"][];
+            /** Kept */
+            kept: boolean;
+        };
+        /**
          * Readiness
          * @description All checks.
          */
@@ -8146,6 +8191,31 @@ export interface components {
              * @description Where it stands among people of that age and sex.
              */
             norm_word: string;
+        };
+        /**
+         * TestFile
+         * @description A CSV file of tests.
+         */
+        TestFile: {
+            /**
+             * Content
+             * Format: base64
+             * @description The file as it is, base64.
+             */
+            content: string;
+            /**
+             * Matching
+             * @description Our column to the file's, where the names do not tell; '' leaves one out.
+             */
+            matching?: {
+                [key: string]: string;
+            };
+            /**
+             * Keep
+             * @description Write it; a dry run if left out.
+             * @default false
+             */
+            keep: boolean;
         };
         /**
          * ThingAt
@@ -10721,6 +10791,146 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Capacities"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_tests_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_tests: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TestFile"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadTests"];
                 };
             };
             /** @description Nobody is signed in. */

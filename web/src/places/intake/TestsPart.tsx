@@ -49,6 +49,11 @@ export function TestsPart({ athleteId }: { athleteId: string }) {
       >
         <h2 className="pt-2 text-lg">Results</h2>
         {kept.length === 0 && <p className="text-faint">What was tested stands here.</p>}
+        {kept.length > 0 && (
+          <a className="underline" href={`/api/athletes/${athleteId}/tests/file`} download>
+            All of them as CSV
+          </a>
+        )}
         <ul>
           {kept.map((test) => (
             <Result key={test.id} test={test} />

@@ -281,6 +281,7 @@ def record_placement(
                         if p is not None
                     },
                     "narrower": placement.narrower,
+                    "told_on": max(one.day for one in placement.known.members).isoformat(),
                 },
             )
         )

@@ -3,7 +3,6 @@
 from collections.abc import Iterable
 from dataclasses import dataclass
 from datetime import date
-from itertools import pairwise
 from typing import Any
 from uuid import UUID
 
@@ -39,8 +38,7 @@ class Reached:
 def over_time(db: Session, ladder_id: UUID, since: date | None = None) -> tuple[Reached, ...]:
     """Capacity in the newest lane of a ladder, a day each, oldest first.
 
-    A day on which nothing new told it, so that the figure is the one before to the last digit, is
-    left out: a repeated figure is no evidence.
+    A day on which nothing new told it is left out: an old figure told again is no evidence.
     """
     capacity = col(Placement.result)["capacity"]
     statement = (
@@ -51,6 +49,7 @@ def over_time(db: Session, ladder_id: UUID, since: date | None = None) -> tuple[
             capacity["high"].as_float(),
             capacity["unit"].as_string(),
             col(Placement.inputs)["session"].as_string(),
+            col(Placement.result)["told_on"].as_string(),
         )
         .where(Placement.ladder_id == ladder_id)
         .order_by(col(Placement.at), col(Placement.id))
@@ -62,12 +61,12 @@ def over_time(db: Session, ladder_id: UUID, since: date | None = None) -> tuple[
         by_day[row[0]] = tuple(row)
     held = list(by_day.values())
     unit = held[-1][4] if held else ""
-    rows = held[:1] + [b for a, b in pairwise(held) if a[1:5] != b[1:5]]
+    rows = held[:1] + [one for one in held[1:] if one[6] is None or one[6] == one[0].isoformat()]
     return tuple(
         Reached(
             day, Estimate(likely, low, high, told), UUID(session) if session is not None else None
         )
-        for day, likely, low, high, told, session in rows
+        for day, likely, low, high, told, session, _ in rows
         if told == unit
     )
 

@@ -35,6 +35,10 @@ LONGEST = 0.6
 """Seconds between one start of the service and its end, at most."""
 
 
+LEAST, PATIENCE = 40, 60.0
+"""Sets that are acknowledged before it ends, and seconds that are waited for them."""
+
+
 @dataclass(frozen=True)
 class Outcome:
     """What was left of it."""
@@ -146,7 +150,9 @@ def run(database: str, kills: int, seed: int) -> Outcome:
         time.sleep(random.uniform(0.05, LONGEST))
         service.kill()
         service.start()
-    time.sleep(LONGEST)
+    enough = time.monotonic() + PATIENCE
+    while sum(len(one.acknowledged) for one in phones) < LEAST and time.monotonic() < enough:
+        time.sleep(0.05)  # on a slow machine little is sent between two kills
     done.set()
     for phone in phones:
         phone.join()

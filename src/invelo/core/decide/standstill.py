@@ -2,6 +2,7 @@
 
 from datetime import timedelta
 
+from invelo.core.decide.fatigue import OFTEN
 from invelo.core.decide.schools import outcome_of
 from invelo.core.decide.situation import Proposal, Situation, hold, rules
 from invelo.core.errors import InputError
@@ -24,8 +25,8 @@ OLD_DAYS = 28
 SAME_SURFACE = 6
 """Sessions on one surface after which another is proposed (ours)."""
 
-OFTEN, HARD_EFFORT = 3, 9.0
-"""Days a week and mean effort from which a standstill is more likely tiredness (ours)."""
+HARD_EFFORT = 9.0
+"""Mean effort from which a standstill on many days is more likely tiredness (ours)."""
 
 
 def plateau(situation: Situation) -> Proposal | None:

@@ -18,6 +18,7 @@ from pathlib import Path
 
 import httpx2 as httpx
 import uvicorn
+from sqlalchemy import Engine
 
 from invelo import postgres
 from invelo.api.app import create_app
@@ -86,22 +87,31 @@ def _service() -> Iterator[httpx.Client]:
             engine = engine_for(url)
             with transaction(engine) as db:
                 load(db, datetime.now(UTC), weeks=8)
-            app = create_app(Settings(), engine)
-
-            @app.post("/api/empty")
-            def empty(coach: Coach) -> dict[str, str]:
-                return {}
-
-            app.router.routes.insert(0, app.router.routes.pop())  # before the front end's pages
-            listener = listen("127.0.0.1", 18500, asked=False)
-            running = uvicorn.Server(uvicorn.Config(app, log_level="critical", access_log=False))
-            thread = threading.Thread(target=running.run, kwargs={"sockets": [listener]})
-            thread.start()
-            base = f"http://127.0.0.1:{listener.getsockname()[1]}"
-            with httpx.Client(base_url=base) as client:
+            with serving(engine) as client:
                 body = {"email": COACH_EMAIL, "password": COACH_PASSWORD}
                 client.post("/api/sign-in", json=body).raise_for_status()
                 yield client
-            running.should_exit = True
-            thread.join()
             engine.dispose()
+
+
+@contextmanager
+def serving(engine: Engine) -> Iterator[httpx.Client]:
+    """The application over a database, with one endpoint that does nothing."""
+    app = create_app(Settings(), engine)
+
+    @app.post("/api/empty")
+    def empty(coach: Coach) -> dict[str, str]:
+        return {}
+
+    app.router.routes.insert(0, app.router.routes.pop())  # before the front end's pages
+    listener = listen("127.0.0.1", 18500, asked=False)
+    running = uvicorn.Server(uvicorn.Config(app, log_level="critical", access_log=False))
+    thread = threading.Thread(target=running.run, kwargs={"sockets": [listener]})
+    thread.start()
+    try:
+        base = f"http://127.0.0.1:{listener.getsockname()[1]}"
+        with httpx.Client(timeout=60, base_url=base) as client:
+            yield client
+    finally:
+        running.should_exit = True
+        thread.join()

@@ -13,12 +13,14 @@ from uuid import UUID
 import psycopg
 from fastapi import APIRouter, Request
 from fastapi.responses import StreamingResponse
+from pydantic import Field
 from starlette.concurrency import run_in_threadpool
 
 from invelo.api.context import Coach, Database, Now, Token
 from invelo.api.log_shapes import LoggedSession, sessions_of
 from invelo.api.problems import ERRORS
 from invelo.api.shapes import Shape
+from invelo.core.log import PAIN_STOP
 from invelo.store import accounts, live
 from invelo.store.database import transaction
 from invelo.store.logs import LoggedSession as Logged
@@ -51,6 +53,7 @@ class LiveFloor(Shape):
     """Everyone on the floor."""
 
     now: datetime
+    pain_stop: int = Field(description="Pain from which a movement ends, 0–10.")
     people: list[AtWorkNow]
 
 
@@ -75,7 +78,7 @@ def get_live(coach: Coach, db: Database, now: Now) -> LiveFloor:
                 session=sessions_of(db, [Logged(one.session, one.sets)])[0],
             )
         )
-    return LiveFloor(now=now, people=found)
+    return LiveFloor(now=now, pain_stop=PAIN_STOP, people=found)
 
 
 @router.get(

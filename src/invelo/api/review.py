@@ -11,7 +11,7 @@ from pydantic import Field
 from invelo.api.context import Coach, Database, Now, moment_for
 from invelo.api.log_shapes import LoggedSession, sessions_of
 from invelo.api.problems import ERRORS
-from invelo.api.shapes import Input, RungName, Shape
+from invelo.api.shapes import Explained, Input, RungName, Shape
 from invelo.core.decide import Outcome
 from invelo.core.decide.afterwards import AFTER_DAYS, turnout
 from invelo.core.rules import RULES
@@ -28,6 +28,12 @@ class Rule(Shape):
     id: str = Field(examples=["range.gate-met"])
     sentence: str
     source: str
+
+
+class ComputedInput(Input):
+    """A figure that a rule saw, with how it came about where it was computed."""
+
+    explained: Explained | None = None
 
 
 class Message(Shape):
@@ -62,7 +68,7 @@ class Decision(Shape):
     amount: float | None = Field(description="Sets, days a week, weeks or a share.")
     plain: bool = Field(description="Whether it may be taken along with others.")
     reason: str
-    figures: list[Input]
+    figures: list[ComputedInput]
     rules: list[Rule]
     confidence: Literal["high", "medium", "low"]
     confidence_why: str
@@ -231,7 +237,7 @@ def decision_of(
         amount=row.amount,
         plain=bool(row.inputs.get("plain")),
         reason=row.reason,
-        figures=[Input.model_validate(figure) for figure in row.figures],
+        figures=[ComputedInput.model_validate(figure) for figure in row.figures],
         rules=[Rule.model_validate(RULES[rule]) for rule in row.rules],
         confidence=row.confidence,
         confidence_why=row.confidence_why,

@@ -179,24 +179,8 @@ def _line(line: squad.SquadLine) -> SquadLine:
         expected=_expected(line.expected, UNIT.validate_python(rung.unit) if rung else "reps"),
         last_session=line.last.local_date if line.last else None,
         today=line.today,
-        waiting=[_waiting(one) for one in line.waiting],
+        waiting=[Waiting.model_validate(one) for one in line.waiting],
         marks=[Mark(kind=mark.kind, text=mark.text) for mark in line.marks],
-    )
-
-
-def _waiting(one: squad.Waiting) -> Waiting:
-    row = one.row
-    return Waiting(
-        id=row.id,
-        ladder_id=row.ladder_id,
-        goal=one.goal,
-        outcome=row.outcome,
-        from_rung=one.from_name,
-        to_rung=row.made["name"] if row.made else one.to_name,
-        reason=row.reason,
-        confidence=row.confidence,
-        plain=bool(row.inputs.get("plain")),
-        weekly=row.monday is not None,
     )
 
 

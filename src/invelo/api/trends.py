@@ -237,7 +237,7 @@ def get_trends(
         goal_forecast=Forecast.model_validate(told.goal) if told.goal else None,
         why_no_forecast=told.why_not,
         sessions=[SessionOnLine.model_validate(one) for one in done],
-        load=_load(reach.loads(db, [athlete.id], since).get(athlete.id, []), since, today),
+        load=_load(reach.loads(db, athlete.id, since), since, today),
         weeks=[RegionWeek.model_validate(one) for one in tallies],
         sides=_sides(tallies),
         adherence=[WeekDone.model_validate(one) for one in adherence],

@@ -10,7 +10,7 @@ from typing import Literal
 from invelo.core.body import Body
 from invelo.core.errors import InputError
 from invelo.core.estimate import Estimate, Input
-from invelo.core.log import PAIN_STOP, OneSide, SetRecord
+from invelo.core.log import PAIN_STOP, OneSide, SetKind, SetRecord
 from invelo.core.movement import Modifiers, Movement
 from invelo.core.posture.form import Lane
 from invelo.core.predict import Done, Known
@@ -28,12 +28,16 @@ EVIDENCE_EFFORT = {"reps": 6.0, "s": 9.5}
 reps in reserve near its top; of a hold only its end tells)."""
 
 
+TELLING_KINDS: tuple[SetKind, ...] = ("work", "single")
+"""Kinds of set that are done fresh and whole."""
+
+
 def tells(done: SetRecord) -> bool:
     """Whether a logged set says something of capacity: clean, hard enough, not cut by pain, and not
     done tired on purpose or broken into pieces."""
     return (
         done.clean
-        and done.kind in ("work", "single")
+        and done.kind in TELLING_KINDS
         and done.least >= 1
         and done.effort >= EVIDENCE_EFFORT[done.unit]
         and done.pain < PAIN_STOP

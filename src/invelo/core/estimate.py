@@ -66,6 +66,13 @@ class Estimate:
 
 
 @dataclass(frozen=True)
+class ComputedInput(Input):
+    """A figure among the inputs that was itself computed, with its own account."""
+
+    estimate: Estimate | None = None
+
+
+@dataclass(frozen=True)
 class Part:
     """One cause of uncertainty: what the result becomes at its low and at its high end."""
 

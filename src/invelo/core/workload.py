@@ -4,14 +4,19 @@ The ratio of short over long load is shown as a caution and never as a predictio
 measure is disputed (Impellizzeri et al. 2020).
 """
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date, timedelta
+from typing import TypeVar
 
 import numpy as np
+from numpy.lib.stride_tricks import sliding_window_view
+from numpy.typing import NDArray
 
 from invelo.core.errors import InputError, require_within
 from invelo.core.estimate import Array, Derivation, Estimate, Input
+
+K = TypeVar("K")
 
 SHORT_DAYS, LONG_DAYS = 7, 28
 """Days of the short and of the long load."""
@@ -42,6 +47,18 @@ EXPONENTIAL_SOURCE = "Williams et al. 2017, Br J Sports Med 51(3):209–210, fro
 DISPUTE_SOURCE = "Impellizzeri et al. 2020, Int J Sports Physiol Perform 15(6):907–913, from memory"
 
 
+def minutes_of(lasted: Array | float) -> Array:
+    """Minutes of sessions that lasted so many seconds up to their last set; a day at most."""
+    found: Array = np.minimum(24 * 60.0, np.asarray(lasted) / 60.0 + AFTER_LAST_SET)
+    return found
+
+
+def load_of(effort: Array | float, minutes: Array | float) -> Array:
+    """Effort × minutes as far as they are believed, arbitrary units."""
+    found: Array = np.asarray(effort) * np.clip(minutes, LEAST_MINUTES, MOST_MINUTES)
+    return found
+
+
 @dataclass(frozen=True)
 class SessionLoad:
     """What a session asked in all.
@@ -66,7 +83,7 @@ class SessionLoad:
     @property
     def load(self) -> float:
         """Effort × minutes, arbitrary units."""
-        return self.effort * min(MOST_MINUTES, max(LEAST_MINUTES, self.minutes))
+        return float(load_of(self.effort, self.minutes))
 
     @property
     def told(self) -> Estimate:
@@ -111,33 +128,44 @@ def exponential(series: Array, days: int) -> Array:
     """Exponentially weighted mean, λ = 2 ÷ (days + 1), begun at the first day's load.
 
     Args:
-        series: shape `(n,)`, a value a day.
+        series: shape `(…, n)`, a value a day; NaN before the first.
         days: N of the weight.
 
     Returns:
-        Shape `(n,)`.
+        Shape `(…, n)`.
 
     Source: Williams et al. 2017.
     """
     weight = 2.0 / (days + 1)
-    found = np.empty(len(series))
-    at = float(series[0]) if len(series) else 0.0
-    for i, value in enumerate(series):
-        at = value if i == 0 else weight * value + (1.0 - weight) * at
-        found[i] = at
+    found = np.empty_like(series)
+    at = np.full(series.shape[:-1], np.nan)
+    for i in range(series.shape[-1]):
+        value = series[..., i]
+        at = np.where(np.isnan(at), value, weight * value + (1.0 - weight) * at)
+        found[..., i] = at
     return found
 
 
 def rolling(series: Array, days: int) -> Array:
     """Plain mean of the last `days`; of as many as there are at the beginning.
 
+    Args:
+        series: shape `(…, n)`; NaN before the first.
+        days: how many.
+
     Returns:
-        Shape `(n,)`.
+        Shape `(…, n)`.
     """
-    sums = np.concatenate(([0.0], np.cumsum(series)))
-    at = np.arange(1, len(series) + 1)
-    begun = np.maximum(0, at - days)
-    found: Array = (sums[at] - sums[begun]) / (at - begun)
+    told = ~np.isnan(series)
+
+    def lately(values: Array) -> Array:
+        sums = np.cumsum(values, axis=-1)
+        before: Array = sums.copy()
+        before[..., days:] -= sums[..., :-days]
+        return before
+
+    with np.errstate(invalid="ignore"):
+        found: Array = lately(np.where(told, series, 0.0)) / lately(told.astype(float))
     return found
 
 
@@ -146,19 +174,60 @@ def short_over_long(short: Array, long: Array) -> Array:
     and of free days does not alarm. NaN before 28 days, and where nothing was done for long.
 
     Args:
-        short, long: shape `(n,)`.
+        short, long: shape `(…, n)`; NaN before the first day.
 
     Returns:
-        Shape `(n,)`.
+        Shape `(…, n)`.
     """
     with np.errstate(divide="ignore", invalid="ignore"):
         plain = np.where(long > 0, short / long, np.nan)
-    found = np.full(len(plain), np.nan)
-    for i in range(LONG_DAYS - 1, len(plain)):
-        week = plain[i - SHORT_DAYS + 1 : i + 1]
-        if not np.isnan(week).any():
-            found[i] = week.mean()
+    found = np.full_like(plain, np.nan)
+    if plain.shape[-1] >= SHORT_DAYS:
+        weeks = sliding_window_view(plain, SHORT_DAYS, axis=-1)
+        found[..., SHORT_DAYS - 1 :] = weeks.mean(axis=-1)
+    found[np.cumsum(~np.isnan(long), axis=-1) < LONG_DAYS] = np.nan
     return found
+
+
+def daily_loads(days: NDArray[np.int64], loads: Array, length: int) -> Array:
+    """Load by day of a span that ends today; NaN before the first session.
+
+    Args:
+        days: of each session, counted from the first of the span, shape `(sessions,)`; at least
+            one.
+        loads: effort × minutes, as many.
+        length: days of the span; what lies beyond is left out.
+
+    Returns:
+        Shape `(length,)`.
+    """
+    series = np.full(length, np.nan)
+    held = (days >= 0) & (days < length)
+    if held.any():
+        series[days[held].min() :] = 0.0
+        np.add.at(series, days[held], loads[held])
+    return series
+
+
+def newest_ratios(series: Mapping[K, Array]) -> dict[K, float | None]:
+    """Exponential short over long of many athletes at once, each on their own last day; None where
+    it is not told. A single athlete's is the newest of `workload`.
+
+    Args:
+        series: by athlete, shape `(days,)`, as `daily_loads` gives it.
+    """
+    if not series:
+        return {}
+    length = max(len(one) for one in series.values())
+    aligned = np.full((len(series), length), np.nan)
+    for row, one in zip(aligned, series.values(), strict=True):
+        row[length - len(one) :] = one
+    short, long = exponential(aligned, SHORT_DAYS), exponential(aligned, LONG_DAYS)
+    newest = short_over_long(short, long)[:, -1]
+    return {
+        key: None if np.isnan(value) else float(value)
+        for key, value in zip(series, newest, strict=True)
+    }
 
 
 def monotony(week: Sequence[float]) -> float | None:

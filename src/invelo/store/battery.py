@@ -108,7 +108,7 @@ def keep_test(db: Session, athlete: Athlete, test: NewTest, moment: Moment) -> t
 
 def capacities(db: Session, athlete_id: UUID) -> dict[Lane, Pool]:
     """Capacity by group of like tests."""
-    known = capacity.everything(db, athlete_id)
+    known = capacity.newest(db, athlete_id, capacity.measures(db, athlete_id))
     return {key: pool(those) for key, those in groups_of(known).items()}
 
 
@@ -138,7 +138,7 @@ class Standing:
 
 def standings(db: Session, athlete: Athlete, today: date) -> tuple[Standing, ...]:
     """Where an athlete stands in every group that was tested, by family."""
-    groups = groups_of(capacity.everything(db, athlete.id))
+    groups = groups_of(capacity.newest(db, athlete.id, capacity.measures(db, athlete.id)))
     views = [ladder.view(db, row, athlete, today) for row in ladder.of_athlete(db, athlete.id)]
     found = []
     for known in groups.values():

@@ -1,14 +1,16 @@
 """What is kept of an athlete's tests and sets, as evidence of capacity."""
 
+from datetime import date
 from uuid import UUID
 
 from sqlmodel import Session, col, select
 
-from invelo.core.capacity import Evidence, evidence, tells
+from invelo.core.capacity import EVIDENCE_SESSIONS, Evidence, evidence, tells
 from invelo.core.catalogue import catalogue
+from invelo.core.posture.form import Lane
 from invelo.store import logs
 from invelo.store.rows import ONE_SIDE, about_of, body_on, modifiers_of, set_of
-from invelo.store.tables import Ladder, Measure, Rung, Test
+from invelo.store.tables import LoggedSet, Measure, Rung, Test
 
 
 def measures(db: Session, athlete_id: UUID) -> list[Measure]:
@@ -38,44 +40,68 @@ def test_evidence(test: Test, bodies: list[Measure]) -> Evidence:
     )
 
 
-def ladder_evidence(
-    db: Session, row: Ladder, bodies: list[Measure], rungs: list[Rung]
-) -> tuple[Evidence, ...]:
-    """Everything kept that says something of the capacity a ladder asks for."""
-    lanes = {catalogue().find_movement(rung.movement).posture.lane for rung in rungs}
-    found = (*_tests(db, row.athlete_id, bodies), *_sets(db, row.athlete_id, bodies))
+def of_rungs(db: Session, athlete_id: UUID, rungs: list[Rung]) -> tuple[Evidence, ...]:
+    """Everything kept that says something of the capacity that rungs ask for, oldest first: for a
+    record, or to fit figures of their own. What speaks now is `newest`."""
+    bodies = measures(db, athlete_id)
+    lanes = _lanes(rungs)
+    found = (
+        *_tests(db, athlete_id, bodies),
+        *(
+            _set_evidence(session.row.local_date, done, bodies)
+            for session in logs.of_athlete(db, athlete_id)
+            for done in session.sets
+            if catalogue().find_movement(done.movement).posture.lane in lanes
+            and not catalogue().find_movement(done.movement).effort_only
+            and tells(set_of(done))
+        ),
+    )
     return tuple(one for one in found if one.load.setup.form.lane in lanes)
+
+
+def newest(
+    db: Session, athlete_id: UUID, bodies: list[Measure], rungs: list[Rung] | None = None
+) -> tuple[Evidence, ...]:
+    """The evidence that can speak for an athlete now: their tests, and of each movement and side
+    the telling sets of as many days as a pool takes.
+
+    Args:
+        db: one transaction.
+        athlete_id: whose.
+        bodies: their measures, oldest first.
+        rungs: in whose lanes; every lane if left out.
+    """
+    lanes = None if rungs is None else _lanes(rungs)
+    movements = [
+        one.id
+        for one in catalogue().movement
+        if not one.effort_only and (lanes is None or one.posture.lane in lanes)
+    ]
+    rows = logs.newest_telling(db, athlete_id, movements, EVIDENCE_SESSIONS)
+    found = (
+        *_tests(db, athlete_id, bodies),
+        *(_set_evidence(day, done, bodies) for day, done in rows if tells(set_of(done))),
+    )
+    return tuple(one for one in found if lanes is None or one.load.setup.form.lane in lanes)
+
+
+def _lanes(rungs: list[Rung]) -> set[Lane]:
+    return {catalogue().find_movement(rung.movement).posture.lane for rung in rungs}
 
 
 def _tests(db: Session, athlete_id: UUID, bodies: list[Measure]) -> tuple[Evidence, ...]:
     return tuple(test_evidence(test, bodies) for test in tests_of(db, athlete_id))
 
 
-def _sets(db: Session, athlete_id: UUID, bodies: list[Measure]) -> tuple[Evidence, ...]:
-    found = []
-    for session in logs.of_athlete(db, athlete_id):
-        day = session.row.local_date
-        for done in session.sets:
-            movement = catalogue().find_movement(done.movement)
-            if movement.effort_only or not tells(set_of(done)):
-                continue
-            found.append(
-                evidence(
-                    day,
-                    "set",
-                    body_on(bodies, day),
-                    movement,
-                    modifiers_of(done),
-                    done.amount,
-                    done.effort,
-                    ONE_SIDE.validate_python(done.side),
-                    about_of(done),
-                )
-            )
-    return tuple(found)
-
-
-def everything(db: Session, athlete_id: UUID) -> tuple[Evidence, ...]:
-    """All tests and telling sets of an athlete, whatever they are of."""
-    bodies = measures(db, athlete_id)
-    return (*_tests(db, athlete_id, bodies), *_sets(db, athlete_id, bodies))
+def _set_evidence(day: date, done: LoggedSet, bodies: list[Measure]) -> Evidence:
+    return evidence(
+        day,
+        "set",
+        body_on(bodies, day),
+        catalogue().find_movement(done.movement),
+        modifiers_of(done),
+        done.amount,
+        done.effort,
+        ONE_SIDE.validate_python(done.side),
+        about_of(done),
+    )

@@ -1,11 +1,13 @@
 """Columns that more than one table has: instants, local days, where a result came from."""
 
+from collections.abc import Iterable
 from datetime import date, datetime
 from typing import Any
 
-from sqlalchemy import CheckConstraint, DateTime
+from sqlalchemy import ARRAY, CheckConstraint, DateTime, Uuid, any_, literal
 from sqlalchemy.dialects.postgresql import JSONB
-from sqlmodel import Field, SQLModel
+from sqlalchemy.types import TypeEngine
+from sqlmodel import Field, SQLModel, col
 
 from invelo.core import MODEL_VERSION
 from invelo.core.catalogue import CATALOGUE_VERSION
@@ -42,6 +44,11 @@ def one_of(column: str, *values: str) -> CheckConstraint:
 def json_column() -> Any:
     """Whatever the core writes as JSON."""
     return Field(sa_type=JSONB, nullable=False)
+
+
+def among(column: Any, values: Iterable[Any], of: TypeEngine[Any] | None = None) -> Any:
+    """Whether a column is one of so many ids, or values of a type: one parameter however many."""
+    return col(column) == any_(literal(list(values), ARRAY(of or Uuid())))
 
 
 class Dated(SQLModel):

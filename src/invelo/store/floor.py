@@ -15,7 +15,7 @@ from invelo.core.dose import amount_of
 from invelo.core.errors import InputError, require_within
 from invelo.core.log import OneSide, SetKind, SetRecord, Told
 from invelo.core.movement import Modifiers, Movement
-from invelo.store import guard, judge, logs
+from invelo.store import guard, judge, logs, sums
 from invelo.store import ladder as ladders
 from invelo.store.columns import dated
 from invelo.store.errors import ConflictError, MissingError
@@ -304,6 +304,6 @@ def finish(
     session.finished_at = moment.at
     session.effort = effort
     db.add(session)
-    db.flush()
+    sums.settle(db, session)
     judge.judge(db, athlete, session, moment)
     return judge.decisions_of(db, session)

@@ -2,6 +2,7 @@
 
 from collections.abc import Collection, Sequence
 from datetime import date
+from typing import Any
 from uuid import UUID
 
 from sqlmodel import Session, col, select, update
@@ -9,13 +10,14 @@ from sqlmodel import Session, col, select, update
 from invelo.core.capacity import Pool
 from invelo.core.decide import Answered, Neighbour, Proposal, Situation, WeekSeen, decide
 from invelo.core.decide.offers import offers
+from invelo.core.estimate import ComputedInput, Input
 from invelo.store import ladder as ladders
-from invelo.store import logs
+from invelo.store import logs, sums
 from invelo.store.columns import dated
 from invelo.store.ladder import LadderView
 from invelo.store.moment import Moment
 from invelo.store.review_tables import Decision
-from invelo.store.rows import SCHOOL, body_of, rung_columns
+from invelo.store.rows import SCHOOL, body_of, rung_columns, stored
 from invelo.store.tables import Athlete, Ladder, Rung, TrainingSession
 
 SESSIONS_JUDGED = 12
@@ -61,6 +63,8 @@ def judge_all(
     db: Session, athlete: Athlete, sessions: Sequence[TrainingSession], moment: Moment
 ) -> None:
     """Judge each ladder once, by the newest of some sessions, oldest first, that touched it."""
+    for session in sessions:
+        sums.settle(db, session)
     left: set[UUID] = {row.id for session in sessions for row in _touched(db, session)}
     for session in reversed(sessions):
         here = left & {row.id for row in _touched(db, session)}
@@ -72,6 +76,7 @@ def judge_anew(db: Session, athlete: Athlete, session: TrainingSession, moment: 
     """Judge a session again to which something came late, where the coach has not answered."""
     if session.finished_at is None:
         return
+    sums.settle(db, session)
     answered = {row.ladder_id for row in decisions_of(db, session) if row.answered_by is not None}
     open_ones = [row.id for row in _touched(db, session) if row.id not in answered]
     judge(db, athlete, session, moment, open_ones)
@@ -200,7 +205,7 @@ def keep(
         made=rung_columns(proposal.rung) if proposal.rung else None,
         amount=proposal.amount,
         reason=proposal.reason,
-        figures=[{"name": f.name, "value": f.value, "unit": f.unit} for f in proposal.figures],
+        figures=[_figure(one) for one in proposal.figures],
         rules=[rule.id for rule in proposal.rules],
         confidence=proposal.confidence,
         confidence_why=proposal.confidence_why,
@@ -222,3 +227,11 @@ def keep(
     db.add(decision)
     db.flush()
     return decision
+
+
+def _figure(one: Input) -> dict[str, Any]:
+    """A figure a rule saw, with its account where it was computed."""
+    told = {"name": one.name, "value": one.value, "unit": one.unit}
+    if isinstance(one, ComputedInput) and one.estimate is not None:
+        return {**told, "explained": stored(one.estimate)}
+    return told

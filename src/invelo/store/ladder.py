@@ -202,24 +202,23 @@ def delete(db: Session, row: Ladder) -> None:
 
 def known(db: Session, row: Ladder) -> tuple[Evidence, ...]:
     """Everything kept that says something of the athlete's capacity in the ladder's lanes."""
-    return capacity.ladder_evidence(
-        db, row, capacity.measures(db, row.athlete_id), rungs_of(db, row.id)
-    )
+    return capacity.of_rungs(db, row.athlete_id, rungs_of(db, row.id))
 
 
 def view(db: Session, row: Ladder, athlete: Athlete, today: date) -> LadderView:
     """The ladder as it stands for its athlete on a day, theirs."""
     rungs = rungs_of(db, row.id)
     bodies = capacity.measures(db, athlete.id)
-    evidence = capacity.ladder_evidence(db, row, bodies, rungs)
+    evidence = capacity.newest(db, athlete.id, bodies, rungs)
     return _view(db, row, athlete, rungs, bodies[-1], evidence, today)
 
 
 def view_for(db: Session, row: Ladder, other: Athlete, today: date) -> LadderView:
     """The same ladder measured for another athlete, by their own tests and sets."""
     rungs = rungs_of(db, row.id)
-    body = capacity.measures(db, other.id)[-1]
-    return _view(db, row, other, rungs, body, capacity.everything(db, other.id), today)
+    bodies = capacity.measures(db, other.id)
+    evidence = capacity.newest(db, other.id, bodies, rungs)
+    return _view(db, row, other, rungs, bodies[-1], evidence, today)
 
 
 def _view(
@@ -261,6 +260,7 @@ def record_placement(
         row.standing_id = placed.id
     db.add(row)
     if placement is not None:
+        told = placement.capacity
         db.add(
             tables.Placement(
                 ladder_id=row.id,
@@ -272,8 +272,13 @@ def record_placement(
                     "stature_m": seen.measure.stature_m,
                     "standing": str(row.standing_id),
                 },
+                likely=told.likely,
+                low=told.low,
+                high=told.high,
+                unit=told.unit,
+                told_on=max(one.day for one in placement.known.members),
                 result={
-                    "capacity": stored(placement.capacity),
+                    "capacity": stored(told),
                     "reach": stored(placement.reach),
                     "predictions": {
                         str(rung.id): [p.low, p.likely, p.high]
@@ -281,7 +286,6 @@ def record_placement(
                         if p is not None
                     },
                     "narrower": placement.narrower,
-                    "told_on": max(one.day for one in placement.known.members).isoformat(),
                 },
             )
         )

@@ -1,17 +1,24 @@
 """Reading what was logged. A corrected set is passed over in favour of its correction."""
 
 from collections import defaultdict
+from collections.abc import Collection
 from dataclasses import dataclass
 from datetime import date
+from typing import Any
 from uuid import UUID
 
+from sqlalchemy import ColumnElement, Text, case, func
 from sqlalchemy.dialects.postgresql import distinct_on
+from sqlalchemy.orm import aliased
 from sqlmodel import Session, col, select
 from sqlmodel.sql.expression import SelectOfScalar
 
-from invelo.core.log import SessionRecord
+from invelo.core.capacity import EVIDENCE_EFFORT, TELLING_KINDS
+from invelo.core.catalogue import catalogue
+from invelo.core.log import PAIN_STOP, SessionRecord
+from invelo.store.columns import among
 from invelo.store.rows import session_of
-from invelo.store.tables import LoggedSet, Rung, TrainingSession
+from invelo.store.tables import Athlete, Ladder, LoggedSet, Rung, TrainingSession
 
 LOOK_BACK = 60
 """Sessions of a ladder that are read for a decision or a placement."""
@@ -34,7 +41,7 @@ def standing_sets(db: Session, session_ids: list[UUID]) -> dict[UUID, list[Logge
     """The sets of some sessions that no later row corrects, by session, in order."""
     rows = db.exec(
         select(LoggedSet)
-        .where(col(LoggedSet.session_id).in_(session_ids))
+        .where(among(LoggedSet.session_id, session_ids))
         .order_by(col(LoggedSet.at), col(LoggedSet.number), col(LoggedSet.id))
     ).all()
     corrected = {row.corrects for row in rows}
@@ -45,7 +52,7 @@ def standing_sets(db: Session, session_ids: list[UUID]) -> dict[UUID, list[Logge
     return found
 
 
-def _newest_first(athlete_id: UUID, most: int) -> SelectOfScalar[TrainingSession]:
+def _newest_first(athlete_id: Any, most: int) -> SelectOfScalar[TrainingSession]:
     """Finished sessions of an athlete."""
     return (
         select(TrainingSession)
@@ -58,16 +65,68 @@ def _newest_first(athlete_id: UUID, most: int) -> SelectOfScalar[TrainingSession
     )
 
 
+def newest_telling(
+    db: Session, athlete_id: UUID, movements: Collection[str], days: int
+) -> list[tuple[date, LoggedSet]]:
+    """The sets that say something of capacity on the newest days of each movement and side on which
+    any did, oldest first.
+
+    Args:
+        db: one transaction.
+        athlete_id: whose.
+        movements: of the catalogue.
+        days: how many of each.
+
+    Source: `invelo.core.capacity.tells`, which has the last word.
+    """
+    held = [one for one in movements if catalogue().find_movement(one).unit == "s"]
+    least_effort = case(
+        (among(LoggedSet.movement, held, Text()), EVIDENCE_EFFORT["s"]),
+        else_=EVIDENCE_EFFORT["reps"],
+    )
+    recent = _newest_first(athlete_id, LOOK_BACK).with_only_columns(col(TrainingSession.id))
+    nth = func.dense_rank().over(
+        partition_by=(col(LoggedSet.movement), col(LoggedSet.side)),
+        order_by=col(TrainingSession.local_date).desc(),
+    )
+    ranked = (
+        select(col(LoggedSet.id), col(TrainingSession.local_date), nth.label("nth"))
+        .join(TrainingSession, col(TrainingSession.id) == LoggedSet.session_id)
+        .where(
+            col(LoggedSet.session_id).in_(recent),
+            among(LoggedSet.movement, movements, Text()),
+            col(LoggedSet.clean),
+            col(LoggedSet.kind).in_(TELLING_KINDS),
+            func.coalesce(LoggedSet.least, LoggedSet.amount) >= 1,
+            LoggedSet.effort >= least_effort,
+            LoggedSet.pain < PAIN_STOP,
+            stands(),
+        )
+        .subquery()
+    )
+    statement = (
+        select(ranked.c.local_date, LoggedSet)
+        .join(LoggedSet, col(LoggedSet.id) == ranked.c.id)
+        .where(ranked.c.nth <= days)
+        .order_by(ranked.c.local_date, col(LoggedSet.at), col(LoggedSet.number))
+    )
+    return [(day, row) for day, row in db.exec(statement)]
+
+
+def stands() -> ColumnElement[bool]:
+    """Whether no later row corrects a set."""
+    later = aliased(LoggedSet)
+    return ~select(later.id).where(later.corrects == LoggedSet.id).exists()
+
+
 def finished(db: Session, ladder_id: UUID, most: int = LOOK_BACK) -> list[LoggedSession]:
     """The newest finished sessions of a ladder, oldest first, with the sets done on it."""
     rungs = select(Rung.id).where(Rung.ladder_id == ladder_id)
-    touched = select(LoggedSet.session_id).where(col(LoggedSet.rung_id).in_(rungs))
-    rows = db.exec(
-        select(TrainingSession)
-        .where(col(TrainingSession.id).in_(touched), col(TrainingSession.finished_at).is_not(None))
-        .order_by(col(TrainingSession.at).desc(), col(TrainingSession.id))
-        .limit(most)
-    ).all()
+    touches = select(LoggedSet.id).where(
+        LoggedSet.session_id == TrainingSession.id, col(LoggedSet.rung_id).in_(rungs)
+    )
+    whose = select(Ladder.athlete_id).where(Ladder.id == ladder_id).scalar_subquery()
+    rows = db.exec(_newest_first(whose, most).where(touches.exists())).all()
     sets = standing_sets(db, [row.id for row in rows])
     own = set(db.exec(rungs))
     return [
@@ -96,20 +155,33 @@ def unfinished(db: Session, athlete_id: UUID) -> list[LoggedSession]:
 
 def newest_of(db: Session, athlete_ids: list[UUID]) -> dict[UUID, TrainingSession]:
     """The newest finished session of each athlete who has one."""
-    statement = (
-        select(TrainingSession)
+    newest = (
+        select(TrainingSession.id)
         .where(
-            col(TrainingSession.athlete_id).in_(athlete_ids),
-            col(TrainingSession.finished_at).is_not(None),
+            TrainingSession.athlete_id == Athlete.id, col(TrainingSession.finished_at).is_not(None)
         )
-        .ext(distinct_on(col(TrainingSession.athlete_id)))
-        .order_by(
-            col(TrainingSession.athlete_id),
-            col(TrainingSession.at).desc(),
-            col(TrainingSession.id),
-        )
+        .order_by(col(TrainingSession.at).desc(), col(TrainingSession.id))
+        .limit(1)
+        .scalar_subquery()
     )
-    return {row.athlete_id: row for row in db.exec(statement)}
+    ids = select(newest).where(among(Athlete.id, athlete_ids))
+    rows = db.exec(select(TrainingSession).where(col(TrainingSession.id).in_(ids)))
+    return {row.athlete_id: row for row in rows}
+
+
+def worst_pain(db: Session, session_ids: list[UUID]) -> dict[UUID, tuple[int, str]]:
+    """The worst pain of sessions in which there was some, and where."""
+    statement = (
+        select(col(LoggedSet.session_id), col(LoggedSet.pain), col(LoggedSet.pain_place))
+        .where(
+            among(LoggedSet.session_id, session_ids),
+            LoggedSet.pain > 0,
+            stands(),
+        )
+        .ext(distinct_on(col(LoggedSet.session_id)))
+        .order_by(col(LoggedSet.session_id), col(LoggedSet.pain).desc(), col(LoggedSet.at))
+    )
+    return {session: (pain, place) for session, pain, place in db.exec(statement)}
 
 
 def history(db: Session, set_id: UUID) -> list[LoggedSet]:

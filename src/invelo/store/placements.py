@@ -50,7 +50,7 @@ def everywhere(
     """Where an athlete would stand on every ready ladder."""
     guarded = guard.of_athlete(db, athlete.id, today)
     situation = battery.situation_of(db, athlete, today)
-    known = capacity.everything(db, athlete.id)
+    known = capacity.newest(db, athlete.id, capacity.measures(db, athlete.id))
     given = {one.goal: one.id for one in ladder.of_athlete(db, athlete.id)}
     body = body_of(capacity.measures(db, athlete.id)[-1])
     found = []

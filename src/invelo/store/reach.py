@@ -1,17 +1,19 @@
 """Reach and load over time, read off what was kept."""
 
-from collections.abc import Iterable
+from collections.abc import Mapping
 from dataclasses import dataclass
-from datetime import date
+from datetime import date, timedelta
 from typing import Any
 from uuid import UUID
 
+import numpy as np
 from sqlalchemy import func
 from sqlmodel import Session, col, select
 
 from invelo.core.estimate import Estimate
 from invelo.core.trend import Point
-from invelo.core.workload import AFTER_LAST_SET, SessionLoad
+from invelo.core.workload import SessionLoad, daily_loads, load_of, minutes_of, newest_ratios
+from invelo.store.columns import among
 from invelo.store.tables import LoggedSet, Placement, Rung, TrainingSession
 
 
@@ -40,64 +42,91 @@ def over_time(db: Session, ladder_id: UUID, since: date | None = None) -> tuple[
 
     A day on which nothing new told it is left out: an old figure told again is no evidence.
     """
-    capacity = col(Placement.result)["capacity"]
     statement = (
         select(  # type: ignore[call-overload]
             Placement.local_date,
-            capacity["likely"].as_float(),
-            capacity["low"].as_float(),
-            capacity["high"].as_float(),
-            capacity["unit"].as_string(),
+            Placement.likely,
+            Placement.low,
+            Placement.high,
+            Placement.unit,
+            Placement.told_on,
             col(Placement.inputs)["session"].as_string(),
-            col(Placement.result)["told_on"].as_string(),
         )
         .where(Placement.ladder_id == ladder_id)
         .order_by(col(Placement.at), col(Placement.id))
     )
     if since is not None:
         statement = statement.where(Placement.local_date >= since)
-    by_day: dict[date, tuple[Any, ...]] = {}
-    for row in db.exec(statement):
-        by_day[row[0]] = tuple(row)
+    by_day = {row.local_date: row for row in db.exec(statement)}
     held = list(by_day.values())
-    unit = held[-1][4] if held else ""
-    rows = held[:1] + [one for one in held[1:] if one[6] is None or one[6] == one[0].isoformat()]
+    rows = held[:1] + [one for one in held[1:] if one.told_on in (None, one.local_date)]
     return tuple(
         Reached(
-            day, Estimate(likely, low, high, told), UUID(session) if session is not None else None
+            one.local_date,
+            Estimate(one.likely, one.low, one.high, one.unit),
+            UUID(one[-1]) if one[-1] is not None else None,
         )
-        for day, likely, low, high, told, session, _ in rows
-        if told == unit
+        for one in rows
+        if one.unit == held[-1].unit
     )
 
 
-def loads(db: Session, athlete_ids: Iterable[UUID], since: date) -> dict[UUID, list[SessionLoad]]:
-    """What each finished session since a day asked, by athlete. It lasts from its opening to a
-    minute after its last set; without an effort of its own, the mean of the sets' stands in."""
-    last = func.max(LoggedSet.at)
+def loads(db: Session, athlete_id: UUID, since: date) -> list[SessionLoad]:
+    """What each finished session since a day asked. It lasts from its opening to a minute after
+    its last set; without an effort of its own, the mean of the sets' stands in."""
     statement = (
-        select(  # type: ignore[call-overload]
-            TrainingSession.athlete_id,
-            TrainingSession.local_date,
-            TrainingSession.effort,
-            func.avg(LoggedSet.effort),
-            func.extract("epoch", last - TrainingSession.at),
-        )
-        .join(LoggedSet, col(LoggedSet.session_id) == TrainingSession.id)
-        .where(
-            col(TrainingSession.athlete_id).in_(list(athlete_ids)),
-            col(TrainingSession.finished_at).is_not(None),
-            TrainingSession.local_date >= since,
-        )
-        .group_by(TrainingSession.id)
-        .order_by(TrainingSession.local_date, TrainingSession.id)
+        select(TrainingSession)
+        .where(TrainingSession.athlete_id == athlete_id, *_counted(since))
+        .order_by(col(TrainingSession.local_date), col(TrainingSession.id))
     )
-    found: dict[UUID, list[SessionLoad]] = {}
-    for athlete, day, effort, of_sets, seconds in db.exec(statement):
-        minutes = min(24 * 60.0, max(0.0, float(seconds) / 60.0) + AFTER_LAST_SET)
-        one = SessionLoad(day, effort or float(of_sets), minutes, stood_in=effort is None)
-        found.setdefault(athlete, []).append(one)
-    return found
+    return [
+        SessionLoad(
+            row.local_date,
+            row.effort or row.of_sets or 0.0,
+            float(minutes_of(row.lasted_s or 0.0)),
+            stood_in=row.effort is None,
+        )
+        for row in db.exec(statement)
+    ]
+
+
+def ratios(db: Session, todays: Mapping[UUID, date], back: timedelta) -> dict[UUID, float | None]:
+    """Short over long load of many athletes, each as of their own today; None where not told.
+
+    Args:
+        db: one transaction.
+        todays: the date there, by athlete.
+        back: how far loads are read.
+    """
+    since = min(todays.values(), default=date.max) - back
+    statement = (
+        select(
+            col(TrainingSession.athlete_id),
+            func.array_agg(TrainingSession.local_date - since),
+            func.array_agg(func.coalesce(TrainingSession.effort, TrainingSession.of_sets)),
+            func.array_agg(TrainingSession.lasted_s),
+        )
+        .where(among(TrainingSession.athlete_id, todays), *_counted(since))
+        .group_by(col(TrainingSession.athlete_id))
+    )
+    return newest_ratios(
+        {
+            athlete: daily_loads(
+                np.array(days),
+                load_of(np.array(efforts), minutes_of(np.array(lasted))),
+                (todays[athlete] - since).days + 1,
+            )
+            for athlete, days, efforts, lasted in db.exec(statement)
+        }
+    )
+
+
+def _counted(since: date) -> tuple[Any, ...]:
+    return (
+        col(TrainingSession.finished_at).is_not(None),
+        col(TrainingSession.of_sets).is_not(None),
+        TrainingSession.local_date >= since,
+    )
 
 
 def training_days(db: Session, ladder_id: UUID, since: date) -> list[date]:

@@ -7,7 +7,7 @@ from typing import Any
 from uuid import UUID
 from zoneinfo import ZoneInfo
 
-from sqlalchemy import text
+from sqlalchemy import Text, cast, func, text
 from sqlalchemy.dialects.postgresql import distinct_on
 from sqlalchemy.orm import aliased
 from sqlmodel import Session, col, select
@@ -15,9 +15,9 @@ from sqlmodel import Session, col, select
 from invelo.core.body import Body
 from invelo.core.squad import Condition, Mark, marks, urgency
 from invelo.core.week.wishes import monday_of
-from invelo.core.workload import LONG_DAYS, workload
+from invelo.core.workload import LONG_DAYS
 from invelo.store import access, logs, reach
-from invelo.store.columns import dated
+from invelo.store.columns import among, dated
 from invelo.store.errors import ConflictError
 from invelo.store.moment import Moment
 from invelo.store.plan_tables import WeekPlan
@@ -39,12 +39,18 @@ RATIO_BACK = timedelta(days=4 * LONG_DAYS)
 
 @dataclass(frozen=True)
 class Waiting:
-    """A decision that waits for a word, with the names it takes to read it."""
+    """A decision that waits for a word, as the list tells it."""
 
-    row: Decision
+    id: UUID
+    ladder_id: UUID
+    outcome: str
+    reason: str
+    confidence: str
+    plain: bool
+    weekly: bool
     goal: str
-    from_name: str
-    to_name: str
+    from_rung: str
+    to_rung: str
 
 
 @dataclass(frozen=True)
@@ -140,7 +146,7 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
     people = access.athletes(db, account_id)
     ladders = db.exec(
         select(Ladder)
-        .where(col(Ladder.athlete_id).in_([a.id for a in people]))
+        .where(among(Ladder.athlete_id, [a.id for a in people]))
         .order_by(col(Ladder.created_at).desc(), col(Ladder.id))
     ).all()
     first = {ladder.athlete_id: ladder for ladder in ladders}
@@ -150,47 +156,45 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
         db.exec(
             select(Rung)
             .join(Ladder, col(Ladder.standing_id) == Rung.id)
-            .where(col(Ladder.id).in_(ids))
+            .where(among(Ladder.id, ids))
         ),
     )
-    placed = _newest(db, Placement, ids)
+    expected = _expected(db, ids)
     waiting = _waiting(db, [ladder.id for ladder in ladders])
     stopped = {one.athlete_id: one.stopped for one in ladders if one.stopped}
-    ratios = _ratios(db, people, now)
-    planned = _planned(db, people, now)
+    todays = {one.id: _today(one, now) for one in people}
+    ratios = reach.ratios(db, todays, RATIO_BACK)
+    planned = _planned(db, todays)
     last = logs.newest_of(db, [one.id for one in people])
-    sets = logs.standing_sets(db, [session.id for session in last.values()])
+    pains = logs.worst_pain(db, [session.id for session in last.values()])
     found: list[SquadLine] = []
     for athlete in people:
         ladder = first.get(athlete.id)
         key = ladder.id if ladder else None
         session = last.get(athlete.id)
-        worst = max(sets[session.id], key=lambda s: s.pain, default=None) if session else None
+        pain, place = pains.get(session.id, (0, "")) if session else (0, "")
         condition = Condition(
             stopped=stopped.get(athlete.id, ""),
-            pain=worst.pain if worst else 0,
-            pain_place=worst.pain_place if worst else "",
+            pain=pain,
+            pain_place=place,
             waiting=tuple(
-                one.row.outcome
+                one.outcome
                 for one in waiting.get(athlete.id, ())
-                if one.row.outcome != "hold"  # to go on as it is wants no word
+                if one.outcome != "hold"  # to go on as it is wants no word
             ),
             last=session.local_date if session else None,
             ratio=ratios.get(athlete.id),
         )
-        rung = standing.get(key)
-        told = placed.get(key)
-        expected = told.result["predictions"].get(str(rung.id)) if told and rung else None
         found.append(
             SquadLine(
                 athlete,
                 ladder,
-                rung,
-                expected,
+                standing.get(key),
+                expected.get(key),
                 session,
                 planned.get(athlete.id),
                 waiting.get(athlete.id, ()),
-                marks(condition, _today(athlete, now)),
+                marks(condition, todays[athlete.id]),
             )
         )
     return sorted(found, key=lambda line: (*urgency(line.marks), line.athlete.name))
@@ -200,66 +204,64 @@ def _today(athlete: Athlete, now: datetime) -> date:
     return now.astimezone(ZoneInfo(athlete.time_zone)).date()
 
 
+def _expected(db: Session, ids: list[UUID]) -> dict[Any, tuple[float, float, float]]:
+    """What each ladder's newest placement expects on the rung that is stood on."""
+    newest = (
+        select(col(Placement.result)["predictions"])
+        .where(Placement.ladder_id == Ladder.id)
+        .order_by(col(Placement.at).desc(), col(Placement.id))
+        .limit(1)
+        .scalar_subquery()
+    )
+    told = newest[cast(Ladder.standing_id, Text)]
+    rows = db.exec(select(col(Ladder.id), told).where(among(Ladder.id, ids)))
+    return {ladder_id: tuple(found) for ladder_id, found in rows if found}
+
+
 def _waiting(db: Session, ladder_ids: list[UUID]) -> dict[UUID, tuple[Waiting, ...]]:
     """Decisions that wait, by athlete, the newest ladder's first."""
     to = aliased(Rung)
+    made = col(Decision.made)["name"].as_string()
     statement = (
-        select(Decision, Ladder.athlete_id, Ladder.goal, Rung.name, to.name)  # type: ignore[call-overload]
+        select(  # type: ignore[call-overload]
+            Ladder.athlete_id,
+            Decision.id,
+            Decision.ladder_id,
+            Decision.outcome,
+            Decision.reason,
+            Decision.confidence,
+            func.coalesce(col(Decision.inputs)["plain"].as_boolean(), False),
+            col(Decision.monday).is_not(None),
+            Ladder.goal,
+            Rung.name,
+            func.coalesce(made, to.name),
+        )
         .join(Ladder, col(Ladder.id) == Decision.ladder_id)
         .join(Rung, col(Rung.id) == Decision.from_rung_id)
         .join(to, to.id == Decision.to_rung_id)
-        .where(col(Decision.ladder_id).in_(ladder_ids), col(Decision.answer).is_(None))
+        .where(among(Decision.ladder_id, ladder_ids), col(Decision.answer).is_(None))
         .order_by(col(Ladder.created_at).desc(), col(Ladder.id))
     )
     found: dict[UUID, tuple[Waiting, ...]] = {}
-    for row, athlete_id, goal, before, after in db.exec(statement):
-        one = Waiting(row, goal, before, after)
-        found[athlete_id] = (*found.get(athlete_id, ()), one)
+    for athlete_id, *told in db.exec(statement):
+        found[athlete_id] = (*found.get(athlete_id, ()), Waiting(*told))
     return found
 
 
-def _ratios(db: Session, people: list[Athlete], now: datetime) -> dict[UUID, float | None]:
-    """Short over long load of each athlete, as of today."""
-    since = now.date() - RATIO_BACK
-    kept = reach.loads(db, [one.id for one in people], since)
-    by_id = {one.id: one for one in people}
-    found: dict[UUID, float | None] = {}
-    for athlete_id, loads in kept.items():
-        today = _today(by_id[athlete_id], now)
-        held = [one for one in loads if one.day <= today]
-        found[athlete_id] = workload(held, today).on(today)[0] if held else None
-    return found
-
-
-def _planned(db: Session, people: list[Athlete], now: datetime) -> dict[UUID, int]:
+def _planned(db: Session, todays: Mapping[UUID, date]) -> dict[UUID, int]:
     """How many things are planned for today, for those whose week was planned."""
-    mondays = {one.id: monday_of(_today(one, now)) for one in people}
+    mondays = {athlete: monday_of(today) for athlete, today in todays.items()}
     statement = (
         select(WeekPlan)
-        .where(
-            col(WeekPlan.athlete_id).in_(mondays), col(WeekPlan.monday).in_(set(mondays.values()))
-        )
+        .where(among(WeekPlan.athlete_id, mondays), col(WeekPlan.monday).in_(set(mondays.values())))
         .ext(distinct_on(col(WeekPlan.athlete_id), col(WeekPlan.monday)))
         .order_by(col(WeekPlan.athlete_id), col(WeekPlan.monday), col(WeekPlan.number).desc())
     )
-    by_id = {one.id: one for one in people}
     return {
-        row.athlete_id: sum(
-            1 for _, day in row.placed if day == _today(by_id[row.athlete_id], now).weekday()
-        )
+        row.athlete_id: sum(1 for _, day in row.placed if day == todays[row.athlete_id].weekday())
         for row in db.exec(statement)
         if row.monday == mondays[row.athlete_id]
     }
-
-
-def _newest(db: Session, table: Any, ids: list[UUID], *conditions: Any) -> dict[Any, Any]:
-    statement = (
-        select(table)
-        .where(table.ladder_id.in_(ids), *conditions)
-        .ext(distinct_on(table.ladder_id))
-        .order_by(table.ladder_id, table.at.desc(), table.id)
-    )
-    return _by("ladder_id", db.exec(statement))
 
 
 def _by(column: str, rows: Iterable[Any]) -> dict[Any, Any]:

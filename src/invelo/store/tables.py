@@ -307,23 +307,40 @@ class Test(Dated, Computed, SetUp, table=True):
 
 
 class Placement(Dated, Computed, table=True):
-    """Where new evidence put the athlete on a ladder."""
+    """Where new evidence put the athlete on a ladder: capacity with its range and unit, told by
+    evidence of a day; `result` holds it whole, with how it came about."""
 
     __table_args__ = (Index("ix_placement_ladder_id_at", "ladder_id", "at"),)
 
     id: UUID = Field(default_factory=uuid4, primary_key=True)
     ladder_id: UUID = Field(foreign_key="ladder.id", ondelete="CASCADE")
     rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
+    likely: float
+    low: float
+    high: float
+    unit: str
+    told_on: date | None = None
     result: dict[str, Any] = json_column()
 
 
 class TrainingSession(Dated, table=True):
     """What an athlete did on one occasion, of one ladder or of several. Its id is made by the
-    device, or told with a planned day, so that two devices at one session write into one."""
+    device, or told with a planned day, so that two devices at one session write into one.
+
+    Once it is finished, `of_sets` is the mean effort of its standing sets and `lasted_s` the
+    seconds from its opening to the last of them; see `invelo.store.sums`.
+    """
 
     __tablename__ = "training_session"
     __table_args__ = (
         Index("ix_training_session_athlete_id_at", "athlete_id", "at"),
+        Index(
+            "ix_training_session_load",
+            "athlete_id",
+            "local_date",
+            postgresql_include=["effort", "of_sets", "lasted_s"],
+            postgresql_where=text("finished_at IS NOT NULL"),
+        ),
         within("effort", 1, 10),
     )
 
@@ -332,6 +349,8 @@ class TrainingSession(Dated, table=True):
     name: str
     finished_at: datetime | None = instant(nullable=True)
     effort: float | None = None
+    of_sets: float | None = None
+    lasted_s: float | None = None
 
 
 class LoggedSet(Dated, SetUp, table=True):
@@ -348,6 +367,7 @@ class LoggedSet(Dated, SetUp, table=True):
     __table_args__ = (
         Index("ix_logged_set_session_id", "session_id"),
         Index("ix_logged_set_rung_id", "rung_id"),
+        Index("ix_logged_set_corrects", "corrects", postgresql_where=text("corrects IS NOT NULL")),
         within("number", 1, 99),
         within("amount", 0, 3600),
         within("effort", 1, 10),

@@ -14,7 +14,7 @@ from sqlmodel import Session, col, select
 from invelo.core.catalogue import catalogue
 from invelo.core.tally import Group, WeekTally, tally
 from invelo.core.week.wishes import monday_of
-from invelo.store import capacity, person
+from invelo.store import capacity, logs, person
 from invelo.store.floor_tables import CheckIn, TechniqueNote
 from invelo.store.plan_tables import WeekPlan
 from invelo.store.review_tables import Decision
@@ -98,13 +98,11 @@ def sessions(db: Session, athlete_id: UUID, since: date) -> tuple[SessionPoint, 
 
 def _standing(athlete_id: UUID, since: date) -> tuple[Any, ...]:
     """Of finished sessions since a day, the sets that no later row corrects."""
-    later = select(LoggedSet).subquery()
-    corrected = select(later.c.id).where(later.c.corrects == col(LoggedSet.id)).exists()
     return (
         TrainingSession.athlete_id == athlete_id,
         TrainingSession.local_date >= since,
         col(TrainingSession.finished_at).is_not(None),
-        ~corrected,
+        logs.stands(),
     )
 
 
@@ -169,18 +167,17 @@ def events(db: Session, athlete_id: UUID, since: date) -> tuple[Event, ...]:
     """What else happened since a day, oldest first: answers, tests, notes, pain told, measures."""
     found: list[Event] = []
     ladders = select(Ladder.id).where(Ladder.athlete_id == athlete_id)
-    for row in db.exec(
-        select(Decision).where(
-            col(Decision.ladder_id).in_(ladders),
-            Decision.local_date >= since,
-            col(Decision.answer).in_(("take", "edit", "decline")),
-            Decision.outcome != "hold",
-        )
-    ):
-        words = f"{row.outcome.replace('-', ' ')}: {row.answer}" + (
-            f", {row.word}" if row.word else ""
-        )
-        found.append(Event(row.local_date, "decision", words))
+    answers = select(
+        col(Decision.local_date), col(Decision.outcome), col(Decision.answer), col(Decision.word)
+    ).where(
+        col(Decision.ladder_id).in_(ladders),
+        Decision.local_date >= since,
+        col(Decision.answer).in_(("take", "edit", "decline")),
+        Decision.outcome != "hold",
+    )
+    for day, outcome, answer, word in db.exec(answers):
+        words = f"{outcome.replace('-', ' ')}: {answer}" + (f", {word}" if word else "")
+        found.append(Event(day, "decision", words))
     for test in db.exec(
         select(Test).where(Test.athlete_id == athlete_id, Test.local_date >= since)
     ):

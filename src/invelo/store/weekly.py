@@ -16,6 +16,7 @@ from invelo.core.week.wishes import monday_of
 from invelo.core.workload import workload
 from invelo.store import judge, reach, week
 from invelo.store import ladder as ladders
+from invelo.store.columns import among
 from invelo.store.ladder import LadderView
 from invelo.store.moment import Moment
 from invelo.store.plan_tables import Habit, HabitTick
@@ -31,11 +32,11 @@ def due(db: Session, athletes: list[Athlete], now: datetime) -> list[Athlete]:
     """Whose last week was not looked at yet: those who train on a ladder."""
     mondays = {one.id: monday_of(_today(one, now)) for one in athletes}
     looked = select(WeekReview).where(
-        col(WeekReview.athlete_id).in_(mondays), col(WeekReview.monday).in_(mondays.values())
+        among(WeekReview.athlete_id, mondays), col(WeekReview.monday).in_(set(mondays.values()))
     )
     done = {(row.athlete_id, row.monday) for row in db.exec(looked)}
     training = set(
-        db.exec(select(Ladder.athlete_id).where(col(Ladder.athlete_id).in_(mondays)).distinct())
+        db.exec(select(Ladder.athlete_id).where(among(Ladder.athlete_id, mondays)).distinct())
     )
     return [one for one in athletes if one.id in training and (one.id, mondays[one.id]) not in done]
 
@@ -76,7 +77,7 @@ def look(db: Session, athlete: Athlete, moment: Moment) -> list[Decision]:
 def _ratios(db: Session, athlete_id: UUID, monday: date) -> tuple[float | None, float | None]:
     """Short over long load on the Sunday before a Monday, both ways."""
     sunday = monday - timedelta(days=1)
-    kept = reach.loads(db, [athlete_id], monday - RATIO_BACK).get(athlete_id, [])
+    kept = reach.loads(db, athlete_id, monday - RATIO_BACK)
     before = [one for one in kept if one.day <= sunday]
     return workload(before, sunday).on(sunday) if before else (None, None)
 

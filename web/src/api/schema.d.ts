@@ -2355,7 +2355,7 @@ export interface components {
             /** Reason */
             reason: string;
             /** Figures */
-            figures: components["schemas"]["Input"][];
+            figures: components["schemas"]["ComputedInput"][];
             /** Rules */
             rules: components["schemas"]["Rule"][];
             /**
@@ -3079,6 +3079,29 @@ export interface components {
             other: components["schemas"]["LadderSheet"];
         };
         /**
+         * ComputedInput
+         * @description A figure that a rule saw, with how it came about where it was computed.
+         */
+        ComputedInput: {
+            /**
+             * Name
+             * @example body mass
+             */
+            name: string;
+            /**
+             * Value
+             * @example 75
+             */
+            value: number | string;
+            /**
+             * Unit
+             * @default
+             * @example kg
+             */
+            unit: string;
+            explained?: components["schemas"]["Explained"] | null;
+        };
+        /**
          * Copy
          * @description A ladder for someone else too.
          */
@@ -3258,7 +3281,7 @@ export interface components {
             /** Reason */
             reason: string;
             /** Figures */
-            figures: components["schemas"]["Input"][];
+            figures: components["schemas"]["ComputedInput"][];
             /** Rules */
             rules: components["schemas"]["Rule"][];
             /**
@@ -4434,6 +4457,11 @@ export interface components {
              * Format: date-time
              */
             now: string;
+            /**
+             * Pain Stop
+             * @description Pain from which a movement ends, 0–10.
+             */
+            pain_stop: number;
             /** People */
             people: components["schemas"]["AtWorkNow"][];
         };

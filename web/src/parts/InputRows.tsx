@@ -1,8 +1,9 @@
-/** The figures that went into a result, one a line. */
+/** The figures that went into a result, one a line; one that was itself computed opens its account. */
 import type { Schema } from "../api/client";
+import { Explained } from "./Explained";
 import { plain } from "./figures";
 
-export function InputRows({ inputs }: { inputs: Schema["Input"][] }) {
+export function InputRows({ inputs }: { inputs: (Schema["Input"] | Schema["ComputedInput"])[] }) {
   return (
     <tbody>
       {inputs.map((input) => (
@@ -11,7 +12,13 @@ export function InputRows({ inputs }: { inputs: Schema["Input"][] }) {
             {input.name}
           </th>
           <td className="text-right whitespace-nowrap">
-            {plain(input.value)} {input.unit}
+            {"explained" in input && input.explained ? (
+              <Explained name={input.name} figure={input.explained} />
+            ) : (
+              <>
+                {plain(input.value)} {input.unit}
+              </>
+            )}
           </td>
         </tr>
       ))}

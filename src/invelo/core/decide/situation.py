@@ -6,7 +6,7 @@ from datetime import date
 from typing import Literal, get_args
 
 from invelo.core.dose import Purpose, School, Unit
-from invelo.core.estimate import Estimate, Input
+from invelo.core.estimate import ComputedInput, Estimate, Input
 from invelo.core.log import SessionRecord, SetRecord
 from invelo.core.rules import RULES, Rule
 from invelo.core.rung import Rung
@@ -255,8 +255,8 @@ def count(prediction: Estimate) -> str:
 
 
 def predicted(where: str, prediction: Estimate) -> Input:
-    """A predicted count as a figure."""
-    return Input(f"predicted to failure {where}", count(prediction))
+    """A predicted count as a figure that knows how it came about."""
+    return ComputedInput(f"predicted to failure {where}", count(prediction), estimate=prediction)
 
 
 def hold(

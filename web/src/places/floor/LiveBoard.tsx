@@ -15,7 +15,6 @@ const STATES: Record<Person["state"], string> = {
   done: "done",
 };
 const SHOWN = 5;
-const PAIN = 4;
 
 export function LiveBoard() {
   const { floor, line } = useLive();
@@ -43,14 +42,14 @@ export function LiveBoard() {
       )}
       <div className="grid gap-x-6 xl:grid-cols-2">
         {people.map((person) => (
-          <OnePerson key={person.athlete_id} person={person} />
+          <OnePerson key={person.athlete_id} person={person} grave={floor?.pain_stop ?? 0} />
         ))}
       </div>
     </section>
   );
 }
 
-function OnePerson({ person }: { person: Person }) {
+function OnePerson({ person, grave }: { person: Person; grave: number }) {
   const sets = person.session.sets;
   const worst = Math.max(0, ...sets.map(({ pain }) => pain));
   const done = person.state === "done";
@@ -77,7 +76,7 @@ function OnePerson({ person }: { person: Person }) {
         )}
       </p>
       <Stretch share={done ? 1 : person.steps ? person.step / person.steps : 0} />
-      {worst >= PAIN && <p className="text-over">▲ pain {worst}</p>}
+      {worst >= grave && <p className="text-over">▲ pain {worst}</p>}
       <table className="w-full">
         <caption className="sr-only">Sets of {person.athlete_name}</caption>
         <tbody>

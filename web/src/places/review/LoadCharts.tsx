@@ -100,6 +100,11 @@ interface EffortProps {
   onOpen: (session: string) => void;
 }
 
+function open(point: unknown, onOpen: EffortProps["onOpen"]) {
+  const session = (point as { payload?: Trends["sessions"][number] }).payload?.id;
+  if (session) onOpen(session);
+}
+
 export function EffortChart({ trends, onOpen }: EffortProps) {
   const rows = trends.sessions.map((one) => ({ ...one, at: at(one.day) }));
   const newest = trends.sessions.at(-1);
@@ -127,7 +132,7 @@ export function EffortChart({ trends, onOpen }: EffortProps) {
         { head: "Tempo kept", cell: (row) => `${Math.round(100 * row.tempo)} %` },
         { head: "Pain", cell: (row) => row.pain || "" },
       ]}
-      note="Points are the mean of a session's sets, crosses the whole session. Form and tempo kept stand in the table: the share of sets without such a fault."
+      note="Points are the mean of a session's sets, crosses the whole session. Form and tempo kept stand in the table: the share of sets without such a fault. A point opens its session."
     >
       <ResponsiveContainer width="100%" height={150}>
         <ComposedChart accessibilityLayer={false} data={rows} margin={MARGIN}>
@@ -145,8 +150,17 @@ export function EffortChart({ trends, onOpen }: EffortProps) {
             fill="var(--line)"
             shape="cross"
             isAnimationActive={false}
+            className="cursor-pointer"
+            onClick={(point: unknown) => open(point, onOpen)}
           />
-          <Scatter dataKey="of_sets" name="sets" fill="var(--ink)" isAnimationActive={false} />
+          <Scatter
+            dataKey="of_sets"
+            name="sets"
+            fill="var(--ink)"
+            isAnimationActive={false}
+            className="cursor-pointer"
+            onClick={(point: unknown) => open(point, onOpen)}
+          />
         </ComposedChart>
       </ResponsiveContainer>
     </Chart>

@@ -93,7 +93,8 @@ def test_the_gate_is_met_by_every_set_or_not_at_all(last: SessionRecord) -> None
 )
 def test_confidence_rests_on_the_next_rung(low: float, likely: float, confidence: str) -> None:
     above = replace(ABOVE, prediction=reps(likely, low))
-    proposal = decide(situation(three(), three(), above=above))
+    grown = replace(HERE, dose=replace(HERE.dose, sets=4))
+    proposal = decide(situation(three(), three(), rung=grown, above=above))
     assert proposal.outcome == "step-up"
     assert proposal.confidence == confidence
 
@@ -166,6 +167,12 @@ def test_all_out_at_the_foot_is_a_step_back() -> None:
     proposal = decide(situation(three(6, 9.5)))
     assert proposal.outcome == "step-back"
     assert ids(proposal) == ["effort.foot"]
+
+
+def test_a_tired_last_set_at_the_foot_is_no_step_back() -> None:
+    """Common practice: the first sets went well, the last one is tired, not too hard."""
+    last = session(done(9, 8), done(8, 9), done(6, 10))
+    assert decide(situation(last)).outcome == "hold"
 
 
 def test_two_signs_together_are_surer_than_one() -> None:

@@ -61,7 +61,10 @@ _WORDS: dict[Outcome, Callable[[Told], str]] = {
     "slow-tempo": lambda told: f"Next is “{told.rung}”: the same, slower.",
     "add-load": lambda told: f"Next is “{told.rung}”: the same, with a little more weight.",
     "less-help": lambda told: f"Next is “{told.rung}”: the same, with less help.",
-    "step-up": lambda told: f"Well done: next is “{told.rung}”. Begin with a few easy ones.",
+    "step-up": lambda told: (
+        f"Well done: next is “{told.rung}”. Begin with a few easy ones."
+        + (f" Keep your {_whole(told)} sets." if told.amount else "")
+    ),
     "swap-surface": lambda told: f"“{told.rung}”: change the surface next time, for variety.",
     "cut-frequency": lambda told: (
         f"“{told.rung}”: {_whole(told)} days a week from now on. Rest is part of it."

@@ -32,7 +32,8 @@ RULES: dict[str, Rule] = {
         ),
         Rule(
             "effort.foot",
-            "Effort of 9.5 or more at the foot of the range: the rung is too hard today.",
+            "Effort of 9.5 or more and no set past the foot of the range: the rung is too hard "
+            "today.",
             "common practice",
         ),
         Rule(
@@ -126,6 +127,11 @@ RULES: dict[str, Rule] = {
         Rule(
             "sets.grow",
             "Sets grow from 2 to 3 to 4 before the variation changes.",
+            "common practice",
+        ),
+        Rule(
+            "sets.kept",
+            "Sets that have grown go along to the next rung; its reps begin at the foot.",
             "common practice",
         ),
         Rule(

@@ -35,8 +35,8 @@ def act(db: Session, row: Ladder, athlete: Athlete, decision: Decision, moment: 
     elif decision.made is not None:
         row.standing_id = _put_on(db, row, athlete, rung_from(decision.made), moment)
         ladders.record_placement(db, row, athlete, moment, {"decision": str(decision.id)})
-    elif outcome == "add-set" and decision.amount:
-        _more_sets(db, decision.from_rung_id, round(decision.amount))
+    elif outcome in ("add-set", "step-up") and decision.amount:
+        _more_sets(db, decision.to_rung_id, round(decision.amount))
     elif outcome in TO_WEEK:
         _ask_of_weeks(db, athlete, decision, moment)
     db.add(row)

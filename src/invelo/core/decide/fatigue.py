@@ -50,7 +50,8 @@ def too_hard(situation: Situation) -> Proposal | None:
     foot, unit = situation.rung.dose.low, situation.rung.dose.unit
     last = situation.last
     all_out = situation.school == "near-failure"  # there a set is meant to end so
-    at_foot = [s for s in last if s.amount <= foot and s.effort >= FOOT_EFFORT and not all_out]
+    past = any(s.amount > foot for s in last)
+    at_foot = [s for s in last if s.effort >= FOOT_EFFORT and not (all_out or past)]
     recent = [session.on(situation.key) for session in situation.sessions[-2:]]
     missed = [sets for sets in recent if any(s.amount < foot for s in sets)]
     spoke = ["range.missed-twice"] * (len(missed) == 2) + ["effort.foot"] * bool(at_foot)
@@ -62,7 +63,7 @@ def too_hard(situation: Situation) -> Proposal | None:
         Input("sessions running with a set under it", len(missed), "of 2"),
     )
     hard = (
-        f"A set at or under {foot} {unit} took effort {max(s.effort for s in at_foot):g}."
+        f"No set went past {foot} {unit}, and one took effort {max(s.effort for s in at_foot):g}."
         if at_foot
         else f"A set fell under {foot} {unit} on two sessions running."
     )

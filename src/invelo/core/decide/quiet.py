@@ -32,6 +32,10 @@ REMEDIES = frozenset({"plateau.three-weeks", "load.ease", "layoff.re-entry"})
 """Rules whose remedy, once taken, has its time to show whatever rung is stood on by then."""
 
 
+EARNED = frozenset({"range.gate-met", "wave.hard-day", "clock.more-in-window"})
+"""Rules that new sessions have to earn each time: once taken, their next word is something new."""
+
+
 def _same(before: Answered, proposal: Proposal, situation: Situation) -> bool:
     spoke = {rule.id for rule in proposal.rules}
     taken = before.answer != "decline" and before.days < QUIET_DAYS
@@ -47,4 +51,4 @@ def _same(before: Answered, proposal: Proposal, situation: Situation) -> bool:
         return False
     if before.answer == "decline":
         return before.days < DECLINED_DAYS
-    return proposal.outcome in ADVICE and before.days < QUIET_DAYS
+    return proposal.outcome in ADVICE and not spoke & EARNED and before.days < QUIET_DAYS

@@ -58,7 +58,37 @@ def _by_range(situation: Situation) -> Proposal | None:
         return _kept(situation, figures, "range.gate-met")
     if run < situation.rung.gate.sessions:
         return None
-    return _up(situation, _gate_words(situation, run), figures, "range.gate-met")
+    met = _gate_words(situation, run)
+    return _first_sets(situation, met, figures) or _up(situation, met, figures, "range.gate-met")
+
+
+def _first_sets(situation: Situation, met: str, figures: tuple[Input, ...]) -> Proposal | None:
+    """The gate is met, but the next rung is not there in every set yet: sets grow before it
+    changes, and once they are at their most, one lever alone makes the step."""
+    above = situation.above
+    if above is None or above.prediction is None or situation.gap(above):
+        return None
+    asks, unit = above.rung.dose.asks, above.rung.dose.unit
+    if above.prediction.likely >= asks:
+        return None
+    figures = (
+        *figures,
+        predicted("on the next rung", above.prediction),
+        Input("asked there, to the end", asks, unit),
+    )
+    short = f"{met} On “{above.rung.name}” {count(above.prediction)} are likely, {asks:g} are asked"
+    more = _more_sets(situation, figures, "range.gate-met")
+    if more is not None:
+        return replace(
+            more,
+            reason=f"{short}: sets grow first. {more.reason}",
+            confidence="high",
+            confidence_why="The gate is a plain count; sets grow before the variation changes.",
+        )
+    useful = situation.useful_offers()
+    if useful:
+        return _offered(situation, useful[0], f"{short}.", figures, "range.gate-met")
+    return None
 
 
 def _near_failure(situation: Situation) -> Proposal | None:
@@ -229,21 +259,31 @@ def _up(situation: Situation, met: str, figures: tuple[Input, ...], rule: str) -
             "The gate is plain; nothing tested says what the next rung allows.",
         )
     figures = (*figures, predicted("on the next rung", above.prediction))
-    if above.prediction.likely < situation.terms.least(above.rung.dose.unit):
+    if situation.gap(above):
         return _across_gap(situation, above, met, figures, rule)
     foot, unit = above.rung.dose.low, above.rung.dose.unit
     sure = above.prediction.low >= foot
     likely = above.prediction.likely >= foot
+    kept = _sets_kept(situation, above)
+    keep = f" Keep the {kept} sets." if kept else ""
     return Proposal(
         "step-up",
         above.key,
-        f"{met} On “{above.rung.name}” {count(above.prediction)} are likely.",
+        f"{met} On “{above.rung.name}” {count(above.prediction)} are likely.{keep}",
         figures,
-        rules(rule),
+        rules(rule, *(["sets.kept"] if kept else [])),
         "high" if sure else "medium" if likely else "low",
         f"The next rung's range starts at {foot} {unit}; its predicted low end is "
         f"{above.prediction.low:.0f}, its likely count {above.prediction.likely:.0f}.",
+        amount=float(kept) if kept else None,
     )
+
+
+def _sets_kept(situation: Situation, above: Neighbour) -> int | None:
+    """Sets that have grown and go along to the next rung; None where it has as many."""
+    sets = situation.rung.dose.sets
+    grown = above.rung.dose.sets < sets <= most_sets(situation.school)
+    return sets if grown else None
 
 
 def _across_gap(

@@ -160,6 +160,11 @@ class Situation:
             and (one.expected is None or one.expected.likely >= least)
         )
 
+    def gap(self, above: Neighbour) -> bool:
+        """Whether less than a useful dose is likely on a rung."""
+        told = above.prediction
+        return told is not None and told.likely < self.terms.least(above.rung.dose.unit)
+
     @property
     def last(self) -> tuple[SetRecord, ...]:
         """The ordinary sets of the newest session on the current rung, the weaker side of each."""

@@ -325,7 +325,7 @@ class Invelo:
         self.taken[said.outcome] = self.taken.get(said.outcome, 0) + 1
         if said.outcome in ("step-up", "step-back"):
             self.at = self.keys.index(said.to)
-        elif said.outcome == "add-set" and said.amount:
+        if said.outcome in ("add-set", "step-up") and said.amount:
             self._more_sets(int(said.amount))
         elif said.rung is not None:
             self._insert(said.rung, day)

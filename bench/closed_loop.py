@@ -11,7 +11,7 @@ from invelo import simulating
 from invelo.core.simulate.compare import CANDIDATES, Question
 from invelo.exchange.simulation import table
 
-SEED = 2026
+SEED = 4711
 
 
 def run() -> None:

@@ -111,6 +111,19 @@ def asks(client: httpx.Client, random: Random) -> tuple[Ask, ...]:
     )
 
 
+def first_asked(client: httpx.Client) -> dict[str, float]:
+    """Median milliseconds of what the service is asked for the first time: nothing of it lies in
+    its memory. Afterwards it has worked out each body and ladder once, as one that has run for a
+    day has."""
+    taken: dict[str, list[float]] = {}
+    for one in client.get("/api/squad").json()["athletes"]:
+        for what in ("", "/trends"):
+            began = time.perf_counter()
+            client.get(f"/api/ladders/{one['ladder_id']}{what}").raise_for_status()
+            taken.setdefault(what[1:] or "ladder", []).append(time.perf_counter() - began)
+    return {what: 1000 * statistics.median(found) for what, found in taken.items()}
+
+
 class Bare:
     """Statements run as the application sends them, with nothing around them."""
 
@@ -159,6 +172,7 @@ class Taken:
     whole: dict[str, list[float]] = field(default_factory=dict)
     own_sql: dict[str, list[float]] = field(default_factory=dict)
     plans: dict[str, dict[str, str]] = field(default_factory=dict)
+    first: dict[str, float] = field(default_factory=dict)
 
     def median(self, name: str) -> float:
         """Milliseconds, of a request."""
@@ -173,6 +187,7 @@ def measure(client: httpx.Client, engine: Engine, rounds: int) -> Taken:
     """Every request so many times, in turn."""
     taken = Taken()
     heard, bare = Statements(engine), Bare(engine)
+    taken.first = first_asked(client)
     made = asks(client, Random(7))
     common = {sql for sql, _ in heard.during(made[0].make())}
     for round_ in range(rounds + WARM):
@@ -283,6 +298,7 @@ def run() -> None:
                 in_small = measure(client, engines["small"], ROUNDS)
             told = {
                 "logged sets": sizes,
+                "first asked, ms": {name: round(ms, 1) for name, ms in many.first.items()},
                 "endpoints": _endpoints(many),
                 "against the small database": {
                     one: {

@@ -1,19 +1,29 @@
 """The demo: an invented crew whose history the product's own rules made."""
 
 from collections.abc import Iterator
-from datetime import UTC, date, datetime
+from datetime import UTC, date, datetime, timedelta
+from statistics import fmean
 
 import pytest
+from alembic import command
 from fastapi.testclient import TestClient
-from sqlalchemy import Engine
+from sqlalchemy import Engine, text
+from sqlmodel import Session, select
 
 from invelo import postgres
 from invelo.api.app import create_app
+from invelo.core.capacity import groups_of, pool
+from invelo.core.workload import workload
 from invelo.demo.history import load
 from invelo.demo.theatre import COACH_EMAIL, COACH_PASSWORD, CREW
 from invelo.settings import Settings
+from invelo.store import capacity, logs, reach
 from invelo.store.database import engine_for, migrate, transaction
+from invelo.store.drawings import rungs_of
+from invelo.store.squad import RATIO_BACK
+from invelo.store.tables import Athlete, Ladder, TrainingSession
 from tests.api.coach import Coach
+from tests.api.test_store import alembic
 from tests.conftest import Clock
 
 WEEKS = 6
@@ -116,3 +126,85 @@ def test_told_anew_it_is_the_same(server: postgres.Server, theatre: Coach, told:
 
     assert figures(again) == figures(told)
     again.dispose()
+
+
+def test_what_speaks_now_is_what_all_that_was_ever_logged_says(told: Engine) -> None:
+    """The days that can speak are picked in SQL; picked from every set they say the same."""
+    looked = 0
+    with Session(told) as db:
+        for row in db.exec(select(Ladder)):
+            rungs = rungs_of(db, row.id)
+            few = capacity.newest(db, row.athlete_id, capacity.measures(db, row.athlete_id), rungs)
+            every = capacity.of_rungs(db, row.athlete_id, rungs)
+            assert len(few) <= len(every)
+            told_few, told_every = groups_of(few), groups_of(every)
+            assert told_few.keys() == told_every.keys()
+            for lane, those in told_every.items():
+                assert pool(told_few[lane]).greatest == pool(those).greatest
+                looked += len(those) > len(told_few[lane])
+    assert looked >= 3  # else the pick has nothing to leave out
+
+
+def test_a_session_s_sums_are_those_of_its_standing_sets(told: Engine) -> None:
+    with Session(told) as db:
+        rows = db.exec(select(TrainingSession)).all()
+        sets = logs.standing_sets(db, [row.id for row in rows])
+        finished = [row for row in rows if row.finished_at is not None]
+        for row in finished:
+            assert row.of_sets == pytest.approx(fmean(one.effort for one in sets[row.id]))
+            last = max(one.at for one in sets[row.id])
+            assert row.lasted_s == (last - row.at).total_seconds()
+        assert all(row.of_sets is None for row in rows if row.finished_at is None)
+        assert len(finished) > 50
+
+
+def test_many_ratios_at_once_are_each_athlete_s_own(told: Engine) -> None:
+    today = Clock().now.date()
+    with Session(told) as db:
+        ids = [row.id for row in db.exec(select(Athlete))]
+        todays = {one: today - timedelta(days=i % 3) for i, one in enumerate(ids)}
+        found = reach.ratios(db, todays, RATIO_BACK)
+        for one, day in todays.items():
+            own = workload(reach.loads(db, one, min(todays.values()) - RATIO_BACK), day)
+            assert found[one] == pytest.approx(own.on(day)[0])
+        assert any(value is not None for value in found.values())
+        assert reach.ratios(db, {}, RATIO_BACK) == {}
+
+
+def test_the_newest_sessions_and_their_worst_pain(told: Engine) -> None:
+    with Session(told) as db:
+        ids = [row.id for row in db.exec(select(Athlete))]
+        newest = logs.newest_of(db, ids)
+        for one in ids:
+            assert newest[one].id == logs.of_athlete(db, one, 1)[0].row.id
+        sessions = [row.id for row in db.exec(select(TrainingSession))]
+        sets = logs.standing_sets(db, sessions)
+        pains = logs.worst_pain(db, sessions)
+        assert pains
+        for session in sessions:
+            worst = max((one.pain for one in sets[session]), default=0)
+            assert pains.get(session, (0, ""))[0] == worst
+
+
+def test_the_sums_come_back_when_the_columns_are_made_anew(told: Engine) -> None:
+    """Down a migration and up again: the same sums, the same figures of placements."""
+    url = told.url.render_as_string(hide_password=False)
+    ask = (
+        "SELECT id, of_sets, lasted_s FROM training_session WHERE finished_at IS NOT NULL "
+        "ORDER BY id",
+        "SELECT id, likely, low, high, unit, told_on FROM placement ORDER BY id",
+    )
+
+    def kept() -> list[list[tuple]]:
+        with told.connect() as db:
+            return [[tuple(row) for row in db.execute(text(one))] for one in ask]
+
+    before = kept()
+    command.downgrade(alembic(url), "0009")
+    migrate(url)
+    told.dispose()
+    for was, now in zip(before, kept(), strict=True):
+        assert [row[0] for row in was] == [row[0] for row in now]
+        for old, new in zip(was, now, strict=True):
+            assert new[1:4] == pytest.approx(old[1:4])
+            assert new[4:] == old[4:]

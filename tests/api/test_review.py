@@ -40,6 +40,42 @@ def test_two_sessions_at_the_gate_propose_a_step_up_with_its_figures(coach, ladd
     assert decision["answer"] is None
 
 
+def test_a_predicted_figure_opens_its_account(coach, ladder) -> None:
+    figures = {one["name"]: one for one in step_up(coach, ladder)["figures"]}
+    told = figures["predicted to failure on the next rung"]
+    account = told["explained"]
+    assert account["low"] <= account["likely"] <= account["high"]
+    assert f"{account['likely']:.0f} reps" in told["value"]
+    assert account["derivation"]["formula"]
+    assert account["derivation"]["inputs"]
+    assert account["derivation"]["sources"]
+    assert figures["set 1"]["explained"] is None
+
+
+def test_sets_grow_where_the_next_rung_is_not_there_yet_and_go_along(coach) -> None:
+    """Two sets of a beginner become three, then four, and four go along to the knee push-up."""
+    ladder = coach.has_ladder(reps=2, level="beginner")
+    here = next(one for one in ladder["rungs"] if one["name"] == "Stool push-up")
+    coach.post(f"/api/ladders/{ladder['id']}/standing", rung_id=here["id"])
+    for sets in (2, 3):
+        for _ in range(2):
+            decision = coach.trains(ladder["id"], (10,) * sets, effort=9)
+        assert (decision["outcome"], decision["amount"]) == ("add-set", sets + 1)
+        said = answers(coach, decision, answer="take").json()
+        assert f"{sets + 1} sets from now on" in said["message"]["body"]
+        rungs = coach.get(f"/api/ladders/{ladder['id']}")["rungs"]
+        grown = next(one for one in rungs if one["id"] == here["id"])
+        assert (grown["dose"]["sets"], grown["gate"]["sets"]) == (sets + 1, sets + 1)
+    for _ in range(2):
+        decision = coach.trains(ladder["id"], (10,) * 4, effort=6)
+    assert (decision["outcome"], decision["amount"]) == ("step-up", 4)
+    assert "sets.kept" in [rule["id"] for rule in decision["rules"]]
+    said = answers(coach, decision, answer="take").json()
+    assert "Keep your 4 sets" in said["message"]["body"]
+    rungs = coach.get(f"/api/ladders/{ladder['id']}")["rungs"]
+    assert next(one for one in rungs if one["id"] == said["final_rung"]["id"])["dose"]["sets"] == 4
+
+
 def test_nothing_is_applied_before_the_coachs_word(coach, ladder) -> None:
     step_up(coach, ladder)
     assert review(coach, ladder)["standing"]["id"] == ladder["standing_id"]

@@ -1,10 +1,12 @@
 """The end of a week: looked at once, taken in bulk, planned anew, told through the outbox."""
 
 from datetime import timedelta
-from uuid import uuid4
+from uuid import UUID, uuid4
 
 import pytest
+from sqlmodel import Session
 
+from invelo.store.tables import TrainingSession
 from tests.api.coach import problem
 
 
@@ -335,3 +337,23 @@ def test_how_far_back_has_its_ends(coach, weeks: object) -> None:
     ladder = coach.has_ladder()
     path = f"/api/ladders/{ladder['id']}/trends?weeks={weeks}"
     assert coach.client.get(path).status_code == 422
+
+
+def test_a_set_put_right_late_changes_the_session_s_sums(coach, engine) -> None:
+    """Without an effort of its own a session's load hangs on its sets, corrected ones left out."""
+    ladder = coach.has_ladder()
+    rung = coach.standing(ladder["id"])
+    session = coach.starts(ladder["id"])
+    first = coach.logs(session, rung, 1, 10, effort=7)
+    coach.logs(session, rung, 2, 10, effort=8)
+    coach.finishes(session)
+
+    def sums() -> tuple[float | None, float | None]:
+        with Session(engine) as db:
+            row = db.get_one(TrainingSession, UUID(session))
+            return row.of_sets, row.lasted_s
+
+    assert sums() == (7.5, 0.0)
+    coach.clock.pass_by(minutes=4)
+    coach.logs(session, rung, 1, 10, effort=9, corrects=first["id"])
+    assert sums() == (8.5, 240.0)

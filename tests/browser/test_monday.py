@@ -4,7 +4,10 @@ from datetime import UTC, datetime, timedelta
 from uuid import UUID, uuid4
 
 import pytest
+from selenium.webdriver.common.action_chains import ActionChains
+from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
+from selenium.webdriver.remote.webelement import WebElement
 from sqlalchemy import Engine
 from sqlmodel import Session, select
 
@@ -170,6 +173,30 @@ def test_trends_open_a_session_and_read_as_tables(monday: Page) -> None:
     page.sees("Session of", "Effort of the whole session: 7", "10 reps")
     page.press(Keys.ESCAPE)
     page.sees("Hard sets by region", "chest")
+
+
+def test_a_predicted_figure_opens_its_account_and_a_point_its_session(monday: Page) -> None:
+    page = monday
+    page.opens_ladder("Ada Quill")
+    page.press("7")
+    page.sees("RULES THAT SPOKE")
+    page.find('[title="How predicted to failure on the next rung came about"]').click()
+    page.sees("HOW IT CAME ABOUT", "SOURCES")
+    page.press(Keys.ESCAPE)
+    page.until(lambda: not page.find_all('[role="dialog"]'))
+    page.press("t")
+    page.sees("Effort of sets and sessions")
+
+    def points() -> list[WebElement]:
+        figures = page.find_all("figure")
+        effort = next(one for one in figures if "Effort of sets and sessions" in one.text)
+        return effort.find_elements(By.CSS_SELECTOR, ".recharts-scatter-symbol path")
+
+    page.until(points)
+    point = points()[-1]
+    page.script("arguments[0].scrollIntoView({block: 'center'})", point)
+    ActionChains(page.driver).move_to_element(point).click().perform()
+    page.sees("Session of", "Effort of the whole session: 7")
 
 
 def test_a_large_squad_is_folded_and_found(running, service, page: Page) -> None:

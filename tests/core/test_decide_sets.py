@@ -37,7 +37,7 @@ def test_where_the_next_rung_is_not_there_yet_sets_grow_first(sets: int) -> None
     assert proposal.plain
     told = {one.name: one.value for one in proposal.figures}
     assert told["asked there, to the end"] == ABOVE.dose.asks == 7
-    assert "A set more" in SCHOOLS["range"].grows
+    assert "up to 4" in SCHOOLS["range"].grows
 
 
 def test_where_the_next_rung_is_there_it_comes_at_once() -> None:

@@ -71,7 +71,7 @@ class Evidence:
         return self.known.greatest
 
 
-@lru_cache(maxsize=4096)
+@lru_cache(maxsize=8192)
 def evidence(
     day: date,
     kind: Literal["test", "set"],

@@ -180,7 +180,7 @@ def rep_share(body: Body, setup: SetUp) -> float:
     return reading(body, setup).work.likely / full if full > 0.0 else 1.0
 
 
-@lru_cache(maxsize=2048)
+@lru_cache(maxsize=4096)
 def reading(body: Body, setup: SetUp) -> Reading:
     """What `setup` asks of `body`.
 

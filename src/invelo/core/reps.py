@@ -203,7 +203,7 @@ class Capacity:
             counts.append(min(OFF_SCALE, reps) if reps >= 1.0 else 0.0)
         return counts
 
-    @lru_cache(maxsize=8192)  # noqa: B019  (pure, and a Capacity is a plain value)
+    @lru_cache(maxsize=16384)  # noqa: B019  (pure, and a Capacity is a plain value)
     def predict(self, load: float, tempo: Tempo, ratio_range: tuple[float, float]) -> Estimate:
         """Reps to failure with another load at another tempo.
 

@@ -89,7 +89,8 @@ SCHOOLS: dict[School, SchoolRule] = {
             "fixed range",
             "Every set at the top of the range, effort 9 or under, form clean, two sessions "
             "running.",
-            "A set more after each range climbed, up to 4; then the rung changes.",
+            "A set more where the range is climbed and the next rung is not there yet, up to 4; "
+            "sets that have grown go along.",
         ),
         SchoolRule(
             "near-failure",

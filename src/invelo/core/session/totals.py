@@ -65,7 +65,7 @@ def balance(items: Iterable[Item]) -> tuple[float, float]:
     return push, pull
 
 
-@lru_cache(maxsize=2048)
+@lru_cache(maxsize=8192)
 def torques(body: Body, movement: Movement, modifiers: Modifiers) -> dict[str, Estimate]:
     """Size of every joint's torque, N·m; empty where only the effort tells, or out of reach."""
     if movement.effort_only:

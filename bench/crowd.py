@@ -44,9 +44,9 @@ class Crowd:
     athletes: int
 
 
-def fill(engine: Engine, crowd: Crowd, now: datetime) -> None:
-    """A coach with athletes and three years of logs."""
-    began = now - timedelta(weeks=WEEKS)
+def fill(engine: Engine, crowd: Crowd, now: datetime, weeks: int = WEEKS) -> None:
+    """A coach with athletes and weeks of logs, three years of them by default."""
+    began = now - timedelta(weeks=weeks)
     random = Random(crowd.email)
     with transaction(engine) as db:
         coach = accounts.create(db, crowd.email, "Invented", PASSWORD, ZONE, began)

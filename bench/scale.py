@@ -299,7 +299,7 @@ def run() -> None:
             told = {
                 "logged sets": sizes,
                 "first asked, ms": {name: round(ms, 1) for name, ms in many.first.items()},
-                "endpoints": _endpoints(many),
+                "endpoints": endpoints(many),
                 "against the small database": {
                     one: {
                         "large, ms": round(in_large.median(one), 2),
@@ -318,7 +318,8 @@ def run() -> None:
                 engine.dispose()
 
 
-def _endpoints(many: Taken) -> dict[str, dict[str, float]]:
+def endpoints(many: Taken) -> dict[str, dict[str, float]]:
+    """Each request beside the most it should take, milliseconds."""
     empty = many.median("empty")
     found = {}
     for one in many.whole:

@@ -2,6 +2,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { queries } from "../../api/queries";
+import { Account, Opens } from "../../parts/Account";
 import { Away } from "../../parts/Away";
 import { Explained } from "../../parts/Explained";
 import { day } from "../../parts/figures";
@@ -64,7 +65,10 @@ export function Trends({ ladderId }: { ladderId: string }) {
           <p>{trends.masses.map((one) => `${one.mass_kg} kg on ${day(one.day)}`).join(" · ")}</p>
           {trends.mass_note && <p className="text-watch">◆ {trends.mass_note}</p>}
           <p className="pt-1 text-sm text-faint">
-            The most stressful rungs: {trends.limit.days} days a week
+            The most stressful rungs:{" "}
+            <Opens name="the weekly limit" words={`${trends.limit.days} days a week`}>
+              {() => <Account derivation={trends.limit.derivation} />}
+            </Opens>
             {trends.limit.learned
               ? ", learned from their own weeks."
               : ", common practice until their own weeks tell."}

@@ -1,5 +1,8 @@
 /** Weeks as tables: hard sets by region, torque × seconds by joint, both sides compared. */
+import type { ReactNode } from "react";
 import type { Schema } from "../../api/client";
+import { Opens } from "../../parts/Account";
+import { Range } from "../../parts/Explained";
 import { Mark } from "../../parts/Mark";
 
 type Trends = Schema["Trends"];
@@ -15,9 +18,11 @@ interface ByWeekProps {
   weeks: Week[];
   figures: (week: Week) => Record<string, number>;
   digits: number;
+  /** Opens the newest week's figure of a name. */
+  account?: (week: Week, name: string) => ReactNode;
 }
 
-function ByWeek({ title, note, weeks, figures, digits }: ByWeekProps) {
+function ByWeek({ title, note, weeks, figures, digits, account }: ByWeekProps) {
   const shown = weeks.slice(-SHOWN);
   const total: Record<string, number> = {};
   for (const week of shown)
@@ -46,9 +51,17 @@ function ByWeek({ title, note, weeks, figures, digits }: ByWeekProps) {
               </th>
               {shown.map((week) => {
                 const value = figures(week)[name] ?? 0;
+                const words = value ? value.toFixed(digits) : "·";
+                const opens = value && account && week === shown.at(-1);
                 return (
                   <td key={week.monday} className="pl-2 text-right">
-                    {value ? value.toFixed(digits) : "·"}
+                    {opens ? (
+                      <Opens name={`the newest week's ${name}`} words={words}>
+                        {() => account(week, name)}
+                      </Opens>
+                    ) : (
+                      words
+                    )}
                   </td>
                 );
               })}
@@ -60,6 +73,9 @@ function ByWeek({ title, note, weeks, figures, digits }: ByWeekProps) {
     </section>
   );
 }
+
+const BOUND =
+  "The torque where the demand is told, over all seconds at work: an upper bound, for comparing one week with another.";
 
 const kilo = (week: Week) =>
   Object.fromEntries(
@@ -82,7 +98,18 @@ export function Joints({ trends }: { trends: Trends }) {
   return (
     <ByWeek
       title="Torque × seconds by joint, kN·m·s"
-      note="The torque where the demand is told, over all seconds at work: an upper bound, for comparing one week with another."
+      note={BOUND}
+      account={(week, name) => {
+        const figure = week.joints[name];
+        return (
+          figure && (
+            <>
+              <Range figure={figure} />
+              <p className="pt-2">{BOUND}</p>
+            </>
+          )
+        );
+      }}
       weeks={trends.weeks}
       figures={kilo}
       digits={1}

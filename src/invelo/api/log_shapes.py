@@ -93,16 +93,17 @@ def _names(db: Session, rows: Iterable[tables.LoggedSet]) -> dict[UUID, str]:
     return dict(found.all())
 
 
+_AS_KEPT = (
+    *("id", "at", "rung_id", "movement", "item", "number", "amount", "least", "most", "partial"),
+    *("asked_low", "asked_high", "effort", "clean", "faults", "felt_in", "pain", "pain_place"),
+    *("note", "corrects"),
+)
+
+
 def _set(row: tables.LoggedSet, names: dict[UUID, str], pictures: dict[UUID, str]) -> LoggedSet:
     movement = catalogue().find_movement(row.movement)
     return LoggedSet(
-        **row.model_dump(
-            include={
-                *("id", "at", "rung_id", "movement", "item", "number", "amount", "least", "most"),
-                *("partial", "asked_low", "asked_high", "effort", "clean", "faults", "felt_in"),
-                *("pain", "pain_place", "note", "corrects"),
-            }
-        ),
+        **{name: getattr(row, name) for name in _AS_KEPT},
         name=names.get(row.rung_id, movement.name) if row.rung_id else movement.name,
         kind=SET_KIND.validate_python(row.kind),
         side=ONE_SIDE.validate_python(row.side),

@@ -31,10 +31,10 @@ FORTNIGHT = timedelta(days=14)
 def due(db: Session, athletes: list[Athlete], now: datetime) -> list[Athlete]:
     """Whose last week was not looked at yet: those who train on a ladder."""
     mondays = {one.id: monday_of(_today(one, now)) for one in athletes}
-    looked = select(WeekReview).where(
+    looked = select(col(WeekReview.athlete_id), col(WeekReview.monday)).where(
         among(WeekReview.athlete_id, mondays), col(WeekReview.monday).in_(set(mondays.values()))
     )
-    done = {(row.athlete_id, row.monday) for row in db.exec(looked)}
+    done = {(athlete, monday) for athlete, monday in db.exec(looked)}
     training = set(
         db.exec(select(Ladder.athlete_id).where(among(Ladder.athlete_id, mondays)).distinct())
     )

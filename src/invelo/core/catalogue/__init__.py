@@ -6,7 +6,7 @@ The pages beside this one hold it; docs/catalogue.md says how a movement is adde
 from collections.abc import Iterable
 from dataclasses import dataclass, field
 from difflib import get_close_matches
-from functools import cache
+from functools import cache, cached_property
 from importlib import resources
 from tomllib import loads
 from typing import Any, Literal
@@ -205,14 +205,18 @@ class Catalogue:
         Raises:
             InputError: if there is none.
         """
-        for movement in self.movement:
-            if movement.id == movement_id:
-                return movement
-        raise InputError(
-            "movement",
-            f"“{movement_id}” is not in the catalogue.",
-            f"Did you mean {self._near(movement_id)}?",
-        )
+        found = self._by_id.get(movement_id)
+        if found is None:
+            raise InputError(
+                "movement",
+                f"“{movement_id}” is not in the catalogue.",
+                f"Did you mean {self._near(movement_id)}?",
+            )
+        return found
+
+    @cached_property
+    def _by_id(self) -> dict[str, Movement]:
+        return {one.id: one for one in self.movement}
 
     def _near(self, name: str) -> str:
         near = get_close_matches(name, [one.id for one in self.movement], n=3, cutoff=0.0)

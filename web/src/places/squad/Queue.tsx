@@ -150,7 +150,7 @@ function Row({ one, here, ticked, onTick, onAnswer, onLook }: RowProps) {
   return (
     <li
       aria-current={here || undefined}
-      className={`grid grid-cols-[1.5rem_12rem_11rem_minmax(0,1fr)_auto] items-start gap-3 border-b border-hair px-4 py-2 max-md:grid-cols-[1.5rem_1fr] ${here ? "bg-wash" : ""}`}
+      className={`grid grid-cols-[1.5rem_12rem_11rem_minmax(0,1fr)_auto] items-start gap-3 border-b border-hair px-4 py-2 max-md:grid-cols-[1.5rem_minmax(0,1fr)] max-md:[&>*:nth-child(n+3)]:col-start-2 ${here ? "bg-wash" : ""}`}
     >
       {one.plain ? (
         <input

@@ -130,9 +130,9 @@ export default function Squad() {
           <table className="w-full">
             <thead>
               <tr className="lettering border-b border-ink [&>th]:px-3 [&>th]:py-1">
-                <th>Athlete</th>
-                <th>Why</th>
-                <th>Stands on</th>
+                <th className="min-w-40">Athlete</th>
+                <th className="min-w-40">Why</th>
+                <th className="min-w-44">Stands on</th>
                 <th>Reach against the gate</th>
                 <th>Today</th>
                 <th>Last session</th>
@@ -197,7 +197,7 @@ function SquadRow({ line, selected, onOpen, onRecord }: RowProps) {
         <button
           type="button"
           onClick={onOpen}
-          className="text-lg underline decoration-line decoration-1 underline-offset-4"
+          className="text-left text-lg underline decoration-line decoration-1 underline-offset-4"
         >
           {line.name}
         </button>

@@ -76,8 +76,8 @@ def create(athlete_id: UUID, body: NewLadder, coach: Coach, db: Database, now: N
 @router.get("/ladders/{ladder_id}")
 def get_ladder(ladder_id: UUID, coach: Coach, db: Database, now: Now) -> LadderSheet:
     """A ladder drawn to scale for its athlete."""
-    row = access.ladder(db, coach.id, ladder_id)
-    return sheet_of(db, row, access.athlete(db, coach.id, row.athlete_id), now)
+    row, athlete = access.ladder_seen(db, coach.id, ladder_id)
+    return sheet_of(db, row, athlete, now)
 
 
 @router.delete("/ladders/{ladder_id}", status_code=204)

@@ -89,6 +89,8 @@ def sessions_of(db: Session, found: Iterable[logs.LoggedSession]) -> list[Logged
 
 def _names(db: Session, rows: Iterable[tables.LoggedSet]) -> dict[UUID, str]:
     wanted = {row.rung_id for row in rows if row.rung_id is not None}
+    if not wanted:
+        return {}
     found = db.exec(select(tables.Rung.id, tables.Rung.name).where(col(tables.Rung.id).in_(wanted)))
     return dict(found.all())
 

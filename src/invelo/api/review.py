@@ -139,8 +139,7 @@ class Answer(Request):
 @router.get("/ladders/{ladder_id}/review")
 def get_review(ladder_id: UUID, coach: Coach, db: Database) -> ReviewSheet:
     """What was proposed on this ladder and what was done."""
-    row = access.ladder(db, coach.id, ladder_id)
-    athlete = access.athlete(db, coach.id, row.athlete_id)
+    row, athlete = access.ladder_seen(db, coach.id, ladder_id)
     rungs = {rung.id: rung for rung in drawings.rungs_of(db, row.id)}
     kept = review.decisions(db, row.id)
     told = review.messages(db, [one.id for one in kept])

@@ -195,8 +195,7 @@ def get_trends(
     weeks: int = Query(WEEKS, ge=4, le=156, description="How far back."),
 ) -> Trends:
     """Reach, effort, load, weeks, sides and what else happened, with the forecast."""
-    row = access.ladder(db, coach.id, ladder_id)
-    athlete = access.athlete(db, coach.id, row.athlete_id)
+    row, athlete = access.ladder_seen(db, coach.id, ladder_id)
     today = moment_for(athlete, now).local_date
     since = today - timedelta(weeks=weeks)
     seen = ladder.view(db, row, athlete, today)

@@ -61,6 +61,28 @@ def ladder(db: Session, account_id: UUID, ladder_id: UUID, roles: Roles = SEE) -
     return _one(db, _allowed(statement, account_id, Ladder.athlete_id, roles), "ladder")
 
 
+def ladder_seen(db: Session, account_id: UUID, ladder_id: UUID) -> tuple[Ladder, Athlete]:
+    """A ladder of an allowed athlete with them, to be looked at.
+
+    Raises:
+        MissingError: if there is none.
+    """
+    statement = (
+        select(Ladder, Athlete)
+        .join(Athlete, col(Athlete.id) == Ladder.athlete_id)
+        .join(AthleteAccess, col(AthleteAccess.athlete_id) == Athlete.id)
+        .where(
+            Ladder.id == ladder_id,
+            AthleteAccess.account_id == account_id,
+            col(AthleteAccess.role).in_(SEE),
+        )
+    )
+    found = db.exec(statement).first()
+    if found is None:
+        raise MissingError("ladder")
+    return found[0], found[1]
+
+
 def own_session(db: Session, athlete_id: UUID, session_id: UUID) -> TrainingSession:
     """A session of an athlete who is let in already.
 

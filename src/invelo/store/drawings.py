@@ -9,6 +9,7 @@ from sqlmodel import Session, col, or_, select, text
 from invelo.core.rung import Rung as CoreRung
 from invelo.core.workshop import Drawing, Drawn
 from invelo.store import review_tables, tables
+from invelo.store.columns import among
 from invelo.store.errors import ConflictError
 from invelo.store.rows import rung_columns, rung_of
 from invelo.store.tables import Ladder, Rung, Tie
@@ -23,7 +24,7 @@ def rungs_of(db: Session, ladder_id: UUID) -> list[Rung]:
 def drawing_of(db: Session, rungs: list[Rung]) -> Drawing:
     """A ladder as it is drawn now."""
     ids = [row.id for row in rungs]
-    ties = db.exec(select(Tie).where(col(Tie.lower_id).in_(ids))).all()
+    ties = db.exec(select(Tie).where(among(Tie.lower_id, ids))).all()
     return Drawing(
         tuple(Drawn(row.id, rung_of(row), row.why) for row in rungs),
         tuple(sorted((tie.lower_id, tie.upper_id) for tie in ties)),

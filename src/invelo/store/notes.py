@@ -7,6 +7,7 @@ from sqlmodel import Session, col, select
 
 from invelo.core.catalogue import catalogue
 from invelo.core.errors import InputError
+from invelo.store.columns import among
 from invelo.store.errors import ConflictError, MissingError
 from invelo.store.floor_tables import SetMedia, TechniqueNote
 from invelo.store.tables import Athlete, LoggedSet, TrainingSession
@@ -129,7 +130,7 @@ def media(db: Session, set_id: UUID) -> SetMedia:
 def with_media(db: Session, set_ids: list[UUID]) -> dict[UUID, str]:
     """Which sets have a picture, and of what type."""
     rows = db.exec(
-        select(SetMedia.set_id, SetMedia.media_type).where(col(SetMedia.set_id).in_(set_ids))
+        select(SetMedia.set_id, SetMedia.media_type).where(among(SetMedia.set_id, set_ids))
     )
     return dict(rows.all())
 

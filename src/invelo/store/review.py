@@ -11,6 +11,7 @@ from invelo.core.errors import InputError
 from invelo.core.week.wishes import monday_of
 from invelo.store import access, act, guard, week
 from invelo.store import ladder as ladders
+from invelo.store.columns import among
 from invelo.store.errors import ConflictError
 from invelo.store.moment import Moment
 from invelo.store.plan_tables import WeekPlan
@@ -139,7 +140,7 @@ def week_again(db: Session, athlete: Athlete, moment: Moment) -> WeekPlan | None
 
 def messages(db: Session, decision_ids: list[UUID]) -> dict[UUID, OutboxMessage]:
     """What was told of some decisions, by decision."""
-    statement = select(OutboxMessage).where(col(OutboxMessage.decision_id).in_(decision_ids))
+    statement = select(OutboxMessage).where(among(OutboxMessage.decision_id, decision_ids))
     return {row.decision_id: row for row in db.exec(statement) if row.decision_id}
 
 

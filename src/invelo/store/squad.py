@@ -3,7 +3,7 @@
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from datetime import date, datetime, timedelta
-from typing import Any
+from typing import Any, NamedTuple
 from uuid import UUID
 from zoneinfo import ZoneInfo
 
@@ -53,13 +53,22 @@ class Waiting:
     to_rung: str
 
 
+class LadderLine(NamedTuple):
+    """A ladder as the list tells it."""
+
+    id: UUID
+    athlete_id: UUID
+    goal: str
+    stopped: str
+
+
 @dataclass(frozen=True)
 class SquadLine:
     """One athlete in the list; what hangs on a ladder is None before they have one. `today` is how
     many things are planned for today, None where the week was not planned."""
 
     athlete: Athlete
-    ladder: Ladder | None
+    ladder: LadderLine | None
     standing: Rung | None
     expected: tuple[float, float, float] | None
     last: TrainingSession | None
@@ -144,11 +153,12 @@ def erase(db: Session, athlete: Athlete) -> None:
 def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
     """The squad, whoever needs the coach first on top (see `invelo.core.squad.ORDER`)."""
     people = access.athletes(db, account_id)
-    ladders = db.exec(
-        select(Ladder)
+    told = db.exec(
+        select(col(Ladder.id), col(Ladder.athlete_id), col(Ladder.goal), col(Ladder.stopped))
         .where(among(Ladder.athlete_id, [a.id for a in people]))
         .order_by(col(Ladder.created_at).desc(), col(Ladder.id))
-    ).all()
+    )
+    ladders = [LadderLine(*row) for row in told]
     first = {ladder.athlete_id: ladder for ladder in ladders}
     ids = [ladder.id for ladder in first.values()]
     standing = _by(

@@ -86,8 +86,13 @@ def _numbered(db: Session, row: Ladder, number: int) -> Sketch | None:
 
 def undoable(db: Session, row: Ladder) -> tuple[str, str]:
     """What can be undone and what done again, in words; '' where nothing can."""
-    now, before, later = (_numbered(db, row, row.drawn + by) for by in (0, -1, 1))
-    return (now.word if now and before else "", later.word if later else "")
+    near = (row.drawn - 1, row.drawn, row.drawn + 1)
+    statement = select(col(Sketch.number), col(Sketch.word)).where(
+        Sketch.ladder_id == row.id, col(Sketch.number).in_(near)
+    )
+    words = dict(db.exec(statement).all())
+    before, now, later = (words.get(number) for number in near)
+    return (now if now and before is not None else "", later or "")
 
 
 def undo(db: Session, row: Ladder, athlete: Athlete, moment: Moment) -> Ladder:

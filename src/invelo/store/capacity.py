@@ -1,6 +1,7 @@
 """What is kept of an athlete's tests and sets, as evidence of capacity."""
 
 from datetime import date
+from functools import lru_cache
 from uuid import UUID
 
 from sqlmodel import Session, col, select
@@ -72,17 +73,23 @@ def newest(
         rungs: in whose lanes; every lane if left out.
     """
     lanes = None if rungs is None else _lanes(rungs)
-    movements = [
-        one.id
-        for one in catalogue().movement
-        if not one.effort_only and (lanes is None or one.posture.lane in lanes)
-    ]
+    movements = _movements(None if lanes is None else frozenset(lanes))
     rows = logs.newest_telling(db, athlete_id, movements, EVIDENCE_SESSIONS)
     found = (
         *_tests(db, athlete_id, bodies),
         *(_set_evidence(day, done, bodies) for day, done in rows if tells(set_of(done))),
     )
     return tuple(one for one in found if lanes is None or one.load.setup.form.lane in lanes)
+
+
+@lru_cache(maxsize=256)
+def _movements(lanes: frozenset[Lane] | None) -> tuple[str, ...]:
+    """Movements of the catalogue whose sets tell capacity in some lanes, or in any."""
+    return tuple(
+        one.id
+        for one in catalogue().movement
+        if not one.effort_only and (lanes is None or one.posture.lane in lanes)
+    )
 
 
 def _lanes(rungs: list[Rung]) -> set[Lane]:

@@ -4,14 +4,15 @@ from collections import defaultdict
 from collections.abc import Collection
 from dataclasses import dataclass
 from datetime import date
+from functools import cache
 from typing import Any
 from uuid import UUID
 
-from sqlalchemy import ColumnElement, Text, case, func
+from sqlalchemy import ARRAY, Text, any_, bindparam, case, func
 from sqlalchemy.dialects.postgresql import distinct_on
 from sqlalchemy.orm import aliased
 from sqlmodel import Session, col, select
-from sqlmodel.sql.expression import SelectOfScalar
+from sqlmodel.sql.expression import Select, SelectOfScalar
 
 from invelo.core.capacity import EVIDENCE_EFFORT, TELLING_KINDS
 from invelo.core.catalogue import catalogue
@@ -22,6 +23,10 @@ from invelo.store.tables import Athlete, Ladder, LoggedSet, Rung, TrainingSessio
 
 LOOK_BACK = 60
 """Sessions of a ladder that are read for a decision or a placement."""
+
+_LATER = aliased(LoggedSet)
+STANDS = ~select(_LATER.id).where(_LATER.corrects == LoggedSet.id).exists()
+"""Whether no later row corrects a set."""
 
 
 @dataclass(frozen=True)
@@ -80,11 +85,23 @@ def newest_telling(
     Source: `invelo.core.capacity.tells`, which has the last word.
     """
     held = [one for one in movements if catalogue().find_movement(one).unit == "s"]
+    told = {"athlete": athlete_id, "movements": list(movements), "held": held, "days": days}
+    return [(day, row) for day, row in db.exec(_telling(), params=told)]
+
+
+@cache
+def _telling() -> Select[Any, LoggedSet]:
+    """The statement of `newest_telling`: it is long, and laid out once."""
     least_effort = case(
-        (among(LoggedSet.movement, held, Text()), EVIDENCE_EFFORT["s"]),
+        (
+            col(LoggedSet.movement) == any_(bindparam("held", type_=ARRAY(Text))),
+            EVIDENCE_EFFORT["s"],
+        ),
         else_=EVIDENCE_EFFORT["reps"],
     )
-    recent = _newest_first(athlete_id, LOOK_BACK).with_only_columns(col(TrainingSession.id))
+    recent = _newest_first(bindparam("athlete"), LOOK_BACK).with_only_columns(
+        col(TrainingSession.id)
+    )
     nth = func.dense_rank().over(
         partition_by=(col(LoggedSet.movement), col(LoggedSet.side)),
         order_by=col(TrainingSession.local_date).desc(),
@@ -94,29 +111,22 @@ def newest_telling(
         .join(TrainingSession, col(TrainingSession.id) == LoggedSet.session_id)
         .where(
             col(LoggedSet.session_id).in_(recent),
-            among(LoggedSet.movement, movements, Text()),
+            LoggedSet.movement == any_(bindparam("movements", type_=ARRAY(Text))),
             col(LoggedSet.clean),
             col(LoggedSet.kind).in_(TELLING_KINDS),
             func.coalesce(LoggedSet.least, LoggedSet.amount) >= 1,
             LoggedSet.effort >= least_effort,
             LoggedSet.pain < PAIN_STOP,
-            stands(),
+            STANDS,
         )
         .subquery()
     )
-    statement = (
+    return (
         select(ranked.c.local_date, LoggedSet)
         .join(LoggedSet, col(LoggedSet.id) == ranked.c.id)
-        .where(ranked.c.nth <= days)
+        .where(ranked.c.nth <= bindparam("days"))
         .order_by(ranked.c.local_date, col(LoggedSet.at), col(LoggedSet.number))
     )
-    return [(day, row) for day, row in db.exec(statement)]
-
-
-def stands() -> ColumnElement[bool]:
-    """Whether no later row corrects a set."""
-    later = aliased(LoggedSet)
-    return ~select(later.id).where(later.corrects == LoggedSet.id).exists()
 
 
 def finished(db: Session, ladder_id: UUID, most: int = LOOK_BACK) -> list[LoggedSession]:
@@ -176,7 +186,7 @@ def worst_pain(db: Session, session_ids: list[UUID]) -> dict[UUID, tuple[int, st
         .where(
             among(LoggedSet.session_id, session_ids),
             LoggedSet.pain > 0,
-            stands(),
+            STANDS,
         )
         .ext(distinct_on(col(LoggedSet.session_id)))
         .order_by(col(LoggedSet.session_id), col(LoggedSet.pain).desc(), col(LoggedSet.at))

@@ -102,7 +102,7 @@ def _standing(athlete_id: UUID, since: date) -> tuple[Any, ...]:
         TrainingSession.athlete_id == athlete_id,
         TrainingSession.local_date >= since,
         col(TrainingSession.finished_at).is_not(None),
-        logs.stands(),
+        logs.STANDS,
     )
 
 

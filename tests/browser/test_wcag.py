@@ -46,13 +46,17 @@ def _floor(page: Page) -> None:
 
 def _by_hand(page: Page) -> None:
     page.open_ladder()
-    page.press("6", "w")
+    page.press("6")
+    page.sees("Private link".upper())  # else the floor is not there yet to hear the next key
+    page.press("w")
     page.find("[data-cell]")
 
 
 def _csv(page: Page) -> None:
     page.open_ladder()
-    page.press("6", "c")
+    page.press("6")
+    page.sees("Private link".upper())
+    page.press("c")
     page.sees("All sets of this athlete (CSV)")
 
 

@@ -45,7 +45,7 @@ export function Opens({ name, words, large, children }: OpensProps) {
       <button
         type="button"
         onClick={() => setOpen(true)}
-        className={`border-b border-dotted border-line text-left hover:bg-wash ${large ? "text-xl" : ""}`}
+        className={`min-h-6 border-b border-dotted border-line text-left hover:bg-wash ${large ? "text-xl" : ""}`}
         title={`How ${name} came about`}
       >
         {words}

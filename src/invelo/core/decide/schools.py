@@ -343,7 +343,11 @@ def _more_sets(situation: Situation, figures: tuple[Input, ...], *spoke: str) ->
         "add-set",
         situation.key,
         f"Add a set: {sets + 1} instead of {sets}.",
-        (*figures, Input("sets now", float(sets)), Input("at most", 4.0, "sets")),
+        (
+            *figures,
+            Input("sets now", float(sets)),
+            Input("at most", float(most_sets(situation.school)), "sets"),
+        ),
         rules(*spoke, "sets.grow"),
         "medium",
         "Sets grow before the variation changes.",

@@ -95,6 +95,11 @@ export function LoadChart({ trends }: { trends: Trends }) {
   );
 }
 
+const POINTS = [
+  { dataKey: "effort", name: "session", fill: "var(--line)", shape: "cross" },
+  { dataKey: "of_sets", name: "sets", fill: "var(--ink)", shape: "circle" },
+] as const;
+
 interface EffortProps {
   trends: Trends;
   onOpen: (session: string) => void;
@@ -144,23 +149,15 @@ export function EffortChart({ trends, onOpen }: EffortProps) {
             contentStyle={TIP}
             labelFormatter={(value) => shortDay(Number(value))}
           />
-          <Scatter
-            dataKey="effort"
-            name="session"
-            fill="var(--line)"
-            shape="cross"
-            isAnimationActive={false}
-            className="cursor-pointer"
-            onClick={(point: unknown) => open(point, onOpen)}
-          />
-          <Scatter
-            dataKey="of_sets"
-            name="sets"
-            fill="var(--ink)"
-            isAnimationActive={false}
-            className="cursor-pointer"
-            onClick={(point: unknown) => open(point, onOpen)}
-          />
+          {POINTS.map((point) => (
+            <Scatter
+              key={point.dataKey}
+              {...point}
+              isAnimationActive={false}
+              className="cursor-pointer"
+              onClick={(one: unknown) => open(one, onOpen)}
+            />
+          ))}
         </ComposedChart>
       </ResponsiveContainer>
     </Chart>

@@ -194,7 +194,7 @@ def start(session_id: UUID, body: NewRun, who: AtWork, db: Database, now: Now) -
         id=session.id,
         name=session.name,
         finished=session.finished_at is not None,
-        sets=sets_of(db, logs.standing_sets(db, [session_id])[session_id]),
+        sets=sessions_of(db, [session])[0].sets,
     )
 
 
@@ -217,7 +217,7 @@ def log_set(
     fresh = floor.log(db, session, entry, now)
     judge.judge_anew(db, who.athlete, session, Moment(now, moment.zone))
     live.tell(db, who.athlete.id)
-    return sets_of(db, [fresh])[0]
+    return sets_of(db, [fresh.id])[0]
 
 
 def entry_of(set_id: UUID, body: NewSet, moment: Moment, skew: float | None) -> floor.SetEntry:
@@ -247,7 +247,7 @@ AS_SENT = (
 def get_set_history(set_id: UUID, who: OnFloor, db: Database) -> list[LoggedSet]:
     """A set and every row it puts right, the newest first."""
     notes.set_of(db, who.athlete.id, set_id)
-    return sets_of(db, logs.history(db, set_id))
+    return sets_of(db, [row.id for row in logs.history(db, set_id)])
 
 
 @router.put("/runs/{session_id}/skips/{skip_id}", status_code=204)
@@ -304,9 +304,7 @@ def get_history(
     """What the athlete did, twenty sessions at a time."""
     found = logs.before(db, who.athlete.id, before)
     more = len(found) == logs.A_PAGE
-    return History(
-        sessions=sessions_of(db, found), before=found[-1].row.local_date if more else None
-    )
+    return History(sessions=sessions_of(db, found), before=found[-1].local_date if more else None)
 
 
 def _pair(low: T | None, high: T | None) -> tuple[T, T] | None:

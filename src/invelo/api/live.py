@@ -23,7 +23,6 @@ from invelo.api.shapes import Shape
 from invelo.core.log import PAIN_STOP
 from invelo.store import accounts, live
 from invelo.store.database import transaction
-from invelo.store.logs import LoggedSession as Logged
 
 router = APIRouter(prefix="/api", tags=["Live"], responses=ERRORS)
 
@@ -61,7 +60,9 @@ class LiveFloor(Shape):
 def get_live(coach: Coach, db: Database, now: Now) -> LiveFloor:
     """Who is on the floor now."""
     found = []
-    for one in live.on_floor(db, coach.id, now):
+    there = live.on_floor(db, coach.id, now)
+    sessions = sessions_of(db, [one.session for one in there])
+    for one, session in zip(there, sessions, strict=True):
         where = one.where
         over = one.session.finished_at is not None
         found.append(
@@ -75,7 +76,7 @@ def get_live(coach: Coach, db: Database, now: Now) -> LiveFloor:
                 step=where.step if where else 0,
                 steps=where.steps if where else 0,
                 at=where.at if where else one.session.at,
-                session=sessions_of(db, [Logged(one.session, one.sets)])[0],
+                session=session,
             )
         )
     return LiveFloor(now=now, pain_stop=PAIN_STOP, people=found)

@@ -5,14 +5,13 @@ from datetime import date, datetime
 from uuid import UUID
 
 from pydantic import Field
-from sqlmodel import Session, col, select
+from sqlmodel import Session
 
 from invelo.api.shapes import Shape
 from invelo.core.catalogue import catalogue
 from invelo.core.dose import Unit
 from invelo.core.log import OneSide, SetKind
-from invelo.store import logs, notes, tables
-from invelo.store.rows import ONE_SIDE, SET_KIND
+from invelo.store import shown, tables
 
 
 class LoggedSet(Shape):
@@ -59,58 +58,38 @@ class LoggedSession(Shape):
     sets: list[LoggedSet]
 
 
-def sets_of(db: Session, rows: Iterable[tables.LoggedSet]) -> list[LoggedSet]:
-    """Sets as they are answered."""
+def sets_of(db: Session, set_ids: Iterable[UUID]) -> list[LoggedSet]:
+    """Sets as they are answered, in the order in which they are named."""
+    return [_set(one) for one in shown.of_sets(db, set_ids)]
+
+
+def sessions_of(db: Session, rows: Iterable[tables.TrainingSession]) -> list[LoggedSession]:
+    """Sessions as they are answered, with the sets that stand."""
     there = list(rows)
-    names = _names(db, there)
-    pictures = notes.with_media(db, [row.id for row in there])
-    return [_set(row, names, pictures) for row in there]
-
-
-def sessions_of(db: Session, found: Iterable[logs.LoggedSession]) -> list[LoggedSession]:
-    """Sessions as they are answered."""
-    there = list(found)
-    every = [row for one in there for row in one.sets]
-    names = _names(db, every)
-    pictures = notes.with_media(db, [row.id for row in every])
+    sets = shown.of_sessions(db, [row.id for row in there])
     return [
         LoggedSession(
-            id=one.row.id,
-            name=one.row.name,
-            at=one.row.at,
-            local_date=one.row.local_date,
-            finished_at=one.row.finished_at,
-            effort=one.row.effort,
-            sets=[_set(row, names, pictures) for row in one.sets],
+            id=row.id,
+            name=row.name,
+            at=row.at,
+            local_date=row.local_date,
+            finished_at=row.finished_at,
+            effort=row.effort,
+            sets=[_set(one) for one in sets[row.id]],
         )
-        for one in there
+        for row in there
     ]
 
 
-def _names(db: Session, rows: Iterable[tables.LoggedSet]) -> dict[UUID, str]:
-    wanted = {row.rung_id for row in rows if row.rung_id is not None}
-    if not wanted:
-        return {}
-    found = db.exec(select(tables.Rung.id, tables.Rung.name).where(col(tables.Rung.id).in_(wanted)))
-    return dict(found.all())
-
-
-_AS_KEPT = (
-    *("id", "at", "rung_id", "movement", "item", "number", "amount", "least", "most", "partial"),
-    *("asked_low", "asked_high", "effort", "clean", "faults", "felt_in", "pain", "pain_place"),
-    *("note", "corrects"),
-)
-
-
-def _set(row: tables.LoggedSet, names: dict[UUID, str], pictures: dict[UUID, str]) -> LoggedSet:
-    movement = catalogue().find_movement(row.movement)
-    return LoggedSet(
-        **{name: getattr(row, name) for name in _AS_KEPT},
-        name=names.get(row.rung_id, movement.name) if row.rung_id else movement.name,
-        kind=SET_KIND.validate_python(row.kind),
-        side=ONE_SIDE.validate_python(row.side),
-        unit=movement.unit,
-        surplus=max(0.0, row.amount - row.asked_high) if row.asked_high is not None else 0.0,
-        picture=pictures.get(row.id, ""),
-        clock_off_s=row.skew_s,
-    )
+def _set(one: shown.ShownSet) -> LoggedSet:
+    movement = catalogue().find_movement(one["movement"])
+    over = one["amount"] - one["asked_high"] if one["asked_high"] is not None else 0.0
+    told = {
+        **one,
+        "name": one["rung_name"] or movement.name,
+        "unit": movement.unit,
+        "surplus": max(0.0, over),
+        "picture": one["picture"] or "",
+        "clock_off_s": one["skew_s"],
+    }
+    return LoggedSet.model_validate(told)

@@ -154,7 +154,7 @@ def get_review(ladder_id: UUID, coach: Coach, db: Database) -> ReviewSheet:
         standing=RungName.model_validate(rungs[row.standing_id]) if row.standing_id else None,
         rungs=[RungName.model_validate(rung) for rung in rungs.values()],
         decisions=[decision_of(one, rungs, points, told.get(one.id)) for one in kept],
-        sessions=sessions_of(db, reversed(logs.of_athlete(db, row.athlete_id, review.NEWEST))),
+        sessions=sessions_of(db, logs.newest(db, row.athlete_id, review.NEWEST)),
     )
 
 

@@ -27,7 +27,7 @@ from invelo.core.workload import (
     told_ratio,
     workload,
 )
-from invelo.store import access, capacity, ladder, logs, outlook, reach, trends, weekly
+from invelo.store import access, capacity, ladder, outlook, reach, trends, weekly
 
 router = APIRouter(prefix="/api", tags=["Review"], responses=ERRORS)
 
@@ -253,9 +253,7 @@ def get_trends(
 def get_done(athlete_id: UUID, session_id: UUID, coach: Coach, db: Database) -> LoggedSession:
     """One session, as a point of a chart opens it."""
     athlete = access.athlete(db, coach.id, athlete_id)
-    row = access.own_session(db, athlete.id, session_id)
-    sets = logs.standing_sets(db, [row.id])[row.id]
-    return sessions_of(db, [logs.LoggedSession(row, tuple(sets))])[0]
+    return sessions_of(db, [access.own_session(db, athlete.id, session_id)])[0]
 
 
 def _load(loads: list[SessionLoad], since: date, today: date) -> Load | None:

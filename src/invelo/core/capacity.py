@@ -44,9 +44,9 @@ def tells(done: SetRecord) -> bool:
     )
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, eq=False)
 class Evidence:
-    """A test or a logged set.
+    """A test or a logged set; `evidence` makes one for each that is told alike.
 
     Attributes:
         day: when.

@@ -1,6 +1,7 @@
 """A posture as it is drawn: joints, centre of mass, forces, surfaces. Metres and newtons."""
 
 from dataclasses import dataclass
+from functools import lru_cache
 
 import numpy as np
 
@@ -95,6 +96,7 @@ def figures(read: Reading) -> tuple[Figure, ...]:
     return tuple(figure(read, place) for place in range(len(read.depths)))
 
 
+@lru_cache(maxsize=4096)
 def figure(read: Reading, place: int) -> Figure:
     """The body itself at one place along the rep."""
     posture, form = read.posture, read.setup.form

@@ -7,7 +7,7 @@ Where a link leads to another lane, or to a rung that only effort tells, there i
 
 from collections.abc import Iterable
 from dataclasses import dataclass
-from functools import lru_cache
+from functools import cached_property, lru_cache
 from itertools import pairwise
 
 from invelo.core.body import Body
@@ -47,16 +47,19 @@ class Step:
     easier: bool
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, eq=False)
 class MeasuredLadder:
-    """A ladder as it stands for one body: a demand per rung, a step per link."""
+    """A ladder as it stands for one body: a demand per rung, a step per link.
+
+    `measure` makes one for each body and ladder, so that the same question is the same object.
+    """
 
     rungs: tuple[Rung, ...]
     demands: tuple[Demand, ...]
     steps: tuple[Step, ...]
     terms: Terms = USUAL_TERMS
 
-    @property
+    @cached_property
     def lanes(self) -> tuple[Lane, ...]:
         """What its rungs are compared by, in the order in which they first stand."""
         return tuple(dict.fromkeys(one.lane for one in self.demands if one.lane))

@@ -2,6 +2,7 @@
 
 from collections.abc import Callable
 from dataclasses import dataclass
+from functools import lru_cache
 
 from invelo.core.capacity import Evidence, Pool, groups_of, pool
 from invelo.core.errors import InputError
@@ -75,6 +76,7 @@ class Placement:
         return self.here.reach
 
 
+@lru_cache(maxsize=2048)
 def place(
     ladder: MeasuredLadder, known: tuple[Evidence, ...], closed: frozenset[int] = frozenset()
 ) -> Placement:

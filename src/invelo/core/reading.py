@@ -32,9 +32,11 @@ class Along:
     demand: Estimate
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, eq=False)
 class Reading:
     """What a set-up asks of a body; estimates are made when they are asked for.
+
+    `reading` makes one for each body and set-up, so that the same question is the same object.
 
     Attributes:
         body, setup: whose and which.

@@ -7,9 +7,9 @@ from uuid import UUID
 from sqlalchemy import text
 from sqlmodel import Session, col, select
 
-from invelo.store import access, logs
+from invelo.store import access
 from invelo.store.floor_tables import Whereabouts
-from invelo.store.tables import Athlete, LoggedSet, TrainingSession
+from invelo.store.tables import Athlete, TrainingSession
 
 CHANNEL = "invelo_floor"
 """PostgreSQL's channel on which a change is told, with the athlete's id."""
@@ -28,7 +28,6 @@ class OnFloor:
     athlete: Athlete
     session: TrainingSession
     where: Whereabouts | None
-    sets: tuple[LoggedSet, ...]
 
 
 def tell(db: Session, athlete_id: UUID) -> None:
@@ -85,12 +84,11 @@ def on_floor(db: Session, account_id: UUID, now: datetime) -> list[OnFloor]:
         if not over:
             shown.setdefault(row.athlete_id, row)
     ids = [row.id for row in shown.values()]
-    sets = logs.standing_sets(db, ids)
     places = {
         row.session_id: row
         for row in db.exec(select(Whereabouts).where(col(Whereabouts.session_id).in_(ids)))
     }
     return [
-        OnFloor(people[who], row, places.get(row.id), tuple(sets[row.id]))
+        OnFloor(people[who], row, places.get(row.id))
         for who, row in sorted(shown.items(), key=lambda one: people[one[0]].name)
     ]

@@ -1,7 +1,7 @@
 """Reading what was logged. A corrected set is passed over in favour of its correction."""
 
 from collections import defaultdict
-from collections.abc import Collection
+from collections.abc import Collection, Sequence
 from dataclasses import dataclass
 from datetime import date
 from functools import cache
@@ -147,20 +147,23 @@ def finished(db: Session, ladder_id: UUID, most: int = LOOK_BACK) -> list[Logged
 
 def of_athlete(db: Session, athlete_id: UUID, most: int = LOOK_BACK) -> list[LoggedSession]:
     """The newest finished sessions of an athlete, oldest first."""
-    rows = db.exec(_newest_first(athlete_id, most)).all()
+    rows = newest(db, athlete_id, most)
     sets = standing_sets(db, [row.id for row in rows])
     return [LoggedSession(row, tuple(sets[row.id])) for row in reversed(rows)]
 
 
-def unfinished(db: Session, athlete_id: UUID) -> list[LoggedSession]:
+def newest(db: Session, athlete_id: UUID, most: int) -> Sequence[TrainingSession]:
+    """The newest finished sessions of an athlete, the newest first."""
+    return db.exec(_newest_first(athlete_id, most)).all()
+
+
+def unfinished(db: Session, athlete_id: UUID) -> Sequence[TrainingSession]:
     """The sessions of an athlete that are open, the newest first."""
-    rows = db.exec(
+    return db.exec(
         select(TrainingSession)
         .where(TrainingSession.athlete_id == athlete_id, col(TrainingSession.finished_at).is_(None))
         .order_by(col(TrainingSession.at).desc(), col(TrainingSession.id))
     ).all()
-    sets = standing_sets(db, [row.id for row in rows])
-    return [LoggedSession(row, tuple(sets[row.id])) for row in rows]
 
 
 def newest_of(db: Session, athlete_ids: list[UUID]) -> dict[UUID, TrainingSession]:
@@ -208,11 +211,9 @@ A_PAGE = 20
 """Sessions of a page of history."""
 
 
-def before(db: Session, athlete_id: UUID, day: date | None) -> list[LoggedSession]:
+def before(db: Session, athlete_id: UUID, day: date | None) -> Sequence[TrainingSession]:
     """A page of an athlete's finished sessions from before a day, the newest first."""
     statement = _newest_first(athlete_id, A_PAGE)
     if day is not None:
         statement = statement.where(TrainingSession.local_date < day)
-    rows = db.exec(statement).all()
-    sets = standing_sets(db, [row.id for row in rows])
-    return [LoggedSession(row, tuple(sets[row.id])) for row in rows]
+    return db.exec(statement).all()

@@ -7,7 +7,6 @@ from sqlmodel import Session, col, select
 
 from invelo.core.catalogue import catalogue
 from invelo.core.errors import InputError
-from invelo.store.columns import among
 from invelo.store.errors import ConflictError, MissingError
 from invelo.store.floor_tables import SetMedia, TechniqueNote
 from invelo.store.tables import Athlete, LoggedSet, TrainingSession
@@ -125,14 +124,6 @@ def media(db: Session, set_id: UUID) -> SetMedia:
     if row is None:
         raise MissingError("picture")
     return row
-
-
-def with_media(db: Session, set_ids: list[UUID]) -> dict[UUID, str]:
-    """Which sets have a picture, and of what type."""
-    rows = db.exec(
-        select(SetMedia.set_id, SetMedia.media_type).where(among(SetMedia.set_id, set_ids))
-    )
-    return dict(rows.all())
 
 
 def remove_media(db: Session, set_id: UUID) -> None:

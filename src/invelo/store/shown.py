@@ -1,0 +1,64 @@
+"""Logged sets as they are shown: beside the set, its rung's name and whether a picture is kept.
+
+What is only shown is read as plain values: a page holds hundreds of sets.
+"""
+
+from collections import defaultdict
+from collections.abc import Iterable
+from functools import cache
+from typing import Any
+from uuid import UUID
+
+from sqlalchemy import ARRAY, Select, Uuid, any_, bindparam, select
+from sqlmodel import Session, col
+
+from invelo.store.floor_tables import SetMedia
+from invelo.store.tables import LoggedSet, Rung
+
+ShownSet = dict[str, Any]
+"""Values by name: of `KEPT`, the rung's name (None off any ladder), the picture's media type."""
+
+KEPT = (
+    *("id", "session_id", "at", "rung_id", "movement", "item", "kind", "side", "number", "amount"),
+    *("least", "most", "partial", "asked_low", "asked_high", "effort", "clean", "faults"),
+    *("felt_in", "pain", "pain_place", "note", "corrects", "skew_s"),
+)
+"""Columns of a logged set that are shown."""
+
+_NAMES = (*KEPT, "rung_name", "picture")
+
+
+def of_sessions(db: Session, session_ids: Iterable[UUID]) -> dict[UUID, list[ShownSet]]:
+    """The sets of some sessions that no later row corrects, by session, in order."""
+    rows = _read(db, "session_id", session_ids)
+    corrected = {row["corrects"] for row in rows}
+    found: dict[UUID, list[ShownSet]] = defaultdict(list)
+    for row in rows:
+        if row["id"] not in corrected:
+            found[row["session_id"]].append(row)
+    return found
+
+
+def of_sets(db: Session, set_ids: Iterable[UUID]) -> list[ShownSet]:
+    """Some sets, as they are asked for."""
+    asked = list(set_ids)
+    found = {row["id"]: row for row in _read(db, "id", asked)}
+    return [found[one] for one in asked]
+
+
+def _read(db: Session, by: str, ids: Iterable[UUID]) -> list[ShownSet]:
+    rows = db.execute(_statement(by), {"ids": list(ids)})
+    return [dict(zip(_NAMES, row, strict=True)) for row in rows]
+
+
+@cache
+def _statement(by: str) -> Select[Any]:
+    """It is long, and laid out once for each column that picks the sets."""
+    kept = (getattr(LoggedSet, name) for name in KEPT)
+    rung = select(col(Rung.name)).where(col(Rung.id) == LoggedSet.rung_id)
+    picture = select(col(SetMedia.media_type)).where(col(SetMedia.set_id) == LoggedSet.id)
+    return (
+        select(*kept, rung.scalar_subquery(), picture.scalar_subquery())
+        .where(getattr(LoggedSet, by) == any_(bindparam("ids", type_=ARRAY(Uuid()))))
+        .order_by(col(LoggedSet.at), col(LoggedSet.number), col(LoggedSet.id))
+    )

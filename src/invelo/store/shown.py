@@ -9,8 +9,8 @@ from functools import cache
 from typing import Any
 from uuid import UUID
 
-from sqlalchemy import ARRAY, Select, Uuid, any_, bindparam, select
-from sqlmodel import Session, col
+from sqlalchemy import ARRAY, Select, Uuid, any_, bindparam, inspect, select
+from sqlmodel import Session
 
 from invelo.store.floor_tables import SetMedia
 from invelo.store.tables import LoggedSet, Rung
@@ -54,11 +54,11 @@ def _read(db: Session, by: str, ids: Iterable[UUID]) -> list[ShownSet]:
 @cache
 def _statement(by: str) -> Select[Any]:
     """It is long, and laid out once for each column that picks the sets."""
-    kept = (getattr(LoggedSet, name) for name in KEPT)
-    rung = select(col(Rung.name)).where(col(Rung.id) == LoggedSet.rung_id)
-    picture = select(col(SetMedia.media_type)).where(col(SetMedia.set_id) == LoggedSet.id)
+    one, rung, media = (inspect(table).local_table for table in (LoggedSet, Rung, SetMedia))
+    name = select(rung.c.name).where(rung.c.id == one.c.rung_id)
+    picture = select(media.c.media_type).where(media.c.set_id == one.c.id)
     return (
-        select(*kept, rung.scalar_subquery(), picture.scalar_subquery())
-        .where(getattr(LoggedSet, by) == any_(bindparam("ids", type_=ARRAY(Uuid()))))
-        .order_by(col(LoggedSet.at), col(LoggedSet.number), col(LoggedSet.id))
+        select(*(one.c[each] for each in KEPT), name.scalar_subquery(), picture.scalar_subquery())
+        .where(one.c[by] == any_(bindparam("ids", type_=ARRAY(Uuid()))))
+        .order_by(one.c.at, one.c.number, one.c.id)
     )

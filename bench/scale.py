@@ -30,9 +30,10 @@ from uuid import UUID, uuid4
 import httpx2 as httpx
 import psycopg
 from sqlalchemy import Engine, event
+from starlette.testclient import TestClient
 
 from bench import crowd
-from bench.service import serving
+from bench.service import application, serving
 from invelo import postgres
 from invelo.settings import ROOT
 from invelo.store import archive
@@ -183,20 +184,30 @@ class Taken:
         return 1000 * statistics.median(self.own_sql[name])
 
 
-def measure(client: httpx.Client, engine: Engine, rounds: int) -> Taken:
-    """Every request so many times, in turn."""
+@dataclass(frozen=True)
+class Clients:
+    """Two that are signed in as one coach: one asks the application in a process of its own, one in
+    this, where its statements are heard."""
+
+    served: httpx.Client
+    near: httpx.Client
+
+
+def measure(clients: Clients, engine: Engine, rounds: int) -> Taken:
+    """Every request so many times, in turn: timed where it is served, heard where it is near."""
     taken = Taken()
     heard, bare = Statements(engine), Bare(engine)
-    taken.first = first_asked(client)
-    made = asks(client, Random(7))
-    common = {sql for sql, _ in heard.during(made[0].make())}
+    taken.first = first_asked(clients.served)
+    made = zip(asks(clients.served, Random(7)), asks(clients.near, Random(7)), strict=True)
+    pairs = tuple(made)
+    common = {sql for sql, _ in heard.during(pairs[0][1].make())}
     for round_ in range(rounds + WARM):
-        for ask in made:
+        for ask, near in pairs:
             request = ask.make()
             began = time.perf_counter()
-            sent = heard.during(request)
+            request().raise_for_status()
             spent = time.perf_counter() - began
-            own = _anew([one for one in sent if one[0] not in common])
+            own = _anew([one for one in heard.during(near.make()) if one[0] not in common])
             if round_ >= WARM:
                 taken.whole.setdefault(ask.name, []).append(spent)
                 taken.own_sql.setdefault(ask.name, []).append(bare.seconds(own))
@@ -207,12 +218,15 @@ def measure(client: httpx.Client, engine: Engine, rounds: int) -> Taken:
 
 
 @contextmanager
-def service(engine: Engine, who: crowd.Crowd) -> Iterator[httpx.Client]:
+def service(engine: Engine, who: crowd.Crowd) -> Iterator[Clients]:
     """The application over a database, signed in as one coach."""
-    with serving(engine) as client:
+    url = engine.url.render_as_string(hide_password=False)
+    here = TestClient(application(engine), base_url="http://127.0.0.1")
+    with serving(url) as served, here as near:
         body = {"email": who.email, "password": crowd.PASSWORD}
-        client.post("/api/sign-in", json=body).raise_for_status()
-        yield client
+        for client in (served, near):
+            client.post("/api/sign-in", json=body).raise_for_status()
+        yield Clients(served, near)
 
 
 def checksums(engine: Engine) -> dict[str, tuple[int, str]]:
@@ -294,12 +308,12 @@ def run() -> None:
             for database, engine in engines.items():
                 with engine.connect() as db:
                     sizes[database] = crowd.sets_in(db)
-            with service(engines["scale"], MANY) as client:
-                many = measure(client, engines["scale"], ROUNDS)
-            with service(engines["scale"], FEW) as client:
-                in_large = measure(client, engines["scale"], ROUNDS)
-            with service(engines["small"], FEW) as client:
-                in_small = measure(client, engines["small"], ROUNDS)
+            with service(engines["scale"], MANY) as clients:
+                many = measure(clients, engines["scale"], ROUNDS)
+            with service(engines["scale"], FEW) as clients:
+                in_large = measure(clients, engines["scale"], ROUNDS)
+            with service(engines["small"], FEW) as clients:
+                in_small = measure(clients, engines["small"], ROUNDS)
             told = {
                 "logged sets": sizes,
                 "first asked, ms": {name: round(ms, 1) for name, ms in many.first.items()},

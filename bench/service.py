@@ -9,15 +9,17 @@ import itertools
 import os
 import statistics
 import tempfile
-import threading
 import time
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 from datetime import UTC, datetime
+from multiprocessing import get_context
 from pathlib import Path
+from socket import socket
 
 import httpx2 as httpx
 import uvicorn
+from fastapi import FastAPI
 from sqlalchemy import Engine
 
 from invelo import postgres
@@ -87,15 +89,14 @@ def _service() -> Iterator[httpx.Client]:
             engine = engine_for(url)
             with transaction(engine) as db:
                 load(db, datetime.now(UTC), weeks=8)
-            with serving(engine) as client:
+            with serving(url) as client:
                 body = {"email": COACH_EMAIL, "password": COACH_PASSWORD}
                 client.post("/api/sign-in", json=body).raise_for_status()
                 yield client
             engine.dispose()
 
 
-@contextmanager
-def serving(engine: Engine) -> Iterator[httpx.Client]:
+def application(engine: Engine) -> FastAPI:
     """The application over a database, with one endpoint that does nothing."""
     app = create_app(Settings(), engine)
 
@@ -104,14 +105,24 @@ def serving(engine: Engine) -> Iterator[httpx.Client]:
         return {}
 
     app.router.routes.insert(0, app.router.routes.pop())  # before the front end's pages
-    listener = listen("127.0.0.1", 18500, asked=False)
-    running = uvicorn.Server(uvicorn.Config(app, log_level="critical", access_log=False))
-    thread = threading.Thread(target=running.run, kwargs={"sockets": [listener]})
-    thread.start()
-    try:
-        base = f"http://127.0.0.1:{listener.getsockname()[1]}"
-        with httpx.Client(timeout=60, base_url=base) as client:
-            yield client
-    finally:
-        running.should_exit = True
-        thread.join()
+    return app
+
+
+def _serve(url: str, listener: socket) -> None:
+    config = uvicorn.Config(application(engine_for(url)), log_level="critical", access_log=False)
+    uvicorn.Server(config).run(sockets=[listener])
+
+
+@contextmanager
+def serving(url: str) -> Iterator[httpx.Client]:
+    """That application in a process of its own, so that who asks does not hold it up."""
+    with listen("127.0.0.1", 18500, asked=False) as listener:
+        process = get_context("spawn").Process(target=_serve, args=(url, listener))
+        process.start()
+        try:
+            base = f"http://127.0.0.1:{listener.getsockname()[1]}"
+            with httpx.Client(timeout=60, base_url=base) as client:
+                yield client
+        finally:
+            process.terminate()
+            process.join()

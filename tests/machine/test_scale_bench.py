@@ -31,8 +31,8 @@ def test_a_crowd_has_the_sets_it_says(filled) -> None:
 
 
 def test_every_request_is_measured_with_its_own_statements(filled) -> None:
-    with scale.service(filled, PEOPLE) as client:
-        taken = scale.measure(client, filled, 2)
+    with scale.service(filled, PEOPLE) as clients:
+        taken = scale.measure(clients, filled, 2)
     assert {"empty", "squad", "ladder", "review", "trends", "log a set"} <= taken.whole.keys()
     for name, seconds in taken.whole.items():
         assert len(seconds) == 2

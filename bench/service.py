@@ -27,7 +27,7 @@ from invelo.api.app import create_app
 from invelo.api.context import Coach
 from invelo.demo.history import load
 from invelo.demo.theatre import COACH_EMAIL, COACH_PASSWORD
-from invelo.serving import listen
+from invelo.serving import collect_seldom, listen
 from invelo.settings import Settings
 from invelo.store.database import engine_for, migrate, transaction
 
@@ -110,6 +110,7 @@ def application(engine: Engine) -> FastAPI:
 
 def _serve(url: str, listener: socket) -> None:
     config = uvicorn.Config(application(engine_for(url)), log_level="critical", access_log=False)
+    collect_seldom()
     uvicorn.Server(config).run(sockets=[listener])
 
 

@@ -84,12 +84,6 @@ def sessions_of(db: Session, rows: Iterable[tables.TrainingSession]) -> list[Log
 def _set(one: shown.ShownSet) -> LoggedSet:
     movement = catalogue().find_movement(one["movement"])
     over = one["amount"] - one["asked_high"] if one["asked_high"] is not None else 0.0
-    told = {
-        **one,
-        "name": one["rung_name"] or movement.name,
-        "unit": movement.unit,
-        "surplus": max(0.0, over),
-        "picture": one["picture"] or "",
-        "clock_off_s": one["skew_s"],
-    }
+    name = one["name"] or movement.name
+    told = {**one, "name": name, "unit": movement.unit, "surplus": max(0.0, over)}
     return LoggedSet.model_validate(told)

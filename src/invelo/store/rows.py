@@ -1,5 +1,6 @@
 """From rows to the core's values, and from computed values to what is stored."""
 
+from bisect import bisect_right
 from collections.abc import Iterable
 from dataclasses import asdict
 from datetime import date
@@ -30,8 +31,8 @@ def body_on(measures: list[tables.Measure], day: date) -> Body:
     Args:
         measures: oldest first, at least one.
     """
-    by_then = [m for m in measures if m.local_date <= day]
-    return body_of(by_then[-1] if by_then else measures[0])
+    by_then = bisect_right(measures, day, key=lambda one: one.local_date)
+    return body_of(measures[max(by_then - 1, 0)])
 
 
 CHANGES = TypeAdapter(Modifiers)

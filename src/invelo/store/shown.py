@@ -9,23 +9,24 @@ from functools import cache
 from typing import Any
 from uuid import UUID
 
-from sqlalchemy import ARRAY, Select, Uuid, any_, bindparam, inspect, select
+from sqlalchemy import ARRAY, Select, Uuid, any_, bindparam, func, inspect, select
 from sqlmodel import Session
 
 from invelo.store.floor_tables import SetMedia
 from invelo.store.tables import LoggedSet, Rung
 
 ShownSet = dict[str, Any]
-"""Values by name: of `KEPT`, the rung's name (None off any ladder), the picture's media type."""
+"""Values by name: of `KEPT`, the rung's name (None off any ladder), the media type of a picture (''
+for none), and by how many seconds the device's clock was off."""
 
 KEPT = (
     *("id", "session_id", "at", "rung_id", "movement", "item", "kind", "side", "number", "amount"),
     *("least", "most", "partial", "asked_low", "asked_high", "effort", "clean", "faults"),
-    *("felt_in", "pain", "pain_place", "note", "corrects", "skew_s"),
+    *("felt_in", "pain", "pain_place", "note", "corrects"),
 )
 """Columns of a logged set that are shown."""
 
-_NAMES = (*KEPT, "rung_name", "picture")
+_NAMES = (*KEPT, "clock_off_s", "name", "picture")
 
 
 def of_sessions(db: Session, session_ids: Iterable[UUID]) -> dict[UUID, list[ShownSet]]:
@@ -55,10 +56,11 @@ def _read(db: Session, by: str, ids: Iterable[UUID]) -> list[ShownSet]:
 def _statement(by: str) -> Select[Any]:
     """It is long, and laid out once for each column that picks the sets."""
     one, rung, media = (inspect(table).local_table for table in (LoggedSet, Rung, SetMedia))
-    name = select(rung.c.name).where(rung.c.id == one.c.rung_id)
-    picture = select(media.c.media_type).where(media.c.set_id == one.c.id)
+    kept = (one.c[name] for name in KEPT)
+    name = select(rung.c.name).where(rung.c.id == one.c.rung_id).scalar_subquery()
+    picture = select(media.c.media_type).where(media.c.set_id == one.c.id).scalar_subquery()
     return (
-        select(*(one.c[each] for each in KEPT), name.scalar_subquery(), picture.scalar_subquery())
+        select(*kept, one.c.skew_s, name, func.coalesce(picture, ""))
         .where(one.c[by] == any_(bindparam("ids", type_=ARRAY(Uuid()))))
         .order_by(one.c.at, one.c.number, one.c.id)
     )

@@ -89,10 +89,10 @@ def own_session(db: Session, athlete_id: UUID, session_id: UUID) -> TrainingSess
     Raises:
         MissingError: if there is none of theirs.
     """
-    statement = select(TrainingSession).where(
-        TrainingSession.id == session_id, TrainingSession.athlete_id == athlete_id
-    )
-    return _one(db, statement, "session")
+    found = db.get(TrainingSession, session_id)
+    if found is None or found.athlete_id != athlete_id:
+        raise MissingError("session")
+    return found
 
 
 def decision(db: Session, account_id: UUID, decision_id: UUID, roles: Roles = SEE) -> Decision:

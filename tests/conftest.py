@@ -34,10 +34,12 @@ def shared_engine(server: postgres.Server) -> Iterator[Engine]:
 
 
 def empty(engine: Engine) -> None:
-    """Take every row out of a database."""
-    tables = ", ".join(f'"{table.name}"' for table in SQLModel.metadata.sorted_tables)
+    """Take every row out of a database. Most tables hold few or none, which a deletion passes over
+    and a truncation would write anew."""
+    tables = (table.name for table in SQLModel.metadata.sorted_tables)
     with engine.begin() as connection:
-        connection.execute(text(f"TRUNCATE {tables}"))
+        connection.execute(text("SET LOCAL session_replication_role = replica"))  # in any order
+        connection.execute(text(";".join(f'DELETE FROM "{name}"' for name in tables)))
 
 
 @pytest.fixture

@@ -1,6 +1,7 @@
 """The service over a fresh database, and a coach who is signed in."""
 
 from collections.abc import Callable, Iterator
+from contextlib import ExitStack
 from uuid import uuid4
 
 import pytest
@@ -37,15 +38,13 @@ def app(engine: Engine, clock: Clock) -> FastAPI:
 @pytest.fixture
 def new_client(app: FastAPI) -> Iterator[Callable[[], TestClient]]:
     """Makes browsers, each with cookies of its own."""
-    made: list[TestClient] = []
+    with ExitStack() as stack:
 
-    def make() -> TestClient:
-        made.append(TestClient(app, base_url="http://localhost", raise_server_exceptions=False))
-        return made[-1]
+        def make() -> TestClient:
+            client = TestClient(app, base_url="http://localhost", raise_server_exceptions=False)
+            return stack.enter_context(client)  # one event loop for all it asks
 
-    yield make
-    for client in made:
-        client.close()
+        yield make
 
 
 @pytest.fixture

@@ -8,9 +8,6 @@ from dataclasses import replace
 
 from invelo.core.decide.situation import (
     MORE,
-    Neighbour,
-    Offer,
-    Outcome,
     Proposal,
     Situation,
     count,
@@ -22,18 +19,12 @@ from invelo.core.decide.situation import (
     rules,
     set_figures,
 )
-from invelo.core.dose import School, Unit
+from invelo.core.decide.upward import kept, more_sets, offered, up
+from invelo.core.dose import School
 from invelo.core.estimate import Input
-from invelo.core.schools import most_sets
 
 NEAR_FAILURE = 8.0
 """Effort from which a set was taken near failure: two in reserve at most (common practice)."""
-
-BRIDGES: dict[Unit, str] = {
-    "reps": "slower reps or a smaller change of height",
-    "s": "a shape between the two or some help",
-    "cm": "a shorter jump, landed still",
-}
 
 ROOM = 1.0
 """Effort under the gate's from which a set has room for more (ours: a rep in reserve)."""
@@ -55,11 +46,11 @@ def _by_range(situation: Situation) -> Proposal | None:
         return None
     figures = (*set_figures(situation.last), *gate_figures(situation, run))
     if situation.purpose == "keep":
-        return _kept(situation, figures, "range.gate-met")
+        return kept(situation, figures, "range.gate-met")
     if run < situation.rung.gate.sessions:
         return None
     met = _gate_words(situation, run)
-    return _first_sets(situation, met, figures) or _up(situation, met, figures, "range.gate-met")
+    return _first_sets(situation, met, figures) or up(situation, met, figures, "range.gate-met")
 
 
 def _first_sets(situation: Situation, met: str, figures: tuple[Input, ...]) -> Proposal | None:
@@ -77,7 +68,7 @@ def _first_sets(situation: Situation, met: str, figures: tuple[Input, ...]) -> P
         Input("asked there, to the end", asks, unit),
     )
     short = f"{met} On “{above.rung.name}” {count(above.prediction)} are likely, {asks:g} are asked"
-    more = _more_sets(situation, figures, "range.gate-met")
+    more = more_sets(situation, figures, "range.gate-met")
     if more is not None:
         return replace(
             more,
@@ -87,7 +78,7 @@ def _first_sets(situation: Situation, met: str, figures: tuple[Input, ...]) -> P
         )
     useful = situation.useful_offers()
     if useful:
-        return _offered(situation, useful[0], f"{short}.", figures, "range.gate-met")
+        return offered(situation, useful[0], f"{short}.", figures, "range.gate-met")
     return None
 
 
@@ -99,10 +90,10 @@ def _near_failure(situation: Situation) -> Proposal | None:
     unit = situation.rung.gate.unit
     figures = (*set_figures(situation.last), Input("ceiling", float(ceiling), unit))
     if situation.purpose == "keep":
-        return _kept(situation, figures, "near-failure.ceiling")
+        return kept(situation, figures, "near-failure.ceiling")
     best = max(past, key=lambda s: s.least)
     told = f"A clean set reached {best.amount:g} {unit}, past the ceiling of {ceiling}."
-    return _up(situation, told, figures, "near-failure.ceiling")
+    return up(situation, told, figures, "near-failure.ceiling")
 
 
 def _by_effort(situation: Situation) -> Proposal | None:
@@ -110,7 +101,7 @@ def _by_effort(situation: Situation) -> Proposal | None:
     figures = (*set_figures(situation.last), Input("target effort", target))
     if situation.purpose == "keep":
         run = gate_run(situation)
-        return _kept(situation, figures, "effort.next-fits") if run else None
+        return kept(situation, figures, "effort.next-fits") if run else None
     if above is None or above.prediction is None:
         return _by_range(situation)
     asks = above.rung.dose.asks
@@ -120,7 +111,7 @@ def _by_effort(situation: Situation) -> Proposal | None:
             f"On “{above.rung.name}” the range's foot of {above.rung.dose.low} {unit} fits at "
             f"effort {above.rung.dose.effort:g}."
         )
-        return _up(
+        return up(
             situation,
             told,
             (*figures, Input("asked there, to the end", asks, unit)),
@@ -129,7 +120,7 @@ def _by_effort(situation: Situation) -> Proposal | None:
     at_target = all(s.effort <= target and s.clean for s in situation.last)
     full = all(s.least >= situation.rung.dose.high for s in situation.last)
     if at_target and full:
-        return _more_sets(situation, figures, "effort.add-set")
+        return more_sets(situation, figures, "effort.add-set")
     return None
 
 
@@ -138,12 +129,12 @@ def _wave(situation: Situation) -> Proposal | None:
         return None
     figures = (*set_figures(situation.last), *gate_figures(situation, 1))
     if situation.purpose == "keep":
-        return _kept(situation, figures, "wave.hard-day")
+        return kept(situation, figures, "wave.hard-day")
     less = next((one for one in situation.offers() if one.less_help), None)
     if less is not None:
         told = "The hard day passed its shortest useful dose in every set."
-        return _offered(situation, less, told, figures, "wave.hard-day")
-    return _up(
+        return offered(situation, less, told, figures, "wave.hard-day")
+    return up(
         situation,
         f"Every set of the hard day reached {situation.rung.gate.amount} "
         f"{situation.rung.gate.unit}.",
@@ -167,7 +158,7 @@ def _clock(situation: Situation) -> Proposal | None:
         *gate_figures(situation, run),
     )
     if situation.purpose == "keep":
-        return _kept(situation, figures, "clock.more-in-window")
+        return kept(situation, figures, "clock.more-in-window")
     above = situation.above
     ready = above is not None and (
         above.prediction is None or above.prediction.likely >= above.rung.dose.asks
@@ -178,7 +169,7 @@ def _clock(situation: Situation) -> Proposal | None:
         else "The window was filled on two sessions running."
     )
     if full or ready:
-        return _up(situation, told, figures, "clock.more-in-window")
+        return up(situation, told, figures, "clock.more-in-window")
     return Proposal(
         "add-amount",
         situation.key,
@@ -221,137 +212,6 @@ def _gate_words(situation: Situation, run: int) -> str:
     return (
         f"{gate.sets} × {gate.amount} {gate.unit} clean at effort {gate.effort:g} or under, "
         f"{run} sessions running."
-    )
-
-
-def _kept(situation: Situation, figures: tuple[Input, ...], rule: str) -> Proposal:
-    return hold(
-        situation,
-        "The gate is met and the purpose is to keep: stay, this is success.",
-        figures,
-        rules(rule, "purpose.keep"),
-        "high",
-        "The purpose is the coach's own.",
-    )
-
-
-def _up(situation: Situation, met: str, figures: tuple[Input, ...], rule: str) -> Proposal:
-    """Step up, if what is above is within reach; what else there is, if not."""
-    above = situation.above
-    if above is None:
-        return hold(
-            situation,
-            "The last rung's gate is met: the goal is reached. Keep it, or lengthen the ladder.",
-            figures,
-            rules(rule, "ladder.top"),
-            "high",
-            "Every set and session asked for was shown.",
-        )
-    if above.prediction is None:
-        return Proposal(
-            "step-up",
-            above.key,
-            f"{met} What is likely on “{above.rung.name}” is not known: learn it in a few easy "
-            "ones.",
-            figures,
-            rules(rule, "step.by-effort"),
-            "medium",
-            "The gate is plain; nothing tested says what the next rung allows.",
-        )
-    figures = (*figures, predicted("on the next rung", above.prediction))
-    if situation.gap(above):
-        return _across_gap(situation, above, met, figures, rule)
-    foot, unit = above.rung.dose.low, above.rung.dose.unit
-    sure = above.prediction.low >= foot
-    likely = above.prediction.likely >= foot
-    kept = _sets_kept(situation, above)
-    keep = f" Keep the {kept} sets." if kept else ""
-    return Proposal(
-        "step-up",
-        above.key,
-        f"{met} On “{above.rung.name}” {count(above.prediction)} are likely.{keep}",
-        figures,
-        rules(rule, *(["sets.kept"] if kept else [])),
-        "high" if sure else "medium" if likely else "low",
-        f"The next rung's range starts at {foot} {unit}; its predicted low end is "
-        f"{above.prediction.low:.0f}, its likely count {above.prediction.likely:.0f}.",
-        amount=float(kept) if kept else None,
-    )
-
-
-def _sets_kept(situation: Situation, above: Neighbour) -> int | None:
-    """Sets that have grown and go along to the next rung; None where it has as many."""
-    sets = situation.rung.dose.sets
-    grown = above.rung.dose.sets < sets <= most_sets(situation.school)
-    return sets if grown else None
-
-
-def _across_gap(
-    situation: Situation, above: Neighbour, met: str, figures: tuple[Input, ...], rule: str
-) -> Proposal:
-    """The next rung likely allows too little: a lever alone, a set more, or a bridge."""
-    assert above.prediction is not None  # noqa: S101  (whoever asks has looked)
-    unit = above.rung.dose.unit
-    least = situation.terms.least(unit)
-    figures = (*figures, Input("least useful dose", least, unit))
-    gap = f"{met} But “{above.rung.name}” likely allows only {count(above.prediction)}"
-    useful = situation.useful_offers()
-    if useful:
-        return _offered(situation, useful[0], f"{gap}.", figures, rule, "step.gap-ahead")
-    more = _more_sets(situation, figures, rule, "step.gap-ahead")
-    if more is not None and situation.offers():
-        return replace(more, reason=f"{gap}. {more.reason}")
-    return hold(
-        situation,
-        f"{gap}: bridge the gap first, with {BRIDGES[unit]}.",
-        figures,
-        rules(rule, "step.gap-ahead"),
-        "medium",
-        "The gate is plain; the next rung's count is a prediction.",
-    )
-
-
-def outcome_of(offer: Offer) -> Outcome:
-    """What an offer is called."""
-    if offer.less_help:
-        return "less-help"
-    return "slow-tempo" if offer.lever == "tempo" else "add-load"
-
-
-def _offered(
-    situation: Situation, offer: Offer, why: str, figures: tuple[Input, ...], *spoke: str
-) -> Proposal:
-    there = f", where {count(offer.expected)} are likely" if offer.expected else ""
-    figures = (*figures, predicted("so", offer.expected)) if offer.expected else figures
-    return Proposal(
-        outcome_of(offer),
-        situation.key,
-        f"{why} Go on as “{offer.rung.name}”{there}.",
-        figures,
-        rules(*spoke, "step.one-lever"),
-        "medium",
-        "The lever's size is worked out; how it feels shows on the day.",
-        rung=offer.rung,
-    )
-
-
-def _more_sets(situation: Situation, figures: tuple[Input, ...], *spoke: str) -> Proposal | None:
-    sets = situation.rung.dose.sets
-    if sets >= most_sets(situation.school):
-        return None
-    return Proposal(
-        "add-set",
-        situation.key,
-        f"Add a set: {sets + 1} instead of {sets}.",
-        (
-            *figures,
-            Input("sets now", float(sets)),
-            Input("at most", float(most_sets(situation.school)), "sets"),
-        ),
-        rules(*spoke, "sets.grow"),
-        "medium",
-        "Sets grow before the variation changes.",
-        amount=float(sets + 1),
     )
 
 

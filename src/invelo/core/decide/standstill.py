@@ -3,8 +3,8 @@
 from datetime import timedelta
 
 from invelo.core.decide.fatigue import OFTEN
-from invelo.core.decide.schools import outcome_of
 from invelo.core.decide.situation import Proposal, Situation, hold, rules
+from invelo.core.decide.upward import outcome_of
 from invelo.core.errors import InputError
 from invelo.core.estimate import Z80, Input
 from invelo.core.schools import most_sets

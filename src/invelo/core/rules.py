@@ -26,6 +26,11 @@ RULES: dict[str, Rule] = {
             "common practice",
         ),
         Rule(
+            "pain.no-harder",
+            "While pain that asks for a stop lasts, nothing gets harder, though the coach goes on.",
+            "common practice",
+        ),
+        Rule(
             "range.missed-twice",
             "A set under the foot of the range on two sessions running: the rung is too hard.",
             "common practice",

@@ -9,8 +9,9 @@ declines, and what they declined is not asked again until something changes.
 from invelo.core.decide import fatigue, schools, standstill
 from invelo.core.decide.form import form
 from invelo.core.decide.quiet import Ask, quiet
-from invelo.core.decide.safety import pain
+from invelo.core.decide.safety import in_spite, pain
 from invelo.core.decide.situation import (
+    HARDER,
     OUTCOMES,
     PLAIN,
     Answered,
@@ -25,6 +26,7 @@ from invelo.core.decide.situation import (
 )
 
 __all__ = [
+    "HARDER",
     "ORDER",
     "OUTCOMES",
     "PLAIN",
@@ -60,8 +62,6 @@ def decide(situation: Situation) -> Proposal:
 
     Source: rule by rule in `invelo.core.rules`.
     """
-    for ask in ORDER:
-        proposal = ask(situation)
-        if proposal is not None and not quiet(proposal, situation):
-            return proposal
-    return schools.building(situation)
+    asked = (ask(situation) for ask in ORDER)
+    spoken = (one for one in asked if one is not None and not quiet(one, situation))
+    return in_spite(next(spoken, None) or schools.building(situation), situation)

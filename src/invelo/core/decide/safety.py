@@ -2,7 +2,7 @@
 
 from itertools import pairwise
 
-from invelo.core.decide.situation import Proposal, Situation, rules
+from invelo.core.decide.situation import HARDER, Proposal, Situation, hold, rules
 from invelo.core.estimate import Input
 from invelo.core.log import PAIN_STOP
 
@@ -43,6 +43,23 @@ def pain(situation: Situation) -> Proposal | None:
         rules=rules(*spoke),
         confidence="high",
         confidence_why="Safety speaks first and needs no further evidence.",
+    )
+
+
+def in_spite(proposal: Proposal, situation: Situation) -> Proposal:
+    """What becomes of a proposal where the coach has declined to stop: they may go on, but nothing
+    is asked for that is harder while the pain lasts."""
+    stop = pain(situation)
+    if stop is None or proposal.outcome not in HARDER:
+        return proposal
+    return hold(
+        situation,
+        f"Pain reached {situation.pain} of 10. Going on was the coach's word; nothing gets harder "
+        "while it lasts.",
+        (*stop.figures, *proposal.figures),
+        (*stop.rules, *rules("pain.no-harder")),
+        "high",
+        "Safety speaks first and needs no further evidence.",
     )
 
 

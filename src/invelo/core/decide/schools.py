@@ -183,7 +183,7 @@ def _clock(situation: Situation) -> Proposal | None:
 
 def _habit(situation: Situation) -> Proposal | None:
     ticks = situation.week.ticks if situation.week else 0
-    if situation.occasion != "week" or ticks < STEADY_TICKS:
+    if situation.occasion != "week" or ticks < STEADY_TICKS or situation.purpose == "keep":
         return None
     figures = (Input("days done of the last fourteen", float(ticks), "days"),)
     return Proposal(

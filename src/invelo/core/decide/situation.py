@@ -33,6 +33,11 @@ OUTCOMES: tuple[Outcome, ...] = get_args(Outcome)
 PLAIN: frozenset[Outcome] = frozenset(("hold", "add-amount", "add-set", "step-up", "step-back"))
 """Decisions that are plain enough to be taken for many athletes at once, where they are sure."""
 
+HARDER: frozenset[Outcome] = frozenset(
+    ("add-amount", "add-set", "slow-tempo", "add-load", "less-help", "step-up")
+)
+"""Outcomes that ask more of the athlete."""
+
 Confidence = Literal["high", "medium", "low"]
 Occasion = Literal["session", "week"]
 

@@ -301,9 +301,9 @@ def get_history(
     db: Database,
     before: date | None = Query(None, description="Older than this day."),
 ) -> History:
-    """What the athlete did, twenty sessions at a time."""
+    """What the athlete did, twenty sessions at a time, and the last day of them whole."""
     found = logs.before(db, who.athlete.id, before)
-    more = len(found) == logs.A_PAGE
+    more = len(found) >= logs.A_PAGE
     return History(sessions=sessions_of(db, found), before=found[-1].local_date if more else None)
 
 

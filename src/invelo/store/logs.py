@@ -208,12 +208,23 @@ def history(db: Session, set_id: UUID) -> list[LoggedSet]:
 
 
 A_PAGE = 20
-"""Sessions of a page of history."""
+"""Sessions of a page of history, and what else was done on the last day of them."""
 
 
-def before(db: Session, athlete_id: UUID, day: date | None) -> Sequence[TrainingSession]:
-    """A page of an athlete's finished sessions from before a day, the newest first."""
-    statement = _newest_first(athlete_id, A_PAGE)
+def before(db: Session, athlete_id: UUID, day: date | None) -> list[TrainingSession]:
+    """A page of an athlete's finished sessions from before a day, the newest first. A page ends
+    with a whole day, so that the next goes on from a day and nothing falls between the two."""
+    statement = (
+        select(TrainingSession)
+        .where(
+            TrainingSession.athlete_id == athlete_id,
+            col(TrainingSession.finished_at).is_not(None),
+        )
+        .order_by(col(TrainingSession.local_date).desc())
+        .fetch(A_PAGE, with_ties=True)
+    )
     if day is not None:
         statement = statement.where(TrainingSession.local_date < day)
-    return db.exec(statement).all()
+    return sorted(
+        db.exec(statement), key=lambda one: (one.local_date, one.at, one.id), reverse=True
+    )

@@ -1884,7 +1884,7 @@ export interface paths {
         };
         /**
          * Get History
-         * @description What the athlete did, twenty sessions at a time.
+         * @description What the athlete did, twenty sessions at a time, and the last day of them whole.
          */
         get: operations["get_history"];
         put?: never;

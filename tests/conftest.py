@@ -5,13 +5,16 @@ import tempfile
 from collections.abc import Iterator
 from datetime import UTC, datetime, timedelta
 from pathlib import Path
+from typing import TypeVar
 
 import pytest
 from sqlalchemy import Engine, text
-from sqlmodel import SQLModel
+from sqlmodel import Session, SQLModel, select
 
 from invelo import postgres
 from invelo.store.database import engine_for, migrate
+
+Row = TypeVar("Row", bound=SQLModel)
 
 
 @pytest.fixture(scope="session")
@@ -40,6 +43,12 @@ def empty(engine: Engine) -> None:
     with engine.begin() as connection:
         connection.execute(text("SET LOCAL session_replication_role = replica"))  # in any order
         connection.execute(text(";".join(f'DELETE FROM "{name}"' for name in tables)))
+
+
+def rows(engine: Engine, table: type[Row]) -> list[Row]:
+    """Every row of a table."""
+    with Session(engine) as db:
+        return list(db.exec(select(table)))
 
 
 @pytest.fixture

@@ -15,6 +15,20 @@ def link_for(coach: Coach, athlete: str, days: int = 180) -> str:
     return str(made["address"]).split("#")[1]
 
 
+def planned_today(coach: Coach, athlete: str, **hands: Any) -> dict[str, Any]:
+    """Everything of the week put on today; today's session as it goes along."""
+    path = f"/api/athletes/{athlete}/week"
+    today = coach.clock().date()
+    body = {"days": [{"index": day, "minutes": 120} for day in range(7)], "hands": hands}
+    coach.client.put(f"{path}/wishes", json=body).raise_for_status()
+    seen = coach.get(path)
+    placed = [{"task": task["key"], "day": today.weekday()} for task in seen["tasks"]]
+    response = coach.client.put(path, json={"placed": placed, "number": seen["revision"]})
+    response.raise_for_status()
+    sessions = coach.get(f"/api/athletes/{athlete}/floor")["sessions"]
+    return next(one for one in sessions if one["day"] == today.isoformat())
+
+
 class Athlete:
     """Whoever came in by a link."""
 

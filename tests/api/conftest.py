@@ -2,6 +2,7 @@
 
 from collections.abc import Callable, Iterator
 from contextlib import ExitStack
+from typing import Any
 from uuid import uuid4
 
 import pytest
@@ -15,6 +16,7 @@ from invelo.api.app import create_app
 from invelo.settings import Settings
 from invelo.store import accounts
 from invelo.store.database import transaction
+from tests.api.athlete import Athlete, link_for
 from tests.api.coach import EMAIL, PASSWORD, Coach
 from tests.conftest import Clock
 
@@ -69,3 +71,15 @@ def new_coach(
 @pytest.fixture
 def coach(new_coach: Callable[..., Coach]) -> Coach:
     return new_coach(EMAIL)
+
+
+@pytest.fixture
+def ladder(coach: Coach) -> dict[str, Any]:
+    """A push-up ladder of a new athlete, entered by a floor test."""
+    return coach.has_ladder()
+
+
+@pytest.fixture
+def phone(coach: Coach, new_client: Callable[[], TestClient], clock: Clock, ladder) -> Athlete:
+    """Its athlete, come in by their link."""
+    return Athlete(new_client(), clock, link_for(coach, ladder["athlete_id"]))

@@ -5,16 +5,11 @@ from datetime import timedelta
 from uuid import uuid4
 
 import pytest
-from sqlmodel import Session, select
 
 from invelo.store.review_tables import Decision
 from invelo.store.tables import LoggedSet, TrainingSession
 from tests.api.coach import problem
-
-
-@pytest.fixture
-def ladder(coach):
-    return coach.has_ladder()
+from tests.conftest import rows
 
 
 @pytest.fixture
@@ -24,11 +19,6 @@ def session(coach, ladder) -> str:
 
 def open_runs(coach, ladder) -> list:
     return coach.get(f"/api/athletes/{ladder['athlete_id']}/runs")
-
-
-def rows(engine, table) -> list:
-    with Session(engine) as db:
-        return list(db.exec(select(table)))
 
 
 def test_what_goes_along_says_what_to_do_and_what_to_mind(coach, ladder) -> None:

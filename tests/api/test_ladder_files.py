@@ -24,11 +24,6 @@ WHOLE = {
 }
 
 
-@pytest.fixture
-def ladder(coach):
-    return coach.has_ladder()
-
-
 def read_in(coach, athlete: str, content, dry_run: bool = True):
     path = f"/api/athletes/{athlete}/ladder-files?dry_run={str(dry_run).lower()}"
     return coach.client.post(path, json=content)

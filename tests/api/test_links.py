@@ -54,11 +54,6 @@ def operations(app: FastAPI) -> list[tuple[str, str]]:
 
 
 @pytest.fixture
-def ladder(coach: Coach) -> dict:
-    return coach.has_ladder()
-
-
-@pytest.fixture
 def come(new_client: Callable[[], TestClient], coach: Coach, clock) -> Callable[..., Athlete]:
     """Brings an athlete in by a link of their own."""
 

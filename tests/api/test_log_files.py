@@ -17,11 +17,6 @@ HEADER = "date,movement,amount,effort,session effort"
 
 
 @pytest.fixture
-def ladder(coach: Coach) -> dict:
-    return coach.has_ladder()
-
-
-@pytest.fixture
 def base(ladder) -> str:
     return f"/api/athletes/{ladder['athlete_id']}"
 

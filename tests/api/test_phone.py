@@ -1,26 +1,16 @@
-"""The phone's side of the floor: check-in, sets of every kind, late and twice, clocks off."""
+"""The phone's side of the floor: sets of every kind, late and twice, clocks off."""
 
 from base64 import b64encode
 from datetime import timedelta
 from uuid import uuid4
 
 import pytest
-from sqlmodel import Session, select
 
-from invelo.store.floor_tables import CheckIn, Skip
+from invelo.store.floor_tables import Skip
 from invelo.store.tables import LoggedSet, TrainingSession
-from tests.api.athlete import Athlete, link_for
-from tests.api.coach import Coach, problem
-
-
-@pytest.fixture
-def ladder(coach: Coach) -> dict:
-    return coach.has_ladder()
-
-
-@pytest.fixture
-def phone(coach: Coach, new_client, clock, ladder) -> Athlete:
-    return Athlete(new_client(), clock, link_for(coach, ladder["athlete_id"]))
+from tests.api.athlete import Athlete, link_for, planned_today
+from tests.api.coach import problem
+from tests.conftest import rows
 
 
 @pytest.fixture
@@ -28,25 +18,6 @@ def push_up(phone: Athlete) -> dict:
     """What a set of the ladder's rung is, as it was taken along."""
     item = next(one for one in phone.get("/floor")["single"][0]["items"] if one["goal"])
     return item["sets"][0]["what"]
-
-
-def rows(engine, table) -> list:
-    with Session(engine) as db:
-        return list(db.exec(select(table)))
-
-
-def planned_today(coach: Coach, athlete: str, **hands) -> dict:
-    """Everything of the week put on today; today's session as it goes along."""
-    path = f"/api/athletes/{athlete}/week"
-    today = coach.clock().date()
-    body = {"days": [{"index": day, "minutes": 120} for day in range(7)], "hands": hands}
-    coach.client.put(f"{path}/wishes", json=body).raise_for_status()
-    seen = coach.get(path)
-    placed = [{"task": task["key"], "day": today.weekday()} for task in seen["tasks"]]
-    response = coach.client.put(path, json={"placed": placed, "number": seen["revision"]})
-    response.raise_for_status()
-    sessions = coach.get(f"/api/athletes/{athlete}/floor")["sessions"]
-    return next(one for one in sessions if one["day"] == today.isoformat())
 
 
 # ---- what goes along ---------------------------------------------------------------------------
@@ -287,112 +258,6 @@ def test_a_session_about_to_begin_is_refused_where_one_that_was_is_kept(
     past = (phone.clock() - timedelta(hours=3)).isoformat()
     phone.starts(ladder_id=ladder["id"], at=past)
     assert len(rows(engine, TrainingSession)) == 2
-
-
-# ---- check-in ----------------------------------------------------------------------------------
-
-
-def checks_in(phone: Athlete, **said) -> dict:
-    path = f"{phone.base}/check-ins/{uuid4()}"
-    response = phone.client.put(path, json={**said, **phone.now()})
-    response.raise_for_status()
-    return response.json()
-
-
-def test_pain_takes_out_what_loads_it_and_what_goes_along_says_so(coach, ladder, phone) -> None:
-    planned_today(coach, ladder["athlete_id"])
-    told = checks_in(phone, pain=[{"place": "wrist", "how": 6}], sleep=8)
-    assert told["outcome"] in ("adapted", "rest")
-    along = phone.get("/floor")
-    assert along["checked_in"]
-    if told["outcome"] == "adapted":
-        assert "clinician" in told["words"]
-        today = along["sessions"][0]
-        assert today["adapted"]
-        assert all("wrist" not in item["loads"] for item in today["items"])
-
-
-def test_what_hurts_is_left_out_of_every_session_of_the_day(coach, ladder, phone) -> None:
-    planned_today(coach, ladder["athlete_id"])
-    before = phone.get("/floor")
-    assert before["single"]
-    checks_in(phone, pain=[{"place": "wrist", "how": 6}])
-    along = phone.get("/floor")
-    assert along["single"] == [], "its one ladder loads the wrist"
-    for sheet in along["sessions"]:
-        if sheet["day"] == along["today"]:
-            asked = [one for one in sheet["items"] if not one["key"].startswith("warm-up")]
-            assert all("wrist" not in one["loads"] for one in asked)
-
-
-def test_a_grave_sign_leaves_nothing_to_run(coach, ladder, phone) -> None:
-    planned_today(coach, ladder["athlete_id"])
-    told = checks_in(phone, alarms=["chest pain"])
-    assert told["outcome"] == "stop"
-    along = phone.get("/floor")
-    assert (along["sessions"], along["single"]) == ([], [])
-    assert "doctor" in along["stop"]
-
-
-def test_fewer_minutes_cut_the_session(coach, ladder, phone) -> None:
-    before = planned_today(coach, ladder["athlete_id"])["minutes"]["likely"]
-    there_is = int(before) - 4
-    told = checks_in(phone, minutes=there_is)
-    assert told["outcome"] == "adapted"
-    assert told["cuts"]
-    after = phone.get("/floor")["sessions"][0]
-    assert after["minutes"]["likely"] <= there_is
-    assert after["adapted"]
-
-
-def test_a_later_check_in_takes_the_earliers_place(coach, ladder, phone) -> None:
-    planned_today(coach, ladder["athlete_id"])
-    checks_in(phone, minutes=12)
-    phone.clock.pass_by(minutes=5)
-    assert checks_in(phone)["outcome"] == "as planned"
-    assert not phone.get("/floor")["sessions"][0]["adapted"]
-
-
-def test_what_the_coach_adapted_stays_under_every_check_in(coach, ladder, phone) -> None:
-    planned = planned_today(coach, ladder["athlete_id"])
-    day = coach.clock().date().isoformat()
-    path = f"/api/athletes/{ladder['athlete_id']}/days/{day}/adapt"
-    minutes = int(planned["minutes"]["likely"]) - 4
-    coach.post(path, minutes=minutes, keep=str(uuid4()))
-    by_coach = phone.get("/floor")["sessions"][0]
-    assert by_coach["adapted"]
-    checks_in(phone)
-    assert phone.get("/floor")["sessions"][0]["minutes"] == by_coach["minutes"]
-    phone.clock.pass_by(minutes=5)
-    checks_in(phone, sleep=4)
-    eased = phone.get("/floor")["sessions"][0]
-    assert max(one["effort"] for one in eased["items"][-1]["sets"]) < max(
-        one["effort"] for one in by_coach["items"][-1]["sets"]
-    )
-    phone.clock.pass_by(minutes=5)
-    checks_in(phone)
-    assert phone.get("/floor")["sessions"][0]["minutes"] == by_coach["minutes"]
-
-
-def test_a_check_in_with_nothing_planned_is_kept(phone, engine) -> None:
-    assert checks_in(phone, sleep=5)["outcome"] == "as planned"
-    assert len(rows(engine, CheckIn)) == 1
-
-
-@pytest.mark.parametrize(
-    ("said", "field"),
-    [
-        ({"sleep": 30}, "sleep"),
-        ({"minutes": -1}, "minutes"),
-        ({"pain": [{"place": "soul", "how": 5}]}, "pain.0.place"),
-        ({"pain": [{"place": "wrist", "how": 12}]}, "pain.0.how"),
-        ({"alarms": ["boredom"]}, "alarms.0"),
-    ],
-)
-def test_a_check_in_nobody_can_mean_is_refused(phone, engine, said, field) -> None:
-    response = phone.client.put(f"{phone.base}/check-ins/{uuid4()}", json={**said, **phone.now()})
-    assert problem(response, 422)["field"] == field
-    assert rows(engine, CheckIn) == []
 
 
 # ---- history -----------------------------------------------------------------------------------

@@ -10,11 +10,6 @@ from invelo.store.review_tables import Decision
 from tests.api.coach import problem
 
 
-@pytest.fixture
-def ladder(coach):
-    return coach.has_ladder()
-
-
 def review(coach, ladder):
     return coach.get(f"/api/ladders/{ladder['id']}/review")
 

@@ -9,11 +9,6 @@ from invelo.store.tables import Ladder, Rung, Sketch, Tie
 from tests.api.coach import problem
 
 
-@pytest.fixture
-def ladder(coach):
-    return coach.has_ladder()
-
-
 def add(coach, ladder, after, before=(), **change):
     body = {
         "id": str(uuid4()),

@@ -11,7 +11,7 @@ from invelo.api.problems import ERRORS
 from invelo.api.shapes import Shape
 from invelo.core.body import GRAVITY
 from invelo.exchange.setups import BandRequest, PullReading, Request
-from invelo.store import bands, tables
+from invelo.store import bands, kit_tables
 
 router = APIRouter(prefix="/api/bands", tags=["Bench"], responses=ERRORS)
 
@@ -97,7 +97,7 @@ def retire_band(band_id: UUID, body: Retirement, coach: Coach, db: Database, now
     bands.retire(db, coach.id, band_id, body.why, now)
 
 
-def _band(row: tables.Band) -> Band:
+def _band(row: kit_tables.Band) -> Band:
     curve = bands.curve(row)
     stretches = [1 + (row.limit - 1) * i / (CURVE_POINTS - 1) for i in range(CURVE_POINTS)]
     return Band(

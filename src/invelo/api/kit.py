@@ -12,7 +12,7 @@ from invelo.api.problems import ERRORS
 from invelo.api.shapes import Shape
 from invelo.core.kit import LOOK_FOR, Floor, Item, Kind
 from invelo.exchange.setups import Request
-from invelo.store import kit, tables
+from invelo.store import kit, kit_tables, tables
 from invelo.store.errors import MissingError
 from invelo.store.moment import Moment
 
@@ -183,7 +183,7 @@ def _places(db: Database, coach: tables.Account, now: Now) -> Places:
     )
 
 
-def _item(row: tables.KitItem, today: date) -> KitItem:
+def _item(row: kit_tables.KitItem, today: date) -> KitItem:
     thing = kit.item_of(row)
     return KitItem(
         id=row.id,

@@ -7,7 +7,7 @@ from sqlmodel import Session, col, delete, select
 
 from invelo.core import bands as core
 from invelo.store.errors import ConflictError, MissingError
-from invelo.store.tables import Band, KitItem
+from invelo.store.kit_tables import Band, KitItem
 
 MOST_BANDS = 50
 

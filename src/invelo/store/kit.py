@@ -11,7 +11,8 @@ from invelo.core.errors import InputError
 from invelo.core.kit import Floor, Item, Kind, Room, SafetyCheck, rebuilt
 from invelo.store import bands
 from invelo.store.errors import ConflictError, MissingError
-from invelo.store.tables import Account, KitItem, Place
+from invelo.store.kit_tables import KitItem, Place
+from invelo.store.tables import Account
 
 KIND: TypeAdapter[Kind] = TypeAdapter(Kind)
 FLOOR: TypeAdapter[Floor] = TypeAdapter(Floor)

@@ -5,6 +5,7 @@ from sqlmodel import SQLModel
 
 from invelo.store import (  # noqa: F401  (fill the metadata)
     floor_tables,
+    kit_tables,
     plan_tables,
     review_tables,
     tables,

@@ -171,6 +171,25 @@ def test_pain_stops_the_movement_until_the_coach_takes_it_up_again(coach, ladder
     coach.starts(ladder["id"])
 
 
+def test_where_the_coach_goes_on_in_spite_of_pain_nothing_gets_harder(coach, ladder) -> None:
+    """The gate is met twice running, but the wrist hurts as it did when the stop was declined."""
+    hurts = {"pain": 5, "pain_place": "left wrist"}
+    stop = coach.trains(ladder["id"], **hurts)
+    answers(coach, stop, answer="decline", word="a bruise, seen by a doctor")
+    for _ in range(2):
+        decision = coach.trains(ladder["id"], **hurts)
+        assert decision["outcome"] == "hold"
+    assert decision["rules"][-1]["id"] == "pain.no-harder"
+    assert "Pain reached 5 of 10" in decision["reason"]
+    assert not decision["plain"]
+    worse = coach.trains(ladder["id"], pain=7, pain_place="left wrist")
+    assert worse["outcome"] == "stop"
+    answers(coach, worse, answer="decline", word="seen again")
+    for _ in range(2):
+        healed = coach.trains(ladder["id"])
+    assert healed["outcome"] == "step-up"
+
+
 def test_a_gap_ahead_is_told_instead_of_a_step_up(coach) -> None:
     """The ready ladder's first step is a gap: whoever just meets the gate below gets too little."""
     ladder = coach.gives_ladder(

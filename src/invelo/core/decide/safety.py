@@ -58,8 +58,8 @@ def in_spite(proposal: Proposal, situation: Situation) -> Proposal:
         "while it lasts.",
         (*stop.figures, *proposal.figures),
         (*stop.rules, *rules("pain.no-harder")),
-        "high",
-        "Safety speaks first and needs no further evidence.",
+        "medium",
+        "Safety speaks first; what hurts is looked at one by one, never taken along with others.",
     )
 
 

@@ -1,8 +1,8 @@
-/** A computed figure that opens the account of how it came about. */
+/** Computed figures that open the account of how they came about, down to what went in. */
 import { useQuery } from "@tanstack/react-query";
 import type { Schema } from "../api/client";
-import { Account, Opens } from "./Account";
 import { plain, told } from "./figures";
+import { Opens } from "./Opens";
 import { Wrong } from "./Wrong";
 
 interface Props {
@@ -63,5 +63,54 @@ export function Range({ figure }: { figure: Schema["Estimate"] }) {
       <p className="pt-3 text-lg">{told(figure)}</p>
       <p className="text-faint">The likely value, and the range it lies in 8 times of 10.</p>
     </>
+  );
+}
+
+/** How something came about: the formula in words, what went in, the sources. */
+export function Account({ derivation }: { derivation: Schema["Derivation"] }) {
+  return (
+    <>
+      <h3 className="lettering pt-4">How it came about</h3>
+      <p>{derivation.formula}</p>
+      {derivation.note && <p className="pt-1 text-watch">{derivation.note}</p>}
+      {derivation.inputs.length > 0 && (
+        <>
+          <h3 className="lettering pt-4">From</h3>
+          <table className="w-full">
+            <InputRows inputs={derivation.inputs} />
+          </table>
+        </>
+      )}
+      <h3 className="lettering pt-4">Sources</h3>
+      <ul className="list-disc pl-5 text-sm">
+        {derivation.sources.map((source) => (
+          <li key={source}>{source}</li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+/** The figures that went into a result, one a line; one that was itself computed opens its account. */
+export function InputRows({ inputs }: { inputs: (Schema["Input"] | Schema["ComputedInput"])[] }) {
+  return (
+    <tbody>
+      {inputs.map((input) => (
+        <tr key={input.name} className="border-t border-hair">
+          <th scope="row" className="py-0.5 pr-4 font-text font-normal">
+            {input.name}
+          </th>
+          <td className="text-right whitespace-nowrap">
+            {"explained" in input && input.explained ? (
+              <Explained name={input.name} figure={input.explained} />
+            ) : (
+              <>
+                {plain(input.value)} {input.unit}
+              </>
+            )}
+          </td>
+        </tr>
+      ))}
+    </tbody>
   );
 }

@@ -1,7 +1,8 @@
 /** When the next gate, when the goal: dates with their range, how they came about, what helps. */
 import type { Schema } from "../../api/client";
-import { Account, Opens } from "../../parts/Account";
+import { Account } from "../../parts/Explained";
 import { day } from "../../parts/figures";
+import { Opens } from "../../parts/Opens";
 
 type Forecast = NonNullable<Schema["Trends"]["next_gate"]>;
 

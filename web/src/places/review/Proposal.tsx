@@ -2,8 +2,8 @@
 
 import type { ReactNode } from "react";
 import type { Schema } from "../../api/client";
+import { InputRows } from "../../parts/Explained";
 import { day } from "../../parts/figures";
-import { InputRows } from "../../parts/InputRows";
 import { Mark } from "../../parts/Mark";
 import { Answering } from "./Answering";
 import { OUTCOMES } from "./outcomes";

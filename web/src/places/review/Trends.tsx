@@ -2,10 +2,10 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { queries } from "../../api/queries";
-import { Account, Opens } from "../../parts/Account";
 import { Away } from "../../parts/Away";
-import { Explained } from "../../parts/Explained";
+import { Account, Explained } from "../../parts/Explained";
 import { day } from "../../parts/figures";
+import { Opens } from "../../parts/Opens";
 import { Forecasts } from "./Forecasts";
 import { DoneChart, EffortChart, LoadChart } from "./LoadCharts";
 import { ReachChart } from "./ReachChart";

@@ -1,9 +1,9 @@
 /** Weeks as tables: hard sets by region, torque × seconds by joint, both sides compared. */
 import type { ReactNode } from "react";
 import type { Schema } from "../../api/client";
-import { Opens } from "../../parts/Account";
 import { Range } from "../../parts/Explained";
 import { Mark } from "../../parts/Mark";
+import { Opens } from "../../parts/Opens";
 
 type Trends = Schema["Trends"];
 type Week = Trends["weeks"][number];

@@ -8,11 +8,15 @@ from pathlib import Path
 from typing import TypeVar
 
 import pytest
+from hypothesis import settings
 from sqlalchemy import Engine, text
 from sqlmodel import Session, SQLModel, select
 
 from invelo import postgres
 from invelo.store.database import engine_for, migrate
+
+settings.register_profile("untimed", deadline=None)  # a slow machine fails nothing
+settings.load_profile("untimed")
 
 Row = TypeVar("Row", bound=SQLModel)
 

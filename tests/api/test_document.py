@@ -59,7 +59,6 @@ schema = (
 @schema.parametrize()
 @settings(
     max_examples=12,
-    deadline=None,
     suppress_health_check=list(HealthCheck),
 )
 def test_no_request_makes_the_service_fall_over(case, service) -> None:

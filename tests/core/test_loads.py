@@ -25,7 +25,7 @@ def test_nearest_among_equally_few() -> None:
     assert pick(books, 2.05).pieces[0][0].name == "dictionary"
 
 
-@settings(max_examples=40, deadline=None)
+@settings(max_examples=40)
 @given(
     st.lists(st.tuples(st.integers(2, 40), st.integers(0, 3)), min_size=1, max_size=4),
     st.integers(2, 60),

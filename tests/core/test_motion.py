@@ -137,7 +137,7 @@ def test_nothing_done_is_nothing_counted() -> None:
 
 
 @given(st.integers(0, 15), st.integers(0, 3))
-@settings(max_examples=25, deadline=None)
+@settings(max_examples=25)
 def test_any_number_of_plain_reps_is_counted(full: int, short: int) -> None:
     tally = counted(PUSH, [TrueRep(0.9)] * full + [TrueRep(0.45)] * short)
     assert (tally.full, tally.partial) == (full, short)

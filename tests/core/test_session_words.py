@@ -96,14 +96,14 @@ def test_a_block_says_its_rounds_or_its_clock() -> None:
 # ---- laws ----------------------------------------------------------------------------------
 
 
-@settings(max_examples=30, deadline=None)
+@settings(max_examples=30)
 @given(some)
 def test_no_order_is_better_than_the_one_found(names: list[str]) -> None:
     items = [item(one) for one in names]
     assert cost(in_order(items)) == min(cost(order) for order in permutations(items))
 
 
-@settings(max_examples=30, deadline=None)
+@settings(max_examples=30)
 @given(some, st.floats(8, 60))
 def test_a_session_cut_to_its_minutes_fits_and_gains_nothing(
     names: list[str], minutes: float
@@ -120,7 +120,7 @@ def test_a_session_cut_to_its_minutes_fits_and_gains_nothing(
     assert all(1 <= len(one.sets) <= before[one.key] for one in fitted.session.items)
 
 
-@settings(max_examples=30, deadline=None)
+@settings(max_examples=30)
 @given(some)
 def test_a_timeline_has_no_gaps_and_its_sets_are_all_there(names: list[str]) -> None:
     session = NOTHING_BY_HAND.session("s", [item(one) for one in names], PLAIN)
@@ -135,7 +135,7 @@ def test_a_timeline_has_no_gaps_and_its_sets_are_all_there(names: list[str]) -> 
     assert len(work) == sum(one.sides for one in sets)
 
 
-@settings(max_examples=20, deadline=None)
+@settings(max_examples=20)
 @given(some)
 def test_a_task_takes_at_least_what_it_adds_to_a_session(names: list[str]) -> None:
     """The solver's minutes never promise less than the session takes."""
@@ -145,7 +145,7 @@ def test_a_task_takes_at_least_what_it_adds_to_a_session(names: list[str]) -> No
     assert together <= 8.0 + general + sum(minutes_of(one) for one in items)
 
 
-@settings(max_examples=30, deadline=None)
+@settings(max_examples=30)
 @given(some)
 def test_totals_of_a_session_are_the_sums_of_its_items(names: list[str]) -> None:
     items = [item(one) for one in names]

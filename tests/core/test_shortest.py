@@ -55,7 +55,7 @@ def test_it_equals_brute_force_on_random_small_cases() -> None:
     assert min(found.values()) >= 10, found
 
 
-@settings(max_examples=200, deadline=None)
+@settings(max_examples=200)
 @given(
     st.lists(st.tuples(st.floats(5, 40), st.integers(0, 3)), max_size=8),
     st.floats(11, 35),

@@ -35,7 +35,7 @@ def found(start: Rung, step: float) -> dict[str, Way]:
     return {way.dial.name: way for way in ways(AVERAGE, start, step, KNOWN)}
 
 
-@settings(max_examples=8, deadline=None)
+@settings(max_examples=8)
 @given(
     st.floats(0.02, 0.12),
     st.floats(0.0, 0.5),

@@ -103,7 +103,7 @@ def test_the_solver_finds_what_brute_force_finds_and_proves_it(seed: int) -> Non
     assert found.progress.words == "proven best"
 
 
-@settings(max_examples=40, deadline=None)
+@settings(max_examples=40)
 @given(st.integers(1000, 10**6))
 def test_what_the_solver_says_of_its_plan_is_what_the_score_says(seed: int) -> None:
     problem = small_week(seed)

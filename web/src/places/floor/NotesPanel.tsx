@@ -79,9 +79,11 @@ export function NotesPanel({ athleteId }: { athleteId: string }) {
             maxLength={200}
             onChange={(event) => setText(event.target.value)}
           />
-          <Button busy={busy} disabled={!text.trim()} onClick={keep}>
-            Keep the note
-          </Button>
+          <div className="pt-2">
+            <Button busy={busy} disabled={!text.trim()} onClick={keep}>
+              Keep the note
+            </Button>
+          </div>
         </>
       ) : (
         <p className="text-faint">Once a set is logged, a note can be pinned to it.</p>

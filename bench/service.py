@@ -18,7 +18,6 @@ from pathlib import Path
 from socket import socket
 
 import httpx2 as httpx
-import uvicorn
 from fastapi import FastAPI
 from sqlalchemy import Engine
 
@@ -27,7 +26,8 @@ from invelo.api.app import create_app
 from invelo.api.context import Coach
 from invelo.demo.history import load
 from invelo.demo.theatre import COACH_EMAIL, COACH_PASSWORD
-from invelo.serving import collect_seldom, listen
+from invelo.serving import listen
+from invelo.serving import run as run_service
 from invelo.settings import Settings
 from invelo.store.database import engine_for, migrate, transaction
 
@@ -109,9 +109,7 @@ def application(engine: Engine) -> FastAPI:
 
 
 def _serve(url: str, listener: socket) -> None:
-    config = uvicorn.Config(application(engine_for(url)), log_level="critical", access_log=False)
-    collect_seldom()
-    uvicorn.Server(config).run(sockets=[listener])
+    run_service(application(engine_for(url)), listener, "the bench's service is ready")
 
 
 @contextmanager

@@ -149,7 +149,7 @@ def test_the_queue_is_worked_by_keys(monday: Page) -> None:
     page.press("x")
     page.sees("Take 1 ticked")
     page.press("t")
-    page.sees("1 decisions taken and told to the outbox; 1 weeks planned anew.")
+    page.sees("1 decision taken and told to the outbox; 1 week planned anew.")
     page.press("d")
     page.field("Why, in a word")
     page.press(Keys.ESCAPE)

@@ -8,7 +8,7 @@ import { useKeys } from "../../app/keys";
 import { pickedLadder } from "../../app/places";
 import { Button } from "../../parts/Button";
 import { Dialog } from "../../parts/Dialog";
-import { day } from "../../parts/figures";
+import { counted, day } from "../../parts/figures";
 import { Mark } from "../../parts/Mark";
 import { Wrong } from "../../parts/Wrong";
 import { Answering, type Mode } from "../review/Answering";
@@ -65,7 +65,7 @@ export function Queue({ waiting, onTold }: Props) {
       setError(null);
       await refresh();
       onTold(
-        `${done.taken.length} decisions taken and told to the outbox; ${done.replanned.length} weeks planned anew.`,
+        `${counted(done.taken.length, "decision")} taken and told to the outbox; ${counted(done.replanned.length, "week")} planned anew.`,
       );
     } catch (cause) {
       setError(cause as Error);

@@ -8,7 +8,7 @@ import { type Keys, useKeys } from "../../app/keys";
 import { pickedLadder } from "../../app/places";
 import { Away } from "../../parts/Away";
 import { Button } from "../../parts/Button";
-import { day, gate } from "../../parts/figures";
+import { counted, day, gate } from "../../parts/figures";
 import { Mark, type Tone } from "../../parts/Mark";
 import { TitleBlock, today } from "../../parts/TitleBlock";
 import { GateGauge } from "./GateGauge";
@@ -88,7 +88,7 @@ export default function Squad() {
             onClick={() => setQueue(true)}
             title="Decisions waiting (Q)"
           >
-            {waiting.length} decisions waiting
+            {counted(waiting.length, "decision")} waiting
           </Button>
           <span className="text-sm text-faint">{squad.data?.order}</span>
           <span className="flex-1" />

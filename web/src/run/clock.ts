@@ -10,9 +10,14 @@ export function now(): number {
   return performance.timeOrigin + performance.now();
 }
 
-/** A moment of `now()` as this device's own clock tells it, which may have been set meanwhile. */
-export function asTold(moment: number): string {
-  return new Date(Date.now() - (now() - moment)).toISOString();
+/**
+ * A moment of `now()` as this device's own clock tells it, which may have been set meanwhile.
+ *
+ * @param moment ms of `now()`.
+ * @param wall the device's own clock, ms since 1970, at the moment `runs` of `now()`.
+ */
+export function asTold(moment: number, wall = Date.now(), runs = now()): string {
+  return new Date(wall - (runs - moment)).toISOString();
 }
 
 export interface Beat {

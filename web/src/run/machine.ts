@@ -1,6 +1,12 @@
-/** A session in progress: what each press does to it. No screen, no network. */
-import { asTold, beat } from "./clock";
-import type { Along, Choice, Entry, Event, Item, Running, RunSet, Sheet } from "./types";
+/** A session in progress: what each press does to it. No screen, no network, no clock of its own. */
+import { beat } from "./clock";
+import type { Along, Choice, Count, Entry, Event, Item, Running, RunSet, Sheet } from "./types";
+
+/** What a run needs from the device: new ids, and a moment of `now()` as its wall clock tells it. */
+export interface Means {
+  id: () => string;
+  told: (moment: number) => string;
+}
 
 export function begin(along: Along, sheet: Sheet, sessionId: string): Running {
   return {
@@ -65,40 +71,42 @@ export function byClock(run: Running, event: Event): boolean {
 
 const done = (run: Running, event: Event) => run.ended.includes(event.item);
 
-/** Go to an event, or to the next that pain has not ended; past the last the session is over. */
-function goTo(run: Running, index: number, now: number, begun = now): Running {
-  let at = index;
-  while (at < run.sheet.events.length) {
-    const event = run.sheet.events[at];
-    if (event && !done(run, event)) break;
-    at += 1;
-  }
-  const over = at >= run.sheet.events.length;
-  return { ...run, at, since: over ? null : begun, spent: 0, paused: false, finishing: over };
+/** Go to an event, or to the next that pain has not ended; with no work left the session is over. */
+function goTo(run: Running, index: number, now: number): Running {
+  const { events } = run.sheet;
+  const ahead = events.slice(index).findIndex((event) => !done(run, event));
+  const at = ahead < 0 ? events.length : index + ahead;
+  const over = upcoming({ ...run, at }) === null; // nobody rests for nothing
+  const stands = { spent: 0, paused: false, finishing: over };
+  return { ...run, ...stands, at: over ? events.length : at, since: over ? null : now };
 }
 
 /** Let time pass: whatever ends by the clock ends when it is due, however late the page wakes. */
-export function tick(run: Running, now: number, ids: () => string): Running {
+export function tick(run: Running, now: number, means: Means): Running {
   let next = run;
   for (;;) {
     const event = eventOf(next);
     if (!event || next.since === null || next.finishing || !byClock(next, event)) return next;
     if (elapsed(next, now) < event.seconds) return next;
     const due = next.since - next.spent + event.seconds * 1000;
-    next = advance(next, due, ids, event.kind === "work" ? event.seconds : null);
+    next = advance(next, due, means);
   }
 }
 
-/** End the event and go on; a set that ends leaves an entry to be filled in. */
+/**
+ * End the event and go on; a set that ends leaves an entry to be filled in.
+ *
+ * @param seen what a sensor counted of the set, or of the side of it that ends now.
+ */
 export function advance(
   run: Running,
   now: number,
-  ids: () => string,
-  held: number | null = null,
+  means: Means,
+  seen: Pick<Count, "amount" | "partial" | "faults"> | null = null,
 ): Running {
   const event = eventOf(run);
   if (!event) return run;
-  const next = event.kind === "work" ? worked(run, event, now, ids, held) : run;
+  const next = event.kind === "work" ? worked(run, event, now, means, seen) : run;
   return goTo(next, run.at + 1, now);
 }
 
@@ -106,38 +114,65 @@ function worked(
   run: Running,
   event: Event,
   now: number,
-  ids: () => string,
-  held: number | null,
+  means: Means,
+  seen: Pick<Count, "amount" | "partial" | "faults"> | null,
 ): Running {
   const item = itemOf(run, event.item);
   const set = item && setOf(run, item, event.set);
   if (!item || !set || set.kind === "easy") return run;
-  const amount = counted(set, held ?? elapsed(run, now));
-  if (event.side === 1 && set.sides === 2) return { ...run, firstSide: amount };
-  const both = set.sides === 2 && event.side === 2;
-  const first = item.first_side === "right" ? "right" : "left";
-  const other = first === "left" ? "right" : "left";
-  const sides: Entry["sides"] = both ? [first, other] : [set.side];
+  const count: Count =
+    seen && set.what.unit === "reps"
+      ? { ...seen, counted: "by a sensor" }
+      : {
+          amount: counted(set, elapsed(run, now)),
+          partial: 0,
+          faults: [],
+          counted: set.what.unit === "reps" ? "by the pace" : "by hand",
+        };
+  if (event.side === 1 && set.sides === 2) return { ...run, firstSide: count };
+  const second = event.side === 2 && set.sides === 2;
+  // a second side done again after the set was logged stands by itself
+  const counts = second && run.firstSide ? [run.firstSide, count] : [count];
+  const sides = second ? sidesOf(item).slice(-counts.length) : [set.side];
+  return left(run, { item, set, number: event.set, counts, sides, at: means.told(now) }, means);
+}
+
+/** The sides of an item in the order they are done. */
+export const sidesOf = (item: Item): Entry["sides"] =>
+  item.first_side === "right" ? ["right", "left"] : ["left", "right"];
+
+interface Done {
+  item: Item;
+  set: RunSet;
+  number: number;
+  /** One for each side that was done. */
+  counts: Count[];
+  sides: Entry["sides"];
+  at: string;
+}
+
+/** What was done is left to be filled in. */
+function left(run: Running, { item, set, number, counts, sides, at }: Done, means: Means): Running {
   const entry: Entry = {
-    ids: sides.map(ids),
+    ids: sides.map(means.id),
     item: item.key,
-    set: event.set,
+    set: number,
     what: set.what,
     kind: set.kind,
     low: set.low,
     high: set.high,
-    amounts: both ? [run.firstSide ?? amount, amount] : [amount],
+    amounts: counts.map(({ amount }) => amount),
     sides,
     effort: null,
-    partial: 0,
+    partials: counts.map(({ partial }) => partial),
     about: false,
-    faults: [],
+    faults: [...new Set(counts.flatMap(({ faults }) => faults))],
     felt: [],
     pain: 0,
     place: "",
     note: "",
-    at: asTold(now),
-    counted: set.what.unit === "reps" ? "by the pace" : "by hand",
+    at,
+    counted: counts.at(-1)?.counted ?? "by hand",
   };
   return { ...run, firstSide: null, pending: [...run.pending, entry] };
 }
@@ -151,6 +186,7 @@ export function counted(set: RunSet, seconds: number): number {
 }
 
 export function pause(run: Running, now: number): Running {
+  if (run.finishing) return run;
   if (run.paused) return { ...run, paused: false, since: now };
   return { ...run, paused: true, spent: elapsed(run, now) * 1000, since: null };
 }
@@ -160,14 +196,29 @@ export function back(run: Running, now: number): Running {
   let at = run.at - 1;
   while (at > 0 && run.sheet.events[at]?.kind !== "work") at -= 1;
   const event = run.sheet.events[Math.max(0, at)];
-  const pending = run.pending.filter(
-    (entry) => !(event && entry.item === event.item && entry.set === event.set),
-  );
-  return goTo({ ...run, pending, finishing: false }, Math.max(0, at), now);
+  const gone = run.pending.find((one) => one.item === event?.item && one.set === event.set);
+  const pending = run.pending.filter((one) => one !== gone);
+  // back at the second side: what the first one did stands
+  const firstSide = gone && event?.side === 2 ? countOf(gone, 0) : run.firstSide;
+  return goTo({ ...run, pending, firstSide, finishing: false }, Math.max(0, at), now);
 }
 
-/** Past the set at hand, or the one that comes next; what was skipped. */
-export function skip(run: Running, now: number): [Running, { item: Item; set: number } | null] {
+const countOf = (entry: Entry, side: number): Count => ({
+  amount: entry.amounts[side] ?? 0,
+  partial: entry.partials[side] ?? 0,
+  faults: entry.faults,
+  counted: entry.counted,
+});
+
+/**
+ * Past the set at hand, or the one that comes next; what was skipped. A first side that was done
+ * before its second is skipped is left to be filled in.
+ */
+export function skip(
+  run: Running,
+  now: number,
+  means: Means,
+): [Running, { item: Item; set: number } | null] {
   const target = upcoming(run);
   if (!target) return [run, null];
   const [index, event] = target;
@@ -180,8 +231,23 @@ export function skip(run: Running, now: number): [Running, { item: Item; set: nu
     at += 1;
   }
   const item = itemOf(run, event.item);
-  const gone = { ...run, firstSide: null };
-  return [goTo(gone, at, now), item ? { item, set: event.set } : null];
+  const set = item && setOf(run, item, event.set);
+  const half =
+    item && set && run.firstSide
+      ? left(
+          run,
+          {
+            item,
+            set,
+            number: event.set,
+            counts: [run.firstSide],
+            sides: sidesOf(item).slice(0, 1),
+            at: means.told(now),
+          },
+          means,
+        )
+      : run;
+  return [goTo(half, at, now), item ? { item, set: event.set } : null];
 }
 
 /** The set at hand, or while resting the next one. */
@@ -222,7 +288,8 @@ export function log(run: Running, entry: Entry, stop: number, now: number): Runn
   const ended = [...new Set([...run.ended, ...hurt])];
   const stopped = { ...next, ended };
   const event = eventOf(stopped);
-  return event && ended.includes(event.item) ? goTo(stopped, stopped.at, now) : stopped;
+  if (stopped.finishing || !event || !ended.includes(event.item)) return stopped;
+  return goTo({ ...stopped, firstSide: null }, stopped.at, now);
 }
 
 /** Items that pain told before the session keeps from being done. */
@@ -230,23 +297,4 @@ export function endedBefore(sheet: Sheet, places: string[]): string[] {
   return sheet.items
     .filter((item) => Object.keys(item.loads).some((joint) => places.includes(joint)))
     .map((item) => item.key);
-}
-
-/** What a sensor counted goes into the entry it ended with, to be confirmed. */
-export function confirmed(
-  run: Running,
-  seen: { full: number; partial: number; faults: string[] },
-): Running {
-  const last = run.pending.at(-1);
-  if (last?.what.unit !== "reps") return run;
-  const entry: Entry = {
-    ...last,
-    amounts: last.amounts.map((amount, side) =>
-      side === last.amounts.length - 1 ? seen.full : amount,
-    ),
-    partial: seen.partial,
-    faults: seen.faults,
-    counted: "by a sensor",
-  };
-  return { ...run, pending: [...run.pending.slice(0, -1), entry] };
 }

@@ -10,6 +10,14 @@ export type Event = Schema["RunEvent"];
 export type Doing = Schema["Doing"];
 export type Phase = Schema["RepPhase"];
 
+/** What was counted of a set, or of one side of it. */
+export interface Count {
+  amount: number;
+  partial: number;
+  faults: string[];
+  counted: Entry["counted"];
+}
+
 /** A set that was done, before and after it is logged. */
 export interface Entry {
   /** An id for each side; made once, so that sending it again writes it once. */
@@ -24,7 +32,8 @@ export interface Entry {
   amounts: number[];
   sides: Schema["NewSet"]["side"][];
   effort: number | null;
-  partial: number;
+  /** Partial reps besides, one for each side, or one. */
+  partials: number[];
   about: boolean;
   faults: string[];
   felt: string[];
@@ -50,8 +59,8 @@ export interface Running {
   paused: boolean;
   /** By item: which of its choices is done instead. */
   swaps: Record<string, number>;
-  /** Amounts of the first side, until the second is done. */
-  firstSide: number | null;
+  /** What the first side did, until the second is done. */
+  firstSide: Count | null;
   pending: Entry[];
   logged: Entry[];
   /** Items that pain ended. */

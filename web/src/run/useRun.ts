@@ -1,15 +1,15 @@
 /** A session in progress on this device: kept after every press, so that a restart loses nothing. */
 import { useCallback, useEffect, useRef, useState } from "react";
 import { deviceMoment } from "../api/client";
-import { now } from "./clock";
-import { device } from "./keep";
+import { asTold, now } from "./clock";
+import { device, keepRun } from "./keep";
 import * as machine from "./machine";
-import { post } from "./outbox";
+import * as outgoing from "./outgoing";
+import { outbox } from "./sending";
 import type { Along, Entry, Running, Sheet } from "./types";
 
 const TICK_MS = 100;
-const id = () => crypto.randomUUID();
-const base = (run: Running) => `/api/athletes/${run.athleteId}/runs/${run.sessionId}`;
+export const means: machine.Means = { id: () => crypto.randomUUID(), told: asTold };
 
 export interface Run {
   /** Undefined until the device was looked at; null where nothing runs. */
@@ -31,13 +31,11 @@ export function useRun(athleteId: string): Run {
   latest.current = run;
 
   const keep = useCallback(
-    (next: Running | null) => {
+    async (next: Running | null, ...things: outgoing.Thing[]) => {
       latest.current = next;
       setRun(next);
-      void device().then(async (db) => {
-        if (next) await db.put("runs", next, athleteId);
-        else await db.delete("runs", athleteId);
-      });
+      await keepRun(await device(), athleteId, next, things);
+      if (things.length) void outbox.send(athleteId);
     },
     [athleteId],
   );
@@ -53,8 +51,8 @@ export function useRun(athleteId: string): Run {
       const before = latest.current;
       setAt(now());
       if (!before) return;
-      const next = machine.tick(before, now(), id);
-      if (next !== before) keep(next);
+      const next = machine.tick(before, now(), means);
+      if (next !== before) void keep(next);
     };
     const timer = setInterval(step, TICK_MS);
     document.addEventListener("visibilitychange", step);
@@ -67,103 +65,37 @@ export function useRun(athleteId: string): Run {
   useWhere(run);
 
   const change = (next: (run: Running) => Running) => {
-    if (latest.current) keep(next(latest.current));
+    if (latest.current) void keep(next(latest.current));
   };
 
   const start = (along: Along, sheet: Sheet, ended: string[]) => {
-    const made = { ...machine.begin(along, sheet, sheet.id ?? id()), ended };
+    const made = { ...machine.begin(along, sheet, sheet.id ?? means.id()), ended };
     const first = made.sheet.events.findIndex((event) => !ended.includes(event.item));
     const begun = { ...made, at: Math.max(0, first), since: now() };
-    keep(begun);
-    void post(athleteId, {
-      what: "session",
-      method: "PUT",
-      path: base(begun),
-      body: { name: sheet.name, ladder_id: sheet.ladder_id, ...deviceMoment() },
-    });
+    void keep(begun, outgoing.started(begun, deviceMoment()));
   };
 
   const log = (entry: Entry, stop: number, picture: Blob | null) => {
     const before = latest.current;
     if (!before || entry.effort === null) return;
-    keep(machine.log(before, entry, stop, now()));
-    const sets = entry.ids.map((set, side) => ({
-      what: "set",
-      method: "PUT" as const,
-      path: `${base(before)}/sets/${set}`,
-      body: asSent(entry, side),
-    }));
-    const pictures = picture
-      ? [
-          {
-            what: "picture",
-            method: "PUT" as const,
-            path: `/api/athletes/${athleteId}/sets/${entry.ids[0]}/picture`,
-            body: null,
-            blob: picture,
-          },
-        ]
-      : [];
-    void post(athleteId, ...sets, ...pictures);
+    const things = outgoing.logged(before, entry, picture, deviceMoment().zone);
+    void keep(machine.log(before, entry, stop, now()), ...things);
   };
 
   const skip = (why: string) => {
     const before = latest.current;
     if (!before) return;
-    const [next, gone] = machine.skip(before, now());
-    keep(next);
-    if (gone)
-      void post(athleteId, {
-        what: "skip",
-        method: "PUT",
-        path: `${base(before)}/skips/${id()}`,
-        body: { name: gone.item.name.slice(0, 80), number: gone.set + 1, why, ...deviceMoment() },
-      });
+    const [next, gone] = machine.skip(before, now(), means);
+    const told = gone && outgoing.skipped(before, gone, why, means.id(), deviceMoment());
+    void keep(next, ...(told ? [told] : []));
   };
 
   const finish = async (effort: number) => {
     const before = latest.current;
-    if (!before) return;
-    await post(athleteId, {
-      what: "end of the session",
-      method: "POST",
-      path: `${base(before)}/finish`,
-      body: { effort, ...deviceMoment() },
-    });
-    keep(null);
+    if (before) await keep(null, outgoing.finished(before, effort, deviceMoment()));
   };
 
-  return { run, at, start, change, log, skip, finish, leave: () => keep(null) };
-}
-
-const AS_UNIT = { reps: "reps", s: "seconds", cm: "centimetres" } as const;
-
-/** A set as the service takes it. */
-function asSent(entry: Entry, side: number): Record<string, unknown> {
-  const { what } = entry;
-  const amount = entry.amounts[side] ?? 0;
-  return {
-    number: entry.set + 1,
-    rung_id: what.rung_id,
-    movement: what.movement,
-    changes: what.changes,
-    item: entry.item,
-    kind: entry.kind,
-    side: entry.sides[side] ?? "",
-    ...(entry.about ? { told: `about ${amount}` } : { [AS_UNIT[what.unit]]: amount }),
-    partial: entry.partial,
-    asked_low: entry.low,
-    asked_high: entry.high,
-    effort: entry.effort,
-    clean: entry.faults.length === 0,
-    faults: entry.faults,
-    felt_in: entry.felt,
-    pain: entry.pain,
-    pain_place: entry.place,
-    note: entry.note,
-    at: entry.at,
-    zone: deviceMoment().zone,
-  };
+  return { run, at, start, change, log, skip, finish, leave: () => void keep(null) };
 }
 
 /** Say where in the session this is, for whoever watches; nobody waits for it. */
@@ -182,7 +114,7 @@ function useWhere(run: Running | null | undefined) {
           steps: run.sheet.events.length,
         })
       : "";
-  const path = run ? base(run) : "";
+  const path = run ? outgoing.base(run) : "";
   useEffect(() => {
     if (!told || !navigator.onLine) return;
     void fetch(`${path}/where`, {

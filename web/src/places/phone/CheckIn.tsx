@@ -7,7 +7,7 @@ import { Field } from "../../parts/Field";
 import { Scale } from "../../parts/Scale";
 import { Ticks } from "../../parts/Ticks";
 import { Wrong } from "../../parts/Wrong";
-import { post } from "../../run/outbox";
+import { outbox } from "../../run/sending";
 import type { Along } from "../../run/types";
 import { BodyMap, type PlaceState, type Told } from "./BodyMap";
 import { usePain } from "./pain";
@@ -74,7 +74,7 @@ export default function CheckIn({ along, renew }: Props) {
       if (problem instanceof Problem && problem.status > 0 && problem.status < 500) {
         setError(problem);
       } else {
-        await post(along.athlete_id, {
+        await outbox.post(along.athlete_id, {
           what: "check-in",
           method: "PUT",
           path: `/api/athletes/${along.athlete_id}/check-ins/${id}`,

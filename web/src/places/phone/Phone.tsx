@@ -8,7 +8,7 @@ import { isEnded, useAlong } from "../../run/along";
 import { CLOCK_BELIEVED_MS, offInWords } from "../../run/clock";
 import { install } from "../../run/install";
 import { owner } from "../../run/keep";
-import { watchLine } from "../../run/outbox";
+import { watchLine } from "../../run/sending";
 import { useRun } from "../../run/useRun";
 import { SendingLine } from "./SendingLine";
 import { Today } from "./Today";

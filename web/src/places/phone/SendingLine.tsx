@@ -1,6 +1,6 @@
 /** What is sent and what still waits, in one line; what was refused, with what to do about it. */
 import { Button } from "../../parts/Button";
-import { letGo, send, useSending } from "../../run/outbox";
+import { outbox, useSending } from "../../run/sending";
 
 const plural = (count: number) => `${count} ${count === 1 ? "entry waits" : "entries wait"}`;
 
@@ -24,7 +24,7 @@ export function SendingLine({ athleteId }: { athleteId: string }) {
           {line === "sent" ? "✓" : line === "ended" ? "▲" : "◇"} {words}
         </span>
         {line === "away" && (
-          <Button quiet onClick={() => send(athleteId)}>
+          <Button quiet onClick={() => outbox.send(athleteId)}>
             Send now
           </Button>
         )}
@@ -33,7 +33,7 @@ export function SendingLine({ athleteId }: { athleteId: string }) {
         <div key={one.seq} role="alert" className="border-t border-over px-3 py-2">
           <strong className="text-over">▲ The {one.what} was not taken.</strong>{" "}
           {one.refused?.map((each) => `${each.field}: ${each.problem} ${each.remedy}`).join(" ")}
-          <Button quiet onClick={() => one.seq && letGo(athleteId, one.seq)}>
+          <Button quiet onClick={() => one.seq && outbox.letGo(athleteId, one.seq)}>
             Let it go
           </Button>
         </div>

@@ -191,6 +191,9 @@ function Chips({ name, about, of, on, onChange }: ChipsProps) {
   );
 }
 
+const partialOf = (typed: string, most: number) =>
+  Math.max(0, Math.min(most, Math.round(Number(typed)) || 0));
+
 interface MoreProps {
   along: Along;
   entry: Entry;
@@ -201,6 +204,7 @@ interface MoreProps {
 
 function More({ along, entry, set, picture, onPicture }: MoreProps) {
   const file = useRef<HTMLInputElement>(null);
+  const most = along.most.reps ?? 0;
   return (
     <div>
       <Scale
@@ -231,22 +235,22 @@ function More({ along, entry, set, picture, onPicture }: MoreProps) {
           </select>
         </label>
       )}
-      {entry.what.unit === "reps" && (
-        <label className="flex items-center gap-2 pt-3">
-          <span className="lettering flex-1">Partial reps besides</span>
-          <input
-            aria-label="Partial reps"
-            inputMode="numeric"
-            value={entry.partial}
-            onChange={(event) =>
-              set({
-                partial: Math.max(0, Math.min(200, Math.round(Number(event.target.value)) || 0)),
-              })
-            }
-            className="min-h-11 w-20 border border-line bg-sheet text-center"
-          />
-        </label>
-      )}
+      {entry.what.unit === "reps" &&
+        entry.partials.map((partial, side) => (
+          <label key={entry.ids[side]} className="flex items-center gap-2 pt-3">
+            <span className="lettering flex-1">
+              Partial reps besides{entry.sides.length > 1 && `, ${entry.sides[side]}`}
+            </span>
+            <input
+              inputMode="numeric"
+              value={partial}
+              onChange={(event) =>
+                set({ partials: entry.partials.with(side, partialOf(event.target.value, most)) })
+              }
+              className="min-h-11 w-20 border border-line bg-sheet text-center"
+            />
+          </label>
+        ))}
       <Tick
         label="About: I did not count exactly"
         on={entry.about}

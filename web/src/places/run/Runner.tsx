@@ -7,7 +7,7 @@ import * as machine from "../../run/machine";
 import { elapsed } from "../../run/machine";
 import { hush, isOn, turn } from "../../run/sound";
 import type { Along, Entry } from "../../run/types";
-import type { Run } from "../../run/useRun";
+import { means, type Run } from "../../run/useRun";
 import { useWake } from "../../run/useWake";
 import { SendingLine } from "../phone/SendingLine";
 import { EntryForm } from "./EntryForm";
@@ -17,8 +17,6 @@ import { Swap } from "./Swap";
 import { useHeard } from "./useHeard";
 import { Waiting } from "./Waiting";
 import { Work } from "./Work";
-
-const id = () => crypto.randomUUID();
 
 export default function Runner({ along, run: held }: { along: Along; run: Run }) {
   const run = held.run;
@@ -35,7 +33,7 @@ export default function Runner({ along, run: held }: { along: Along; run: Run })
   const entry = run?.pending[0];
   const working = event?.kind === "work";
 
-  const go = () => held.change((one) => machine.advance(one, now(), id));
+  const go = () => held.change((one) => machine.advance(one, now(), means));
   const pause = () => held.change((one) => machine.pause(one, now()));
   const back = () => held.change((one) => machine.back(one, now()));
   const beside = (way: 1 | -1) =>
@@ -86,8 +84,10 @@ export default function Runner({ along, run: held }: { along: Along; run: Run })
             event={event}
             seconds={elapsed(run, held.at)}
             onDone={go}
-            onEntry={(counted) =>
-              held.change((one) => machine.confirmed(machine.advance(one, now(), id), counted))
+            onEntry={({ full, partial, faults }) =>
+              held.change((one) =>
+                machine.advance(one, now(), means, { amount: full, partial, faults }),
+              )
             }
           />
         ) : event ? (

@@ -1,0 +1,77 @@
+/** What a session in progress has to send: each thing made once, in the order it is to go. */
+import type { Outgoing } from "./keep";
+import type { Entry, Item, Running } from "./types";
+
+export type Thing = Omit<Outgoing, "athlete">;
+
+/** When and where by the device, as every thing tells it. */
+export interface Told {
+  at: string;
+  zone: string;
+}
+
+export const base = (run: Running) => `/api/athletes/${run.athleteId}/runs/${run.sessionId}`;
+
+export function started(run: Running, told: Told): Thing {
+  const { name, ladder_id } = run.sheet;
+  return { what: "session", method: "PUT", path: base(run), body: { name, ladder_id, ...told } };
+}
+
+/** A set for each side, then the picture that goes with the first. */
+export function logged(run: Running, entry: Entry, picture: Blob | null, zone: string): Thing[] {
+  const sets = entry.ids.map((id, side) => ({
+    what: "set",
+    method: "PUT" as const,
+    path: `${base(run)}/sets/${id}`,
+    body: set(entry, side, zone),
+  }));
+  if (!picture) return sets;
+  const path = `/api/athletes/${run.athleteId}/sets/${entry.ids[0]}/picture`;
+  return [...sets, { what: "picture", method: "PUT", path, body: null, blob: picture }];
+}
+
+export function skipped(
+  run: Running,
+  gone: { item: Item; set: number },
+  why: string,
+  id: string,
+  told: Told,
+): Thing {
+  const body = { name: gone.item.name.slice(0, 80), number: gone.set + 1, why, ...told };
+  return { what: "skip", method: "PUT", path: `${base(run)}/skips/${id}`, body };
+}
+
+export function finished(run: Running, effort: number, told: Told): Thing {
+  const path = `${base(run)}/finish`;
+  return { what: "end of the session", method: "POST", path, body: { effort, ...told } };
+}
+
+const AS_UNIT = { reps: "reps", s: "seconds", cm: "centimetres" } as const;
+
+/** A set, or one side of it, as the service takes it. */
+function set(entry: Entry, side: number, zone: string): Record<string, unknown> {
+  const { what } = entry;
+  const amount = entry.amounts[side] ?? 0;
+  return {
+    number: entry.set + 1,
+    rung_id: what.rung_id,
+    movement: what.movement,
+    changes: what.changes,
+    item: entry.item,
+    kind: entry.kind,
+    side: entry.sides[side] ?? "",
+    ...(entry.about ? { told: `about ${amount}` } : { [AS_UNIT[what.unit]]: amount }),
+    partial: entry.partials[side] ?? 0,
+    asked_low: entry.low,
+    asked_high: entry.high,
+    effort: entry.effort,
+    clean: entry.faults.length === 0,
+    faults: entry.faults,
+    felt_in: entry.felt,
+    pain: entry.pain,
+    pain_place: entry.place,
+    note: entry.note,
+    at: entry.at,
+    zone,
+  };
+}

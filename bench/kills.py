@@ -23,6 +23,7 @@ import requests
 from sqlmodel import Session, select
 
 from invelo import postgres
+from invelo.ports import held_port
 from invelo.settings import ROOT
 from invelo.store import accounts, links, squad
 from invelo.store.database import engine_for, migrate, transaction
@@ -53,14 +54,13 @@ class Outcome:
 class _Service:
     """`invelo serve` on one port, to be killed and started again."""
 
-    def __init__(self, database: str) -> None:
-        self.port = postgres.free_port()
+    def __init__(self, database: str, port: int) -> None:
         self.url = f"http://127.0.0.1:{self.port}"
         self.environment = {
             **os.environ,
             "PYTHONPATH": str(ROOT / "src"),
             "INVELO_DATABASE_URL": database,
-            "INVELO_PORT": str(self.port),
+            "INVELO_PORT": str(port),
         }
         self.process: subprocess.Popen[bytes] | None = None
 
@@ -131,6 +131,11 @@ def _now() -> dict[str, str]:
 
 def run(database: str, kills: int, seed: int) -> Outcome:
     """Kill the service so many times while phones log; what is left in the database."""
+    with held_port() as port:
+        return _run(database, port, kills, seed)
+
+
+def _run(database: str, port: int, kills: int, seed: int) -> Outcome:
     random = Random(seed)
     engine = engine_for(database)
     now = datetime.now(UTC)
@@ -141,7 +146,7 @@ def run(database: str, kills: int, seed: int) -> Outcome:
             person = squad.Person(uuid4(), f"Phone {number}", 70, 1.7)
             athlete = squad.enrol(db, coach, person, Moment(now, ZONE))
             tokens.append(links.make(db, athlete.id, now))
-    service, done = _Service(database), threading.Event()
+    service, done = _Service(database, port), threading.Event()
     phones = [_Phone(service.url, token, done) for token in tokens]
     service.start()
     for phone in phones:

@@ -8,17 +8,34 @@ from pathlib import Path
 from typing import TypeVar
 
 import pytest
-from hypothesis import settings
 from sqlalchemy import Engine, text
 from sqlmodel import Session, SQLModel, select
 
 from invelo import postgres
 from invelo.store.database import engine_for, migrate
-
-settings.register_profile("untimed", deadline=None)  # a slow machine fails nothing
-settings.load_profile("untimed")
+from tests import depth
+from tests.report import SlowestFiles
 
 Row = TypeVar("Row", bound=SQLModel)
+
+
+def pytest_addoption(parser: pytest.Parser) -> None:
+    parser.addoption(
+        "--long", action="store_true", help="the long form of every test, and the long tests too"
+    )
+
+
+def pytest_configure(config: pytest.Config) -> None:
+    depth.choose(config.getoption("--long"))
+    if not hasattr(config, "workerinput"):  # where all of a run's reports come together
+        config.pluginmanager.register(SlowestFiles(), "slowest-files")
+
+
+def pytest_collection_modifyitems(config: pytest.Config, items: list[pytest.Item]) -> None:
+    if not config.getoption("--long"):
+        long = [item for item in items if item.get_closest_marker("long")]
+        config.hook.pytest_deselected(items=long)
+        items[:] = [item for item in items if item not in long]
 
 
 @pytest.fixture(scope="session")

@@ -160,10 +160,23 @@ def _kept(demo: bool) -> Iterator[str]:
             yield url
 
 
+QUICK = (
+    *("tests/core", "tests/phone"),
+    *(f"tests/api/test_{name}.py" for name in ("access", "floor", "security")),
+    *("-m", "not law"),
+)
+"""What a contributor runs while working: the rules, the phone's logic, who may see what."""
+
+WORKERS = ("--numprocesses", "auto", "--maxprocesses", "4", "--dist", "worksteal")
+"""Each has a PostgreSQL, a port and a browser of its own."""
+
+
 @app.command(context_settings={"allow_extra_args": True, "ignore_unknown_options": True})
 def test(context: typer.Context) -> None:
-    """Run every test, browser included; further arguments go to pytest."""
-    command = [sys.executable, "-m", "pytest", *context.args]
+    """Run every test, browser included; --quick what takes two minutes, --long all at full length.
+    Further arguments go to pytest."""
+    asked = [part for one in context.args for part in (QUICK if one == "--quick" else (one,))]
+    command = [sys.executable, "-m", "pytest", *WORKERS, *asked]
     raise SystemExit(subprocess.call(command, cwd=ROOT))  # noqa: S603
 
 
@@ -186,14 +199,26 @@ CHECKS = (
     ("types and style of the front end", ["npm", "run", "--silent", "check"], ROOT / "web"),
 )
 
+_HEARD: dict[str, Any] = {
+    "stdout": subprocess.PIPE,
+    "stderr": subprocess.STDOUT,
+    "text": True,
+}
+
 
 @app.command()
 def check() -> None:
-    """Run the linters, the type checkers and the import rules."""
+    """Run the linters, the type checkers and the import rules, side by side."""
+    running = [
+        (what, command, subprocess.Popen(command, cwd=folder, **_HEARD))  # noqa: S603
+        for what, command, folder in CHECKS
+    ]
     failed = []
-    for what, command, folder in CHECKS:
-        serving.say(f"checking {what}: {' '.join(command)}")
-        if subprocess.call(command, cwd=folder):  # noqa: S603
+    for what, command, process in running:
+        told, _ = process.communicate()
+        serving.say(f"checked {what}: {' '.join(command)}")
+        print(told, end="", flush=True)
+        if process.returncode:
             failed.append(what)
     if failed:
         serving.say(f"not in order: {', '.join(failed)}. Mend what is printed above.")

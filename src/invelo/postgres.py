@@ -12,7 +12,6 @@ import pwd
 import secrets
 import shutil
 import signal
-import socket
 import subprocess
 import time
 from collections.abc import Iterator
@@ -23,6 +22,7 @@ from pathlib import Path
 import psycopg
 from psycopg import sql
 
+from invelo.ports import held_port
 from invelo.settings import ROOT
 
 SUPERUSER = "invelo"
@@ -106,8 +106,10 @@ def data_home(name: str) -> Path:
 
 
 @contextmanager
-def running(home: Path, options: tuple[str, ...] = ()) -> Iterator[Server]:
+def running(home: Path, options: tuple[str, ...] = (), port: int | None = None) -> Iterator[Server]:
     """Start the server whose data lie in `home`, making them at the first start.
+
+    It listens on `port`, or on a free one if none is named.
 
     If that server runs already (another command of this checkout started it), it is used and
     left running.
@@ -124,22 +126,15 @@ def running(home: Path, options: tuple[str, ...] = ()) -> Iterator[Server]:
     if found is not None:
         yield found
         return
-    server = Server(free_port(), password)
-    process = _launch(home, server.port, options)
-    try:
-        _wait(server, process, home / "log")
-        yield server
-    finally:
-        process.send_signal(signal.SIGINT)  # "fast" shutdown: roll back what is open and stop
-        process.wait()
-
-
-def free_port() -> int:
-    """A loopback port that is free now."""
-    with socket.socket() as probe:
-        probe.bind(("127.0.0.1", 0))
-        port: int = probe.getsockname()[1]
-        return port
+    with held_port() as free:
+        server = Server(port or free, password)
+        process = _launch(home, server.port, options)
+        try:
+            _wait(server, process, home / "log")
+            yield server
+        finally:
+            process.send_signal(signal.SIGINT)  # "fast" shutdown: roll back what is open and stop
+            process.wait()
 
 
 def _as_user(user: str) -> list[str]:

@@ -2,6 +2,7 @@
 
 from collections.abc import Callable, Iterator
 from contextlib import ExitStack
+from datetime import timedelta
 from typing import Any
 from uuid import uuid4
 
@@ -12,7 +13,8 @@ from pwdlib import PasswordHash
 from pwdlib.hashers.argon2 import Argon2Hasher
 from sqlalchemy import Engine
 
-from invelo.api.app import create_app
+from invelo.api.app import create_app, start
+from invelo.api.context import SESSION_COOKIE
 from invelo.settings import Settings
 from invelo.store import accounts
 from invelo.store.database import transaction
@@ -32,9 +34,17 @@ def quick_passwords(request: pytest.FixtureRequest, monkeypatch: pytest.MonkeyPa
     accounts._nobody.cache_clear()
 
 
+@pytest.fixture(scope="session")
+def shared_app(shared_engine: Engine) -> FastAPI:
+    """The service, put together once."""
+    return create_app(Settings(), shared_engine)
+
+
 @pytest.fixture
-def app(engine: Engine, clock: Clock) -> FastAPI:
-    return create_app(Settings(), engine, clock)
+def app(shared_app: FastAPI, engine: Engine, clock: Clock) -> FastAPI:
+    """The service as if it had just started, over the emptied database."""
+    start(shared_app, Settings(), engine, clock)
+    return shared_app
 
 
 @pytest.fixture
@@ -57,12 +67,11 @@ def new_coach(
 
     def make(email: str | None = None) -> Coach:
         address = email or f"{uuid4().hex[:8]}@theatre.example"
+        now, client = clock(), new_client()
         with transaction(engine) as db:
-            accounts.create(db, address, "A coach", PASSWORD, "Europe/Lisbon", clock())
-        client = new_client()
-        client.post(
-            "/api/sign-in", json={"email": address, "password": PASSWORD}
-        ).raise_for_status()
+            account = accounts.create(db, address, "A coach", PASSWORD, "Europe/Lisbon", now)
+            token = accounts.open_session(db, account, now, timedelta(days=14))
+        client.cookies.set(SESSION_COOKIE, token, domain="localhost.local", path="/api")
         return Coach(client, clock, address)
 
     return make

@@ -207,32 +207,21 @@ def filled(value, theirs):
     return value
 
 
-@pytest.mark.parametrize(("method", "path", "body", "thing"), REQUESTS, ids=lambda v: str(v)[:44])
-def test_another_coachs_things_are_not_there(theirs, new_coach, method, path, body, thing) -> None:
-    stranger = new_coach()
-    json = filled(body, theirs)
-    response = stranger.client.request(method, path.format(**theirs), json=json)
-    told = problem(response, 404)
-    assert told["field"] == thing
-
-
-@pytest.mark.parametrize(("method", "path", "body", "thing"), REQUESTS, ids=lambda v: str(v)[:44])
-def test_what_was_never_there_answers_the_same(
-    theirs, new_coach, method, path, body, thing
-) -> None:
+def test_another_coachs_things_are_not_there_and_nothing_changes(coach, theirs, new_coach) -> None:
+    """What is another's and what never was answer the same, so that nobody learns what there is."""
     made_up = {name: str(uuid4()) for name in theirs}
     stranger = new_coach()
-    foreign = stranger.client.request(method, path.format(**theirs), json=filled(body, theirs))
-    absent = stranger.client.request(method, path.format(**made_up), json=filled(body, made_up))
-    assert (absent.status_code, absent.json()) == (foreign.status_code, foreign.json())
-
-
-def test_nothing_changed_by_the_attempts(coach, theirs, new_coach) -> None:
     before = coach.get(f"/api/ladders/{theirs['ladder']}/review")
-    stranger = new_coach()
-    for method, path, body, _ in REQUESTS:
-        json = filled(body, theirs)
-        stranger.client.request(method, path.format(**theirs), json=json)
+    wrong = []
+    for method, path, body, thing in REQUESTS:
+        foreign, absent = (
+            stranger.client.request(method, path.format(**those), json=filled(body, those))
+            for those in (theirs, made_up)
+        )
+        answers = [(one.status_code, one.json()) for one in (foreign, absent)]
+        if answers[0] != answers[1] or problem(foreign, 404)["field"] != thing:
+            wrong.append((method, path, *answers))
+    assert wrong == []
     assert coach.get(f"/api/ladders/{theirs['ladder']}/review") == before
     assert stranger.get("/api/squad")["athletes"] == []
 

@@ -15,12 +15,10 @@ from tests.api.coach import EMAIL, PASSWORD, problem
 BODY = {"email": EMAIL, "password": PASSWORD}
 
 
-def test_the_service_outlives_its_database(tmp_path: Path, clock, monkeypatch) -> None:
+def test_the_service_outlives_its_database(tmp_path: Path, clock) -> None:
     for folder in (tmp_path, *tmp_path.parents):
         if folder.owner() == "root" and folder != Path("/") and str(folder).count("/") > 1:
             os.chmod(folder, 0o755)  # PostgreSQL may run as another user
-    port = postgres.free_port()
-    monkeypatch.setattr(postgres, "free_port", lambda: port)
     home = tmp_path / "postgres"
     with postgres.running(home, postgres.FAST_AND_LOOSE) as server:
         url = server.url("here")
@@ -45,7 +43,7 @@ def test_the_service_outlives_its_database(tmp_path: Path, clock, monkeypatch) -
     assert client.get("/").status_code == 200  # the page itself needs no database
 
     # back, on the same address, without a restart
-    with postgres.running(home, postgres.FAST_AND_LOOSE):
+    with postgres.running(home, postgres.FAST_AND_LOOSE, server.port):
         assert client.get("/api/health").json()["status"] == "ok"
         assert client.get("/api/squad").status_code == 200
         engine.dispose()

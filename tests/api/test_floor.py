@@ -80,12 +80,21 @@ def test_a_correction_is_a_new_row_that_takes_the_olds_place(
     assert [s["amount"] for s in open_runs(coach, ladder)[0]["sets"]] == [9]
 
 
-def test_a_set_of_another_session_cannot_be_corrected(coach, ladder, session) -> None:
-    body = {"rung_id": ladder["standing_id"], "number": 1, "reps": 8, "effort": 8, **coach.now()}
+@pytest.mark.parametrize("whose", ["their own", "another athlete's", "nobody's"])
+def test_a_set_of_another_session_cannot_be_corrected(
+    coach, ladder, session, engine, whose
+) -> None:
+    """Its count would change without its session being judged anew."""
+    other = coach.has_ladder() if whose == "another athlete's" else ladder
+    elsewhere = coach.starts(other["id"])
+    there = coach.logs(elsewhere, other["standing_id"], 1, 8)
+    old = str(uuid4()) if whose == "nobody's" else there["id"]
+    body = {"rung_id": ladder["standing_id"], "number": 1, "reps": 9, "effort": 8, **coach.now()}
     response = coach.client.put(
-        f"{coach.run(session)}/sets/{uuid4()}", json={**body, "corrects": str(uuid4())}
+        f"{coach.run(session)}/sets/{uuid4()}", json={**body, "corrects": old}
     )
     assert problem(response, 409)["field"] == "corrects"
+    assert [row.amount for row in rows(engine, LoggedSet)] == [8]
 
 
 @pytest.mark.parametrize(

@@ -214,10 +214,10 @@ def test_forty_sets_that_waited_keep_their_order_and_their_times(phone, push_up,
 # ---- clocks ------------------------------------------------------------------------------------
 
 
-@pytest.mark.parametrize("days", [1, -1])
-def test_a_device_a_day_off_is_put_right_and_told(phone, push_up, engine, days) -> None:
+@pytest.mark.parametrize("minutes", [3, -3, 59, -59, 61, -61, 1440, -1440])
+def test_a_device_whose_clock_is_off_is_put_right_and_told(phone, push_up, engine, minutes) -> None:
     session = phone.starts()
-    off = timedelta(days=days)
+    off = timedelta(minutes=minutes)
     done, sent = phone.clock() - timedelta(minutes=7), phone.clock()
     told = phone.sends(
         session, push_up, at=(done + off).isoformat(), sent_at=(sent + off).isoformat()
@@ -238,13 +238,36 @@ def test_a_time_that_no_calendar_holds_is_refused(phone, push_up, engine, name, 
     assert rows(engine, LoggedSet) == []
 
 
-def test_a_clock_a_minute_off_is_believed(phone, push_up, engine) -> None:
+@pytest.mark.parametrize("seconds", [60, 120, -120])
+def test_a_clock_two_minutes_off_is_believed(phone, push_up, engine, seconds) -> None:
     session = phone.starts()
     at = phone.clock() - timedelta(minutes=5)
-    sent = phone.clock() + timedelta(seconds=60)
+    sent = phone.clock() + timedelta(seconds=seconds)
     phone.sends(session, push_up, at=at.isoformat(), sent_at=sent.isoformat()).raise_for_status()
     (kept,) = rows(engine, LoggedSet)
     assert (kept.at, kept.skew_s) == (at, None)
+
+
+def test_a_set_that_its_own_device_has_not_reached_yet_is_of_now(phone, push_up, engine) -> None:
+    """A clock that was set back between doing and sending: nothing is logged in the future."""
+    session = phone.starts()
+    sent = phone.clock() + timedelta(hours=5)
+    done = sent + timedelta(minutes=20)
+    phone.sends(session, push_up, at=done.isoformat(), sent_at=sent.isoformat()).raise_for_status()
+    assert rows(engine, LoggedSet)[0].at == phone.clock()
+
+
+@pytest.mark.parametrize(("minutes", "status"), [(3, 200), (59, 200), (60, 200), (61, 422)])
+def test_a_device_that_does_not_say_when_it_sends_may_run_an_hour_ahead(
+    phone, push_up, engine, minutes, status
+) -> None:
+    session = phone.starts()
+    at = phone.clock() + timedelta(minutes=minutes)
+    response = phone.sends(session, push_up, at=at.isoformat())
+    assert response.status_code == status
+    if status == 422:
+        assert problem(response, 422)["remedy"] == "Set the device's clock right."
+    assert [row.at for row in rows(engine, LoggedSet)] == ([at] if status == 200 else [])
 
 
 def test_a_session_about_to_begin_is_refused_where_one_that_was_is_kept(

@@ -1,5 +1,8 @@
 """What guards every request."""
 
+import json
+from uuid import uuid4
+
 import pytest
 
 from invelo.api.security import BODY_LIMIT
@@ -69,15 +72,36 @@ def test_a_large_body_is_refused(coach) -> None:
     assert problem(response, 413)["field"] == "body"
 
 
-def test_a_large_body_without_a_length_is_cut_off(coach) -> None:
+def enrolment(size: int) -> bytes:
+    """A whole, valid request to enrol someone, blown up by blanks to so many bytes."""
+    person = {"id": str(uuid4()), "name": "Oda Fenwick", "mass_kg": 75, "stature_m": 1.75}
+    text = json.dumps({**person, "consent": True})
+    return (text[:-1] + " " * (size - len(text)) + "}").encode()
+
+
+@pytest.mark.parametrize(("size", "status"), [(BODY_LIMIT, 201), (BODY_LIMIT + 1, 413)])
+def test_a_body_without_a_length_is_read_up_to_the_limit(coach, size: int, status: int) -> None:
+    """It is valid JSON all the way; only its size is wrong."""
+    whole = enrolment(size)
+
     def pieces():
-        for _ in range(40):
-            yield b'"' + b"x" * 10_000
+        for start in range(0, size, 10_000):
+            yield whole[start : start + 10_000]
 
     response = coach.client.post(
         "/api/athletes", content=pieces(), headers={"Content-Type": "application/json"}
     )
-    assert response.status_code >= 400
+    assert "content-length" not in response.request.headers
+    assert response.status_code == status, response.text
+    assert len(coach.get("/api/squad")["athletes"]) == (status == 201)
+
+
+def test_a_body_cut_off_on_its_way_writes_nothing(coach) -> None:
+    half = enrolment(400)[:200]
+    response = coach.client.post(
+        "/api/athletes", content=iter([half]), headers={"Content-Type": "application/json"}
+    )
+    assert problem(response, 422)["field"] == "body"
     assert coach.get("/api/squad")["athletes"] == []
 
 

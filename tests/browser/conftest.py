@@ -19,6 +19,7 @@ from sqlalchemy import Engine
 from invelo import postgres
 from invelo.core.catalogue import catalogue
 from invelo.core.movement import Modifiers
+from invelo.ports import held_port
 from invelo.settings import ROOT
 from invelo.store import accounts, battery, floor, ladder, squad
 from invelo.store.database import engine_for, migrate, transaction
@@ -50,14 +51,13 @@ def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
 class Service:
     """`invelo serve` on a port of its own, which can be stopped and started again."""
 
-    def __init__(self, database_url: str) -> None:
-        self.port = postgres.free_port()
-        self.url = f"http://127.0.0.1:{self.port}"
+    def __init__(self, database_url: str, port: int) -> None:
+        self.url = f"http://127.0.0.1:{port}"
         self._environment = {
             **os.environ,
             "PYTHONPATH": str(ROOT / "src"),
             "INVELO_DATABASE_URL": database_url,
-            "INVELO_PORT": str(self.port),
+            "INVELO_PORT": str(port),
         }
         self._process: subprocess.Popen[str] | None = None
 
@@ -97,9 +97,10 @@ def running(server: postgres.Server) -> Iterator[tuple[Service, Engine]]:
     url = server.url("browser")
     migrate(url)
     engine = engine_for(url)
-    made = Service(url)
-    yield made, engine
-    made.stop()
+    with held_port() as port:
+        made = Service(url, port)
+        yield made, engine
+        made.stop()
     engine.dispose()
 
 
@@ -134,18 +135,24 @@ def _seed(engine: Engine) -> None:
 @contextmanager
 def chromium() -> Iterator[webdriver.Chrome]:
     """A headless Chromium with a profile of its own."""
-    with tempfile.TemporaryDirectory(prefix="invelo-chromium-") as profile:
-        options = webdriver.ChromeOptions()
-        options.binary_location = "/usr/bin/chromium"
-        for argument in (*CHROMIUM, f"--user-data-dir={profile}"):
-            options.add_argument(argument)
-        options.set_capability("goog:loggingPrefs", {"browser": "ALL"})
-        chromedriver = webdriver.ChromeService("/usr/bin/chromedriver")
-        driver = webdriver.Chrome(options=options, service=chromedriver)
+    with tempfile.TemporaryDirectory(prefix="invelo-chromium-") as profile, held_port() as port:
+        driver = start_chromium(profile, port)
         try:
             yield driver
         finally:
             driver.quit()
+
+
+def start_chromium(profile: str, port: int) -> webdriver.Chrome:
+    """A headless Chromium on a profile, its driver on a port that is held for it."""
+    options = webdriver.ChromeOptions()
+    options.binary_location = "/usr/bin/chromium"
+    for argument in (*CHROMIUM, f"--user-data-dir={profile}"):
+        options.add_argument(argument)
+    options.set_capability("goog:loggingPrefs", {"browser": "ALL"})
+    return webdriver.Chrome(
+        options=options, service=webdriver.ChromeService("/usr/bin/chromedriver", port=port)
+    )
 
 
 @pytest.fixture(scope="session")

@@ -8,7 +8,8 @@ import pytest
 from selenium import webdriver
 from selenium.webdriver.common.keys import Keys
 
-from tests.browser.conftest import CHROMIUM, Service
+from invelo.ports import held_port
+from tests.browser.conftest import Service, start_chromium
 from tests.browser.phone import Office, Phone, coach_reviews, now
 
 # ---- formats to their end ---------------------------------------------------------------------
@@ -97,15 +98,10 @@ def test_the_network_is_lost_and_found_and_no_set_is(phone: Phone, office: Offic
 def restartable() -> Iterator[object]:
     """Makes browsers that share a profile, as one that is closed and opened again."""
     made: list[webdriver.Chrome] = []
-    with tempfile.TemporaryDirectory(prefix="invelo-phone-") as profile:
+    with tempfile.TemporaryDirectory(prefix="invelo-phone-") as profile, held_port() as port:
 
         def start() -> webdriver.Chrome:
-            options = webdriver.ChromeOptions()
-            options.binary_location = "/usr/bin/chromium"
-            for argument in (*CHROMIUM, f"--user-data-dir={profile}"):
-                options.add_argument(argument)
-            service = webdriver.ChromeService("/usr/bin/chromedriver")
-            made.append(webdriver.Chrome(options=options, service=service))
+            made.append(start_chromium(profile, port))
             return made[-1]
 
         yield start

@@ -54,6 +54,14 @@ def test_the_published_branches(active: bool, diseases: tuple, signs: tuple, ref
     assert all(one.sentence and one.source for one in found.findings)
 
 
+@pytest.mark.parametrize(("weeks", "refers"), [(0, True), (11, True), (12, False), (13, False)])
+def test_the_surgeon_speaks_first_for_twelve_weeks(weeks: int, refers: bool) -> None:
+    """Common practice: under twelve weeks after an operation nobody trains without that word."""
+    found = asked(operated_weeks=weeks)
+    assert (found.outcome == "doctor") == refers
+    assert any("surgeon" in one.sentence for one in found.findings) == refers
+
+
 def test_a_disease_of_someone_active_keeps_hard_work_waiting() -> None:
     """Riebe et al. 2015: moderate goes on, vigorous waits for clearance within twelve months."""
     found = asked(diseases=("heart or vessels",), medicines=("heart or blood pressure",))

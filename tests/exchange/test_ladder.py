@@ -2,9 +2,6 @@
 
 import itertools
 import json
-import os
-import subprocess
-import sys
 from typing import Any
 
 import jsonschema_rs
@@ -12,6 +9,7 @@ import pytest
 
 from invelo.exchange import ladder
 from invelo.settings import ROOT
+from tests.command import invelo
 
 FILE = {
     "format": "invelo-ladder",
@@ -101,19 +99,11 @@ def test_faults_of_several_parts_are_told_at_once() -> None:
     assert {fault.place for fault in caught.value.faults} == {"kit[0].height", "ladder.version"}
 
 
-def command(*arguments: str, given: str = "") -> subprocess.CompletedProcess[str]:
-    environment = {**os.environ, "PYTHONPATH": str(ROOT / "src")}
-    call = [sys.executable, "-m", "invelo", "ladder", *arguments]
-    return subprocess.run(
-        call, input=given, capture_output=True, text=True, env=environment, check=False
-    )
-
-
 def test_the_command_reads_and_answers_json() -> None:
-    done = command(given=json.dumps(WHOLE))
-    assert done.returncode == 0, done.stderr
+    done = invelo("ladder", given=json.dumps(WHOLE))
+    assert done.exit_code == 0, done.stderr
     assert json.loads(done.stdout)["goal"] == FILE["goal"]
-    assert json.loads(command("--schema").stdout)["$schema"]
+    assert json.loads(invelo("ladder", "--schema").stdout)["$schema"]
 
 
 @pytest.mark.parametrize(
@@ -125,8 +115,8 @@ def test_the_command_reads_and_answers_json() -> None:
     ],
 )
 def test_the_command_says_what_is_wrong_and_answers_nothing(given: str, words: str) -> None:
-    done = command(given=given)
-    assert done.returncode == 2
+    done = invelo("ladder", given=given)
+    assert done.exit_code == 2
     assert words in done.stderr
     assert done.stdout == ""
 

@@ -1,9 +1,6 @@
 """`leverage` and `predict`: JSON lists in and out, schemas, errors in their place."""
 
 import json
-import os
-import subprocess
-import sys
 from typing import Any
 
 import jsonschema_rs
@@ -12,7 +9,7 @@ import pytest
 from invelo.core import MODEL_VERSION
 from invelo.core.errors import InputError
 from invelo.exchange import leverage, lists, predict
-from invelo.settings import ROOT
+from tests.command import invelo, real
 
 BODY = {"stature_m": 1.75, "mass_kg": 75, "sex": "male"}
 
@@ -216,37 +213,28 @@ def test_the_schema_takes_what_the_command_takes(module) -> None:
     assert not validator.is_valid(good)
 
 
-def command(*arguments: str, text: str = "") -> subprocess.CompletedProcess[str]:
-    return subprocess.run(
-        [sys.executable, "-m", "invelo", *arguments],
-        env={**os.environ, "PYTHONPATH": str(ROOT / "src")},
-        input=text,
-        capture_output=True,
-        text=True,
-        timeout=60,
-    )
-
-
 def test_the_commands_read_files_and_standard_input(tmp_path) -> None:
     file = tmp_path / "list.json"
     file.write_text(json.dumps([levered()]))
-    from_file = command("leverage", str(file))
-    from_input = command("leverage", text=file.read_text())
-    assert from_file.returncode == from_input.returncode == 0
-    assert json.loads(from_file.stdout) == json.loads(from_input.stdout)
+    from_file = invelo("leverage", str(file))
+    from_input = invelo("leverage", given=file.read_text())
+    in_a_shell = real("leverage", given=file.read_text())
+    assert from_file.exit_code == from_input.exit_code == in_a_shell.returncode == 0
+    assert from_file.stdout == from_input.stdout == in_a_shell.stdout
+    assert json.loads(from_file.stdout)[0]["limiting_measure"] == "hand load"
 
 
 def test_exit_codes_tell_a_bad_item_from_a_bad_list() -> None:
-    bad_item = command("predict", text="[7]")
-    assert bad_item.returncode == 1
+    bad_item = invelo("predict", given="[7]")
+    assert bad_item.exit_code == 1
     assert json.loads(bad_item.stdout)[0]["error"]
-    bad_list = command("predict", text="not json")
+    bad_list = real("predict", given="not json")
     assert bad_list.returncode == 2
     assert "Traceback" not in bad_list.stderr
 
 
 @pytest.mark.parametrize("name", ["leverage", "predict"])
 def test_the_schema_is_printed(name: str) -> None:
-    done = command(name, "--schema")
-    assert done.returncode == 0
+    done = invelo(name, "--schema")
+    assert done.exit_code == 0
     assert json.loads(done.stdout)["type"] == "array"

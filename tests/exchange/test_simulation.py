@@ -5,12 +5,11 @@ import xml.etree.ElementTree as ET
 from dataclasses import replace
 
 import pytest
-from typer.testing import CliRunner
 
 from invelo import simulating
-from invelo.cli import app
 from invelo.core.simulate.compare import CANDIDATES, Question, lines, lived, seasons
 from invelo.exchange.simulation import CAUTION, Comparison, chart, comparison, table
+from tests.command import invelo
 
 SMALL = Question(("fixed", "linear", "failure"), athletes=3, weeks=6, seed=5)
 
@@ -47,7 +46,7 @@ def test_the_drawing_is_svg_with_a_bar_a_figure(told: Comparison) -> None:
 
 
 def run(*arguments: str):
-    return CliRunner().invoke(app, ["simulate", *arguments])
+    return invelo("simulate", *arguments)
 
 
 FEW = ("--plans", "fixed,linear", "--athletes", "2", "--weeks", "4")

@@ -9,7 +9,7 @@ import pytest
 from invelo.core.errors import InputError
 from invelo.core.week.solve import solve
 from invelo.exchange import week_json
-from tests.exchange.test_scripts import command
+from tests.command import invelo
 
 DAYS = [{"day": day, "minutes": 45} for day in ("monday", "wednesday", "friday")]
 WEEK: dict[str, Any] = {
@@ -98,13 +98,12 @@ def test_the_schema_takes_what_the_command_takes() -> None:
 def test_the_command_plans_prints_its_schema_and_tells_what_is_wrong(tmp_path: Any) -> None:
     file = tmp_path / "week.json"
     file.write_text(json.dumps(WEEK))
-    done = command("week", str(file))
-    assert done.returncode == 0
+    done = invelo("week", str(file))
+    assert done.exit_code == 0
     assert json.loads(done.stdout)["proof"] == "proven best"
-    assert json.loads(command("week", "--schema").stdout)["type"] == "object"
+    assert json.loads(invelo("week", "--schema").stdout)["type"] == "object"
     tight = {**WEEK, "days": [{"day": "wednesday", "minutes": 9}]}
-    assert command("week", text=json.dumps(tight)).returncode == 1
-    bad = command("week", text='{"days": []}')
-    assert bad.returncode == 2
+    assert invelo("week", given=json.dumps(tight)).exit_code == 1
+    bad = invelo("week", given='{"days": []}')
+    assert bad.exit_code == 2
     assert "tasks" in bad.stderr
-    assert "Traceback" not in bad.stderr

@@ -15,7 +15,7 @@ class PhoneError(AssertionError):
 
 
 class Node:
-    """Calls into the bundle: `node.advance(run, now)`; see `web/harness/main.ts` for what there is."""
+    """Calls into the bundle: `node.advance(run, now)`; `web/harness/main.ts` lists them."""
 
     def __init__(self, bundle: Path) -> None:
         self._process = subprocess.Popen(

@@ -56,7 +56,7 @@ def test_how_far_a_clock_is_off_is_said_in_words(node: Node, off_s: float, words
 
 
 def test_a_moment_is_told_by_the_wall_clock_of_now(node: Node) -> None:
-    """The clock was set back by an hour after the set: the set is told as that clock tells it now."""
+    """The clock was set back by an hour after the set, which is told as it goes now."""
     set_ended, now = 5_000_000.0, 5_060_000.0
     wall = now - 3_600_000
     assert node.asTold(set_ended, wall, now) == "1970-01-01T00:23:20.000Z"

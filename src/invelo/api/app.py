@@ -73,10 +73,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
         redoc_url=None,
         generate_unique_id_function=_operation_id,
     )
-    app.state.settings = settings
-    app.state.engine = engine
-    app.state.clock = clock
-    app.state.solves = CapacityLimiter(AT_ONCE)
+    start(app, settings, engine, clock)
     problems.install(app)
 
     @app.exception_handler(NobodyError)
@@ -129,6 +126,14 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
     app.add_middleware(TrustedHostMiddleware, allowed_hosts=settings.allowed_hosts)
     app.add_middleware(security.SecurityHeaders)
     return app
+
+
+def start(app: FastAPI, settings: Settings, engine: Engine, clock: Clock) -> None:
+    """Give the application what its requests stand on; it keeps nothing else."""
+    app.state.settings = settings
+    app.state.engine = engine
+    app.state.clock = clock
+    app.state.solves = CapacityLimiter(AT_ONCE)
 
 
 def _operation_id(route: APIRoute) -> str:

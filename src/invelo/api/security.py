@@ -76,7 +76,11 @@ class Gate:
         if refusal is not None:
             await refusal(scope, receive, send)
             return
-        await self.app(scope, _limited(receive, limit_of(scope)), send)
+        if scope["type"] != "http":
+            await self.app(scope, receive, send)
+            return
+        body = _Body(receive, limit_of(scope))
+        await self.app(scope, body.receive, body.instead(scope, send))
 
     def _refusal(self, scope: Scope) -> Response | None:
         headers = Headers(scope=scope)
@@ -125,14 +129,33 @@ def _too_large(limit: int) -> Response:
     )
 
 
-def _limited(receive: Receive, limit: int) -> Receive:
-    """Cut off a body that streams past the limit without having announced its length."""
-    seen = 0
+class _Body:
+    """A body that is cut off once it streams past the limit without having announced its length;
+    whatever the application makes of the stump, the answer says that it is too large."""
 
-    async def counted() -> Message:
-        nonlocal seen
-        message = await receive()
-        seen += len(message.get("body", b""))
-        return {"type": "http.disconnect"} if seen > limit else message
+    def __init__(self, receive: Receive, limit: int) -> None:
+        self._receive, self._limit = receive, limit
+        self._seen = 0
 
-    return counted
+    @property
+    def _over(self) -> bool:
+        return self._seen > self._limit
+
+    async def receive(self) -> Message:
+        message = await self._receive()
+        self._seen += len(message.get("body", b""))
+        return {"type": "http.disconnect"} if self._over else message
+
+    def instead(self, scope: Scope, send: Send) -> Send:
+        """The application's way to answer, which is ours if the body was too large."""
+        refused = False
+
+        async def answer(message: Message) -> None:
+            nonlocal refused
+            if self._over and message["type"] == "http.response.start":
+                refused = True
+                await _too_large(self._limit)(scope, self._receive, send)
+            elif not refused:
+                await send(message)
+
+        return answer

@@ -8,15 +8,20 @@ from pathlib import Path
 from typing import TypeVar
 
 import pytest
-from sqlalchemy import Engine, text
+from sqlalchemy import Engine
 from sqlmodel import Session, SQLModel, select
 
 from invelo import postgres
-from invelo.store.database import engine_for, migrate
+from invelo.demo.history import load
+from invelo.store.database import engine_for, migrate, transaction
 from tests import depth
 from tests.report import SlowestFiles
+from tests.stage import Stages, empty
 
 Row = TypeVar("Row", bound=SQLModel)
+
+FORTNIGHT = 2
+"""Weeks of the theatre's story that make a squad which has been lived in."""
 
 
 def pytest_addoption(parser: pytest.Parser) -> None:
@@ -57,15 +62,6 @@ def shared_engine(server: postgres.Server) -> Iterator[Engine]:
     made.dispose()
 
 
-def empty(engine: Engine) -> None:
-    """Take every row out of a database. Most tables hold few or none, which a deletion passes over
-    and a truncation would write anew."""
-    tables = (table.name for table in SQLModel.metadata.sorted_tables)
-    with engine.begin() as connection:
-        connection.execute(text("SET LOCAL session_replication_role = replica"))  # in any order
-        connection.execute(text(";".join(f'DELETE FROM "{name}"' for name in tables)))
-
-
 def rows(engine: Engine, table: type[Row]) -> list[Row]:
     """Every row of a table."""
     with Session(engine) as db:
@@ -96,3 +92,21 @@ class Clock:
 @pytest.fixture
 def clock() -> Clock:
     return Clock()
+
+
+@pytest.fixture(scope="session")
+def fortnight(server: postgres.Server) -> Iterator[Engine]:
+    """A database with two weeks of the theatre in it, which no test writes to."""
+    url = server.url("fortnight")
+    migrate(url)
+    told = engine_for(url)
+    with transaction(told) as db:
+        load(db, Clock().now, weeks=FORTNIGHT)
+    yield told
+    told.dispose()
+
+
+@pytest.fixture(scope="session")
+def stages() -> Stages:
+    """Where tests begin, each made once."""
+    return Stages()

@@ -19,6 +19,11 @@ def choose(long: bool) -> None:
     settings.load_profile("long" if long else "short")
 
 
+def LONG() -> bool:  # noqa: N802
+    """Whether this run is a long one."""
+    return _long
+
+
 def depth(short: Value, long: Value) -> Value:
     """How many, how long: the one of this run."""
     return long if _long else short

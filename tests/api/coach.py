@@ -11,6 +11,10 @@ EMAIL = "coach@theatre.example"
 PASSWORD = "a riser and two ropes"
 
 
+ATHLETES: dict[str, str] = {}
+"""Whose a ladder is, which never changes."""
+
+
 class Coach:
     """What the tests do again and again, in words of the job."""
 
@@ -53,7 +57,9 @@ class Coach:
         return {"at": self.clock().isoformat(), "zone": "Europe/Lisbon"}
 
     def athlete_of(self, ladder: str) -> str:
-        return str(self.get(f"/api/ladders/{ladder}")["athlete_id"])
+        if ladder not in ATHLETES:
+            ATHLETES[ladder] = str(self.get(f"/api/ladders/{ladder}")["athlete_id"])
+        return ATHLETES[ladder]
 
     def takes_along(self, ladder: str) -> dict[str, Any]:
         """What a device of the ladder's athlete takes along."""

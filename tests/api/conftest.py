@@ -2,7 +2,9 @@
 
 from collections.abc import Callable, Iterator
 from contextlib import ExitStack
+from copy import deepcopy
 from datetime import timedelta
+from functools import partial
 from typing import Any
 from uuid import uuid4
 
@@ -21,6 +23,9 @@ from invelo.store.database import transaction
 from tests.api.athlete import Athlete, link_for
 from tests.api.coach import EMAIL, PASSWORD, Coach
 from tests.conftest import Clock
+from tests.stage import Stages
+
+Stage = Callable[[str, Callable[[], Any]], Any]
 
 
 @pytest.fixture(autouse=True)
@@ -59,6 +64,12 @@ def new_client(app: FastAPI) -> Iterator[Callable[[], TestClient]]:
         yield make
 
 
+def signed_in(client: TestClient, clock: Clock, address: str, token: str) -> Coach:
+    """A coach whose browser holds a session's token."""
+    client.cookies.set(SESSION_COOKIE, token, domain="localhost.local", path="/api")
+    return Coach(client, clock, address)
+
+
 @pytest.fixture
 def new_coach(
     engine: Engine, clock: Clock, new_client: Callable[[], TestClient]
@@ -71,21 +82,34 @@ def new_coach(
         with transaction(engine) as db:
             account = accounts.create(db, address, "A coach", PASSWORD, "Europe/Lisbon", now)
             token = accounts.open_session(db, account, now, timedelta(days=14))
-        client.cookies.set(SESSION_COOKIE, token, domain="localhost.local", path="/api")
-        return Coach(client, clock, address)
+        return signed_in(client, clock, address, token)
 
     return make
 
 
 @pytest.fixture
-def coach(new_coach: Callable[..., Coach]) -> Coach:
-    return new_coach(EMAIL)
+def stage(stages: Stages, engine: Engine, clock: Clock) -> Stage:
+    """Begin where a function leads, which is run once for all tests that begin there."""
+    return partial(stages.set, engine, clock)
 
 
 @pytest.fixture
-def ladder(coach: Coach) -> dict[str, Any]:
+def coach(
+    stage: Stage,
+    new_coach: Callable[..., Coach],
+    new_client: Callable[[], TestClient],
+    clock: Clock,
+    request: pytest.FixtureRequest,
+) -> Coach:
+    name = "coach, real password" if request.node.get_closest_marker("real_passwords") else "coach"
+    token = stage(name, lambda: new_coach(EMAIL).client.cookies[SESSION_COOKIE])
+    return signed_in(new_client(), clock, EMAIL, token)
+
+
+@pytest.fixture
+def ladder(stage: Stage, coach: Coach) -> dict[str, Any]:
     """A push-up ladder of a new athlete, entered by a floor test."""
-    return coach.has_ladder()
+    return deepcopy(stage("ladder", coach.has_ladder))
 
 
 @pytest.fixture

@@ -180,8 +180,7 @@ def test_things_make_a_load(coach: Coach) -> None:
     assert sum(piece["count"] for piece in made["pieces"]) == 3
 
 
-def test_a_set_up_is_kept_where_its_demand_belongs(coach: Coach) -> None:
-    ladder = coach.has_ladder()
+def test_a_set_up_is_kept_where_its_demand_belongs(coach: Coach, ladder: dict) -> None:
     rung = {"id": str(uuid4()), "name": "One step up", "setup": push_up(foot_height=0.3)}
     for _ in range(2):  # a replay adds nothing
         coach.post(f"/api/ladders/{ladder['id']}/set-ups", **rung)
@@ -193,8 +192,7 @@ def test_a_set_up_is_kept_where_its_demand_belongs(coach: Coach) -> None:
     assert rungs[at]["dose"] == rungs[at - 1]["dose"]
 
 
-def test_a_rung_keeps_its_band_with_its_curve(coach: Coach) -> None:
-    ladder = coach.has_ladder()
+def test_a_rung_keeps_its_band_with_its_curve(coach: Coach, ladder: dict) -> None:
     held = {"band": band(), "at": "hips", "anchor_height_m": 2.2}
     coach.post(
         f"/api/ladders/{ladder['id']}/set-ups",
@@ -209,8 +207,7 @@ def test_a_rung_keeps_its_band_with_its_curve(coach: Coach) -> None:
     assert kept["demand"]["likely"] < floor["demand"]["likely"]
 
 
-def test_a_ladder_takes_only_its_own_family(coach: Coach) -> None:
-    ladder = coach.has_ladder()
+def test_a_ladder_takes_only_its_own_family(coach: Coach, ladder: dict) -> None:
     response = coach.client.post(
         f"/api/ladders/{ladder['id']}/set-ups",
         json={"id": str(uuid4()), "name": "Planche", "setup": STRADDLE},
@@ -229,8 +226,7 @@ def test_the_record_gives_the_bench_what_was_done(coach: Coach) -> None:
     assert read["one"]["expected"]["likely"] == pytest.approx(9)
 
 
-def test_own_figures_tell_how_many_sets_they_rest_on(coach: Coach) -> None:
-    ladder = coach.has_ladder()
+def test_own_figures_tell_how_many_sets_they_rest_on(coach: Coach, ladder: dict) -> None:
     few = coach.get(f"/api/ladders/{ladder['id']}/personal")
     assert few["capacity"] is None
     assert "too few" in few["why_not"]
@@ -296,6 +292,8 @@ def test_bands_are_kept_listed_and_laid_aside(coach: Coach, new_coach) -> None:
     ("change", "field"),
     [
         ({"readings": measured()["readings"][:3]}, "pulls"),
+        ({"readings": [{"length_m": 1.5, "kg": 1.7e308}]}, "pull"),
+        ({"readings": [{"length_m": 1.5, "kg": -1}]}, "pull"),
         ({"readings": [{"length_m": 1.1 + 0.1 * i, "kg": i} for i in range(6)]}, "pulls"),
         ({"rest_m": 0}, "rest length"),
         ({"limit": 9}, "limit"),

@@ -23,8 +23,7 @@ def test_a_ladder_is_entered_where_the_test_says(coach) -> None:
     assert standing(ladder)["expected"]["likely"] >= 6 + 1
 
 
-def test_rungs_come_measured_with_range_and_unit(coach) -> None:
-    ladder = coach.has_ladder()
+def test_rungs_come_measured_with_range_and_unit(coach, ladder) -> None:
     assert [r["position"] for r in ladder["rungs"]] == list(range(13))
     for rung in ladder["rungs"]:
         for name, unit in (("demand", "kg"), ("load", "kg"), ("expected", "reps")):
@@ -41,8 +40,7 @@ def test_the_floor_push_up_carries_about_two_thirds_of_body_weight(coach) -> Non
     assert floor["share"]["likely"] == pytest.approx(64, abs=2)
 
 
-def test_the_sheet_of_a_rung_explains_every_figure(coach) -> None:
-    ladder = coach.has_ladder()
+def test_the_sheet_of_a_rung_explains_every_figure(coach, ladder) -> None:
     sheet = coach.get(f"/api/ladders/{ladder['id']}/rungs/{ladder['standing_id']}")
     figures = [sheet[n] for n in ("demand", "share", "work", "expected")]
     for figure in (*figures, *sheet["phases"].values()):
@@ -60,8 +58,7 @@ def test_the_catalogue_lists_ready_ladders(coach) -> None:
     assert known["version"] == CATALOGUE_VERSION
 
 
-def test_results_are_kept_with_versions_and_inputs(coach, engine) -> None:
-    ladder = coach.has_ladder()
+def test_results_are_kept_with_versions_and_inputs(coach, ladder, engine) -> None:
     with Session(engine) as db:
         test = db.exec(select(KeptTest)).one()
         placement = db.exec(select(Placement)).one()
@@ -88,8 +85,7 @@ def test_a_better_test_raises_reach_and_leaves_the_standing_to_the_coach(coach, 
     assert after["revision"] == 3
 
 
-def test_sending_a_test_twice_counts_once(coach) -> None:
-    ladder = coach.has_ladder()
+def test_sending_a_test_twice_counts_once(coach, ladder) -> None:
     test = {"id": str(uuid4()), "movement": "push-up", "reps": 12}
     path = f"/api/athletes/{ladder['athlete_id']}/tests"
     assert coach.post(path, **test) == coach.post(path, **test)
@@ -117,8 +113,9 @@ def test_sending_a_test_twice_counts_once(coach) -> None:
         ({"id": "seven"}, "id"),
     ],
 )
-def test_a_bad_test_names_its_field_and_writes_nothing(coach, engine, change, field) -> None:
-    ladder = coach.has_ladder()
+def test_a_bad_test_names_its_field_and_writes_nothing(
+    coach, ladder, engine, change, field
+) -> None:
     body = {"id": str(uuid4()), "movement": "push-up", "reps": 9, **change}
     response = coach.client.post(f"/api/athletes/{ladder['athlete_id']}/tests", json=body)
     assert problem(response, 422)["field"] == field
@@ -152,15 +149,13 @@ def test_a_ladder_that_is_not_there_is_refused(coach, change, field) -> None:
     assert problem(response, 422)["field"] == field
 
 
-def test_the_same_ladder_twice_is_refused(coach) -> None:
-    ladder = coach.has_ladder()
+def test_the_same_ladder_twice_is_refused(coach, ladder) -> None:
     body = {"ready_ladder": "push-up", "test": {"id": str(uuid4()), "reps": 9}}
     response = coach.client.post(f"/api/athletes/{ladder['athlete_id']}/ladders", json=body)
     assert problem(response, 409)["field"] == "goal"
 
 
-def test_the_coach_moves_the_athlete(coach) -> None:
-    ladder = coach.has_ladder()
+def test_the_coach_moves_the_athlete(coach, ladder) -> None:
     wanted = ladder["rungs"][2]["id"]
     moved = coach.post(f"/api/ladders/{ladder['id']}/standing", rung_id=wanted)
     assert moved["standing_id"] == wanted
@@ -184,14 +179,12 @@ def test_a_body_too_short_for_a_rung_is_told_which(coach) -> None:
     assert "Lower" in told["remedy"]
 
 
-def test_resuming_what_is_not_stopped_is_refused(coach) -> None:
-    ladder = coach.has_ladder()
+def test_resuming_what_is_not_stopped_is_refused(coach, ladder) -> None:
     response = coach.client.post(f"/api/ladders/{ladder['id']}/resume")
     assert problem(response, 409)["field"] == "ladder"
 
 
-def test_ways_to_the_next_step_stand_side_by_side(coach) -> None:
-    ladder = coach.has_ladder()
+def test_ways_to_the_next_step_stand_side_by_side(coach, ladder) -> None:
     path = f"/api/ladders/{ladder['id']}/rungs/{ladder['standing_id']}/ways"
     told = coach.get(f"{path}?step_percent=7.5")
     assert told["step_percent"] == 7.5
@@ -208,8 +201,7 @@ def test_ways_to_the_next_step_stand_side_by_side(coach) -> None:
 
 
 @pytest.mark.parametrize("step", ["0", "500", "-90", "nan", "much"])
-def test_a_step_that_cannot_be_asked_for_is_refused(coach, step: str) -> None:
-    ladder = coach.has_ladder()
+def test_a_step_that_cannot_be_asked_for_is_refused(coach, ladder, step: str) -> None:
     path = f"/api/ladders/{ladder['id']}/rungs/{ladder['standing_id']}/ways"
     told = problem(coach.client.get(f"{path}?step_percent={step}"), 422)
     assert "step" in told["field"]

@@ -5,7 +5,6 @@ from collections.abc import Callable
 from uuid import uuid4
 
 import pytest
-from fastapi import FastAPI
 from fastapi.testclient import TestClient
 from sqlmodel import Session, select
 from starlette.websockets import WebSocketDisconnect
@@ -13,6 +12,7 @@ from starlette.websockets import WebSocketDisconnect
 from invelo.store.floor_tables import AthleteLink
 from tests.api.athlete import Athlete, link_for
 from tests.api.coach import Coach, problem
+from tests.api.document import OPERATIONS
 from tests.api.test_access import REQUESTS
 
 OPEN_TO_ALL = {
@@ -46,11 +46,6 @@ OPENED_BY_A_LINK = {
     ("PUT", "check-ins/{check_in_id}"),
 }
 """All that a link opens: the athlete's own day, log and history."""
-
-
-def operations(app: FastAPI) -> list[tuple[str, str]]:
-    paths = app.openapi()["paths"]
-    return sorted((method.upper(), path) for path, those in paths.items() for method in those)
 
 
 @pytest.fixture
@@ -98,9 +93,9 @@ def address(path: str, theirs: dict[str, str]) -> str:
 # ---- every endpoint, as whoever must not ------------------------------------------------------
 
 
-def test_nobody_gets_past_any_endpoint(app, new_client, theirs) -> None:
+def test_nobody_gets_past_any_endpoint(new_client, theirs) -> None:
     nobody = new_client()
-    for method, path in operations(app):
+    for method, path, _ in OPERATIONS:
         if path in OPEN_TO_ALL:
             continue
         response = nobody.request(method, address(path, theirs), json={})
@@ -109,13 +104,13 @@ def test_nobody_gets_past_any_endpoint(app, new_client, theirs) -> None:
 
 
 @pytest.mark.parametrize("how", ["expired", "revoked"])
-def test_an_ended_link_gets_past_no_endpoint(app, coach, come, theirs, how) -> None:
+def test_an_ended_link_gets_past_no_endpoint(coach, come, theirs, how) -> None:
     athlete = come(theirs["athlete_id"], days=1)
     if how == "expired":
         coach.clock.pass_by(days=2)
     else:
         coach.client.delete(f"/api/athletes/{athlete.id}/link").raise_for_status()
-    for method, path in operations(app):
+    for method, path, _ in OPERATIONS:
         if path in OPEN_TO_ALL:
             continue
         response = athlete.client.request(method, address(path, theirs), json={})
@@ -125,18 +120,18 @@ def test_an_ended_link_gets_past_no_endpoint(app, coach, come, theirs, how) -> N
     assert "kept on this device" in told["remedy"]
 
 
-def test_another_athletes_link_gets_past_no_endpoint(app, coach, come, theirs) -> None:
+def test_another_athletes_link_gets_past_no_endpoint(coach, come, theirs) -> None:
     other = come(coach.enrols("Bela Quint")["id"])
-    for method, path in operations(app):
+    for method, path, _ in OPERATIONS:
         if path in OPEN_TO_ALL:
             continue
         response = other.client.request(method, address(path, theirs), json={})
         assert response.status_code in (401, 404), (method, path, response.status_code)
 
 
-def test_ones_own_link_opens_the_floor_and_nothing_else(app, come, theirs) -> None:
+def test_ones_own_link_opens_the_floor_and_nothing_else(come, theirs) -> None:
     athlete = come(theirs["athlete_id"])
-    for method, path in operations(app):
+    for method, path, _ in OPERATIONS:
         if path in OPEN_TO_ALL:
             continue
         response = athlete.client.request(method, address(path, theirs), json={})
@@ -145,7 +140,7 @@ def test_ones_own_link_opens_the_floor_and_nothing_else(app, come, theirs) -> No
         assert (response.status_code not in (401, 403)) == opened, (method, path)
 
 
-def test_the_list_of_what_a_stranger_tries_leaves_no_athletes_endpoint_out(app) -> None:
+def test_the_list_of_what_a_stranger_tries_leaves_no_athletes_endpoint_out() -> None:
     """A new endpoint about an athlete must be tried by a stranger too."""
     known = {
         (method, re.sub(r"\{[^}]*\}|[0-9a-f-]{36}|2026-03-02|push-none", "*", path.split("?")[0]))
@@ -153,7 +148,7 @@ def test_the_list_of_what_a_stranger_tries_leaves_no_athletes_endpoint_out(app) 
     }
     about_someone = [
         (method, re.sub(r"\{\w+\}", "*", path))
-        for method, path in operations(app)
+        for method, path, _ in OPERATIONS
         if "{athlete_id}" in path
     ]
     assert set(about_someone) - known == set()

@@ -53,7 +53,10 @@ class Stream:
                 return picture
 
     def close(self) -> None:
-        self.response.close()
+        """Break the line; to close it in order would wait until the service says something."""
+        if self.reader.is_alive():
+            self.response.raw.shutdown()
+            self.reader.join(PATIENCE)
 
 
 @pytest.fixture
@@ -160,8 +163,7 @@ def test_a_stream_ends_with_the_sign_in(service: Live) -> None:
     assert watching.told.empty()
 
 
-def test_another_coachs_athletes_are_not_shown(coach, new_coach) -> None:
-    ladder = coach.has_ladder()
+def test_another_coachs_athletes_are_not_shown(coach, ladder, new_coach) -> None:
     coach.starts(ladder["id"])
     assert [one["athlete_id"] for one in coach.get("/api/live")["people"]] == [ladder["athlete_id"]]
     assert new_coach().get("/api/live")["people"] == []
@@ -174,8 +176,7 @@ def test_a_session_left_open_is_not_shown_for_ever(coach) -> None:
     assert coach.get("/api/live")["people"] == []
 
 
-def test_where_someone_is_waits_for_their_session_without_a_fuss(coach) -> None:
-    ladder = coach.has_ladder()
+def test_where_someone_is_waits_for_their_session_without_a_fuss(coach, ladder) -> None:
     path = f"/api/athletes/{ladder['athlete_id']}/runs/{uuid4()}/where"
     response = coach.client.put(path, json={"state": "working", "doing": "Push-up"})
     assert response.status_code == 204

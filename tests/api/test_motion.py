@@ -10,15 +10,14 @@ from invelo.api import motion
 from invelo.devices import motion_lines, simulated_motion
 from invelo.devices.lines import written
 from invelo.devices.simulated_motion import TrueRep
-from tests.api.coach import Coach
 
 MOST_MESSAGES = 400
 PUSH_UP = {"movement": "push-up", "changes": {"tempo": {"lower": 0.5, "press": 0.5}}}
 
 
 @pytest.fixture
-def path(coach: Coach) -> str:
-    return f"ws://localhost/api/athletes/{coach.has_ladder()['athlete_id']}/motion"
+def path(ladder: dict) -> str:
+    return f"ws://localhost/api/athletes/{ladder['athlete_id']}/motion"
 
 
 @pytest.fixture

@@ -7,8 +7,12 @@ from tests.api.coach import Coach
 
 
 @pytest.fixture
-def ladder(coach: Coach) -> dict:
-    """Six sessions, one step up taken, one declined, one session with pain."""
+def ladder(stage, coach: Coach) -> dict:
+    return stage("six sessions", lambda: six_sessions(coach))  # type: ignore[no-any-return]
+
+
+def six_sessions(coach: Coach) -> dict:
+    """One step up taken, one declined, one session with pain."""
     made = coach.has_ladder()
     coach.trains(made["id"])
     step = coach.trains(made["id"])
@@ -62,8 +66,9 @@ def test_letter_is_letter(coach: Coach, ladder: dict) -> None:
 
 
 @pytest.mark.parametrize("kind", ["pdf", "md"])
-def test_before_the_first_session_there_is_a_file_too(coach: Coach, kind: str) -> None:
-    ladder = coach.has_ladder()
+def test_before_the_first_session_there_is_a_file_too(
+    coach: Coach, ladder: dict, kind: str
+) -> None:
     told = get(coach, ladder, kind=kind)
     assert told.status_code == 200
     assert len(told.content) > 200

@@ -58,8 +58,7 @@ def test_nobody_was_asked_yet(coach: Coach) -> None:
     assert told["answers"] is None
 
 
-def test_a_sign_closes_everything_that_can_be_given(coach: Coach) -> None:
-    ladder = coach.has_ladder()
+def test_a_sign_closes_everything_that_can_be_given(coach: Coach, ladder: dict) -> None:
     told = screens(coach, ladder["athlete_id"], **SIGNS)
     assert told["outcome"] == "doctor"
     for response in given(coach, ladder):
@@ -69,8 +68,7 @@ def test_a_sign_closes_everything_that_can_be_given(coach: Coach) -> None:
     assert len(after["rungs"]) == len(ladder["rungs"])
 
 
-def test_a_limit_closes_what_it_forbids_and_says_which(coach: Coach) -> None:
-    ladder = coach.has_ladder()
+def test_a_limit_closes_what_it_forbids_and_says_which(coach: Coach, ladder: dict) -> None:
     told = screens(coach, ladder["athlete_id"], **SORE_WRIST)
     assert told["outcome"] == "limits"
     assert "Push-up" in next(one for one in told["limits"] if one["id"] == "wrist load")["forms"]
@@ -81,8 +79,7 @@ def test_a_limit_closes_what_it_forbids_and_says_which(coach: Coach) -> None:
         assert "no weight on hands laid flat" in refused["problem"]
 
 
-def test_a_taken_step_onto_what_is_closed_is_refused(coach: Coach) -> None:
-    ladder = coach.has_ladder()
+def test_a_taken_step_onto_what_is_closed_is_refused(coach: Coach, ladder: dict) -> None:
     decision = coach.trains(ladder["id"])
     screens(coach, ladder["athlete_id"], **SIGNS)
     path = f"/api/decisions/{decision['id']}/answer"
@@ -90,16 +87,16 @@ def test_a_taken_step_onto_what_is_closed_is_refused(coach: Coach) -> None:
     coach.post(path, answer="decline", word="see a doctor first")
 
 
-def test_a_stop_is_never_refused(coach: Coach) -> None:
-    ladder = coach.has_ladder()
+def test_a_stop_is_never_refused(coach: Coach, ladder: dict) -> None:
     pained = coach.trains(ladder["id"], pain=6, pain_place="wrist")
     assert pained["outcome"] == "stop"
     screens(coach, ladder["athlete_id"], **SIGNS)
     coach.post(f"/api/decisions/{pained['id']}/answer", answer="take")
 
 
-def test_a_clearance_opens_it_again_and_is_kept_with_date_and_author(coach: Coach) -> None:
-    ladder = coach.has_ladder()
+def test_a_clearance_opens_it_again_and_is_kept_with_date_and_author(
+    coach: Coach, ladder: dict
+) -> None:
     screens(coach, ladder["athlete_id"], **SIGNS)
     told = clears(coach, ladder["athlete_id"], "doctor")
     assert told["outcome"] == "go"

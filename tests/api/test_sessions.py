@@ -7,24 +7,25 @@ from uuid import uuid4
 import pytest
 
 from tests.api.coach import Coach, problem
-from tests.api.test_week import ROW, keep, planned, sheet
+from tests.api.test_week import keep, planned, sheet, two_ladders
 
 
 @pytest.fixture
-def athlete(coach: Coach) -> str:
-    there: str = coach.enrols()["id"]
-    coach.gives_ladder(there)
-    coach.gives_ladder(there, **ROW)
-    return there
+def athlete(stage, coach: Coach) -> str:
+    return stage("two ladders", lambda: two_ladders(coach))  # type: ignore[no-any-return]
 
 
 @pytest.fixture
-def day(coach: Coach, athlete: str) -> str:
+def day(stage, coach: Coach, athlete: str) -> str:
     """A day with the push-up and the row on it."""
-    seen = planned(coach, athlete)
-    every = [{"task": task["key"], "day": 0} for task in seen["tasks"]]
-    keep(coach, seen, every).raise_for_status()
-    return str(seen["monday"])
+
+    def plan() -> str:
+        seen = planned(coach, athlete)
+        every = [{"task": task["key"], "day": 0} for task in seen["tasks"]]
+        keep(coach, seen, every).raise_for_status()
+        return str(seen["monday"])
+
+    return stage("two ladders on a day", plan)  # type: ignore[no-any-return]
 
 
 def test_eighteen_ready_sessions_stand_on_the_athletes_own_rungs(
@@ -193,8 +194,7 @@ def test_sets_by_hand_show_the_rule_they_override(coach: Coach, athlete: str, da
 # ---- schools -------------------------------------------------------------------------------
 
 
-def test_six_schools_are_told_and_a_ladder_takes_one(coach: Coach) -> None:
-    ladder = coach.has_ladder()
+def test_six_schools_are_told_and_a_ladder_takes_one(coach: Coach, ladder: dict) -> None:
     path = f"/api/ladders/{ladder['id']}"
     before = coach.get(f"{path}/doses")
     assert {one["id"] for one in before["schools"]} == {
@@ -231,8 +231,7 @@ def test_a_new_ladder_takes_the_school_that_is_preferred(coach: Coach) -> None:
     assert coach.get(f"/api/ladders/{copied['id']}/doses")["school"] == "near-failure"
 
 
-def test_a_school_that_is_none_is_refused(coach: Coach) -> None:
-    ladder = coach.has_ladder()
+def test_a_school_that_is_none_is_refused(coach: Coach, ladder: dict) -> None:
     body = {"school": "guess", "purpose": "strength", "level": "beginner"}
     response = coach.client.put(f"/api/ladders/{ladder['id']}/school", json=body)
     assert problem(response, 422)["field"] == "school"

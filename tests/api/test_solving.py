@@ -1,16 +1,11 @@
-"""Solving beside the request loop: progress, stopping, refusals, and who loads the solver."""
+"""Solving beside the request loop: progress, stopping, refusals."""
 
-import os
-import subprocess
-import sys
 from typing import Any
 
 import anyio
-import pytest
 
 from invelo.core.week.problem import Day, Pin, Problem, Task
 from invelo.core.week.progress import Progress, Solved
-from invelo.settings import ROOT
 from invelo.solving import Refused, solving
 from tests.core.test_week import small_week
 
@@ -99,18 +94,3 @@ def test_one_waits_for_its_turn() -> None:
 
     order = anyio.run(both)
     assert order == sorted(order) or order == sorted(order, reverse=True)
-
-
-@pytest.mark.parametrize("heavy", ["ortools", "pandas", "reportlab", "icalendar"])
-def test_the_service_loads_no_heavy_library_at_its_start(heavy: str) -> None:
-    code = (
-        "import sys; from invelo.api.app import create_app; from invelo.settings import Settings; "
-        "from invelo.store.database import engine_for; "
-        "create_app(Settings(), engine_for('postgresql+psycopg://127.0.0.1:1/x')).openapi(); "
-        f"sys.exit({heavy!r} in sys.modules)"
-    )
-    environment = {**os.environ, "PYTHONPATH": str(ROOT / "src")}
-    done = subprocess.run(
-        [sys.executable, "-c", code], env=environment, timeout=60, capture_output=True, text=True
-    )
-    assert done.returncode == 0, done.stderr

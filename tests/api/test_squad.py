@@ -95,8 +95,7 @@ def test_an_id_in_use_is_refused_and_tells_nothing_of_its_owner(coach, new_coach
     assert problem(coach.client.post("/api/athletes", json=other), 409)["field"] == "id"
 
 
-def test_measures_are_kept_over_time_and_the_newest_draws_the_ladder(coach, clock) -> None:
-    ladder = coach.has_ladder()
+def test_measures_are_kept_over_time_and_the_newest_draws_the_ladder(coach, ladder, clock) -> None:
     before = ladder["rungs"][0]["demand"]["likely"]
     clock.pass_by(days=10)
     coach.post(f"/api/athletes/{ladder['athlete_id']}/measures", mass_kg=82.5, stature_m=1.75)
@@ -106,9 +105,8 @@ def test_measures_are_kept_over_time_and_the_newest_draws_the_ladder(coach, cloc
     assert after == pytest.approx(before * 1.1)
 
 
-def test_a_test_is_read_with_the_body_of_its_day(coach, clock) -> None:
+def test_a_test_is_read_with_the_body_of_its_day(coach, ladder, clock) -> None:
     """Gaining mass later makes no past test stronger."""
-    ladder = coach.has_ladder()
     before = ladder["placement"]["capacity"]["likely"]
     clock.pass_by(days=10)
     coach.post(f"/api/athletes/{ladder['athlete_id']}/measures", mass_kg=90, stature_m=1.75)
@@ -146,8 +144,7 @@ def test_a_line_tells_reach_against_the_gate(coach) -> None:
     assert line["expected"] == pytest.approx(standing["expected"])
 
 
-def test_days_missed_are_counted_in_the_athletes_zone(coach, clock) -> None:
-    ladder = coach.has_ladder()
+def test_days_missed_are_counted_in_the_athletes_zone(coach, ladder, clock) -> None:
     decision = coach.trains(ladder["id"])
     coach.post(f"/api/decisions/{decision['id']}/answer", answer="take")
     clock.pass_by(days=7)

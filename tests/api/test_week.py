@@ -1,6 +1,7 @@
 """Weeks through the API: planned, moved, kept, undone, lost, solved as the coach looks on."""
 
 import json
+from copy import deepcopy
 from datetime import date, timedelta
 from typing import Any
 from uuid import uuid4
@@ -13,13 +14,23 @@ ROW = {"ready_ladder": "row", "purpose": "strength", "level": "intermediate", "t
 SQUAT = {"ready_ladder": "household-legs", "purpose": "size", "level": "beginner", "test": None}
 
 
-@pytest.fixture
-def athlete(coach: Coach) -> str:
+def two_ladders(coach: Coach, **change: Any) -> str:
     """Someone on two ladders."""
-    there: str = coach.enrols()["id"]
+    there: str = coach.enrols(**change)["id"]
     coach.gives_ladder(there)
     coach.gives_ladder(there, **ROW)
     return there
+
+
+@pytest.fixture
+def athlete(stage, coach: Coach) -> str:
+    return stage("two ladders", lambda: two_ladders(coach))  # type: ignore[no-any-return]
+
+
+@pytest.fixture
+def plan(stage, coach: Coach, athlete: str) -> dict[str, Any]:
+    """Their next week, solved and kept."""
+    return deepcopy(stage("two ladders, planned", lambda: planned(coach, athlete)))
 
 
 def sheet(coach: Coach, athlete: str, monday: str = "") -> dict[str, Any]:
@@ -94,8 +105,8 @@ def test_nothing_is_kept_by_solving(coach: Coach, athlete: str) -> None:
     assert sheet(coach, athlete, seen["monday"]) == seen
 
 
-def test_a_plan_is_kept_with_its_score_and_proof(coach: Coach, athlete: str) -> None:
-    seen = planned(coach, athlete)
+def test_a_plan_is_kept_with_its_score_and_proof(coach: Coach, athlete: str, plan: dict) -> None:
+    seen = plan
     assert seen["revision"] == 1
     assert seen["word"] == "solved"
     assert seen["proof"] == "proven best"
@@ -107,8 +118,8 @@ def test_a_plan_is_kept_with_its_score_and_proof(coach: Coach, athlete: str) -> 
     assert all(one["days"] >= 2 for one in seen["regions"])
 
 
-def test_a_move_that_breaks_a_rule_is_told_and_kept(coach: Coach, athlete: str) -> None:
-    seen = planned(coach, athlete)
+def test_a_move_that_breaks_a_rule_is_told_and_kept(coach: Coach, athlete: str, plan: dict) -> None:
+    seen = plan
     every = [{"task": task["key"], "day": 0} for task in seen["tasks"]]
     wishes = {"days": [{"index": 0, "minutes": 20}, {"index": 2, "minutes": 45}]}
     coach.put(f"/api/athletes/{athlete}/week/wishes?monday={seen['monday']}", **wishes)
@@ -123,16 +134,20 @@ def test_a_move_that_breaks_a_rule_is_told_and_kept(coach: Coach, athlete: str) 
     assert kept["proof"] == ""
 
 
-def test_what_was_changed_meanwhile_is_not_overwritten(coach: Coach, athlete: str) -> None:
-    seen = planned(coach, athlete)
+def test_what_was_changed_meanwhile_is_not_overwritten(
+    coach: Coach, athlete: str, plan: dict
+) -> None:
+    seen = plan
     stale = {**seen, "revision": 0}
     told = problem(keep(coach, stale, []), 409)
     assert "revision 1 stands" in told["problem"]
     assert sheet(coach, athlete, seen["monday"]) == seen
 
 
-def test_a_pin_holds_through_a_new_solve_and_little_else_moves(coach: Coach, athlete: str) -> None:
-    seen = planned(coach, athlete)
+def test_a_pin_holds_through_a_new_solve_and_little_else_moves(
+    coach: Coach, athlete: str, plan: dict
+) -> None:
+    seen = plan
     task = seen["tasks"][0]
     free = next(day["index"] for day in seen["days"])
     pins = [{"task": task["key"], "day": free, "there": task["days"].count(free) == 0}]
@@ -145,8 +160,8 @@ def test_a_pin_holds_through_a_new_solve_and_little_else_moves(coach: Coach, ath
     assert again["placed"] == end["placed"]
 
 
-def test_an_undone_week_is_as_it_was(coach: Coach, athlete: str) -> None:
-    first = planned(coach, athlete)
+def test_an_undone_week_is_as_it_was(coach: Coach, athlete: str, plan: dict) -> None:
+    first = plan
     keep(coach, first, []).raise_for_status()
     back = coach.post(f"/api/athletes/{athlete}/week/undo?monday={first['monday']}")
     assert back == first
@@ -155,8 +170,8 @@ def test_an_undone_week_is_as_it_was(coach: Coach, athlete: str) -> None:
     assert problem(response, 409)["problem"] == "there is nothing to undo."
 
 
-def test_a_missed_day_is_planned_around(coach: Coach, athlete: str) -> None:
-    seen = planned(coach, athlete)
+def test_a_missed_day_is_planned_around(coach: Coach, athlete: str, plan: dict) -> None:
+    seen = plan
     lost = {"days": [2], "places": []}
     end = solve(coach, seen, lost=lost)[-1][1]
     assert all(one["day"] != 2 for one in end["placed"])
@@ -169,8 +184,8 @@ def test_a_missed_day_is_planned_around(coach: Coach, athlete: str) -> None:
     assert "every one of them is lost" in problem(response, 422)["problem"]
 
 
-def test_what_is_past_stays(coach: Coach, athlete: str) -> None:
-    seen = planned(coach, athlete)
+def test_what_is_past_stays(coach: Coach, athlete: str, plan: dict) -> None:
+    seen = plan
     monday = date.fromisoformat(seen["monday"])
     today = coach.clock().date()
     coach.clock.pass_by(days=(monday - today).days + 1)
@@ -251,7 +266,12 @@ def test_pins_that_contradict_end_with_the_nearest_plan_and_what_it_relaxed(
 
 def test_an_unknown_task_and_a_week_that_is_none_are_refused(coach: Coach, athlete: str) -> None:
     seen = next_week(coach, athlete)
-    assert "no task" in problem(keep(coach, seen, [{"task": "x", "day": 0}]), 422)["problem"]
+    unknown = [{"task": "x", "day": 0}]
+    assert "no task" in problem(keep(coach, seen, unknown), 422)["problem"]
+    tried = coach.client.post(
+        f"/api/athletes/{athlete}/week/trial", json={"placed": unknown, "number": 0}
+    )
+    assert "no task" in problem(tried, 422)["problem"]
     response = coach.client.get(f"/api/athletes/{athlete}/week?monday=2026-01-06")
     assert problem(response, 422)["field"] == "monday"
 

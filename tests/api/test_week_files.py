@@ -1,6 +1,7 @@
 """Weeks as files: calendars read back by another library, PDFs by another, Markdown, the feed."""
 
 import re
+from copy import deepcopy
 from datetime import UTC, date, datetime, timedelta
 from typing import Any
 from uuid import uuid4
@@ -11,17 +12,23 @@ import pytest
 import vobject
 
 from tests.api.coach import Coach, problem
-from tests.api.test_week import ROW, keep, planned
+from tests.api.test_week import keep, planned, two_ladders
 
 LISBON = ZoneInfo("Europe/Lisbon")
 
 
 @pytest.fixture
-def athlete(coach: Coach) -> str:
-    there: str = coach.enrols(name="Ödön Żuławska")["id"]
-    coach.gives_ladder(there)
-    coach.gives_ladder(there, **ROW)
-    return there
+def athlete(stage, coach: Coach) -> str:
+    def make() -> str:
+        return two_ladders(coach, name="Ödön Żuławska")
+
+    return stage("two ladders, with accents", make)  # type: ignore[no-any-return]
+
+
+@pytest.fixture
+def plan(stage, coach: Coach, athlete: str) -> dict[str, Any]:
+    """Their next week, solved and kept."""
+    return deepcopy(stage("two ladders, with accents, planned", lambda: planned(coach, athlete)))
 
 
 def file(coach: Coach, athlete: str, query: str) -> Any:
@@ -45,8 +52,8 @@ def events(content: str) -> list[Any]:
     return list(vobject.readOne(content).contents.get("vevent", []))
 
 
-def test_the_calendar_reads_back_to_the_same_events(coach: Coach, athlete: str) -> None:
-    seen = planned(coach, athlete)
+def test_the_calendar_reads_back_to_the_same_events(coach: Coach, athlete: str, plan: dict) -> None:
+    seen = plan
     response = file(coach, athlete, f"kind=ics&monday={seen['monday']}")
     assert response.headers["content-type"].startswith("text/calendar")
     found = {event.dtstart.value.date(): event for event in events(response.text)}
@@ -75,8 +82,10 @@ def test_wall_time_stays_across_a_change_of_the_clocks(coach: Coach, athlete: st
     assert [(one.hour, one.minute) for one in starts] == [(18, 30), (18, 30)]
 
 
-def test_the_calendar_says_nothing_of_health_or_of_whom(coach: Coach, athlete: str) -> None:
-    seen = planned(coach, athlete)
+def test_the_calendar_says_nothing_of_health_or_of_whom(
+    coach: Coach, athlete: str, plan: dict
+) -> None:
+    seen = plan
     content = file(coach, athlete, f"kind=ics&monday={seen['monday']}").text
     assert not re.search(r"push-up|row|wrist|pain|Ödön|Żuławska", content, re.IGNORECASE)
     assert athlete not in content
@@ -105,8 +114,10 @@ def test_the_printed_week_has_a_sheet_and_a_card_for_each_session(
     assert "Stop at once on chest pain" in cards
 
 
-def test_a_session_card_fits_one_page_and_is_the_adapted_one(coach: Coach, athlete: str) -> None:
-    seen = planned(coach, athlete)
+def test_a_session_card_fits_one_page_and_is_the_adapted_one(
+    coach: Coach, athlete: str, plan: dict
+) -> None:
+    seen = plan
     day = next(one["date"] for one in seen["days"] if one["tasks"])
     path = f"/api/athletes/{athlete}/days/{day}"
     response = coach.client.get(f"{path}/card?paper=letter")
@@ -122,8 +133,8 @@ def test_a_session_card_fits_one_page_and_is_the_adapted_one(coach: Coach, athle
     assert problem(refused, 422)["field"] == "day"
 
 
-def test_markdown_reads_day_by_day(coach: Coach, athlete: str) -> None:
-    seen = planned(coach, athlete)
+def test_markdown_reads_day_by_day(coach: Coach, athlete: str, plan: dict) -> None:
+    seen = plan
     text = file(coach, athlete, f"kind=md&monday={seen['monday']}").text
     assert text.startswith(f"# Week of {seen['monday']}, Ödön Żuławska")
     headings = [line for line in text.splitlines() if line.startswith("## ")]

@@ -6,8 +6,10 @@ from uuid import UUID, uuid4
 import pytest
 from sqlmodel import Session
 
+from invelo.store.review_tables import Decision, OutboxMessage
 from invelo.store.tables import TrainingSession
 from tests.api.coach import problem
+from tests.conftest import rows
 
 
 def week_plan(coach, athlete: str, monday: str) -> dict:
@@ -36,8 +38,7 @@ def line(coach, athlete: str) -> dict:
     return next(one for one in coach.get("/api/squad")["athletes"] if one["id"] == athlete)
 
 
-def test_a_week_is_due_until_it_was_looked_at(coach) -> None:
-    ladder = coach.has_ladder()
+def test_a_week_is_due_until_it_was_looked_at(coach, ladder) -> None:
     athlete = ladder["athlete_id"]
     coach.trains(ladder["id"])
     assert coach.get("/api/squad")["due"] == [athlete]
@@ -52,8 +53,7 @@ def test_who_has_no_ladder_is_never_due(coach) -> None:
     assert coach.get("/api/squad")["due"] == []
 
 
-def test_looking_twice_proposes_once(coach) -> None:
-    ladder = coach.has_ladder()
+def test_looking_twice_proposes_once(coach, ladder) -> None:
     coach.trains(ladder["id"], (8, 8, 8))
     coach.later(20)
     path = f"/api/athletes/{ladder['athlete_id']}/week-review"
@@ -65,8 +65,7 @@ def test_looking_twice_proposes_once(coach) -> None:
     assert decision["monday"] is not None
 
 
-def test_a_layoff_taken_begins_a_block_that_comes_back(coach) -> None:
-    ladder = coach.has_ladder()
+def test_a_layoff_taken_begins_a_block_that_comes_back(coach, ladder) -> None:
     coach.trains(ladder["id"], (8, 8, 8))
     coach.later(22)
     first = monday(coach)
@@ -81,8 +80,7 @@ def test_a_layoff_taken_begins_a_block_that_comes_back(coach) -> None:
     assert "back after time away" in str(sheet)
 
 
-def test_a_session_s_decision_stands_where_the_week_says_no_more(coach) -> None:
-    ladder = coach.has_ladder()
+def test_a_session_s_decision_stands_where_the_week_says_no_more(coach, ladder) -> None:
     decision = step_up(coach, ladder["id"])
     monday(coach)
     assert coach.post(f"/api/athletes/{ladder['athlete_id']}/week-review")["proposed"] == 0
@@ -90,8 +88,7 @@ def test_a_session_s_decision_stands_where_the_week_says_no_more(coach) -> None:
     assert waits["id"] == decision["id"]
 
 
-def test_a_stop_is_not_talked_over_by_the_week(coach) -> None:
-    ladder = coach.has_ladder()
+def test_a_stop_is_not_talked_over_by_the_week(coach, ladder) -> None:
     coach.trains(ladder["id"], pain=6, pain_place="wrist")
     coach.later(30)
     assert coach.post(f"/api/athletes/{ladder['athlete_id']}/week-review")["proposed"] == 0
@@ -135,8 +132,7 @@ def test_odd_bulks_are_refused(coach, ids: list[str]) -> None:
     assert coach.client.post("/api/decisions/take", json={"ids": ids}).status_code == 422
 
 
-def test_a_planned_week_is_planned_anew(coach) -> None:
-    ladder = coach.has_ladder()
+def test_a_planned_week_is_planned_anew(coach, ladder) -> None:
     athlete = ladder["athlete_id"]
     decision = step_up(coach, ladder["id"])
     first = monday(coach)
@@ -147,8 +143,7 @@ def test_a_planned_week_is_planned_anew(coach) -> None:
     assert after["revision"] == before["revision"] + 1
 
 
-def test_a_decline_plans_nothing_and_tells_nothing(coach) -> None:
-    ladder = coach.has_ladder()
+def test_a_decline_plans_nothing_and_tells_nothing(coach, ladder) -> None:
     decision = step_up(coach, ladder["id"])
     week_plan(coach, ladder["athlete_id"], monday(coach))
     path = f"/api/decisions/{decision['id']}/answer"
@@ -157,8 +152,7 @@ def test_a_decline_plans_nothing_and_tells_nothing(coach) -> None:
     assert coach.get("/api/outbox")["messages"] == []
 
 
-def test_what_was_declined_is_not_asked_again_until_something_changes(coach) -> None:
-    ladder = coach.has_ladder()
+def test_what_was_declined_is_not_asked_again_until_something_changes(coach, ladder) -> None:
     first = step_up(coach, ladder["id"])
     coach.post(f"/api/decisions/{first['id']}/answer", answer="decline", word="not before Porto")
     assert coach.trains(ladder["id"])["outcome"] == "hold"
@@ -170,8 +164,7 @@ def test_what_was_declined_is_not_asked_again_until_something_changes(coach) -> 
 # ---- the outbox ----
 
 
-def test_a_message_says_nothing_of_health(coach) -> None:
-    ladder = coach.has_ladder()
+def test_a_message_says_nothing_of_health(coach, ladder) -> None:
     stop = coach.trains(ladder["id"], pain=7, pain_place="wrist")
     coach.post(f"/api/decisions/{stop['id']}/answer", answer="take")
     (told,) = coach.get("/api/outbox")["messages"]
@@ -180,11 +173,20 @@ def test_a_message_says_nothing_of_health(coach) -> None:
     assert not any(word in words for word in ("pain", "wrist", "7", "clinician", "injur"))
 
 
-def test_the_outbox_is_read_page_by_page(coach) -> None:
-    ladder = coach.has_ladder()
-    for _ in range(23):
-        decision = coach.trains(ladder["id"], (8, 8, 8))
-        coach.post(f"/api/decisions/{decision['id']}/answer", answer="take")
+def test_the_outbox_is_read_page_by_page(coach, ladder, engine) -> None:
+    decision = coach.trains(ladder["id"], (8, 8, 8))
+    coach.post(f"/api/decisions/{decision['id']}/answer", answer="take")
+    (written,) = rows(engine, OutboxMessage)
+    (answered,) = (row for row in rows(engine, Decision) if row.id == written.decision_id)
+    with Session(engine) as db:
+        for minutes in range(1, 23):
+            new = {"id": uuid4(), "at": written.at + timedelta(minutes=minutes)}
+            more = Decision(**{**answered.model_dump(), **new})
+            db.add(more)
+            db.flush()
+            told = {**written.model_dump(), **new, "decision_id": more.id}
+            db.add(OutboxMessage(**told))
+        db.commit()
     first = coach.get("/api/outbox")
     rest = coach.get(f"/api/outbox?before={first['before']}")
     ids = [one["id"] for page in (first, rest) for one in page["messages"]]
@@ -192,8 +194,7 @@ def test_the_outbox_is_read_page_by_page(coach) -> None:
     assert rest["before"] is None
 
 
-def test_another_coach_s_outbox_is_their_own(coach, new_coach) -> None:
-    ladder = coach.has_ladder()
+def test_another_coach_s_outbox_is_their_own(coach, ladder, new_coach) -> None:
     decision = step_up(coach, ladder["id"])
     coach.post(f"/api/decisions/{decision['id']}/answer", answer="take")
     assert new_coach().get("/api/outbox")["messages"] == []
@@ -202,8 +203,7 @@ def test_another_coach_s_outbox_is_their_own(coach, new_coach) -> None:
 # ---- what came of it ----
 
 
-def test_how_a_decision_turned_out_is_told_once_it_shows(coach) -> None:
-    ladder = coach.has_ladder()
+def test_how_a_decision_turned_out_is_told_once_it_shows(coach, ladder) -> None:
     decision = coach.trains(ladder["id"], (8, 8, 8), effort=9)
     coach.post(f"/api/decisions/{decision['id']}/answer", answer="take")
     path = f"/api/ladders/{ladder['id']}/review"
@@ -242,8 +242,7 @@ def test_trends_show_reach_gates_and_a_forecast(coach) -> None:
     assert told["growth"]["low"] <= told["growth"]["likely"] <= told["growth"]["high"]
 
 
-def test_an_athlete_with_one_set_ever_is_told_plainly(coach) -> None:
-    ladder = coach.has_ladder()
+def test_an_athlete_with_one_set_ever_is_told_plainly(coach, ladder) -> None:
     coach.trains(ladder["id"], (8,))
     told = coach.get(f"/api/ladders/{ladder['id']}/trends")
     assert "not enough yet" in told["why_no_forecast"]
@@ -254,8 +253,7 @@ def test_an_athlete_with_one_set_ever_is_told_plainly(coach) -> None:
     assert sum(week["done"] for week in told["adherence"]) == 1
 
 
-def test_without_any_session_there_is_nothing_to_show(coach) -> None:
-    ladder = coach.has_ladder()
+def test_without_any_session_there_is_nothing_to_show(coach, ladder) -> None:
     told = coach.get(f"/api/ladders/{ladder['id']}/trends")
     assert (told["load"], told["sessions"], told["weeks"]) == (None, [], [])
 
@@ -292,8 +290,7 @@ def test_old_body_mass_is_said(coach) -> None:
     assert [one["mass_kg"] for one in again["masses"]] == [75.0, 76.0]
 
 
-def test_events_stand_on_the_same_line(coach) -> None:
-    ladder = coach.has_ladder()
+def test_events_stand_on_the_same_line(coach, ladder) -> None:
     decision = step_up(coach, ladder["id"])
     coach.post(f"/api/decisions/{decision['id']}/answer", answer="take")
     kinds = {
@@ -333,15 +330,13 @@ def test_a_set_in_the_future_is_refused_and_nothing_of_the_trend_changes(coach) 
 
 
 @pytest.mark.parametrize("weeks", [3, 157, "x"])
-def test_how_far_back_has_its_ends(coach, weeks: object) -> None:
-    ladder = coach.has_ladder()
+def test_how_far_back_has_its_ends(coach, ladder, weeks: object) -> None:
     path = f"/api/ladders/{ladder['id']}/trends?weeks={weeks}"
     assert coach.client.get(path).status_code == 422
 
 
-def test_a_set_put_right_late_changes_the_session_s_sums(coach, engine) -> None:
+def test_a_set_put_right_late_changes_the_session_s_sums(coach, ladder, engine) -> None:
     """Without an effort of its own a session's load hangs on its sets, corrected ones left out."""
-    ladder = coach.has_ladder()
     rung = coach.standing(ladder["id"])
     session = coach.starts(ladder["id"])
     first = coach.logs(session, rung, 1, 10, effort=7)

@@ -7,6 +7,7 @@ from sqlmodel import Session, select
 
 from invelo.store.tables import Ladder, Rung, Sketch, Tie
 from tests.api.coach import problem
+from tests.conftest import rows
 
 
 def add(coach, ladder, after, before=(), **change):
@@ -198,8 +199,13 @@ def test_a_rung_of_another_ladder_is_no_neighbour(coach, ladder) -> None:
 
 def test_more_rungs_than_a_ladder_holds_are_refused(coach, ladder, engine) -> None:
     last = ladder["rungs"][-1]
-    for i in range(60 - len(ladder["rungs"])):
-        assert add(coach, ladder, [last], name=f"Way {i}").status_code == 201
+    (first,) = (row for row in rows(engine, Rung) if str(row.id) == last["id"])
+    with Session(engine) as db:
+        for i in range(59 - len(ladder["rungs"])):
+            more = {"id": uuid4(), "name": f"Way {i}", "position": first.position + 1 + i}
+            db.add(Rung(**{**first.model_dump(), **more}))
+        db.commit()
+    assert add(coach, ladder, [last], name="The sixtieth").status_code == 201
     assert problem(add(coach, ladder, [last], name="One more"), 422)["field"] == "rungs"
     with Session(engine) as db:
         assert len(db.exec(select(Rung)).all()) == 60

@@ -26,7 +26,7 @@ from invelo.store.database import engine_for, migrate, transaction
 from invelo.store.moment import Moment
 from tests.browser.page import DESKTOP, EMAIL, PASSWORD, Page
 from tests.browser.phone import Office, Phone
-from tests.conftest import empty
+from tests.stage import empty
 
 ZONE = "Europe/Lisbon"
 CHROMIUM = (

@@ -3,34 +3,23 @@
 import json
 import shutil
 import zipfile
-from collections.abc import Iterator
 from datetime import UTC, datetime
 from pathlib import Path
 
 import pytest
 from sqlalchemy import Engine, text
 
-from invelo import postgres
 from invelo.core.errors import InputError
-from invelo.demo.history import load
 from invelo.exchange import archive
 from invelo.store import archive as store
-from invelo.store.database import engine_for, migrate, transaction
-from tests.conftest import empty
+from tests.stage import empty
 
 NOW = datetime(2026, 3, 2, 9, 0, tzinfo=UTC)
 
 
 @pytest.fixture(scope="module")
-def full(server: postgres.Server) -> Iterator[Engine]:
-    """A database with two weeks of the theatre in it."""
-    url = server.url("archived")
-    migrate(url)
-    engine = engine_for(url)
-    with transaction(engine) as db:
-        load(db, NOW, weeks=2)
-    yield engine
-    engine.dispose()
+def full(fortnight: Engine) -> Engine:
+    return fortnight
 
 
 @pytest.fixture(scope="module")

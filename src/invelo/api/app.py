@@ -1,5 +1,7 @@
 """The application, put together."""
 
+from typing import Any
+
 from anyio import CapacityLimiter
 from fastapi import FastAPI, Request
 from fastapi.responses import JSONResponse
@@ -62,9 +64,19 @@ documents whose `errors` name the field, what is wrong with it and what would pu
 """
 
 
+class _Service(FastAPI):
+    """FastAPI whose document tells problems as they are answered."""
+
+    def openapi(self) -> dict[str, Any]:
+        """The OpenAPI document, made once."""
+        if self.openapi_schema is None:
+            self.openapi_schema = problems.told_as_problems(super().openapi())
+        return self.openapi_schema
+
+
 def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) -> FastAPI:
     """The service over one database, with the front end if it is built."""
-    app = FastAPI(
+    app = _Service(
         title="Invelo",
         version=__version__,
         description=ABOUT,

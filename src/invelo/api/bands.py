@@ -10,12 +10,15 @@ from invelo.api.context import Coach, Database, Now
 from invelo.api.problems import ERRORS
 from invelo.api.shapes import Shape
 from invelo.core.body import GRAVITY
+from invelo.core.errors import require_within
 from invelo.exchange.setups import BandRequest, PullReading, Request
 from invelo.store import bands, kit_tables
 
 router = APIRouter(prefix="/api/bands", tags=["Bench"], responses=ERRORS)
 
 CURVE_POINTS = 21
+MOST_KG = 300.0
+"""More than any band pulls with at three times its length (common practice)."""
 
 
 class ScaleReading(Request):
@@ -25,7 +28,12 @@ class ScaleReading(Request):
     kg: float = Field(examples=[8.2])
 
     def core(self) -> PullReading:
-        """As a force, to the micronewton."""
+        """As a force, to the micronewton.
+
+        Raises:
+            InputError: for more than a band can pull with.
+        """
+        require_within("pull", self.kg, 0.0, MOST_KG, "kg")
         return PullReading(length_m=self.length_m, force_n=round(self.kg * GRAVITY, 6))
 
     @classmethod

@@ -17,6 +17,9 @@ from invelo.store.errors import ConflictError, MissingError, RefusedError, Throt
 log = structlog.get_logger()
 
 
+PROBLEM_JSON = "application/problem+json"
+
+
 class FieldProblem(BaseModel):
     """What is wrong with one field, and what would put it right."""
 
@@ -49,9 +52,18 @@ def problem(
 ) -> JSONResponse:
     """A problem document as a response."""
     body = Problem(title=title, status=status, errors=list(errors))
-    return JSONResponse(
-        body.model_dump(), status, headers=headers, media_type="application/problem+json"
-    )
+    return JSONResponse(body.model_dump(), status, headers=headers, media_type=PROBLEM_JSON)
+
+
+def told_as_problems(document: dict[str, Any]) -> dict[str, Any]:
+    """An OpenAPI document that says of every problem with what media type it is answered."""
+    for methods in document["paths"].values():
+        for operation in methods.values():
+            for response in operation["responses"].values():
+                for told in list(response.get("content", {}).values()):
+                    if told.get("schema", {}).get("$ref", "").endswith("/Problem"):
+                        response["content"] = {PROBLEM_JSON: told}
+    return document
 
 
 def sign_in_needed() -> JSONResponse:

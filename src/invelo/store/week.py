@@ -103,7 +103,15 @@ class WeekView:
         return "" if bound is None else Progress(self.plan, self.score.points, bound).words
 
     def with_plan(self, plan: Plan) -> "WeekView":
-        """The same week with another plan."""
+        """The same week with another plan.
+
+        Raises:
+            InputError: for a task, or a pin of one, that this week does not have.
+        """
+        known = {task.key for task in self.laid.problem.tasks}
+        for key in {*(key for key, _ in plan), *(pin.task for pin in self.pins)}:
+            if key not in known:
+                raise InputError("plan", f"“{key}” is no task of this week.", "Look at it anew.")
         return replace(self, plan=plan)
 
     def items(self, index: int) -> tuple[Item, ...]:
@@ -259,10 +267,7 @@ def keep(
             f"it was changed meanwhile: revision {standing} stands, not {number}.",
             "Look at it anew; nothing was overwritten.",
         )
-    known = {task.key for task in seen.laid.problem.tasks}
-    for key in {*(key for key, _ in plan), *(pin.task for pin in seen.pins)}:
-        if key not in known:
-            raise InputError("plan", f"“{key}” is no task of this week.", "Look at it anew.")
+    seen.with_plan(plan)
     past = {day.index for day in seen.laid.problem.days if day.past}
     if {one for one in plan ^ seen.plan if one[1] in past}:
         raise ConflictError(

@@ -15,8 +15,10 @@ from uuid import uuid4
 import pytest
 from selenium import webdriver
 from sqlalchemy import Engine
+from sqlmodel import select
 
 from invelo import postgres
+from invelo.api.context import SESSION_COOKIE
 from invelo.core.catalogue import catalogue
 from invelo.core.movement import Modifiers
 from invelo.ports import held_port
@@ -24,9 +26,10 @@ from invelo.settings import ROOT
 from invelo.store import accounts, battery, floor, ladder, squad
 from invelo.store.database import engine_for, migrate, transaction
 from invelo.store.moment import Moment
+from invelo.store.tables import Account
 from tests.browser.page import DESKTOP, EMAIL, PASSWORD, Page
 from tests.browser.phone import Office, Phone
-from tests.stage import empty
+from tests.stage import Stages, empty
 
 ZONE = "Europe/Lisbon"
 CHROMIUM = (
@@ -38,6 +41,8 @@ CHROMIUM = (
     "--disable-background-networking",
     "--disable-component-update",
     "--disable-sync",
+    "--disable-extensions",
+    "--mute-audio",
     "--force-prefers-reduced-motion",
 )
 
@@ -104,18 +109,33 @@ def running(server: postgres.Server) -> Iterator[tuple[Service, Engine]]:
     engine.dispose()
 
 
+class Now:
+    """The time as the browser and the service know it."""
+
+    now = datetime.now(UTC)
+
+
 @pytest.fixture
-def service(running: tuple[Service, Engine]) -> Service:
+def service(running: tuple[Service, Engine], stages: Stages) -> Service:
     """That service with a coach and one athlete, who has met the gate once; nothing else."""
     made, engine = running
     empty(engine)
-    _seed(engine)
+    stages.set(engine, Now(), "one athlete", lambda: _seed(engine))
     made.start()
     return made
 
 
+@pytest.fixture
+def token(running: tuple[Service, Engine], service: Service) -> str:
+    """A session of the coach's, as a sign-in would open it."""
+    _, engine = running
+    with transaction(engine) as db:
+        coach = db.exec(select(Account).where(Account.email == EMAIL)).one()
+        return accounts.open_session(db, coach, datetime.now(UTC), timedelta(days=1))
+
+
 def _seed(engine: Engine) -> None:
-    now = datetime.now(UTC)
+    now = Now.now
     movement = catalogue().find_movement("push-up")
     with transaction(engine) as db:
         coach = accounts.create(db, EMAIL, "Ilse Marn", PASSWORD, ZONE, now)
@@ -162,15 +182,14 @@ def driver() -> Iterator[webdriver.Chrome]:
 
 
 @pytest.fixture
-def page(service: Service, driver: webdriver.Chrome) -> Iterator[Page]:
-    """A browser at the sign-in sheet, which must not complain of anything by the end."""
+def blank(service: Service, driver: webdriver.Chrome) -> Iterator[Page]:
+    """A browser that knows nothing, which must not complain of anything by the end."""
     driver.execute_cdp_cmd("Network.clearBrowserCookies", {})
     everything = {"origin": service.url, "storageTypes": "all"}
     driver.execute_cdp_cmd("Storage.clearDataForOrigin", everything)
     driver.switch_to.new_window("tab")  # session storage lives and dies with its tab
     opened = Page(driver, service.url)
     opened.size(*DESKTOP)
-    opened.open("/")
     yield opened
     complaints = opened.complaints()
     driver.close()
@@ -179,10 +198,19 @@ def page(service: Service, driver: webdriver.Chrome) -> Iterator[Page]:
 
 
 @pytest.fixture
-def signed_in(page: Page) -> Page:
+def page(blank: Page) -> Page:
+    """A browser at the sign-in sheet."""
+    blank.open("/")
+    return blank
+
+
+@pytest.fixture
+def signed_in(blank: Page, token: str) -> Page:
     """A browser at the squad."""
-    page.sign_in()
-    return page
+    blank.has_cookie(SESSION_COOKIE, token)
+    blank.open("/")
+    blank.sees("Squad", "Oda Fenwick")
+    return blank
 
 
 @pytest.fixture

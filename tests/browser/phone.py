@@ -10,7 +10,7 @@ from selenium.webdriver.common.keys import Keys
 
 from tests.browser.page import DESKTOP, EMAIL, PASSWORD, PHONE, Page
 
-PATIENCE = 20
+PATIENCE = 45
 CLOCK = """
 const real = performance.now.bind(performance);
 let ahead = 0;
@@ -18,6 +18,21 @@ performance.now = () => real() + ahead;
 window.letPass = (seconds) => { ahead += 1000 * seconds; };
 """
 """The page's clock, which a test can move forward: sixty seconds of rest pass in none."""
+
+LOOK = """
+const there = (css) => document.querySelector(css) !== null;
+return {
+  step: Number(document.querySelector('[role=progressbar]')?.getAttribute('aria-valuenow') ?? 0),
+  asked: there('section[aria-label="Log the set"]'),
+  over: document.body.innerText.includes('How hard was the whole session?'),
+  window: there('[aria-label="Work, seconds left"]'),
+  buttons: [...document.querySelectorAll('main section:first-of-type button')].map(
+    (one) => one.innerText
+  ),
+};
+"""
+BY_HAND = {"Done", "Let go", "Begin", "Now", "It stands"}
+"""Buttons that end a step; where there is none, a clock alone does."""
 
 OFFLINE = {"offline": True, "latency": 0, "downloadThroughput": 0, "uploadThroughput": 0}
 ONLINE = {"offline": False, "latency": 0, "downloadThroughput": -1, "uploadThroughput": -1}
@@ -127,31 +142,34 @@ class Phone(Page):
         self.click("Start the session")
         self.find("[role=progressbar]")
 
+    def _looks(self) -> dict[str, Any]:
+        """All that says where the session is, in one look."""
+        return dict(self.script(LOOK))
+
     @property
     def step(self) -> int:
-        return int(self.find("[role=progressbar]").get_attribute("aria-valuenow") or 0)
+        self.find("[role=progressbar]")
+        return int(self._looks()["step"])
 
     def _goes_on(self, before: int) -> None:
-        self.until(lambda: self.step != before or self.over or self.asked)
+        def moved() -> bool:
+            seen = self._looks()
+            return seen["step"] != before or seen["over"] or seen["asked"]
+
+        self.until(moved)
 
     @property
     def asked(self) -> bool:
         """Whether a set waits to be filled in."""
-        return bool(self.find_all('section[aria-label="Log the set"]'))
+        return bool(self._looks()["asked"])
 
     @property
     def over(self) -> bool:
-        return "How hard was the whole session?" in self.text
-
-    @property
-    def clocked(self) -> bool:
-        """Whether a clock alone says when this ends."""
-        words = [one.text for one in self.find_all("main section:first-of-type button")]
-        return not {"Done", "Let go", "Begin", "Now", "It stands"} & set(words)
+        return bool(self._looks()["over"])
 
     @property
     def window(self) -> bool:
-        return bool(self.find_all('[aria-label="Work, seconds left"]'))
+        return bool(self._looks()["window"])
 
     def logs(self, amount: int | None = None, effort: int = 8) -> None:
         """Fill in the set that waits, and log it."""
@@ -176,23 +194,33 @@ class Phone(Page):
     def runs_on(self, until: Any = lambda: False) -> int:
         """Do whatever comes until the session is over; how many sets were filled in."""
         filled = 0
-        while not self.over and not until():
-            before = self.step
-            if self.asked:
+        self.find("[role=progressbar]")
+        while not (seen := self._looks())["over"] and not until():
+            if seen["asked"]:
                 self.logs()
                 filled += 1
-            elif self.window or self.clocked:
+                continue
+            if seen["window"] or not BY_HAND & set(seen["buttons"]):
                 self.passes(30)
-                self._goes_on(before)
             else:
                 self.press(Keys.SPACE)
-                self._goes_on(before)
+            self._goes_on(seen["step"])
         return filled
 
     def closes(self, effort: int = 7) -> None:
         self.choose("Session effort", effort)
         self.click("Close the session")
         self.find("nav[aria-label=Pages]")
+
+    def sends_now(self) -> None:
+        """Press "Send now" unless a try of the phone's own takes the button away first."""
+
+        def sent() -> bool:
+            for button in self.find_all("[aria-label=Sending] button"):
+                button.click()
+            return "All is sent." in self.waiting
+
+        self.until(sent)
 
     def all_sent(self) -> None:
         self.until(lambda: "All is sent." in self.find("[aria-label=Sending]").text)

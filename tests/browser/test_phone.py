@@ -11,6 +11,7 @@ from selenium.webdriver.common.keys import Keys
 from invelo.ports import held_port
 from tests.browser.conftest import Service, start_chromium
 from tests.browser.phone import Office, Phone, coach_reviews, now
+from tests.depth import depth
 
 # ---- formats to their end ---------------------------------------------------------------------
 
@@ -108,7 +109,7 @@ def restartable() -> Iterator[object]:
         made[-1].quit()
 
 
-FORTY = 40
+FORTY = depth(14, 40)
 
 
 def test_forty_sets_with_the_server_down_and_the_browser_restarted(
@@ -142,8 +143,7 @@ def test_forty_sets_with_the_server_down_and_the_browser_restarted(
     phone.until(lambda: f"{FORTY - 1} entries wait" in phone.waiting)
     ended = now()
     service.start()
-    phone.click("Send now")
-    phone.all_sent()
+    phone.sends_now()
     sets = office.sets()
     assert [one["amount"] for one in sets] == list(range(1, FORTY + 1))
     assert len({one["id"] for one in sets}) == FORTY

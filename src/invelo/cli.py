@@ -35,6 +35,7 @@ Port = Annotated[
 def demo(
     port: Port = None,
     fresh: Annotated[bool, typer.Option(help="Begin the demo's story anew.")] = False,
+    weeks: Annotated[int, typer.Option(min=1, max=104, help="How long the story is.")] = 26,
 ) -> None:
     """Serve the application with the touring theatre's data, on this machine only."""
     from invelo.api.app import create_app
@@ -44,14 +45,14 @@ def demo(
 
     settings = _settings()
     listener = serving.listen("127.0.0.1", port or settings.port, asked=port is not None)
-    with suppress(KeyboardInterrupt), serving.own_server("demo") as server:
+    with suppress(KeyboardInterrupt), serving.own_server("demo", settings.data_dir) as server:
         if fresh:
             server.drop("demo")
         url = server.url("demo")
         migrate(url)
         engine = engine_for(url)
         with transaction(engine) as db:
-            load(db, datetime.now(UTC), say=serving.say)
+            load(db, datetime.now(UTC), weeks, serving.say)
         address = f"http://127.0.0.1:{listener.getsockname()[1]}"
         serving.run(
             create_app(settings, engine),
@@ -74,7 +75,7 @@ def serve(port: Port = None) -> None:
     chosen = port or settings.port
     asked = port is not None or "INVELO_PORT" in os.environ
     listener = serving.listen(settings.host, chosen, asked)
-    with suppress(KeyboardInterrupt), serving.database(settings.database_url, "serve") as url:
+    with suppress(KeyboardInterrupt), serving.database(settings, "serve") as url:
         migrate(url)
         engine = engine_for(url)
         address = f"http://{settings.host}:{listener.getsockname()[1]}"
@@ -101,7 +102,7 @@ def coach(
 
     try:
         address = validate_email(email, check_deliverability=False).normalized
-        with serving.database(_settings().database_url, "serve") as url:
+        with serving.database(_settings(), "serve") as url:
             migrate(url)
             with transaction(engine_for(url)) as db:
                 accounts.create(db, address, name, password, time_zone, datetime.now(UTC))
@@ -153,10 +154,10 @@ def restore(path: ArchivePath, demo: OfDemo = False) -> None:
 def _kept(demo: bool) -> Iterator[str]:
     """The database of the service, or of the demo."""
     if demo:
-        with serving.own_server("demo") as server:
+        with serving.own_server("demo", _settings().data_dir) as server:
             yield server.url("demo")
     else:
-        with serving.database(_settings().database_url, "serve") as url:
+        with serving.database(_settings(), "serve") as url:
             yield url
 
 

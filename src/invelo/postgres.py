@@ -99,8 +99,10 @@ def unprivileged_user() -> str | None:
     return "postgres" if os.geteuid() == 0 else None
 
 
-def data_home(name: str) -> Path:
-    """Where the data of the checkout's server `name` lie."""
+def data_home(name: str, folder: Path | None = None) -> Path:
+    """Where the data of the checkout's server `name` lie: in `folder` if one is named."""
+    if folder is not None:
+        return folder / name
     inside = ROOT / ".local" / "postgres" / name
     user = unprivileged_user()
     if user is None:

@@ -6,12 +6,14 @@ import socket
 import sys
 from collections.abc import Iterator
 from contextlib import contextmanager
+from pathlib import Path
 from types import FrameType
 
 import uvicorn
 from fastapi import FastAPI
 
 from invelo import postgres
+from invelo.settings import Settings
 
 PORTS_TRIED = 100
 
@@ -83,17 +85,17 @@ def run(app: FastAPI, listener: socket.socket, announcement: str) -> None:
 
 
 @contextmanager
-def database(url: str, name: str) -> Iterator[str]:
-    """The address of a database: the one given, or one on this checkout's own server."""
-    if url:
-        yield url
+def database(settings: Settings, name: str) -> Iterator[str]:
+    """The address of a database: the one set, or one on this checkout's own server."""
+    if settings.database_url:
+        yield settings.database_url
         return
-    with own_server(name) as server:
+    with own_server(name, settings.data_dir) as server:
         yield server.url("invelo")
 
 
 @contextmanager
-def own_server(name: str) -> Iterator[postgres.Server]:
+def own_server(name: str, folder: Path | None = None) -> Iterator[postgres.Server]:
     """This checkout's own PostgreSQL server, stopped in order however we are told to end.
 
     Raises:
@@ -106,7 +108,7 @@ def own_server(name: str) -> Iterator[postgres.Server]:
     for told in (signal.SIGTERM, signal.SIGHUP):
         signal.signal(told, end)
     try:
-        home = postgres.data_home(name)
+        home = postgres.data_home(name, folder)
         say(f"starting PostgreSQL (data in {home})")
         with postgres.running(home) as server:
             yield server

@@ -17,6 +17,9 @@ class Settings(BaseSettings):
     database_url: str = Field(
         "", description="PostgreSQL address. Empty: a server of this checkout's own is started."
     )
+    data_dir: Path | None = Field(
+        None, description="Where the data of servers of this checkout's own lie. Empty: in it."
+    )
     host: str = Field("127.0.0.1", description="Address to listen on.")
     port: int = Field(8400, ge=1, le=65535, description="Port to listen on.")
     allowed_hosts: list[str] = Field(

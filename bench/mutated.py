@@ -1,0 +1,213 @@
+"""The mutations: what is changed, and the tests that must notice."""
+
+from dataclasses import dataclass
+
+
+@dataclass(frozen=True)
+class Mutation:
+    """One small change.
+
+    Attributes:
+        name: what goes wrong with it.
+        path: of the file, from the root of the tree.
+        symbol: the definition it stands in, with dots for what lies within a class.
+        old, new: text that stands there once, and what takes its place.
+        tests: files or tests of which at least one must fail.
+    """
+
+    name: str
+    path: str
+    symbol: str
+    old: str
+    new: str
+    tests: tuple[str, ...]
+
+
+def _in(path: str, *tests: str):  # type: ignore[no-untyped-def]
+    """Makes mutations of one file that the same tests must notice."""
+
+    def make(name: str, symbol: str, old: str, new: str) -> Mutation:
+        return Mutation(name, path, symbol, old, new, tests)
+
+    return make
+
+
+_access = _in(
+    "src/invelo/store/access.py", "tests/api/test_others_sessions.py", "tests/api/test_access.py"
+)
+_floor = _in(
+    "src/invelo/store/floor.py", "tests/api/test_others_sessions.py", "tests/api/test_floor.py"
+)
+_context = _in("src/invelo/api/context.py", "tests/api/test_phone.py", "tests/api/test_links.py")
+_security = _in("src/invelo/api/security.py", "tests/api/test_security.py")
+_accounts = _in("src/invelo/store/accounts.py", "tests/api/test_sign_in.py")
+_screen = _in("src/invelo/core/screen.py", "tests/core/test_screen.py")
+_situation = _in("src/invelo/core/decide/situation.py", "tests/core/test_decide_laws.py")
+_safety = _in("src/invelo/core/decide/safety.py", "tests/core/test_decide_laws.py")
+_placement = _in("src/invelo/core/placement.py", "tests/api/test_closed.py")
+_workshop = _in("src/invelo/store/workshop.py", "tests/api/test_closed.py")
+_trainee = _in("src/invelo/store/trainee.py", "tests/api/test_closed.py")
+_ladder = _in("src/invelo/store/week.py", "tests/api/test_week.py")
+_ports = _in("src/invelo/ports.py", "tests/machine/test_command.py")
+
+_machine = _in("web/src/run/machine.ts", "tests/phone/test_run.py")
+_outgoing = _in("web/src/run/outgoing.ts", "tests/phone/test_run.py")
+_clock = _in("web/src/run/clock.ts", "tests/phone/test_clock.py")
+_outbox = _in("web/src/run/outbox.ts", "tests/phone/test_sending.py")
+_keep = _in("web/src/run/keep.ts", "tests/phone/test_sending.py")
+
+MUTATIONS = [
+    _access("any session is one's own", "own_session", " or found.athlete_id != athlete_id", ""),
+    _access("a reader may write", "WRITE", '("owner", "coach")', '("owner", "coach", "reader")'),
+    _access("a second coach may erase", "OWN", '("owner",)', '("owner", "coach")'),
+    _access(
+        "any coach may see anyone",
+        "_allowed",
+        "AthleteAccess.account_id == account_id, ",
+        "",
+    ),
+    _floor(
+        "another's session is opened again",
+        "start",
+        "kept.athlete_id == athlete.id",
+        "kept.athlete_id",
+    ),
+    _floor(
+        "a set of another session is corrected",
+        "log",
+        "old is None or old.session_id != session.id",
+        "old is None",
+    ),
+    _floor(
+        "a set is corrected twice",
+        "log",
+        "db.exec(taken).first() is not None",
+        "False",
+    ),
+    _context("a clock ten minutes off is believed", "CLOCK_BELIEVED", "minutes=2", "minutes=10"),
+    _context("a clock a minute off is not believed", "CLOCK_BELIEVED", "minutes=2", "minutes=1"),
+    _context("a device may run two hours ahead", "CLOCK_LEEWAY", "hours=1", "hours=2"),
+    _context(
+        "sets are logged in the future",
+        "device_moment",
+        "min(told.at + skew, now)",
+        "told.at + skew",
+    ),
+    _context("a wrong clock is made worse", "device_moment", "told.at + skew", "told.at - skew"),
+    _context(
+        "a link opens any floor",
+        "visitor",
+        "athlete is not None and athlete.id == athlete_id",
+        "athlete is not None",
+    ),
+    _security(
+        "twice the largest body is read", "_Body._over", "> self._limit", "> 2 * self._limit"
+    ),
+    _security(
+        "a stump is answered as it comes", "_Body.instead", "if self._over and", "if False and"
+    ),
+    _security(
+        "another site's page may write",
+        "same_site",
+        '"same-origin", "none"',
+        '"same-origin", "none", "cross-site"',
+    ),
+    _accounts("a sign-in never runs out", "for_token", ", SignIn.expires_at > now", ""),
+    _screen("ten weeks heal an operation", "HEALING_WEEKS", "12", "10"),
+    _screen("the surgeon speaks a week longer", "HEALING_WEEKS", "12", "13"),
+    _screen(
+        "twelve weeks do not heal",
+        "_states",
+        "answers.operated_weeks < HEALING_WEEKS",
+        "answers.operated_weeks <= HEALING_WEEKS",
+    ),
+    _situation("a slower tempo is not harder", "HARDER", '"slow-tempo", ', ""),
+    _situation("a rep more in pain", "HARDER", '"add-amount", ', ""),
+    _safety(
+        "pain holds nothing back",
+        "in_spite",
+        "stop is None or proposal.outcome not in HARDER",
+        "True",
+    ),
+    _placement(
+        "someone is placed on a closed rung",
+        "place",
+        "told is not None and i not in closed",
+        "told is not None",
+    ),
+    _workshop(
+        "a bridge takes what a limit closes",
+        "bridge_between",
+        "seen.guarded.open_movements,",
+        "None,",
+    ),
+    _workshop(
+        "a bridge takes kit from anywhere",
+        "bridge_between",
+        "guard.hand_of(db, seen.guarded, coach_id)",
+        "__import__('invelo.core.kit').core.kit.ANYTHING",
+    ),
+    _trainee(
+        "a closed rung is offered as a choice",
+        "_stand",
+        "[at for at in found if at not in seen.shut]",
+        "found",
+    ),
+    _ladder(
+        "a week takes tasks that are not its own", "WeekView.with_plan", "key not in known", "False"
+    ),
+    _ports("a held port is given away", "held_port", "yield port", "holder.close(); yield 1"),
+    # ---- the phone ----
+    _machine("the first side is forgotten", "worked", "firstSide: count }", "firstSide: null }"),
+    _machine("the sides are swapped", "sidesOf", '"right" ?', '"left" ?'),
+    _machine("a sensor is not believed", "worked", "seen && set.what", "!seen && set.what"),
+    _machine(
+        "a second side invents a first",
+        "worked",
+        "second && run.firstSide ? [run.firstSide, count]",
+        "second ? [run.firstSide ?? count, count]",
+    ),
+    _machine("a skip forgets the first side", "skip", "run.firstSide\n", "false\n"),
+    _machine("pain under the limit ends it", "log", "entry.pain < stop", "entry.pain + 1 < stop"),
+    _machine("pain at the limit goes on", "log", "entry.pain < stop", "entry.pain <= stop"),
+    _machine("pain ends its item alone", "log", "place.includes(joint)", "false"),
+    _machine("pain opens an ended session", "log", "stopped.finishing || ", ""),
+    _machine("pain told before lets all be done", "endedBefore", "places.includes(joint)", "false"),
+    _machine("a count of three hundred", "counted", "200", "300"),
+    _machine("a count of none", "counted", "Math.max(1,", "Math.max(0,"),
+    _machine("the last rep is not counted", "counted", "seconds + 0.25", "seconds"),
+    _machine("a hold counts half seconds up", "counted", "Math.floor", "Math.round"),
+    _machine(
+        "a late wake ends sets late",
+        "tick",
+        "advance(next, due, means)",
+        "advance(next, now, means)",
+    ),
+    _machine("a pause forgets the time", "pause", "elapsed(run, now) * 1000", "0"),
+    _machine("back keeps the set that goes", "back", "one !== gone", "true"),
+    _machine("back forgets the first side", "back", "gone && event?.side === 2", "gone && false"),
+    _machine("nobody stops for pain", "goTo", "!done(run, event)", "true"),
+    _machine("drops may be swapped", "canSwap", "PLANNED.includes(set.kind)", "true"),
+    _outgoing("both sides send one count", "set", "entry.amounts[side]", "entry.amounts[0]"),
+    _outgoing("both sides send one name", "set", "entry.sides[side]", "entry.sides[0]"),
+    _outgoing("faults go out as clean", "set", "entry.faults.length === 0", "true"),
+    _outgoing("about is sent as counted", "set", "entry.about", "!entry.about"),
+    _clock("a set clock moves the past", "asTold", "(runs - moment)", "(runs - moment) * 0"),
+    _clock("reps drift", "beat", "elapsed) / whole + 1e-9", "elapsed) / whole - 0.01"),
+    _outbox("the phone spins", "pause", "2 ** (misses - 1)", "0"),
+    _outbox("a pause grows for ever", "pause", "Math.min(", "Math.max("),
+    _outbox("the pause stays long", "inTurn", 'became.kind !== "away"', "false"),
+    _outbox(
+        "what is refused is lost",
+        "inTurn",
+        '.put("outbox", { ...next, refused: became.errors })',
+        '.delete("outbox", next.seq as number)',
+    ),
+    _outbox("things go out backwards", "inTurn", "waiting[0]", "waiting.at(-1)"),
+    _outbox("a sign-in page takes the sets", "became", '"text/html"', '"text/none"'),
+    _outbox("too many is refused for good", "LATER", "429", "430"),
+    _outbox("every press is an attempt", "send", "if (attempt)", "if (attempt && false)"),
+    _outbox("a request may hang for ever", "once", "stop.abort()", "undefined"),
+    _keep("a run is kept without its set", "whole", "transaction.abort();", ""),
+    _keep("a new version loses partial reps", "withPartials", "=> partial)", "=> 0)"),
+]

@@ -4,7 +4,7 @@ import json
 import sys
 from pathlib import Path
 
-from bench import bridges, loads, service, slider, statics, week
+from bench import bridges, loads, long, service, slider, statics, week
 from invelo.settings import ROOT
 
 
@@ -18,6 +18,7 @@ def main() -> None:
         **service.run(),
         **slider.run(),
         **week.run(),
+        **long.run(),
     }
     for name, figures in results.items():
         print(name)

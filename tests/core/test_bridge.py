@@ -110,6 +110,7 @@ def test_every_candidate_asks_what_its_rung_would() -> None:
         assert demand(AVERAGE, rung).height == pytest.approx(found.heights[index], rel=1e-9)
 
 
+@pytest.mark.law
 def test_candidates_are_told_apart_by_name() -> None:
     lower, upper = on("squat"), on("one-leg-squat")
     found = candidates(AVERAGE, lower, upper, STAGE, ((upper.movement.posture.lane, 1.0),))

@@ -4,6 +4,7 @@ from dataclasses import replace
 from datetime import date, timedelta
 from typing import get_args
 
+import pytest
 from hypothesis import assume, given
 from hypothesis import strategies as st
 
@@ -15,6 +16,8 @@ from invelo.core.rules import RULES
 from invelo.core.schools import most_sets
 from invelo.core.trend import Point
 from tests.core.test_decide_schools import HEAVIER, SLOWER, by, reps, situation
+
+pytestmark = pytest.mark.law
 
 TODAY = date(2026, 3, 2)
 SCHOOLS: tuple[School, ...] = get_args(School)

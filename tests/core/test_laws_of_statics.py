@@ -19,6 +19,8 @@ from invelo.core.reading import Reading, reading
 from tests.core.people import AVERAGE, ready
 from tests.core.test_placement import seen
 
+pytestmark = pytest.mark.law
+
 WEIGHED = tuple(
     one for one in catalogue().movement if one.posture.counted != "effort" and not one.effort_only
 )

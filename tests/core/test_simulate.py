@@ -15,6 +15,8 @@ from invelo.core.simulate.response import Response, Talent, allowed
 from invelo.core.simulate.season import FIRST_DAY, live
 from tests.core.people import AVERAGE
 
+pytestmark = pytest.mark.law
+
 TALENT = Talent(AVERAGE, 70.0)
 
 

@@ -27,6 +27,7 @@ def asked_of(form: Form, rng: random.Random) -> Modifiers:
     return Modifiers(sorted_values(values), worn, range=share, help=rng.choice([None, Help(8.0)]))
 
 
+@pytest.mark.law
 @pytest.mark.parametrize("form", COMPUTED, ids=lambda one: one.id)
 @pytest.mark.parametrize("body", [AVERAGE, Body(58.0, 1.62, DUMAS["female"])], ids=["w", "d"])
 def test_each_row_is_what_its_own_reading_says(form: Form, body: Body) -> None:

@@ -35,6 +35,7 @@ def found(start: Rung, step: float) -> dict[str, Way]:
     return {way.dial.name: way for way in ways(AVERAGE, start, step, KNOWN)}
 
 
+@pytest.mark.law
 @settings(max_examples=8)
 @given(
     st.floats(0.02, 0.12),

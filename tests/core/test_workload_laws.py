@@ -22,6 +22,8 @@ from invelo.core.workload import (
     workload,
 )
 
+pytestmark = pytest.mark.law
+
 FIRST = date(2026, 1, 5)
 
 loads = st.lists(st.floats(0, 900), min_size=1, max_size=70).map(np.array)

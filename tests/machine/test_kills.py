@@ -1,17 +1,16 @@
 """The service killed outright while sets come in from four phones: nothing that was acknowledged is
-lost, nothing is there twice. A hundred kills run in `bench/kills.py`."""
-
-from pathlib import Path
+lost, nothing is there twice."""
 
 from bench.kills import Outcome, run
 
 from invelo import postgres
 from invelo.store.database import migrate
+from tests.depth import depth
 
-KILLS = 10
+KILLS = depth(3, 100)
 
 
-def test_every_acknowledged_set_survives_ten_kills(server: postgres.Server, tmp_path: Path) -> None:
+def test_every_acknowledged_set_survives_every_kill(server: postgres.Server) -> None:
     url = server.url("kills")
     migrate(url)
     outcome: Outcome = run(url, kills=KILLS, seed=7)

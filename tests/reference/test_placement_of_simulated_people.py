@@ -24,6 +24,7 @@ from invelo.core.placement import place
 from invelo.core.rung import Rung
 from invelo.core.survey import survey
 from invelo.core.tempo import ENDURANCE_EXPONENT_SD
+from tests.depth import depth
 from tests.reference.test_capacity_of_simulated_people import (
     DAY_CV,
     HOLD_FLOOR,
@@ -34,7 +35,7 @@ from tests.reference.test_capacity_of_simulated_people import (
     REPS_RATE_SD,
 )
 
-PEOPLE = 1000
+PEOPLE = depth(250, 1000)
 DAY = date(2026, 3, 2)
 LADDERS = {"reps": "push-up", "hold": "l-sit"}
 

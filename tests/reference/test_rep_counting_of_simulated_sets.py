@@ -17,8 +17,9 @@ from invelo.core.movement import Modifiers
 from invelo.core.tempo import Tempo
 from invelo.devices.simulated_motion import Mover, TrueRep
 from tests.core.people import AVERAGE
+from tests.depth import depth
 
-SETS = 600
+SETS = depth(200, 600)
 MOVEMENTS = (
     "push-up",
     "knee-push-up",
@@ -92,7 +93,7 @@ def simulated() -> tuple[Seen, ...]:
 
 def test_the_count_of_full_reps_is_right_within_one_in_98_of_100_sets() -> None:
     close = [abs(one.tally.full - one.full) <= 1 for one in simulated()]
-    assert len(close) >= 500
+    assert len(close) >= SETS * 5 // 6
     assert sum(close) / len(close) >= 0.98
 
 
@@ -104,7 +105,7 @@ def test_whether_a_rep_is_deep_enough_is_judged_right_in_95_of_100() -> None:
         for seen, true in zip(one.tally.reps, one.reps, strict=True):
             if not true.left:
                 right.append((seen.verdict != "short") == (true.depth >= one.watch.least_depth))
-    assert len(right) > 4000
+    assert len(right) > SETS * 20 // 3
     assert sum(right) / len(right) >= 0.95
 
 

@@ -55,7 +55,7 @@ class _Service:
     """`invelo serve` on one port, to be killed and started again."""
 
     def __init__(self, database: str, port: int) -> None:
-        self.url = f"http://127.0.0.1:{self.port}"
+        self.url = f"http://127.0.0.1:{port}"
         self.environment = {
             **os.environ,
             "PYTHONPATH": str(ROOT / "src"),

@@ -14,9 +14,7 @@ def run() -> dict[str, dict[str, float]]:
         SystemExit: if one fails; its words are on the terminal.
     """
     began = time.monotonic()
-    ended = subprocess.call(  # noqa: S603
-        [sys.executable, "-m", "invelo", "test", "--long"], cwd=ROOT
-    )
+    ended = subprocess.call([sys.executable, "-m", "invelo", "test", "--long"], cwd=ROOT)
     if ended:
         raise SystemExit(ended)
     return {"tests at full length": {"minutes": (time.monotonic() - began) / 60}}

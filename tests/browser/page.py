@@ -8,6 +8,7 @@ from selenium.common.exceptions import (
     ElementClickInterceptedException,
     NoSuchElementException,
     StaleElementReferenceException,
+    TimeoutException,
 )
 from selenium.webdriver.common.action_chains import ActionChains
 from selenium.webdriver.common.by import By
@@ -59,7 +60,12 @@ class Page:
 
     def sees(self, *words: str) -> None:
         """Wait until all of the words stand on the page."""
-        self.until(lambda: all(word in self.text for word in words))
+        try:
+            self.until(lambda: all(word in self.text for word in words))
+        except TimeoutException as error:
+            text = self.text
+            missing = [word for word in words if word not in text]
+            raise AssertionError(f"{missing} not on the page:\n{text}") from error
 
     def sees_not(self, word: str) -> None:
         self.until(lambda: word not in self.text)

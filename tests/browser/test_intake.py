@@ -32,6 +32,7 @@ def tick(page: Page, words: str) -> None:
 
 
 def to(page: Page, digit: str) -> None:
+    page.until(lambda: not page.find_all("[role=dialog]"))  # it keeps the keys to itself
     page.script("document.activeElement.blur()")
     page.press(digit)
 

@@ -33,6 +33,10 @@ def enrol(db: Session, coach: Account, name: str, now: datetime) -> tuple[Athlet
     return athlete, ladder.create(db, athlete, ready, "strength", "intermediate", enrolled)
 
 
+AWAY = 21
+"""Days, so that a fortnight of them lies before this week's Monday whatever day it is."""
+
+
 def trains(db: Session, athlete: Athlete, row: Ladder, day: datetime, reps: int = 10) -> None:
     moment = Moment(day, ZONE)
     session = floor.start(db, athlete, uuid4(), row.goal, moment, day, row)
@@ -67,7 +71,7 @@ def monday(running, service, page: Page) -> Page:
                 trains(db, athlete, row, now - timedelta(days=back))
             plan(db, athlete, now)
         away, row = enrol(db, coach, "Eli Frost", now)
-        trains(db, away, row, now - timedelta(days=18), 7)
+        trains(db, away, row, now - timedelta(days=AWAY), 7)
     page.sign_in()
     return page
 
@@ -96,7 +100,7 @@ def test_a_monday_is_worked_through(monday: Page, running) -> None:
     # the week is looked at: one proposal of its own
     page.click("Look at the week")
     page.sees("6 weeks looked at: 1 new proposals.")
-    page.sees("Eli Frost", "18 days since the last session")
+    page.sees("Eli Frost", f"{AWAY} days since the last session")
 
     # two plain decisions in bulk
     page.press("q")

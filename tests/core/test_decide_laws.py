@@ -2,13 +2,14 @@
 
 from dataclasses import replace
 from datetime import date, timedelta
-from typing import get_args
+from typing import Any, get_args
 
 import pytest
 from hypothesis import assume, given
 from hypothesis import strategies as st
 
 from invelo.core.decide import HARDER, OUTCOMES, PLAIN, Answered, Offer, Situation, decide
+from invelo.core.decide.safety import in_spite
 from invelo.core.decide.situation import WeekSeen
 from invelo.core.dose import Purpose, School
 from invelo.core.log import PAIN_STOP, SessionRecord, SetRecord
@@ -192,6 +193,25 @@ def test_where_a_coach_goes_on_in_spite_of_pain_nothing_gets_harder(
     assert proposal.outcome not in {
         *("add-amount", "add-set", "slow-tempo", "add-load", "less-help", "step-up", "stop")
     }
+
+
+@pytest.mark.parametrize(
+    ("outcome", "harder"),
+    [
+        *((one, True) for one in ("add-amount", "add-set", "slow-tempo", "add-load")),
+        *((one, True) for one in ("less-help", "step-up")),
+        *((one, False) for one in ("stop", "ease-off", "step-back", "hold")),
+        *((one, False) for one in ("swap-surface", "cut-frequency", "test-again")),
+    ],
+)
+def test_in_spite_of_pain_each_harder_outcome_becomes_a_hold(outcome: Any, harder: bool) -> None:
+    """Whatever a school would propose, written out one by one."""
+    sore = SetRecord("here", 30, 5, pain=PAIN_STOP, pain_place="wrist")
+    there = situation("range", SessionRecord(TODAY, (sore,)))
+    proposed = replace(decide(situation("range")), outcome=outcome)
+    became = in_spite(proposed, there)
+    assert became.outcome == ("hold" if harder else outcome)
+    assert in_spite(proposed, situation("range")) == proposed, "without pain nothing is held back"
 
 
 @given(situations())

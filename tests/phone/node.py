@@ -1,13 +1,17 @@
 """The phone's logic in one Node process: a question a line, an answer a line, all of it JSON."""
 
 import json
+import select
 import subprocess
+from contextlib import suppress
 from pathlib import Path
 from typing import Any
 
 from invelo.settings import ROOT
 
 WEB = ROOT / "web"
+PATIENCE = 30
+"""Seconds for one answer: one that spins is ended."""
 
 
 class PhoneError(AssertionError):
@@ -28,6 +32,10 @@ class Node:
             assert self._process.stdout is not None
             self._process.stdin.write(json.dumps({"call": call, "args": args}) + "\n")
             self._process.stdin.flush()
+            answered, _, _ = select.select([self._process.stdout], [], [], PATIENCE)
+            if not answered:
+                self._process.kill()
+                raise PhoneError(f"{call}: no answer in {PATIENCE} s")
             line = self._process.stdout.readline()
             said = json.loads(line) if line else {"error": "the process ended"}
             if "error" in said:
@@ -38,7 +46,8 @@ class Node:
 
     def close(self) -> None:
         assert self._process.stdin is not None
-        self._process.stdin.close()
+        with suppress(BrokenPipeError):
+            self._process.stdin.close()
         self._process.wait(timeout=10)
 
 

@@ -51,7 +51,9 @@ _ladder = _in("src/invelo/store/week.py", "tests/api/test_week.py")
 _ports = _in("src/invelo/ports.py", "tests/machine/test_command.py")
 
 _machine = _in("web/src/run/machine.ts", "tests/phone/test_run.py")
-_outgoing = _in("web/src/run/outgoing.ts", "tests/phone/test_run.py")
+_outgoing = _in(
+    "web/src/run/outgoing.ts", "tests/phone/test_outgoing.py", "tests/phone/test_run.py"
+)
 _clock = _in("web/src/run/clock.ts", "tests/phone/test_clock.py")
 _outbox = _in("web/src/run/outbox.ts", "tests/phone/test_sending.py")
 _keep = _in("web/src/run/keep.ts", "tests/phone/test_sending.py")

@@ -19,7 +19,7 @@ def choose(long: bool) -> None:
     settings.load_profile("long" if long else "short")
 
 
-def LONG() -> bool:  # noqa: N802
+def is_long() -> bool:
     """Whether this run is a long one."""
     return _long
 

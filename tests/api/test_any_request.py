@@ -18,7 +18,7 @@ from invelo.demo.theatre import COACH_EMAIL, COACH_PASSWORD
 from invelo.store.database import engine_for
 from tests.api.document import DOCUMENT, OPERATIONS
 from tests.api.live import Live, serving
-from tests.depth import LONG, depth
+from tests.depth import depth, is_long
 
 LEFT_OUT = {
     ("POST", "/api/sign-out"): "whatever came after it would be asked by nobody",
@@ -104,7 +104,7 @@ def with_ids(found: Any, ids: dict[str, str]) -> Any:
 @pytest.mark.parametrize(("method", "path"), ASKED, ids=[" ".join(one) for one in ASKED])
 @settings(
     max_examples=depth(8, 60),
-    derandomize=not LONG(),
+    derandomize=not is_long(),
     suppress_health_check=list(HealthCheck),
 )
 @given(data=st.data())

@@ -103,7 +103,7 @@ def with_ids(found: Any, ids: dict[str, str]) -> Any:
 
 @pytest.mark.parametrize(("method", "path"), ASKED, ids=[" ".join(one) for one in ASKED])
 @settings(
-    max_examples=depth(8, 60),
+    max_examples=depth(5, 60),
     derandomize=not is_long(),
     suppress_health_check=list(HealthCheck),
 )

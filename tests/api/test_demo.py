@@ -27,12 +27,12 @@ from tests.api.coach import Coach
 from tests.api.test_store import alembic
 from tests.conftest import FORTNIGHT, Clock
 
-WEEKS = 6
+WEEKS = 4
 
 
 @pytest.fixture(scope="module")
 def told(server: postgres.Server) -> Iterator[Engine]:
-    """Six weeks of the story, told once for all tests of it."""
+    """Four weeks of the story, told once for all tests of it."""
     url = server.url("theatre")
     migrate(url)
     engine = engine_for(url)

@@ -23,10 +23,11 @@ from invelo.core.catalogue import catalogue
 from invelo.core.movement import Modifiers
 from invelo.ports import held_port
 from invelo.settings import ROOT
-from invelo.store import accounts, battery, floor, ladder, squad
+from invelo.store import accounts, battery, floor, squad
+from invelo.store import ladder as ladders
 from invelo.store.database import engine_for, migrate, transaction
 from invelo.store.moment import Moment
-from invelo.store.tables import Account
+from invelo.store.tables import Account, Ladder
 from tests.browser.page import DESKTOP, EMAIL, PASSWORD, Page
 from tests.browser.phone import Office, Phone
 from tests.stage import Stages, empty
@@ -143,7 +144,7 @@ def _seed(engine: Engine) -> None:
         oda = squad.enrol(db, coach, squad.Person(uuid4(), "Oda Fenwick", 75.0, 1.75), enrolled)
         battery.keep_test(db, oda, battery.NewTest(uuid4(), movement, Modifiers(), 9), enrolled)
         ready = catalogue().find_ladder("push-up")
-        row = ladder.create(db, oda, ready, "strength", "intermediate", enrolled)
+        row = ladders.create(db, oda, ready, "strength", "intermediate", enrolled)
         day = Moment(now - timedelta(days=2), ZONE)
         session = floor.start(db, oda, uuid4(), row.goal, day, now, row)
         for number in (1, 2, 3):
@@ -210,6 +211,18 @@ def signed_in(blank: Page, token: str) -> Page:
     blank.has_cookie(SESSION_COOKIE, token)
     blank.open("/")
     blank.sees("Squad", "Oda Fenwick")
+    return blank
+
+
+@pytest.fixture
+def ladder(running: tuple[Service, Engine], blank: Page, token: str) -> Page:
+    """A browser at the athlete's ladder, opened by its address."""
+    _, engine = running
+    with transaction(engine) as db:
+        opened = db.exec(select(Ladder.id)).one()
+    blank.has_cookie(SESSION_COOKIE, token)
+    blank.open(f"/ladder/{opened}")
+    blank.sees("ON THE HANDS")
     return blank
 
 

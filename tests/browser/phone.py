@@ -21,18 +21,49 @@ window.letPass = (seconds) => { ahead += 1000 * seconds; };
 
 LOOK = """
 const there = (css) => document.querySelector(css) !== null;
-return {
+const look = () => ({
   step: Number(document.querySelector('[role=progressbar]')?.getAttribute('aria-valuenow') ?? 0),
   asked: there('section[aria-label="Log the set"]'),
   over: document.body.innerText.includes('How hard was the whole session?'),
   window: there('[aria-label="Work, seconds left"]'),
-  buttons: [...document.querySelectorAll('main section:first-of-type button')].map(
-    (one) => one.innerText
-  ),
+});
+"""
+"""What says where the session is."""
+
+GO_ON = """
+const byHand = ['Done', 'Let go', 'Begin', 'Now', 'It stands'];
+const [toTheNextSet, tell] = arguments;
+const waits = () =>
+  [...document.querySelectorAll('main section:first-of-type button')].some((button) =>
+    byHand.includes(button.innerText));
+function step(from) {
+  const moved = new MutationObserver(() => {
+    const now = look();
+    if (now.step === from.step && !now.over && !now.asked) return;
+    moved.disconnect();
+    toTheNextSet && !now.over && !now.asked ? step(now) : tell(now);
+  });
+  const all = { subtree: true, childList: true, attributes: true, characterData: true };
+  moved.observe(document, all);
+  if (from.window || !waits()) window.letPass(30);
+  else document.body.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true }));
+}
+const now = look();
+now.over || now.asked ? tell(now) : step(now);
+"""
+"""Ends the step at hand as a press would, or lets its clock run out; or every step up to where a
+set is to be filled in, in the page itself, since nobody watches what goes before."""
+
+KEPT = """
+const tell = arguments[0];
+indexedDB.open('invelo').onsuccess = ({ target: { result: db } }) => {
+  const asked = db.transaction('runs').objectStore('runs').getAll();
+  asked.onsuccess = () => {
+    db.close();
+    tell(asked.result.some((run) => run.pending.length > 0));
+  };
 };
 """
-BY_HAND = {"Done", "Let go", "Begin", "Now", "It stands"}
-"""Buttons that end a step; where there is none, a clock alone does."""
 
 OFFLINE = {"offline": True, "latency": 0, "downloadThroughput": 0, "uploadThroughput": 0}
 ONLINE = {"offline": False, "latency": 0, "downloadThroughput": -1, "uploadThroughput": -1}
@@ -132,7 +163,7 @@ class Phone(Page):
     def trains(self, amounts: tuple[int, ...], efforts: tuple[int, ...]) -> None:
         """Sets one after the other, then the end of the session."""
         for amount, effort in zip(amounts, efforts, strict=True):
-            self.runs_on(until=lambda: self.asked)
+            self.to_the_next_set()
             self.logs(amount, effort)
         self.runs_on()
         self.closes()
@@ -143,20 +174,25 @@ class Phone(Page):
         self.find("[role=progressbar]")
 
     def _looks(self) -> dict[str, Any]:
-        """All that says where the session is, in one look."""
-        return dict(self.script(LOOK))
+        return dict(self.script(LOOK + "return look();"))
+
+    def _goes_on(self, to_the_next_set: bool) -> dict[str, Any]:
+        self.find("[role=progressbar]")
+        return dict(self.driver.execute_async_script(LOOK + GO_ON, to_the_next_set))
+
+    @property
+    def keeps_a_set_to_fill_in(self) -> bool:
+        """Whether the device itself holds a set that waits, beyond the page."""
+        return bool(self.driver.execute_async_script(KEPT))
+
+    def to_the_next_set(self) -> None:
+        """Do whatever comes until a set waits to be filled in."""
+        assert self._goes_on(to_the_next_set=True)["asked"], "the session is over"
 
     @property
     def step(self) -> int:
         self.find("[role=progressbar]")
         return int(self._looks()["step"])
-
-    def _goes_on(self, before: int) -> None:
-        def moved() -> bool:
-            seen = self._looks()
-            return seen["step"] != before or seen["over"] or seen["asked"]
-
-        self.until(moved)
 
     @property
     def asked(self) -> bool:
@@ -191,20 +227,16 @@ class Phone(Page):
         self.until(lambda: self.asked)
         self.logs(amount=amount)
 
-    def runs_on(self, until: Any = lambda: False) -> int:
-        """Do whatever comes until the session is over; how many sets were filled in."""
+    def runs_on(self, until: Any = None) -> int:
+        """Do whatever comes until a condition holds, looked at between any two steps, or the
+        session is over; how many sets were filled in."""
         filled = 0
-        self.find("[role=progressbar]")
-        while not (seen := self._looks())["over"] and not until():
+        seen = self._looks()
+        while not seen["over"] and not (until and until()):
             if seen["asked"]:
                 self.logs()
                 filled += 1
-                continue
-            if seen["window"] or not BY_HAND & set(seen["buttons"]):
-                self.passes(30)
-            else:
-                self.press(Keys.SPACE)
-            self._goes_on(seen["step"])
+            seen = self._goes_on(to_the_next_set=until is None)
         return filled
 
     def closes(self, effort: int = 7) -> None:

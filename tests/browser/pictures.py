@@ -261,7 +261,7 @@ def floors(page: Page) -> None:
     )
     phone.until(lambda: phone.find("[data-beat]").get_attribute("data-beat").endswith("/1"))
     shot()
-    phone.runs_on(until=lambda: phone.asked)
+    phone.to_the_next_set()
     shot()
     hold, tempo, rest, check_in = shots[1], shots[2], shots[3], shots[0]
     width, height = hold.size

@@ -15,7 +15,7 @@ from tests.browser.phone import Office, Phone, coach_reviews
 def test_the_easier_rung_is_one_press_away_with_its_own_dose(phone: Phone, office: Office) -> None:
     office.plans_today()
     phone.begins(office)
-    phone.runs_on(until=lambda: phone.asked)
+    phone.to_the_next_set()
     phone.logs()
     planned = phone.find('section[aria-label="Rest"]').text
     phone.press("e")
@@ -26,7 +26,7 @@ def test_the_easier_rung_is_one_press_away_with_its_own_dose(phone: Phone, offic
     ]
     phone.runs_on(until=lambda: bool(phone.find_all('section[aria-label="The set"]')))
     phone.find('section[aria-label="Another rung"] button')  # in the midst of a set too
-    phone.runs_on(until=lambda: phone.asked)
+    phone.to_the_next_set()
     phone.logs(amount=12)
     phone.press("h")
     phone.until(lambda: phone.find('section[aria-label="Rest"]').text != eased)
@@ -39,7 +39,7 @@ def test_the_easier_rung_is_one_press_away_with_its_own_dose(phone: Phone, offic
 def test_a_set_is_skipped_with_a_reason_and_gone_back_to(phone: Phone, office: Office) -> None:
     office.plans_today()
     phone.begins(office)
-    phone.runs_on(until=lambda: phone.asked)
+    phone.to_the_next_set()
     phone.logs()
     before = phone.step
     phone.click("Skip …")
@@ -53,7 +53,7 @@ def test_a_set_is_skipped_with_a_reason_and_gone_back_to(phone: Phone, office: O
 def test_pause_stops_the_clock_and_going_on_starts_it(phone: Phone, office: Office) -> None:
     office.plans_today()
     phone.begins(office)
-    phone.runs_on(until=lambda: phone.asked)
+    phone.to_the_next_set()
     phone.logs()
     phone.press("p")
     phone.sees("PAUSED")
@@ -69,7 +69,7 @@ def test_pain_ends_what_it_hurts_in_for_the_day(phone: Phone, office: Office) ->
     (push,) = office.ladders
     office.plans_today()
     phone.begins(office)
-    phone.runs_on(until=lambda: phone.asked)
+    phone.to_the_next_set()
     phone.click("Pain, partial reps, a note, a picture …")
     phone.choose("Pain", 6)
     phone.choose("Effort", 9)
@@ -93,7 +93,7 @@ def test_a_photo_goes_with_its_set_without_what_it_told(
     (push,) = office.ladders
     office.plans_today()
     phone.begins(office)
-    phone.runs_on(until=lambda: phone.asked)
+    phone.to_the_next_set()
     phone.click("Pain, partial reps, a note, a picture …")
     phone.find('main input[type="file"]').send_keys(str(tmp_path / "set.jpg"))
     phone.logs(amount=9)
@@ -113,8 +113,9 @@ def test_a_photo_goes_with_its_set_without_what_it_told(
 def test_a_restart_of_the_browser_page_takes_up_where_it_was(phone: Phone, office: Office) -> None:
     office.plans_today()
     phone.begins(office)
-    phone.runs_on(until=lambda: phone.asked)
+    phone.to_the_next_set()
     before = phone.step
+    phone.until(lambda: phone.keeps_a_set_to_fill_in)
     phone.driver.refresh()
     phone.until(lambda: phone.asked)
     assert phone.step >= before

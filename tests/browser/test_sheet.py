@@ -19,9 +19,8 @@ from tests.browser.page import Page
 from tests.browser.phone import Phone
 
 
-def test_digits_change_place_and_the_athlete_stays(signed_in: Page) -> None:
-    page = signed_in
-    page.open_ladder()
+def test_digits_change_place_and_the_athlete_stays(ladder: Page) -> None:
+    page = ladder
     for digit, word in (("6", "Private link"), ("7", "Rules that spoke"), ("3", "stands here")):
         page.press(digit)
         page.until(lambda word=word: word.lower() in page.text.lower())
@@ -30,18 +29,16 @@ def test_digits_change_place_and_the_athlete_stays(signed_in: Page) -> None:
     page.sees("Reach against the gate".upper())
 
 
-def test_question_mark_shows_the_keys_of_the_place(signed_in: Page) -> None:
-    page = signed_in
-    page.open_ladder()
+def test_question_mark_shows_the_keys_of_the_place(ladder: Page) -> None:
+    page = ladder
     page.press("?")
     assert "climb the rungs" in page.dialog.text
     page.press(Keys.ESCAPE)
     page.until(lambda: not page.find_all('[role="dialog"]'))
 
 
-def test_single_keys_can_be_turned_off_and_arrows_stay(signed_in: Page) -> None:
-    page = signed_in
-    page.open_ladder()
+def test_single_keys_can_be_turned_off_and_arrows_stay(ladder: Page) -> None:
+    page = ladder
     page.press("?")
     page.dialog.find_element(By.CSS_SELECTOR, "input[type=checkbox]").click()
     page.press(Keys.ESCAPE)
@@ -68,10 +65,9 @@ def test_slash_finds_an_athlete_and_enter_opens_the_ladder(signed_in: Page) -> N
     signed_in.find('[role="listbox"]')
 
 
-def test_the_ladder_is_drawn_to_scale(signed_in: Page) -> None:
+def test_the_ladder_is_drawn_to_scale(ladder: Page) -> None:
     """Heights of the drawn rungs are linear in the demand the table tells."""
-    page = signed_in
-    page.open_ladder()
+    page = ladder
     drawn = page.script(
         "return [...document.querySelectorAll('svg line')]"
         ".filter((l) => l.x1.baseVal.value === 128 && l.x2.baseVal.value === 236"
@@ -89,9 +85,8 @@ def test_the_ladder_is_drawn_to_scale(signed_in: Page) -> None:
         assert y - drawn[0] == pytest.approx((told[0] - kg) * per_kg, abs=per_kg * 0.1 + 0.5)
 
 
-def test_every_figure_names_its_unit_and_opens_its_derivation(signed_in: Page) -> None:
-    page = signed_in
-    page.open_ladder()
+def test_every_figure_names_its_unit_and_opens_its_derivation(ladder: Page) -> None:
+    page = ladder
     page.find('button[title="How share of body weight came about"]').click()
     words = page.dialog.text
     for word in (
@@ -105,16 +100,14 @@ def test_every_figure_names_its_unit_and_opens_its_derivation(signed_in: Page) -
         assert word in words
 
 
-def test_gaps_are_marked_by_word_not_by_colour_alone(signed_in: Page) -> None:
-    page = signed_in
-    page.open_ladder()
+def test_gaps_are_marked_by_word_not_by_colour_alone(ladder: Page) -> None:
+    page = ladder
     page.click("As a table")
     assert any("gap" in row.text for row in page.find_all("main tbody tr"))
 
 
-def test_nothing_is_fetched_from_elsewhere(signed_in: Page) -> None:
-    page = signed_in
-    page.open_ladder()
+def test_nothing_is_fetched_from_elsewhere(ladder: Page) -> None:
+    page = ladder
     for digit in "671":
         page.press(digit)
         page.find("main")
@@ -142,12 +135,11 @@ def test_a_form_says_what_is_wrong_beside_the_field(signed_in: Page) -> None:
     assert page.field("Body mass").get_attribute("aria-invalid") == "true"
 
 
-def test_a_set_without_an_effort_is_asked_for_it(signed_in: Page) -> None:
-    page = signed_in
-    page.open_ladder()
+def test_a_set_without_an_effort_is_asked_for_it(ladder: Page) -> None:
+    page = ladder
     phone = Phone(page.driver, page.url)
     phone.stands_beside()
-    phone.runs_on(until=lambda: phone.asked)
+    phone.to_the_next_set()
     page.press("l")
     page.sees("Say how hard it was first")
 

@@ -53,9 +53,8 @@ def keep_dialog(page: Page) -> None:
     page.until(lambda: not page.find_all('[role="dialog"]'))
 
 
-def test_a_week_from_a_placement_to_a_calendar(signed_in: Page) -> None:
-    page = signed_in
-    page.open_ladder()
+def test_a_week_from_a_placement_to_a_calendar(ladder: Page) -> None:
+    page = ladder
     page.open_next_week()
     assert items(page, "Monday") == []
 
@@ -123,9 +122,8 @@ def test_a_week_from_a_placement_to_a_calendar(signed_in: Page) -> None:
     assert page.outside_requests() == []
 
 
-def test_solving_can_be_left_and_nothing_is_kept(signed_in: Page) -> None:
-    page = signed_in
-    page.open_ladder()
+def test_solving_can_be_left_and_nothing_is_kept(ladder: Page) -> None:
+    page = ladder
     page.open_next_week()
     page.press("s")
     page.sees("A plan, not kept yet")
@@ -135,9 +133,8 @@ def test_solving_can_be_left_and_nothing_is_kept(signed_in: Page) -> None:
     assert revision(page) == "0"
 
 
-def test_whole_days_swap_and_a_lost_day_is_planned_around(signed_in: Page) -> None:
-    page = signed_in
-    page.open_ladder()
+def test_whole_days_swap_and_a_lost_day_is_planned_around(ladder: Page) -> None:
+    page = ladder
     page.open_next_week()
     page.solve_and_keep()
     rung = items(page, "Monday")[0]
@@ -162,9 +159,8 @@ tell("dragstart", item); tell("dragover", column); tell("drop", column);
 """
 
 
-def test_what_is_dragged_to_another_day_moves_there(signed_in: Page) -> None:
-    page = signed_in
-    page.open_ladder()
+def test_what_is_dragged_to_another_day_moves_there(ladder: Page) -> None:
+    page = ladder
     page.open_next_week()
     page.solve_and_keep()
     pick(page, "Monday", rung := items(page, "Monday")[0])
@@ -177,9 +173,8 @@ def test_what_is_dragged_to_another_day_moves_there(signed_in: Page) -> None:
     assert "moved" in revision(page)
 
 
-def test_a_ready_session_is_put_on_a_day_and_a_set_is_made_by_hand(signed_in: Page) -> None:
-    page = signed_in
-    page.open_ladder()
+def test_a_ready_session_is_put_on_a_day_and_a_set_is_made_by_hand(ladder: Page) -> None:
+    page = ladder
     page.open_next_week()
     page.click("Start from a session …")
     page.click("Legs, without kit")
@@ -199,9 +194,8 @@ def test_a_ready_session_is_put_on_a_day_and_a_set_is_made_by_hand(signed_in: Pa
     page.sees("1 × 20–25")
 
 
-def test_a_daily_dose_begins_is_tried_and_ticked(signed_in: Page) -> None:
-    page = signed_in
-    page.open_ladder()
+def test_a_daily_dose_begins_is_tried_and_ticked(ladder: Page) -> None:
+    page = ladder
     page.press("5")
     page.sees("Hard sets by region".upper())
     page.click("Daily dose …")
@@ -215,9 +209,8 @@ def test_a_daily_dose_begins_is_tried_and_ticked(signed_in: Page) -> None:
     page.sees("while the kettle boils: 1 rep of push-up")
 
 
-def test_a_ladder_takes_another_school(signed_in: Page) -> None:
-    page = signed_in
-    page.open_ladder()
+def test_a_ladder_takes_another_school(ladder: Page) -> None:
+    page = ladder
     page.click("School …")
     page.select("School", "near failure")
     page.sees("passes the ceiling")

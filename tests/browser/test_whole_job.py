@@ -49,9 +49,8 @@ def test_from_sign_in_to_the_next_rung_and_past_a_restart(page: Page, service) -
     page.sees("stands here")
 
 
-def test_what_equals_a_step_is_told_side_by_side(signed_in: Page) -> None:
-    page = signed_in
-    page.open_ladder()
+def test_what_equals_a_step_is_told_side_by_side(ladder: Page) -> None:
+    page = ladder
     page.press(Keys.ARROW_UP, Keys.ARROW_UP)
     page.press("t")
     page.sees("bag high on the back", "surface under the feet", "seconds of lowering")
@@ -62,9 +61,8 @@ def test_what_equals_a_step_is_told_side_by_side(signed_in: Page) -> None:
     page.sees("found by secants", "demand aimed at")
 
 
-def test_a_rung_is_put_in_and_taken_off_again(signed_in: Page) -> None:
-    page = signed_in
-    page.open_ladder()
+def test_a_rung_is_put_in_and_taken_off_again(ladder: Page) -> None:
+    page = ladder
     before = len(page.find_all('[role="option"]'))
     page.press("t")
     page.click("Add as a rung: bag high on the back")
@@ -76,13 +74,12 @@ def test_a_rung_is_put_in_and_taken_off_again(signed_in: Page) -> None:
     page.until(lambda: len(page.find_all('[role="option"]')) == before)
 
 
-def test_pain_ends_the_movement_and_the_coach_brings_it_back(signed_in: Page) -> None:
-    page = signed_in
-    page.open_ladder()
+def test_pain_ends_the_movement_and_the_coach_brings_it_back(ladder: Page) -> None:
+    page = ladder
     ladder = page.driver.current_url.rsplit("/", 1)[1]
     beside = at_their_side(page)
     beside.stands_beside()
-    beside.runs_on(until=lambda: beside.asked)
+    beside.to_the_next_set()
     page.click("Pain, partial reps, a note, a picture …")
     page.choose("Pain", 5)
     beside.logs(6, 8)

@@ -60,7 +60,7 @@ def names(client: httpx.Client) -> list[str]:
 def test_it_is_told_once_kept_and_told_anew(folder: Path) -> None:
     crew = sorted(member.name for member in CREW)
     with demo(folder) as (client, said):
-        assert "living through 1 weeks" in said
+        assert "living through 1 week of" in said
         assert names(client) == crew
         person = {"id": str(uuid4()), "name": "Bela Quint", "mass_kg": 70, "stature_m": 1.7}
         client.post("/api/athletes", json={**person, "consent": True}).raise_for_status()

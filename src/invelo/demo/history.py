@@ -73,8 +73,9 @@ def load(db: Session, now: datetime, weeks: int = WEEKS, say: Say = lambda _: No
     began = Moment(now - timedelta(weeks=weeks + 1), ZONE)
     checked = now.date() - timedelta(days=4)
     places = furnish(db, coach, began, checked, Random(f"{SEED} kit"))  # noqa: S311
+    span = "1 week" if weeks == 1 else f"{weeks} weeks"
     for number, member in enumerate(CREW, 1):
-        say(f"living through {weeks} weeks of {member.name} ({number} of {len(CREW)})")
+        say(f"living through {span} of {member.name} ({number} of {len(CREW)})")
         random = Random(f"{SEED} {member.name}")  # noqa: S311  (the same story each time)
         _Living(db, coach, member, places, now, weeks, random).live()
     _plan(db, places, Moment(now, ZONE))

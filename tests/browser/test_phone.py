@@ -109,7 +109,7 @@ def restartable() -> Iterator[object]:
         made[-1].quit()
 
 
-FORTY = depth(14, 40)
+FORTY = depth(10, 40)
 
 
 def test_forty_sets_with_the_server_down_and_the_browser_restarted(

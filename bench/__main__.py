@@ -5,7 +5,7 @@ import sys
 from pathlib import Path
 
 from bench import bridges, loads, long, service, slider, statics, week
-from invelo.settings import ROOT
+from invelo.runtime.settings import ROOT
 
 
 def main() -> None:

@@ -7,17 +7,17 @@ import time
 import networkx as nx
 import numpy as np
 
-from invelo.core import candidates as core
-from invelo.core.body import Body
-from invelo.core.bridge import bridge
-from invelo.core.catalogue import catalogue
-from invelo.core.dose import range_dose, range_gate
-from invelo.core.kit import ANYTHING
-from invelo.core.ladder import measure
-from invelo.core.movement import Modifiers, sorted_values
-from invelo.core.rung import Rung
-from invelo.core.shortest import shortest
-from invelo.core.terms import Terms
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.movement import Modifiers, sorted_values
+from invelo.domain.equipment.kit import ANYTHING
+from invelo.domain.ladder import candidates
+from invelo.domain.ladder.bridge import bridge
+from invelo.domain.ladder.ladder import measure
+from invelo.domain.ladder.rung import Rung
+from invelo.domain.ladder.shortest import shortest
+from invelo.domain.ladder.step_policy import StepPolicy
+from invelo.domain.plan.prescription import range_criterion, range_prescription
 
 RUNGS, BODIES = 25, 8
 PLAIN, RUNS = 2000, 5
@@ -26,8 +26,8 @@ ANOTHER = 1_000_000
 
 def _rung(name: str, **values: float) -> Rung:
     movement = catalogue().find_movement("push-up")
-    dose = range_dose("strength", "beginner")
-    return Rung(name, movement, Modifiers(sorted_values(values)), dose, range_gate(dose))
+    dose = range_prescription("strength", "beginner")
+    return Rung(name, movement, Modifiers(sorted_values(values)), dose, range_criterion(dose))
 
 
 def _ladder() -> tuple[Rung, ...]:
@@ -45,9 +45,9 @@ def _answers() -> dict[str, float]:
         body = Body(60.0 + 5 * i, 1.6 + 0.04 * i)
         measured = measure(body, rungs)
         gap = next(step for step in measured.steps if step.gap and step.lower > 10)
-        core.candidates.cache_clear()
+        candidates.candidates.cache_clear()
         began = time.perf_counter()
-        found = bridge(body, rungs[gap.lower], rungs[gap.upper], ANYTHING, Terms())
+        found = bridge(body, rungs[gap.lower], rungs[gap.upper], ANYTHING, StepPolicy())
         took.append(1000 * (time.perf_counter() - began))
         considered = found.considered
         assert found.possible

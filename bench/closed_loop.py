@@ -7,9 +7,9 @@ Its seed was used for nothing else: rules and constants were looked at on seeds 
 
 import os
 
-from invelo import simulating
-from invelo.core.simulate.compare import CANDIDATES, Question
-from invelo.exchange.simulation import table
+from invelo.domain.simulation.compare import CANDIDATES, Question
+from invelo.formats.scripts.simulation import table
+from invelo.jobs import simulating
 
 SEED = 4711
 

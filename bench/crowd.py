@@ -14,12 +14,18 @@ from uuid import uuid4
 from sqlalchemy import Connection, Engine, text
 from sqlmodel import Session, col, select
 
-from invelo.core.catalogue import catalogue
-from invelo.core.movement import Modifiers
-from invelo.store import accounts, battery, judge, ladder, squad
-from invelo.store.database import transaction
-from invelo.store.moment import Moment
-from invelo.store.tables import Account, Athlete, AthleteAccess, TrainingSession
+from invelo.db.database import transaction
+from invelo.db.moment import Moment
+from invelo.db.tables.account import AccountRow
+from invelo.db.tables.athlete import AthleteAccessRow, AthleteRow
+from invelo.db.tables.training import TrainingSessionRow
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.movement import Modifiers
+from invelo.services.account import accounts
+from invelo.services.athlete import battery
+from invelo.services.ladder import ladder
+from invelo.services.review import propose
+from invelo.services.squad import squad
 
 ZONE = "Europe/Lisbon"
 PASSWORD = "so many names to remember"
@@ -60,14 +66,14 @@ def fill(engine: Engine, crowd: Crowd, now: datetime, weeks: int = WEEKS) -> Non
             )
     with transaction(engine) as db:
         for athlete, session in _newest(db, crowd.email):
-            judge.judge(db, athlete, session, Moment(now, ZONE))
+            propose.judge(db, athlete, session, Moment(now, ZONE))
     with engine.connect().execution_options(isolation_level="AUTOCOMMIT") as db:
         db.execute(text("VACUUM ANALYZE"))
 
 
-def _enrol(db: Session, coach: Account, number: int, random: Random, moment: Moment) -> None:
+def _enrol(db: Session, coach: AccountRow, number: int, random: Random, moment: Moment) -> None:
     mass, stature = BODIES[number % len(BODIES)]
-    person = squad.Person(uuid4(), f"Invented {number:03}", mass, stature)
+    person = squad.AthleteDraft(uuid4(), f"Invented {number:03}", mass, stature)
     athlete = squad.enrol(db, coach, person, moment)
     for movement_id, reps in LADDERS.values():
         movement = catalogue().find_movement(movement_id)
@@ -78,17 +84,17 @@ def _enrol(db: Session, coach: Account, number: int, random: Random, moment: Mom
         ladder.create(db, athlete, ready, "strength", "intermediate", moment)
 
 
-def _newest(db: Session, email: str) -> Iterator[tuple[Athlete, TrainingSession]]:
+def _newest(db: Session, email: str) -> Iterator[tuple[AthleteRow, TrainingSessionRow]]:
     own = (
-        select(AthleteAccess.athlete_id)
-        .join(Account, col(Account.id) == AthleteAccess.account_id)
-        .where(Account.email == email)
+        select(AthleteAccessRow.athlete_id)
+        .join(AccountRow, col(AccountRow.id) == AthleteAccessRow.account_id)
+        .where(AccountRow.email == email)
     )
-    for athlete in db.exec(select(Athlete).where(col(Athlete.id).in_(own))).all():
+    for athlete in db.exec(select(AthleteRow).where(col(AthleteRow.id).in_(own))).all():
         newest = (
-            select(TrainingSession)
-            .where(TrainingSession.athlete_id == athlete.id)
-            .order_by(col(TrainingSession.at).desc())
+            select(TrainingSessionRow)
+            .where(TrainingSessionRow.athlete_id == athlete.id)
+            .order_by(col(TrainingSessionRow.at).desc())
             .limit(1)
         )
         yield athlete, db.exec(newest).one()

@@ -22,13 +22,15 @@ from uuid import UUID, uuid4
 import requests
 from sqlmodel import Session, select
 
-from invelo import postgres
-from invelo.ports import held_port
-from invelo.settings import ROOT
-from invelo.store import accounts, links, squad
-from invelo.store.database import engine_for, migrate, transaction
-from invelo.store.moment import Moment
-from invelo.store.tables import LoggedSet
+from invelo.db.database import engine_for, migrate, transaction
+from invelo.db.moment import Moment
+from invelo.db.tables.training import LoggedSetRow
+from invelo.runtime import postgres
+from invelo.runtime.ports import held_port
+from invelo.runtime.settings import ROOT
+from invelo.services.account import accounts
+from invelo.services.squad import squad
+from invelo.services.training import links
 
 ZONE = "Europe/Lisbon"
 PHONES = 4
@@ -143,7 +145,7 @@ def _run(database: str, port: int, kills: int, seed: int) -> Outcome:
     with transaction(engine) as db:
         coach = accounts.create(db, f"{seed}@theatre.example", "A coach", "x" * 12, ZONE, now)
         for number in range(PHONES):
-            person = squad.Person(uuid4(), f"Phone {number}", 70, 1.7)
+            person = squad.AthleteDraft(uuid4(), f"Phone {number}", 70, 1.7)
             athlete = squad.enrol(db, coach, person, Moment(now, ZONE))
             tokens.append(links.make(db, athlete.id, now))
     service, done = _Service(database, port), threading.Event()
@@ -169,9 +171,9 @@ def _run(database: str, port: int, kills: int, seed: int) -> Outcome:
 
 def _outcome(engine: object, phones: list[_Phone], kills: int) -> Outcome:
     with Session(engine) as db:  # type: ignore[arg-type]
-        rows = list(db.exec(select(LoggedSet)))
+        rows = list(db.exec(select(LoggedSetRow)))
     there = Counter(row.id for row in rows)
-    by_session: dict[UUID, list[LoggedSet]] = {}
+    by_session: dict[UUID, list[LoggedSetRow]] = {}
     for row in rows:
         by_session.setdefault(row.session_id, []).append(row)
     out = 0

@@ -12,7 +12,7 @@ from random import Random
 import numpy as np
 from scipy.optimize import Bounds, LinearConstraint, milp
 
-from invelo.core.loads import Thing, pick
+from invelo.domain.equipment.loads import Thing, pick
 
 KITS, THINGS = 20, 40
 TOLERANCE, LIMIT = 0.1, 40.0

@@ -4,7 +4,7 @@ import subprocess
 import sys
 import time
 
-from invelo.settings import ROOT
+from invelo.runtime.settings import ROOT
 
 
 def run() -> dict[str, dict[str, float]]:

@@ -33,30 +33,44 @@ def _in(path: str, *tests: str):  # type: ignore[no-untyped-def]
 
 
 _access = _in(
-    "src/invelo/store/access.py", "tests/api/test_others_sessions.py", "tests/api/test_access.py"
+    "src/invelo/db/access.py",
+    "tests/api/training/test_others_sessions.py",
+    "tests/api/test_access.py",
 )
 _floor = _in(
-    "src/invelo/store/floor.py", "tests/api/test_others_sessions.py", "tests/api/test_floor.py"
+    "src/invelo/services/training/floor.py",
+    "tests/api/training/test_others_sessions.py",
+    "tests/api/training/test_floor.py",
 )
-_context = _in("src/invelo/api/context.py", "tests/api/test_phone.py", "tests/api/test_links.py")
-_security = _in("src/invelo/api/security.py", "tests/api/test_security.py")
-_accounts = _in("src/invelo/store/accounts.py", "tests/api/test_sign_in.py")
-_screen = _in("src/invelo/core/screen.py", "tests/core/test_screen.py")
-_situation = _in("src/invelo/core/decide/situation.py", "tests/core/test_decide_laws.py")
-_safety = _in("src/invelo/core/decide/safety.py", "tests/core/test_decide_laws.py")
-_placement = _in("src/invelo/core/placement.py", "tests/api/test_closed.py")
-_workshop = _in("src/invelo/store/workshop.py", "tests/api/test_closed.py")
-_trainee = _in("src/invelo/store/trainee.py", "tests/api/test_closed.py")
-_ladder = _in("src/invelo/store/week.py", "tests/api/test_week.py")
-_ports = _in("src/invelo/ports.py", "tests/machine/test_command.py")
+_context = _in(
+    "src/invelo/api/common/context.py",
+    "tests/api/training/test_phone.py",
+    "tests/api/training/test_links.py",
+)
+_security = _in("src/invelo/api/common/security.py", "tests/api/test_security.py")
+_accounts = _in("src/invelo/services/account/accounts.py", "tests/api/account/test_sign_in.py")
+_screen = _in("src/invelo/domain/athlete/screen.py", "tests/domain/athlete/test_screen.py")
+_situation = _in(
+    "src/invelo/domain/review/proposals/situation.py", "tests/domain/review/test_proposal_laws.py"
+)
+_safety = _in(
+    "src/invelo/domain/review/proposals/safety.py", "tests/domain/review/test_proposal_laws.py"
+)
+_placement = _in("src/invelo/domain/ladder/placement.py", "tests/api/test_closed.py")
+_workshop = _in("src/invelo/services/ladder/workshop.py", "tests/api/test_closed.py")
+_trainee = _in("src/invelo/services/plan/trainee.py", "tests/api/test_closed.py")
+_ladder = _in("src/invelo/services/plan/week.py", "tests/api/plan/test_week.py")
+_ports = _in("src/invelo/runtime/ports.py", "tests/machine/test_command.py")
 
-_machine = _in("web/src/run/machine.ts", "tests/phone/test_run.py")
+_machine = _in("web/src/features/training/engine/machine.ts", "tests/phone/test_run.py")
 _outgoing = _in(
-    "web/src/run/outgoing.ts", "tests/phone/test_outgoing.py", "tests/phone/test_run.py"
+    "web/src/features/training/engine/outgoing.ts",
+    "tests/phone/test_outgoing.py",
+    "tests/phone/test_run.py",
 )
-_clock = _in("web/src/run/clock.ts", "tests/phone/test_clock.py")
-_outbox = _in("web/src/run/outbox.ts", "tests/phone/test_sending.py")
-_keep = _in("web/src/run/keep.ts", "tests/phone/test_sending.py")
+_clock = _in("web/src/features/training/engine/clock.ts", "tests/phone/test_clock.py")
+_outbox = _in("web/src/features/training/engine/outbox.ts", "tests/phone/test_sending.py")
+_keep = _in("web/src/features/training/engine/keep.ts", "tests/phone/test_sending.py")
 
 MUTATIONS = [
     _access("any session is one's own", "own_session", " or found.athlete_id != athlete_id", ""),
@@ -65,7 +79,7 @@ MUTATIONS = [
     _access(
         "any coach may see anyone",
         "_allowed",
-        "AthleteAccess.account_id == account_id, ",
+        "AthleteAccessRow.account_id == account_id, ",
         "",
     ),
     _floor(
@@ -114,7 +128,7 @@ MUTATIONS = [
         '"same-origin", "none"',
         '"same-origin", "none", "cross-site"',
     ),
-    _accounts("a sign-in never runs out", "for_token", ", SignIn.expires_at > now", ""),
+    _accounts("a sign-in never runs out", "for_token", ", SignInRow.expires_at > now", ""),
     _screen("ten weeks heal an operation", "HEALING_WEEKS", "12", "10"),
     _screen("the surgeon speaks a week longer", "HEALING_WEEKS", "12", "13"),
     _screen(
@@ -147,7 +161,7 @@ MUTATIONS = [
         "a bridge takes kit from anywhere",
         "bridge_between",
         "guard.hand_of(db, seen.guarded, coach_id)",
-        "__import__('invelo.core.kit').core.kit.ANYTHING",
+        "__import__('invelo.domain.equipment.kit').core.kit.ANYTHING",
     ),
     _trainee(
         "a closed rung is offered as a choice",

@@ -22,7 +22,7 @@ from pathlib import Path
 from queue import Queue
 
 from bench.mutated import MUTATIONS, Mutation
-from invelo.settings import ROOT
+from invelo.runtime.settings import ROOT
 
 AT_ONCE = 2
 COPIED = ("src", "tests", "bench", "web", "docs", "pyproject.toml", "invelo")

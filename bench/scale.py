@@ -34,10 +34,10 @@ from starlette.testclient import TestClient
 
 from bench import crowd
 from bench.service import application, serving
-from invelo import postgres
-from invelo.settings import ROOT
-from invelo.store import archive
-from invelo.store.database import engine_for, migrate
+from invelo.db import archive
+from invelo.db.database import engine_for, migrate
+from invelo.runtime import postgres
+from invelo.runtime.settings import ROOT
 
 ROUNDS = 40
 WARM = 5
@@ -249,7 +249,7 @@ def checksums(engine: Engine) -> dict[str, tuple[int, str]]:
 _TELLING_ITS_MEMORY = """
 import sys
 from pathlib import Path
-from invelo.cli import app
+from invelo.runtime.cli import app
 try:
     app(sys.argv[1:])
 finally:

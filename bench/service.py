@@ -21,15 +21,15 @@ import httpx2 as httpx
 from fastapi import FastAPI
 from sqlalchemy import Engine
 
-from invelo import postgres
 from invelo.api.app import create_app
-from invelo.api.context import Coach
+from invelo.api.common.context import Coach
+from invelo.db.database import engine_for, migrate, transaction
 from invelo.demo.history import load
 from invelo.demo.theatre import COACH_EMAIL, COACH_PASSWORD
-from invelo.serving import listen
-from invelo.serving import run as run_service
-from invelo.settings import Settings
-from invelo.store.database import engine_for, migrate, transaction
+from invelo.runtime import postgres
+from invelo.runtime.serving import listen
+from invelo.runtime.serving import run as run_service
+from invelo.runtime.settings import Settings
 
 ROUNDS = 200
 BODY = {"mass_kg": 75, "stature_m": 1.75}

@@ -10,11 +10,11 @@ from random import Random
 import httpx2 as httpx
 
 from bench.service import _service
-from invelo.core.movement import MUSCLES, Muscle
-from invelo.core.schools import WAVE
-from invelo.core.week.problem import Day, Pin, Plan, Problem, Task
-from invelo.core.week.progress import Progress
-from invelo.core.week.solve import solve
+from invelo.domain.catalogue.movement import MUSCLES, Muscle
+from invelo.domain.plan.methods import WAVE
+from invelo.domain.plan.week.problem import Day, Pin, Plan, PlanningProblem, WeekTask
+from invelo.domain.plan.week.progress import Progress
+from invelo.domain.plan.week.solve import solve
 
 WEEKS = 15
 GOOD = 0.05
@@ -23,7 +23,7 @@ READS = 60
 LEANS = ("triceps", "elbow benders", "front shoulder", "calf")
 
 
-def a_week(seed: int) -> Problem:
+def a_week(seed: int) -> PlanningProblem:
     """Crowded: more is asked than the days hold."""
     random = Random(seed)
     days = tuple(Day(i, random.choice((35, 45, 60)), random.choice("ab")) for i in range(6))
@@ -35,16 +35,16 @@ def a_week(seed: int) -> Problem:
         if task.fits(day) and all(pin.task != task.key for pin in pins):
             pins.append(Pin(task.key, day.index))
     targets = {region: 2 * random.randint(6, 12) for region in regions}
-    return Problem(days, tasks, targets, tuple(pins))
+    return PlanningProblem(days, tasks, targets, tuple(pins))
 
 
-def _task(random: Random, i: int, regions: tuple[Muscle, ...]) -> Task:
+def _task(random: Random, i: int, regions: tuple[Muscle, ...]) -> WeekTask:
     prime = {region: 2 * random.randint(2, 4) for region in random.sample(regions, 2)}
     helping = {region: random.randint(2, 4) for region in random.sample(regions, 2)}
     push = random.choice((0, 0, 6))
     joints = random.sample(("wrist", "elbow", "shoulder", "knee"), 2)
     turns = 20 <= i < 24
-    return Task(
+    return WeekTask(
         key=f"t{i}",
         name=f"T{i}",
         role="strength",
@@ -66,7 +66,7 @@ def _task(random: Random, i: int, regions: tuple[Muscle, ...]) -> Task:
     )
 
 
-def _timed(problem: Problem, start: Plan | None = None) -> tuple[float, float, Plan]:
+def _timed(problem: PlanningProblem, start: Plan | None = None) -> tuple[float, float, Plan]:
     """Seconds to the first plan, and to one within `GOOD` of its bound; and the plan."""
     began = time.perf_counter()
     first: list[float] = []

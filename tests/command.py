@@ -7,8 +7,8 @@ import sys
 from click.testing import Result
 from typer.testing import CliRunner
 
-from invelo.cli import app
-from invelo.settings import ROOT
+from invelo.runtime.cli import app
+from invelo.runtime.settings import ROOT
 
 
 def invelo(*arguments: str, given: str = "", **environment: str) -> Result:

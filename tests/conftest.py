@@ -3,6 +3,7 @@
 import os
 import tempfile
 from collections.abc import Iterator
+from contextlib import contextmanager
 from datetime import UTC, datetime, timedelta
 from pathlib import Path
 from typing import TypeVar
@@ -11,9 +12,9 @@ import pytest
 from sqlalchemy import Engine
 from sqlmodel import Session, SQLModel, select
 
-from invelo import postgres
+from invelo.db.database import engine_for, migrate, transaction
 from invelo.demo.history import load
-from invelo.store.database import engine_for, migrate, transaction
+from invelo.runtime import postgres
 from tests import depth
 from tests.report import SlowestFiles
 from tests.stage import Stages, empty
@@ -43,13 +44,23 @@ def pytest_collection_modifyitems(config: pytest.Config, items: list[pytest.Item
         items[:] = [item for item in items if item not in long]
 
 
+@contextmanager
+def open_folder() -> Iterator[Path]:
+    """A folder into which a server may look that runs as another user. Not one of pytest's own:
+    those are closed to others whenever another run begins on the machine."""
+    with tempfile.TemporaryDirectory(prefix="invelo-test-") as folder:
+        os.chmod(folder, 0o755)
+        yield Path(folder)
+
+
 @pytest.fixture(scope="session")
 def server() -> Iterator[postgres.Server]:
     """A PostgreSQL server of the test run's own, gone with it."""
-    with tempfile.TemporaryDirectory(prefix="invelo-test-") as folder:
-        os.chmod(folder, 0o755)  # the server may run as another user
-        with postgres.running(Path(folder) / "postgres", postgres.FAST_AND_LOOSE) as running:
-            yield running
+    with (
+        open_folder() as folder,
+        postgres.running(folder / "postgres", postgres.FAST_AND_LOOSE) as running,
+    ):
+        yield running
 
 
 @pytest.fixture(scope="session")

@@ -1,5 +1,5 @@
 """`python -m invelo`: the command line."""
 
-from invelo.cli import app
+from invelo.runtime.cli import app
 
 app()

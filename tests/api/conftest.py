@@ -16,11 +16,11 @@ from pwdlib.hashers.argon2 import Argon2Hasher
 from sqlalchemy import Engine
 
 from invelo.api.app import create_app, start
-from invelo.api.context import SESSION_COOKIE
-from invelo.settings import Settings
-from invelo.store import accounts
-from invelo.store.database import transaction
-from tests.api.athlete import Athlete, link_for
+from invelo.api.common.context import SESSION_COOKIE
+from invelo.db.database import transaction
+from invelo.runtime.settings import Settings
+from invelo.services.account import accounts
+from tests.api.athlete_client import Athlete, link_for
 from tests.api.coach import EMAIL, PASSWORD, Coach
 from tests.conftest import Clock
 from tests.stage import Stages

@@ -3,7 +3,7 @@
 import json
 from typing import Any
 
-from invelo.settings import ROOT
+from invelo.runtime.settings import ROOT
 
 KEPT = ROOT / "web" / "openapi.json"
 DOCUMENT: dict[str, Any] = json.loads(KEPT.read_text(encoding="utf-8"))

@@ -10,10 +10,10 @@ import requests
 import uvicorn
 
 from invelo.api.app import create_app
-from invelo.serving import listen
-from invelo.settings import Settings
-from invelo.store import accounts
-from invelo.store.database import engine_for, migrate, transaction
+from invelo.db.database import engine_for, migrate, transaction
+from invelo.runtime.serving import listen
+from invelo.runtime.settings import Settings
+from invelo.services.account import accounts
 from tests.api.coach import EMAIL, PASSWORD
 
 

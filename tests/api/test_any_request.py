@@ -13,9 +13,9 @@ from schemathesis.checks import not_a_server_error
 from schemathesis.specs.openapi import checks
 from sqlalchemy import Engine, text
 
-from invelo import postgres
+from invelo.db.database import engine_for
 from invelo.demo.theatre import COACH_EMAIL, COACH_PASSWORD
-from invelo.store.database import engine_for
+from invelo.runtime import postgres
 from tests.api.document import DOCUMENT, OPERATIONS
 from tests.api.live import Live, serving
 from tests.depth import depth, is_long

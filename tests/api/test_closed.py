@@ -7,12 +7,12 @@ from uuid import uuid4
 
 import pytest
 
-from invelo.core.catalogue import catalogue
-from invelo.core.screen import STRAINED, forbidden
+from invelo.domain.athlete.screen import STRAINED, forbidden
+from invelo.domain.catalogue.catalogue import catalogue
+from tests.api.athlete.test_intake import does, furnishes, shows, tells
+from tests.api.athlete.test_screen import screens
 from tests.api.coach import Coach, problem
-from tests.api.test_intake import does, furnishes, shows, tells
-from tests.api.test_screen import screens
-from tests.api.test_week import next_week, solve
+from tests.api.plan.test_week import next_week, solve
 
 RISER = {"kind": "surface", "name": "Riser", "height_m": 0.4}
 LIMITS = STRAINED["knee"]

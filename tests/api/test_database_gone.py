@@ -1,25 +1,29 @@
 """The database goes away and comes back; the service notices both by itself."""
 
-import os
+from collections.abc import Iterator
 from pathlib import Path
 
+import pytest
 from fastapi.testclient import TestClient
 
-from invelo import postgres
 from invelo.api.app import create_app
-from invelo.settings import Settings
-from invelo.store import accounts
-from invelo.store.database import engine_for, migrate, transaction
+from invelo.db.database import engine_for, migrate, transaction
+from invelo.runtime import postgres
+from invelo.runtime.settings import Settings
+from invelo.services.account import accounts
 from tests.api.coach import EMAIL, PASSWORD, problem
+from tests.conftest import open_folder
 
 BODY = {"email": EMAIL, "password": PASSWORD}
 
 
-def test_the_service_outlives_its_database(tmp_path: Path, clock) -> None:
-    for folder in (tmp_path, *tmp_path.parents):
-        if folder.owner() == "root" and folder != Path("/") and str(folder).count("/") > 1:
-            os.chmod(folder, 0o755)  # PostgreSQL may run as another user
-    home = tmp_path / "postgres"
+@pytest.fixture
+def home() -> Iterator[Path]:
+    with open_folder() as folder:
+        yield folder / "postgres"
+
+
+def test_the_service_outlives_its_database(home: Path, clock) -> None:
     with postgres.running(home, postgres.FAST_AND_LOOSE) as server:
         url = server.url("here")
         migrate(url)

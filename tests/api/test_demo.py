@@ -11,18 +11,22 @@ from fastapi.testclient import TestClient
 from sqlalchemy import Engine, text
 from sqlmodel import Session, select
 
-from invelo import postgres
 from invelo.api.app import create_app
-from invelo.core.capacity import groups_of, pool
-from invelo.core.workload import workload
+from invelo.db import archive, logs
+from invelo.db.database import engine_for, migrate, transaction
+from invelo.db.ladder_graph import rungs_of
+from invelo.db.tables.athlete import AthleteRow
+from invelo.db.tables.ladder import LadderRow
+from invelo.db.tables.training import TrainingSessionRow
 from invelo.demo.history import load
 from invelo.demo.theatre import COACH_EMAIL, COACH_PASSWORD, CREW
-from invelo.settings import Settings
-from invelo.store import archive, capacity, logs, reach
-from invelo.store.database import engine_for, migrate, transaction
-from invelo.store.drawings import rungs_of
-from invelo.store.squad import RATIO_BACK
-from invelo.store.tables import Athlete, Ladder, TrainingSession
+from invelo.domain.review.workload import workload
+from invelo.domain.strength.capacity import groups_of, pool
+from invelo.runtime import postgres
+from invelo.runtime.settings import Settings
+from invelo.services.athlete import capacity
+from invelo.services.review import reach
+from invelo.services.squad.squad import RATIO_BACK
 from tests.api.coach import Coach
 from tests.api.test_store import alembic
 from tests.conftest import FORTNIGHT, Clock
@@ -130,7 +134,7 @@ def test_what_speaks_now_is_what_all_that_was_ever_logged_says(told: Engine) -> 
     """The days that can speak are picked in SQL; picked from every set they say the same."""
     looked = 0
     with Session(told) as db:
-        for row in db.exec(select(Ladder)):
+        for row in db.exec(select(LadderRow)):
             rungs = rungs_of(db, row.id)
             few = capacity.newest(db, row.athlete_id, capacity.measures(db, row.athlete_id), rungs)
             every = capacity.of_rungs(db, row.athlete_id, rungs)
@@ -145,7 +149,7 @@ def test_what_speaks_now_is_what_all_that_was_ever_logged_says(told: Engine) -> 
 
 def test_a_session_s_sums_are_those_of_its_standing_sets(told: Engine) -> None:
     with Session(told) as db:
-        rows = db.exec(select(TrainingSession)).all()
+        rows = db.exec(select(TrainingSessionRow)).all()
         sets = logs.standing_sets(db, [row.id for row in rows])
         finished = [row for row in rows if row.finished_at is not None]
         for row in finished:
@@ -159,7 +163,7 @@ def test_a_session_s_sums_are_those_of_its_standing_sets(told: Engine) -> None:
 def test_many_ratios_at_once_are_each_athlete_s_own(told: Engine) -> None:
     today = Clock().now.date()
     with Session(told) as db:
-        ids = [row.id for row in db.exec(select(Athlete))]
+        ids = [row.id for row in db.exec(select(AthleteRow))]
         todays = {one: today - timedelta(days=i % 3) for i, one in enumerate(ids)}
         found = reach.ratios(db, todays, RATIO_BACK)
         for one, day in todays.items():
@@ -171,11 +175,11 @@ def test_many_ratios_at_once_are_each_athlete_s_own(told: Engine) -> None:
 
 def test_the_newest_sessions_and_their_worst_pain(told: Engine) -> None:
     with Session(told) as db:
-        ids = [row.id for row in db.exec(select(Athlete))]
+        ids = [row.id for row in db.exec(select(AthleteRow))]
         newest = logs.newest_of(db, ids)
         for one in ids:
             assert newest[one].id == logs.of_athlete(db, one, 1)[0].row.id
-        sessions = [row.id for row in db.exec(select(TrainingSession))]
+        sessions = [row.id for row in db.exec(select(TrainingSessionRow))]
         sets = logs.standing_sets(db, sessions)
         pains = logs.worst_pain(db, sessions)
         assert pains

@@ -5,7 +5,8 @@ from uuid import uuid4
 
 import pytest
 
-from invelo.api.security import BODY_LIMIT
+from invelo.api.common.context import SESSION_COOKIE
+from invelo.api.common.security import BODY_LIMIT
 from tests.api.coach import EMAIL, PASSWORD, problem
 
 BODY = {"email": EMAIL, "password": PASSWORD}
@@ -55,6 +56,28 @@ def test_reads_from_other_sites_may_ask_but_carry_no_cookie(coach) -> None:
     response = coach.client.get("/api/health", headers={"Sec-Fetch-Site": "cross-site"})
     assert response.status_code == 200
     assert "access-control-allow-origin" not in response.headers
+
+
+def test_every_request_has_a_name_that_its_problem_tells(new_client) -> None:
+    client = new_client()
+    first, second = client.get("/api/squad"), client.get("/api/nothing")
+    names = [answer.headers["x-request-id"] for answer in (first, second)]
+    assert [answer.json()["request_id"] for answer in (first, second)] == names
+    assert len(set(names)) == 2
+    asked = client.get("/api/health", headers={"X-Request-ID": "mine"})
+    assert asked.headers["x-request-id"] not in ("mine", *names), "names are made here"
+
+
+def test_an_error_nobody_foresaw_tells_the_name_too(new_client, monkeypatch) -> None:
+    def broken(*_: object) -> None:
+        raise RuntimeError("unforeseen")
+
+    monkeypatch.setattr("invelo.services.account.accounts.for_token", broken)
+    client = new_client()
+    client.cookies.set(SESSION_COOKIE, "any", domain="localhost.local", path="/api")
+    answer = client.get("/api/squad")
+    assert problem(answer, 500)["field"] == "service"
+    assert answer.json()["request_id"] == answer.headers["x-request-id"] != ""
 
 
 def test_other_host_names_are_refused(new_client) -> None:

@@ -1,6 +1,8 @@
 """Schema and migrations: the tables are what the models say, both ways."""
 
+from concurrent.futures import ProcessPoolExecutor
 from datetime import UTC, datetime
+from multiprocessing import get_context
 from pathlib import Path
 
 from alembic import command
@@ -10,20 +12,19 @@ from alembic.migration import MigrationContext
 from sqlalchemy import inspect, text
 from sqlmodel import Session, SQLModel, col, select
 
-import invelo.store
-from invelo.core.body import Worn
-from invelo.core.movement import Modifiers
-from invelo.core.tempo import Tempo
+import invelo.db
+from invelo.db.codec import modifiers_of
+from invelo.db.database import engine_for, migrate
+from invelo.db.tables.ladder import RungRow
 from invelo.demo.history import load
-from invelo.store import plan_tables  # noqa: F401  (fills the metadata)
-from invelo.store.database import engine_for, migrate
-from invelo.store.rows import modifiers_of
-from invelo.store.tables import Rung
+from invelo.domain.biomechanics.body import Worn
+from invelo.domain.catalogue.movement import Modifiers
+from invelo.domain.strength.tempo import Tempo
 
 
 def alembic(url: str) -> Config:
     config = Config()
-    folder = Path(invelo.store.__file__).parent / "migrations"
+    folder = Path(invelo.db.__file__).parent / "migrations"
     config.set_main_option("script_location", str(folder))
     config.attributes["url"] = url
     return config
@@ -46,10 +47,20 @@ def test_the_migrations_go_down_and_up_again(server) -> None:
     engine.dispose()
 
 
+def test_copies_of_the_service_that_start_at_once_migrate_one_after_the_other(server) -> None:
+    url = server.url("at_once")
+    with ProcessPoolExecutor(2, get_context("spawn")) as starting:
+        list(starting.map(migrate, [url] * 2))  # without the lock, both make the same table
+    engine = engine_for(url)
+    assert "athlete" in inspect(engine).get_table_names()
+    engine.dispose()
+    command.check(alembic(url))
+
+
 def test_set_ups_of_the_first_schema_become_changes(server) -> None:
     """A rung kept with columns of its own is read as the same set-up afterwards; and back again."""
     """The first schema knew push-ups alone."""
-    push_ups = select(Rung).where(col(Rung.movement).like("%push-up"))
+    push_ups = select(RungRow).where(col(RungRow.movement).like("%push-up"))
     url = server.url("first_schema")
     migrate(url)
     engine = engine_for(url)

@@ -17,17 +17,21 @@ from selenium import webdriver
 from sqlalchemy import Engine
 from sqlmodel import select
 
-from invelo import postgres
-from invelo.api.context import SESSION_COOKIE
-from invelo.core.catalogue import catalogue
-from invelo.core.movement import Modifiers
-from invelo.ports import held_port
-from invelo.settings import ROOT
-from invelo.store import accounts, battery, floor, squad
-from invelo.store import ladder as ladders
-from invelo.store.database import engine_for, migrate, transaction
-from invelo.store.moment import Moment
-from invelo.store.tables import Account, Ladder
+from invelo.api.common.context import SESSION_COOKIE
+from invelo.db.database import engine_for, migrate, transaction
+from invelo.db.moment import Moment
+from invelo.db.tables.account import AccountRow
+from invelo.db.tables.ladder import LadderRow
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.movement import Modifiers
+from invelo.runtime import postgres
+from invelo.runtime.ports import held_port
+from invelo.runtime.settings import ROOT
+from invelo.services.account import accounts
+from invelo.services.athlete import battery
+from invelo.services.ladder import ladder as ladders
+from invelo.services.squad import squad
+from invelo.services.training import floor
 from tests.browser.page import DESKTOP, EMAIL, PASSWORD, Page
 from tests.browser.phone import Office, Phone
 from tests.stage import Stages, empty
@@ -131,7 +135,7 @@ def token(running: tuple[Service, Engine], service: Service) -> str:
     """A session of the coach's, as a sign-in would open it."""
     _, engine = running
     with transaction(engine) as db:
-        coach = db.exec(select(Account).where(Account.email == EMAIL)).one()
+        coach = db.exec(select(AccountRow).where(AccountRow.email == EMAIL)).one()
         return accounts.open_session(db, coach, datetime.now(UTC), timedelta(days=1))
 
 
@@ -141,7 +145,9 @@ def _seed(engine: Engine) -> None:
     with transaction(engine) as db:
         coach = accounts.create(db, EMAIL, "Ilse Marn", PASSWORD, ZONE, now)
         enrolled = Moment(now - timedelta(days=5), ZONE)
-        oda = squad.enrol(db, coach, squad.Person(uuid4(), "Oda Fenwick", 75.0, 1.75), enrolled)
+        oda = squad.enrol(
+            db, coach, squad.AthleteDraft(uuid4(), "Oda Fenwick", 75.0, 1.75), enrolled
+        )
         battery.keep_test(db, oda, battery.NewTest(uuid4(), movement, Modifiers(), 9), enrolled)
         ready = catalogue().find_ladder("push-up")
         row = ladders.create(db, oda, ready, "strength", "intermediate", enrolled)
@@ -219,7 +225,7 @@ def ladder(running: tuple[Service, Engine], blank: Page, token: str) -> Page:
     """A browser at the athlete's ladder, opened by its address."""
     _, engine = running
     with transaction(engine) as db:
-        opened = db.exec(select(Ladder.id)).one()
+        opened = db.exec(select(LadderRow.id)).one()
     blank.has_cookie(SESSION_COOKIE, token)
     blank.open(f"/ladder/{opened}")
     blank.sees("ON THE HANDS")

@@ -18,11 +18,11 @@ from PIL import Image
 from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
 
-from invelo import postgres
+from invelo.db.database import engine_for, migrate, transaction
 from invelo.demo.history import load
 from invelo.demo.theatre import COACH_EMAIL, COACH_PASSWORD
-from invelo.settings import ROOT
-from invelo.store.database import engine_for, migrate, transaction
+from invelo.runtime import postgres
+from invelo.runtime.settings import ROOT
 from tests.browser.conftest import Service, chromium
 from tests.browser.page import DESKTOP, PHONE, Page
 from tests.browser.phone import CLOCK, Phone

@@ -8,12 +8,12 @@ import pytest
 from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
 
-from invelo.core import bench
-from invelo.core.body import Body
-from invelo.core.dial import dial
-from invelo.core.movement import Modifiers
-from invelo.core.predict import Done, Known
-from invelo.core.setup import set_up
+from invelo.domain.bench import comparison
+from invelo.domain.biomechanics.adjustable import adjustable_of
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.biomechanics.setup import set_up
+from invelo.domain.catalogue.movement import Modifiers
+from invelo.domain.strength.predict import Done, Known
 from tests.browser.page import Page
 
 ODA = Body(75.0, 1.75)
@@ -89,9 +89,10 @@ def test_how_much_harder_is_one_riser_than_another(page: Page) -> None:
     page.click("Set a second beside it")
     put(page, "surface under the feet", "40")
     low, high = (
-        bench.Task("push_up", Modifiers(values=(("foot_height", height),))) for height in (0.2, 0.4)
+        comparison.LeverageTask("push_up", Modifiers(values=(("foot_height", height),)))
+        for height in (0.2, 0.4)
     )
-    ratio = bench.against(ODA, low, high)
+    ratio = comparison.against(ODA, low, high)
     page.sees(f"{100 * (ratio.likely - 1):.1f} % harder")
     told = page.find('button[title="How the ratio came about"]').text.replace("\u202f", " ")
     assert told == f"{ratio.likely:.2f} × ({ratio.low:.2f}–{ratio.high:.2f})"
@@ -110,8 +111,8 @@ def test_which_band_gives_five_seconds_of_straddle(page: Page) -> None:
     put(page, "Seconds held", "12")
     answer = line(page, "narrow")
     known = Known(ODA, Done(set_up("planche", shape="advanced_tuck"), seconds=12))
-    straddle = bench.Task("planche", Modifiers(values=(("splay", 45.0),)))
-    help_wanted = bench.least_help(known, straddle, 5)
+    straddle = comparison.LeverageTask("planche", Modifiers(values=(("splay", 45.0),)))
+    help_wanted = comparison.least_help(known, straddle, 5)
     page.sees(f"{help_wanted.likely:.1f}\u202fN·m")
     assert re.search(r"\d+ cm \(\d+–\d+\) .* kg .* its length .* s \(", answer), answer
     page.click("Set it up: narrow")
@@ -125,10 +126,16 @@ def test_what_equals_three_more_kilos_in_the_bag(page: Page) -> None:
     page.until(lambda: page.field("As hard as"))
     assert page.field("More kilos").get_attribute("value") == "3"
     told = line(page, "surface under the feet")
-    loaded = Modifiers(worn=bench.Task("push_up", Modifiers()).changes.worn)
-    loaded = dial(bench.Task("push_up", loaded).form, "bag").turned(loaded, 3.0)
-    wanted = bench.as_hard_as(
-        ODA, bench.Task("push_up", Modifiers()), "foot_height", bench.Task("push_up", loaded), 0.0
+    loaded = Modifiers(worn=comparison.LeverageTask("push_up", Modifiers()).changes.worn)
+    loaded = adjustable_of(comparison.LeverageTask("push_up", loaded).form, "bag").turned(
+        loaded, 3.0
+    )
+    wanted = comparison.as_hard_as(
+        ODA,
+        comparison.LeverageTask("push_up", Modifiers()),
+        "foot_height",
+        comparison.LeverageTask("push_up", loaded),
+        0.0,
     )
     assert f"{100 * wanted.to.likely:.0f} cm (" in told
     page.click("Set it up: surface under the feet")
@@ -152,7 +159,7 @@ def test_the_last_of_many_quick_changes_is_what_stands(page: Page) -> None:
         box.send_keys(Keys.CONTROL, "a")
         box.send_keys(str(height))
     settled(page)
-    task = bench.Task("push_up", Modifiers(values=(("hand_height", 0.7),)))
+    task = comparison.LeverageTask("push_up", Modifiers(values=(("hand_height", 0.7),)))
     wanted = task.asks(ODA).load.demand.likely
     page.until(lambda: figure(reading(page, "demand")) == pytest.approx(wanted, abs=0.06))
 

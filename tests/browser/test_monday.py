@@ -11,12 +11,18 @@ from selenium.webdriver.remote.webelement import WebElement
 from sqlalchemy import Engine
 from sqlmodel import Session, select
 
-from invelo.core.catalogue import catalogue
-from invelo.core.movement import Modifiers
-from invelo.store import battery, floor, ladder, squad, week
-from invelo.store.database import transaction
-from invelo.store.moment import Moment
-from invelo.store.tables import Account, Athlete, Ladder
+from invelo.db.database import transaction
+from invelo.db.moment import Moment
+from invelo.db.tables.account import AccountRow
+from invelo.db.tables.athlete import AthleteRow
+from invelo.db.tables.ladder import LadderRow
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.movement import Modifiers
+from invelo.services.athlete import battery
+from invelo.services.ladder import ladder
+from invelo.services.plan import week
+from invelo.services.squad import squad
+from invelo.services.training import floor
 from tests.browser.conftest import ZONE
 from tests.browser.page import EMAIL, PASSWORD, Page
 
@@ -24,9 +30,9 @@ PEOPLE = ("Ada Quill", "Ben Roe", "Cleo Marsh", "Dov Hale")
 """Four whose gate is met twice, so that a step up waits for each."""
 
 
-def enrol(db: Session, coach: Account, name: str, now: datetime) -> tuple[Athlete, Ladder]:
+def enrol(db: Session, coach: AccountRow, name: str, now: datetime) -> tuple[AthleteRow, LadderRow]:
     enrolled = Moment(now - timedelta(days=20), ZONE)
-    athlete = squad.enrol(db, coach, squad.Person(uuid4(), name, 72.0, 1.74), enrolled)
+    athlete = squad.enrol(db, coach, squad.AthleteDraft(uuid4(), name, 72.0, 1.74), enrolled)
     movement = catalogue().find_movement("push-up")
     battery.keep_test(db, athlete, battery.NewTest(uuid4(), movement, Modifiers(), 14), enrolled)
     ready = catalogue().find_ladder("push-up")
@@ -37,7 +43,7 @@ AWAY = 21
 """Days, so that a fortnight of them lies before this week's Monday whatever day it is."""
 
 
-def trains(db: Session, athlete: Athlete, row: Ladder, day: datetime, reps: int = 10) -> None:
+def trains(db: Session, athlete: AthleteRow, row: LadderRow, day: datetime, reps: int = 10) -> None:
     moment = Moment(day, ZONE)
     session = floor.start(db, athlete, uuid4(), row.goal, moment, day, row)
     for number in (1, 2, 3):
@@ -47,7 +53,7 @@ def trains(db: Session, athlete: Athlete, row: Ladder, day: datetime, reps: int 
     floor.finish(db, athlete, session, 7, Moment(day + timedelta(minutes=20), ZONE))
 
 
-def plan(db: Session, athlete: Athlete, now: datetime) -> None:
+def plan(db: Session, athlete: AthleteRow, now: datetime) -> None:
     """This week planned, and the next: everything on its first day with time."""
     today = Moment(now, ZONE).local_date
     first = today - timedelta(days=today.weekday())
@@ -64,7 +70,7 @@ def monday(running, service, page: Page) -> Page:
     engine: Engine = running[1]
     now = datetime.now(UTC)
     with transaction(engine) as db:
-        coach = db.exec(select(Account)).one()
+        coach = db.exec(select(AccountRow)).one()
         for name in PEOPLE:
             athlete, row = enrol(db, coach, name, now)
             for back in (5, 3):
@@ -78,12 +84,12 @@ def monday(running, service, page: Page) -> Page:
 
 def revisions(engine: Engine) -> dict[str, list[str]]:
     """What was done to each athlete's weeks, by name."""
-    from invelo.store.plan_tables import WeekPlan
+    from invelo.db.tables.plan import WeekPlanRow
 
     found: dict[str, list[str]] = {}
     with Session(engine) as db:
-        names = {one.id: one.name for one in db.exec(select(Athlete))}
-        for row in db.exec(select(WeekPlan)):
+        names = {one.id: one.name for one in db.exec(select(AthleteRow))}
+        for row in db.exec(select(WeekPlanRow)):
             found.setdefault(names[UUID(str(row.athlete_id))], []).append(row.word)
     return found
 
@@ -206,7 +212,7 @@ def test_a_predicted_figure_opens_its_account_and_a_point_its_session(monday: Pa
 def test_a_large_squad_is_folded_and_found(running, service, page: Page) -> None:
     now = datetime.now(UTC)
     with transaction(running[1]) as db:
-        coach = db.exec(select(Account)).one()
+        coach = db.exec(select(AccountRow)).one()
         for number in range(60):
             athlete, row = enrol(db, coach, f"Extra {number:03}", now)
             trains(db, athlete, row, now - timedelta(days=1), 8)

@@ -8,7 +8,7 @@ import pytest
 from selenium import webdriver
 from selenium.webdriver.common.keys import Keys
 
-from invelo.ports import held_port
+from invelo.runtime.ports import held_port
 from tests.browser.conftest import Service, start_chromium
 from tests.browser.phone import Office, Phone, coach_reviews, now
 from tests.depth import depth

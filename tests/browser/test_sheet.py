@@ -13,8 +13,8 @@ from psycopg import sql
 from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
 
-from invelo import postgres
-from invelo.settings import ROOT
+from invelo.runtime import postgres
+from invelo.runtime.settings import ROOT
 from tests.browser.page import Page
 from tests.browser.phone import Phone
 

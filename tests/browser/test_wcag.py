@@ -2,7 +2,7 @@
 
 import pytest
 
-from invelo.settings import ROOT
+from invelo.runtime.settings import ROOT
 from tests.browser.page import PHONE, Page
 from tests.browser.places import AT_A_DESK, ON_A_PHONE, Walk
 

@@ -12,10 +12,10 @@ import pytest
 from sqlalchemy import Engine
 from sqlmodel import Session, select
 
-from invelo.ports import held_port
-from invelo.serving import listen
-from invelo.settings import ROOT
-from invelo.store.tables import Account
+from invelo.db.tables.account import AccountRow
+from invelo.runtime.ports import held_port
+from invelo.runtime.serving import listen
+from invelo.runtime.settings import ROOT
 from tests.command import invelo
 
 
@@ -85,7 +85,7 @@ def test_serve_runs_on_its_settings_and_ends_on_ctrl_c(engine: Engine, port: int
     health = httpx.get(f"http://127.0.0.1:{port}/api/health").json()
     assert health["status"] == "ok"
     with Session(engine) as db:  # no demo data
-        assert db.exec(select(Account)).all() == []
+        assert db.exec(select(AccountRow)).all() == []
     running.send_signal(signal.SIGINT)
     _, said = running.communicate(timeout=20)
     assert running.returncode == 0, said
@@ -101,7 +101,7 @@ def test_an_account_is_made_and_a_second_refused(engine: Engine) -> None:
     assert again.exit_code == 1
     assert "has an account already" in again.stderr
     with Session(engine) as db:
-        assert db.exec(select(Account)).one().email == "new@theatre.example"
+        assert db.exec(select(AccountRow)).one().email == "new@theatre.example"
 
 
 @pytest.mark.parametrize(
@@ -121,12 +121,17 @@ def test_the_shell_script_is_sound() -> None:
     assert subprocess.run(["bash", "-n", str(ROOT / "invelo")]).returncode == 0
 
 
-CORE = "import invelo.core.bench, invelo.core.decide, invelo.core.figure, invelo.core.placement"
+CORE = """
+import invelo.domain.bench.comparison
+import invelo.domain.review.proposals.propose
+import invelo.domain.biomechanics.figure
+import invelo.domain.ladder.placement
+"""
 SERVICE = """
-import invelo.exchange.predict
+import invelo.formats.scripts.predict
 from invelo.api.app import create_app
-from invelo.settings import Settings
-from invelo.store.database import engine_for
+from invelo.runtime.settings import Settings
+from invelo.db.database import engine_for
 create_app(Settings(), engine_for("postgresql+psycopg://127.0.0.1:1/x")).openapi()
 """
 

@@ -13,17 +13,16 @@ import httpx2 as httpx
 import pytest
 
 from invelo.demo.theatre import COACH_EMAIL, COACH_PASSWORD, CREW
-from invelo.ports import held_port
-from invelo.settings import ROOT
+from invelo.runtime.ports import held_port
+from invelo.runtime.settings import ROOT
+from tests.conftest import open_folder
 
 
 @pytest.fixture(scope="module")
-def folder(tmp_path_factory: pytest.TempPathFactory) -> Path:
+def folder() -> Iterator[Path]:
     """Data of the test's own, so that nobody's demo is touched."""
-    made = tmp_path_factory.mktemp("demo")
-    for one in (made, made.parent, made.parent.parent):
-        one.chmod(0o755)  # the server may run as another user
-    return made
+    with open_folder() as made:
+        yield made
 
 
 @contextmanager

@@ -3,8 +3,8 @@ lost, nothing is there twice."""
 
 from bench.kills import Outcome, run
 
-from invelo import postgres
-from invelo.store.database import migrate
+from invelo.db.database import migrate
+from invelo.runtime import postgres
 from tests.depth import depth
 
 KILLS = depth(3, 100)

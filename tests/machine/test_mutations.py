@@ -3,7 +3,7 @@
 from bench.mutated import MUTATIONS, Mutation
 from bench.mutations import mutated
 
-from invelo.settings import ROOT
+from invelo.runtime.settings import ROOT
 
 
 def test_every_mutation_finds_its_text_and_its_tests() -> None:

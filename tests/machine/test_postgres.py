@@ -4,21 +4,21 @@ import os
 import signal
 import subprocess
 import sys
+from collections.abc import Iterator
 from pathlib import Path
 
 import psycopg
 import pytest
 
-from invelo import postgres
-from invelo.settings import ROOT
+from invelo.runtime import postgres
+from invelo.runtime.settings import ROOT
+from tests.conftest import open_folder
 
 
 @pytest.fixture(scope="module")
-def home(tmp_path_factory: pytest.TempPathFactory) -> Path:
-    folder = tmp_path_factory.mktemp("own")
-    for path in (folder, folder.parent, folder.parent.parent):
-        path.chmod(0o755)  # the server may run as another user
-    return folder / "postgres"
+def home() -> Iterator[Path]:
+    with open_folder() as folder:
+        yield folder / "postgres"
 
 
 def alive(pid: int) -> bool:
@@ -88,7 +88,7 @@ def test_a_database_is_made_once_and_dropped(home: Path) -> None:
 
 def test_it_ends_with_a_parent_that_is_killed(home: Path) -> None:
     script = (
-        "import sys, time; from pathlib import Path; from invelo import postgres\n"
+        "import sys, time; from pathlib import Path; from invelo.runtime import postgres\n"
         f"with postgres.running(Path({str(home)!r})):\n"
         "    print('up', flush=True); time.sleep(600)"
     )
@@ -134,14 +134,13 @@ def test_a_server_that_cannot_start_says_its_last_words(home: Path) -> None:
         pass
 
 
-def test_a_first_start_that_was_cut_off_begins_anew(home: Path, tmp_path: Path) -> None:
-    for path in (tmp_path, tmp_path.parent, tmp_path.parent.parent):
-        path.chmod(0o755)
-    half = tmp_path / "postgres"
-    (half / "data").mkdir(parents=True)
-    (half / "data" / "half").write_text("written")
-    with postgres.running(half, postgres.FAST_AND_LOOSE) as server:
-        assert server.answers()
+def test_a_first_start_that_was_cut_off_begins_anew() -> None:
+    with open_folder() as folder:
+        half = folder / "postgres"
+        (half / "data").mkdir(parents=True)
+        (half / "data" / "half").write_text("written")
+        with postgres.running(half, postgres.FAST_AND_LOOSE) as server:
+            assert server.answers()
 
 
 def test_no_server_programs_say_what_to_install(monkeypatch: pytest.MonkeyPatch) -> None:

@@ -6,7 +6,7 @@ import pytest
 from bench import crowd, scale
 from sqlalchemy import text
 
-from invelo.store.database import engine_for, migrate
+from invelo.db.database import engine_for, migrate
 
 PEOPLE, WEEKS = crowd.Crowd("two@bench.example", 2), 4
 

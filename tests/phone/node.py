@@ -7,7 +7,7 @@ from contextlib import suppress
 from pathlib import Path
 from typing import Any
 
-from invelo.settings import ROOT
+from invelo.runtime.settings import ROOT
 
 WEB = ROOT / "web"
 PATIENCE = 30

@@ -3,9 +3,10 @@
 from typing import Any
 from uuid import UUID
 
-from invelo.api.run_shapes import (
+from invelo.api.common.schemas import EstimateOut
+from invelo.api.training.run_schemas import (
     Doing,
-    Fault,
+    FaultOut,
     RepPhase,
     RunBlock,
     RunChoice,
@@ -14,8 +15,7 @@ from invelo.api.run_shapes import (
     RunSet,
     RunSheet,
 )
-from invelo.api.shapes import Estimate
-from invelo.core.dose import Unit
+from invelo.domain.plan.prescription import Unit
 
 ATHLETE = "00000000-0000-0000-0000-00000000000a"
 SESSION = "00000000-0000-0000-0000-00000000000b"
@@ -67,7 +67,7 @@ def item(
         cues=[],
         notes=[],
         depth=[],
-        faults=[Fault(name="hips sag", remedy="brace")],
+        faults=[FaultOut(name="hips sag", remedy="brace")],
         rig="",
         why="",
         last="",
@@ -132,7 +132,7 @@ def sheet(
         closed=[],
         cautions=[],
         notes=[],
-        minutes=Estimate(likely=30, low=25, high=40, unit="min"),
+        minutes=EstimateOut(likely=30, low=25, high=40, unit="min"),
         blocks=blocks,
         items=items,
         events=events,

@@ -1,11 +1,11 @@
 """What the checks of levers share."""
 
-from invelo.core.body import Body
-from invelo.core.posture.form import form
-from invelo.core.predict import Done, Known
-from invelo.core.reading import reading
-from invelo.core.setup import set_up
-from invelo.core.tempo import Tempo
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.biomechanics.posture.form import form
+from invelo.domain.biomechanics.reading import reading
+from invelo.domain.biomechanics.setup import set_up
+from invelo.domain.strength.predict import Done, Known
+from invelo.domain.strength.tempo import Tempo
 
 SHAPES = tuple(form("planche").preset)
 

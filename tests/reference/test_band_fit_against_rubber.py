@@ -7,7 +7,7 @@ F/A₀ = Σ μᵢ (λ^(αᵢ−1) − λ^(−αᵢ/2−1)). The curve that is fi
 
 import numpy as np
 
-from invelo.core.bands import Pull, fit
+from invelo.domain.strength.bands import Pull, fit
 
 TRIALS = 400
 MU, ALPHA = np.array([0.63e6, 0.0012e6, -0.01e6]), np.array([1.3, 5.0, -2.0])

@@ -22,12 +22,12 @@ from statistics import fmean
 import numpy as np
 import pytest
 
-from invelo.core.body import LENGTH_CV, MASS_SHARE_CV, VARIED, Body
-from invelo.core.capacity import Evidence, evidence, pool
-from invelo.core.catalogue import catalogue
-from invelo.core.estimate import Estimate
-from invelo.core.movement import Modifiers
-from invelo.core.reading import reading
+from invelo.domain.biomechanics.body import LENGTH_CV, MASS_SHARE_CV, VARIED, Body
+from invelo.domain.biomechanics.reading import reading
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.movement import Modifiers
+from invelo.domain.estimate import Estimate
+from invelo.domain.strength.capacity import Evidence, evidence, pool
 
 PEOPLE = 1000
 DAY = date(2026, 3, 2)

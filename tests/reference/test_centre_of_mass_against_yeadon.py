@@ -11,10 +11,10 @@ girths by about 8 % (from memory), which moves the library's own centre by 2 to 
 import numpy as np
 import pytest
 
-from invelo.core.body import WINTER, Body, SegmentTable
-from invelo.core.dumas import DUMAS
-from invelo.core.posture.pose import joints
-from invelo.core.posture.skeleton import Posture
+from invelo.domain.biomechanics.body import WINTER, Body, SegmentTable
+from invelo.domain.biomechanics.dumas import DUMAS
+from invelo.domain.biomechanics.posture.pose import joints
+from invelo.domain.biomechanics.posture.skeleton import Posture
 
 yeadon = pytest.importorskip("yeadon", reason="a development package; installed by ./invelo test")
 

@@ -10,9 +10,9 @@ from statistics import median
 
 import numpy as np
 
-from invelo.core.forecast import HORIZON, forecast
-from invelo.core.simulate.cast import cast
-from invelo.core.simulate.steady import course
+from invelo.domain.review.forecast import HORIZON, forecast
+from invelo.domain.simulation.cast import cast
+from invelo.domain.simulation.steady import course
 from tests.depth import depth
 
 FIRST = date(2026, 1, 5)

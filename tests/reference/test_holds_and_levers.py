@@ -3,9 +3,9 @@
 import numpy as np
 import pytest
 
-from invelo.core.bands import Pull, fit
-from invelo.core.body import WINTER, Body
-from invelo.core.holds import HoldCapacity, HoldResult, avin, rohmert
+from invelo.domain.biomechanics.body import WINTER, Body
+from invelo.domain.strength.bands import Pull, fit
+from invelo.domain.strength.holds import HoldCapacity, HoldResult, avin, rohmert
 from tests.reference.levers import SHAPES, lever_share, straddle_after
 
 # Rohmert 1960, Ermittlung von Erholungspausen für statische Arbeit des Menschen: the curve's own

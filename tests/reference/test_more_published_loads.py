@@ -8,9 +8,9 @@ the miss itself is held, so that nobody improves or worsens it unseen.
 import numpy as np
 import pytest
 
-from invelo.core.body import GRAVITY, Body
-from invelo.core.reading import Reading, reading
-from invelo.core.setup import set_up
+from invelo.domain.biomechanics.body import GRAVITY, Body
+from invelo.domain.biomechanics.reading import Reading, reading
+from invelo.domain.biomechanics.setup import set_up
 
 MAN = Body(80.0, 1.80)
 

@@ -15,15 +15,15 @@ from functools import cache
 import numpy as np
 import pytest
 
-from invelo.core.body import LENGTH_CV, MASS_SHARE_CV, VARIED, Body
-from invelo.core.capacity import Evidence, evidence
-from invelo.core.catalogue import catalogue
-from invelo.core.dose import range_dose, range_gate
-from invelo.core.ladder import MeasuredLadder, measure
-from invelo.core.placement import place
-from invelo.core.rung import Rung
-from invelo.core.survey import survey
-from invelo.core.tempo import ENDURANCE_EXPONENT_SD
+from invelo.domain.biomechanics.body import LENGTH_CV, MASS_SHARE_CV, VARIED, Body
+from invelo.domain.biomechanics.survey import survey
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.ladder.ladder import MeasuredLadder, measure
+from invelo.domain.ladder.placement import place
+from invelo.domain.ladder.rung import Rung
+from invelo.domain.plan.prescription import range_criterion, range_prescription
+from invelo.domain.strength.capacity import Evidence, evidence
+from invelo.domain.strength.tempo import ENDURANCE_EXPONENT_SD
 from tests.depth import depth
 from tests.reference.test_capacity_of_simulated_people import (
     DAY_CV,
@@ -44,8 +44,8 @@ LADDERS = {"reps": "push-up", "hold": "l-sit"}
 def rungs_of(ladder_id: str) -> tuple[Rung, ...]:
     found = []
     for one in catalogue().find_ladder(ladder_id).rungs:
-        dose = range_dose("strength", "beginner", one.of.unit)
-        found.append(Rung(one.name, one.of, one.modifiers(), dose, range_gate(dose)))
+        dose = range_prescription("strength", "beginner", one.of.unit)
+        found.append(Rung(one.name, one.of, one.modifiers(), dose, range_criterion(dose)))
     return tuple(found)
 
 

@@ -7,9 +7,9 @@ looked at only afterwards.
 
 import pytest
 
-from invelo.core.body import Body
-from invelo.core.reading import reading
-from invelo.core.setup import SetUp, set_up
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.biomechanics.reading import reading
+from invelo.domain.biomechanics.setup import SetUp, set_up
 
 STATURE = 1.75
 

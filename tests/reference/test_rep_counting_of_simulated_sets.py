@@ -10,14 +10,14 @@ from random import Random
 
 import pytest
 
-from invelo.core.catalogue import catalogue
-from invelo.core.motion.count import RepCounter, Tally
-from invelo.core.motion.watch import Watch, watch
-from invelo.core.movement import Modifiers
-from invelo.core.tempo import Tempo
 from invelo.devices.simulated_motion import Mover, TrueRep
-from tests.core.people import AVERAGE
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.movement import Modifiers
+from invelo.domain.strength.tempo import Tempo
+from invelo.domain.training.motion.count import RepCounter, Tally
+from invelo.domain.training.motion.watch import Watch, watch
 from tests.depth import depth
+from tests.domain.people import AVERAGE
 
 SETS = depth(200, 600)
 MOVEMENTS = (

@@ -4,10 +4,10 @@ from statistics import median
 
 import pytest
 
-from invelo.core.dose import LEAST_USEFUL
-from invelo.core.rep_equations import EQUATIONS, speaking
-from invelo.core.reps import Capacity, RepResult
-from invelo.core.tempo import Tempo
+from invelo.domain.plan.prescription import LEAST_USEFUL
+from invelo.domain.strength.rep_equations import EQUATIONS, speaking
+from invelo.domain.strength.reps import Capacity, RepResult
+from invelo.domain.strength.tempo import Tempo
 
 by_name = {equation.name: equation for equation in EQUATIONS}
 

@@ -7,9 +7,9 @@ lower the body. docs/model.md tells each difference.
 
 import pytest
 
-from invelo.core.body import Body
-from invelo.core.reading import reading
-from invelo.core.setup import set_up
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.biomechanics.reading import reading
+from invelo.domain.biomechanics.setup import set_up
 
 # Melrose and Dawes 2015, resistance characteristics of suspension training at different
 # angles and distances from the hanging point, J Athl Enhancement 4(1): % of body mass by the body's

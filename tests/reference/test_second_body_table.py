@@ -4,9 +4,9 @@ from importlib.metadata import distribution
 
 import pytest
 
-from invelo.core.body import WINTER, Body
-from invelo.core.dumas import DUMAS, STUDIES, Measured
-from invelo.core.reading import reading
+from invelo.domain.biomechanics.body import WINTER, Body
+from invelo.domain.biomechanics.dumas import DUMAS, STUDIES, Measured
+from invelo.domain.biomechanics.reading import reading
 from tests.reference.levers import SHAPES, lever_share, straddle_after
 from tests.reference.test_push_up_loads import EBBEN
 

@@ -3,13 +3,13 @@
 import numpy as np
 import pytest
 
-from invelo.core.body import GRAVITY, WINTER, Body
-from invelo.core.dumas import DUMAS
-from invelo.core.posture.form import forms
-from invelo.core.posture.skeleton import ALL_ENDS, Posture
-from invelo.core.setup import set_up
-from invelo.core.statics import contact_forces, joint_torques
-from tests.core.people import PHASES, alone
+from invelo.domain.biomechanics.body import GRAVITY, WINTER, Body
+from invelo.domain.biomechanics.dumas import DUMAS
+from invelo.domain.biomechanics.posture.form import forms
+from invelo.domain.biomechanics.posture.skeleton import ALL_ENDS, Posture
+from invelo.domain.biomechanics.setup import set_up
+from invelo.domain.biomechanics.statics import contact_forces, joint_torques
+from tests.domain.people import PHASES, alone
 
 mujoco = pytest.importorskip("mujoco", reason="a development package; installed by ./invelo test")
 

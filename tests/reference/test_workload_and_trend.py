@@ -7,8 +7,8 @@ import pandas as pd
 import pytest
 from scipy import stats
 
-from invelo.core.trend import Point, theil_sen, trend
-from invelo.core.workload import exponential, monotony, rolling, strain
+from invelo.domain.review.trend import TrendPoint, theil_sen, trend
+from invelo.domain.review.workload import exponential, monotony, rolling, strain
 
 RANDOM = np.random.default_rng(7)
 
@@ -61,8 +61,10 @@ def test_days_told_twice_are_no_slope_as_scipy_has_it() -> None:
 def test_one_wild_day_moves_a_trend_little() -> None:
     """What it is for: least squares (numpy's polyfit) is dragged off, the median is not."""
     first = date(2026, 1, 5)
-    plain = [Point(first + timedelta(days=3 * i), 50.0 * 1.01 ** (3 * i / 7)) for i in range(12)]
-    wild = [*plain[:-1], Point(plain[-1].day, 25.0)]
+    plain = [
+        TrendPoint(first + timedelta(days=3 * i), 50.0 * 1.01 ** (3 * i / 7)) for i in range(12)
+    ]
+    wild = [*plain[:-1], TrendPoint(plain[-1].day, 25.0)]
     robust = trend(wild).slope
     weeks = [(one.day - first).days / 7 for one in wild]
     dragged = np.polyfit(weeks, np.log([one.value for one in wild]), 1)[0]

@@ -6,10 +6,10 @@
  */
 import "fake-indexeddb/auto";
 import { createInterface } from "node:readline";
-import * as clock from "../src/run/clock";
-import * as machine from "../src/run/machine";
-import * as outgoing from "../src/run/outgoing";
-import type { Entry, Running } from "../src/run/types";
+import * as clock from "../src/features/training/engine/clock";
+import * as machine from "../src/features/training/engine/machine";
+import * as outgoing from "../src/features/training/engine/outgoing";
+import type { Entry, Running } from "../src/features/training/engine/types";
 import { World } from "./world";
 
 let made = 0;

@@ -1,9 +1,9 @@
 /** One device with its tabs, and the service that it sends to; time passes only when it is told to. */
 import { IDBFactory } from "fake-indexeddb";
-import { type Device, keepRun, openDevice } from "../src/run/keep";
-import { makeOutbox, type Outbox } from "../src/run/outbox";
-import type { Thing } from "../src/run/outgoing";
-import type { Running } from "../src/run/types";
+import { type Device, keepRun, openDevice } from "../src/features/training/engine/keep";
+import { makeOutbox, type Outbox } from "../src/features/training/engine/outbox";
+import type { Thing } from "../src/features/training/engine/outgoing";
+import type { Running } from "../src/features/training/engine/types";
 
 /** What the service does with a request. */
 export type Answer =

@@ -3,9 +3,9 @@ import { setNonce } from "get-nonce";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
-import { Problem } from "./api/client";
 import { App } from "./app/App";
 import { applySheet } from "./app/sheet";
+import { Problem } from "./shared/api/client";
 import "./index.css";
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content;

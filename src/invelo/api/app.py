@@ -11,47 +11,33 @@ from starlette.middleware.gzip import GZipMiddleware
 from starlette.middleware.trustedhost import TrustedHostMiddleware
 
 from invelo import __version__
-from invelo.api import (
-    bands,
-    battery,
-    battery_files,
-    bench,
-    catalogue,
+from invelo.api.account import sign_in
+from invelo.api.athlete import battery, battery_files, person, placements, readiness, record, screen
+from invelo.api.bench import routes as bench
+from invelo.api.catalogue import routes as catalogue
+from invelo.api.common import health, problems, security, site
+from invelo.api.common.context import Clock, LinkEndedError, NobodyError, system_clock
+from invelo.api.common.request_id import RequestId
+from invelo.api.equipment import bands, kit, load_cell
+from invelo.api.ladder import files as ladder_files
+from invelo.api.ladder import prescription, workshop
+from invelo.api.ladder import routes as ladder
+from invelo.api.plan import daily_minimum, sessions, week, week_files
+from invelo.api.review import files as review_files
+from invelo.api.review import routes as review
+from invelo.api.review import trends
+from invelo.api.squad import routes as squad
+from invelo.api.training import (
     check_in,
-    dose,
     floor,
-    habit,
-    health,
-    kit,
-    ladder,
-    ladder_files,
     link,
     live,
     log_files,
     motion,
-    person,
-    placements,
-    problems,
-    readiness,
-    record,
-    review,
-    review_files,
-    scale,
-    screen,
-    security,
-    sessions,
-    sign_in,
-    site,
-    squad,
-    trends,
-    week,
-    week_files,
-    with_sets,
-    workshop,
+    set_attachments,
 )
-from invelo.api.context import Clock, LinkEndedError, NobodyError, system_clock
-from invelo.settings import Settings
-from invelo.solving import AT_ONCE
+from invelo.jobs.solving import AT_ONCE
+from invelo.runtime.settings import Settings
 
 ABOUT = """Bodyweight progression ladders, drawn to scale.
 
@@ -70,7 +56,7 @@ class _Service(FastAPI):
     def openapi(self) -> dict[str, Any]:
         """The OpenAPI document, made once."""
         if self.openapi_schema is None:
-            self.openapi_schema = problems.told_as_problems(super().openapi())
+            self.openapi_schema = problems.document_problems(super().openapi())
         return self.openapi_schema
 
 
@@ -104,7 +90,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
         screen,
         readiness,
         kit,
-        scale,
+        load_cell,
         battery,
         battery_files,
         placements,
@@ -112,18 +98,18 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
         ladder,
         workshop,
         ladder_files,
-        dose,
+        prescription,
         bench,
         bands,
         record,
         week,
         week_files,
         sessions,
-        habit,
+        daily_minimum,
         link,
         check_in,
         floor,
-        with_sets,
+        set_attachments,
         log_files,
         motion,
         live,
@@ -134,9 +120,10 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
         app.include_router(place.router)
     site.install(app, settings.web_dist)
     app.add_middleware(GZipMiddleware, minimum_size=1024, compresslevel=5)
-    app.add_middleware(security.Gate)
+    app.add_middleware(security.CrossSiteGuard)
     app.add_middleware(TrustedHostMiddleware, allowed_hosts=settings.allowed_hosts)
     app.add_middleware(security.SecurityHeaders)
+    app.add_middleware(RequestId)
     return app
 
 

@@ -13,18 +13,15 @@ from random import Random
 
 from sqlmodel import Session, select
 
-from invelo.core.bands import Pull, fit
-from invelo.core.body import GRAVITY
-from invelo.core.capacity import evidence
-from invelo.core.catalogue import ReadyLadder, catalogue
-from invelo.core.errors import InputError
-from invelo.core.log import SetRecord
-from invelo.core.movement import Modifiers
-from invelo.core.rung import demand
-from invelo.core.simulate.perform import perform, tires_by
-from invelo.core.simulate.response import Response, Talent, allowed
+from invelo.db.codec import body_of, rung_of
+from invelo.db.errors import ConflictError
+from invelo.db.moment import Moment
+from invelo.db.tables.account import AccountRow
+from invelo.db.tables.athlete import AthleteRow, BodyMeasurementRow
+from invelo.db.tables.review import ProposalRow
+from invelo.db.tables.training import TrainingSessionRow
 from invelo.demo.intake import answer, furnish, new_id
-from invelo.demo.plans import begin_daily_dose, plan_week, train_now
+from invelo.demo.plans import begin_daily_minimum, plan_week, train_now
 from invelo.demo.theatre import (
     BAND_LENGTH,
     BANDS,
@@ -36,12 +33,23 @@ from invelo.demo.theatre import (
     ZONE,
     CrewMember,
 )
-from invelo.store import accounts, bands, battery, dose, floor, ladder, review, squad, weekly
-from invelo.store.errors import ConflictError
-from invelo.store.moment import Moment
-from invelo.store.review_tables import Decision
-from invelo.store.rows import body_of, rung_of
-from invelo.store.tables import Account, Athlete, Measure, TrainingSession
+from invelo.domain.biomechanics.body import GRAVITY
+from invelo.domain.catalogue.catalogue import ReadyLadder, catalogue
+from invelo.domain.catalogue.movement import Modifiers
+from invelo.domain.errors import InputError
+from invelo.domain.ladder.rung import demand
+from invelo.domain.simulation.perform import perform, tires_by
+from invelo.domain.simulation.response import Response, Talent, allowed
+from invelo.domain.strength.bands import Pull, fit
+from invelo.domain.strength.capacity import evidence
+from invelo.domain.training.log import SetRecord
+from invelo.services.account import accounts
+from invelo.services.athlete import battery
+from invelo.services.equipment import bands
+from invelo.services.ladder import ladder, prescription
+from invelo.services.review import review, weekly
+from invelo.services.squad import squad
+from invelo.services.training import floor
 
 WEEKS = 26
 SEED = 20
@@ -66,7 +74,7 @@ def load(db: Session, now: datetime, weeks: int = WEEKS, say: Say = lambda _: No
         weeks: of it.
         say: is told who is being lived through, because it takes a minute.
     """
-    if db.exec(select(Account)).first() is not None:
+    if db.exec(select(AccountRow)).first() is not None:
         return
     coach = accounts.create(db, COACH_EMAIL, COACH_NAME, COACH_PASSWORD, ZONE, now)
     _measure_bands(db, coach, now)
@@ -77,20 +85,20 @@ def load(db: Session, now: datetime, weeks: int = WEEKS, say: Say = lambda _: No
     for number, member in enumerate(CREW, 1):
         say(f"living through {span} of {member.name} ({number} of {len(CREW)})")
         random = Random(f"{SEED} {member.name}")  # noqa: S311  (the same story each time)
-        _Living(db, coach, member, places, now, weeks, random).live()
+        _MemberHistory(db, coach, member, places, now, weeks, random).live()
     _plan(db, places, Moment(now, ZONE))
 
 
 def _plan(db: Session, places: dict[str, str], moment: Moment) -> None:
     """The week of the one who trains in two places, the daily dose of the one who is new to it."""
-    crew = {row.name: row for row in db.exec(select(Athlete))}
+    crew = {row.name: row for row in db.exec(select(AthleteRow))}
     plan_week(db, crew["Juno Pell"], places, moment)
     for name, done in ON_THE_FLOOR:
         train_now(db, crew[name], done, moment, Random(f"{SEED} now {name}"))  # noqa: S311
-    begin_daily_dose(db, crew["Tilde Varga"], moment, Random(f"{SEED} daily"))  # noqa: S311
+    begin_daily_minimum(db, crew["Tilde Varga"], moment, Random(f"{SEED} daily"))  # noqa: S311
 
 
-def _measure_bands(db: Session, coach: Account, now: datetime) -> None:
+def _measure_bands(db: Session, coach: AccountRow, now: datetime) -> None:
     random = Random(f"{SEED} bands")  # noqa: S311
     for name, readings in BANDS.items():
         pulls = tuple(Pull(length, round(kg * GRAVITY, 2)) for length, kg in readings)
@@ -102,13 +110,13 @@ def ready_ladder(name: str) -> ReadyLadder:
     return TOUR_LADDER if name == TOUR_LADDER.id else catalogue().find_ladder(name)
 
 
-class _Living:
+class _MemberHistory:
     """One member's months."""
 
     def __init__(
         self,
         db: Session,
-        coach: Account,
+        coach: AccountRow,
         member: CrewMember,
         places: dict[str, str],
         now: datetime,
@@ -120,7 +128,9 @@ class _Living:
         self.days = 7 * weeks
         self.began = self.last - timedelta(days=self.days)
         enrolled = Moment(self.began - timedelta(days=2), ZONE)
-        person = squad.Person(new_id(random), member.name, member.mass, member.stature, member.note)
+        person = squad.AthleteDraft(
+            new_id(random), member.name, member.mass, member.stature, member.note
+        )
         self.athlete = squad.enrol(db, coach, person, enrolled)
         ready = ready_ladder(member.ladder)
         index, amount = member.test
@@ -133,7 +143,7 @@ class _Living:
         answer(db, coach, self.athlete, places, Moment(self.began - timedelta(days=1), ZONE), told)
         self.row = ladder.create(db, self.athlete, ready, member.purpose, member.level, enrolled)
         if member.school != "range":
-            dose.set_school(
+            prescription.set_method(
                 db,
                 self.row,
                 self.athlete,
@@ -147,7 +157,9 @@ class _Living:
         self.response = Response(self._talent(tested.modifiers(), movement.id, amount))
 
     def _talent(self, changes: Modifiers, movement_id: str, amount: float) -> Talent:
-        measure = self.db.exec(select(Measure).where(Measure.athlete_id == self.athlete.id)).one()
+        measure = self.db.exec(
+            select(BodyMeasurementRow).where(BodyMeasurementRow.athlete_id == self.athlete.id)
+        ).one()
         body = body_of(measure)
         truth = evidence(
             measure.local_date,
@@ -207,7 +219,7 @@ class _Living:
                 self._answer(decision, Moment(day + timedelta(hours=2), ZONE))
 
     def _sets(
-        self, session: TrainingSession, moment: Moment, offset: int
+        self, session: TrainingSessionRow, moment: Moment, offset: int
     ) -> list[tuple[SetRecord, float]]:
         db, row, random = self.db, self.row, self.random
         assert row.standing_id is not None  # noqa: S101  (their test placed them)
@@ -243,7 +255,7 @@ class _Living:
         self.to_the_end = False
         return done
 
-    def _answer(self, decision: Decision, moment: Moment) -> None:
+    def _answer(self, decision: ProposalRow, moment: Moment) -> None:
         """The coach takes most of what is proposed, and declines a step now and then."""
         if decision.answer is not None:
             return

@@ -6,15 +6,18 @@ from uuid import UUID
 
 from sqlmodel import Session
 
-from invelo.core.catalogue import catalogue
-from invelo.core.movement import Modifiers
-from invelo.core.person import Person
-from invelo.core.readiness import CHECKS, Shown
-from invelo.core.screen import Answers
+from invelo.db.moment import Moment
+from invelo.db.tables.account import AccountRow
+from invelo.db.tables.athlete import AthleteRow
 from invelo.demo.theatre import MEMBERS, PLACES, Intake
-from invelo.store import bands, battery, kit, ladder, person, readiness, screen
-from invelo.store.moment import Moment
-from invelo.store.tables import Account, Athlete
+from invelo.domain.athlete.person import Person
+from invelo.domain.athlete.readiness import CHECKS, CheckResult
+from invelo.domain.athlete.screen import Answers
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.movement import Modifiers
+from invelo.services.athlete import battery, person, readiness, screen
+from invelo.services.equipment import bands, kit
+from invelo.services.ladder import ladder
 
 
 def new_id(random: Random) -> UUID:
@@ -23,7 +26,7 @@ def new_id(random: Random) -> UUID:
 
 
 def furnish(
-    db: Session, coach: Account, moment: Moment, checked: date, random: Random
+    db: Session, coach: AccountRow, moment: Moment, checked: date, random: Random
 ) -> dict[str, str]:
     """The places with what is in them, looked over last on a day; ids by name."""
     measured = {band.name: band.id for band in bands.of_account(db, coach.id)}
@@ -41,8 +44,8 @@ def furnish(
 
 def answer(
     db: Session,
-    coach: Account,
-    athlete: Athlete,
+    coach: AccountRow,
+    athlete: AthleteRow,
     places: dict[str, str],
     moment: Moment,
     random: Random,
@@ -65,7 +68,7 @@ def answer(
     answers = Answers(born, active=told.training_years >= 0.5, pains=dict(told.pains))
     screen.record(db, athlete, new_id(random), answers, moment)
     for check in CHECKS:
-        shown = Shown(check.id, check.id not in told.closed, moment.local_date)
+        shown = CheckResult(check.id, check.id not in told.closed, moment.local_date)
         readiness.record(db, athlete, new_id(random), shown, moment)
     for test_id, amount, side in told.tests:
         kind = next(one for one in catalogue().test if one.id == test_id)
@@ -77,7 +80,7 @@ def answer(
 
 def _test(
     db: Session,
-    athlete: Athlete,
+    athlete: AthleteRow,
     changes: Modifiers,
     movement_id: str,
     amount: float,

@@ -5,15 +5,18 @@ from random import Random
 
 from sqlmodel import Session, col, select
 
-from invelo.core.catalogue import catalogue
-from invelo.core.habit import DailyDose
-from invelo.core.week.solve import solve
-from invelo.core.week.tasks import Extra
-from invelo.core.week.wishes import StandingWishes, WeekDay, monday_of
+from invelo.db.moment import Moment
+from invelo.db.tables.athlete import AthleteRow
+from invelo.db.tables.ladder import LadderRow
 from invelo.demo.intake import new_id
-from invelo.store import dose, floor, habit, ladder, live, week
-from invelo.store.moment import Moment
-from invelo.store.tables import Athlete, Ladder
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.plan.daily_minimum import DailyMinimum
+from invelo.domain.plan.week.availability import StandingAvailability, WeekDay, monday_of
+from invelo.domain.plan.week.solve import solve
+from invelo.domain.plan.week.tasks import Extra
+from invelo.services.ladder import ladder, prescription
+from invelo.services.plan import daily_minimum, week
+from invelo.services.training import floor, live
 
 STEPS = 4.0
 """Limit of the solver, in its own units, so that the story is the same each time."""
@@ -31,22 +34,22 @@ EXTRAS = (
 )
 
 
-def plan_week(db: Session, athlete: Athlete, places: dict[str, str], moment: Moment) -> None:
+def plan_week(db: Session, athlete: AthleteRow, places: dict[str, str], moment: Moment) -> None:
     """This week, as it was planned on its Monday."""
     row = db.exec(
-        select(Ladder).where(Ladder.athlete_id == athlete.id, col(Ladder.goal) == "L-sit")
+        select(LadderRow).where(LadderRow.athlete_id == athlete.id, col(LadderRow.goal) == "L-sit")
     ).one()
-    dose.set_school(db, row, athlete, "wave", "skill", "intermediate", True, moment)
+    prescription.set_method(db, row, athlete, "wave", "skill", "intermediate", True, moment)
     days = tuple(WeekDay(day, minutes, places[name], at) for day, minutes, name, at in DAYS)
     monday = monday_of(moment.local_date)
-    wishes = StandingWishes(days, EXTRAS, begun=monday - timedelta(days=14), weeks=8)
-    week.keep_wishes(db, athlete, wishes, moment.at)
+    wishes = StandingAvailability(days, EXTRAS, begun=monday - timedelta(days=14), weeks=8)
+    week.keep_availability(db, athlete, wishes, moment.at)
     seen = week.view(db, athlete, monday, monday)
     solved = solve(seen.laid.problem, steps=STEPS)
     week.keep(db, athlete, seen, solved.plan, 0, "solved", moment, bound=solved.progress.bound)
 
 
-def train_now(db: Session, athlete: Athlete, done: int, moment: Moment, random: Random) -> None:
+def train_now(db: Session, athlete: AthleteRow, done: int, moment: Moment, random: Random) -> None:
     """A session that runs as the demo is opened: so many sets done, the next at hand."""
     row = ladder.of_athlete(db, athlete.id)[0]
     assert row.standing_id is not None  # noqa: S101  (their test placed them)
@@ -71,14 +74,14 @@ def train_now(db: Session, athlete: Athlete, done: int, moment: Moment, random: 
     live.move(db, session, state, rung.name, (done + 1, rung.sets), step, moment.at)
 
 
-def begin_daily_dose(db: Session, athlete: Athlete, moment: Moment, random: Random) -> None:
+def begin_daily_minimum(db: Session, athlete: AthleteRow, moment: Moment, random: Random) -> None:
     """A rep a day for nine days, one of them missed."""
     movement = catalogue().find_movement("counter-push-up")
     began = Moment(moment.at - timedelta(days=9), moment.zone)
-    daily = DailyDose(movement, 1, "while the kettle boils", "07:15")
-    habit.begin(db, athlete, new_id(random), daily, "", began)
+    daily = DailyMinimum(movement, 1, "while the kettle boils", "07:15")
+    daily_minimum.begin(db, athlete, new_id(random), daily, "", began)
     for _ in range(3):
-        habit.tick(db, athlete.id, new_id(random), None, True, began)
+        daily_minimum.tick(db, athlete.id, new_id(random), None, True, began)
     for back in (9, 8, 7, 6, 4, 3, 2, 1):
         day = Moment(moment.at - timedelta(days=back), moment.zone)
-        habit.tick(db, athlete.id, new_id(random), None, False, day)
+        daily_minimum.tick(db, athlete.id, new_id(random), None, False, day)

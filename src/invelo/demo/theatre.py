@@ -2,12 +2,12 @@
 
 from dataclasses import dataclass
 
-from invelo.core.catalogue import ReadyLadder, ReadyRung
-from invelo.core.dose import Level, Purpose, School
-from invelo.core.kit import Floor, Item
-from invelo.core.person import Aim, Sex
-from invelo.core.readiness import CheckId
-from invelo.core.screen import PainPlace
+from invelo.domain.athlete.person import Aim, Sex
+from invelo.domain.athlete.readiness import CheckId
+from invelo.domain.athlete.screen import PainPlace
+from invelo.domain.catalogue.catalogue import ReadyLadder, ReadyRung
+from invelo.domain.equipment.kit import Floor, KitItem
+from invelo.domain.plan.prescription import Level, Method, Purpose
 
 COACH_EMAIL = "coach@theatre.example"
 COACH_NAME = "Ilse Marn"
@@ -81,7 +81,7 @@ class CrewMember:
     level: Level
     test: tuple[int, float]
     ladder: str = TOUR_LADDER.id
-    school: School = "range"
+    school: Method = "range"
     gain: float = 1.0
     tires: float = 1.0
     skips: float = 0.08
@@ -200,32 +200,32 @@ CREW = (
     ),
 )
 
-PLACES: tuple[tuple[str, Floor, tuple[Item, ...]], ...] = (
+PLACES: tuple[tuple[str, Floor, tuple[KitItem, ...]], ...] = (
     (
         "Stage",
         "smooth",
         (
-            Item("surface", "riser 20", height=0.20),
-            Item("surface", "riser 40", height=0.40, setup_minutes=1),
-            Item("surface", "riser 60", height=0.60, setup_minutes=1),
-            Item("wall", "back wall"),
-            Item("bar", "lighting bar", height=1.05, setup_minutes=4),
-            Item("rings", "wooden rings", height=2.10, setup_minutes=5),
-            Item("load", "sandbag 2.5", kg=2.5, count=4),
-            Item("load", "sandbag 5", kg=5.0, count=3),
-            Item("load", "sandbag 10", kg=10.0, count=2),
-            Item("band", "middle"),
+            KitItem("surface", "riser 20", height=0.20),
+            KitItem("surface", "riser 40", height=0.40, setup_minutes=1),
+            KitItem("surface", "riser 60", height=0.60, setup_minutes=1),
+            KitItem("wall", "back wall"),
+            KitItem("bar", "lighting bar", height=1.05, setup_minutes=4),
+            KitItem("rings", "wooden rings", height=2.10, setup_minutes=5),
+            KitItem("load", "sandbag 2.5", kg=2.5, count=4),
+            KitItem("load", "sandbag 5", kg=5.0, count=3),
+            KitItem("load", "sandbag 10", kg=10.0, count=2),
+            KitItem("band", "middle"),
         ),
     ),
     (
         "Second truck",
         "gripping",
         (
-            Item("surface", "tailgate", height=0.90),
-            Item("surface", "crate", height=0.45, count=3),
-            Item("parallel bars", "scaffold ladder on crates", height=0.95, home_made=True),
-            Item("band", "narrow"),
-            Item("bag", "prop bag", kg=15.0),
+            KitItem("surface", "tailgate", height=0.90),
+            KitItem("surface", "crate", height=0.45, count=3),
+            KitItem("parallel bars", "scaffold ladder on crates", height=0.95, home_made=True),
+            KitItem("band", "narrow"),
+            KitItem("bag", "prop bag", kg=15.0),
         ),
     ),
 )

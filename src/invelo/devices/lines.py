@@ -7,20 +7,20 @@ from typing import Annotated, Literal, TypeVar
 
 from pydantic import BaseModel, ConfigDict, Field, TypeAdapter, ValidationError
 
-from invelo.core.errors import InputError
-from invelo.core.scale import Unit
+from invelo.domain.equipment.load_cell import Unit
+from invelo.domain.errors import InputError
 
 LONGEST_LINE = 1024
 """Characters; a longer line is a fault, not a reading."""
 
 
-class Line(BaseModel):
+class ProtocolLine(BaseModel):
     """One line of a device's protocol."""
 
     model_config = ConfigDict(frozen=True, allow_inf_nan=False)
 
 
-class Hello(Line):
+class Hello(ProtocolLine):
     """First line of a scale: what it is and the unit its samples come in."""
 
     type: Literal["hello"] = "hello"
@@ -29,7 +29,7 @@ class Hello(Line):
     simulated: bool = False
 
 
-class Sample(Line):
+class SampleLine(ProtocolLine):
     """A reading: seconds on the scale's own clock, and the value in its unit."""
 
     type: Literal["sample"] = "sample"
@@ -37,29 +37,29 @@ class Sample(Line):
     value: float
 
 
-class UnitNow(Line):
+class UnitNow(ProtocolLine):
     """The unit of the samples that follow; said when it changes."""
 
     type: Literal["unit"] = "unit"
     unit: Unit
 
 
-class Pull(Line):
+class PullLine(ProtocolLine):
     """To the stand-in only: how far its band is pulled, times its rest length; 0 lets go."""
 
     type: Literal["pull"] = "pull"
     stretch: float = Field(ge=0, le=3.5)
 
 
-class Trouble(Line):
+class Trouble(ProtocolLine):
     """To the stand-in only: fall silent, flood, or drop the link, to see what becomes of it."""
 
     type: Literal["trouble"] = "trouble"
     what: Literal["silent", "flood", "drop"]
 
 
-FromScale = Hello | Sample | UnitNow
-ToScale = UnitNow | Pull | Trouble
+FromScale = Hello | SampleLine | UnitNow
+ToScale = UnitNow | PullLine | Trouble
 
 T = TypeVar("T")
 

@@ -7,8 +7,8 @@ from typing import Annotated, Literal
 
 from pydantic import Field, TypeAdapter
 
-from invelo.core.motion.watch import JointName
-from invelo.devices.lines import Line, read, written
+from invelo.devices.lines import ProtocolLine, read, written
+from invelo.domain.training.motion.watch import JointName
 
 __all__ = [
     "Angle",
@@ -21,7 +21,7 @@ __all__ = [
 ]
 
 
-class MotionHello(Line):
+class MotionHello(ProtocolLine):
     """First line of a sensor: what it is, and the joint whose angle it tells."""
 
     type: Literal["hello"] = "hello"
@@ -30,7 +30,7 @@ class MotionHello(Line):
     simulated: bool = False
 
 
-class Angle(Line):
+class Angle(ProtocolLine):
     """A reading: seconds on the sensor's own clock, the joint's angle in degrees (180 straight),
     and how far the hips are off the line from shoulder to ankle, in degrees, + up."""
 
@@ -40,7 +40,7 @@ class Angle(Line):
     line: float | None = None
 
 
-class MotionTrouble(Line):
+class MotionTrouble(ProtocolLine):
     """To the stand-in only: fall silent, lie, or drop the link, to see what becomes of it."""
 
     type: Literal["trouble"] = "trouble"

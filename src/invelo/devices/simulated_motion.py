@@ -15,11 +15,11 @@ from random import Random
 from websockets.asyncio.server import ServerConnection, serve
 from websockets.exceptions import ConnectionClosed
 
-from invelo.core.errors import InputError
-from invelo.core.motion.stream import Sample
-from invelo.core.motion.watch import Watch
-from invelo.devices import motion_lines as lines
+from invelo.devices import motion_lines
 from invelo.devices.lines import written
+from invelo.domain.errors import InputError
+from invelo.domain.training.motion.stream import AngleSample
+from invelo.domain.training.motion.watch import Watch
 
 RATE = 50.0
 """Samples a second."""
@@ -71,7 +71,7 @@ class Mover:
     spikes: float = 0.0
     holds: float = 0.0
 
-    def samples(self) -> Iterator[Sample]:
+    def samples(self) -> Iterator[AngleSample]:
         """The whole set, as the sensor tells it."""
         step, bias, wander = 1.0 / RATE, self.random.gauss(0, 1.0), 0.0
         for number, (angle, line) in enumerate(self._truth(step)):
@@ -80,7 +80,7 @@ class Mover:
             if self.random.random() < self.spikes:
                 told = self.random.uniform(0.0, 360.0)
             hips = line + self.random.gauss(0, 1.5) if self.watch.line else None
-            yield Sample(round((number + 1) * step, 4), min(359.0, max(0.0, told)), hips)
+            yield AngleSample(round((number + 1) * step, 4), min(359.0, max(0.0, told)), hips)
 
     def _truth(self, step: float) -> Iterator[tuple[float, float]]:
         """Angle and hips off the line, sample by sample."""
@@ -163,7 +163,7 @@ async def running(mover: Mover) -> AsyncIterator[str]:
 
 
 async def _speak(link: ServerConnection, mover: Mover) -> None:
-    hello = lines.MotionHello(
+    hello = motion_lines.MotionHello(
         device="simulated motion sensor", joint=mover.watch.joint, simulated=True
     )
     await link.send(written(hello))
@@ -179,7 +179,9 @@ async def _speak(link: ServerConnection, mover: Mover) -> None:
             if "silent" in trouble:
                 continue
             angle = mover.random.uniform(0, 360) if "lie" in trouble else sample.angle
-            told = lines.Angle(at=sample.at, angle=round(angle, 2), line=_rounded(sample.line))
+            told = motion_lines.Angle(
+                at=sample.at, angle=round(angle, 2), line=_rounded(sample.line)
+            )
             await link.send(written(told))
         await link.wait_closed()
     except ConnectionClosed:
@@ -195,7 +197,7 @@ def _rounded(line: float | None) -> float | None:
 async def _listen(link: ServerConnection, trouble: list[str]) -> None:
     async for line in link:
         try:
-            told = lines.to_sensor(line)
+            told = motion_lines.to_sensor(line)
         except InputError:
             continue  # a sensor does not argue
         trouble.append(told.what)

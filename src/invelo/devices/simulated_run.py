@@ -6,7 +6,7 @@ the session by itself, so that the predicted length has something to be measured
 
 from random import Random
 
-from invelo.core.session.work import Block, Item, Session, WorkSet
+from invelo.domain.plan.session.work import Block, Item, Session, WorkSet
 
 READY = (3.0, 8.0)
 """Seconds to take up a position."""
@@ -21,7 +21,7 @@ LATE = (-3.0, 12.0)
 """Seconds by which a rest is cut short or overrun."""
 
 
-class Run:
+class SimulatedRun:
     """One run of a session, with its own whims."""
 
     def __init__(self, random: Random) -> None:
@@ -88,4 +88,4 @@ class Run:
 
 def run(session: Session, seed: int) -> float:
     """Minutes that one simulated run of a session takes."""
-    return Run(Random(seed)).session(session) / 60.0  # noqa: S311
+    return SimulatedRun(Random(seed)).session(session) / 60.0  # noqa: S311

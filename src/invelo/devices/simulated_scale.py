@@ -15,9 +15,9 @@ from random import Random
 from websockets.asyncio.server import ServerConnection, serve
 from websockets.exceptions import ConnectionClosed
 
-from invelo.core.errors import InputError
-from invelo.core.scale import PER_NEWTON, Sample, Unit
 from invelo.devices import lines
+from invelo.domain.equipment.load_cell import PER_NEWTON, ForceSample, Unit
+from invelo.domain.errors import InputError
 
 RATE = 20.0
 """Samples a second."""
@@ -65,7 +65,7 @@ class HangingScale:
         """Begin to pull to a stretch; 0 lets go."""
         self.wanted, self.held = max(1.0, stretch), 0.0
 
-    def step(self, seconds: float) -> Sample:
+    def step(self, seconds: float) -> ForceSample:
         """Let time pass; what the scale reads then, N."""
         self.at += seconds
         self.held += seconds
@@ -74,7 +74,7 @@ class HangingScale:
         force *= 1 + CREEP * math.exp(-self.held / CREEP_S)
         force *= 1 + TREMOR * math.sin(2 * math.pi * TREMOR_HZ * self.at + self.random.random())
         force += NOISE * force * self.random.gauss(0, 1)
-        return Sample(round(self.at, 4), round(force / RESOLUTION) * RESOLUTION)
+        return ForceSample(round(self.at, 4), round(force / RESOLUTION) * RESOLUTION)
 
 
 @asynccontextmanager
@@ -97,7 +97,7 @@ async def _speak(link: ServerConnection, device: HangingScale) -> None:
             read = device.step(1 / rate)
             if "silent" not in trouble:
                 value = round(read.force * PER_NEWTON[device.unit], 3)
-                await link.send(lines.written(lines.Sample(at=read.at, value=value)))
+                await link.send(lines.written(lines.SampleLine(at=read.at, value=value)))
     except ConnectionClosed:
         pass  # whoever listened has gone
     finally:
@@ -111,7 +111,7 @@ async def _listen(link: ServerConnection, device: HangingScale, trouble: list[st
         except InputError:
             continue  # a scale does not argue
         match told:
-            case lines.Pull():
+            case lines.PullLine():
                 trouble.clear()
                 device.pull(told.stretch)
             case lines.UnitNow():

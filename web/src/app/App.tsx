@@ -1,30 +1,44 @@
 import { useQuery } from "@tanstack/react-query";
 import { lazy, Suspense } from "react";
-import { Navigate, Route, Routes } from "react-router";
-import { Problem } from "../api/client";
-import { queries } from "../api/queries";
-import { Away } from "../parts/Away";
-import { SignIn } from "../places/sign-in/SignIn";
+import { Navigate, Route, Routes, useLocation } from "react-router";
+import { SignIn } from "../features/account/SignIn";
+import { Problem } from "../shared/api/client";
+import { queries } from "../shared/api/queries";
+import { Away } from "../shared/ui/Away";
 import { Shell } from "./Shell";
 import { Unbroken } from "./Unbroken";
 
-const Squad = lazy(() => import("../places/squad/Squad"));
-const Intake = lazy(() => import("../places/intake/Intake"));
-const Ladder = lazy(() => import("../places/ladder/Ladder"));
-const Bench = lazy(() => import("../places/bench/Bench"));
-const Week = lazy(() => import("../places/week/Week"));
-const Floor = lazy(() => import("../places/floor/Floor"));
-const ByHand = lazy(() => import("../places/floor/ByHand"));
-const Open = lazy(() => import("../places/phone/Open"));
-const Phone = lazy(() => import("../places/phone/Phone"));
-const Review = lazy(() => import("../places/review/Review"));
+const Squad = lazy(() => import("../features/squad/Squad"));
+const Intake = lazy(() => import("../features/intake/Intake"));
+const Ladder = lazy(() => import("../features/ladder/Ladder"));
+const Bench = lazy(() => import("../features/bench/Bench"));
+const Week = lazy(() => import("../features/plan/Week"));
+const Floor = lazy(() => import("../features/training/floor/Floor"));
+const ByHand = lazy(() => import("../features/training/floor/ByHand"));
+const Open = lazy(() => import("../features/training/phone/Open"));
+const Phone = lazy(() => import("../features/training/phone/Phone"));
+const Review = lazy(() => import("../features/review/Review"));
 
 export function App() {
   return (
     <Suspense fallback={null}>
       <Routes>
-        <Route path="/open" element={<Open />} />
-        <Route path="/phone/:athleteId?/*" element={<Phone />} />
+        <Route
+          path="/open"
+          element={
+            <Unbroken>
+              <Open />
+            </Unbroken>
+          }
+        />
+        <Route
+          path="/phone/:athleteId?/*"
+          element={
+            <Unbroken>
+              <Phone />
+            </Unbroken>
+          }
+        />
         <Route path="*" element={<Coached />} />
       </Routes>
     </Suspense>
@@ -34,12 +48,13 @@ export function App() {
 /** Everything that asks for a coach's sign-in. */
 function Coached() {
   const me = useQuery(queries.me);
+  const place = useLocation().pathname.split("/")[1];
   if (me.error instanceof Problem && me.error.status === 401) return <SignIn />;
   if (me.error) return <Away error={me.error} retry={() => me.refetch()} />;
   if (!me.data) return null;
   return (
     <Shell coach={me.data}>
-      <Unbroken>
+      <Unbroken key={place}>
         <Suspense fallback={null}>
           <Routes>
             <Route path="/squad" element={<Squad />} />

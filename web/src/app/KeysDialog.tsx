@@ -1,4 +1,4 @@
-import { Dialog } from "../parts/Dialog";
+import { Dialog } from "../shared/ui/Dialog";
 import { useKeysOn } from "./keys";
 import { PLACES, type Place } from "./places";
 

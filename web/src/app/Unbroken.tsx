@@ -1,6 +1,6 @@
 import { Component, type ReactNode } from "react";
-import { AWAY } from "../api/client";
-import { Away } from "../parts/Away";
+import { AWAY } from "../shared/api/client";
+import { Away } from "../shared/ui/Away";
 
 interface State {
   error: Error | null;

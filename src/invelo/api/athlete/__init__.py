@@ -1,0 +1,1 @@
+"""Routes of intake: person, screen, readiness, tests, placement."""

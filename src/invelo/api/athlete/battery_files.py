@@ -1,0 +1,141 @@
+"""Tests as files: CSV out and in, with a dry run."""
+
+import json
+from datetime import UTC, datetime
+from urllib.parse import quote
+from uuid import UUID
+from zoneinfo import ZoneInfo
+
+from fastapi import APIRouter, Response
+from pydantic import Base64Bytes, Field
+
+from invelo.api.common.context import Coach, Database, Now
+from invelo.api.common.files import BadRowOut
+from invelo.api.common.problems import ERRORS
+from invelo.api.common.schemas import ResponseModel
+from invelo.db import access
+from invelo.db.codec import changes_from
+from invelo.db.moment import Moment
+from invelo.db.tables.athlete import AthleteRow
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.errors import InputError
+from invelo.domain.strict import StrictModel
+from invelo.formats import csv_table
+from invelo.formats.training import tests_csv
+from invelo.services.athlete import battery, capacity
+from invelo.services.training import retrospective_log
+
+router = APIRouter(prefix="/api/athletes/{athlete_id}", tags=["Test files"], responses=ERRORS)
+
+MOST_TESTS = 300
+"""Tests of one file: each places the athlete anew."""
+
+
+class TestFile(StrictModel):
+    """A CSV file of tests."""
+
+    content: Base64Bytes = Field(description="The file as it is, base64.")
+    matching: dict[str, str] = Field(
+        default_factory=dict,
+        description="Our column to the file's, where the names do not tell; '' leaves one out.",
+        max_length=len(tests_csv.COLUMNS.names),
+    )
+    keep: bool = Field(False, description="Write it; a dry run if left out.")
+
+
+class ReadTests(ResponseModel):
+    """What a file of tests holds, and what became of it."""
+
+    columns: list[str]
+    header: list[str]
+    matching: dict[str, str]
+    tests: int
+    bad: list[BadRowOut]
+    kept: bool
+
+
+@router.get("/tests/file", response_class=Response)
+def get_tests_file(athlete_id: UUID, coach: Coach, db: Database) -> Response:
+    """An athlete's newest tests as CSV."""
+    athlete = access.athlete(db, coach.id, athlete_id)
+    rows = []
+    for one in capacity.tests_of(db, athlete.id):
+        there = one.at.astimezone(ZoneInfo(one.zone))
+        rows.append(
+            {
+                "date": one.local_date.isoformat(),
+                "time": f"{there:%H:%M:%S}",
+                "zone": one.zone,
+                "movement": one.movement,
+                "set-up": json.dumps(one.changes, ensure_ascii=False, sort_keys=True),
+                "amount": f"{one.amount:g}",
+                "unit": catalogue().find_movement(one.movement).unit,
+                "effort": f"{one.effort:g}",
+                "side": one.side,
+            }
+        )
+    name = quote(f"Tests of {athlete.name}")
+    return Response(
+        tests_csv.written(rows).encode("utf-8-sig"),
+        media_type="text/csv; charset=utf-8",
+        headers={"Content-Disposition": f"attachment; filename*=UTF-8''{name}.csv"},
+    )
+
+
+@router.post("/tests/file")
+def read_tests(athlete_id: UUID, body: TestFile, coach: Coach, db: Database, now: Now) -> ReadTests:
+    """Read a CSV of tests. A dry run tells how its columns are matched and every row that cannot be
+    kept; nothing is written until all are right. The same file again changes nothing."""
+    athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
+    found = tests_csv.read(body.content, athlete.time_zone, body.matching)
+    if len(found.rows) > MOST_TESTS:
+        raise InputError(
+            "file", f"it holds {len(found.rows)} tests.", f"Send {MOST_TESTS} at most."
+        )
+    bad = list(found.bad)
+    ready = []
+    for one in found.rows:
+        try:
+            ready.append((_new(athlete, one), _moment(one, now)))
+        except InputError as error:
+            bad.append(csv_table.BadRow(one.row, error.field, error.problem, error.remedy))
+    bad.sort(key=lambda one: one.row)
+    if body.keep:
+        if bad:
+            first = bad[0]
+            raise InputError(
+                f"row {first.row}, {first.field}", first.problem, f"{first.remedy} Nothing is kept."
+            )
+        for test, moment in ready:
+            battery.keep_test(db, athlete, test, moment)
+    return ReadTests(
+        columns=list(tests_csv.COLUMNS.names),
+        header=list(found.header),
+        matching=found.matching,
+        tests=len(ready),
+        bad=[BadRowOut.model_validate(one) for one in bad],
+        kept=body.keep,
+    )
+
+
+def _new(athlete: AthleteRow, one: tests_csv.CsvTest) -> battery.NewTest:
+    held = one.movement.unit == "s"
+    test = battery.NewTest(
+        id=retrospective_log.row_id(
+            athlete.id, "test", one.at.astimezone(UTC), one.movement.id, one.side
+        ),
+        movement=one.movement,
+        modifiers=changes_from(one.changes),
+        reps=None if held else one.amount,
+        seconds=one.amount if held else None,
+        effort=one.effort,
+        side=one.side,
+    )
+    _ = test.amount  # refuses what cannot be tested
+    return test
+
+
+def _moment(one: tests_csv.CsvTest, now: datetime) -> Moment:
+    if one.at.astimezone(UTC) > now:
+        raise InputError("date", "it has not come yet.", "Give a day that is over.")
+    return Moment(one.at, str(one.at.tzinfo))

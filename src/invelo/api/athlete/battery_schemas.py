@@ -1,0 +1,141 @@
+"""What tests are asked and what they answer."""
+
+from datetime import date, datetime
+from typing import Literal
+from uuid import UUID
+
+from pydantic import Field
+
+from invelo.api.common.drawing import FigureOut
+from invelo.api.common.schemas import EstimateOut, Explained, ResponseModel
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.plan.prescription import Unit
+from invelo.domain.training.log import OneSide
+from invelo.formats.setups import Changes
+from invelo.services.athlete import battery
+
+
+class TestCreate(Changes):
+    """A test as it was done: reps or, of a hold, seconds."""
+
+    id: UUID = Field(description="Made by the client, so that sending it twice counts once.")
+    movement: str = Field("push-up", examples=["push-up"])
+    reps: int | None = Field(None, examples=[12])
+    seconds: float | None = Field(None, description="Of a hold, up to an hour.")
+    effort: float = 10.0
+    side: OneSide = Field("", description="Of a movement done one side at a time.")
+
+    def core(self) -> battery.NewTest:
+        """As the store keeps it."""
+        return battery.NewTest(
+            self.id,
+            catalogue().find_movement(self.movement),
+            self.modifiers(),
+            self.reps,
+            self.seconds,
+            self.effort,
+            self.side,
+        )
+
+
+class NormOut(ResponseModel):
+    """A published table beside a test."""
+
+    name: str
+    source: str
+    age: int
+    words: list[str]
+    least: list[float] = Field(description="Least amount that earns each word.")
+
+
+class TestCard(Changes):
+    """A test of the battery: how it is done, and why it is worth doing now."""
+
+    id: str
+    name: str
+    movement: str
+    family: str
+    unit: Unit
+    per_side: bool
+    how: str
+    protocol: str
+    stop: list[str]
+    cautions: list[str]
+    figures: list[FigureOut]
+    norm: NormOut | None
+    why: str
+    expected: EstimateOut | None
+
+
+class ClosedTest(ResponseModel):
+    """A test that is closed now."""
+
+    name: str
+    why: str
+
+
+class BatteryOut(ResponseModel):
+    """What to test now, the most telling first."""
+
+    tests: list[TestCard]
+    left_out: list[ClosedTest]
+
+
+class TestDone(ResponseModel):
+    """A kept test."""
+
+    id: UUID
+    at: datetime
+    local_date: date
+    words: str
+    family: str
+    amount: float
+    unit: Unit
+    side: OneSide
+    effort: float
+    model_version: str
+    since: str = Field(description="Against the test of the same kind before it; '' if none.")
+    norm_word: str = Field(description="Where it stands among people of that age and sex.")
+
+
+class TwoSides(ResponseModel):
+    """Left against right."""
+
+    words: str
+    weaker: Literal["", "left", "right"]
+
+
+class ReadyLadderName(ResponseModel):
+    """A ready ladder by its goal."""
+
+    id: str
+    goal: str
+
+
+class CapacityOut(ResponseModel):
+    """What an athlete can do in one family."""
+
+    family: str
+    measure: str = Field(description="What limits it.", examples=["hand load"])
+    unit: Unit
+    capacity: Explained
+    half_width_percent: float
+    day: date
+    tests: int = Field(description="Days of evidence it rests on.")
+    ladder_id: UUID | None
+    goal: str
+    rung: str = Field(description="The rung whose dose fits; '' while there is no ladder.")
+    rungs: str = Field(description="The rungs its range would place them on.")
+    standing: str
+    moved_why: str = Field(description="The coach's word, where they moved the athlete.")
+    ready_ladders: list[ReadyLadderName] = Field(description="To give, while there is none.")
+    sides: TwoSides | None
+    narrower: str
+
+
+class Capacities(ResponseModel):
+    """All that the tests tell."""
+
+    capacities: list[CapacityOut]
+    tests: list[TestDone]
+    model_version: str

@@ -1,0 +1,101 @@
+"""Person: what an athlete wants and has, filled in bit by bit."""
+
+from uuid import UUID
+
+from fastapi import APIRouter
+from pydantic import Field
+
+from invelo.api.common.context import Coach, Database, Now
+from invelo.api.common.problems import ERRORS
+from invelo.api.common.schemas import ResponseModel
+from invelo.db import access
+from invelo.domain.athlete import person as core
+from invelo.domain.athlete.person import Aim, Sex, Units
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.plan.prescription import Method
+from invelo.domain.strict import StrictModel
+from invelo.services.athlete import person
+
+router = APIRouter(prefix="/api", tags=["Intake"], responses=ERRORS)
+
+
+class PersonRequest(StrictModel):
+    """What an athlete tells; anything may be left out for now."""
+
+    goals: list[str] = Field(default_factory=list, max_length=20, examples=[["pull-up", "l-sit"]])
+    aim: Aim = "gain"
+    training_years: float | None = Field(None, examples=[1.5])
+    days: int | None = Field(None, description="A week, 1 to 7.")
+    minutes: int | None = Field(None, description="A day, 5 to 180.")
+    places: list[UUID] = Field(default_factory=list, max_length=20)
+    units: Units = "metric"
+    schools: list[Method] = Field(default_factory=list)
+    dislikes: list[str] = Field(default_factory=list, max_length=100)
+    sex: Sex | None = Field(None, description="For published norms only.")
+
+    def core(self) -> core.Person:
+        """As the domain reads it."""
+        return core.Person(
+            goals=tuple(self.goals),
+            aim=self.aim,
+            training_years=self.training_years,
+            days=self.days,
+            minutes=self.minutes,
+            places=tuple(str(place) for place in self.places),
+            units=self.units,
+            schools=tuple(self.schools),
+            dislikes=tuple(self.dislikes),
+            sex=self.sex,
+        )
+
+
+class PersonOut(ResponseModel):
+    """What is known of them, and what would still help."""
+
+    goals: list[str]
+    aim: Aim
+    training_years: float | None
+    days: int | None
+    minutes: int | None
+    places: list[UUID]
+    units: Units
+    schools: list[Method]
+    dislikes: list[str]
+    sex: Sex | None
+    missing: list[str]
+
+
+class SkillOut(ResponseModel):
+    """A goal to choose."""
+
+    id: str
+    name: str
+    families: list[str]
+
+
+class Skills(ResponseModel):
+    """All there are."""
+
+    skills: list[SkillOut]
+
+
+@router.get("/skills")
+def get_skills(_: Coach) -> Skills:
+    """The goals to choose from."""
+    return Skills(skills=[SkillOut.model_validate(one) for one in catalogue().skill])
+
+
+@router.get("/athletes/{athlete_id}/person")
+def get_person(athlete_id: UUID, coach: Coach, db: Database) -> PersonOut:
+    """What they have told so far."""
+    athlete = access.athlete(db, coach.id, athlete_id)
+    return PersonOut.model_validate(person.of_athlete(db, athlete.id))
+
+
+@router.put("/athletes/{athlete_id}/person")
+def keep_person(
+    athlete_id: UUID, body: PersonRequest, coach: Coach, db: Database, now: Now
+) -> PersonOut:
+    """Keep what they tell, in place of what they told before."""
+    athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
+    return PersonOut.model_validate(person.keep(db, coach.id, athlete, body.core(), now))

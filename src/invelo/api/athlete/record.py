@@ -1,0 +1,122 @@
+"""What an athlete has done, as the bench reads it: tests and sets, and figures fitted to them."""
+
+from datetime import date
+from typing import Literal
+from uuid import UUID
+
+from fastapi import APIRouter
+from pydantic import Field
+
+from invelo.api.common.context import Coach, Database
+from invelo.api.common.problems import ERRORS
+from invelo.api.common.schemas import Explained, ResponseModel
+from invelo.db import access
+from invelo.domain.bench.comparison import LeverageTask
+from invelo.domain.errors import InputError
+from invelo.domain.strength.capacity import Evidence, groups_of
+from invelo.domain.strength.personal import Observed, fit
+from invelo.domain.strength.reps import Capacity
+from invelo.formats.setups import SetUpRequest
+from invelo.services.ladder import ladder
+
+router = APIRouter(prefix="/api", tags=["Bench"], responses=ERRORS)
+
+NEWEST = 12
+"""Entries of a record that are sent."""
+
+
+class RecordEntry(ResponseModel):
+    """A test or a set that says something of capacity."""
+
+    day: date
+    kind: Literal["test", "set"]
+    setup: SetUpRequest
+    words: str = Field(description="The set-up as it is called.")
+    reps: float | None
+    seconds: float | None
+    effort: float
+    capacity: Explained
+
+
+class Record(ResponseModel):
+    """The newest evidence of a ladder's family, newest first."""
+
+    entries: list[RecordEntry]
+
+
+class Personal(ResponseModel):
+    """A person's own figures, fitted to their sets; none while there are too few."""
+
+    sets: int
+    first: date | None
+    last: date | None
+    capacity: Explained | None
+    growth: Explained | None
+    g: Explained | None
+    endurance: Explained | None
+    why_not: str
+
+
+@router.get("/ladders/{ladder_id}/record")
+def get_record(ladder_id: UUID, coach: Coach, db: Database) -> Record:
+    """What the athlete has done in the ladder's family."""
+    known = ladder.known(db, access.ladder(db, coach.id, ladder_id))
+    newest = sorted(known, key=lambda one: (one.day, one.kind == "test"), reverse=True)
+    return Record(entries=[_entry(one) for one in newest[:NEWEST]])
+
+
+@router.get("/ladders/{ladder_id}/personal")
+def get_personal(ladder_id: UUID, coach: Coach, db: Database) -> Personal:
+    """The athlete's own capacity, growth, g and endurance, with how many sets they rest on."""
+    known = ladder.known(db, access.ladder(db, coach.id, ladder_id))
+    lanes = groups_of(tuple(one for one in known if isinstance(one.known.capacity, Capacity)))
+    most = max(lanes.values(), key=len, default=())  # figures of two measures do not mix
+    observed = tuple(
+        Observed.of(one.day, capacity.result)
+        for one in most
+        if isinstance(capacity := one.known.capacity, Capacity)
+    )
+    if not observed:
+        return _none(0, "Figures of their own are fitted to reps; this ladder is of holds.")
+    try:
+        found = fit(observed, most[0].load.unit)
+    except InputError as error:
+        return _none(len(observed), f"{error.problem} {error.remedy}")
+    return Personal(
+        sets=found.sets,
+        first=found.first,
+        last=found.last,
+        capacity=Explained.model_validate(found.capacity),
+        growth=Explained.model_validate(found.growth),
+        g=Explained.model_validate(found.g),
+        endurance=Explained.model_validate(found.endurance),
+        why_not="",
+    )
+
+
+def _none(sets: int, why_not: str) -> Personal:
+    return Personal(
+        sets=sets,
+        first=None,
+        last=None,
+        capacity=None,
+        growth=None,
+        g=None,
+        endurance=None,
+        why_not=why_not,
+    )
+
+
+def _entry(one: Evidence) -> RecordEntry:
+    done = one.known.done
+    setup = SetUpRequest.from_core(one.load.setup, done.tempo)
+    return RecordEntry(
+        day=one.day,
+        kind=one.kind,
+        setup=setup,
+        words=LeverageTask(setup.movement, setup.changes()).words,
+        reps=done.reps,
+        seconds=done.seconds,
+        effort=done.effort,
+        capacity=Explained.model_validate(one.greatest),
+    )

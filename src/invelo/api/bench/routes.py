@@ -1,0 +1,286 @@
+"""Bench: what a set-up asks, two side by side, and what would make them equal."""
+
+from functools import cache
+from uuid import UUID
+
+from fastapi import APIRouter
+
+from invelo.api.bench.schemas import (
+    AdjustableOut,
+    AlongRep,
+    BandAnswer,
+    BandAnswers,
+    BandPuzzle,
+    Bench,
+    DerivationRequest,
+    DoneAt,
+    FormOf,
+    Forms,
+    KeptSetUp,
+    LoadPuzzle,
+    ParameterOf,
+    Piece,
+    Pieces,
+    Preset,
+    Puzzle,
+    ReadingOf,
+    Sheet,
+    SolutionOut,
+)
+from invelo.api.common.context import Coach, Database, Now, moment_for
+from invelo.api.common.drawing import FigureOut
+from invelo.api.common.problems import ERRORS
+from invelo.api.common.schemas import EstimateOut, Explained, RungName
+from invelo.db import access
+from invelo.domain import MODEL_VERSION, estimate
+from invelo.domain.bench import comparison
+from invelo.domain.biomechanics.adjustable import adjustables
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.biomechanics.figure import figures
+from invelo.domain.biomechanics.posture.form import Form, form, forms
+from invelo.domain.biomechanics.reading import Reading, reading
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.equipment.loads import pick
+from invelo.domain.errors import InputError
+from invelo.domain.ladder.rung import Rung
+from invelo.domain.ladder.workshop import Node
+from invelo.domain.plan.prescription import range_criterion, range_prescription
+from invelo.domain.strength.predict import Known, alike
+from invelo.domain.strength.tempo import Tempo
+from invelo.formats.setups import SetUpRequest
+from invelo.services.equipment import bands
+from invelo.services.ladder import workshop
+
+router = APIRouter(prefix="/api", tags=["Bench"], responses=ERRORS)
+
+
+@router.get("/bench/forms")
+def get_forms(coach: Coach) -> Forms:
+    """Every family's posture, with what may be changed about it."""
+    return Forms(forms=list(_forms()))
+
+
+@router.post("/bench")
+def read_bench(body: Sheet, coach: Coach) -> Bench:
+    """What one or two set-ups ask of a body, and how they compare."""
+    whose = body.body.core()
+    known, known_why_not = _known(whose, body.done)
+    one = _reading(whose, body.one, known, known_why_not)
+    other = _second(whose, body.other, known, known_why_not) if body.other else None
+    ratio, why_not = _ratio(whose, body.one, body.other)
+    return Bench(
+        one=one,
+        other=other,
+        ratio=EstimateOut.model_validate(ratio) if ratio else None,
+        ratio_why_not=why_not,
+        done=_task(body.done.setup).words if body.done else "",
+        model_version=MODEL_VERSION,
+    )
+
+
+@router.post("/bench/account")
+def account(body: DerivationRequest, coach: Coach) -> Explained:
+    """How a figure of the sheet came about."""
+    return Explained.model_validate(_figure(body))
+
+
+@router.post("/bench/solution")
+def solve(body: Puzzle, coach: Coach) -> SolutionOut:
+    """Where one dial meets the aim."""
+    whose, task, aim = body.body.core(), _task(body.task), body.aim
+    if aim.model is not None:
+        found = comparison.as_hard_as(
+            whose, task, body.dial, _task(aim.model), aim.step_percent / 100
+        )
+    elif aim.count is not None and body.done is not None:
+        found = comparison.for_count(Known(whose, body.done.core()), task, body.dial, aim.count)
+    else:
+        raise InputError(
+            "aim",
+            "there is nothing to aim at.",
+            "Give a set-up to equal, or a count with what was done.",
+        )
+    return SolutionOut(
+        dial=found.dial.name,
+        label=found.dial.label,
+        unit=found.dial.unit,
+        now=found.now,
+        to=Explained.model_validate(found.to) if found.to else None,
+        setup=_travels(found.task) if found.task else None,
+        why_not=found.why_not,
+    )
+
+
+@router.post("/bench/bands")
+def which_band(body: BandPuzzle, coach: Coach, db: Database) -> BandAnswers:
+    """Which of the coach's bands is enough, and how high it must hang."""
+    known = Known(body.body.core(), body.done.core())
+    task = _task(body.task)
+    curves = ((row.name, bands.curve(row)) for row in bands.of_account(db, coach.id))
+    found = comparison.bands_for(known, task, body.count, comparison.both_ways(curves), body.at)
+    return BandAnswers(
+        help=Explained.model_validate(comparison.least_help(known, task, body.count)),
+        bands=[
+            BandAnswer(
+                name=one.name,
+                anchor=Explained.model_validate(one.anchor) if one.anchor else None,
+                pull=Explained.model_validate(one.pull) if one.pull else None,
+                stretch=one.stretch,
+                expected=Explained.model_validate(one.expected) if one.expected else None,
+                setup=_travels(one.task) if one.task else None,
+                why_not=one.why_not,
+            )
+            for one in found
+        ],
+    )
+
+
+@router.post("/bench/pieces")
+def make_load(body: LoadPuzzle, coach: Coach) -> Pieces:
+    """Which things make a load, in the fewest pieces."""
+    things = tuple(one.core() for one in body.things)
+    found = pick(things, body.target_kg, body.tolerance_kg, body.limit_kg)
+    return Pieces(
+        pieces=[Piece(name=thing.name, count=n, kg=thing.kg) for thing, n in found.pieces],
+        kg=found.kg,
+        off_kg=found.off,
+    )
+
+
+@router.post("/ladders/{ladder_id}/set-ups", status_code=201)
+def keep_set_up(ladder_id: UUID, body: KeptSetUp, coach: Coach, db: Database, now: Now) -> RungName:
+    """Keep a set-up as a rung, where its demand belongs."""
+    row = access.ladder(db, coach.id, ladder_id, roles=access.WRITE)
+    athlete = access.athlete(db, coach.id, row.athlete_id)
+    movement = catalogue().movement_of(body.setup.movement, row.family)
+    dose = range_prescription(row.purpose, row.level, movement.unit)  # type: ignore[arg-type]
+    rung = Rung(body.name.strip(), movement, body.setup.changes(), dose, range_criterion(dose))
+    moment = moment_for(athlete, now)
+    kept = workshop.add_where_it_belongs(db, row, athlete, Node(body.id, rung), moment)
+    return RungName.model_validate(kept)
+
+
+@cache
+def _forms() -> tuple[FormOf, ...]:
+    return tuple(_form(one) for one in forms().values() if not one.pose)
+
+
+def _form(one: Form) -> FormOf:
+    return FormOf(
+        id=one.id,
+        name=one.name,
+        family=one.family,
+        counted=one.counted,
+        measure=one.limiting,
+        ends=list(one.ends),
+        parameters=[ParameterOf.model_validate(each) for each in one.parameter],
+        dials=[AdjustableOut.model_validate(each) for each in adjustables(one)],
+        presets=[Preset(name=name, values=values) for name, values in one.preset.items()],
+        loads=list(one.loads),
+        says=one.says,
+        caution=one.caution,
+        keeps=list(catalogue().families_with(one.id)),
+        compares=[other.id for other in forms().values() if alike(one, other)],
+    )
+
+
+def _task(setup: SetUpRequest) -> comparison.LeverageTask:
+    form(setup.movement)
+    return comparison.LeverageTask(setup.movement, setup.changes())
+
+
+def _travels(task: comparison.LeverageTask) -> SetUpRequest:
+    return SetUpRequest.from_core(task.setup, task.changes.tempo)
+
+
+def _known(body: Body, done: DoneAt | None) -> tuple[Known | None, str]:
+    """What was done as capacity, or why it says nothing."""
+    if done is None:
+        return None, "Say what was done, in reps or seconds."
+    try:
+        known = Known(body, done.core())
+        known.greatest  # noqa: B018  (a count out of range is told here)
+    except InputError as error:
+        raise InputError(f"done, {error.field}", error.problem, error.remedy) from error
+    return known, ""
+
+
+def _second(body: Body, setup: SetUpRequest, known: Known | None, why_not: str) -> ReadingOf:
+    try:
+        return _reading(body, setup, known, why_not)
+    except InputError as error:
+        raise InputError(f"second set-up, {error.field}", error.problem, error.remedy) from error
+
+
+def _reading(body: Body, setup: SetUpRequest, known: Known | None, why_not: str) -> ReadingOf:
+    read = reading(body, setup.core())
+    tempo = Tempo.parse(setup.tempo)
+    expected: estimate.Estimate | None = None
+    if known is not None:
+        try:
+            expected = known.expected(read, tempo)
+        except InputError as error:
+            why_not = error.problem
+    return ReadingOf(
+        movement=read.setup.movement,
+        words=_task(setup).words,
+        measure=read.measure,
+        demand=EstimateOut.model_validate(read.demand),
+        share=EstimateOut.model_validate(read.share),
+        along=[AlongRep.model_validate(one) for one in read.along],
+        peak_depth=read.peak.depth,
+        rises=read.rises,
+        work=EstimateOut.model_validate(read.work),
+        rep_time_s=tempo.rep_time,
+        overhang=EstimateOut.model_validate(read.overhang),
+        torques={name: EstimateOut.model_validate(one) for name, one in read.torques.items()},
+        forces={name: EstimateOut.model_validate(one) for name, one in read.forces.items()},
+        expected=EstimateOut.model_validate(expected) if expected else None,
+        expected_why_not="" if expected else why_not,
+        figures=[FigureOut.model_validate(one) for one in figures(read)],
+    )
+
+
+def _ratio(
+    body: Body, one: SetUpRequest, other: SetUpRequest | None
+) -> tuple[estimate.Estimate | None, str]:
+    if other is None:
+        return None, ""
+    try:
+        return comparison.against(body, _task(one), _task(other)), ""
+    except InputError as error:
+        return None, error.problem
+
+
+def _figure(asked: DerivationRequest) -> estimate.Estimate:
+    body = asked.body.core()
+    known, _ = _known(body, asked.done)
+    if asked.which == "ratio" and asked.other is not None:
+        return comparison.against(body, _task(asked.one), _task(asked.other))
+    if asked.which == "capacity" and known is not None:
+        return known.greatest
+    setup = asked.other if asked.which == "other" else asked.one
+    if setup is None:
+        raise InputError("which", "there is no second set-up.", "Ask for the first.")
+    read = reading(body, setup.core())
+    if asked.figure == "expected" and known is not None:
+        return known.expected(read, Tempo.parse(setup.tempo))
+    return _of(read, asked.figure)
+
+
+def _of(read: Reading, name: str) -> estimate.Estimate:
+    kind, _, part = name.partition(".")
+    plain: dict[str, estimate.Estimate] = {
+        "demand": read.demand,
+        "share": read.share,
+        "work": read.work,
+        "overhang": read.overhang,
+        "start": read.at_start,
+        "peak": read.peak.demand,
+        "end": read.at_end,
+    }
+    parts = {"torque": read.torques, "force": read.forces}.get(kind, {})
+    found = plain.get(name) or parts.get(part)
+    if found is None:
+        raise InputError("figure", f"“{name}” is not on the sheet.", "Use one that is shown.")
+    return found

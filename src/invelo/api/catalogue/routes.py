@@ -1,0 +1,199 @@
+"""The catalogue: movements to find, ready ladders to give, tests to do."""
+
+from typing import Annotated
+from uuid import UUID
+
+from fastapi import APIRouter, Query
+from pydantic import Field
+
+from invelo.api.common.context import Coach, Database
+from invelo.api.common.drawing import FigureOut
+from invelo.api.common.problems import ERRORS
+from invelo.api.common.schemas import Explained, ResponseModel
+from invelo.api.ladder.schemas import FaultAtRungOut, ends_of, faults_of
+from invelo.db import access
+from invelo.db.codec import body_of
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.biomechanics.figure import figure
+from invelo.domain.biomechanics.reading import reading
+from invelo.domain.catalogue.catalogue import CATALOGUE_VERSION, catalogue
+from invelo.domain.catalogue.movement import RESTS, STRESS, Modifiers
+from invelo.domain.catalogue.movement import Movement as CoreMovement
+from invelo.domain.plan.prescription import Unit
+from invelo.formats.setups import Changes
+from invelo.services.athlete import capacity
+
+router = APIRouter(prefix="/api", tags=["Catalogue"], responses=ERRORS)
+
+REFERENCE = Body(75.0, 1.75)
+"""The body a movement is told for where nobody is picked."""
+
+
+class MovementOut(ResponseModel):
+    """A movement of the catalogue."""
+
+    id: str
+    name: str
+    also: list[str]
+    family: str
+    form: str = Field(description="Of the bench's forms.")
+    form_name: str
+    unit: Unit
+    counted: str
+    effort_only: bool
+    muscles: list[str] = Field(description="Regions that work, the most first.")
+    kit: list[str] = Field(description="Any one of these is needed.")
+    values: dict[str, float]
+
+
+class FamilyOut(ResponseModel):
+    """Movements that train one pattern."""
+
+    name: str
+    about: str
+
+
+class ReadyLadderOut(ResponseModel):
+    """A ladder to copy to an athlete."""
+
+    id: str = Field(examples=["push-up"])
+    goal: str
+    family: str
+    household: bool
+    rungs: list[str]
+
+
+class CatalogueTest(Changes):
+    """A test: a set-up done to the end."""
+
+    id: str
+    name: str
+    movement: str
+    family: str
+    unit: Unit
+    how: str
+
+
+class CatalogueOut(ResponseModel):
+    """What the product knows by name."""
+
+    version: str
+    families: list[FamilyOut]
+    movements: list[MovementOut]
+    ladders: list[ReadyLadderOut]
+    tests: list[CatalogueTest]
+
+
+class Region(ResponseModel):
+    """How much a region works."""
+
+    name: str
+    share: int = Field(description="% of the work.")
+    prime: bool
+
+
+class MovementSheet(MovementOut):
+    """Everything about a movement, drawn at both ends of the rep."""
+
+    regions: list[Region]
+    cues: list[str]
+    faults: list[FaultAtRungOut]
+    cautions: list[str]
+    depth: list[str] = Field(description="The least and the most.")
+    stress: list[str]
+    rest_s: int
+    says: str = Field(description="What to know of the model's limits here.")
+    demand: Explained | None
+    measure_words: str
+    whose: str
+    figures: list[FigureOut]
+
+
+@router.get("/catalogue")
+def get_catalogue(_: Coach) -> CatalogueOut:
+    """Movements by family, ready ladders and tests."""
+    known = catalogue()
+    return CatalogueOut(
+        version=CATALOGUE_VERSION,
+        families=[FamilyOut.model_validate(one) for one in known.family],
+        movements=[MovementOut(**_fields(one)) for one in known.movement],
+        ladders=[
+            ReadyLadderOut(
+                id=one.id,
+                goal=one.goal,
+                family=one.family,
+                household=one.household,
+                rungs=[r.name for r in one.rungs],
+            )
+            for one in known.ladder
+        ],
+        tests=[
+            CatalogueTest(
+                id=one.id,
+                name=one.name,
+                movement=one.movement,
+                **Changes.of(one.modifiers()),
+                family=one.of.family,
+                unit=one.of.unit,
+                how=one.how,
+            )
+            for one in known.test
+        ],
+    )
+
+
+@router.get("/movements/{movement_id}")
+def get_movement(
+    movement_id: str,
+    coach: Coach,
+    db: Database,
+    athlete_id: Annotated[
+        UUID | None, Query(description="For whose body; an average one if left out.")
+    ] = None,
+) -> MovementSheet:
+    """A movement's sheet: its figure at both ends of the rep, what works, cues, faults."""
+    movement = catalogue().find_movement(movement_id)
+    body, whose = REFERENCE, f"a body of {REFERENCE.mass:g} kg and {REFERENCE.stature:g} m"
+    if athlete_id is not None:
+        athlete = access.athlete(db, coach.id, athlete_id)
+        body, whose = body_of(capacity.measures(db, athlete.id)[-1]), athlete.name
+    read = reading(body, movement.own(Modifiers()).setup(movement))
+    places = {"start": 0, "end": len(read.depths) - 1}
+    worked = {**movement.prime, **movement.helping}
+    return MovementSheet(
+        **_fields(movement),
+        regions=[
+            Region(name=name, share=worked[name], prime=name in movement.prime)
+            for name in movement.muscles
+        ],
+        cues=list(movement.cues),
+        faults=faults_of(movement),
+        cautions=list(movement.cautions),
+        depth=list(movement.depth),
+        stress=[f"{joint}: {STRESS[much]}" for joint, much in movement.stress.items()],
+        rest_s=RESTS[movement.rest],
+        says=movement.posture.says,
+        demand=None if movement.effort_only else Explained.model_validate(read.demand),
+        measure_words=read.measure,
+        whose=whose,
+        figures=[
+            FigureOut.model_validate(figure(read, places[end])) for end in ends_of(movement.posture)
+        ],
+    )
+
+
+def _fields(one: CoreMovement) -> dict[str, object]:
+    return {
+        "id": one.id,
+        "name": one.name,
+        "also": list(one.also),
+        "family": one.family,
+        "form": one.form,
+        "form_name": one.posture.name,
+        "unit": one.unit,
+        "counted": one.counted,
+        "effort_only": one.effort_only,
+        "muscles": list(one.muscles),
+        "kit": list(one.kit),
+        "values": dict(one.values),
+    }

@@ -1,0 +1,1 @@
+"""What every route shares: context, problems, security, schemas of more than one part."""

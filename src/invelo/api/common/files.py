@@ -1,0 +1,36 @@
+"""Answers that are files."""
+
+from typing import Literal
+from urllib.parse import quote
+
+from fastapi import Response
+from pydantic import Field
+
+from invelo.api.common.schemas import ResponseModel
+
+Paper = Literal["a4", "letter"]
+
+
+MEDIA: dict[str, str] = {
+    "pdf": "application/pdf",
+    "md": "text/markdown; charset=utf-8",
+    "ics": "text/calendar; charset=utf-8",
+}
+
+
+def file_answer(content: bytes | str, kind: str, name: str) -> Response:
+    """A file to keep, by its kind and name."""
+    return Response(
+        content,
+        media_type=MEDIA[kind],
+        headers={"Content-Disposition": f"attachment; filename*=UTF-8''{quote(name)}.{kind}"},
+    )
+
+
+class BadRowOut(ResponseModel):
+    """A row that cannot be kept."""
+
+    row: int = Field(description="Counted as a spreadsheet does, the header being 1.")
+    field: str
+    problem: str
+    remedy: str

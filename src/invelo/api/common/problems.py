@@ -1,0 +1,205 @@
+"""Errors as RFC 9457 problem documents that name field, problem and remedy."""
+
+from collections.abc import Sequence
+from typing import Any
+
+import structlog
+from fastapi import FastAPI, Request
+from fastapi.exceptions import RequestValidationError
+from fastapi.responses import JSONResponse
+from pydantic import BaseModel, Field
+from sqlalchemy.exc import DBAPIError, InterfaceError, OperationalError
+from starlette.exceptions import HTTPException
+
+from invelo.api.common.request_id import HEADER, request_id
+from invelo.db.errors import ConflictError, MissingError, RefusedError, ThrottledError
+from invelo.domain.errors import InputError
+
+log = structlog.get_logger()
+
+
+PROBLEM_JSON = "application/problem+json"
+
+
+class FieldProblem(BaseModel):
+    """What is wrong with one field, and what would put it right."""
+
+    field: str = Field(examples=["mass"])
+    problem: str = Field(examples=["900 kg is out of range."])
+    remedy: str = Field(examples=["Give a value from 20 to 300 kg."])
+
+
+class ProblemDocument(BaseModel):
+    """An RFC 9457 problem document."""
+
+    type: str = "about:blank"
+    title: str = Field(examples=["Some values cannot be used"])
+    status: int = Field(examples=[422])
+    request_id: str = Field(
+        "", description="As the service's log names it.", examples=["5f0c2a9d417b"]
+    )
+    errors: list[FieldProblem]
+
+
+ERRORS: dict[int | str, dict[str, Any]] = {
+    401: {"model": ProblemDocument, "description": "Nobody is signed in."},
+    404: {"model": ProblemDocument, "description": "There is no such thing among the coach's own."},
+    409: {"model": ProblemDocument, "description": "It goes against what is already kept."},
+    422: {"model": ProblemDocument, "description": "A value cannot be used; nothing was written."},
+    503: {"model": ProblemDocument, "description": "The database does not answer."},
+}
+"""What any route may answer besides its success."""
+
+
+def problem(
+    status: int, title: str, *errors: FieldProblem, headers: dict[str, str] | None = None
+) -> JSONResponse:
+    """A problem document as a response."""
+    body = ProblemDocument(title=title, status=status, request_id=request_id(), errors=list(errors))
+    return JSONResponse(body.model_dump(), status, headers=headers, media_type=PROBLEM_JSON)
+
+
+def document_problems(document: dict[str, Any]) -> dict[str, Any]:
+    """An OpenAPI document that says of every problem with what media type it is answered."""
+    for methods in document["paths"].values():
+        for operation in methods.values():
+            for response in operation["responses"].values():
+                for told in list(response.get("content", {}).values()):
+                    if (
+                        told.get("schema", {})
+                        .get("$ref", "")
+                        .endswith(f"/{ProblemDocument.__name__}")
+                    ):
+                        response["content"] = {PROBLEM_JSON: told}
+    return document
+
+
+def sign_in_needed() -> JSONResponse:
+    """The answer to whoever is not signed in."""
+    return problem(
+        401,
+        "Sign in first",
+        FieldProblem(field="session", problem="nobody is signed in.", remedy="Sign in."),
+    )
+
+
+def link_ended(state: str) -> JSONResponse:
+    """The answer to whoever comes by a link that works no more."""
+    told = {"revoked": "your coach has ended it.", "expired": "its time has run out."}[state]
+    return problem(
+        401,
+        "This link has ended",
+        FieldProblem(
+            field="link",
+            problem=told,
+            remedy="Ask your coach for a new one; what you logged is kept on this device.",
+        ),
+    )
+
+
+REMEDIES = {
+    "missing": "Send it.",
+    "json_invalid": "Send a JSON body, with Content-Type: application/json.",
+    "model_attributes_type": "Send a JSON object, with Content-Type: application/json.",
+    "extra_forbidden": "Leave it out, or check its spelling.",
+    "uuid_parsing": "Send a UUID.",
+    "finite_number": "Send a plain number.",
+}
+
+
+def _remedy(error: dict[str, Any]) -> str:
+    kind, context = error["type"], error.get("ctx", {})
+    if kind in REMEDIES:
+        return REMEDIES[kind]
+    limits = {"ge": "at least", "gt": "more than", "le": "at most", "lt": "less than"}
+    for name, words in limits.items():
+        if name in context:
+            return f"Give {words} {context[name]}."
+    if "expected" in context:
+        return f"Use {context['expected']}."
+    if "min_length" in context:
+        return f"Use at least {context['min_length']} characters."
+    if "max_length" in context:
+        return f"Use at most {context['max_length']} characters."
+    if kind.startswith(("datetime", "timezone")):
+        return "Send an ISO 8601 time with its offset, such as 2026-03-02T18:30:00+01:00."
+    if kind.startswith(("int", "float")):
+        return "Send a number."
+    return "Mend it and send again."
+
+
+def _fields(errors: Sequence[Any]) -> list[FieldProblem]:
+    found = []
+    for error in errors:
+        broken = error["type"] == "json_invalid"
+        where = [] if broken else [str(part) for part in error["loc"] if part != "body"]
+        message = "it is not JSON." if broken else f"{error['msg'].rstrip('.')}."
+        found.append(
+            FieldProblem(field=".".join(where) or "body", problem=message, remedy=_remedy(error))
+        )
+    return found
+
+
+def _of(error: InputError | RefusedError) -> FieldProblem:
+    return FieldProblem(field=error.field, problem=error.problem, remedy=error.remedy)
+
+
+def install(app: FastAPI) -> None:
+    """Turn every error the service knows into a problem document."""
+
+    @app.exception_handler(RequestValidationError)
+    async def invalid(_: Request, error: RequestValidationError) -> JSONResponse:
+        return problem(422, "Some values cannot be used", *_fields(error.errors()))
+
+    @app.exception_handler(InputError)
+    async def refused_by_core(_: Request, error: InputError) -> JSONResponse:
+        return problem(422, "Some values cannot be used", _of(error))
+
+    @app.exception_handler(MissingError)
+    async def missing(_: Request, error: MissingError) -> JSONResponse:
+        return problem(404, "Not found", _of(error))
+
+    @app.exception_handler(ConflictError)
+    async def conflict(_: Request, error: ConflictError) -> JSONResponse:
+        return problem(409, "This goes against what is kept", _of(error))
+
+    @app.exception_handler(ThrottledError)
+    async def throttled(_: Request, error: ThrottledError) -> JSONResponse:
+        headers = {"Retry-After": str(error.seconds)}
+        return problem(429, "Too many tries", _of(error), headers=headers)
+
+    @app.exception_handler(HTTPException)
+    async def plain(_: Request, error: HTTPException) -> JSONResponse:
+        told = FieldProblem(
+            field="address", problem=f"{error.detail}.", remedy="See /api/openapi.json."
+        )
+        return problem(error.status_code, str(error.detail), told)
+
+    @app.exception_handler(Exception)
+    async def unforeseen(_: Request, __: Exception) -> JSONResponse:
+        told = FieldProblem(
+            field="service",
+            problem="it failed in a way that nobody foresaw; nothing was written.",
+            remedy="Try again, and tell whoever runs the service the name of this request.",
+        )
+        headers = {HEADER: request_id()}  # what names answers stands further in
+        return problem(500, "Something went wrong", told, headers=headers)
+
+    @app.exception_handler(DBAPIError)
+    async def database(request: Request, error: DBAPIError) -> JSONResponse:
+        lost = isinstance(error, OperationalError | InterfaceError) or error.connection_invalidated
+        # The statement's parameters hold people's data: only the kind of error is logged.
+        log.error("database", kind=type(error.orig).__name__, path=request.url.path)
+        if lost:
+            told = FieldProblem(
+                field="database",
+                problem="it does not answer; nothing was written.",
+                remedy="Try again in a moment; the service finds it by itself when it is back.",
+            )
+            return problem(503, "The record store is away", told, headers={"Retry-After": "5"})
+        told = FieldProblem(
+            field="body",
+            problem="the database refused it; nothing was written.",
+            remedy="Load the sheet anew and try again.",
+        )
+        return problem(409, "This goes against what is kept", told)

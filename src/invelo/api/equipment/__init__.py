@@ -1,0 +1,1 @@
+"""Routes of places, kit, bands and the load cell."""

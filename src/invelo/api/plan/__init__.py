@@ -1,0 +1,1 @@
+"""Routes of weeks, sessions and the daily minimum."""

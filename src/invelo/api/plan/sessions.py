@@ -1,0 +1,267 @@
+"""Sessions: to start from, for one or for a group, and a day adapted to what it allows."""
+
+from datetime import date
+from typing import Annotated, Literal
+from uuid import UUID
+
+from fastapi import APIRouter, Query, Response
+from pydantic import Field
+
+from invelo.api.common.context import Coach, Database, Now, moment_for
+from invelo.api.common.problems import ERRORS
+from invelo.api.common.schemas import ResponseModel
+from invelo.api.plan.session_schemas import AdaptedSheet, SessionSheet, adapted_of, sheet_of
+from invelo.db import access
+from invelo.domain.catalogue.movement import StressedJoint
+from invelo.domain.equipment.kit import Kind
+from invelo.domain.plan.prescription import Purpose
+from invelo.domain.plan.session import builder, fit, template
+from invelo.domain.plan.session.adapt import Today, adapt
+from invelo.domain.plan.session.work import Format
+from invelo.domain.plan.week.availability import monday_of
+from invelo.domain.strict import StrictModel
+from invelo.services.plan import sessions, trainee, week
+
+router = APIRouter(prefix="/api", tags=["Sessions"], responses=ERRORS)
+
+
+class SlotOf(StrictModel):
+    """A place in a session to start from."""
+
+    family: str = Field(max_length=80)
+    movements: list[str] = Field(default_factory=list, max_length=10)
+    purpose: Purpose = "strength"
+    sets: int | None = Field(None, ge=1, le=12)
+
+
+class ShapeBlockOf(StrictModel):
+    """Slots done in one format."""
+
+    format: Format
+    slots: list[SlotOf] = Field(min_length=1, max_length=12)
+    rounds: int = Field(3, ge=2, le=5)
+
+
+class ReadySession(ResponseModel):
+    """A session to start from."""
+
+    id: str
+    name: str
+    kind: str
+    kit: str
+    blocks: list[ShapeBlockOf]
+
+
+class ReadySessions(ResponseModel):
+    """The ready ones, and the coach's own."""
+
+    sessions: list[ReadySession]
+
+
+class NewOwnSession(StrictModel):
+    """A session of the coach's own, to be used again."""
+
+    name: str = Field(max_length=80, examples=["After the get-out"])
+    blocks: list[ShapeBlockOf] = Field(min_length=1, max_length=20)
+
+    def core(self, shape_id: UUID) -> template.SessionTemplate:
+        """As the domain reads it."""
+        return template.SessionTemplate(
+            str(shape_id),
+            self.name,
+            "own",
+            "bar and bands",
+            tuple(
+                template.ShapeBlock(
+                    block.format,
+                    tuple(
+                        template.Slot(slot.family, tuple(slot.movements), slot.purpose, slot.sets)
+                        for slot in block.slots
+                    ),
+                    block.rounds,
+                )
+                for block in self.blocks
+            ),
+        )
+
+
+class ForGroup(StrictModel):
+    """Who does a session together."""
+
+    athletes: list[UUID] = Field(min_length=1, max_length=20)
+
+
+class OfGroup(ResponseModel):
+    """One person's part of a group session."""
+
+    athlete_id: UUID
+    athlete_name: str
+    session: SessionSheet
+
+
+class GroupSheet(ResponseModel):
+    """One session, each person on their own rung."""
+
+    name: str
+    minutes: float
+    sessions: list[OfGroup]
+
+
+class FittedOut(ResponseModel):
+    """A session cut to the minutes there are."""
+
+    session: SessionSheet
+    cuts: list[str]
+    back: list[str]
+
+
+class Sore(StrictModel):
+    """How sore a place is."""
+
+    place: StressedJoint
+    how: int = Field(ge=0, le=10)
+
+
+class Allows(StrictModel):
+    """What a day allows; what is left out is as planned."""
+
+    minutes: float | None = Field(None, examples=[20])
+    kinds: list[Kind] | None = Field(None, description="Of kit at hand; as planned if left out.")
+    sore: list[Sore] = Field(default_factory=list, max_length=8)
+    tight: list[StressedJoint] = Field(default_factory=list, max_length=8)
+    sleep: float | None = Field(None, description="Hours of the last night.")
+    effort: float | None = Field(None, description="Of what was done today already, 1–10.")
+
+    def core(self) -> Today:
+        """As the domain reads it."""
+        return Today(
+            self.minutes,
+            None if self.kinds is None else frozenset(self.kinds),
+            tuple((one.place, one.how) for one in self.sore),
+            tuple(self.tight),
+            self.sleep,
+            self.effort,
+        )
+
+
+class KeptDay(Allows):
+    """A day to be kept as adapted."""
+
+    keep: UUID | None = Field(None, description="An id to keep it under; only shown if left out.")
+
+
+class DaySession(ResponseModel):
+    """A day's session as it stands."""
+
+    day: date
+    adapted: bool
+    session: SessionSheet
+
+
+DaySource = Literal["plan", "adapted"]
+
+
+@router.get("/sessions-to-start-from")
+def get_ready_sessions(coach: Coach, db: Database) -> ReadySessions:
+    """The ready sessions and the coach's own."""
+    there = sessions.shapes(db, coach.id)
+    return ReadySessions(sessions=[ReadySession.model_validate(_plain(one)) for one in there])
+
+
+@router.put("/own-sessions/{session_id}")
+def keep_own_session(
+    session_id: UUID, body: NewOwnSession, coach: Coach, db: Database, now: Now
+) -> ReadySession:
+    """Keep a session of the coach's own. Sending it again changes nothing."""
+    row = sessions.keep_own(db, coach.id, body.core(session_id), now)
+    return ReadySession.model_validate(_plain(sessions.SHAPE.validate_python(row.document)))
+
+
+@router.delete("/own-sessions/{session_id}", status_code=204)
+def remove_own_session(session_id: UUID, coach: Coach, db: Database) -> Response:
+    """Take an own session away."""
+    sessions.remove_own(db, coach.id, session_id)
+    return Response(status_code=204)
+
+
+@router.get("/athletes/{athlete_id}/sessions/{shape_id}")
+def get_session(
+    athlete_id: UUID,
+    shape_id: str,
+    coach: Coach,
+    db: Database,
+    now: Now,
+    minutes: Annotated[float | None, Query(ge=1, le=240)] = None,
+) -> FittedOut:
+    """A session to start from, filled in for an athlete, and cut to the minutes there are."""
+    athlete = access.athlete(db, coach.id, athlete_id)
+    who = trainee.of_athlete(db, athlete, moment_for(athlete, now).local_date)
+    made = builder.session_of(sessions.find(db, coach.id, shape_id), who)
+    fitted = fit.fit(made, minutes) if minutes is not None else fit.Fitted(made, ())
+    return FittedOut(
+        session=sheet_of(fitted.session, who), cuts=list(fitted.cuts), back=list(fitted.back)
+    )
+
+
+@router.post("/group-sessions/{shape_id}")
+def group_session(
+    shape_id: str, body: ForGroup, coach: Coach, db: Database, now: Now
+) -> GroupSheet:
+    """One session for several people, each on their own rung."""
+    there = [access.athlete(db, coach.id, one) for one in dict.fromkeys(body.athletes)]
+    people = [trainee.of_athlete(db, one, moment_for(one, now).local_date) for one in there]
+    made = builder.group(sessions.find(db, coach.id, shape_id), people)
+    return GroupSheet(
+        name=made.shape.name,
+        minutes=made.minutes,
+        sessions=[
+            OfGroup(athlete_id=row.id, athlete_name=row.name, session=sheet_of(session, who))
+            for row, who, (_, session) in zip(there, people, made.sessions, strict=True)
+        ],
+    )
+
+
+@router.get("/athletes/{athlete_id}/days/{day}/session")
+def get_day(
+    athlete_id: UUID,
+    day: date,
+    coach: Coach,
+    db: Database,
+    now: Now,
+    source: Annotated[DaySource | None, Query(description="The adapted one if left out.")] = None,
+) -> DaySession:
+    """A day's session: as it was adapted, or else as it is planned."""
+    athlete = access.athlete(db, coach.id, athlete_id)
+    today = moment_for(athlete, now).local_date
+    seen = week.view(db, athlete, monday_of(day), today)
+    adapted = None if source == "plan" else sessions.adapted(db, athlete.id, day)
+    session = adapted or seen.session(day.weekday())
+    return DaySession(day=day, adapted=adapted is not None, session=sheet_of(session, seen.who))
+
+
+@router.post("/athletes/{athlete_id}/days/{day}/adapt")
+def adapt_day(
+    athlete_id: UUID, day: date, body: KeptDay, coach: Coach, db: Database, now: Now
+) -> AdaptedSheet:
+    """A day's session as the day allows it, before and after; kept if an id is given."""
+    roles = access.WRITE if body.keep else access.SEE
+    athlete = access.athlete(db, coach.id, athlete_id, roles=roles)
+    moment = moment_for(athlete, now)
+    seen = week.view(db, athlete, monday_of(day), moment.local_date)
+    allowed = body.core()
+    done = adapt(seen.session(day.weekday()), seen.who, allowed)
+    if body.keep:
+        sessions.keep_adapted(db, athlete, body.keep, day, allowed, done, moment)
+    return adapted_of(done, seen.who)
+
+
+@router.delete("/athletes/{athlete_id}/days/{day}/adapt", status_code=204)
+def drop_adapted_day(athlete_id: UUID, day: date, coach: Coach, db: Database) -> Response:
+    """Go back to the day as it was planned."""
+    athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
+    sessions.drop_adapted(db, athlete.id, day)
+    return Response(status_code=204)
+
+
+def _plain(shape: template.SessionTemplate) -> dict[str, object]:
+    return sessions.SHAPE.dump_python(shape, mode="json")  # type: ignore[no-any-return]

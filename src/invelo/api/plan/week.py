@@ -1,0 +1,332 @@
+"""Week: days as columns, solved while the coach looks on, moved by hand, kept as revisions."""
+
+from collections.abc import AsyncIterator
+from datetime import date, timedelta
+from uuid import UUID
+
+from fastapi import APIRouter, Request
+from fastapi.responses import StreamingResponse
+from pydantic import BaseModel
+
+from invelo.api.common.context import Coach, Database, Now, moment_for
+from invelo.api.common.problems import ERRORS
+from invelo.api.common.schemas import EstimateOut
+from invelo.api.plan.week_schemas import (
+    AvailabilityRequest,
+    BreachOnDays,
+    DoneSession,
+    Losses,
+    Monday,
+    PinRequest,
+    PlacedTask,
+    PlannedDay,
+    PlannedTask,
+    RegionTotal,
+    ToKeep,
+    ToSolve,
+    Trial,
+    WeekBefore,
+    WeekPlace,
+    WeekSheet,
+)
+from invelo.db import access
+from invelo.db.tables.athlete import AthleteRow
+from invelo.domain.plan.session.timeline import length
+from invelo.domain.plan.session.words import sets_words
+from invelo.domain.plan.week.advice import layoff_notice
+from invelo.domain.plan.week.availability import monday_of
+from invelo.domain.plan.week.problem import WEEKDAYS, Plan
+from invelo.domain.plan.week.progress import PlannedWeek, Progress
+from invelo.domain.plan.week.score import days_of, days_of_region, minutes_on, sets_of_regions
+from invelo.formats.plan.document import BreachOut, TermOut, breach_out, term_out
+from invelo.jobs.solving import Refused, solving
+from invelo.services.plan import look_back, sessions, week
+
+router = APIRouter(prefix="/api/athletes/{athlete_id}/week", tags=["Week"], responses=ERRORS)
+
+LOOK_BACK = 2
+
+
+class SolveProgress(BaseModel):
+    """How far a search has come."""
+
+    placed: list[PlacedTask]
+    points: int
+    bound: int
+    proof: str
+
+
+class SolveEnd(SolveProgress):
+    """What a search ended with."""
+
+    relaxed: list[str]
+    terms: list[TermOut]
+    breaches: list[BreachOut]
+
+
+class SolveRefused(BaseModel):
+    """Why there is no plan."""
+
+    field: str
+    problem: str
+    remedy: str
+
+
+@router.get("")
+def get_week(
+    athlete_id: UUID, coach: Coach, db: Database, now: Now, monday: Monday = None
+) -> WeekSheet:
+    """A week as it stands."""
+    athlete = access.athlete(db, coach.id, athlete_id)
+    today = moment_for(athlete, now).local_date
+    seen = week.view(db, athlete, monday or monday_of(today), today)
+    return _sheet(db, athlete, seen, today)
+
+
+@router.post("/trial")
+def try_week(
+    athlete_id: UUID, body: ToKeep, coach: Coach, db: Database, now: Now, monday: Monday = None
+) -> WeekSheet:
+    """A week as it would be with a coach's own moves: its score and the rules it breaks. Nothing
+    is kept."""
+    athlete = access.athlete(db, coach.id, athlete_id)
+    today = moment_for(athlete, now).local_date
+    seen = _seen(db, athlete, monday, today, body)
+    plan = _plan(body)
+    return _sheet(db, athlete, seen.with_plan(plan), today)
+
+
+@router.put("/wishes")
+def keep_wishes(
+    athlete_id: UUID,
+    body: AvailabilityRequest,
+    coach: Coach,
+    db: Database,
+    now: Now,
+    monday: Monday = None,
+) -> WeekSheet:
+    """Keep what is asked of every week, in place of what was asked before."""
+    athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
+    week.keep_availability(db, athlete, body.core(), now)
+    today = moment_for(athlete, now).local_date
+    return _sheet(db, athlete, week.view(db, athlete, monday or monday_of(today), today), today)
+
+
+@router.put("")
+def keep_week(
+    athlete_id: UUID, body: ToKeep, coach: Coach, db: Database, now: Now, monday: Monday = None
+) -> WeekSheet:
+    """Keep a plan as a new revision. A plan that breaks a rule is kept too, since the coach has the
+    last word; the answer names what it breaks."""
+    athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
+    moment = moment_for(athlete, now)
+    seen = _seen(db, athlete, monday, moment.local_date, body)
+    week.keep(db, athlete, seen, _plan(body), body.number, body.word, moment, body.bound)
+    seen = week.view(db, athlete, seen.monday, moment.local_date)
+    return _sheet(db, athlete, seen, moment.local_date)
+
+
+@router.post("/undo")
+def undo_week(
+    athlete_id: UUID, coach: Coach, db: Database, now: Now, monday: Monday = None
+) -> WeekSheet:
+    """Take up the revision before the one that stands."""
+    athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
+    today = moment_for(athlete, now).local_date
+    first = monday or monday_of(today)
+    week.undo(db, athlete, first)
+    return _sheet(db, athlete, week.view(db, athlete, first, today), today)
+
+
+class EventStream(StreamingResponse):
+    """Server-sent events."""
+
+    media_type = "text/event-stream"
+
+
+class SolveTidings(BaseModel):
+    """What the events `progress`, `solved` and `refused` carry."""
+
+    progress: SolveProgress
+    solved: SolveEnd
+    refused: SolveRefused
+
+
+@router.post("/solve", response_class=EventStream, responses={200: {"model": SolveTidings}})
+def solve_week(
+    request: Request,
+    athlete_id: UUID,
+    body: ToSolve,
+    coach: Coach,
+    db: Database,
+    now: Now,
+    monday: Monday = None,
+) -> EventStream:
+    """Solve a week, telling of every better plan and bound; closing the connection stops it. It is
+    kept only when it is put."""
+    athlete = access.athlete(db, coach.id, athlete_id)
+    today = moment_for(athlete, now).local_date
+    seen = _seen(db, athlete, monday, today, body)
+    problem, start = seen.laid.problem, seen.plan
+    stream = _events(solving(problem, start or None, body.seconds, request.app.state.solves))
+    return EventStream(stream)
+
+
+async def _events(tidings: AsyncIterator[Progress | PlannedWeek | Refused]) -> AsyncIterator[str]:
+    async for one in tidings:
+        match one:
+            case Progress():
+                yield _event("progress", SolveProgress(**_progress(one)))
+            case PlannedWeek():
+                end = SolveEnd(
+                    **_progress(one.progress),
+                    relaxed=list(one.relaxed),
+                    terms=[term_out(term) for term in one.score.terms],
+                    breaches=[breach_out(breach) for breach in one.breaches],
+                )
+                yield _event("solved", end)
+            case Refused():
+                told = SolveRefused(field=one.field, problem=one.problem, remedy=one.remedy)
+                yield _event("refused", told)
+
+
+def _event(name: str, told: BaseModel) -> str:
+    return f"event: {name}\ndata: {told.model_dump_json()}\n\n"
+
+
+def _progress(one: Progress) -> dict[str, object]:
+    placed = [PlacedTask(task=key, day=day) for key, day in sorted(one.plan)]
+    return {
+        "placed": placed,
+        "points": one.points,
+        "bound": min(one.points, one.bound),
+        "proof": one.words,
+    }
+
+
+def _plan(body: ToKeep) -> Plan:
+    return frozenset(one.core() for one in body.placed)
+
+
+def _seen(
+    db: Database, athlete: AthleteRow, monday: date | None, today: date, body: Trial
+) -> week.WeekView:
+    lost = week.SkippedDay(
+        frozenset(body.lost.days), frozenset(str(one) for one in body.lost.places)
+    )
+    pins = tuple(pin.core() for pin in body.pins)
+    return week.view(db, athlete, monday or monday_of(today), today, pins, lost)
+
+
+def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) -> WeekSheet:
+    problem, plan = seen.laid.problem, seen.plan
+    scored = seen.score
+    bound = seen.bound
+    sets = sets_of_regions(problem, plan)
+    course = seen.wishes.week(seen.monday)
+    return WeekSheet(
+        athlete_id=athlete.id,
+        athlete_name=athlete.name,
+        time_zone=athlete.time_zone,
+        monday=seen.monday,
+        today=today,
+        revision=seen.row.number if seen.row else 0,
+        word=seen.row.word if seen.row else "",
+        kind=course.kind,
+        kind_words=course.words,
+        advice=seen.advice.why,
+        told=seen.told,
+        wishes=AvailabilityRequest.told_by(seen.wishes),
+        places=[WeekPlace(key=spot.key, name=spot.name) for spot in seen.spots],
+        days=[_day(db, athlete, seen, index) for index in _indices(seen)],
+        tasks=[_task(seen, key) for key in seen.laid.items],
+        pins=[PinRequest(task=pin.task, day=pin.day, there=pin.there) for pin in seen.pins],
+        lost=Losses(
+            days=sorted(seen.lost.days), places=[UUID(one) for one in sorted(seen.lost.places)]
+        ),
+        regions=[
+            RegionTotal(
+                region=region,
+                sets=sets.get(region, 0) / 2,
+                target=problem.targets[region] / 2,
+                days=days_of_region(problem, plan, region),
+            )
+            for region in problem.regions
+        ],
+        push=sum(problem.task(key).push for key, _ in plan) / 2,
+        pull=sum(problem.task(key).pull for key, _ in plan) / 2,
+        points=scored.points,
+        bound=bound,
+        proof=seen.proof,
+        terms=[term_out(term) for term in scored.terms],
+        breaches=[
+            BreachOnDays(**breach_out(one).model_dump(), tasks=list(one.tasks), days=list(one.days))
+            for one in seen.breaches
+        ],
+        left_out=list(seen.laid.left_out),
+        notices=_notices(db, athlete, seen),
+        before=[_before(one) for one in look_back.weeks(db, athlete.id, seen.monday, LOOK_BACK)],
+    )
+
+
+def _notices(db: Database, athlete: AthleteRow, seen: week.WeekView) -> list[str]:
+    away = layoff_notice(look_back.last_day(db, athlete.id), seen.monday)
+    planned = seen.wishes.week(seen.monday).kind == "re-entry"
+    return [*([away] if away and not planned else []), *seen.laid.notices]
+
+
+def _indices(seen: week.WeekView) -> list[int]:
+    return sorted(day.index for day in seen.wishes.days)
+
+
+def _day(db: Database, athlete: AthleteRow, seen: week.WeekView, index: int) -> PlannedDay:
+    wish = next(day for day in seen.wishes.days if day.index == index)
+    date_ = seen.monday + timedelta(days=index)
+    lost = index in seen.lost.days
+    items = [] if lost else list(seen.items(index))
+    session = seen.session(index) if items else None
+    names = {spot.key: spot.name for spot in seen.spots}
+    return PlannedDay(
+        index=index,
+        date=date_,
+        name=WEEKDAYS[index],
+        minutes=wish.minutes,
+        taken=0 if lost else minutes_on(seen.laid.problem, seen.plan, seen.laid.problem.day(index)),
+        session_minutes=EstimateOut.model_validate(length(session)) if session else None,
+        place=wish.place,
+        place_name=names.get(wish.place, ""),
+        at=wish.at,
+        past=not lost and seen.laid.problem.day(index).past,
+        lost=lost,
+        adapted=sessions.adapted(db, athlete.id, date_) is not None,
+        tasks=[item.key for item in session.items] if session else [],
+    )
+
+
+def _task(seen: week.WeekView, key: str) -> PlannedTask:
+    problem = seen.laid.problem
+    task, item = problem.task(key), seen.laid.items[key]
+    return PlannedTask(
+        key=key,
+        name=task.name,
+        goal=item.goal,
+        role=task.role,
+        minutes=task.minutes,
+        asked=task.asked,
+        days=days_of(seen.plan, task),
+        possible=[day.index for day in problem.days if task.fits(day)],
+        stressful=task.stressful,
+        sets=list(sets_words(item)),
+        wave_day=task.wave_day or "",
+    )
+
+
+def _before(one: look_back.LookBack) -> WeekBefore:
+    return WeekBefore(
+        monday=one.monday,
+        sessions=[DoneSession.model_validate(done) for done in one.sessions],
+        regions=[
+            RegionTotal(region=region, sets=sets, target=0, days=0)
+            for region, sets in sorted(one.regions.items(), key=lambda told: -told[1])
+        ],
+    )

@@ -1,0 +1,104 @@
+"""Reviews as files: a PDF for the coach, a Markdown report of a block for the athlete."""
+
+from datetime import timedelta
+from typing import Annotated, Literal
+from uuid import UUID
+
+from fastapi import APIRouter, Query, Response
+
+from invelo.api.common.context import Coach, Database, Now, moment_for
+from invelo.api.common.files import Paper, file_answer
+from invelo.api.common.problems import ERRORS
+from invelo.db import access, ladder_graph
+from invelo.db.tables.review import ProposalRow
+from invelo.domain.errors import InputError
+from invelo.domain.review.rules import RULES
+from invelo.domain.review.trend import trend
+from invelo.formats.review.block_markdown import markdown
+from invelo.formats.review.words import BlockReport, ProposalReport
+from invelo.services.ladder import ladder
+from invelo.services.review import outlook, reach, review, trends
+
+router = APIRouter(prefix="/api", tags=["Review files"], responses=ERRORS)
+
+ANSWERS = {"take": "taken", "edit": "edited", "decline": "declined", "lapse": "lapsed"}
+
+
+@router.get("/ladders/{ladder_id}/review/file", response_class=Response)
+def get_review_file(
+    ladder_id: UUID,
+    coach: Coach,
+    db: Database,
+    now: Now,
+    kind: Annotated[
+        Literal["pdf", "md"], Query(description="PDF of the review; Markdown for the athlete.")
+    ],
+    weeks: int = Query(8, ge=1, le=52, description="Of the block."),
+    paper: Paper = "a4",
+) -> Response:
+    """A ladder's review on paper, or the report of a block for the athlete."""
+    row = access.ladder(db, coach.id, ladder_id)
+    athlete = access.athlete(db, coach.id, row.athlete_id)
+    today = moment_for(athlete, now).local_date
+    since = today - timedelta(weeks=weeks)
+    seen = ladder.view(db, row, athlete, today)
+    names = {rung.id: rung.name for rung in ladder_graph.rungs_of(db, row.id)}
+    points = [one.point for one in reach.over_time(db, row.id, since)]
+    done = trends.sessions(db, athlete.id, since)
+    weekly = trends.adherence(db, athlete.id, done, since, today)
+    kept = [one for one in review.decisions(db, row.id, 200) if one.local_date >= since]
+    try:
+        line = trend(points)
+        growth = line.weeks * line.slope
+    except InputError:
+        growth = None
+    stands = names[row.standing_id] if row.standing_id else ""
+    block = BlockReport(
+        who=athlete.name,
+        goal=row.goal,
+        first=since,
+        last=today,
+        began_on=names[kept[-1].from_rung_id] if kept else stands,
+        stands_on=stands,
+        done=len(done),
+        planned=sum(one.planned for one in weekly),
+        sets=(round(sum(one.clean * one.sets for one in done)), sum(one.sets for one in done)),
+        growth=growth,
+        moves=tuple(
+            f"{one.local_date.isoformat()}: {words}"
+            for one in reversed(kept)
+            if (words := _move(one, names))
+        ),
+        next_gate=outlook.outlook(outlook.criteria(seen), points, done, weekly, today).next_gate,
+        decisions=tuple(_said(one, names) for one in kept),
+        revision=len(kept),
+    )
+    title = f"{row.goal}, {today.isoformat()}"
+    if kind == "md":
+        return file_answer(markdown(block), kind, f"Report, {title}")
+    from invelo.formats.review.pdf import review_pdf
+
+    return file_answer(review_pdf(block, paper), kind, f"Review, {title}")
+
+
+def _move(one: ProposalRow, names: dict[UUID, str]) -> str:
+    """What an answer changed, without a word of why; '' where nothing moved."""
+    if one.answer not in ("take", "edit") or one.outcome in ("hold", "stop", "ease-off"):
+        return ""
+    there = names[one.final_rung_id] if one.final_rung_id else ""
+    return f"{one.outcome.replace('-', ' ')}, “{there}”"
+
+
+def _said(one: ProposalRow, names: dict[UUID, str]) -> ProposalReport:
+    to = one.made["name"] if one.made else names[one.to_rung_id]
+    before = names[one.from_rung_id]
+    answer = ANSWERS.get(one.answer or "", "")
+    return ProposalReport(
+        day=one.local_date,
+        outcome=one.outcome.replace("-", " ").capitalize(),
+        way=before if to == before else f"{before} → {to}",
+        reason=one.reason,
+        rules=tuple(f"{RULES[rule].sentence} ({RULES[rule].source})" for rule in one.rules),
+        confidence=f"{one.confidence}. {one.confidence_why}",
+        answer=f"{answer}: {one.word}" if answer and one.word else answer,
+    )

@@ -1,0 +1,169 @@
+"""What reviews are asked and what they answer."""
+
+from collections.abc import Mapping, Sequence
+from datetime import date, datetime
+from typing import Literal
+from uuid import UUID
+
+from pydantic import Field
+
+from invelo.api.common.schemas import Explained, InputOut, ResponseModel, RungName
+from invelo.api.training.log_schemas import LoggedSessionOut
+from invelo.db.tables.ladder import RungRow
+from invelo.db.tables.review import MessageRow, ProposalRow
+from invelo.domain.review.proposals.outcome import turnout
+from invelo.domain.review.proposals.situation import Outcome
+from invelo.domain.review.rules import RULES
+from invelo.domain.review.trend import TrendPoint
+from invelo.domain.strict import StrictModel
+
+
+class RuleOut(ResponseModel):
+    """A rule that spoke."""
+
+    id: str = Field(examples=["range.gate-met"])
+    sentence: str
+    source: str
+
+
+class ComputedInputOut(InputOut):
+    """A figure that a rule saw, with how it came about where it was computed."""
+
+    explained: Explained | None = None
+
+
+class MessageOut(ResponseModel):
+    """What the athlete was told; it lies in the outbox and is not sent from here."""
+
+    id: UUID
+    athlete_id: UUID
+    at: datetime
+    subject: str
+    body: str
+
+
+class OutboxSheet(ResponseModel):
+    """Messages to the coach's athletes, newest first."""
+
+    messages: list[MessageOut]
+    athletes: dict[UUID, str]
+    before: UUID | None = Field(description="Ask for older ones with this; empty at the end.")
+
+
+class ProposalOut(ResponseModel):
+    """A proposal with its reasons, and what the coach said to it."""
+
+    id: UUID
+    at: datetime
+    local_date: date
+    monday: date | None = Field(description="Of the week to come, where a week's end proposed it.")
+    outcome: Outcome
+    from_rung: RungName
+    to_rung: RungName
+    made: str = Field(description="Name of a rung that would be put on the ladder, '' for none.")
+    amount: float | None = Field(description="Sets, days a week, weeks or a share.")
+    plain: bool = Field(description="Whether it may be taken along with others.")
+    reason: str
+    figures: list[ComputedInputOut]
+    rules: list[RuleOut]
+    confidence: Literal["high", "medium", "low"]
+    confidence_why: str
+    answer: Literal["take", "edit", "decline", "lapse"] | None
+    answered_at: datetime | None
+    word: str
+    final_rung: RungName | None
+    turned_out: str = Field("", description="What reach did in the weeks after; '' while unknown.")
+    message: MessageOut | None = None
+    model_version: str
+    catalogue_version: str
+
+
+class ReviewSheet(ResponseModel):
+    """A ladder's decisions and sessions, newest first."""
+
+    ladder_id: UUID
+    athlete_id: UUID
+    athlete_name: str
+    goal: str
+    stopped: str
+    standing: RungName
+    rungs: list[RungName]
+    decisions: list[ProposalOut]
+    sessions: list[LoggedSessionOut] = Field(description="The athlete's, every set of them.")
+
+
+class AnsweredProposalOut(ProposalOut):
+    """An answered decision, and the week that was planned anew for it."""
+
+    replanned: date | None = Field(description="Monday of that week; empty where none was.")
+
+
+class AcceptRequest(StrictModel):
+    """Decisions to take in one go, all or none of them."""
+
+    ids: list[UUID] = Field(min_length=1, max_length=200)
+
+
+class Replanned(ResponseModel):
+    """A week that was planned anew."""
+
+    athlete_id: UUID
+    monday: date
+
+
+class AcceptedOut(ResponseModel):
+    """What came of it."""
+
+    taken: list[UUID]
+    replanned: list[Replanned]
+
+
+class WeekLooked(ResponseModel):
+    """What the end of a week proposed."""
+
+    proposed: int
+
+
+class ProposalAnswer(StrictModel):
+    """What the coach says to a decision."""
+
+    answer: Literal["take", "edit", "decline"]
+    rung_id: UUID | None = Field(None, description="Where to stand instead; for an edit.")
+    word: str = Field("", max_length=300, description="Why; wanted with edit and decline.")
+
+
+def decision_of(
+    row: ProposalRow,
+    rungs: Mapping[UUID, RungRow],
+    points: Sequence[TrendPoint] = (),
+    told: MessageRow | None = None,
+) -> ProposalOut:
+    """A kept decision as it is answered with."""
+    final = rungs.get(row.final_rung_id) if row.final_rung_id else None
+    said = row.answer in ("take", "edit", "decline")
+    after = turnout(points, row.answered_at.date()) if said and row.answered_at else None
+    return ProposalOut(
+        id=row.id,
+        at=row.at,
+        local_date=row.local_date,
+        monday=row.monday,
+        outcome=row.outcome,
+        from_rung=RungName.model_validate(rungs[row.from_rung_id]),
+        to_rung=RungName.model_validate(rungs[row.to_rung_id]),
+        made=row.made["name"] if row.made else "",
+        amount=row.amount,
+        plain=bool(row.inputs.get("plain")),
+        reason=row.reason,
+        figures=[ComputedInputOut.model_validate(figure) for figure in row.figures],
+        rules=[RuleOut.model_validate(RULES[rule]) for rule in row.rules],
+        confidence=row.confidence,
+        confidence_why=row.confidence_why,
+        answer=row.answer,
+        answered_at=row.answered_at,
+        word=row.word,
+        final_rung=RungName.model_validate(final) if final else None,
+        turned_out=after.words if after else "",
+        message=MessageOut.model_validate(told) if told else None,
+        model_version=row.model_version,
+        catalogue_version=row.catalogue_version,
+    )

@@ -1,0 +1,310 @@
+"""Trends: reach with its gates, load, weeks, sides, and when the next gate is likely."""
+
+from datetime import date, timedelta
+from typing import Literal
+from uuid import UUID
+
+from fastapi import APIRouter, Query
+from pydantic import Field
+
+from invelo.api.common.context import Coach, Database, Now, moment_for
+from invelo.api.common.problems import ERRORS
+from invelo.api.common.schemas import DerivationOut, EstimateOut, Explained, ResponseModel
+from invelo.api.training.log_schemas import LoggedSessionOut, sessions_of
+from invelo.db import access
+from invelo.domain.errors import InputError
+from invelo.domain.plan.week.availability import monday_of
+from invelo.domain.plan.week.problem import STRESSFUL_LIMIT
+from invelo.domain.review.response import weekly_limit
+from invelo.domain.review.tally import WeekTally
+from invelo.domain.review.trend import trend
+from invelo.domain.review.workload import (
+    DISPUTE,
+    SessionLoad,
+    Workload,
+    monotony,
+    ratio_words,
+    strain,
+    told_ratio,
+    workload,
+)
+from invelo.services.athlete import capacity
+from invelo.services.ladder import ladder
+from invelo.services.review import outlook, reach, trends, weekly
+
+router = APIRouter(prefix="/api", tags=["Review"], responses=ERRORS)
+
+
+class ReachPoint(ResponseModel):
+    """Capacity as it was told on a day."""
+
+    day: date
+    capacity: EstimateOut
+    session_id: UUID | None
+
+
+class CriterionLineOut(ResponseModel):
+    """What a rung's gate asks of capacity."""
+
+    name: str
+    needed: float
+    growth: float = Field(description="Over today's capacity, share.")
+
+
+class ForecastOut(ResponseModel):
+    """When something is likely reached; a date that is missing lies beyond two years."""
+
+    what: str
+    likely: date | None
+    low: date | None
+    high: date | None
+    reached: float = Field(description="Share of the simulated futures that get there.")
+    growth: float
+    nearer: str
+    derivation: DerivationOut
+
+
+class SessionOnLine(ResponseModel):
+    """A session on the time line."""
+
+    id: UUID
+    day: date
+    effort: float | None
+    of_sets: float = Field(description="Mean effort of its sets.")
+    sets: int
+    clean: float
+    tempo: float = Field(description="Share of its sets without a fault of tempo.")
+    pain: int
+
+
+class LoadDay(ResponseModel):
+    """What a day asked, effort × minutes, and the ratios of that day."""
+
+    day: date
+    load: float
+    ratio: float | None
+    ratio_rolling: float | None
+
+
+class LoadWeek(ResponseModel):
+    """What a week asked."""
+
+    monday: date
+    load: float
+    monotony: float | None = Field(description="Empty where every day was alike: no variation.")
+    strain: float | None
+
+
+class Load(ResponseModel):
+    """Workload with its dispute."""
+
+    days: list[LoadDay]
+    weeks: list[LoadWeek]
+    ratio: Explained | None
+    words: str
+    dispute: str
+    stood_in: int = Field(description="Sessions whose effort the sets' mean stands in for.")
+
+
+class RegionWeek(ResponseModel):
+    """Hard sets of a week by region, torque × seconds by joint, N·m·s."""
+
+    monday: date
+    regions: dict[str, float]
+    joints: dict[str, EstimateOut]
+
+
+class SidePair(ResponseModel):
+    """The best of each side of a movement, and by how much they differ."""
+
+    movement: str
+    left: float
+    right: float
+    apart: float = Field(description="Share by which the weaker lies under the stronger.")
+    weaker: Literal["left", "right", ""]
+
+
+class WeekDone(ResponseModel):
+    """Sessions planned and done."""
+
+    monday: date
+    planned: int
+    done: int
+
+
+class EventOut(ResponseModel):
+    """Something that happened, in words."""
+
+    day: date
+    kind: str
+    words: str
+
+
+class Mass(ResponseModel):
+    """Body mass as measured."""
+
+    day: date
+    mass_kg: float
+
+
+class StressLimit(ResponseModel):
+    """Days a week of the most stressful rungs that this athlete bears."""
+
+    days: int
+    learned: bool
+    derivation: DerivationOut
+
+
+class Trends(ResponseModel):
+    """Everything on one time line."""
+
+    ladder_id: UUID
+    athlete_id: UUID
+    athlete_name: str
+    goal: str
+    since: date
+    today: date
+    reach: list[ReachPoint]
+    unit: str
+    measure: str
+    growth: Explained | None
+    gates: list[CriterionLineOut]
+    next_gate: ForecastOut | None
+    goal_forecast: ForecastOut | None
+    why_no_forecast: str
+    sessions: list[SessionOnLine]
+    load: Load | None
+    weeks: list[RegionWeek]
+    sides: list[SidePair]
+    adherence: list[WeekDone]
+    masses: list[Mass]
+    mass_note: str
+    events: list[EventOut]
+    limit: StressLimit
+
+
+WEEKS = 26
+MASS_OLD_DAYS = 60
+"""Days after which a body mass is too old for loads that hang on it (ours)."""
+GATES_SHOWN = 4
+
+
+@router.get("/ladders/{ladder_id}/trends")
+def get_trends(
+    ladder_id: UUID,
+    coach: Coach,
+    db: Database,
+    now: Now,
+    weeks: int = Query(WEEKS, ge=4, le=156, description="How far back."),
+) -> Trends:
+    """Reach, effort, load, weeks, sides and what else happened, with the forecast."""
+    row, athlete = access.ladder_seen(db, coach.id, ladder_id)
+    today = moment_for(athlete, now).local_date
+    since = today - timedelta(weeks=weeks)
+    seen = ladder.view(db, row, athlete, today)
+    reached = reach.over_time(db, row.id, since)
+    points = [one.point for one in reached]
+    done = trends.sessions(db, athlete.id, since)
+    adherence = trends.adherence(db, athlete.id, done, since, today)
+    lines = outlook.criteria(seen)
+    told = outlook.outlook(lines, points, done, adherence, today)
+    tallies = trends.weeks(db, athlete.id, since)
+    demand = seen.measured.demands[seen.standing]
+    try:
+        growth = Explained.model_validate(trend(points).growth)
+    except InputError:
+        growth = None
+    masses = capacity.measures(db, athlete.id)
+    old = (today - masses[-1].local_date).days
+    return Trends(
+        ladder_id=row.id,
+        athlete_id=athlete.id,
+        athlete_name=athlete.name,
+        goal=row.goal,
+        since=since,
+        today=today,
+        reach=[
+            ReachPoint(
+                day=one.day,
+                capacity=EstimateOut.model_validate(one.capacity),
+                session_id=one.session,
+            )
+            for one in reached
+        ],
+        unit=reached[-1].capacity.unit if reached else demand.load.unit,
+        measure=demand.load.measure,
+        growth=growth,
+        gates=[CriterionLineOut.model_validate(one) for one in lines[:GATES_SHOWN]],
+        next_gate=ForecastOut.model_validate(told.next_gate) if told.next_gate else None,
+        goal_forecast=ForecastOut.model_validate(told.goal) if told.goal else None,
+        why_no_forecast=told.why_not,
+        sessions=[SessionOnLine.model_validate(one) for one in done],
+        load=_load(reach.loads(db, athlete.id, since), since, today),
+        weeks=[RegionWeek.model_validate(one) for one in tallies],
+        sides=_sides(tallies),
+        adherence=[WeekDone.model_validate(one) for one in adherence],
+        masses=[Mass(day=one.local_date, mass_kg=one.mass_kg) for one in masses],
+        mass_note=f"Body mass is {old} days old: measure again." if old > MASS_OLD_DAYS else "",
+        events=[EventOut.model_validate(one) for one in trends.events(db, athlete.id, since)],
+        limit=StressLimit.model_validate(
+            weekly_limit(points, weekly.days_by_week(db, row.id, monday_of(today)), STRESSFUL_LIMIT)
+        ),
+    )
+
+
+@router.get("/athletes/{athlete_id}/done/{session_id}")
+def get_done(athlete_id: UUID, session_id: UUID, coach: Coach, db: Database) -> LoggedSessionOut:
+    """One session, as a point of a chart opens it."""
+    athlete = access.athlete(db, coach.id, athlete_id)
+    return sessions_of(db, [access.own_session(db, athlete.id, session_id)])[0]
+
+
+def _load(loads: list[SessionLoad], since: date, today: date) -> Load | None:
+    held = [one for one in loads if one.day <= today]
+    if not held:
+        return None
+    work = workload(held, today)
+    ratio = told_ratio(work, today)
+    mondays = _mondays(work, today)
+    return Load(
+        days=[_day(work, work.first + timedelta(days=i)) for i in range(len(work.series))],
+        weeks=[_week(work, monday) for monday in mondays],
+        ratio=Explained.model_validate(ratio) if ratio else None,
+        words=ratio_words(ratio.likely if ratio else None),
+        dispute=DISPUTE,
+        stood_in=sum(one.stood_in for one in held),
+    )
+
+
+def _mondays(work: Workload, today: date) -> list[date]:
+    first = monday_of(work.first)
+    return [first + timedelta(weeks=i) for i in range((today - first).days // 7 + 1)]
+
+
+def _day(work: Workload, day: date) -> LoadDay:
+    ratio, rolling = work.on(day)
+    load = float(work.series[(day - work.first).days])
+    return LoadDay(day=day, load=load, ratio=ratio, ratio_rolling=rolling)
+
+
+def _week(work: Workload, monday: date) -> LoadWeek:
+    loads = work.week(monday)
+    return LoadWeek(monday=monday, load=sum(loads), monotony=monotony(loads), strain=strain(loads))
+
+
+def _sides(tallies: tuple[WeekTally, ...]) -> list[SidePair]:
+    """The newest week in which both sides of a movement were done."""
+    newest: dict[str, tuple[float, float]] = {}
+    for week in tallies:
+        for name in week.left.keys() & week.right.keys():
+            newest[name] = (week.left[name], week.right[name])
+    return [
+        SidePair(
+            movement=name,
+            left=left,
+            right=right,
+            apart=1 - min(left, right) / max(left, right) if max(left, right) else 0.0,
+            weaker="" if left == right else "left" if left < right else "right",
+        )
+        for name, (left, right) in sorted(newest.items())
+    ]

@@ -1,0 +1,204 @@
+"""Squad: the athletes, who needs the coach first, and why."""
+
+from datetime import date
+from typing import Literal
+from uuid import UUID
+
+from fastapi import APIRouter
+from pydantic import Field
+
+from invelo.api.common.context import Coach, Database, Now, moment_for
+from invelo.api.common.problems import ERRORS
+from invelo.api.common.schemas import (
+    BodyMeasurementOut,
+    CriterionOut,
+    EstimateOut,
+    ResponseModel,
+    RungName,
+    criterion_of,
+)
+from invelo.db import access
+from invelo.db.codec import UNIT
+from invelo.db.moment import Moment
+from invelo.domain.plan.prescription import Unit
+from invelo.domain.review.proposals.situation import Outcome
+from invelo.domain.squad.squad import ORDER_WORDS, Kind
+from invelo.domain.strict import StrictModel
+from invelo.services.athlete import capacity
+from invelo.services.ladder import ladder
+from invelo.services.review import weekly
+from invelo.services.squad import squad
+
+router = APIRouter(prefix="/api", tags=["Squad"], responses=ERRORS)
+
+
+class FlagOut(ResponseModel):
+    """One reason to look at an athlete."""
+
+    kind: Kind
+    text: str = Field(examples=["step up waits for a word"])
+
+
+class PendingDecisionOut(ResponseModel):
+    """A decision that waits for a word."""
+
+    id: UUID
+    ladder_id: UUID
+    goal: str
+    outcome: Outcome
+    from_rung: str
+    to_rung: str
+    reason: str
+    confidence: Literal["high", "medium", "low"]
+    plain: bool = Field(description="Whether it may be taken along with others.")
+    weekly: bool = Field(description="Whether the end of a week proposed it.")
+
+
+class SquadLineOut(ResponseModel):
+    """One athlete, with the most urgent reason first."""
+
+    id: UUID
+    name: str = Field(examples=["Oda Fenwick"])
+    note: str
+    ladder_id: UUID | None
+    goal: str | None
+    standing: RungName | None
+    gate: CriterionOut | None
+    expected: EstimateOut | None = Field(
+        description="Reps to failure, or seconds, on their rung, as of the last evidence."
+    )
+    last_session: date | None
+    today: int | None = Field(
+        description="Things planned for today; empty where the week was not planned."
+    )
+    waiting: list[PendingDecisionOut]
+    marks: list[FlagOut]
+
+
+class Squad(ResponseModel):
+    """The coach's athletes, whoever needs them first on top."""
+
+    order: str = Field(description="By what they are sorted, in words.")
+    athletes: list[SquadLineOut]
+    due: list[UUID] = Field(description="Athletes whose last week was not looked at yet.")
+
+
+class NewAthlete(StrictModel):
+    """A person to coach."""
+
+    id: UUID = Field(description="Made by the client, so that sending it twice counts once.")
+    name: str = Field(min_length=1, max_length=80, pattern=r"\S", examples=["Oda Fenwick"])
+    mass_kg: float = Field(description="20 to 300 kg.", examples=[75.0])
+    stature_m: float = Field(description="1.0 to 2.4 m.", examples=[1.75])
+    note: str = Field("", max_length=500)
+    time_zone: str | None = Field(None, description="IANA name; the coach's own if left out.")
+    consent: Literal[True] = Field(
+        description="The athlete has agreed that their records are kept."
+    )
+
+
+class NewMeasure(StrictModel):
+    """A body measured again."""
+
+    mass_kg: float = Field(examples=[74.2])
+    stature_m: float = Field(examples=[1.75])
+    lengths: dict[str, float] = Field(
+        default_factory=dict, description="Measured limbs, m.", examples=[{"thigh": 0.44}]
+    )
+
+
+class LadderName(ResponseModel):
+    """A ladder by its goal."""
+
+    id: UUID
+    goal: str
+    family: str
+
+
+class AthleteOut(ResponseModel):
+    """An athlete with measures and ladders."""
+
+    id: UUID
+    name: str
+    note: str
+    time_zone: str
+    consent_on: date
+    measures: list[BodyMeasurementOut]
+    ladders: list[LadderName]
+
+
+@router.get("/squad")
+def list_squad(coach: Coach, db: Database, now: Now) -> Squad:
+    """Every athlete of this coach, one line each."""
+    lines = squad.lines(db, coach.id, now)
+    due = weekly.due(db, [line.athlete for line in lines], now)
+    return Squad(
+        order=ORDER_WORDS,
+        athletes=[_line(line) for line in lines],
+        due=[one.id for one in due],
+    )
+
+
+@router.post("/athletes", status_code=201)
+def enrol(body: NewAthlete, coach: Coach, db: Database, now: Now) -> AthleteOut:
+    """Add an athlete with a first measure."""
+    moment = Moment(now, body.time_zone or coach.time_zone)
+    person = squad.AthleteDraft(body.id, body.name, body.mass_kg, body.stature_m, body.note)
+    squad.enrol(db, coach, person, moment)
+    return get_athlete(body.id, coach, db)
+
+
+@router.get("/athletes/{athlete_id}")
+def get_athlete(athlete_id: UUID, coach: Coach, db: Database) -> AthleteOut:
+    """One athlete."""
+    row = access.athlete(db, coach.id, athlete_id)
+    return AthleteOut(
+        id=row.id,
+        name=row.name,
+        note=row.note,
+        time_zone=row.time_zone,
+        consent_on=row.consent_on,
+        measures=[BodyMeasurementOut.model_validate(m) for m in capacity.measures(db, row.id)],
+        ladders=[LadderName.model_validate(one) for one in ladder.of_athlete(db, row.id)],
+    )
+
+
+@router.post("/athletes/{athlete_id}/measures", status_code=201)
+def measure(
+    athlete_id: UUID, body: NewMeasure, coach: Coach, db: Database, now: Now
+) -> BodyMeasurementOut:
+    """Keep today's body mass and stature; ladders are measured with the newest."""
+    row = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
+    kept = squad.measure(db, row, body.mass_kg, body.stature_m, moment_for(row, now), body.lengths)
+    return BodyMeasurementOut.model_validate(kept)
+
+
+@router.delete("/athletes/{athlete_id}", status_code=204)
+def erase(athlete_id: UUID, coach: Coach, db: Database) -> None:
+    """Erase a person and every record of theirs, logged sets included. There is no way back."""
+    squad.erase(db, access.athlete(db, coach.id, athlete_id, roles=access.OWN))
+
+
+def _line(line: squad.SquadLine) -> SquadLineOut:
+    rung = line.standing
+    return SquadLineOut(
+        id=line.athlete.id,
+        name=line.athlete.name,
+        note=line.athlete.note,
+        ladder_id=line.ladder.id if line.ladder else None,
+        goal=line.ladder.goal if line.ladder else None,
+        standing=RungName.model_validate(rung) if rung else None,
+        gate=criterion_of(rung) if rung else None,
+        expected=_expected(line.expected, UNIT.validate_python(rung.unit) if rung else "reps"),
+        last_session=line.last.local_date if line.last else None,
+        today=line.today,
+        waiting=[PendingDecisionOut.model_validate(one) for one in line.waiting],
+        marks=[FlagOut(kind=mark.kind, text=mark.text) for mark in line.marks],
+    )
+
+
+def _expected(expected: tuple[float, float, float] | None, unit: Unit) -> EstimateOut | None:
+    if expected is None:
+        return None
+    low, likely, high = expected
+    return EstimateOut(low=low, likely=likely, high=high, unit=unit)

@@ -1,0 +1,1 @@
+"""Routes of the floor: what a device takes along and sends back."""

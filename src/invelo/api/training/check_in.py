@@ -1,0 +1,112 @@
+"""Check-in: how an athlete comes to a day; it adapts the day's session, or stops it."""
+
+from typing import Literal
+from uuid import UUID
+
+from fastapi import APIRouter
+from pydantic import Field
+
+from invelo.api.common.context import AtWork, Database, DeviceClock, Now, device_moment
+from invelo.api.common.problems import ERRORS
+from invelo.api.common.schemas import ResponseModel
+from invelo.api.plan.session_schemas import ChangeOut
+from invelo.db.moment import Moment
+from invelo.db.tables.athlete import AthleteRow
+from invelo.domain.catalogue.movement import StressedJoint
+from invelo.domain.equipment.kit import Kind
+from invelo.domain.errors import InputError
+from invelo.domain.plan.session.adapt import Adapted, adapt
+from invelo.domain.plan.week.availability import monday_of
+from invelo.domain.strict import StrictModel
+from invelo.domain.training.check_in import Alarm, CheckIn
+from invelo.services.plan import sessions, week
+from invelo.services.training import check_in
+
+router = APIRouter(prefix="/api/athletes/{athlete_id}", tags=["Check-in"], responses=ERRORS)
+
+
+class AtPlace(StrictModel):
+    """How much a place is sore, or hurts."""
+
+    place: StressedJoint
+    how: int = Field(ge=1, le=10)
+
+
+class NewCheckIn(DeviceClock):
+    """What an athlete says; what is left out is as planned."""
+
+    minutes: float | None = Field(None, description="There are, 1 to 240.")
+    kinds: list[Kind] | None = Field(None, description="Of things at hand.")
+    sleep: float | None = Field(None, description="Hours of the last night.")
+    sore: list[AtPlace] = Field(default_factory=list, max_length=8)
+    tight: list[StressedJoint] = Field(default_factory=list, max_length=8)
+    pain: list[AtPlace] = Field(default_factory=list, max_length=8)
+    alarms: list[Alarm] = Field(default_factory=list, max_length=4)
+    note: str = Field("", max_length=300)
+
+    def core(self) -> CheckIn:
+        """As the domain reads it."""
+        return CheckIn(
+            self.minutes,
+            None if self.kinds is None else frozenset(self.kinds),
+            self.sleep,
+            tuple((one.place, one.how) for one in self.sore),
+            tuple(self.tight),
+            tuple((one.place, one.how) for one in self.pain),
+            tuple(self.alarms),
+            self.note.strip(),
+        )
+
+
+class CheckedIn(ResponseModel):
+    """What follows from it."""
+
+    outcome: Literal["as planned", "adapted", "rest", "stop"]
+    words: str
+    changes: list[ChangeOut]
+    cuts: list[str]
+
+
+@router.put("/check-ins/{check_in_id}")
+def keep_check_in(
+    check_in_id: UUID, body: NewCheckIn, who: AtWork, db: Database, now: Now
+) -> CheckedIn:
+    """Check in for a day: its session is adapted to what the day allows, and kept so. Sending it
+    again changes nothing."""
+    told = body.core()
+    moment, _ = device_moment(who.athlete, now, body)
+    new = check_in.keep(db, who.athlete, check_in_id, told, moment)
+    if told.stop:
+        return CheckedIn(outcome="stop", words=told.stop, changes=[], cuts=[])
+    try:
+        done = _adapted(db, who.athlete, told, moment)
+    except InputError as error:
+        if error.field == "today":
+            return CheckedIn(
+                outcome="rest", words=f"{error.problem} {error.remedy}", changes=[], cuts=[]
+            )
+        done = None  # nothing is planned today
+    if done is None or not told.changes:
+        if new:
+            day = moment.local_date
+            earlier = check_in.of_day(db, who.athlete.id, day)
+            sessions.drop_adapted(db, who.athlete.id, day, only=earlier)
+        words = "Nothing is planned today." if done is None else "As planned."
+        return CheckedIn(outcome="as planned", words=words, changes=[], cuts=[])
+    sessions.keep_adapted(db, who.athlete, check_in_id, moment.local_date, told.today, done, moment)
+    changed = done.changes or done.cuts
+    return CheckedIn(
+        outcome="adapted" if changed else "as planned",
+        words=done.stop,
+        changes=[ChangeOut.model_validate(one) for one in done.changes],
+        cuts=list(done.cuts),
+    )
+
+
+def _adapted(db: Database, athlete: AthleteRow, told: CheckIn, moment: Moment) -> Adapted:
+    """The day's session as the coach left it, adapted to what was told."""
+    day = moment.local_date
+    seen = week.view(db, athlete, monday_of(day), day)
+    earlier = check_in.of_day(db, athlete.id, day)
+    by_coach = sessions.adapted(db, athlete.id, day, besides=earlier)
+    return adapt(by_coach or seen.session(day.weekday()), seen.who, told.today)

@@ -1,0 +1,118 @@
+"""Live: who is on the floor now, set by set, over server-sent events.
+
+Every message is the whole picture, so that whoever comes late, or comes back after the line broke,
+has missed nothing. PostgreSQL tells of changes, so that several copies of the service serve one
+floor.
+"""
+
+from collections.abc import AsyncIterator
+from datetime import datetime
+from typing import Literal
+from uuid import UUID
+
+import psycopg
+from fastapi import APIRouter, Request
+from fastapi.responses import StreamingResponse
+from pydantic import Field
+from starlette.concurrency import run_in_threadpool
+
+from invelo.api.common.context import Coach, Database, Now, Token
+from invelo.api.common.problems import ERRORS
+from invelo.api.common.schemas import ResponseModel
+from invelo.api.training.log_schemas import LoggedSessionOut, sessions_of
+from invelo.db.database import transaction
+from invelo.domain.training.log import PAIN_STOP
+from invelo.services.account import accounts
+from invelo.services.training import live
+
+router = APIRouter(prefix="/api", tags=["Live"], responses=ERRORS)
+
+QUIET = 15.0
+"""Seconds without news after which the stream says that it still stands."""
+
+COME_BACK = 2000
+"""Milliseconds after which a browser that lost the stream asks again."""
+
+
+class AtWorkNow(ResponseModel):
+    """One athlete on the floor."""
+
+    athlete_id: UUID
+    athlete_name: str
+    state: Literal["ready", "working", "resting", "paused", "done"]
+    doing: str
+    set_number: int
+    set_count: int
+    step: int
+    steps: int
+    at: datetime
+    session: LoggedSessionOut
+
+
+class LiveFloor(ResponseModel):
+    """Everyone on the floor."""
+
+    now: datetime
+    pain_stop: int = Field(description="Pain from which a movement ends, 0–10.")
+    people: list[AtWorkNow]
+
+
+@router.get("/live")
+def get_live(coach: Coach, db: Database, now: Now) -> LiveFloor:
+    """Who is on the floor now."""
+    found = []
+    there = live.on_floor(db, coach.id, now)
+    sessions = sessions_of(db, [one.session for one in there])
+    for one, session in zip(there, sessions, strict=True):
+        where = one.where
+        over = one.session.finished_at is not None
+        found.append(
+            AtWorkNow(
+                athlete_id=one.athlete.id,
+                athlete_name=one.athlete.name,
+                state="done" if over else where.state if where else "ready",
+                doing="" if over or where is None else where.doing,
+                set_number=where.set_number if where else 0,
+                set_count=where.set_count if where else 0,
+                step=where.step if where else 0,
+                steps=where.steps if where else 0,
+                at=where.at if where else one.session.at,
+                session=session,
+            )
+        )
+    return LiveFloor(now=now, pain_stop=PAIN_STOP, people=found)
+
+
+@router.get(
+    "/live/stream",
+    response_class=StreamingResponse,
+    responses={200: {"content": {"text/event-stream": {}}, "description": "`LiveFloor`s."}},
+)
+async def stream_live(request: Request, coach: Coach, token: Token = None) -> StreamingResponse:
+    """The same, again whenever something changes."""
+    return StreamingResponse(_stream(request, token or ""), media_type="text/event-stream")
+
+
+async def _stream(request: Request, token: str) -> AsyncIterator[str]:
+    yield f"retry: {COME_BACK}\n\n"
+    url = request.app.state.engine.url.set(drivername="postgresql")
+    address = url.render_as_string(hide_password=False)
+    try:
+        async with await psycopg.AsyncConnection.connect(address, autocommit=True) as line:
+            await line.execute(f"LISTEN {live.CHANNEL}")
+            while True:
+                told = await run_in_threadpool(_told, request, token)
+                if told is None:  # signed out meanwhile
+                    return
+                yield f"data: {told}\n\n"
+                async for _ in line.notifies(timeout=QUIET, stop_after=1):
+                    pass
+    except psycopg.OperationalError:
+        return  # the database went away; the browser asks again
+
+
+def _told(request: Request, token: str) -> str | None:
+    now = request.app.state.clock()
+    with transaction(request.app.state.engine) as db:
+        account = accounts.for_token(db, token, now)
+        return get_live(account, db, now).model_dump_json() if account is not None else None

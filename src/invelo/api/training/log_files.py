@@ -1,0 +1,243 @@
+"""Logs by hand and as files: a whole session at once, and CSV out and in."""
+
+from datetime import UTC, date, datetime
+from typing import Annotated
+from urllib.parse import quote
+from uuid import UUID
+from zoneinfo import ZoneInfo
+
+from fastapi import APIRouter, Query, Response
+from pydantic import Base64Bytes, Field
+
+from invelo.api.common.context import AtWork, Database, DeviceClock, Now, OnFloor, device_moment
+from invelo.api.common.files import BadRowOut
+from invelo.api.common.problems import ERRORS
+from invelo.api.common.schemas import ResponseModel
+from invelo.api.training.set_schemas import NewSet, entry_of
+from invelo.db import logs
+from invelo.db.moment import Moment
+from invelo.db.tables.athlete import AthleteRow
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.errors import InputError, require_within
+from invelo.domain.strict import StrictModel
+from invelo.formats import csv_table
+from invelo.formats.training import log_csv
+from invelo.services.training import retrospective_log
+from invelo.services.training.floor import SetEntry
+
+router = APIRouter(prefix="/api/athletes/{athlete_id}", tags=["Log files"], responses=ERRORS)
+
+MOST_SESSIONS = 2000
+
+
+class LogFile(StrictModel):
+    """A CSV file of logged sets."""
+
+    content: Base64Bytes = Field(description="The file as it is, base64.")
+    matching: dict[str, str] = Field(
+        default_factory=dict,
+        description="Our column to the file's, where the names do not tell; '' leaves one out.",
+        max_length=len(log_csv.COLUMNS),
+    )
+    keep: bool = Field(False, description="Write it; a dry run if left out.")
+
+
+class ReadFile(ResponseModel):
+    """What a file holds, and what became of it."""
+
+    columns: list[str]
+    header: list[str]
+    matching: dict[str, str]
+    sets: int
+    sessions: int
+    new: int = Field(description="Sets that were written; 0 of a dry run.")
+    known: int = Field(description="Sets that were there already.")
+    bad: list[BadRowOut]
+    kept: bool
+
+
+class SetByHand(NewSet):
+    """A set written down afterwards."""
+
+    id: UUID = Field(description="Made by the page, so that sending it twice keeps it once.")
+
+
+class SessionByHand(DeviceClock):
+    """A whole session written down afterwards."""
+
+    name: str = Field(max_length=80, examples=["Monday"])
+    effort: float | None = Field(None, description="Of the whole session, 1–10.")
+    sets: list[SetByHand] = Field(min_length=1, max_length=200)
+
+
+class KeptSets(ResponseModel):
+    """What became of what was sent."""
+
+    new: int
+    known: int
+
+
+@router.put("/whole-sessions/{session_id}")
+def keep_whole_session(
+    session_id: UUID, body: SessionByHand, who: AtWork, db: Database, now: Now
+) -> KeptSets:
+    """Keep a session written down afterwards: all of it, or none. Sending it again changes
+    nothing."""
+    moment, skew = device_moment(who.athlete, now, body)
+    if body.effort is not None:
+        require_within("session effort", body.effort, 1, 10, "")
+    sets = []
+    for number, one in enumerate(body.sets, start=1):
+        try:
+            there, _ = device_moment(who.athlete, now, one)
+            sets.append(entry_of(one.id, one, there, skew))
+        except InputError as error:
+            raise InputError(f"row {number}, {error.field}", error.problem, error.remedy) from error
+    whole = retrospective_log.WholeSession(session_id, body.name, moment, body.effort, tuple(sets))
+    new, known = retrospective_log.keep(db, who.athlete, [whole], now)
+    return KeptSets(new=new, known=known)
+
+
+@router.get("/logs", response_class=Response)
+def get_logs(
+    who: OnFloor,
+    db: Database,
+    since: Annotated[date | None, Query(description="From this day on.")] = None,
+) -> Response:
+    """Every logged set as CSV; corrected rows are told by what corrects them."""
+    rows = []
+    names = retrospective_log.rung_names(db, who.athlete.id)
+    for session in logs.of_athlete(db, who.athlete.id, MOST_SESSIONS):
+        if since is not None and session.row.local_date < since:
+            continue
+        for one in session.sets:
+            there = one.at.astimezone(ZoneInfo(one.zone))
+            about = one.least is not None and one.most is not None and one.least != one.most
+            rows.append(
+                {
+                    "date": one.local_date.isoformat(),
+                    "time": f"{there:%H:%M:%S}",
+                    "zone": one.zone,
+                    "session": session.row.name,
+                    "movement": one.movement,
+                    "rung": names.get(one.rung_id, "") if one.rung_id else "",
+                    "set": one.number,
+                    "kind": one.kind,
+                    "side": one.side,
+                    "amount": f"{one.least:g}–{one.most:g}" if about else f"{one.amount:g}",
+                    "unit": catalogue().find_movement(one.movement).unit,
+                    "partial": one.partial,
+                    "effort": f"{one.effort:g}",
+                    "clean": "yes" if one.clean else "no",
+                    "faults": "; ".join(one.faults),
+                    "felt in": "; ".join(one.felt_in),
+                    "pain": one.pain,
+                    "pain place": one.pain_place,
+                    "note": one.note,
+                    "session effort": f"{session.row.effort or 0:g}",
+                }
+            )
+    name = quote(f"Sets of {who.athlete.name}")
+    return Response(
+        log_csv.written(rows).encode("utf-8-sig"),
+        media_type="text/csv; charset=utf-8",
+        headers={"Content-Disposition": f"attachment; filename*=UTF-8''{name}.csv"},
+    )
+
+
+@router.post("/log-files")
+def read_logs(body: LogFile, who: AtWork, db: Database, now: Now) -> ReadFile:
+    """Read a CSV of logged sets. A dry run tells how its columns are matched and every row that
+    cannot be kept; nothing is written until all are right. The same file again writes nothing."""
+    found = log_csv.read(body.content, who.athlete.time_zone, body.matching)
+    sessions, more = _sessions(db, who.athlete, found.rows, now)
+    bad = sorted((*found.bad, *more), key=lambda one: one.row)
+    new = known = 0
+    if body.keep:
+        if bad:
+            first = bad[0]
+            raise InputError(
+                f"row {first.row}, {first.field}", first.problem, f"{first.remedy} Nothing is kept."
+            )
+        new, known = retrospective_log.keep(db, who.athlete, sessions, now)
+    return ReadFile(
+        columns=list(log_csv.COLUMNS),
+        header=list(found.header),
+        matching=found.matching,
+        sets=len(found.rows),
+        sessions=len(sessions),
+        new=new,
+        known=known,
+        bad=[BadRowOut.model_validate(one) for one in bad],
+        kept=body.keep,
+    )
+
+
+def _sessions(
+    db: Database, athlete: AthleteRow, sets: tuple[log_csv.CsvSet, ...], now: datetime
+) -> tuple[list[retrospective_log.WholeSession], list[csv_table.BadRow]]:
+    """The sessions that a file's sets make up, and rows that name what is not there."""
+    bad: list[csv_table.BadRow] = []
+    groups: dict[tuple[date, str], list[tuple[log_csv.CsvSet, SetEntry]]] = {}
+    seen: dict[tuple[object, ...], int] = {}
+    for one in sets:
+        try:
+            entry = _entry(db, athlete, one, seen, now)
+        except InputError as error:
+            bad.append(csv_table.BadRow(one.row, error.field, error.problem, error.remedy))
+            continue
+        groups.setdefault((one.day, one.session), []).append((one, entry))
+    sessions = []
+    for (day, name), those in groups.items():
+        first = those[0][0]
+        effort = next((one.session_effort for one, _ in those if one.session_effort), None)
+        sessions.append(
+            retrospective_log.WholeSession(
+                retrospective_log.row_id(athlete.id, "session", day, name),
+                name,
+                Moment(first.at, str(first.at.tzinfo)),
+                effort,
+                retrospective_log.numbered([entry for _, entry in those]),
+            )
+        )
+    return sessions, bad
+
+
+def _entry(
+    db: Database,
+    athlete: AthleteRow,
+    one: log_csv.CsvSet,
+    seen: dict[tuple[object, ...], int],
+    now: datetime,
+) -> SetEntry:
+    rung = retrospective_log.rung_named(db, athlete.id, one.rung or one.movement)
+    movement = log_csv.find_movement(one.movement) if rung is None else ""
+    if rung is None and not movement:
+        said = one.movement or one.rung
+        raise InputError(
+            "movement",
+            f"“{said[:40]}” is no rung of {athlete.name}'s and no movement, or several bear it.",
+            "Write its name as the catalogue does.",
+        )
+    if one.at.astimezone(UTC) > now:
+        raise InputError("date", "it has not come yet.", "Give a day that is over.")
+    told = (one.day, one.session, one.movement, one.rung, one.number, one.side, one.kind)
+    seen[told] = seen.get(told, 0) + 1
+    return SetEntry(
+        id=retrospective_log.row_id(athlete.id, *told, seen[told]),
+        number=one.number,
+        effort=one.effort,
+        moment=Moment(one.at, str(one.at.tzinfo)),
+        rung_id=rung.id if rung else None,
+        movement=catalogue().find_movement(movement) if movement else None,
+        told=one.amount,
+        partial=one.partial,
+        clean=one.clean,
+        faults=one.faults,
+        felt_in=one.felt_in,
+        pain=one.pain,
+        pain_place=one.pain_place,
+        note=one.note,
+        kind=one.kind,
+        side=one.side,
+    )

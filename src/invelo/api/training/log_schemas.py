@@ -1,0 +1,90 @@
+"""Logged sets and sessions as every place answers with them."""
+
+from collections.abc import Iterable
+from datetime import date, datetime
+from uuid import UUID
+
+from pydantic import Field
+from sqlmodel import Session
+
+from invelo.api.common.schemas import ResponseModel
+from invelo.db import shown_sets
+from invelo.db.tables.training import TrainingSessionRow
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.plan.prescription import Unit
+from invelo.domain.training.log import OneSide, SetKind
+
+
+class LoggedSetOut(ResponseModel):
+    """A set as it was logged."""
+
+    id: UUID
+    at: datetime
+    rung_id: UUID | None = Field(description="None off any ladder.")
+    name: str = Field(description="Of the rung or movement.")
+    movement: str
+    item: str
+    kind: SetKind
+    side: OneSide
+    number: int
+    amount: float = Field(description="Full reps, seconds of a hold, or centimetres.")
+    unit: Unit
+    least: float | None = Field(description="The least of a count told from memory.")
+    most: float | None
+    partial: int = Field(description="Reps that fell short of depth.")
+    asked_low: int | None
+    asked_high: int | None
+    surplus: float = Field(description="Beyond the top of what was asked.")
+    effort: float
+    clean: bool
+    faults: list[str]
+    felt_in: list[str]
+    pain: int
+    pain_place: str
+    note: str
+    corrects: UUID | None
+    picture: str = Field(description="Media type of what is kept with it; '' for nothing.")
+    clock_off_s: float | None = Field(description="Seconds the device's clock was behind ours.")
+
+
+class LoggedSessionOut(ResponseModel):
+    """A session with the sets that stand."""
+
+    id: UUID
+    name: str
+    at: datetime
+    local_date: date
+    finished_at: datetime | None
+    effort: float | None
+    sets: list[LoggedSetOut]
+
+
+def sets_of(db: Session, set_ids: Iterable[UUID]) -> list[LoggedSetOut]:
+    """Sets as they are answered, in the order in which they are named."""
+    return [_set(one) for one in shown_sets.of_sets(db, set_ids)]
+
+
+def sessions_of(db: Session, rows: Iterable[TrainingSessionRow]) -> list[LoggedSessionOut]:
+    """Sessions as they are answered, with the sets that stand."""
+    there = list(rows)
+    sets = shown_sets.of_sessions(db, [row.id for row in there])
+    return [
+        LoggedSessionOut(
+            id=row.id,
+            name=row.name,
+            at=row.at,
+            local_date=row.local_date,
+            finished_at=row.finished_at,
+            effort=row.effort,
+            sets=[_set(one) for one in sets[row.id]],
+        )
+        for row in there
+    ]
+
+
+def _set(one: shown_sets.ShownSet) -> LoggedSetOut:
+    movement = catalogue().find_movement(one["movement"])
+    over = one["amount"] - one["asked_high"] if one["asked_high"] is not None else 0.0
+    name = one["name"] or movement.name
+    told = {**one, "name": name, "unit": movement.unit, "surplus": max(0.0, over)}
+    return LoggedSetOut.model_validate(told)

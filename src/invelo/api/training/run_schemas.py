@@ -1,0 +1,315 @@
+"""What a device takes along, as it is answered: sessions second by second, doses and paths."""
+
+from collections.abc import Iterable
+from dataclasses import asdict
+from datetime import date, datetime
+from typing import Any
+from uuid import UUID
+
+from pydantic import Field
+
+from invelo.api.common.drawing import FigureOut, PointOut
+from invelo.api.common.schemas import EstimateOut, ResponseModel
+from invelo.db.codec import CHANGES
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.catalogue.movement import Modifiers, Movement
+from invelo.domain.plan.prescription import Counted, Unit
+from invelo.domain.plan.session.timeline import length
+from invelo.domain.plan.session.words import block_words
+from invelo.domain.plan.session.work import WorkSet
+from invelo.domain.training.log import OneSide, SetKind
+from invelo.domain.training.run import Choice, Path, PhaseName, RunItem, Way, path, phases, rises
+from invelo.services.training.run import DayRun, OfflineBundle
+
+
+class RepPhase(ResponseModel):
+    """A part of a rep: from one depth to another in so many seconds."""
+
+    name: PhaseName
+    seconds: float
+    start: float
+    end: float
+
+
+class RepPath(ResponseModel):
+    """How a body moves in a rep: the joint that travels farthest, and both ends."""
+
+    joint: str
+    points: list[PointOut] = Field(description="At depths from 0 to 1 in equal steps, m.")
+    start: FigureOut
+    end: FigureOut
+
+
+class Doing(ResponseModel):
+    """What is done in a set; the log sends it back as it is."""
+
+    name: str
+    rung_id: UUID | None
+    movement: str
+    changes: dict[str, Any]
+    unit: Unit
+    tempo: str
+    rep_time_s: float
+    phases: list[RepPhase]
+    path: str = Field(description="Its key among the paths; '' where there is none.")
+
+
+class RunSet(ResponseModel):
+    """A set to be done."""
+
+    what: Doing
+    low: int
+    high: int
+    effort: float
+    rest: float
+    kind: SetKind
+    side: OneSide
+    sides: int = Field(description="Turns it takes: once for each side, or once.")
+
+
+class RunChoice(ResponseModel):
+    """A rung that a set may be done on instead, with its dose there."""
+
+    way: Way
+    what: Doing
+    low: int
+    high: int
+    effort: float
+    rest: float
+    likely: EstimateOut | None
+
+
+class FaultOut(ResponseModel):
+    """Something to see in a rep, and what to do about it."""
+
+    name: str
+    remedy: str
+
+
+class RunItemSheet(ResponseModel):
+    """A movement of a session."""
+
+    key: str
+    name: str
+    goal: str
+    counted: Counted
+    loads: dict[str, int] = Field(description="Places that bear it: 1 light, 2 moderate, 3 hard.")
+    muscles: list[str] = Field(description="Where it is to be felt, the most first.")
+    cues: list[str]
+    notes: list[str] = Field(description="The coach's own, for this athlete.")
+    depth: list[str]
+    faults: list[FaultOut]
+    rig: str
+    why: str
+    last: str = Field(description="What was done the last time, in words.")
+    first_side: OneSide = Field(description="The side to begin with: the weaker.")
+    sets: list[RunSet]
+    choices: list[RunChoice]
+
+
+class RunEvent(ResponseModel):
+    """Something that takes time."""
+
+    kind: str
+    seconds: float
+    item: str
+    set: int
+    side: int
+    block: int
+
+
+class RunBlock(ResponseModel):
+    """Items done together in one format."""
+
+    format: str
+    words: str
+    clocked: bool = Field(description="Whether a clock says when each turn begins and ends.")
+    rounds: int
+    items: list[str] = Field(description="Their keys.")
+
+
+class RunSheet(ResponseModel):
+    """A session to be run."""
+
+    id: UUID | None = Field(description="None: the device makes one.")
+    name: str
+    day: date | None
+    ladder_id: UUID | None
+    adapted: bool
+    closed: list[str]
+    cautions: list[str]
+    notes: list[str]
+    minutes: EstimateOut
+    blocks: list[RunBlock]
+    items: list[RunItemSheet]
+    events: list[RunEvent]
+
+
+class Stopped(ResponseModel):
+    """A ladder that pain stopped."""
+
+    goal: str
+    why: str
+
+
+class OfflineBundleOut(ResponseModel):
+    """Everything that a device keeps, to run sessions with the network gone."""
+
+    athlete_id: UUID
+    athlete_name: str
+    today: date
+    zone: str
+    server_time: datetime = Field(description="To check the device's clock by.")
+    pain_stop: int
+    most: dict[str, float] = Field(description="The most that can be logged, by unit.")
+    regions: list[str] = Field(description="Where a set may be felt.")
+    places: list[str] = Field(description="Where it may hurt.")
+    alarms: list[str] = Field(description="Signs with which nobody trains.")
+    kinds: list[str] = Field(description="Kinds of things the plan counts on.")
+    stop: str = Field(description="Why nobody trains today; '' where they may.")
+    checked_in: bool
+    stopped: list[Stopped]
+    shut: list[str] = Field(description="Why a ladder has nothing to do today.")
+    sessions: list[RunSheet]
+    single: list[RunSheet]
+    paths: dict[str, RepPath]
+
+
+class Paths:
+    """The paths that sets name, each once."""
+
+    def __init__(self, body: Body, rungs: dict[tuple[str, str], UUID]) -> None:
+        """None yet."""
+        self.body, self.rungs = body, rungs
+        self.found: dict[str, RepPath] = {}
+        self._keys: dict[tuple[str, Modifiers], str] = {}
+
+    def doing(self, name: str, item: str, movement: Movement, modifiers: Modifiers) -> Doing:
+        """What is done in a set."""
+        tempo = modifiers.tempo
+        up = rises(self.body, movement, modifiers)
+        return Doing(
+            name=name,
+            rung_id=self.rungs.get((ladder_key(item), name)),
+            movement=movement.id,
+            changes=CHANGES.dump_python(modifiers, mode="json"),
+            unit=movement.unit,
+            tempo=str(tempo),
+            rep_time_s=tempo.rep_time,
+            phases=[RepPhase.model_validate(one) for one in phases(movement, modifiers, up)],
+            path=self._key(movement, modifiers),
+        )
+
+    def _key(self, movement: Movement, modifiers: Modifiers) -> str:
+        still = (movement.id, modifiers)
+        if still not in self._keys:
+            found = path(self.body, movement, modifiers)
+            self._keys[still] = self._named(found) if found is not None else ""
+        return self._keys[still]
+
+    def _named(self, found: Path) -> str:
+        told = RepPath.model_validate(asdict(found))
+        for key, other in self.found.items():
+            if other == told:
+                return key
+        key = f"p{len(self.found)}"
+        self.found[key] = told
+        return key
+
+
+def ladder_key(item: str) -> str:
+    """The ladder an item of a session stands on; what warms up for one stands on it too."""
+    return item.removeprefix("warm-up:").split("/")[0]
+
+
+def run_set(one: WorkSet, item: str, paths: Paths) -> RunSet:
+    """A set to be done."""
+    return RunSet(
+        what=paths.doing(one.name, item, one.movement, one.modifiers),
+        low=one.low,
+        high=one.high,
+        effort=one.effort,
+        rest=one.rest,
+        kind=one.kind,
+        side=one.side,
+        sides=one.sides,
+    )
+
+
+def run_choice(one: Choice, item: str, paths: Paths) -> RunChoice:
+    """A rung that a set may be done on."""
+    return RunChoice(
+        way=one.way,
+        what=paths.doing(one.rung.name, item, one.rung.movement, one.rung.modifiers),
+        low=one.low,
+        high=one.high,
+        effort=one.effort,
+        rest=one.rest,
+        likely=EstimateOut.model_validate(one.likely) if one.likely else None,
+    )
+
+
+def run_item(
+    one: RunItem, paths: Paths, own: Iterable[str], last: str, first: OneSide
+) -> RunItemSheet:
+    """A movement of a session."""
+    item = one.item
+    movement = item.movement
+    what, minutes = item.rig
+    return RunItemSheet(
+        key=item.key,
+        name=item.name,
+        goal=item.goal,
+        counted=movement.counted,
+        loads=dict(movement.stress),
+        muscles=list(movement.muscles),
+        cues=list(movement.cues),
+        notes=list(own),
+        depth=list(movement.depth),
+        faults=[FaultOut(name=fault.name, remedy=fault.remedy) for fault in movement.fault],
+        rig=f"{what}, {minutes:g} min" if what and minutes else what,
+        why=item.why,
+        last=last,
+        first_side=first,
+        sets=[run_set(each, item.key, paths) for each in item.sets],
+        choices=[run_choice(each, item.key, paths) for each in one.choices],
+    )
+
+
+def run_sheet(one: DayRun, items: list[RunItemSheet]) -> RunSheet:
+    """A session to be run."""
+    session = one.run.session
+    return RunSheet(
+        id=one.id,
+        name=one.name,
+        day=one.day,
+        ladder_id=one.ladder,
+        adapted=one.adapted,
+        closed=list(one.closed),
+        cautions=list(one.cautions),
+        notes=list(session.notes),
+        minutes=EstimateOut.model_validate(length(session)),
+        blocks=[
+            RunBlock(
+                format=block.format,
+                words=block_words(block),
+                clocked=block.window is not None,
+                rounds=block.rounds,
+                items=[item.key for item in block.items],
+            )
+            for block in session.blocks
+        ],
+        items=items,
+        events=[RunEvent.model_validate(event) for event in one.run.events],
+    )
+
+
+def kinds_of(took: OfflineBundle) -> list[str]:
+    """Kinds of things that the sessions count on."""
+    found = {
+        kind
+        for day in (*took.planned, *took.single)
+        for item in day.run.session.items
+        for kind in item.movement.kit
+    }
+    return sorted(found)

@@ -1,0 +1,120 @@
+"""Who may see or change what. Every query here carries the account that asks, and the roles that
+may: `SEE`, `WRITE` or `OWN`."""
+
+from typing import Any, TypeVar
+from uuid import UUID
+
+from sqlmodel import Session, col, select
+from sqlmodel.sql.expression import SelectOfScalar
+
+from invelo.db.errors import MissingError
+from invelo.db.tables.athlete import AthleteAccessRow, AthleteRow, Role
+from invelo.db.tables.ladder import LadderRow
+from invelo.db.tables.review import ProposalRow
+from invelo.db.tables.training import TrainingSessionRow
+
+Roles = tuple[Role, ...]
+SEE: Roles = ("owner", "coach", "reader")
+WRITE: Roles = ("owner", "coach")
+OWN: Roles = ("owner",)
+
+Row = TypeVar("Row")
+
+
+def athletes(db: Session, account_id: UUID) -> list[AthleteRow]:
+    """The athletes an account may see, by name."""
+    statement = select(AthleteRow).order_by(col(AthleteRow.name), col(AthleteRow.id))
+    return list(db.exec(_allowed(statement, account_id, AthleteRow.id, SEE)))
+
+
+def athlete(db: Session, account_id: UUID, athlete_id: UUID, roles: Roles = SEE) -> AthleteRow:
+    """An athlete, if this account holds one of `roles` for them; locked unless only seen.
+
+    Raises:
+        MissingError: if not, whether or not there is such an athlete.
+    """
+    statement = select(AthleteRow).where(AthleteRow.id == athlete_id)
+    if roles != SEE:
+        statement = statement.with_for_update(of=AthleteRow)
+    return _one(db, _allowed(statement, account_id, AthleteRow.id, roles), "athlete")
+
+
+def lock(db: Session, athlete: AthleteRow) -> AthleteRow:
+    """An athlete who is let in already, locked until the transaction ends."""
+    db.refresh(athlete, with_for_update=True)
+    return athlete
+
+
+def ladder(db: Session, account_id: UUID, ladder_id: UUID, roles: Roles = SEE) -> LadderRow:
+    """A ladder of an allowed athlete; locked until the transaction ends, unless only seen.
+
+    Raises:
+        MissingError: if there is none.
+    """
+    statement = select(LadderRow).where(LadderRow.id == ladder_id)
+    if roles != SEE:
+        statement = statement.with_for_update(of=LadderRow)
+    return _one(db, _allowed(statement, account_id, LadderRow.athlete_id, roles), "ladder")
+
+
+def ladder_seen(db: Session, account_id: UUID, ladder_id: UUID) -> tuple[LadderRow, AthleteRow]:
+    """A ladder of an allowed athlete with them, to be looked at.
+
+    Raises:
+        MissingError: if there is none.
+    """
+    statement = (
+        select(LadderRow, AthleteRow)
+        .join(AthleteRow, col(AthleteRow.id) == LadderRow.athlete_id)
+        .join(AthleteAccessRow, col(AthleteAccessRow.athlete_id) == AthleteRow.id)
+        .where(
+            LadderRow.id == ladder_id,
+            AthleteAccessRow.account_id == account_id,
+            col(AthleteAccessRow.role).in_(SEE),
+        )
+    )
+    found = db.exec(statement).first()
+    if found is None:
+        raise MissingError("ladder")
+    return found[0], found[1]
+
+
+def own_session(db: Session, athlete_id: UUID, session_id: UUID) -> TrainingSessionRow:
+    """A session of an athlete who is let in already.
+
+    Raises:
+        MissingError: if there is none of theirs.
+    """
+    found = db.get(TrainingSessionRow, session_id)
+    if found is None or found.athlete_id != athlete_id:
+        raise MissingError("session")
+    return found
+
+
+def decision(db: Session, account_id: UUID, decision_id: UUID, roles: Roles = SEE) -> ProposalRow:
+    """A decision about an allowed athlete.
+
+    Raises:
+        MissingError: if there is none.
+    """
+    statement = (
+        select(ProposalRow)
+        .join(LadderRow, col(LadderRow.id) == ProposalRow.ladder_id)
+        .where(ProposalRow.id == decision_id)
+    )
+    return _one(db, _allowed(statement, account_id, LadderRow.athlete_id, roles), "decision")
+
+
+def _allowed(
+    statement: SelectOfScalar[Row], account_id: UUID, athlete_id: Any, roles: Roles
+) -> SelectOfScalar[Row]:
+    return statement.join(AthleteAccessRow, col(AthleteAccessRow.athlete_id) == athlete_id).where(
+        AthleteAccessRow.account_id == account_id, col(AthleteAccessRow.role).in_(roles)
+    )
+
+
+def _one(db: Session, statement: SelectOfScalar[Row], thing: str) -> Row:
+    found = db.exec(statement).first()
+    if found is None:
+        raise MissingError(thing)
+    return found

@@ -1,0 +1,151 @@
+"""From rows to the domain's values, and from computed values to what is stored."""
+
+from bisect import bisect_right
+from collections.abc import Iterable
+from dataclasses import asdict
+from datetime import date
+from typing import Any
+
+from pydantic import TypeAdapter, ValidationError
+
+from invelo.db.columns import SetUpColumns
+from invelo.db.tables.athlete import BodyMeasurementRow
+from invelo.db.tables.ladder import LadderRow, RungRow
+from invelo.db.tables.training import LoggedSetRow, TrainingSessionRow
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.movement import Modifiers
+from invelo.domain.errors import InputError
+from invelo.domain.estimate import Estimate
+from invelo.domain.ladder.rung import Rung
+from invelo.domain.ladder.step_policy import Lever, StepPolicy
+from invelo.domain.plan.prescription import Criterion, Level, Method, Prescription, Purpose, Unit
+from invelo.domain.training.log import OneSide, SessionRecord, SetKind, SetRecord
+
+
+def body_of(measure: BodyMeasurementRow) -> Body:
+    """The body a measure describes."""
+    return Body(measure.mass_kg, measure.stature_m, lengths=tuple(sorted(measure.lengths.items())))
+
+
+def body_on(measures: list[BodyMeasurementRow], day: date) -> Body:
+    """The body as last measured by `day`, or at the first measure if that came later.
+
+    Args:
+        measures: oldest first, at least one.
+    """
+    by_then = bisect_right(measures, day, key=lambda one: one.local_date)
+    return body_of(measures[max(by_then - 1, 0)])
+
+
+CHANGES = TypeAdapter(Modifiers)
+UNIT: TypeAdapter[Unit] = TypeAdapter(Unit)
+PURPOSE: TypeAdapter[Purpose] = TypeAdapter(Purpose)
+LEVEL: TypeAdapter[Level] = TypeAdapter(Level)
+METHOD: TypeAdapter[Method] = TypeAdapter(Method)
+SET_KIND: TypeAdapter[SetKind] = TypeAdapter(SetKind)
+ONE_SIDE: TypeAdapter[OneSide] = TypeAdapter(OneSide)
+LEVER_ORDER: TypeAdapter[tuple[Lever, ...]] = TypeAdapter(tuple[Lever, ...])
+
+
+def modifiers_of(row: SetUpColumns) -> Modifiers:
+    """What a row changes about its movement."""
+    return CHANGES.validate_python(row.changes)
+
+
+def changes_from(told: dict[str, Any]) -> Modifiers:
+    """What someone says is changed about a movement.
+
+    Raises:
+        InputError: naming what of it cannot be read.
+    """
+    try:
+        return CHANGES.validate_python(told)
+    except ValidationError as error:
+        what = error.errors()[0]
+        where = ".".join(str(part) for part in ("changes", *what["loc"]))
+        raise InputError(where, f"{what['msg'].lower()}.", "Send it as it was given.") from error
+
+
+def set_up_columns(movement: str, modifiers: Modifiers) -> dict[str, Any]:
+    """The columns of `SetUp`."""
+    return {"movement": movement, "changes": CHANGES.dump_python(modifiers, mode="json")}
+
+
+def rung_of(row: RungRow) -> Rung:
+    """A rung as the domain reasons about it."""
+    unit = UNIT.validate_python(row.unit)
+    return Rung(
+        name=row.name,
+        movement=catalogue().find_movement(row.movement),
+        modifiers=modifiers_of(row),
+        dose=Prescription(
+            row.sets, row.low, row.high, row.rest_s, row.effort, UNIT.validate_python(row.unit)
+        ),
+        gate=Criterion(
+            row.gate_sets,
+            row.gate_amount,
+            row.gate_effort,
+            row.gate_sessions,
+            unit,
+        ),
+    )
+
+
+def session_of(session: TrainingSessionRow, sets: Iterable[LoggedSetRow]) -> SessionRecord:
+    """A session as decisions read it; rungs are keyed by their row's id."""
+    return SessionRecord(session.local_date, tuple(set_of(row) for row in sets))
+
+
+def rung_columns(rung: Rung) -> dict[str, Any]:
+    """The columns of a rung as the domain reasons about it; the other way is `rung_of`."""
+    dose, gate = rung.dose, rung.gate
+    return {
+        "name": rung.name,
+        **set_up_columns(rung.movement.id, rung.modifiers),
+        "sets": dose.sets,
+        "low": dose.low,
+        "high": dose.high,
+        "unit": dose.unit,
+        "rest_s": dose.rest,
+        "effort": dose.effort,
+        "gate_sets": gate.sets,
+        "gate_amount": gate.amount,
+        "gate_effort": gate.effort,
+        "gate_sessions": gate.sessions,
+    }
+
+
+def step_policy_of(row: LadderRow) -> StepPolicy:
+    """What counts as a step on a ladder."""
+    return StepPolicy(
+        row.least_reps, row.least_seconds, row.step, LEVER_ORDER.validate_python(row.levers)
+    )
+
+
+def set_of(row: LoggedSetRow) -> SetRecord:
+    """A logged set as decisions read it."""
+    return SetRecord(
+        str(row.rung_id or ""),
+        row.amount,
+        row.effort,
+        row.clean,
+        row.pain,
+        row.pain_place,
+        catalogue().find_movement(row.movement).unit,
+        SET_KIND.validate_python(row.kind),
+        ONE_SIDE.validate_python(row.side),
+        row.number,
+        about_of(row),
+        row.partial,
+    )
+
+
+def about_of(row: LoggedSetRow) -> tuple[float, float] | None:
+    """The least and the most of a count told from memory."""
+    return None if row.least is None or row.most is None else (row.least, row.most)
+
+
+def stored(estimate: Estimate) -> dict[str, Any]:
+    """An estimate with its derivation, as JSON keeps it."""
+    return asdict(estimate)

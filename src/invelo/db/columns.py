@@ -1,0 +1,86 @@
+"""Columns that more than one table has: instants, local days, where a result came from."""
+
+from collections.abc import Iterable
+from datetime import date, datetime
+from typing import Any
+
+from sqlalchemy import (
+    ARRAY,
+    CheckConstraint,
+    DateTime,
+    Uuid,
+    any_,
+    literal,
+)
+from sqlalchemy.dialects.postgresql import JSONB
+from sqlalchemy.types import TypeEngine
+from sqlmodel import Field, SQLModel, col
+
+from invelo.db.moment import Moment
+from invelo.domain import MODEL_VERSION
+from invelo.domain.catalogue.catalogue import CATALOGUE_VERSION
+
+NAMES = {
+    "ix": "ix_%(column_0_label)s",
+    "uq": "uq_%(table_name)s_%(column_0_N_name)s",
+    "ck": "ck_%(table_name)s_%(constraint_name)s",
+    "fk": "fk_%(table_name)s_%(column_0_name)s",
+    "pk": "pk_%(table_name)s",
+}
+SQLModel.metadata.naming_convention = NAMES
+
+
+def instant(nullable: bool = False) -> Any:
+    """An instant with its zone."""
+    return Field(
+        default=None if nullable else ..., sa_type=DateTime(timezone=True), nullable=nullable
+    )
+
+
+def within(column: str, low: float, high: float) -> CheckConstraint:
+    """Last line of defence; the domain refuses the same values first, with words."""
+    return CheckConstraint(f"{column} BETWEEN {low:g} AND {high:g}", column)
+
+
+def one_of(column: str, *values: str) -> CheckConstraint:
+    """One of a few words."""
+    known = ", ".join(f"'{value}'" for value in values)
+    return CheckConstraint(f"{column} IN ({known})", column)
+
+
+def json_column() -> Any:
+    """Whatever the domain writes as JSON."""
+    return Field(sa_type=JSONB, nullable=False)
+
+
+def among(column: Any, values: Iterable[Any], of: TypeEngine[Any] | None = None) -> Any:
+    """Whether a column is one of so many ids, or values of a type: one parameter however many."""
+    return col(column) == any_(literal(list(values), ARRAY(of or Uuid())))
+
+
+class Dated(SQLModel):
+    """When and where something happened."""
+
+    at: datetime = instant()
+    zone: str
+    local_date: date
+
+
+class Computed(SQLModel):
+    """What a result came from."""
+
+    model_version: str = MODEL_VERSION
+    catalogue_version: str = CATALOGUE_VERSION
+    inputs: dict[str, Any] = json_column()
+
+
+def dated(moment: Moment) -> dict[str, Any]:
+    """The columns of `Dated` for a moment."""
+    return {"at": moment.at, "zone": moment.zone, "local_date": moment.local_date}
+
+
+class SetUpColumns(SQLModel):
+    """A movement with what is changed about it, as the domain's `Modifiers` write it."""
+
+    movement: str
+    changes: dict[str, Any] = json_column()

@@ -1,0 +1,68 @@
+"""Logged sets as they are shown: beside the set, its rung's name and whether a picture is kept.
+
+What is only shown is read as plain values: a page holds hundreds of sets.
+"""
+
+from collections import defaultdict
+from collections.abc import Iterable
+from functools import cache
+from typing import Any
+from uuid import UUID
+
+from sqlalchemy import ARRAY, Select, Uuid, any_, bindparam, func, inspect, select
+from sqlmodel import Session
+
+from invelo.db.tables.ladder import RungRow
+from invelo.db.tables.training import LoggedSetRow, SetMediaRow
+
+ShownSet = dict[str, Any]
+"""Values by name: of `KEPT`, the rung's name (None off any ladder), the media type of a picture (''
+for none), and by how many seconds the device's clock was off."""
+
+KEPT = (
+    *("id", "session_id", "at", "rung_id", "movement", "item", "kind", "side", "number", "amount"),
+    *("least", "most", "partial", "asked_low", "asked_high", "effort", "clean", "faults"),
+    *("felt_in", "pain", "pain_place", "note", "corrects"),
+)
+"""Columns of a logged set that are shown."""
+
+_NAMES = (*KEPT, "clock_off_s", "name", "picture")
+
+
+def of_sessions(db: Session, session_ids: Iterable[UUID]) -> dict[UUID, list[ShownSet]]:
+    """The sets of some sessions that no later row corrects, by session, in order."""
+    rows = _read(db, "session_id", session_ids)
+    corrected = {row["corrects"] for row in rows}
+    found: dict[UUID, list[ShownSet]] = defaultdict(list)
+    for row in rows:
+        if row["id"] not in corrected:
+            found[row["session_id"]].append(row)
+    return found
+
+
+def of_sets(db: Session, set_ids: Iterable[UUID]) -> list[ShownSet]:
+    """Some sets, as they are asked for."""
+    asked = list(set_ids)
+    found = {row["id"]: row for row in _read(db, "id", asked)}
+    return [found[one] for one in asked]
+
+
+def _read(db: Session, by: str, ids: Iterable[UUID]) -> list[ShownSet]:
+    rows = db.execute(_statement(by), {"ids": list(ids)})
+    return [dict(zip(_NAMES, row, strict=True)) for row in rows]
+
+
+@cache
+def _statement(by: str) -> Select[Any]:
+    """It is long, and laid out once for each column that picks the sets."""
+    one, rung, media = (
+        inspect(table).local_table for table in (LoggedSetRow, RungRow, SetMediaRow)
+    )
+    kept = (one.c[name] for name in KEPT)
+    name = select(rung.c.name).where(rung.c.id == one.c.rung_id).scalar_subquery()
+    picture = select(media.c.media_type).where(media.c.set_id == one.c.id).scalar_subquery()
+    return (
+        select(*kept, one.c.skew_s, name, func.coalesce(picture, ""))
+        .where(one.c[by] == any_(bindparam("ids", type_=ARRAY(Uuid()))))
+        .order_by(one.c.at, one.c.number, one.c.id)
+    )

@@ -1,0 +1,154 @@
+"""Athletes, what is known of them, and what they were tested on."""
+
+from datetime import date, datetime
+from typing import Any, Literal
+from uuid import UUID, uuid4
+
+from sqlalchemy import (
+    ARRAY,
+    Column,
+    Text,
+)
+from sqlmodel import Field, SQLModel
+
+from invelo.db.columns import Computed, Dated, SetUpColumns, instant, json_column, one_of, within
+
+
+class AthleteRow(SQLModel, table=True):
+    """Who trains. `consent_on` is the day they agreed that their records are kept."""
+
+    __tablename__ = "athlete"
+
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    name: str
+    time_zone: str
+    note: str = ""
+    consent_on: date
+    created_at: datetime = instant()
+
+
+class AthleteAccessRow(SQLModel, table=True):
+    """Who may see or change an athlete: the one place that says so."""
+
+    __tablename__ = "athlete_access"
+    __table_args__ = (one_of("role", "owner", "coach", "reader"),)
+
+    account_id: UUID = Field(foreign_key="account.id", ondelete="CASCADE", primary_key=True)
+    athlete_id: UUID = Field(
+        foreign_key="athlete.id", ondelete="CASCADE", primary_key=True, index=True
+    )
+    role: str
+
+
+class PersonRow(SQLModel, table=True):
+    """What an athlete wants and has, as the domain's `Person` writes it."""
+
+    __tablename__ = "person"
+
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", primary_key=True)
+    told: dict[str, Any] = json_column()
+    updated_at: datetime = instant()
+
+
+class BodyMeasurementRow(Dated, table=True):
+    """Body mass, stature and whatever limb lengths (m) were measured on a day."""
+
+    __tablename__ = "measure"
+
+    __table_args__ = (within("mass_kg", 20, 300), within("stature_m", 1, 2.4))
+
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
+    mass_kg: float
+    stature_m: float
+    lengths: dict[str, float] = json_column()
+
+
+class ScreeningRow(Dated, Computed, table=True):
+    """What an athlete said of themselves (`inputs`), and what follows; the newest one speaks."""
+
+    __tablename__ = "screening"
+
+    __table_args__ = (one_of("outcome", "go", "limits", "doctor"),)
+
+    id: UUID = Field(primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
+    outcome: str
+    findings: list[dict[str, Any]] = json_column()
+
+
+class ClearanceRow(Dated, table=True):
+    """What a doctor or clinician said, as the coach recorded it; never changed."""
+
+    __tablename__ = "clearance"
+
+    id: UUID = Field(primary_key=True)
+    screening_id: UUID = Field(foreign_key="screening.id", ondelete="CASCADE", index=True)
+    author_id: UUID | None = Field(foreign_key="account.id", ondelete="SET NULL")
+    said_by: str
+    word: str
+    lifts: list[str] = Field(sa_column=Column(ARRAY(Text), nullable=False))
+
+
+class ReadinessRow(Dated, table=True):
+    """What a readiness check showed; the newest of each speaks."""
+
+    __tablename__ = "readiness"
+
+    id: UUID = Field(primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
+    check: str
+    passed: bool
+    word: str = ""
+
+
+class TestRow(Dated, Computed, SetUpColumns, table=True):
+    """A best set of strict reps, or a longest hold in seconds, with the capacity it was read as."""
+
+    __tablename__ = "test"
+
+    __table_args__ = (
+        within("amount", 0.5, 3600),
+        within("effort", 1, 10),
+        one_of("side", "", "left", "right"),
+    )
+
+    id: UUID = Field(primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
+    amount: float
+    effort: float
+    side: str = ""
+    result: dict[str, Any] = json_column()
+
+
+Role = Literal["owner", "coach", "reader"]
+"""`owner` may hand an athlete over or erase them, `coach` may write, `reader` may look."""
+
+
+class AthleteLinkRow(SQLModel, table=True):
+    """An athlete's private way in; its token is kept only as its SHA-256."""
+
+    __tablename__ = "athlete_link"
+
+    token_hash: str = Field(primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
+    created_at: datetime = instant()
+    expires_at: datetime = instant()
+    opened_at: datetime | None = instant(nullable=True)
+    revoked_at: datetime | None = instant(nullable=True)
+
+
+class TechniqueNoteRow(SQLModel, table=True):
+    """A coach's word on how an athlete does a movement, shown as a cue from then on; pinned to the
+    set it was seen in, if it was."""
+
+    __tablename__ = "technique_note"
+
+    id: UUID = Field(primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
+    movement: str
+    text: str
+    set_id: UUID | None = Field(default=None, foreign_key="logged_set.id", ondelete="SET NULL")
+    author_id: UUID | None = Field(default=None, foreign_key="account.id", ondelete="SET NULL")
+    created_at: datetime = instant()
+    retired_at: datetime | None = instant(nullable=True)

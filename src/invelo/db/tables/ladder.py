@@ -1,0 +1,130 @@
+"""Ladders and where athletes stand on them."""
+
+from datetime import date, datetime
+from typing import Any
+from uuid import UUID, uuid4
+
+from sqlalchemy import (
+    ARRAY,
+    Column,
+    ForeignKey,
+    Index,
+    Text,
+    UniqueConstraint,
+)
+from sqlmodel import Field, SQLModel
+
+from invelo.db.columns import Computed, Dated, SetUpColumns, instant, json_column, one_of
+from invelo.domain.ladder.step_policy import LEVERS, WANTED_STEP
+from invelo.domain.plan.prescription import LEAST_USEFUL
+
+
+class LadderRow(SQLModel, table=True):
+    """Rungs toward a goal, and the one the athlete stands on.
+
+    `stopped` holds the reason a pain rule ended the movement, '' while it runs. `drawn` is the
+    number of the sketch that stands. What counts as a step is the coach's: `least_reps`,
+    `least_seconds` (s), `step` (share of the demand) and `levers`, the dearest first.
+    """
+
+    __tablename__ = "ladder"
+
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
+    goal: str
+    family: str
+    school: str = "range"
+    purpose: str
+    level: str
+    standing_id: UUID | None = Field(
+        default=None,
+        sa_column=Column(
+            ForeignKey(
+                "rung.id",
+                name="fk_ladder_standing_id",
+                ondelete="SET NULL",
+                use_alter=True,
+                deferrable=True,
+            )
+        ),
+    )
+    stopped: str = ""
+    least_reps: float = LEAST_USEFUL["reps"]
+    least_seconds: float = LEAST_USEFUL["s"]
+    step: float = WANTED_STEP
+    levers: list[str] = Field(
+        default_factory=lambda: list(LEVERS), sa_column=Column(ARRAY(Text), nullable=False)
+    )
+    drawn: int = 0
+    created_at: datetime = instant()
+
+
+class LadderRevisionRow(SQLModel, table=True):
+    """A ladder as it was drawn at one time, `number` counting its edits; kept so that an edit can
+    be undone. `document` holds the drawing."""
+
+    __tablename__ = "sketch"
+
+    __table_args__ = (UniqueConstraint("ladder_id", "number"),)
+
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    ladder_id: UUID = Field(foreign_key="ladder.id", ondelete="CASCADE")
+    number: int
+    at: datetime = instant()
+    word: str
+    document: dict[str, Any] = json_column()
+
+
+class RungRow(SetUpColumns, table=True):
+    """A set-up with its dose and its gate, at a position counted from 0 at the foot."""
+
+    __tablename__ = "rung"
+
+    __table_args__ = (
+        UniqueConstraint("ladder_id", "position", deferrable=True),
+        one_of("unit", "reps", "s", "cm"),
+    )
+
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    ladder_id: UUID = Field(foreign_key="ladder.id", ondelete="CASCADE")
+    position: int
+    name: str
+    sets: int
+    low: int
+    high: int
+    unit: str
+    rest_s: int
+    effort: float
+    gate_sets: int
+    gate_amount: int
+    gate_effort: float
+    gate_sessions: int
+    why: str = ""
+
+
+class EdgeRow(SQLModel, table=True):
+    """One steps from a lower rung to an upper one of the same ladder."""
+
+    __tablename__ = "tie"
+
+    lower_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE", primary_key=True)
+    upper_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE", primary_key=True, index=True)
+
+
+class PlacementRow(Dated, Computed, table=True):
+    """Where new evidence put the athlete on a ladder: capacity with its range and unit, told by
+    evidence of a day; `result` holds it whole, with how it came about."""
+
+    __tablename__ = "placement"
+
+    __table_args__ = (Index("ix_placement_ladder_id_at", "ladder_id", "at"),)
+
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    ladder_id: UUID = Field(foreign_key="ladder.id", ondelete="CASCADE")
+    rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
+    likely: float
+    low: float
+    high: float
+    unit: str
+    told_on: date | None = None
+    result: dict[str, Any] = json_column()

@@ -1,0 +1,127 @@
+"""The rows of planning: what is asked of a week, its plans, own sessions, the daily dose, feeds."""
+
+from datetime import date, datetime
+from typing import Any
+from uuid import UUID, uuid4
+
+from sqlalchemy import CheckConstraint, Index, UniqueConstraint, text
+from sqlmodel import Field, SQLModel
+
+from invelo.db.columns import Computed, Dated, SetUpColumns, instant, json_column, one_of, within
+
+
+class AvailabilityRow(SQLModel, table=True):
+    """What a coach asks of an athlete's weeks, as `core.week.wishes` writes it."""
+
+    __tablename__ = "week_wishes"
+
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", primary_key=True)
+    told: dict[str, Any] = json_column()
+    updated_at: datetime = instant()
+
+
+class WeekPlanRow(Dated, Computed, table=True):
+    """A plan of a week as it was kept at one time, `number` counting its revisions; the newest
+    stands. `placed` holds tasks and days, `inputs` the problem, `result` the score."""
+
+    __tablename__ = "week_plan"
+    __table_args__ = (
+        UniqueConstraint("athlete_id", "monday", "number"),
+        CheckConstraint("EXTRACT(ISODOW FROM monday) = 1", "monday"),
+    )
+
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE")
+    monday: date
+    number: int
+    placed: list[tuple[str, int]] = json_column()
+    result: dict[str, Any] = json_column()
+    word: str = ""
+
+
+class SessionTemplateRow(SQLModel, table=True):
+    """A coach's own session to start from, as the domain's `Shape` writes it."""
+
+    __tablename__ = "own_session"
+    __table_args__ = (UniqueConstraint("account_id", "name"),)
+
+    id: UUID = Field(primary_key=True)
+    account_id: UUID = Field(foreign_key="account.id", ondelete="CASCADE")
+    name: str
+    document: dict[str, Any] = json_column()
+    created_at: datetime = instant()
+
+
+class AdaptedDayRow(Dated, table=True):
+    """A day that was adapted: what it allowed, and the session as it was done then; the newest
+    of a day stands."""
+
+    __tablename__ = "adapted_day"
+    __table_args__ = (Index("ix_adapted_day_athlete_id_day", "athlete_id", "day"),)
+
+    id: UUID = Field(primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE")
+    day: date
+    allowed: dict[str, Any] = json_column()
+    session: dict[str, Any] = json_column()
+
+
+class DailyMinimumRow(SetUpColumns, table=True):
+    """A smallest daily dose: one movement at a fixed moment of the day, in the zone of whoever does
+    it. A changed one is a new row; the old stays, ended."""
+
+    __tablename__ = "habit"
+
+    __table_args__ = (
+        Index(
+            "uq_habit_running",
+            "athlete_id",
+            unique=True,
+            postgresql_where=text("ended_on IS NULL"),
+        ),
+        one_of("unit", "reps", "s"),
+        within("amount", 1, 60),
+    )
+
+    id: UUID = Field(primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE")
+    moment: str
+    at: str
+    zone: str
+    amount: int
+    unit: str
+    begun_on: date
+    ended_on: date | None = None
+    ended_why: str = ""
+
+
+class DailyMinimumTickRow(Dated, table=True):
+    """A daily dose done: a try on the first day, or the day's tick, which is one."""
+
+    __tablename__ = "habit_tick"
+    __table_args__ = (
+        Index(
+            "uq_habit_tick_day",
+            "habit_id",
+            "local_date",
+            unique=True,
+            postgresql_where=text("NOT trial"),
+        ),
+        within("amount", 1, 600),
+    )
+
+    id: UUID = Field(primary_key=True)
+    habit_id: UUID = Field(foreign_key="habit.id", ondelete="CASCADE")
+    amount: int
+    trial: bool = False
+
+
+class CalendarFeedRow(SQLModel, table=True):
+    """A private calendar address of an athlete; its token is kept only as its SHA-256."""
+
+    __tablename__ = "calendar_feed"
+
+    token_hash: str = Field(primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
+    created_at: datetime = instant()
+    revoked_at: datetime | None = instant(nullable=True)

@@ -1,0 +1,76 @@
+"""The rows of the review: what is proposed, which weeks were looked at, what athletes are told."""
+
+from datetime import date, datetime
+from typing import Any
+from uuid import UUID, uuid4
+
+from sqlalchemy import ARRAY, Column, Index, Text, text
+from sqlalchemy.dialects.postgresql import JSONB
+from sqlmodel import Field, SQLModel
+
+from invelo.db.columns import Computed, Dated, instant, one_of
+from invelo.domain.review.proposals.situation import OUTCOMES
+
+
+class ProposalRow(Dated, Computed, table=True):
+    """A proposal put to the coach after a session or at the end of a week, and what they said.
+
+    `session_id` is empty for a week's, `monday` for a session's: the first day of the week to come.
+    `made` holds a rung that is to be put on the ladder, `amount` sets, days or a share.
+    """
+
+    __tablename__ = "decision"
+
+    __table_args__ = (
+        Index("ix_decision_ladder_id_at", "ladder_id", "at"),
+        Index("ix_decision_waiting", "ladder_id", "at", postgresql_where=text("answer IS NULL")),
+        one_of("outcome", *OUTCOMES),
+        one_of("answer", "take", "edit", "decline", "lapse"),
+    )
+
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    ladder_id: UUID = Field(foreign_key="ladder.id", ondelete="CASCADE")
+    session_id: UUID | None = Field(
+        default=None, foreign_key="training_session.id", ondelete="CASCADE", index=True
+    )
+    monday: date | None = None
+    outcome: str
+    from_rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
+    to_rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
+    made: dict[str, Any] | None = Field(default=None, sa_type=JSONB)
+    amount: float | None = None
+    reason: str
+    figures: list[dict[str, Any]] = Field(sa_type=JSONB, nullable=False)
+    rules: list[str] = Field(sa_column=Column(ARRAY(Text), nullable=False))
+    confidence: str
+    confidence_why: str
+    answer: str | None = None
+    answered_at: datetime | None = instant(nullable=True)
+    answered_by: UUID | None = Field(default=None, foreign_key="account.id", ondelete="SET NULL")
+    word: str = ""
+    final_rung_id: UUID | None = Field(default=None, foreign_key="rung.id", ondelete="CASCADE")
+
+
+class WeekReviewRow(SQLModel, table=True):
+    """A week that was looked at for an athlete, by the Monday that begins the week to come."""
+
+    __tablename__ = "week_review"
+
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", primary_key=True)
+    monday: date = Field(primary_key=True)
+    at: datetime = instant()
+
+
+class MessageRow(Dated, table=True):
+    """A message to an athlete in plain words: written and shown, never sent from here."""
+
+    __tablename__ = "outbox_message"
+    __table_args__ = (Index("ix_outbox_message_athlete_id_at", "athlete_id", "at"),)
+
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE")
+    decision_id: UUID | None = Field(
+        default=None, foreign_key="decision.id", ondelete="CASCADE", unique=True
+    )
+    subject: str
+    body: str

@@ -1,0 +1,156 @@
+"""What was done, and what devices tell of it."""
+
+from datetime import datetime
+from typing import Any
+from uuid import UUID, uuid4
+
+from sqlalchemy import (
+    ARRAY,
+    CheckConstraint,
+    Column,
+    ForeignKey,
+    Index,
+    LargeBinary,
+    Text,
+    text,
+)
+from sqlmodel import Field, SQLModel
+
+from invelo.db.columns import Dated, SetUpColumns, instant, json_column, one_of, within
+
+
+class TrainingSessionRow(Dated, table=True):
+    """What an athlete did on one occasion, of one ladder or of several. Its id is made by the
+    device, or told with a planned day, so that two devices at one session write into one.
+
+    Once it is finished, `of_sets` is the mean effort of its standing sets and `lasted_s` the
+    seconds from its opening to the last of them; see `invelo.services.training.sums`.
+    """
+
+    __tablename__ = "training_session"
+    __table_args__ = (
+        Index("ix_training_session_athlete_id_at", "athlete_id", "at"),
+        Index(
+            "ix_training_session_load",
+            "athlete_id",
+            "local_date",
+            postgresql_include=["effort", "of_sets", "lasted_s"],
+            postgresql_where=text("finished_at IS NOT NULL"),
+        ),
+        within("effort", 1, 10),
+    )
+
+    id: UUID = Field(primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE")
+    name: str
+    finished_at: datetime | None = instant(nullable=True)
+    effort: float | None = None
+    of_sets: float | None = None
+    lasted_s: float | None = None
+
+
+class LoggedSetRow(Dated, SetUpColumns, table=True):
+    """One set as it was logged: never changed, corrected by a new row that names the old.
+
+    `at` is when it was done, `server_at` when we heard of it; `skew_s` is by how many seconds the
+    device's own clock stood behind ours, where that was too much to believe it. `amount` holds
+    full reps (or seconds, or cm), `partial` reps that fell short; `least` and `most` bound a count
+    told from memory. `asked_low` and `asked_high` are what the set was to be. `rung_id` is empty
+    for a movement off any ladder.
+    """
+
+    __tablename__ = "logged_set"
+    __table_args__ = (
+        Index("ix_logged_set_session_id", "session_id"),
+        Index("ix_logged_set_rung_id", "rung_id"),
+        Index("ix_logged_set_corrects", "corrects", postgresql_where=text("corrects IS NOT NULL")),
+        within("number", 1, 99),
+        within("amount", 0, 3600),
+        within("effort", 1, 10),
+        within("pain", 0, 10),
+        within("partial", 0, 200),
+        one_of("kind", "work", "easy", "drop", "piece", "single", "cluster"),
+        one_of("side", "", "left", "right"),
+        CheckConstraint("least <= amount AND amount <= most", "about"),
+    )
+
+    id: UUID = Field(primary_key=True)
+    session_id: UUID = Field(foreign_key="training_session.id", ondelete="CASCADE")
+    rung_id: UUID | None = Field(default=None, foreign_key="rung.id", ondelete="CASCADE")
+    item: str = ""
+    kind: str = "work"
+    side: str = ""
+    number: int
+    amount: float
+    least: float | None = None
+    most: float | None = None
+    partial: int = 0
+    asked_low: int | None = None
+    asked_high: int | None = None
+    effort: float
+    clean: bool
+    faults: list[str] = Field(default_factory=list, sa_column=Column(ARRAY(Text), nullable=False))
+    felt_in: list[str] = Field(default_factory=list, sa_column=Column(ARRAY(Text), nullable=False))
+    pain: int
+    pain_place: str
+    note: str = ""
+    corrects: UUID | None = Field(
+        default=None,
+        sa_column=Column(ForeignKey("logged_set.id", ondelete="CASCADE", deferrable=True)),
+    )
+    server_at: datetime = instant()
+    skew_s: float | None = None
+
+
+class CheckInRow(Dated, table=True):
+    """How an athlete comes to a day, as the domain's `CheckIn` writes it; the newest speaks."""
+
+    __tablename__ = "check_in"
+    __table_args__ = (Index("ix_check_in_athlete_id_local_date", "athlete_id", "local_date"),)
+
+    id: UUID = Field(primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE")
+    told: dict[str, Any] = json_column()
+
+
+class SkipRow(Dated, table=True):
+    """A set that was asked for and left out, with the reason."""
+
+    __tablename__ = "skip"
+
+    id: UUID = Field(primary_key=True)
+    session_id: UUID = Field(foreign_key="training_session.id", ondelete="CASCADE", index=True)
+    name: str
+    number: int
+    why: str
+
+
+class SetMediaRow(SQLModel, table=True):
+    """A photo or a short clip of a set, stripped of what it told besides the picture."""
+
+    __tablename__ = "set_media"
+    __table_args__ = (one_of("media_type", "image/jpeg", "video/webm", "video/mp4"),)
+
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    set_id: UUID = Field(foreign_key="logged_set.id", ondelete="CASCADE", unique=True)
+    media_type: str
+    content: bytes = Field(sa_type=LargeBinary)
+    kept_at: datetime = instant()
+
+
+class WhereaboutsRow(SQLModel, table=True):
+    """Where in a session an athlete is, as their device says; for whoever watches."""
+
+    __tablename__ = "whereabouts"
+
+    session_id: UUID = Field(
+        foreign_key="training_session.id", ondelete="CASCADE", primary_key=True
+    )
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
+    state: str
+    doing: str
+    set_number: int
+    set_count: int
+    step: int
+    steps: int
+    at: datetime = instant()

@@ -1,0 +1,1 @@
+"""The person: wishes, screen, readiness, tests and their results."""

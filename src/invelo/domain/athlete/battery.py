@@ -1,0 +1,212 @@
+"""Which tests to do: those that narrow the placement most, and none that is closed.
+
+A family that nothing is known of comes first, in the order of the goals; then the families whose
+capacity is least sure. Of a family's tests the one is taken whose count is likely to tell most. A
+test that a limit, a readiness gate or the kit closes is left out with the reason.
+"""
+
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass
+from datetime import date
+
+from invelo.domain.athlete.person import Person
+from invelo.domain.athlete.readiness import CheckId, waits_for
+from invelo.domain.athlete.screen import WORDS, forbidden
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.biomechanics.posture.form import Lane, Strain
+from invelo.domain.biomechanics.reading import reading
+from invelo.domain.catalogue.catalogue import TestKind, catalogue
+from invelo.domain.equipment.kit import Room, kit_why_not
+from invelo.domain.estimate import Estimate
+from invelo.domain.strength.capacity import Pool
+from invelo.domain.strength.predict import Done, Known
+
+TELLING = {"reps": (4.0, 12.0), "s": (8.0, 40.0)}
+"""Amounts at which a test tells most: fewer are coarse, above the curves part (ours)."""
+
+USUAL = {"reps": 8.0, "s": 20.0}
+"""Amount by which an unknown person's test is taken to end (ours); it only says how much a test
+will narrow."""
+
+MOST_TESTS = 6
+"""Tests of one sitting (common practice: fresh muscles, ten minutes)."""
+
+STOP = (
+    "End it when the form goes, whatever is left.",
+    "Stop at once on chest pain, dizziness, faintness or a sharp pain, and tell the coach.",
+    "Breathe all along; never hold the breath.",
+)
+"""What ends any test (common practice)."""
+
+PROTOCOL = {
+    "reps": "Warm up, one easy set, two minutes of rest. Strict reps of 2 s, no pause over 1 s, to "
+    "the last clean one. Count only whole ones.",
+    "s": "Warm up, one easy hold, two minutes of rest. The clock starts when the shape stands and "
+    "stops when it goes.",
+}
+
+
+@dataclass(frozen=True)
+class ProposedTest:
+    """A test worth doing now.
+
+    Attributes:
+        test: which.
+        why: in words.
+        now: 80 % half-width of the family's capacity, %; None while nothing is known.
+        leaves: what it would be after the test, %.
+        expected: what the athlete likely does in it; None while nothing is known.
+    """
+
+    test: TestKind
+    why: str
+    now: float | None
+    leaves: float
+    expected: Estimate | None
+
+
+@dataclass(frozen=True)
+class LeftOut:
+    """A test that is closed now, and why."""
+
+    test: TestKind
+    why: str
+
+
+@dataclass(frozen=True)
+class Battery:
+    """The tests of a sitting, the most telling first, and what was left out."""
+
+    proposed: tuple[ProposedTest, ...]
+    left_out: tuple[LeftOut, ...]
+
+
+@dataclass(frozen=True)
+class BatterySituation:
+    """What a battery is proposed from.
+
+    Attributes:
+        body: as measured last.
+        person: goals, training age, dislikes.
+        limits: what the screen closes.
+        passed: readiness checks that are open.
+        rooms: where they train.
+        known: capacity by what is alike.
+        today: for safety checks that have run out.
+    """
+
+    body: Body
+    person: Person
+    limits: frozenset[Strain]
+    passed: frozenset[CheckId]
+    rooms: tuple[Room, ...]
+    known: Mapping[Lane, Pool]
+    today: date
+
+
+def closed(test: TestKind, situation: BatterySituation) -> str:
+    """Why a test is closed now; '' where it is open."""
+    form = test.of.posture
+    limits = forbidden(form, situation.limits)
+    if limits:
+        return f"limit: {WORDS[limits[0]]}"
+    waiting = waits_for(form, situation.passed)
+    if waiting:
+        return f"waits for the check “{waiting[0].name.lower()}”"
+    why_not = kit_why_not(test.of.kit, situation.rooms, situation.today)
+    why_not = why_not or kit_why_not(test.kit, situation.rooms, situation.today)
+    if why_not:
+        return f"kit: {why_not}"
+    if test.movement in situation.person.dislikes:
+        return "disliked"
+    return ""
+
+
+def battery(situation: BatterySituation) -> Battery:
+    """The tests to do now.
+
+    Source: ours.
+    """
+    left_out, open_tests = [], []
+    wanted = _families(situation.person)
+    for test in catalogue().test:
+        if test.of.family not in wanted:
+            continue
+        why = closed(test, situation)
+        if why:
+            left_out.append(LeftOut(test, why))
+        else:
+            open_tests.append(test)
+    proposed: list[ProposedTest] = []
+    for family in wanted:
+        of_family = [_weighed(test, situation) for test in open_tests if test.of.family == family]
+        if of_family:
+            proposed.append(min(of_family, key=lambda one: _rank(one, situation)))
+    proposed.sort(key=lambda one: 0.0 if one.now is None else 1000.0 + one.leaves - one.now)
+    return Battery(tuple(proposed[:MOST_TESTS]), tuple(left_out))
+
+
+def test_for(lanes: Iterable[Lane], situation: BatterySituation) -> TestKind | None:
+    """The open test that tells most of some lanes; None where there is none.
+
+    Source: ours.
+    """
+    wanted = set(lanes)
+    weighed = [
+        _weighed(test, situation)
+        for test in catalogue().test
+        if test.of.posture.lane in wanted and not closed(test, situation)
+    ]
+    best = min(weighed, key=lambda one: _rank(one, situation), default=None)
+    return best.test if best else None
+
+
+def _families(person: Person) -> tuple[str, ...]:
+    """Families of the goals, the dearest goal's nearest first; without goals every tested one."""
+    skills = {one.id: one for one in catalogue().skill}
+    named = [family for goal in person.goals for family in skills[goal].families]
+    return tuple(dict.fromkeys(named or [test.of.family for test in catalogue().test]))
+
+
+def _pool_for(test: TestKind, situation: BatterySituation) -> Pool | None:
+    return situation.known.get(test.of.posture.lane)
+
+
+def _weighed(test: TestKind, situation: BatterySituation) -> ProposedTest:
+    changes = test.modifiers()
+    load = reading(situation.body, changes.setup(test.of))
+    pool = _pool_for(test, situation)
+    expected = pool.expected(load, changes.tempo) if pool else None
+    unit = test.of.unit
+    amount = expected.likely if expected else USUAL[unit]
+    done = Done.of(load.setup, max(1.0, min(amount, 60.0)), changes.tempo, 10.0)
+    days = 1 + (len(pool.members) if pool else 0)
+    leaves = half_width(Known(situation.body, done, days).greatest)
+    now = half_width(pool.greatest) if pool else None
+    return ProposedTest(test, _why(now, leaves), now, leaves, expected)
+
+
+def half_width(estimate: Estimate) -> float:
+    """Half of an 80 % interval, % of the likely value."""
+    return 50.0 * (estimate.high - estimate.low) / estimate.likely
+
+
+def _why(now: float | None, leaves: float) -> str:
+    if now is None:
+        return f"Nothing is known here yet; this would tell it to ±{leaves:.0f} %."
+    if leaves < now:
+        return f"Known to ±{now:.0f} %; this would leave ±{leaves:.0f} %."
+    return f"Known to ±{now:.0f} %; a test on another day keeps it fresh."
+
+
+LEVELS = ("new", "trained", "strong")
+
+
+def _rank(one: ProposedTest, situation: BatterySituation) -> tuple[float, float]:
+    """Lower is better: the test whose count falls where it tells, or that suits the person."""
+    if one.expected is not None:
+        low, high = TELLING[one.test.of.unit]
+        count = one.expected.likely
+        return max(low - count, count - high, 0.0), one.leaves
+    suits = 0 if situation.person.new else 1
+    return float(abs(LEVELS.index(one.test.level) - suits)), 0.0

@@ -1,0 +1,307 @@
+"""Screen: what can hurt a person comes first, and what is closed to them until someone says more.
+
+The order of questions follows the published logic of screening before exercise: Riebe, Franklin,
+Thompson and others 2015, Updating ACSM's recommendations for exercise preparticipation health
+screening, Med Sci Sports Exerc 47(11):2473–2479 (from memory): are they active, is a disease of
+heart, metabolism or kidneys known, are there signs of one. The wording and the limits are ours.
+A screen refers and limits; it diagnoses nothing.
+"""
+
+from collections.abc import Iterable
+from dataclasses import dataclass, field
+from datetime import date
+from typing import Literal
+
+from invelo.domain.biomechanics.posture.form import Form, Strain, forms
+from invelo.domain.errors import InputError, require_within
+
+Outcome = Literal["go", "limits", "doctor"]
+Disease = Literal["heart or vessels", "metabolism", "kidneys"]
+Sign = Literal[
+    "chest pressure",
+    "breathless at rest",
+    "faint or dizzy",
+    "breathless lying down",
+    "swollen ankles",
+    "racing heart",
+    "calf pain walking",
+    "heart murmur",
+    "unusual tiredness",
+]
+Medicine = Literal["heart or blood pressure", "blood thinning", "blood sugar", "bones or steroids"]
+PainPlace = Literal["wrist", "elbow", "shoulder", "neck", "back", "hip", "knee", "ankle"]
+
+RIEBE = "Riebe et al. 2015 (ACSM's preparticipation screening), from memory"
+PRACTICE = "common practice"
+
+WORDS: dict[Strain, str] = {
+    "wrist load": "no weight on hands laid flat",
+    "elbow load": "no hard pressing or pulling of the arms",
+    "locked elbows": "no locked elbows under load",
+    "overhead": "nothing over the head, no hanging",
+    "shoulder behind": "no dips, no shoulders stretched behind the body",
+    "deep knee bend": "no deep knee bends",
+    "jump": "no jumps",
+    "long hold": "no long hard holds, in which the breath is easily held",
+    "floor on the back": "nothing lying on the back",
+}
+"""Limits in words: each closes the forms that strain a person so."""
+
+GRAVE_PAIN = 4
+"""Of 10, from which a place is spared until a clinician has seen it (common practice)."""
+
+CHILD, LEAST_AGE, MOST_AGE = 16, 6, 110
+HEALING_WEEKS = 12
+"""After an operation, under which the surgeon speaks first (common practice)."""
+
+STRAINED: dict[PainPlace, tuple[Strain, ...]] = {
+    "wrist": ("wrist load", "locked elbows"),
+    "elbow": ("elbow load", "locked elbows"),
+    "shoulder": ("overhead", "shoulder behind", "locked elbows"),
+    "neck": ("overhead",),
+    "back": ("jump",),
+    "hip": ("jump",),
+    "knee": ("jump", "deep knee bend"),
+    "ankle": ("jump",),
+}
+"""What a painful place is spared (common practice)."""
+
+
+@dataclass(frozen=True)
+class Answers:
+    """What a person says of themselves.
+
+    Attributes:
+        born: date of birth.
+        active: at least 30 minutes, three days a week, for the last three months.
+        diseases: known.
+        signs: noticed.
+        medicines: taken.
+        pregnant: now, or within three months of birth.
+        operated_weeks: since the last operation; None if there was none within a year.
+        pains: 0–10 by place.
+        lax: joints that bend further than most.
+    """
+
+    born: date
+    active: bool
+    diseases: frozenset[Disease] = frozenset()
+    signs: frozenset[Sign] = frozenset()
+    medicines: frozenset[Medicine] = frozenset()
+    pregnant: bool = False
+    operated_weeks: int | None = None
+    pains: dict[PainPlace, int] = field(default_factory=dict)
+    lax: bool = False
+
+    def __post_init__(self) -> None:
+        """Check ranges, and what cannot both be."""
+        for place, pain in self.pains.items():
+            require_within(f"pain, {place}", pain, 0, 10, "of 10")
+        if self.operated_weeks is not None:
+            require_within("operation", self.operated_weeks, 0, 52, "weeks ago")
+        if "heart or blood pressure" in self.medicines and "heart or vessels" not in self.diseases:
+            raise InputError(
+                "medicines",
+                "one for heart or blood pressure is told, but no such disease.",
+                "Tell what it is for, or take it out.",
+            )
+        if "blood sugar" in self.medicines and "metabolism" not in self.diseases:
+            raise InputError(
+                "medicines",
+                "one for blood sugar is told, but no disease of the metabolism.",
+                "Tell what it is for, or take it out.",
+            )
+
+    def age(self, today: date) -> int:
+        """Whole years.
+
+        Raises:
+            InputError: for a birth in the future, or an age no athlete has.
+        """
+        if self.born > today:
+            raise InputError("born", "that day has not come yet.", "Give the date of birth.")
+        had = (today.month, today.day) >= (self.born.month, self.born.day)
+        years = today.year - self.born.year - (not had)
+        require_within("age", years, LEAST_AGE, MOST_AGE, "years")
+        return years
+
+
+@dataclass(frozen=True)
+class Finding:
+    """One thing that the answers say.
+
+    Attributes:
+        rule: stable name.
+        sentence: plain words.
+        source: of the rule.
+        refers: whether a doctor is asked first.
+        limits: what is closed.
+    """
+
+    rule: str
+    sentence: str
+    source: str
+    refers: bool = False
+    limits: tuple[Strain, ...] = ()
+
+
+@dataclass(frozen=True)
+class Screened:
+    """Where a screen ends."""
+
+    findings: tuple[Finding, ...]
+
+    @property
+    def outcome(self) -> Outcome:
+        """Go, go with limits, or see a doctor first."""
+        if any(one.refers for one in self.findings):
+            return "doctor"
+        return "limits" if self.limits else "go"
+
+    @property
+    def limits(self) -> frozenset[Strain]:
+        """All that is closed."""
+        return frozenset(limit for one in self.findings for limit in one.limits)
+
+
+DOCTOR = "doctor"
+"""What a clearance lifts besides limits: the word that a doctor is to be seen first."""
+
+
+@dataclass(frozen=True)
+class Cleared:
+    """A screen and what clinicians have opened since.
+
+    Attributes:
+        screened: what the answers say by themselves.
+        lifted: limits that were lifted, and `DOCTOR` where training may begin.
+    """
+
+    screened: Screened
+    lifted: frozenset[str] = frozenset()
+
+    @property
+    def limits(self) -> frozenset[Strain]:
+        """What is still closed."""
+        return frozenset(one for one in self.screened.limits if one not in self.lifted)
+
+    @property
+    def outcome(self) -> Outcome:
+        """Where the person stands now."""
+        if self.screened.outcome == "doctor" and DOCTOR not in self.lifted:
+            return "doctor"
+        return "limits" if self.limits else "go"
+
+    @property
+    def referral(self) -> Finding:
+        """The first reason to see a doctor; asked where there is one."""
+        return next(one for one in self.screened.findings if one.refers)
+
+    @property
+    def closed(self) -> tuple[str, ...]:
+        """All that the screen closed, and that a clearance could lift."""
+        first = (DOCTOR,) if self.screened.outcome == "doctor" else ()
+        return (*first, *sorted(self.screened.limits))
+
+
+def screen(answers: Answers, today: date) -> Screened:
+    """What the answers say, safest first.
+
+    Raises:
+        InputError: for a birth in the future, or an age no athlete has.
+    """
+    age = answers.age(today)
+    found = [*_heart(answers), *_states(answers), *_pains(answers)]
+    if age < CHILD:
+        found.append(
+            Finding(
+                "child",
+                f"Under {CHILD}: easier variations, no straight-arm work under load.",
+                PRACTICE,
+                limits=("locked elbows",),
+            )
+        )
+    if answers.lax:
+        found.append(
+            Finding(
+                "lax-joints",
+                "Joints that bend far: elbows are never locked under load.",
+                PRACTICE,
+                limits=("locked elbows",),
+            )
+        )
+    return Screened(tuple(sorted(found, key=lambda one: not one.refers)))
+
+
+def _heart(answers: Answers) -> Iterable[Finding]:
+    if answers.signs:
+        told = ", ".join(sorted(answers.signs))
+        yield Finding(
+            "signs",
+            f"Signs of heart, vessels or metabolism ({told}): see a doctor before any training.",
+            RIEBE,
+            refers=True,
+        )
+    if answers.diseases and not answers.active:
+        told = ", ".join(sorted(answers.diseases))
+        yield Finding(
+            "disease-inactive",
+            f"A known disease ({told}) and no regular training: see a doctor before starting.",
+            RIEBE,
+            refers=True,
+        )
+    elif answers.diseases:
+        yield Finding(
+            "disease-active",
+            "A known disease, used to training, no signs: moderate work goes on; hard holds wait "
+            "for a doctor's word within the last year.",
+            RIEBE,
+            limits=("long hold",),
+        )
+
+
+def _states(answers: Answers) -> Iterable[Finding]:
+    if answers.pregnant:
+        yield Finding(
+            "pregnancy",
+            "Pregnant, or within three months of birth: the midwife or doctor speaks first.",
+            PRACTICE,
+            refers=True,
+            limits=("jump", "long hold", "floor on the back", "overhead"),
+        )
+    if answers.operated_weeks is not None and answers.operated_weeks < HEALING_WEEKS:
+        yield Finding(
+            "operation",
+            f"Operated {answers.operated_weeks} weeks ago: the surgeon speaks first.",
+            PRACTICE,
+            refers=True,
+        )
+    if answers.medicines & {"blood thinning", "bones or steroids"}:
+        yield Finding(
+            "medicines",
+            "Medicines that make falls and bruises worse: no jumps.",
+            PRACTICE,
+            limits=("jump",),
+        )
+
+
+def _pains(answers: Answers) -> Iterable[Finding]:
+    for place, pain in sorted(answers.pains.items()):
+        if pain >= GRAVE_PAIN:
+            yield Finding(
+                f"pain-{place}",
+                f"Pain of {pain} in the {place}: it is spared until a clinician has seen it.",
+                PRACTICE,
+                limits=STRAINED[place],
+            )
+
+
+def closes(strain: Strain) -> tuple[Form, ...]:
+    """Every form that a limit closes."""
+    return tuple(one for one in forms().values() if strain in one.strains)
+
+
+def forbidden(form: Form, limits: Iterable[Strain]) -> tuple[Strain, ...]:
+    """The limits that close a form, in the form's order."""
+    closed = frozenset(limits)
+    return tuple(strain for strain in form.strains if strain in closed)

@@ -1,0 +1,199 @@
+"""Dials: each thing about a set-up that can be turned alone, and how far.
+
+A dial is a parameter of the form, a load at one of its places, help, the share of the range, the
+lowering or the pause. Ends are common practice or the form's own.
+"""
+
+from collections.abc import Callable
+from dataclasses import dataclass, replace
+
+from invelo.domain.biomechanics.posture.form import Form
+from invelo.domain.biomechanics.setup import LEAST_RANGE, Help
+from invelo.domain.catalogue.movement import Modifiers
+from invelo.domain.errors import InputError, require_within
+from invelo.domain.strength.tempo import Tempo
+
+LOADS: dict[str, tuple[str, float]] = {
+    "bag": ("bag high on the back", 15.0),
+    "vest": ("vest at the trunk", 30.0),
+    "ankles": ("weights at the ankles", 10.0),
+    "lap": ("weight on the lap", 40.0),
+    "hands": ("weight in the hands", 60.0),
+}
+"""Places for a load, in words, and the most kilos one holds (common practice; a bag about
+fifteen)."""
+
+MOST_HELP = 80.0
+"""Kilos beyond which a helper carries more than helps (ours)."""
+
+
+@dataclass(frozen=True)
+class Adjustable:
+    """One thing that can be turned.
+
+    Attributes:
+        name: stable name.
+        label: in words.
+        unit: of the amount.
+        low, high: its ends.
+        grain: to what it is rounded when it is set up for real.
+        get, put: where it stands on a set-up.
+        end: why it goes no further.
+        words: how a rung's name tells an amount of it.
+        lengthens: whether it tells on how long a rep counts, and so on the count itself.
+    """
+
+    name: str
+    label: str
+    unit: str
+    low: float
+    high: float
+    grain: float
+    get: Callable[[Modifiers], float]
+    put: Callable[[Modifiers, float], Modifiers]
+    end: str
+    words: Callable[[float], str]
+    lengthens: bool = False
+
+    def turned(self, modifiers: Modifiers, amount: float) -> Modifiers:
+        """The set-up with this dial at an amount that can be set up for real.
+
+        Raises:
+            InputError: for an amount beyond the dial's ends.
+        """
+        require_within(self.name.replace("_", " "), amount, self.low, self.high, self.unit)
+        return self.put(modifiers, self.rounded(amount))
+
+    def rounded(self, amount: float) -> float:
+        """To the dial's grain."""
+        return round(round(amount / self.grain) * self.grain, 6)
+
+
+def adjustables(form: Form) -> tuple[Adjustable, ...]:
+    """Every dial of a form: loads, its parameters, help, range, lowering and pause."""
+    found = [_load(place) for place in form.loads]
+    found += [_parameter(form, one.name) for one in form.parameter]
+    found.append(
+        Adjustable(
+            "help",
+            "help upwards",
+            "kg",
+            0.0,
+            MOST_HELP,
+            0.5,
+            lambda m: m.help.kg if m.help else 0.0,
+            lambda m, x: replace(m, help=Help(x, m.help.at if m.help else "hips") if x else None),
+            "help is nothing at least, and lifting the whole person at most",
+            lambda x: f"help {x:g} kg",
+        )
+    )
+    if form.counted == "reps":
+        found += [_RANGE, _LOWERING, _PAUSE]
+    return tuple(found)
+
+
+def adjustable_of(form: Form, name: str) -> Adjustable:
+    """One dial of a form.
+
+    Raises:
+        InputError: if it has none of that name.
+    """
+    for one in adjustables(form):
+        if one.name == name:
+            return one
+    known = ", ".join(one.name for one in adjustables(form))
+    raise InputError("dial", f"the {form.name.lower()} has no “{name}”.", f"Use one of {known}.")
+
+
+def _load(place: str) -> Adjustable:
+    label, most = LOADS[place]
+    return Adjustable(
+        place,
+        label,
+        "kg",
+        0.0,
+        most,
+        0.5,
+        lambda m: float(getattr(m.worn, place)),
+        lambda m, x: replace(m, worn=replace(m.worn, **{place: x})),
+        f"it holds about {most:g} kg and cannot weigh less than nothing",
+        lambda x: f"{place} {x:g} kg",
+    )
+
+
+def _parameter(form: Form, name: str) -> Adjustable:
+    one = next(parameter for parameter in form.parameter if parameter.name == name)
+
+    def words(amount: float) -> str:
+        told = f"{round(100 * amount, 1):g} cm" if one.unit == "m" else f"{amount:g} {one.unit}"
+        return f"{one.label.removeprefix('surface under the ')} {told}"
+
+    return Adjustable(
+        name,
+        one.label,
+        one.unit,
+        one.low,
+        one.high,
+        one.step,
+        lambda m: dict(m.values).get(name, one.default),
+        lambda m, x: replace(m, values=tuple(sorted((dict(m.values) | {name: x}).items()))),
+        "no amount that this body can do reaches it",
+        words,
+        lengthens=one.depth,
+    )
+
+
+_RANGE = Adjustable(
+    "range",
+    "share of the range",
+    "%",
+    100 * LEAST_RANGE,
+    100.0,
+    5.0,
+    lambda m: 100 * m.range,
+    lambda m, x: replace(m, range=x / 100),
+    "no rep is longer than its whole range",
+    lambda x: f"{x:g} % of the range",
+    lengthens=True,
+)
+_LOWERING = Adjustable(
+    "lowering",
+    "seconds of lowering",
+    "s",
+    0.5,
+    10.0,
+    0.1,
+    lambda m: m.tempo.lower,
+    lambda m, x: replace(m, tempo=replace(m.tempo, lower=x)),
+    "no one lowers in less than half a second or more than ten",
+    lambda x: f"lowering {x:g} s",
+    lengthens=True,
+)
+_PAUSE = Adjustable(
+    "pause",
+    "pause at the far end",
+    "s",
+    0.0,
+    10.0,
+    0.1,
+    lambda m: m.tempo.bottom,
+    lambda m, x: replace(m, tempo=replace(m.tempo, bottom=x)),
+    "a pause is nothing at least, and ten seconds at most",
+    lambda x: f"pause {x:g} s",
+    lengthens=True,
+)
+
+
+def changed_words(form: Form, modifiers: Modifiers, band: str) -> list[str]:
+    """Loads, band (in the words given), help, range and tempo, as a coach would say them."""
+    loads = [(adjustable_of(form, place), getattr(modifiers.worn, place)) for place in form.loads]
+    told = [load.words(kg) for load, kg in loads if kg]
+    if modifiers.band:
+        told.append(band)
+    if modifiers.help:
+        told.append(adjustable_of(form, "help").words(modifiers.help.kg))
+    if modifiers.range < 1.0:
+        told.append(adjustable_of(form, "range").words(100 * modifiers.range))
+    if modifiers.tempo != Tempo():
+        told.append(str(modifiers.tempo))
+    return told

@@ -1,0 +1,237 @@
+"""A form held still: postures along the rep, and the forces and torques that hold them.
+
+Many rows at once, all of one form: the body and its plausible neighbours for a reading, or one body
+at many set-ups for a survey. Every value has the shape `(n, k)`: places along the rep, rows.
+"""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+
+import numpy as np
+
+from invelo.domain.biomechanics.body import GRAVITY, AddedMass, SegmentValues
+from invelo.domain.biomechanics.posture.build import ExternalForce, build
+from invelo.domain.biomechanics.posture.form import Form
+from invelo.domain.biomechanics.posture.refuse import Refuse, at_first
+from invelo.domain.biomechanics.posture.skeleton import Posture, vector
+from invelo.domain.biomechanics.setup import PLACES, BandHold, Help
+from invelo.domain.biomechanics.statics import contact_forces, joint_torques
+from invelo.domain.errors import InputError
+from invelo.domain.estimate import Array
+
+PLACES_ALONG = 9
+"""Postures looked at along a rep; they bound where its peak is read."""
+
+BAND_ROUNDS = 3
+"""A band changes how the body settles, and that the band's length: taken in turns this often."""
+
+LIFTS_OFF = 2.0
+"""Newtons a support may seem to pull before the posture is told to fall over: rounding's play."""
+
+
+@dataclass(frozen=True)
+class Rows:
+    """What is to be held.
+
+    Attributes:
+        form: of all rows.
+        segments: of the bodies, each value of shape `(k,)` or `(1,)`.
+        values: of the form's parameters, each of shape `(k,)`.
+        depths: places along the rep, shape `(n, 1)` or `(n, k)`.
+        worn: what is carried.
+        band, help: what pulls or lifts from outside, the same for all rows.
+        slack: added to joint angles, degrees, shape `(k,)`.
+    """
+
+    form: Form
+    segments: SegmentValues
+    values: Mapping[str, Array]
+    depths: Array
+    worn: AddedMass
+    band: BandHold | None = None
+    help: Help | None = None
+    slack: Mapping[str, Array] = field(default_factory=dict)
+
+
+@dataclass(frozen=True)
+class Equilibrium:
+    """Rows at rest.
+
+    Attributes:
+        posture: with whatever pulls.
+        forces: of the world at every contact, N, shape `(n, k, 2)`.
+        torques: at every joint, N·m, shape `(n, k)`.
+        unhelped: the torques where nothing pulls from outside.
+    """
+
+    posture: Posture
+    forces: Mapping[str, Array]
+    torques: Mapping[str, Array]
+    unhelped: Mapping[str, Array]
+
+
+def places_along(form: Form, ranges: Array) -> Array:
+    """Places along a rep of these shares of the full range, shape `(n, k)`; one for a hold."""
+    places = 1 if form.counted == "hold" else PLACES_ALONG
+    return np.linspace(0.0, 1.0, places)[:, None] * (ranges if places > 1 else 0.0 * ranges)
+
+
+def hold(rows: Rows, refuse: Refuse = at_first) -> Equilibrium:
+    """Hold every row still.
+
+    Raises:
+        InputError: for a set-up out of reach, one that falls over, or a band past its limit, as
+            `refuse` has it.
+
+    Source: plane statics; closures and constants are the form's.
+    """
+    plain = posture = _posture(rows, (), refuse)
+    if rows.band or rows.help:
+        anchor = _anchor(rows.band, plain) if rows.band else None
+        for _ in range(BAND_ROUNDS if rows.band else 1):
+            posture = _posture(rows, tuple(_pulls(rows, posture, anchor, refuse)), refuse)
+    forces = contact_forces(posture, refuse)
+    _check_supports(rows.form, forces, refuse)
+    torques = joint_torques(posture, forces)
+    unhelped = torques if plain is posture else joint_torques(plain, contact_forces(plain, refuse))
+    return Equilibrium(posture, forces, torques, unhelped)
+
+
+def _posture(rows: Rows, pulls: tuple[ExternalForce, ...], refuse: Refuse) -> Posture:
+    return build(
+        rows.form, rows.segments, rows.values, rows.depths, rows.worn, pulls, rows.slack, refuse
+    )
+
+
+def _anchor(band: BandHold, posture: Posture) -> Array:
+    """Where the band's other end is: seen from the body's place at the rep's start."""
+    place = posture.joints[PLACES[band.at][1]]
+    return vector(place[:1, :, 0] + band.anchor_ahead, band.anchor_height)
+
+
+def _pulls(
+    rows: Rows, posture: Posture, anchor: Array | None, refuse: Refuse
+) -> list[ExternalForce]:
+    shape = posture.joints["hip"].shape
+    found = []
+    if rows.help:
+        segment, joint = PLACES[rows.help.at]
+        lift = np.broadcast_to(np.array([0.0, rows.help.kg * GRAVITY]), shape)
+        found.append(ExternalForce("help", segment, joint, lift))
+    if rows.band and anchor is not None:
+        band = rows.band.band
+        segment, joint = PLACES[rows.band.at]
+        end = posture.joints["wrist"] if rows.band.in_hands else anchor
+        towards = end - posture.joints[joint]
+        length = np.linalg.norm(towards, axis=-1)
+        refuse(
+            length > band.limit * band.rest,
+            lambda: band.too_long(float(length[:, 0].max())),
+        )
+        force = band.force_at(length / band.rest)
+        found.append(
+            ExternalForce(
+                "band", segment, joint, towards * (force / np.maximum(length, 1e-9))[..., None]
+            )
+        )
+    return found
+
+
+def _check_supports(form: Form, forces: Mapping[str, Array], refuse: Refuse) -> None:
+    """Refuse a posture that only a pull of the ground would hold."""
+    for touch in form.touches:
+        name = {"balls": "feet", "rear": "rear foot"}.get(touch.at, touch.at)
+        if name == "hands" and form.measure == "pull":
+            continue
+        if form.grip == "bar" and name == "hands":
+            continue
+        part = forces[name][..., 0 if touch.at == "wall" else 1]
+        refuse(part < -LIFTS_OFF, lambda name=name: _falls(name))  # type: ignore[misc]
+
+
+def _falls(name: str) -> InputError:
+    return InputError(
+        "balance",
+        f"the {name} would lift off: the body falls over.",
+        "Bring its centre back between the supports: lean less, or move a support.",
+    )
+
+
+def limiting(rows: Rows, held: Equilibrium, told: int, refuse: Refuse = at_first) -> Array:
+    """The limiting measure, shape `(n, k)`, kg or N·m; never under 0.
+
+    Args:
+        rows, held: what was held.
+        told: how many of the first rows say which way the limiting torque works: the body alone
+            for its neighbours, or each row for itself.
+        refuse: what is done with a posture that has nothing to pull.
+    """
+    form, posture = rows.form, held.posture
+    mass = posture.segments.mass
+    share = rows.values.get("share", np.full(1, 50.0)) / 50.0
+    if form.measure == "torque":
+        torque = _torque(form, held.torques)
+        sign = _working_sign(_torque(form, held.unhelped)[:, :told])
+        return np.where(sign == 0.0, np.abs(torque), np.maximum(0.0, sign * torque))
+    if form.measure == "carried":
+        whole = posture.mass_points()[0].sum(axis=0)
+        return np.broadcast_to(whole, posture.joints["hip"].shape[:-1])
+    if form.measure == "pull":
+        line = next(contact.line for contact in posture.contacts if contact.name == "hands")
+        assert line is not None  # noqa: S101  (the form gives it)
+        pull: Array = (held.forces["hands"] * line).sum(axis=-1) / GRAVITY
+        refuse(
+            pull[:1] <= 0.0,
+            lambda: InputError(
+                "body angle",
+                "the body stands over its heels; there is nothing to pull.",
+                "Lean further back, or bend the knees less.",
+            ),
+        )
+        return pull.clip(0.0) * share
+    if form.measure == "legs":
+        feet: Array = held.forces["feet"][..., 1] / GRAVITY - mass["shank"] - mass["foot"]
+        return feet.clip(0.0) * (2.0 if posture.legs_differ else 1.0)
+    hands: Array = held.forces["hands"][..., 1] / GRAVITY
+    if form.measure == "arms":
+        hands = hands - mass["forearm"] - mass["hand"]
+    load: Array = hands.clip(0.0) * share
+    return load
+
+
+def _working_sign(torque: Array) -> Array:
+    """Which way a torque works along the rep, shape `(k,)`; 0 where it works neither."""
+    places = np.argmax(np.abs(torque), axis=0)
+    greatest = np.take_along_axis(torque, places[None], axis=0)[0]
+    return np.where(np.abs(greatest) > 1e-6, np.sign(greatest), 0.0)
+
+
+def _torque(form: Form, torques: Mapping[str, Array]) -> Array:
+    """Of the form's joint, both sides together; one leg that works alone counts twice, so that it
+    compares with two."""
+    torque = torques[form.joint]
+    if form.one_leg_works:
+        return 2.0 * torque
+    other = torques.get(f"other_{form.joint}")
+    return torque if other is None else torque + other
+
+
+def work(posture: Posture) -> Array:
+    """Mechanical work of one lift, J, shape `(k,)`: weight times rise, less what bands and helpers
+    do."""
+    height = np.zeros(())
+    for _, mass, place in posture.parts(posture.carried()):
+        height = height + mass * posture.gravity * place[..., 1]
+    rise = height[-1] - height[0]
+    given = np.zeros_like(rise)
+    for force in posture.outside:
+        step = np.diff(force.point, axis=0)
+        mean = (force.vector[1:] + force.vector[:-1]) / 2
+        given = given + (step * mean).sum(axis=-1).sum(axis=0)
+    if len(height) == 1:
+        return np.zeros_like(rise)
+    if posture.gravity == 0.0:
+        moved: Array = np.abs(given)
+        return moved
+    lifts: Array = np.maximum(0.0, np.where(rise >= 0, 1.0, -1.0) * (rise - given))
+    return lifts

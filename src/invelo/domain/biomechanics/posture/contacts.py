@@ -1,0 +1,128 @@
+"""What a posture touches: where, and what is known of the force there."""
+
+from collections.abc import Mapping
+
+import numpy as np
+
+from invelo.domain.biomechanics.body import SegmentValues
+from invelo.domain.biomechanics.posture.form import Form, Touch
+from invelo.domain.biomechanics.posture.skeleton import Contact, vector
+from invelo.domain.estimate import Array
+
+HEEL_SHARE = 0.25
+"""Of the foot's length, what lies behind the ankle (common practice: a quarter)."""
+
+RESTING = {
+    "knees": ("shank", "foot"),
+    "forearms": ("forearm", "hand"),
+    "back": ("trunk", "head", "upper_arm", "forearm", "hand"),
+    "front": ("trunk", "head", "upper_arm", "forearm", "hand"),
+    "shoulders": ("head", "upper_arm", "forearm", "hand"),
+}
+"""What a contact carries without asking the joints."""
+
+STRAIGHT = 1e-9
+
+CLOSURES = {
+    "arms": "locked arms push along the line from hand to shoulder, bent arms straight up",
+    "arm line": "the arms push along the line from hand to shoulder",
+    "across trunk": "the hands pull at right angles to the trunk",
+    "strap": "the hands pull along the straps",
+    "up": "{name} push straight up",
+    "across": "{name} pushes straight across",
+}
+
+
+def mid_foot(segments: SegmentValues, joints: Mapping[str, Array], facing: float) -> Array:
+    """Where the middle of a flat foot is along the ground, shape `(...)`, m."""
+    ahead: Array = -facing * (0.5 - HEEL_SHARE) * segments.length["foot"]
+    return joints["ankle"][..., 0] + ahead
+
+
+def contact(
+    touch: Touch,
+    form: Form,
+    segments: SegmentValues,
+    values: Mapping[str, Array],
+    joints: Mapping[str, Array],
+    depth: Array,
+    facing: float,
+) -> Contact:
+    """A contact with its point, and the line of its force where that is known."""
+    foot = values.get("foot_height", np.zeros(1))
+    wrist, shoulder, hip = joints["wrist"], joints["shoulder"], joints["hip"]
+    if touch.at == "rear":
+        name, segment, point = "rear foot", "other_foot", joints["other_ball"]
+    else:
+        name, segment, point = {
+            "hands": ("hands", "hand", wrist),
+            "forearms": ("forearms", "upper_arm", joints["elbow"]),
+            "balls": ("feet", "foot", vector(joints["ankle"][..., 0], foot)),
+            "feet": ("feet", "foot", vector(mid_foot(segments, joints, facing), foot)),
+            "heels": ("heels", "foot", joints["heel"]),
+            "knees": ("knees", "thigh", vector(joints["knee"][..., 0], foot)),
+            "back": ("back", "trunk", vector(hip[..., 0], 0.0)),
+            "front": ("front", "trunk", vector(hip[..., 0], 0.0)),
+            "shoulders": ("shoulders", "trunk", vector(shoulder[..., 0], 0.0)),
+            "wall": ("wall", "trunk", (hip + shoulder) / 2),
+        }[touch.at]
+    return Contact(name, segment, point, _line(touch, values, joints, depth, facing))
+
+
+def _line(
+    touch: Touch,
+    values: Mapping[str, Array],
+    joints: Mapping[str, Array],
+    depth: Array,
+    facing: float,
+) -> Array | None:
+    wrist, shoulder, hip = joints["wrist"], joints["shoulder"], joints["hip"]
+    shape = wrist.shape
+    up = np.broadcast_to(np.array([0.0, 1.0]), shape)
+    if touch.push == "any":
+        return None
+    if touch.push == "up":
+        return up
+    if touch.push == "across":
+        return np.broadcast_to(np.array([1.0, 0.0]), shape)
+    if touch.push == "across trunk":
+        if np.any(values.get("strap_height", np.zeros(1)) > 0):
+            anchor = vector(values["strap_ahead"], values["strap_height"])
+            return _unit(anchor - wrist)
+        along = _unit(shoulder - hip)
+        return facing * vector(-along[..., 1], along[..., 0])
+    support = joints["elbow"] if touch.at == "forearms" else wrist
+    arm = _unit(shoulder - support)
+    if touch.push == "arm line":
+        return arm
+    locked = np.broadcast_to(depth[..., None] < STRAIGHT, shape)
+    return np.where(locked, arm, up)
+
+
+def _unit(towards: Array) -> Array:
+    unit: Array = towards / np.linalg.norm(towards, axis=-1, keepdims=True)
+    return unit
+
+
+def closure(form: Form, values: Mapping[str, Array]) -> str:
+    """How the sideways force was settled, in words."""
+    told = []
+    for touch in form.touches:
+        push = touch.push
+        if push == "any":
+            continue
+        if push == "across trunk" and np.any(values.get("strap_height", np.zeros(1)) > 0):
+            push = "strap"  # type: ignore[assignment]
+        told.append(CLOSURES[push].format(name="the " + touch.at))
+    return "; ".join(told) or "one support carries the whole weight"
+
+
+def base(
+    form: Form, segments: SegmentValues, joints: Mapping[str, Array], facing: float
+) -> tuple[Array, Array] | None:
+    """From heel to toe, where the body stands on its feet alone."""
+    if [touch.at for touch in form.touches] != ["feet"]:
+        return None
+    ankle, ahead = joints["ankle"][..., 0], -facing * segments.length["foot"]
+    ends = ankle - HEEL_SHARE * ahead, ankle + (1 - HEEL_SHARE) * ahead
+    return np.minimum(*ends), np.maximum(*ends)

@@ -1,0 +1,67 @@
+"""Two set-ups of one body against each other: what is unknown of the body mostly cancels."""
+
+import numpy as np
+
+from invelo.domain.biomechanics.body import BODY_SAMPLES
+from invelo.domain.biomechanics.reading import Reading
+from invelo.domain.estimate import Z80, Array, interval_from_variations
+from invelo.domain.ladder.rung import Demand
+from invelo.domain.strength.rep_equations import equivalent_ratio
+from invelo.domain.strength.tempo import ENDURANCE_EXPONENT, ENDURANCE_EXPONENT_SD
+
+Triple = tuple[float, float, float]
+"""Low, likely and high."""
+
+
+def load_ratio(upper: Reading, lower: Reading) -> Triple:
+    """Upper demand ÷ lower demand with its 80 % ends, both being of one body.
+
+    Set-ups of two forms vary in set-up each for itself; what they share are the body's variations,
+    which come first in both.
+    """
+    above, below = upper.samples, lower.samples
+    if len(above) != len(below) or upper.setup.movement != lower.setup.movement:
+        above, below = _each_alone(above, below)
+    likely, low, high = interval_from_variations(above / below)
+    return low, likely, high
+
+
+def _each_alone(above: Array, below: Array) -> tuple[Array, Array]:
+    """Two rows of samples with the body's own variations paired and the set-ups' apart."""
+    first, second = above[BODY_SAMPLES:], below[BODY_SAMPLES:]
+    return (
+        np.concatenate([above[:BODY_SAMPLES], first, np.full(len(second), above[0])]),
+        np.concatenate([below[:BODY_SAMPLES], np.full(len(first), below[0]), second]),
+    )
+
+
+def relative_range(upper: Reading, lower: Reading) -> tuple[float, float]:
+    """The 80 % ends of `load_ratio`, as factors on its likely value."""
+    low, likely, high = load_ratio(upper, lower)
+    if likely == 0.0:
+        return 1.0, 1.0
+    return low / likely, high / likely
+
+
+def demand_ratio(there: Demand, here: Demand, reps: float) -> Triple:
+    """Demand there ÷ here with its 80 % ends: loads of one body, and how tempo tells on it.
+
+    Args:
+        there, here: two set-ups of one body.
+        reps: at which count tempo is weighed.
+    """
+    low, plain, high = load_ratio(there.load, here.load)
+    if there.counts_as == here.counts_as:
+        return low, plain, high
+
+    def factor(exponent: float) -> float:
+        slow, quick = (
+            equivalent_ratio(reps, seconds, exponent)
+            for seconds in (there.counts_as, here.counts_as)
+        )
+        return slow / quick
+
+    tempo = factor(ENDURANCE_EXPONENT)
+    spread = Z80 * ENDURANCE_EXPONENT_SD
+    ends = sorted(factor(ENDURANCE_EXPONENT + sign * spread) / tempo for sign in (-1, 1))
+    return low * tempo * ends[0], plain * tempo, high * tempo * ends[1]

@@ -1,0 +1,244 @@
+"""What a set-up asks of a body: the limiting measure along the rep, torques, forces, work.
+
+One way for every family: the form's postures at places along the rep, for the body and its
+plausible neighbours at once, through one solver.
+"""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+from functools import cached_property, lru_cache
+
+import numpy as np
+
+from invelo.domain.biomechanics.body import GRAVITY, Body
+from invelo.domain.biomechanics.derivations import Derivations
+from invelo.domain.biomechanics.equilibrium import Rows, hold, limiting, places_along, work
+from invelo.domain.biomechanics.posture.skeleton import Posture
+from invelo.domain.biomechanics.setup import SetUp
+from invelo.domain.biomechanics.statics import overhang
+from invelo.domain.estimate import Z80, Array, Derivation, Estimate, interval_from_variations
+
+
+@dataclass(frozen=True)
+class Along:
+    """One place along the rep.
+
+    Attributes:
+        depth: 0 at the rep's start, 1 at its other end.
+        demand: the limiting measure there.
+    """
+
+    depth: float
+    demand: Estimate
+
+
+@dataclass(frozen=True, eq=False)
+class Reading:
+    """What a set-up asks of a body; estimates are made when they are asked for.
+
+    `reading` makes one for each body and set-up, so that the same question is the same object.
+
+    Attributes:
+        body, setup: whose and which.
+        depths: places along the rep, shape `(n,)`; one for a hold.
+        measured: the limiting measure, kg or N·m, shape `(n, k)`: for each place along the rep the
+            body itself and its plausible neighbours.
+        told: the place along the rep where the demand is told.
+        posture: of the body itself along the rep, every value of shape `(n, 1)`.
+        contact, torque: forces (N) and joint torques (N·m) that hold it, by name.
+        told_forces, told_torques: of the body and its neighbours where the demand is told: upward
+            forces, N, and joint torques, N·m, shape `(k,)`.
+        work_samples: mechanical work of one lift, J, shape `(k,)`.
+        overhang_samples: how far the centre of mass lies beyond the support, m, shape `(k,)`.
+    """
+
+    body: Body
+    setup: SetUp
+    depths: Array
+    measured: Array
+    told: int
+    posture: Posture
+    contact: Mapping[str, Array]
+    torque: Mapping[str, Array]
+    told_forces: Mapping[str, Array]
+    told_torques: Mapping[str, Array]
+    work_samples: Array
+    overhang_samples: Array
+
+    @property
+    def measure(self) -> str:
+        """The limiting measure in words."""
+        return self.setup.form.limiting
+
+    @property
+    def unit(self) -> str:
+        """Of the limiting measure."""
+        return "N·m" if self.setup.form.measure == "torque" else "kg"
+
+    @cached_property
+    def samples(self) -> Array:
+        """The demand for the body and its plausible neighbours, shape `(k,)`; ratios between two
+        set-ups are taken entry by entry, because both belong to one body."""
+        told: Array = self.measured[self.told]
+        return told
+
+    @cached_property
+    def demand(self) -> Estimate:
+        """The limiting measure where it is judged, kg or N·m."""
+        return self._at(self.told)
+
+    @property
+    def rises(self) -> bool:
+        """Whether the body is up at the rep's other end, as in a pull-up."""
+        height = self.posture.centre_of_mass()[:, 0, 1]
+        return bool(height[-1] > height[0])
+
+    @cached_property
+    def share(self) -> Estimate:
+        """The demand on the scale on which bodies compare: % of body weight, or body weight ×
+        stature."""
+        of = self.body.mass * GRAVITY * self.body.stature if self.unit == "N·m" else self.body.mass
+        scale = of if self.unit == "N·m" else of / 100
+        unit = "body weight × stature" if self.unit == "N·m" else "% of body weight"
+        return _estimate(self.samples / scale, unit, self._accounts.share(self.unit))
+
+    def _at(self, place: int) -> Estimate:
+        found = _estimate(
+            self.measured[place], self.unit, self._accounts.demand(float(self.depths[place]))
+        )
+        # None of the readings is under 0; departures added in quadrature may be.
+        return replace(found, low=max(0.0, found.low))
+
+    @cached_property
+    def at_start(self) -> Estimate:
+        """The limiting measure at the rep's start."""
+        return self._at(0)
+
+    @cached_property
+    def midway(self) -> Estimate:
+        """The limiting measure half-way."""
+        return self._at(len(self.depths) // 2)
+
+    @cached_property
+    def at_end(self) -> Estimate:
+        """The limiting measure at the rep's other end."""
+        return self._at(len(self.depths) - 1)
+
+    @cached_property
+    def peak(self) -> Along:
+        """The place along the rep where the limiting measure is greatest: where it sticks."""
+        place = int(np.argmax(self.measured[:, 0]))
+        return Along(float(self.depths[place]), self._at(place))
+
+    @cached_property
+    def along(self) -> tuple[Along, ...]:
+        """The limiting measure along the rep, start to end."""
+        return tuple(Along(float(depth), self._at(i)) for i, depth in enumerate(self.depths))
+
+    @cached_property
+    def torques(self) -> dict[str, Estimate]:
+        """Size of every joint's torque where the demand is told, both sides together, N·m."""
+        return {
+            name: _estimate(np.abs(torque), "N·m", self._accounts.torque(name))
+            for name, torque in self.told_torques.items()
+        }
+
+    @cached_property
+    def forces(self) -> dict[str, Estimate]:
+        """Every contact's upward force where the demand is told, kg."""
+        return {
+            name: _estimate(force / GRAVITY, "kg", self._accounts.force(name))
+            for name, force in self.told_forces.items()
+        }
+
+    @cached_property
+    def work(self) -> Estimate:
+        """Mechanical work of one lift, J; 0 for a hold."""
+        return _estimate(self.work_samples, "J", self._accounts.work())
+
+    @cached_property
+    def overhang(self) -> Estimate:
+        """How far the centre of mass lies beyond the support, m; + towards the head's side."""
+        return _estimate(self.overhang_samples, "m", self._accounts.balance())
+
+    @cached_property
+    def _accounts(self) -> Derivations:
+        return Derivations(self.body, self.setup, self.posture)
+
+
+@lru_cache(maxsize=2048)
+def rep_share(body: Body, setup: SetUp) -> float:
+    """How much of a whole rep's work a rep of this range and depth is; 1 for a whole one.
+
+    Raises:
+        InputError: for a set-up out of this body's reach.
+
+    Source: work as force over the path (plane statics).
+    """
+    whole = setup.whole
+    if whole == setup:
+        return 1.0
+    full = reading(body, whole).work.likely
+    return reading(body, setup).work.likely / full if full > 0.0 else 1.0
+
+
+@lru_cache(maxsize=4096)
+def reading(body: Body, setup: SetUp) -> Reading:
+    """What `setup` asks of `body`.
+
+    Raises:
+        InputError: for a set-up out of this body's reach, one that falls over, or a band past its
+            limit.
+
+    Source: plane statics over the body's segment table; closures and constants are the form's.
+    """
+    rows = _variations(body, setup)
+    held = hold(rows)
+    measured = limiting(rows, held, 1)
+    told = 0 if setup.form.judged == "start" else int(np.argmax(measured[:, 0]))
+    return Reading(
+        body=body,
+        setup=setup,
+        depths=rows.depths[:, 0],
+        measured=measured,
+        told=told,
+        posture=held.posture.of_first(),
+        contact={name: force[:, :1].copy() for name, force in held.forces.items()},
+        torque={name: torque[:, :1].copy() for name, torque in held.torques.items()},
+        told_forces={name: force[told, :, 1].copy() for name, force in held.forces.items()},
+        told_torques={name: torque[told].copy() for name, torque in held.torques.items()},
+        work_samples=work(held.posture),
+        overhang_samples=np.broadcast_to(overhang(held.posture), measured.shape)[told].copy(),
+    )
+
+
+def _variations(body: Body, setup: SetUp) -> Rows:
+    """The body itself, its plausible neighbours, and the set-up as loosely as it is held."""
+    form = setup.form
+    segments = body.varied_segments(setup_pairs=len(form.loose))
+    count = len(segments.length["trunk"])
+    values = {name: np.full(count, value) for name, value in setup.all_values.items()}
+    slack: dict[str, Array] = {}
+    for i, (name, deviation) in enumerate(form.loose.items()):
+        by = np.zeros(count)
+        end = -2 * (len(form.loose) - i)
+        by[end], by[end + 1] = -Z80 * deviation, Z80 * deviation
+        parameter = next((one for one in form.parameter if one.name == name), None)
+        if parameter is None:
+            slack[name] = by
+        else:
+            values[name] = values[name] + by * (body.stature if parameter.unit == "m" else 1.0)
+    return Rows(
+        form,
+        segments,
+        values,
+        places_along(form, np.array([setup.range])),
+        setup.worn,
+        setup.band,
+        setup.help,
+        slack,
+    )
+
+
+def _estimate(samples: Array, unit: str, derivation: Derivation) -> Estimate:
+    return Estimate(*interval_from_variations(samples), unit, derivation)

@@ -1,0 +1,1 @@
+"""Movements, ready ladders, sessions, tests and norms, checked as they are read."""

@@ -1,0 +1,299 @@
+"""The catalogue: what the product knows by name, as data, validated on first use.
+
+The pages beside this one hold it; docs/catalogue.md says how a movement is added.
+"""
+
+from collections.abc import Iterable
+from dataclasses import dataclass, field
+from difflib import get_close_matches
+from functools import cache, cached_property
+from importlib import resources
+from tomllib import loads
+from typing import Any, Literal
+
+from pydantic import TypeAdapter
+
+from invelo.domain.biomechanics.body import Worn
+from invelo.domain.biomechanics.setup import Help
+from invelo.domain.catalogue.movement import Modifiers, Movement, sorted_values
+from invelo.domain.catalogue.norms import Norm
+from invelo.domain.equipment.kit import Kind
+from invelo.domain.errors import InputError
+from invelo.domain.plan.session.template import SessionTemplate
+from invelo.domain.strength.tempo import Tempo
+
+CATALOGUE_VERSION = "4"
+"""Version of the movements as data; stored beside every result that used them."""
+
+
+KINDS = ("family", "movement", "ladder", "test", "skill", "norm", "session")
+"""What the pages hold."""
+
+
+@dataclass(frozen=True)
+class Family:
+    """Movements that train one pattern.
+
+    Attributes:
+        name: as movements name it.
+        about: what it is, in a line.
+        usual: what its movements have in common; each may say otherwise.
+    """
+
+    name: str
+    about: str
+    usual: dict[str, Any] = field(default_factory=dict)
+
+
+@dataclass(frozen=True, kw_only=True)
+class ReadySetUp:
+    """A movement and what is changed about it, as the catalogue writes it.
+
+    Attributes:
+        name: as it is called there.
+        movement: its id.
+        shape: a named shape of its form; `values` go on top.
+        vest, bag, hands: kg.
+        help: kg taken off at the hips.
+        range: share of the full range.
+        tempo: lower-hold-press-hold, s.
+    """
+
+    name: str
+    movement: str
+    shape: str = ""
+    values: dict[str, float] = field(default_factory=dict)
+    vest: float = 0.0
+    bag: float = 0.0
+    hands: float = 0.0
+    help: float = 0.0
+    range: float = 1.0
+    tempo: str = "1-0-1-0"
+
+    @property
+    def of(self) -> Movement:
+        """Its movement."""
+        return catalogue().find_movement(self.movement)
+
+    def modifiers(self) -> Modifiers:
+        """As the domain computes with them."""
+        movement = self.of
+        named = movement.posture.named(self.shape) if self.shape else {}
+        return Modifiers(
+            sorted_values({**movement.values, **named, **self.values}),
+            Worn(vest=self.vest, bag=self.bag, hands=self.hands),
+            help=Help(self.help) if self.help else None,
+            range=self.range,
+            tempo=Tempo.parse(self.tempo),
+        )
+
+
+@dataclass(frozen=True, kw_only=True)
+class TestKind(ReadySetUp):
+    """Something to test: a set-up done to the end.
+
+    Attributes:
+        id: stable name.
+        how: what to do, and what ends it.
+        level: for whom it comes first: those new to it, the trained, or the strong.
+        kit: besides the movement's own, any one of these.
+        norm: id of the published norms it compares with, '' for none.
+    """
+
+    id: str
+    how: str
+    level: Literal["new", "trained", "strong"]
+    kit: tuple[Kind, ...] = ()
+    norm: str = ""
+
+    @property
+    def per_side(self) -> bool:
+        """Whether each side is tested for itself."""
+        return self.of.counted == "per side"
+
+
+@dataclass(frozen=True)
+class Skill:
+    """A goal.
+
+    Attributes:
+        id, name: as stored, as shown.
+        families: that lead there, the nearest first.
+        movement: the goal itself, '' for strength in general.
+    """
+
+    id: str
+    name: str
+    families: tuple[str, ...]
+    movement: str = ""
+
+
+@dataclass(frozen=True, kw_only=True)
+class ReadyRung(ReadySetUp):
+    """A rung of a ready ladder.
+
+    Attributes:
+        after: names of the rungs one steps here from; the one before it if left out.
+        why: why it stands here, where the computed demand alone would not say so.
+    """
+
+    after: tuple[str, ...] = ()
+    why: str = ""
+
+
+@dataclass(frozen=True, kw_only=True)
+class ReadyLadder:
+    """A ladder to copy to an athlete and change from there.
+
+    Attributes:
+        id, goal, family: as stored, as shown, and what it trains.
+        rungs: from the easiest.
+        household: whether stairs, chairs, towels and a bag are all it takes.
+    """
+
+    id: str
+    goal: str
+    family: str
+    rungs: tuple[ReadyRung, ...]
+    household: bool = False
+
+    def lower(self, index: int) -> tuple[int, ...]:
+        """Positions of the rungs one steps to this one from; empty at a foot."""
+        names = [rung.name for rung in self.rungs]
+        after = self.rungs[index].after
+        if after == ("",):
+            return ()
+        return tuple(names.index(name) for name in after) or ((index - 1,) if index else ())
+
+
+@dataclass(frozen=True)
+class Catalogue:
+    """Everything the product knows by name."""
+
+    family: tuple[Family, ...]
+    movement: tuple[Movement, ...]
+    ladder: tuple[ReadyLadder, ...]
+    test: tuple[TestKind, ...] = ()
+    skill: tuple[Skill, ...] = ()
+    norm: tuple[Norm, ...] = ()
+    session: tuple[SessionTemplate, ...] = ()
+
+    def __post_init__(self) -> None:
+        """Check that what is named is there, once."""
+        for kind in ("family", "movement", "ladder", "test", "skill", "session"):
+            names = [one.name if kind == "family" else one.id for one in getattr(self, kind)]
+            twice = {name for name in names if names.count(name) > 1}
+            if twice:
+                raise ValueError(f"{kind} {', '.join(sorted(twice))}: named twice.")
+        known = {one.id for one in self.movement}
+        for shape in self.session:
+            for slot in (slot for block in shape.blocks for slot in block.slots):
+                unknown = set(slot.movements) - known
+                if unknown or not self.of_family(slot.family):
+                    raise ValueError(f"{shape.id}: {', '.join(unknown) or slot.family} is unknown.")
+        for movement in self.movement:
+            for fault in movement.fault:
+                if fault.easier and fault.easier not in known - {movement.id}:
+                    raise ValueError(
+                        f"{movement.id}: “{fault.name}” calls for “{fault.easier}”, which is no "
+                        "other movement."
+                    )
+
+    def find_movement(self, movement_id: str) -> Movement:
+        """A movement by its id.
+
+        Raises:
+            InputError: if there is none.
+        """
+        found = self._by_id.get(movement_id)
+        if found is None:
+            raise InputError(
+                "movement",
+                f"“{movement_id}” is not in the catalogue.",
+                f"Did you mean {self._near(movement_id)}?",
+            )
+        return found
+
+    @cached_property
+    def _by_id(self) -> dict[str, Movement]:
+        return {one.id: one for one in self.movement}
+
+    def _near(self, name: str) -> str:
+        near = get_close_matches(name, [one.id for one in self.movement], n=3, cutoff=0.0)
+        return " or ".join(f"“{one}”" for one in near)
+
+    def called(self, name: str) -> tuple[Movement, ...]:
+        """Movements of a name or another term for it; one name may mean several."""
+        wanted = name.casefold().strip()
+        return tuple(
+            one
+            for one in self.movement
+            if wanted in (one.id, one.name.casefold(), *(term.casefold() for term in one.also))
+        )
+
+    def of_family(self, family: str) -> tuple[Movement, ...]:
+        """A family's movements, in the order of the pages."""
+        return tuple(one for one in self.movement if one.family == family)
+
+    def families_with(self, form_id: str) -> tuple[str, ...]:
+        """Families that have a movement computed by a form, by name."""
+        return tuple(sorted({one.family for one in self.movement if one.form == form_id}))
+
+    def movement_of(self, form_id: str, family: str) -> Movement:
+        """The plainest movement of a family that is computed by a form.
+
+        Raises:
+            InputError: if the family has none.
+        """
+        for movement in self.of_family(family):
+            if movement.form == form_id:
+                return movement
+        raise InputError(
+            "movement",
+            f"a ladder of the {family} has no {form_id.replace('_', ' ')} yet.",
+            "Keep it on a ladder of its own family.",
+        )
+
+    def find_ladder(self, ladder_id: str) -> ReadyLadder:
+        """A ready ladder by its id.
+
+        Raises:
+            InputError: if there is none.
+        """
+        for ladder in self.ladder:
+            if ladder.id == ladder_id:
+                return ladder
+        known = ", ".join(ladder.id for ladder in self.ladder)
+        raise InputError(
+            "ready ladder", f"“{ladder_id}” is not in the catalogue.", f"Use one of {known}."
+        )
+
+
+@cache
+def catalogue() -> Catalogue:
+    """The catalogue that ships with the product, validated on first use."""
+    folder = resources.files("invelo.domain.catalogue")
+    pages = sorted((p for p in folder.iterdir() if p.name.endswith(".toml")), key=lambda p: p.name)
+    return read(page.read_text(encoding="utf-8") for page in pages)
+
+
+def read(pages: Iterable[str]) -> Catalogue:
+    """A catalogue from the text of its pages.
+
+    Raises:
+        ValueError: for a careless entry, naming it and what it wants.
+    """
+    tables = [loads(page) for page in pages]
+    entries = {kind: [one for table in tables for one in table.get(kind, [])] for kind in KINDS}
+    usual = {one["name"]: one.get("usual", {}) for one in entries["family"]}
+    entries["movement"] = [_inherits(usual, one) for one in entries["movement"]]
+    return TypeAdapter(Catalogue).validate_python(entries)
+
+
+def _inherits(usual: dict[str, dict[str, Any]], entry: dict[str, Any]) -> dict[str, Any]:
+    """A movement with what its family usually has; who names regions of its own names all."""
+    family = entry.get("family")
+    if family not in usual:
+        raise ValueError(f"{entry.get('id')}: no family “{family}” is described.")
+    regions = {"prime", "helping"} if {"prime", "helping"} & entry.keys() else set()
+    return {k: v for k, v in usual[family].items() if k not in regions} | entry

@@ -1,0 +1,233 @@
+"""Movements, and what changes a movement's demand."""
+
+from dataclasses import dataclass, field, replace
+from typing import Literal, get_args
+
+from invelo.domain.biomechanics.body import Worn
+from invelo.domain.biomechanics.posture.form import Form, form
+from invelo.domain.biomechanics.setup import BandHold, Help, SetUp, set_up
+from invelo.domain.equipment.kit import Kind
+from invelo.domain.plan.prescription import Counted, Unit
+from invelo.domain.strength.tempo import Tempo
+
+Muscle = Literal[
+    "chest",
+    "front shoulder",
+    "side shoulder",
+    "rear shoulder",
+    "triceps",
+    "elbow benders",
+    "forearm and grip",
+    "upper back",
+    "shoulder blade",
+    "neck",
+    "abdomen",
+    "side of the trunk",
+    "low back",
+    "hip benders",
+    "buttocks",
+    "side of the hip",
+    "front thigh",
+    "rear thigh",
+    "inner thigh",
+    "calf",
+    "shin and foot",
+]
+"""Regions that work, in plain words."""
+
+Rest = Literal["skill", "strength", "size", "endurance", "finisher", "squeeze"]
+"""What a movement's sets are usually for, which says how long to rest between them."""
+
+RESTS: dict[Rest, int] = {
+    "skill": 150,
+    "strength": 120,
+    "size": 75,
+    "endurance": 60,
+    "finisher": 45,
+    "squeeze": 15,
+}
+"""Seconds (common practice)."""
+
+StressedJoint = Literal["wrist", "elbow", "shoulder", "neck", "back", "hip", "knee", "ankle"]
+STRESS = {1: "light", 2: "moderate", 3: "hard"}
+"""Classes of joint stress in words (common practice): hard ones come once or twice a week."""
+
+LEAST_PRIME = 20
+"""Per cent of the work from which a region is a prime mover here (ours)."""
+
+
+@dataclass(frozen=True)
+class Fault:
+    """Something to see in a rep, and what to do about it.
+
+    Attributes:
+        name: what is seen.
+        remedy: what to do.
+        easier: id of the easier movement it calls for; '' where less of the same is the answer.
+    """
+
+    name: str
+    remedy: str
+    easier: str = ""
+
+
+@dataclass(frozen=True, kw_only=True)
+class Movement:
+    """A named exercise.
+
+    Two movements may share a name: they are told apart by their posture.
+
+    Attributes:
+        id: stable name in stored data.
+        name: plain name.
+        family: movements that train one pattern.
+        form: the posture that is computed, or only drawn.
+        counted: how reps are counted.
+        prime: regions that do the work, % of it.
+        helping: regions that help, % of the work; with the prime ones they add up to 100.
+        cues: three at most.
+        rest: what its sets are usually for.
+        fault: faults with the easier movement each calls for.
+        values: of the form's parameters where this movement differs from the form.
+        amount: what a set is counted in; the form says where it is left empty.
+        also: other terms for it.
+        depth: the least and the most depth of a rep.
+        stress: joints and how much they bear: 1 light, 2 moderate, 3 hard.
+        cautions: shown on the rung and before a session.
+        kit: any one of these is needed; nothing is if it is empty.
+    """
+
+    id: str
+    name: str
+    family: str
+    form: str
+    counted: Counted
+    prime: dict[Muscle, int] = field(hash=False)
+    cues: tuple[str, ...]
+    rest: Rest
+    fault: tuple[Fault, ...]
+    helping: dict[Muscle, int] = field(default_factory=dict, hash=False)
+    values: dict[str, float] = field(default_factory=dict, hash=False)
+    amount: Unit | Literal[""] = ""
+    also: tuple[str, ...] = ()
+    depth: tuple[str, ...] = ()
+    stress: dict[StressedJoint, Literal[1, 2, 3]] = field(default_factory=dict, hash=False)
+    cautions: tuple[str, ...] = ()
+    kit: tuple[Kind, ...] = ()
+
+    def __post_init__(self) -> None:
+        """Hold the catalogue to its own rules: see docs/catalogue.md."""
+        wrong = self._careless()
+        if wrong:
+            raise ValueError(f"{self.id}: {' '.join(wrong)}")
+
+    def _careless(self) -> list[str]:
+        found = []
+        if not 1 <= len(self.cues) <= 3:
+            found.append(f"one to three cues are wanted, not {len(self.cues)}.")
+        if not self.fault:
+            found.append("no fault is named; say at least one, and what to do about it.")
+        worked = {**self.prime, **self.helping}
+        if sum(worked.values()) != 100 or len(worked) != len(self.prime) + len(self.helping):
+            found.append(
+                f"shares of the regions add up to {sum(worked.values())} %, not 100, or one is "
+                "named twice."
+            )
+        if any(share < LEAST_PRIME for share in self.prime.values()):
+            found.append(f"a region under {LEAST_PRIME} % helps; it is no prime mover.")
+        self.posture.values(self.values)
+        if self.unit == "reps" and len(self.depth) != 2:
+            found.append("a rep wants its least and its most depth.")
+        computed = {"hold": "s", "reps": "reps"}.get(self.posture.counted, self.amount)
+        if self.amount not in ("", computed):
+            found.append(f"its form counts {computed}, not {self.amount}.")
+        if self.posture.counted == "effort" and not self.amount:
+            found.append("its form computes nothing; say what is counted: reps, s or cm.")
+        return found
+
+    @property
+    def posture(self) -> Form:
+        """The form it is computed by."""
+        return form(self.form)
+
+    @property
+    def unit(self) -> Unit:
+        """What a set of it is counted in: reps, seconds of a hold, or centimetres of a jump."""
+        if self.amount:
+            return self.amount
+        return "s" if self.posture.counted == "hold" else "reps"
+
+    @property
+    def effort_only(self) -> bool:
+        """Whether physics cannot weigh it: the athlete sets the resistance."""
+        return self.posture.counted == "effort"
+
+    @property
+    def muscles(self) -> tuple[Muscle, ...]:
+        """Every region that works, the most first."""
+        worked: dict[Muscle, int] = {**self.prime, **self.helping}
+        return tuple(sorted(worked, key=lambda region: -worked[region]))
+
+    def share_of(self, region: Muscle) -> int:
+        """How much of the work a region does, %."""
+        return {**self.prime, **self.helping}.get(region, 0)
+
+    def takes(self, kinds: frozenset[Kind] | None) -> bool:
+        """Whether things of these kinds are enough for it; None for anything."""
+        return kinds is None or not self.kit or bool(kinds & set(self.kit))
+
+    def own(self, modifiers: "Modifiers") -> "Modifiers":
+        """The modifiers with this movement's own values under them."""
+        return replace(modifiers, values=sorted_values({**self.values, **dict(modifiers.values)}))
+
+
+MUSCLES: tuple[Muscle, ...] = get_args(Muscle)
+
+
+@dataclass(frozen=True)
+class Modifiers:
+    """What is changed about a movement.
+
+    Attributes:
+        values: of the form's parameters where they differ from its own, sorted by name.
+        worn: mass carried.
+        band, help: what pulls or lifts from outside.
+        range: share of the full range, from the rep's start.
+        tempo: seconds of each phase.
+    """
+
+    values: tuple[tuple[str, float], ...] = ()
+    worn: Worn = field(default_factory=Worn)
+    band: BandHold | None = None
+    help: Help | None = None
+    range: float = 1.0
+    tempo: Tempo = field(default_factory=Tempo)
+
+    def setup(self, movement: Movement) -> SetUp:
+        """The posture's own set-up.
+
+        Raises:
+            InputError: for a value out of range.
+        """
+        return self.of_form(movement.form)
+
+    def of_form(self, form_id: str, shape: str | None = None) -> SetUp:
+        """The set-up of a form, or of a named shape of it with these values on top.
+
+        Raises:
+            InputError: for a value out of range.
+        """
+        return set_up(
+            form_id,
+            shape=shape,
+            worn=self.worn,
+            band=self.band,
+            help=self.help,
+            range=self.range,
+            **dict(self.values),
+        )
+
+
+def sorted_values(values: dict[str, float]) -> tuple[tuple[str, float], ...]:
+    """Values as `Modifiers` keeps them."""
+    return tuple(sorted(values.items()))

@@ -1,0 +1,1 @@
+"""Kit and places, loads to hand, and the load cell that measures bands."""

@@ -1,0 +1,233 @@
+"""Kit and places: what is there, how high, how heavy, and whether it may be used."""
+
+from collections.abc import Iterable
+from dataclasses import dataclass, replace
+from datetime import date
+from typing import Literal
+
+from invelo.domain.equipment.loads import Thing, weights
+from invelo.domain.errors import InputError, require_within
+from invelo.domain.strength.bands import Band
+
+Kind = Literal[
+    "surface",
+    "bar",
+    "parallel bars",
+    "rings",
+    "straps",
+    "chair",
+    "stairs",
+    "wall",
+    "bag",
+    "load",
+    "band",
+    "towel",
+    "stick",
+]
+Floor = Literal["gripping", "smooth"]
+
+NEEDS_HEIGHT: frozenset[Kind] = frozenset(
+    {"surface", "bar", "parallel bars", "rings", "straps", "chair", "stairs"}
+)
+NEEDS_WEIGHT: frozenset[Kind] = frozenset({"load", "bag"})
+
+BEARS: frozenset[Kind] = frozenset(
+    {"surface", "bar", "parallel bars", "rings", "straps", "chair", "band"}
+)
+"""What a person hangs from, leans on or is held by; it is looked at before it is planned with
+(common practice)."""
+
+CHECK_DAYS = 90
+"""Days a safety check stands (ours). Bars, straps, bands and door anchors are looked at before
+each use all the same (common practice)."""
+
+LOOK_FOR: dict[Kind, str] = {
+    "surface": "stands firm, does not tip or slide, edge not sharp",
+    "bar": "rated for twice the person, fixings tight, no play, nothing sharp",
+    "parallel bars": "both fixed and level, do not spread under load",
+    "rings": "straps uncut, buckles hold, anchor rated",
+    "straps": "uncut, door locked and opening away, anchor rated",
+    "chair": "on a mat and against a wall, four sound legs",
+    "stairs": "dry, lit, with a rail",
+    "band": "no nick, no white crease, no knot; anchor without an edge",
+}
+
+
+@dataclass(frozen=True)
+class SafetyCheck:
+    """Whether a thing was found safe on a day, and who looked."""
+
+    day: date
+    safe: bool
+    by: str
+
+
+@dataclass(frozen=True)
+class KitItem:
+    """A thing in a place.
+
+    Attributes:
+        kind: what it is.
+        name: as the coach calls it.
+        height: of a surface, bar or anchor above the floor, m, 0 to 6.
+        kg: of one piece of a load, or what a bag holds.
+        count: how many.
+        setup_minutes: to rig it up, 0 to 60.
+        home_made: whether it was built at home; then a photo the coach approved is wanted.
+        approved: the day the coach approved its photo.
+        check: the newest safety check.
+    """
+
+    kind: Kind
+    name: str
+    height: float | None = None
+    kg: float | None = None
+    count: int = 1
+    setup_minutes: float = 0.0
+    home_made: bool = False
+    approved: date | None = None
+    check: SafetyCheck | None = None
+
+    def __post_init__(self) -> None:
+        """Check ranges, and that height and weight stand where they are needed."""
+        if self.kind in NEEDS_HEIGHT and self.height is None:
+            raise InputError("height", f"“{self.name}” has none.", "Measure it from the floor.")
+        if self.kind in NEEDS_WEIGHT and self.kg is None:
+            what = "what it holds" if self.kind == "bag" else "one piece"
+            raise InputError("weight", f"“{self.name}” has none.", f"Weigh {what}.")
+        if self.height is not None:
+            require_within("height", self.height, 0.0, 6.0, "m")
+        if self.kg is not None:
+            require_within("weight", self.kg, 0.05, 150.0, "kg")
+        require_within("count", self.count, 1, 200, "")
+        require_within("minutes to rig up", self.setup_minutes, 0.0, 60.0, "min")
+
+    def why_not(self, today: date) -> str:
+        """Why it is not planned with; '' where it may be."""
+        if self.check is not None and not self.check.safe:
+            return f"found unsafe on {self.check.day.isoformat()}"
+        if self.home_made and self.approved is None:
+            return "home-made: waits for a photo that the coach approves"
+        if self.kind not in BEARS:
+            return ""
+        if self.check is None:
+            return "not checked yet"
+        if (today - self.check.day).days > CHECK_DAYS:
+            return f"last checked on {self.check.day.isoformat()}: look again"
+        return ""
+
+
+def rebuilt(before: KitItem, after: KitItem) -> bool:
+    """Whether a thing is so changed that what was checked and approved of it no longer holds."""
+    return (before.kind, before.height, before.home_made) != (
+        after.kind,
+        after.height,
+        after.home_made,
+    )
+
+
+@dataclass(frozen=True)
+class Room:
+    """A place to train.
+
+    Attributes:
+        name: as the coach calls it.
+        floor: whether feet grip or slide.
+        items: what is there.
+    """
+
+    name: str
+    floor: Floor
+    items: tuple[KitItem, ...] = ()
+
+
+def kit_why_not(needed: tuple[Kind, ...], rooms: Iterable[Room], today: date) -> str:
+    """Why the kit at hand does not allow something; '' where it does.
+
+    Args:
+        needed: any one of these kinds will do; none is needed if empty.
+        rooms: where the person trains; nothing is refused where none is known.
+        today: for checks that have run out.
+    """
+    known = tuple(rooms)
+    if not needed or not known:
+        return ""
+    there = [item for room in known for item in room.items if item.kind in needed]
+    if not there:
+        where = ", ".join(room.name for room in known)
+        return f"it needs {' or '.join(needed)}, and there is none at {where}"
+    reasons = [(item, item.why_not(today)) for item in there]
+    if any(not reason for _, reason in reasons):
+        return ""
+    item, reason = reasons[0]
+    return f"“{item.name}” is not safe to plan with: {reason}"
+
+
+@dataclass(frozen=True)
+class ToHand:
+    """What can be set up with: heights, weights, bands, and whatever kinds of thing there are.
+
+    Attributes:
+        kinds: of safe things; None where nothing is known, and all are taken to be there.
+        heights: of things to stand or lean on, m.
+        bars: heights of what one hangs from, m.
+        loads: weights a bag can be filled to, kg.
+        bands: measured ones, by name.
+        helps: kilos that something takes off at the hips.
+    """
+
+    kinds: frozenset[Kind] | None
+    heights: tuple[float, ...] = ()
+    bars: tuple[float, ...] = ()
+    loads: tuple[float, ...] = ()
+    bands: tuple[tuple[str, Band], ...] = ()
+    helps: tuple[float, ...] = ()
+
+    def has(self, needed: tuple[Kind, ...]) -> bool:
+        """Whether one of these kinds is there; none is needed if empty."""
+        return not needed or self.kinds is None or bool(self.kinds & set(needed))
+
+
+LEAN_ON: frozenset[Kind] = frozenset({"surface", "chair", "stairs"})
+HANG_FROM: frozenset[Kind] = frozenset({"bar", "rings"})
+BAG_HOLDS = 15.0
+"""Kilos a bag of unknown size holds (common practice)."""
+
+ANYTHING = ToHand(
+    None,
+    tuple(round(0.1 * i, 1) for i in range(1, 10)),
+    (2.2,),
+    tuple(2.5 * i for i in range(1, 7)),
+)
+"""What is taken to be there where no kit is known: heights of 10 to 90 cm in
+tens, and a bag of 2.5 to 15 kg."""
+
+
+def to_hand(rooms: Iterable[Room], today: date, bands: tuple[tuple[str, Band], ...] = ()) -> ToHand:
+    """What the safe things of some rooms can be set up to; `ANYTHING` where no room is known."""
+    known = tuple(rooms)
+    if not known:
+        return replace(ANYTHING, bands=bands)
+    items = [item for room in known for item in room.items if not item.why_not(today)]
+
+    def heights(kinds: frozenset[Kind]) -> tuple[float, ...]:
+        found = {item.height for item in items if item.kind in kinds and item.height}
+        return tuple(sorted(found))
+
+    bags = [item.kg or BAG_HOLDS for item in items if item.kind == "bag"]
+    things = tuple(
+        Thing(item.name, item.kg or 0.0, item.count) for item in items if item.kind == "load"
+    )
+    stairs = {
+        round(step * item.height, 3)
+        for item in items
+        if item.kind == "stairs" and item.height
+        for step in (2, 3)
+    }
+    return ToHand(
+        frozenset(item.kind for item in items),
+        tuple(sorted({*heights(LEAN_ON), *stairs})),
+        heights(HANG_FROM),
+        weights(things, max(bags)) if bags else (),
+        bands if any(item.kind == "band" for item in items) else (),
+    )

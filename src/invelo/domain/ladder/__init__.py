@@ -1,0 +1,1 @@
+"""Ladders: rungs, steps, gaps, bridges, and where an athlete stands on them."""

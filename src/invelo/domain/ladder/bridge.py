@@ -1,0 +1,284 @@
+"""Bridges: the rungs that close a gap with what is to hand.
+
+Among all set-ups of the family that the kit allows, the chain is taken that climbs from the lower
+to the upper rung with every step under the wanted size: first by the fewest rungs, then by the
+least distance from the upper movement, then by what the coach likes best, then by name.
+"""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+
+import numpy as np
+from numpy.typing import NDArray
+
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.biomechanics.posture.form import Lane
+from invelo.domain.equipment.kit import ToHand
+from invelo.domain.errors import InputError
+from invelo.domain.ladder.candidates import Candidates, Scales, SetUpOf, candidates
+from invelo.domain.ladder.rung import Demand, Rung, demand
+from invelo.domain.ladder.shortest import Costs, shortest
+from invelo.domain.ladder.step_policy import USUAL_TERMS, Lever, StepPolicy
+from invelo.domain.strength.tempo import Tempo
+
+ANOTHER = 1000
+"""What a unit of distance outweighs: any preference over `MOST_BETWEEN` rungs."""
+
+NEAR = {
+    0: "the upper rung's own movement",
+    1: "limited by the same as the upper rung",
+    2: "of the same family",
+}
+
+CHANGED: dict[Lever, str] = {
+    "tempo": "slower",
+    "lever": "another leverage",
+    "range": "another range",
+    "load": "another load",
+}
+
+BLOCKS = tuple(round(0.05 * i, 2) for i in range(1, 15))
+HELPS = tuple(2.5 * i for i in range(1, 17))
+BAGS = tuple(0.5 * i for i in range(1, 31))
+"""Kit that is tried where none at hand is enough: a block, a band's help, a bag."""
+
+
+@dataclass(frozen=True)
+class ProposedRung:
+    """A rung of a bridge.
+
+    Attributes:
+        rung: with the lower rung's dose and gate.
+        demand: what it asks.
+        ratio: its demand ÷ the one below it.
+        distance: 0 the upper rung's movement, 1 limited by the same, 2 of the same family.
+        levers: kinds of change.
+        why: why it and no other, in words.
+    """
+
+    rung: Rung
+    demand: Demand
+    ratio: float
+    distance: int
+    levers: tuple[Lever, ...]
+    why: str
+
+
+@dataclass(frozen=True)
+class Bridge:
+    """What closes a gap.
+
+    Attributes:
+        rungs: from the lowest; empty where the step is no larger than wanted, or nothing fits.
+        last: upper demand ÷ the last proposed rung's.
+        considered: how many candidates were looked at.
+        possible: whether the kit closes it.
+        missing: what one piece of kit would do, where it does not.
+    """
+
+    rungs: tuple[ProposedRung, ...]
+    last: float
+    considered: int
+    possible: bool
+    missing: str = ""
+
+
+def bridge(
+    body: Body,
+    lower: Rung,
+    upper: Rung,
+    hand: ToHand,
+    terms: StepPolicy = USUAL_TERMS,
+    capacity: Mapping[Lane, float] | None = None,
+    allowed: frozenset[str] | None = None,
+) -> Bridge:
+    """The rungs between two.
+
+    Args:
+        body: whose.
+        lower, upper: the rungs.
+        hand: what can be set up with.
+        terms: wanted step and order of preference.
+        capacity: likely capacity by lane, where it is known: on the share of it, rungs of two lanes
+            of one family compare.
+        allowed: movements that nothing closes; all if None.
+
+    Raises:
+        InputError: if nothing compares the two, or a rung is out of this body's reach.
+
+    Source: ours; exact, see `shortest`.
+    """
+    scales = _scales(lower, upper, capacity or {})
+    below, above = demand(body, lower), demand(body, upper)
+    low, high = below.height * dict(scales)[lower.movement.posture.lane], above.height
+    found = candidates(body, lower, upper, hand, scales, allowed)
+    chain = _chain(found, lower, upper, low, high, terms)
+    if chain is None:
+        missing = _missing(body, lower, upper, hand, scales, allowed, (low, high), terms)
+        return Bridge((), high / low, len(found.heights), False, missing)
+    rungs = []
+    last = low
+    for index in chain:
+        one = _proposed(body, found, index, lower, upper, last)
+        rungs.append(one)
+        last = float(found.heights[index])
+    return Bridge(tuple(rungs), high / last, len(found.heights), True)
+
+
+def _scales(lower: Rung, upper: Rung, capacity: Mapping[Lane, float]) -> Scales:
+    """The lanes that compare with the upper rung's, and by how much."""
+    for rung in (lower, upper):
+        if rung.movement.effort_only:
+            raise InputError(
+                "bridge",
+                f"only effort tells “{rung.name}”; there is no step to divide.",
+                "Add a rung by hand, and say in its cue what makes it harder.",
+            )
+    here, there = upper.movement.posture.lane, lower.movement.posture.lane
+    scales = {here: 1.0}
+    if here in capacity:
+        counted = upper.movement.posture.counted
+        scales |= {
+            lane: capacity[here] / known
+            for lane, known in capacity.items()
+            if lane != here and lane[3] == counted and known > 0.0
+        }
+    if there not in scales:
+        raise InputError(
+            "bridge",
+            f"“{lower.name}” and “{upper.name}” are limited by different things.",
+            "Test both, so that each can be told as a share of what the athlete can do.",
+        )
+    return tuple(scales.items())
+
+
+def _chain(
+    found: Candidates,
+    lower: Rung,
+    upper: Rung,
+    low: float,
+    high: float,
+    terms: StepPolicy,
+    among: NDArray[np.intp] | None = None,
+) -> tuple[int, ...] | None:
+    chosen = np.arange(len(found.heights)) if among is None else among
+    costs = costs_of(found, lower, upper, terms)[chosen]
+    names = _Names(found, chosen)
+    chain = shortest(low, high, 1.0 + terms.step, found.heights[chosen], costs, names)
+    return None if chain is None else tuple(int(chosen[i]) for i in chain)
+
+
+class _Names:
+    """Names of candidates, made when they are asked for."""
+
+    def __init__(self, found: Candidates, chosen: NDArray[np.intp]) -> None:
+        self.found, self.chosen = found, chosen
+
+    def __call__(self, index: int) -> str:
+        return self.found.name(int(self.chosen[index]))
+
+
+def costs_of(found: Candidates, lower: Rung, upper: Rung, terms: StepPolicy) -> Costs:
+    """What taking each candidate costs: distance first, then the coach's order, shape `(n,)`."""
+    plain = np.array([_cost(one, one.levers, lower, upper, terms) for one in found.setups])
+    slow = np.array([_cost(one, one.levers | SLOWER, lower, upper, terms) for one in found.setups])
+    changed = np.array([tempo != Tempo() for tempo in found.tempos])
+    return np.where(changed[found.tempo], slow[found.setup], plain[found.setup]).astype(np.int64)
+
+
+SLOWER: frozenset[Lever] = frozenset({"tempo"})
+ELSEWHERE: frozenset[Lever] = frozenset({"lever"})
+
+
+def _cost(
+    one: SetUpOf, levers: frozenset[Lever], lower: Rung, upper: Rung, terms: StepPolicy
+) -> int:
+    kinds = levers or ELSEWHERE
+    if one.movement is not lower.movement:
+        kinds = kinds | ELSEWHERE
+    return ANOTHER * _distance(one, upper) + sum(terms.order.index(kind) + 1 for kind in kinds)
+
+
+def _distance(one: SetUpOf, upper: Rung) -> int:
+    if one.movement is upper.movement:
+        return 0
+    return 1 if one.movement.posture.lane == upper.movement.posture.lane else 2
+
+
+def _proposed(
+    body: Body, found: Candidates, index: int, lower: Rung, upper: Rung, below: float
+) -> ProposedRung:
+    one = found.of(index)
+    rung = Rung(found.name(index), one.movement, found.modifiers(index), lower.dose, lower.gate)
+    distance = _distance(one, upper)
+    levers = tuple(sorted(found.levers(index)))
+    ratio = float(found.heights[index]) / below
+    told = " and ".join(CHANGED[lever] for lever in levers) or "a movement in between"
+    return ProposedRung(
+        rung,
+        demand(body, rung),
+        ratio,
+        distance,
+        levers,
+        f"{told.capitalize()}; {NEAR[distance]}; ×{ratio:.2f} of the rung below.",
+    )
+
+
+def _missing(
+    body: Body,
+    lower: Rung,
+    upper: Rung,
+    hand: ToHand,
+    scales: Scales,
+    allowed: frozenset[str] | None,
+    ends: tuple[float, float],
+    terms: StepPolicy,
+) -> str:
+    """What one piece of kit would do: a block, else a bag, else a band's help."""
+
+    def tried(more: ToHand) -> Candidates:
+        return candidates(body, lower, upper, more, scales, allowed)
+
+    kinds = hand.kinds
+    with_block = replace(
+        hand,
+        kinds=None if kinds is None else kinds | {"surface"},
+        heights=tuple(sorted({*hand.heights, *BLOCKS})),
+    )
+    found = tried(with_block)
+    heights = [_new_heights(one, hand) for one in found.setups]
+    for block in BLOCKS:
+        fits = np.array([not new - {block} for new in heights])
+        among = np.flatnonzero(fits[found.setup])
+        chain = _chain(found, lower, upper, *ends, terms, among)
+        if chain is not None and any(heights[int(found.setup[i])] for i in chain):
+            return f"A block of {100 * block:.0f} cm would do it, in {_rungs(len(chain))}."
+    found = tried(replace(hand, loads=tuple(sorted({*hand.loads, *BAGS}))))
+    chain = _chain(found, lower, upper, *ends, terms)
+    if chain is not None:
+        most = max(found.modifiers(i).worn.total for i in chain)
+        return f"A bag filled up to {most:g} kg would do it, in {_rungs(len(chain))}."
+    found = tried(replace(hand, helps=HELPS))
+    chain = _chain(found, lower, upper, *ends, terms)
+    if chain is not None:
+        helps = [one.kg for one in (found.modifiers(i).help for i in chain) if one]
+        return (
+            f"A band that takes {min(helps):g} to {max(helps):g} kg at the hips would do it, in "
+            f"{_rungs(len(chain))}."
+        )
+    return "No one block, bag or band closes it: ask for larger steps, or go over another movement."
+
+
+def _new_heights(one: SetUpOf, hand: ToHand) -> frozenset[float]:
+    """Heights a set-up asks for that are not to hand."""
+    kit = {one.name for one in one.movement.posture.parameter if one.tried == "kit"}
+    own = set(one.movement.values.values())
+    return frozenset(
+        value
+        for name, value in one.modifiers.values
+        if name in kit and value not in (0.0, *hand.heights) and value not in own
+    )
+
+
+def _rungs(count: int) -> str:
+    return f"{count} rung" + "s" * (count != 1)

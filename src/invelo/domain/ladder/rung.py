@@ -1,0 +1,138 @@
+"""A rung: a movement with its modifiers, a dose and a gate; and what it asks of a body."""
+
+import math
+from dataclasses import dataclass
+
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.biomechanics.posture.form import Lane
+from invelo.domain.biomechanics.reading import Reading, reading, rep_share
+from invelo.domain.biomechanics.setup import SetUp
+from invelo.domain.catalogue.movement import Modifiers, Movement
+from invelo.domain.equipment.kit import Kind
+from invelo.domain.estimate import Derivation, Estimate, Input
+from invelo.domain.plan.prescription import Criterion, Prescription
+from invelo.domain.strength.rep_equations import equivalent_ratio
+from invelo.domain.strength.reps import SOURCES as REP_SOURCES
+from invelo.domain.strength.tempo import REFERENCE_REP, Tempo
+
+
+@dataclass(frozen=True)
+class Rung:
+    """One place on a ladder."""
+
+    name: str
+    movement: Movement
+    modifiers: Modifiers
+    dose: Prescription
+    gate: Criterion
+
+
+RAISED_ON: tuple[Kind, ...] = ("surface", "chair", "stairs", "parallel bars")
+
+
+def kit_needed(movement: Movement, modifiers: Modifiers) -> tuple[tuple[Kind, ...], ...]:
+    """Kinds of thing that a set-up takes: any one of each."""
+    needed = [movement.kit] if movement.kit else []
+    heights = {one.name for one in movement.posture.parameter if one.tried == "kit"}
+    if any(value > 0.0 for name, value in modifiers.values if name in heights):
+        needed.append(RAISED_ON)
+    if modifiers.worn.bag > 0.0:
+        needed.append(("bag",))
+    if modifiers.band:
+        needed.append(("band",))
+    return tuple(needed)
+
+
+@dataclass(frozen=True)
+class Demand:
+    """What a rung asks of one body.
+
+    Attributes:
+        load: what the movement asks as it is set up.
+        rep_time: seconds.
+        share: of a whole rep's work that a rep of this range and depth is.
+        on_scale: the demand at a whole rep of 2 s that would be as hard as this rung at its tempo
+            and range. This is the rung's height on the drawing; None where only the effort tells.
+    """
+
+    load: Reading
+    rep_time: float
+    share: float
+    on_scale: Estimate | None
+
+    @property
+    def told(self) -> Estimate:
+        """The demand on the scale; where only the effort tells, what is carried."""
+        return self.on_scale or self.load.demand
+
+    @property
+    def height(self) -> float:
+        """The likely demand on the scale; NaN where only the effort tells."""
+        return self.on_scale.likely if self.on_scale else math.nan
+
+    @property
+    def lane(self) -> Lane | None:
+        """What it can be compared with; None where only the effort tells."""
+        return self.load.setup.form.lane if self.on_scale else None
+
+    @property
+    def counts_as(self) -> float:
+        """Seconds of the whole rep that is as long."""
+        return self.rep_time * self.share
+
+
+def demand(body: Body, rung: Rung) -> Demand:
+    """What `rung` asks of `body`.
+
+    Raises:
+        InputError: if the set-up is out of this body's reach.
+    """
+    return asked(body, rung.modifiers.setup(rung.movement), rung.modifiers.tempo, rung.dose.low)
+
+
+def asked(body: Body, setup: SetUp, tempo: Tempo, reps: float) -> Demand:
+    """What a set-up asks of `body` at a tempo.
+
+    Args:
+        body: whose.
+        setup: of the movement.
+        tempo: of its reps; a hold has none and is told as it is.
+        reps: at which count tempo and range are weighed, since they tell more in a long set.
+
+    Raises:
+        InputError: if the set-up is out of this body's reach.
+    """
+    load = reading(body, setup)
+    if setup.form.counted == "effort":
+        return Demand(load, tempo.rep_time, 1.0, None)
+    if setup.form.counted == "hold":
+        return Demand(load, REFERENCE_REP, 1.0, load.demand)
+    share = rep_share(body, setup)
+    return Demand(load, tempo.rep_time, share, _on_scale(load.demand, share, tempo, reps))
+
+
+def _on_scale(plain: Estimate, share: float, tempo: Tempo, reps: float) -> Estimate:
+    seconds = tempo.scaled(share).rep_time
+    if seconds == REFERENCE_REP:
+        return plain
+    factor = equivalent_ratio(reps, seconds)
+    return Estimate(
+        plain.likely * factor,
+        plain.low * factor,
+        plain.high * factor,
+        plain.unit,
+        Derivation(
+            "The demand as set up × how much heavier a slow or a deep rep counts: that of a whole "
+            "rep of 2 s that allows as many reps (equal time under tension, equal work of the "
+            "reps, median of the rep equations).",
+            (
+                Input("demand as set up", plain.likely, plain.unit),
+                Input("tempo", str(tempo), "s"),
+                Input("seconds a rep", tempo.rep_time, "s"),
+                Input("work of a rep, of a whole one", 100 * share, "%"),
+                Input("at", reps, "reps"),
+                Input("factor", factor),
+            ),
+            REP_SOURCES,
+        ),
+    )

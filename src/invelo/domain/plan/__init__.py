@@ -1,0 +1,1 @@
+"""What is to be done: prescriptions by method, sessions, weeks, the daily minimum."""

@@ -1,0 +1,350 @@
+"""Six schools of progress: what each asks on a rung, how its sets grow, when it moves up.
+
+A school says how hard and how much; the purpose of the ladder says in which range. What a coach
+sets by hand stands, and `departures` names every rule it goes against.
+
+Source: common practice, where a constant does not say otherwise.
+"""
+
+import math
+from collections.abc import Callable
+from dataclasses import dataclass, replace
+from typing import Literal
+
+from invelo.domain.errors import InputError
+from invelo.domain.estimate import Input
+from invelo.domain.plan.prescription import (
+    GATE_EFFORT,
+    HELD_RANGES,
+    LEAST_USEFUL,
+    RANGES,
+    SETS,
+    Criterion,
+    Level,
+    Method,
+    Prescription,
+    Purpose,
+    Unit,
+    range_criterion,
+    range_prescription,
+)
+from invelo.domain.review.rules import Rule
+from invelo.domain.strength.holds import LONGEST_SHARE, SHORTEST_SHARE
+from invelo.domain.strength.tempo import REFERENCE_REP
+
+WaveDay = Literal["easy", "middle", "hard"]
+WAVE: tuple[WaveDay, ...] = ("easy", "middle", "hard")
+"""The three days of a hold wave, in order: long and easy, middle, and the hardest shape helped."""
+
+CEILING: dict[Unit, int] = {"reps": 30, "s": 60, "cm": 250}
+"""A set that reaches this is too light for strength."""
+
+MOST_SETS = 4
+"""Sets of a movement grow 2 → 3 → 4, and no further."""
+
+WORK_WINDOW, CHANGE_OVER = 40, 20
+"""Seconds of work and of changing over in interval training."""
+
+WINDOW_SHARE = 0.6
+"""Share of a work window that reps fill at the range's foot (ours)."""
+
+HABIT_SESSIONS = 14
+"""Ticks after which a habit is offered more: two steady weeks."""
+
+TOTAL_SHARE: dict[Purpose, float] = {
+    "learn": 1.0,
+    "skill": 2.0,
+    "strength": 2.0,
+    "size": 2.5,
+    "endurance": 2.5,
+    "keep": 1.2,
+    "finisher": 1.0,
+    "daily": 0.7,
+}
+"""Seconds of holding in a session, as a share of the best hold (ours: 3 × 15 s of a best of 25 s
+is 1.8 of it)."""
+
+
+@dataclass(frozen=True)
+class MethodRule:
+    """A school in words.
+
+    Attributes:
+        id, name: as stored, as shown.
+        moves_up: when.
+        grows: how sets grow.
+    """
+
+    id: Method
+    name: str
+    moves_up: str
+    grows: str
+
+
+METHODS: dict[Method, MethodRule] = {
+    one.id: one
+    for one in (
+        MethodRule(
+            "range",
+            "fixed range",
+            "Every set at the top of the range, effort 9 or under, form clean, two sessions "
+            "running.",
+            "A set more where the range is climbed and the next rung is not there yet, up to 4; "
+            "sets that have grown go along.",
+        ),
+        MethodRule(
+            "near-failure",
+            "near failure",
+            "A set taken to at most two in reserve passes the ceiling: 30 reps, or a minute.",
+            "Sets stay as they are; reps and seconds grow.",
+        ),
+        MethodRule(
+            "effort",
+            "guided by effort",
+            "What is likely on the next rung at the target effort reaches the range's foot.",
+            "A set more while the effort stays at its target, up to 4.",
+        ),
+        MethodRule(
+            "wave",
+            "three-day wave",
+            "The hard day passes its shortest useful dose in every set; help shrinks first.",
+            "Sets stay as they are; the hard day's help shrinks.",
+        ),
+        MethodRule(
+            "clock",
+            "against the clock",
+            "More clean reps in the same work window, two sessions running.",
+            "A round more, up to 5; then longer windows or a harder rung.",
+        ),
+        MethodRule(
+            "habit",
+            "habit",
+            "Never pushed; more is offered after two steady weeks.",
+            "One set, always.",
+        ),
+    )
+}
+
+MOST_ROUNDS = 5
+"""Rounds of a circuit or of interval work: 2 to 5."""
+
+
+DOSE_RULES: dict[str, Rule] = {
+    id_: Rule(id_, sentence, "ours" if id_ == "dose.hold-total" else "common practice")
+    for id_, sentence in (
+        ("dose.sets", "Sets grow from 2 to 3 to 4 with practice; a purpose may ask for fewer."),
+        ("dose.range", "Each purpose has its range; the school may open its top."),
+        ("dose.rest", "Rest follows from what the set is for: long for skill, short at last."),
+        ("dose.effort", "Each school and purpose has its target effort."),
+        ("dose.least", "Under 5 reps, or 5 s of a hold, a set is a trial rather than practice."),
+        ("dose.hold-share", "Each hold is 50 to 70 % of the best one."),
+        ("dose.hold-total", "Seconds of holding in a session are a share of the best hold."),
+        ("dose.ceiling", "A set that reaches 30 reps, or a minute, is too light for strength."),
+    )
+}
+
+
+def prescription_for(
+    school: Method,
+    purpose: Purpose,
+    level: Level,
+    unit: Unit = "reps",
+    *,
+    rep_time: float = REFERENCE_REP,
+    wave: WaveDay = "middle",
+) -> Prescription:
+    """What a school asks for a purpose.
+
+    Args:
+        school, purpose, level: of the ladder.
+        unit: what is counted.
+        rep_time: seconds of a rep, for reps against the clock.
+        wave: which of the wave's three days.
+    """
+    plain = range_prescription(purpose, level, unit)
+    if unit == "cm":
+        return plain  # a jump is judged by its landing, whatever the school
+    return _DOSES[school](plain, purpose, level, rep_time, wave)
+
+
+def _near_failure(plain: Prescription, purpose: Purpose, *_: object) -> Prescription:
+    if purpose in ("learn", "keep", "daily"):
+        return plain  # these purposes stay away from failure
+    return replace(plain, high=max(plain.high, CEILING[plain.unit]), rest=min(plain.rest, 90))
+
+
+def _by_effort(plain: Prescription, *_: object) -> Prescription:
+    return replace(plain, effort=min(plain.effort, 8.0))
+
+
+WAVE_DOSES: dict[Unit, dict[WaveDay, tuple[int, int, int, float]]] = {
+    "s": {"easy": (15, 20, 90, 6.0), "middle": (8, 12, 120, 8.0), "hard": (5, 8, 180, 9.0)},
+    "reps": {"easy": (12, 15, 75, 6.0), "middle": (8, 12, 90, 8.0), "hard": (5, 8, 150, 9.0)},
+}
+"""Foot and top, rest in s, effort of the wave's days: 15–20 s easy, then middle, then 5 s of the
+hardest shape with help (reps after the same pattern: ours)."""
+
+
+def _wave(plain: Prescription, _: Purpose, level: Level, __: float, wave: WaveDay) -> Prescription:
+    low, high, rest, effort = WAVE_DOSES[plain.unit][wave]
+    return Prescription(max(2, SETS[level]), low, high, rest, effort, plain.unit)
+
+
+def _clock(
+    plain: Prescription, _: Purpose, level: Level, rep_time: float, __: WaveDay
+) -> Prescription:
+    sets = min(MOST_ROUNDS, SETS[level] + 1)
+    if plain.unit == "s":
+        least = int(LEAST_USEFUL["s"])
+        return Prescription(sets, max(least, WORK_WINDOW // 2), WORK_WINDOW, CHANGE_OVER, 8.0, "s")
+    most = max(1, int(WORK_WINDOW / rep_time))
+    low = max(1, min(most, max(int(LEAST_USEFUL["reps"]), int(most * WINDOW_SHARE))))
+    return Prescription(sets, low, most, CHANGE_OVER, 8.0, "reps")
+
+
+def _habit(plain: Prescription, *_: object) -> Prescription:
+    low, high, rest, effort = (HELD_RANGES if plain.unit == "s" else RANGES)["daily"]
+    return Prescription(1, low, high, rest, effort, plain.unit)
+
+
+_DOSES: dict[Method, Callable[[Prescription, Purpose, Level, float, WaveDay], Prescription]] = {
+    "range": lambda plain, *_: plain,
+    "near-failure": _near_failure,
+    "effort": _by_effort,
+    "wave": _wave,
+    "clock": _clock,
+    "habit": _habit,
+}
+
+
+def criterion_for(school: Method, dose: Prescription) -> Criterion:
+    """What a school asks to be shown before moving up."""
+    if dose.unit == "cm" or school == "range":
+        return range_criterion(dose)
+    if school == "near-failure":
+        return Criterion(1, dose.high, 10.0, 1, dose.unit)
+    if school == "effort":
+        return Criterion(dose.sets, dose.high, dose.effort, 1, dose.unit)
+    if school == "wave":
+        return Criterion(dose.sets, dose.low, GATE_EFFORT, 1, dose.unit)
+    if school == "clock":
+        return Criterion(dose.sets, dose.high, GATE_EFFORT, 2, dose.unit)
+    return Criterion(1, dose.high, dose.effort, HABIT_SESSIONS, dose.unit)
+
+
+def most_sets(school: Method) -> int:
+    """Sets up to which a school grows a dose; 0 where it grows none."""
+    return {"range": MOST_SETS, "effort": MOST_SETS, "clock": MOST_ROUNDS}.get(school, 0)
+
+
+def grown(school: Method, dose: Prescription) -> Prescription | None:
+    """The dose with a set more, as the school grows them; None where it grows none."""
+    return replace(dose, sets=dose.sets + 1) if dose.sets < most_sets(school) else None
+
+
+@dataclass(frozen=True)
+class HoldPrescription:
+    """A dose of holding fitted to a known best hold.
+
+    Attributes:
+        dose: in seconds.
+        figures: what it rests on.
+    """
+
+    dose: Prescription
+    figures: tuple[Input, ...]
+
+
+LEAST_BEST = LEAST_USEFUL["s"] / LONGEST_SHARE
+"""Best hold, s, from which the least useful hold is at most 70 % of it: 7.1 s."""
+
+
+def hold_prescription(best: float, dose: Prescription, purpose: Purpose) -> HoldPrescription:
+    """A dose fitted to the best hold: each 50 to 70 % of it, and of that what lies in the dose's
+    own range if any does; as many as make up the session's share.
+
+    Args:
+        best: likely best hold, s.
+        dose: what school and purpose ask, in seconds.
+        purpose: says how much of the best hold a session has in all.
+
+    Raises:
+        InputError: for a best hold so short that both the least useful hold and its share cannot
+            hold; an easier shape or help is wanted.
+    """
+    if best < LEAST_BEST:
+        raise InputError(
+            "best hold",
+            f"{best:.0f} s: no hold is both useful (5 s) and at most 70 % of it.",
+            f"Take an easier shape, or help, that is held {LEAST_BEST:.0f} s or more; single "
+            "near-best tries are practice only.",
+        )
+    low, high = _within(best, dose)
+    wanted = TOTAL_SHARE[purpose] * best
+    sets = max(2, min(MOST_SETS, round(wanted / ((low + high) / 2))))
+    if purpose in ("learn", "finisher", "daily"):
+        sets = min(sets, dose.sets)
+    return HoldPrescription(
+        replace(dose, sets=sets, low=int(low), high=int(high)),
+        (
+            Input("best hold", best, "s"),
+            Input("each, at least", low, "s"),
+            Input("each, at most", high, "s"),
+            Input("in all, about", wanted, "s"),
+        ),
+    )
+
+
+def _within(best: float, dose: Prescription) -> tuple[float, float]:
+    low = max(LEAST_USEFUL["s"], math.ceil(SHORTEST_SHARE * best))
+    high = max(low, min(math.floor(LONGEST_SHARE * best), CEILING["s"]))
+    low = min(low, high)
+    if dose.low <= high and low <= dose.high:
+        return max(low, dose.low), min(high, dose.high)
+    return low, high
+
+
+@dataclass(frozen=True)
+class Departure:
+    """Where a coach's dose goes against a rule.
+
+    Attributes:
+        rule: which.
+        asked, given: what the rule asks and what the coach set, in words.
+    """
+
+    rule: Rule
+    asked: str
+    given: str
+
+
+def departures(
+    given: Prescription, asked: Prescription, best: float | None = None
+) -> tuple[Departure, ...]:
+    """The rules a coach's own dose overrides, most weighty first.
+
+    Args:
+        given: as the coach set it.
+        asked: what school and purpose ask, in the same unit.
+        best: likely reps to failure or best hold on this rung, if known.
+    """
+    unit = "" if asked.unit == "reps" else f" {asked.unit}"
+    found = []
+
+    def note(rule: str, want: str, have: str) -> None:
+        if want != have:
+            found.append(Departure(DOSE_RULES[rule], want, have))
+
+    least = LEAST_USEFUL[asked.unit]
+    if given.high < least <= asked.high:
+        note("dose.least", f"{least:g}{unit} or more", f"{given.high:g}{unit} at most")
+    if asked.unit == "s" and best is not None and given.low > LONGEST_SHARE * best:
+        share = f"{LONGEST_SHARE * best:.0f} s at most, of a best of {best:.0f} s"
+        note("dose.hold-share", share, f"{given.low} s or more")
+    if asked.high < CEILING[asked.unit] < given.high:
+        note("dose.ceiling", f"up to {CEILING[asked.unit]}{unit}", f"up to {given.high}{unit}")
+    note("dose.sets", f"{asked.sets} sets", f"{given.sets} sets")
+    note("dose.range", f"{asked.low}–{asked.high}{unit}", f"{given.low}–{given.high}{unit}")
+    note("dose.rest", f"{asked.rest} s of rest", f"{given.rest} s of rest")
+    note("dose.effort", f"effort {asked.effort:g}", f"effort {given.effort:g}")
+    return tuple(found)

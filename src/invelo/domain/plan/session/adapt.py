@@ -1,0 +1,341 @@
+"""Today's session, changed with the least loss to what the day allows.
+
+In this order, and each step says what it did: what pain or soreness forbids and the kit that is
+missing are replaced, a bad night or a hard day eases, and the minutes are kept by the stated order
+of cuts. An easier lever is held longer at equal torque × seconds. The warm-up is never cut.
+
+Source: common practice, where a constant does not say otherwise.
+"""
+
+from collections.abc import Iterator
+from dataclasses import dataclass, field, replace
+from math import ceil
+
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.movement import Modifiers, Movement, StressedJoint
+from invelo.domain.equipment.kit import Kind
+from invelo.domain.errors import InputError, require_within
+from invelo.domain.estimate import Estimate
+from invelo.domain.ladder.rung import Rung, kit_needed
+from invelo.domain.plan.session.builder import notes_of
+from invelo.domain.plan.session.fit import fit
+from invelo.domain.plan.session.timeline import length
+from invelo.domain.plan.session.totals import hard_sets, torque_seconds, torques
+from invelo.domain.plan.session.trainee import Trainee
+from invelo.domain.plan.session.warm_up import warm_up
+from invelo.domain.plan.session.work import Item, Session, WorkSet
+from invelo.domain.training.log import PAIN_STOP
+
+SPARED = 1
+"""Class of joint stress that a sore place still bears; a tight one bears 2."""
+
+SHORT_SLEEP = 6.0
+"""Hours of sleep under which the day eases."""
+
+HARD_ALREADY = 8.0
+"""Effort of the day so far from which the rest eases."""
+
+EASED_BY = 1.0
+"""By how much the target effort falls on such a day."""
+
+LONGEST_SET: dict[str, float] = {"reps": 30.0, "s": 60.0, "cm": 400.0}
+"""Reps and seconds past which a longer set is no help."""
+
+
+@dataclass(frozen=True)
+class Today:
+    """What a day allows; whatever is left out is as planned.
+
+    Attributes:
+        minutes: there are, 1 to 240.
+        kinds: of safe things at hand; None for all that was planned with.
+        sore: how sore each place is, 0–10; from `PAIN_STOP` on it is spared altogether.
+        tight: places that are tight, not sore.
+        sleep: hours of the last night, 0 to 24.
+        effort: of what was done today already, 1 to 10.
+    """
+
+    minutes: float | None = None
+    kinds: frozenset[Kind] | None = None
+    sore: tuple[tuple[StressedJoint, int], ...] = ()
+    tight: tuple[StressedJoint, ...] = ()
+    sleep: float | None = None
+    effort: float | None = None
+
+    def __post_init__(self) -> None:
+        """Check ranges."""
+        if self.minutes is not None:
+            require_within("minutes", self.minutes, 1, 240, "min")
+        if self.sleep is not None:
+            require_within("sleep", self.sleep, 0, 24, "h")
+        if self.effort is not None:
+            require_within("effort so far", self.effort, 1, 10, "")
+        for place, how in self.sore:
+            require_within(f"{place}, soreness", how, 0, 10, "")
+
+    def bears(self, movement: Movement) -> str:
+        """The place that keeps a movement from being done today; '' where none does."""
+        for place, how in self.sore:
+            most = 0 if how >= PAIN_STOP else SPARED
+            if how and movement.stress.get(place, 0) > most:
+                return place
+        for place in self.tight:
+            if movement.stress.get(place, 0) > SPARED + 1:
+                return place
+        return ""
+
+    def has(self, movement: Movement, modifiers: Modifiers) -> bool:
+        """Whether the kit at hand allows it."""
+        needed = kit_needed(movement, modifiers)
+        return self.kinds is None or all(self.kinds & set(kinds) for kinds in needed)
+
+
+@dataclass(frozen=True)
+class Change:
+    """One thing that was changed.
+
+    Attributes:
+        item: name of what it was.
+        to: name of what it is now, '' where it is gone.
+        why, kept: in words; what was kept equal, '' where nothing was.
+    """
+
+    item: str
+    to: str
+    why: str
+    kept: str = ""
+
+
+@dataclass(frozen=True)
+class TotalChange:
+    """A total before and after.
+
+    Attributes:
+        name: of a region or a joint.
+        before, after: of it.
+        unit: of both.
+    """
+
+    name: str
+    before: float
+    after: float
+    unit: str
+
+
+@dataclass(frozen=True)
+class Adapted:
+    """A session before and after.
+
+    Attributes:
+        before, after: the sessions.
+        changes: what was done, in order.
+        cuts: what the minutes cost, in order.
+        back: sets that time left over gave back.
+        regions: hard sets by region, before and after.
+        joints: torque × seconds by joint, before and after.
+        lengths: minutes, before and after.
+        stop: what must be said first, '' for nothing.
+    """
+
+    before: Session
+    after: Session
+    changes: tuple[Change, ...]
+    cuts: tuple[str, ...]
+    back: tuple[str, ...]
+    regions: tuple[TotalChange, ...]
+    joints: tuple[TotalChange, ...]
+    lengths: tuple[Estimate, Estimate]
+    stop: str = field(default="")
+
+
+def adapt(session: Session, trainee: Trainee, today: Today) -> Adapted:
+    """Today's session as the day allows it.
+
+    Raises:
+        InputError: where nothing of it is left, or not even the warm-up and a set fit the minutes.
+    """
+    changes: list[Change] = []
+    now = session
+    taken = {item.movement.id for item in session.items}
+    for item in session.items:
+        changed, change = _allowed(item, trainee, today, taken)
+        if change is not None:
+            changes.append(change)
+            now = now.with_items({item.key: changed})
+            if changed is not None:
+                taken.add(changed.movement.id)
+    if not now.items:
+        raise InputError(
+            "today",
+            "nothing of the session is left: " + " ".join(change.why for change in changes),
+            "Rest, or do the smallest daily dose if it does not hurt.",
+        )
+    eased, why = _eased(now, today)
+    if why:
+        changes.append(Change("all sets", "easier", why))
+    now = _warmed(eased, trainee, today)
+    cuts: tuple[str, ...] = ()
+    back: tuple[str, ...] = ()
+    if today.minutes is not None:
+        fitted = fit(now, today.minutes)
+        now, cuts, back = fitted.session, fitted.cuts, fitted.back
+        now = _warmed(now, trainee, today)
+    made = [block for block in now.blocks if block.format not in ("warm-up", "preparatory work")]
+    now = replace(now, notes=notes_of(made))
+    return Adapted(
+        session,
+        now,
+        tuple(changes),
+        cuts,
+        back,
+        tuple(_regions(session, now)),
+        tuple(_joints(trainee, session, now)),
+        (length(session), length(now)),
+        _stop(today),
+    )
+
+
+def _stop(today: Today) -> str:
+    places = [place for place, how in today.sore if how >= PAIN_STOP]
+    if not places:
+        return ""
+    return (
+        f"Pain of {PAIN_STOP} or more ({', '.join(places)}): nothing that loads it today, and a "
+        "clinician is asked before it returns."
+    )
+
+
+def _allowed(
+    item: Item, trainee: Trainee, today: Today, taken: set[str]
+) -> tuple[Item | None, Change | None]:
+    """The item as the day allows it, and what was changed; the same where nothing is."""
+    sets = item.sets
+    place = next(filter(None, (today.bears(one.movement) for one in sets)), "")
+    missing = any(not today.has(one.movement, one.modifiers) for one in sets)
+    if not place and not missing:
+        return item, None
+    why = f"the {place} is to be spared." if place else "the kit for it is not at hand."
+    for rung in item.easier:
+        if not today.bears(rung.movement) and today.has(rung.movement, rung.modifiers):
+            return _longer(item, rung, trainee, why)
+    for movement in _same_region(item.movement, trainee, today, taken):
+        other = trainee.loose(movement, "strength", len(item.sets))
+        other = replace(other, key=item.key, goal=item.goal, role=item.role)
+        return other, Change(item.name, other.name, why, "the region's hard sets")
+    return None, Change(item.name, "", f"{why} Nothing else for the same region is open today.")
+
+
+def _longer(
+    item: Item, rung: Rung, trainee: Trainee, why: str
+) -> tuple[Item | None, Change | None]:
+    """An easier rung in place of the item's own, each set longer at equal torque × seconds."""
+    sets = []
+    kept = ""
+    for one in item.sets:
+        if one.movement.unit != rung.movement.unit:
+            sets.append(replace(one.on(rung), low=rung.dose.low, high=rung.dose.high))
+            continue
+        by, joint = _ratio(one, rung, trainee)
+        by *= one.modifiers.tempo.rep_time / rung.modifiers.tempo.rep_time
+        most = LONGEST_SET[one.unit]
+        low, high = (int(min(most, ceil(end * by))) for end in (one.low, one.high))
+        if joint:
+            kept = f"torque × seconds at the {joint}"
+            if one.high * by > most:
+                kept += f", as far as {most:g} {'reps' if one.unit == 'reps' else 's'} go"
+        sets.append(replace(one.on(rung), low=low, high=high))
+    easier = item.easier[item.easier.index(rung) + 1 :]
+    changed = replace(
+        item,
+        name=rung.name,
+        sets=tuple(sets),
+        easier=easier,
+        rig=trainee.rig(rung.movement),
+        why=f"Today in place of {item.name}.",
+    )
+    return changed, Change(item.name, rung.name, why, kept)
+
+
+def _ratio(one: WorkSet, rung: Rung, trainee: Trainee) -> tuple[float, str]:
+    """How much longer the easier rung is done for equal torque × seconds at the joint that bears
+    most, and that joint; 1 where nothing tells."""
+    before = torques(trainee.body, one.movement, one.modifiers)
+    after = torques(trainee.body, rung.movement, rung.modifiers)
+    both = [joint for joint in before if joint in after and after[joint].likely > 0.0]
+    if not both:
+        return 1.0, ""
+    limiting = one.movement.posture.joint
+    joint = limiting if limiting in both else max(both, key=lambda name: before[name].likely)
+    return max(1.0, before[joint].likely / after[joint].likely), joint.replace("_", " ")
+
+
+def _same_region(
+    movement: Movement, trainee: Trainee, today: Today, taken: set[str]
+) -> Iterator[Movement]:
+    """Open movements in which the same region works, the most of it first, then by name."""
+    region = movement.muscles[0]
+    there = [
+        one
+        for one in catalogue().movement
+        if region in one.muscles
+        and one.id in trainee.open_movements
+        and one.id not in taken
+        and not today.bears(one)
+        and today.has(one, one.own(Modifiers()))
+        and one.unit != "cm"
+        and one.family != "balance and mobility"
+    ]
+    yield from sorted(there, key=lambda one: (-one.share_of(region), one.rest == "skill", one.name))
+
+
+def _eased(session: Session, today: Today) -> tuple[Session, str]:
+    """Lower effort and a set less after a bad night or a hard day so far."""
+    reasons = []
+    if today.sleep is not None and today.sleep < SHORT_SLEEP:
+        reasons.append(f"{today.sleep:g} h of sleep")
+    if today.effort is not None and today.effort >= HARD_ALREADY:
+        reasons.append(f"effort {today.effort:g} already today")
+    if not reasons:
+        return session, ""
+
+    def ease(item: Item) -> Item:
+        fewer = item.sets if len(item.sets) < 3 else item.sets[:-1]
+        eased = (replace(one, effort=max(1.0, one.effort - EASED_BY)) for one in fewer)
+        return replace(item, sets=tuple(one for one in eased if one.kind != "single"))
+
+    changed = session.with_items({item.key: ease(item) for item in session.items})
+    return changed, f"{' and '.join(reasons)}: effort one lower, a set less of three or more."
+
+
+def _warmed(session: Session, trainee: Trainee, today: Today) -> Session:
+    """The general warm-up as it was, without what is to be spared, then an easier set of each
+    pattern that is left."""
+    main = [block for block in session.blocks if block.format != "warm-up"]
+    items = [item for block in main for item in block.items if item.role != "preparation"]
+    before = next((block for block in session.blocks if block.format == "warm-up"), None)
+    general = tuple(
+        item
+        for item in (before.items if before else ())
+        if item.key.split(":", 1)[1] == item.movement.id
+        and not today.bears(item.movement)
+        and today.has(item.movement, item.main.modifiers)
+    )
+    made = warm_up(items, frozenset())
+    easier = tuple(item for item in made.items if not today.bears(item.movement))
+    return replace(session, blocks=(replace(made, items=(*general, *easier)), *main))
+
+
+def _regions(before: Session, after: Session) -> Iterator[TotalChange]:
+    one, other = hard_sets(before.items), hard_sets(after.items)
+    for region in sorted({*one, *other}):
+        yield TotalChange(region, one.get(region, 0.0), other.get(region, 0.0), "sets")
+
+
+def _joints(trainee: Trainee, before: Session, after: Session) -> Iterator[TotalChange]:
+    one, other = (
+        torque_seconds(trainee.body, (s for item in session.items for s in item.sets))
+        for session in (before, after)
+    )
+    for joint in sorted({*one, *other}):
+        ends = [sums[joint].likely if joint in sums else 0.0 for sums in (one, other)]
+        yield TotalChange(joint, ends[0], ends[1], "N·m·s")

@@ -1,0 +1,192 @@
+"""Sessions from shapes: which patterns in which formats, filled in for whoever trains.
+
+A shape names families and formats, no person. Filled in, each slot becomes the rung that the
+athlete stands on, or a plain movement where they have no ladder of that family. A group session is
+one shape filled in for several people, each on their own rung.
+"""
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from itertools import pairwise
+
+from invelo.domain.athlete.caution import BEFORE_A_SESSION
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.equipment.kit import Kind
+from invelo.domain.errors import InputError
+from invelo.domain.plan.session import blocks
+from invelo.domain.plan.session.order import interference
+from invelo.domain.plan.session.template import SessionTemplate, ShapeBlock, Slot
+from invelo.domain.plan.session.timeline import length
+from invelo.domain.plan.session.trainee import Trainee
+from invelo.domain.plan.session.warm_up import warm_up
+from invelo.domain.plan.session.work import Block, Format, Item, Session
+
+
+@dataclass(frozen=True)
+class GroupSession:
+    """One shape, each person on their own rung.
+
+    Attributes:
+        shape: which.
+        sessions: one for each, in the order of the people.
+        minutes: that all of them together take: the longest.
+    """
+
+    shape: SessionTemplate
+    sessions: tuple[tuple[str, Session], ...]
+    minutes: float
+
+
+def fill(slot: Slot, trainee: Trainee, kinds: frozenset[Kind] | None = None) -> Item:
+    """A slot filled in for someone: by their rung, or the nearest easier one that the kit of the
+    session allows, or else a movement.
+
+    Args:
+        slot: which.
+        trainee: who.
+        kinds: of things the session may take; anything if left out.
+
+    Raises:
+        InputError: where neither a ladder nor an open movement fills it.
+    """
+    stand = trainee.stand_in(slot.family)
+    stand = trainee.within(stand, kinds) if stand else None
+    if stand is not None:
+        item = trainee.item(stand)
+        return item.with_sets(slot.sets) if slot.sets else item
+    named = [catalogue().find_movement(one) for one in slot.movements]
+    for movement in named:
+        if movement.id in trainee.open_movements and movement.takes(kinds):
+            return trainee.loose(movement, slot.purpose, slot.sets)
+    tried = ", ".join(one.name.lower() for one in named) or "nothing else is named"
+    reasons = dict.fromkeys(
+        trainee.why_closed[one.id] for one in named if one.id in trainee.why_closed
+    )
+    raise InputError(
+        "movement",
+        f"nothing of the {slot.family} is open to {trainee.name} ({tried})"
+        + (f": {'; '.join(reasons)}." if reasons else "."),
+        "Give a ladder of it, or take another session.",
+    )
+
+
+def block_of(format_: Format, items: Sequence[Item], rounds: int = 3) -> Block:
+    """A block of one of the formats that a coach chooses.
+
+    Raises:
+        InputError: where the items do not fit the format.
+    """
+    match format_:
+        case "pair" | "triple" | "circuit":
+            return blocks.rounds_of(format_, items)
+        case "interval":
+            return blocks.interval(items, rounds)
+        case "pre-tire":
+            if len(items) != 2:
+                raise InputError("pre-tire", f"it has {len(items)} movements.", "Give it two.")
+            return blocks.pre_tire(items[0], items[1])
+        case _:
+            if len(items) != 1:
+                raise InputError(format_, f"it has {len(items)} movements.", "Give it one.")
+    alone = {
+        "straight sets": blocks.straight,
+        "drop set": blocks.drop_set,
+        "cluster": blocks.cluster,
+        "top single": blocks.top_single,
+        "holds in pieces": blocks.in_pieces,
+        "finisher": blocks.finisher,
+    }
+    return alone[format_](items[0])
+
+
+def session_of(shape: SessionTemplate, trainee: Trainee) -> Session:
+    """A shape filled in for someone, with warm-up, preparatory work and notes. A slot that is
+    closed to them is left out, and the notes say why.
+
+    Raises:
+        InputError: where all of it is closed.
+    """
+    made: list[Block] = []
+    left_out: list[str] = []
+    for one in shape.blocks:
+        items = []
+        for slot in one.slots:
+            try:
+                items.append(fill(slot, trainee, shape.kinds))
+            except InputError as error:
+                left_out.append(error.problem)
+        if items:
+            made.append(block_of(_format(one, len(items)), items, one.rounds))
+    if not made:
+        reasons = " ".join(left_out)
+        raise InputError(
+            "session",
+            f"nothing of it is open to {trainee.name}: {reasons}",
+            "Take another one, or open what is closed on the Intake sheet.",
+        )
+    session = dressed(shape.name, made, trainee)
+    return replace(session, notes=(*session.notes, *left_out))
+
+
+def _format(block: ShapeBlock, count: int) -> Format:
+    """Its own format, or one for fewer where a slot is left out."""
+    if count == len(block.slots) or block.format == "interval":
+        return block.format
+    return "straight sets" if count == 1 else "pair" if count == 2 else block.format
+
+
+def dressed(
+    name: str, made: Sequence[Block], trainee: Trainee, prepares: Sequence[Item] | None = None
+) -> Session:
+    """Blocks with the warm-up before them, preparatory work after it, and what is to be known.
+
+    Args:
+        name: of the session.
+        made: its blocks.
+        trainee: who.
+        prepares: work that opens closed checks; all there is if left out.
+    """
+    opening = trainee.preparation() if prepares is None else tuple(prepares)
+    items = [item for block in made for item in block.items]
+    before = [warm_up(items, trainee.open_movements)] if items or opening else []
+    if opening:
+        keys = {item.key for item in opening}
+        checks = [one for one in trainee.closed_checks if f"check:{one.id}" in keys]
+        before.append(blocks.preparatory(checks, opening))
+    return Session(name, (*before, *made), notes_of(made))
+
+
+def notes_of(made: Sequence[Block]) -> tuple[str, ...]:
+    """What spoils what, and why an item is not as its ladder says."""
+    spoils = [
+        one.words
+        for first, second in pairwise(made)
+        for one in interference((first.items[-1], second.items[0]))
+    ]
+    spoils += [
+        one.words
+        for block in made
+        if block.format != "pre-tire"
+        for one in interference(block.items)
+    ]
+    whys = [f"{item.name}: {item.why}" for block in made for item in block.items if item.why]
+    return tuple(dict.fromkeys([*spoils, *whys]))
+
+
+def group(shape: SessionTemplate, people: Sequence[Trainee]) -> GroupSession:
+    """One shape for several people; a slot that is closed to one of them is left out for them, and
+    their session says so.
+
+    Raises:
+        InputError: for nobody, or where nothing of the shape is open to someone.
+    """
+    if not people:
+        raise InputError("people", "there is nobody.", "Pick at least one.")
+    found = tuple((one.name, session_of(shape, one)) for one in people)
+    return GroupSession(shape, found, max(length(session).likely for _, session in found))
+
+
+def cautions(session: Session) -> tuple[str, ...]:
+    """Said before a session starts: the standing ones, then each movement's own."""
+    own = (line for item in session.items for line in item.movement.cautions)
+    return tuple(dict.fromkeys((*BEFORE_A_SESSION, *own)))

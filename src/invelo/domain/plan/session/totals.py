@@ -1,0 +1,119 @@
+"""What a session adds up to: hard sets by region, torque × seconds by joint, both sides."""
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+from functools import lru_cache
+
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.biomechanics.reading import reading
+from invelo.domain.catalogue.movement import Modifiers, Movement, Muscle
+from invelo.domain.errors import InputError
+from invelo.domain.estimate import Derivation, Estimate
+from invelo.domain.plan.session.work import Item, WorkSet
+
+HELPER = 0.5
+"""What a set counts for a region that only helps (common practice); 1 for a prime mover."""
+
+PUSH = ("horizontal push", "vertical push", "dip", "straight-arm push", "triceps")
+PULL = ("horizontal pull", "vertical pull", "straight-arm pull", "curl")
+"""Families that push and that pull with the arms."""
+
+
+@dataclass(frozen=True)
+class Totals:
+    """What a session, or a week of them, adds up to.
+
+    Attributes:
+        regions: hard sets by region.
+        joints: torque × seconds by joint, N·m·s, both sides together.
+        left, right: seconds at work of each side, of what is counted by side.
+        push, pull: hard sets that push and that pull.
+        effort_only: movements that no torque can be told of.
+    """
+
+    regions: dict[Muscle, float]
+    joints: dict[str, Estimate]
+    left: float
+    right: float
+    push: float
+    pull: float
+    effort_only: tuple[str, ...]
+
+
+def hard_sets(items: Iterable[Item]) -> dict[Muscle, float]:
+    """Hard sets by region: 1 for a prime mover, 0.5 for a helper; easy sets do not count."""
+    found: dict[Muscle, float] = {}
+    for item in items:
+        for one in item.sets:
+            if one.kind == "easy":
+                continue
+            for region in one.movement.muscles:
+                weight = 1.0 if region in one.movement.prime else HELPER
+                found[region] = found.get(region, 0.0) + weight * one.share
+    return found
+
+
+def balance(items: Iterable[Item]) -> tuple[float, float]:
+    """Hard sets that push and that pull."""
+    push = pull = 0.0
+    for item in items:
+        count = sum(one.share for one in item.sets if one.kind != "easy")
+        if item.movement.family in PUSH:
+            push += count
+        elif item.movement.family in PULL:
+            pull += count
+    return push, pull
+
+
+@lru_cache(maxsize=8192)
+def torques(body: Body, movement: Movement, modifiers: Modifiers) -> dict[str, Estimate]:
+    """Size of every joint's torque, N·m; empty where only the effort tells, or out of reach."""
+    if movement.effort_only:
+        return {}
+    try:
+        return reading(body, modifiers.setup(movement)).torques
+    except InputError:
+        return {}
+
+
+def torque_seconds(body: Body, sets: Iterable[WorkSet]) -> dict[str, Estimate]:
+    """Torque × seconds by joint, N·m·s.
+
+    The torque is that of the posture where the demand is told, taken over the whole set: the set's
+    upper bound, which serves to compare one way of doing it with another (ours).
+    """
+    sums: dict[str, list[float]] = {}
+    for one in sets:
+        for joint, torque in torques(body, one.movement, one.modifiers).items():
+            ends = (one.amount, one.low, one.high)
+            seconds = [one.seconds(amount) * one.sides for amount in ends]
+            told = (torque.likely, torque.low, torque.high)
+            mine = sums.setdefault(joint.removeprefix("other_"), [0.0, 0.0, 0.0])
+            for k in range(3):
+                mine[k] += told[k] * seconds[k]
+    how = Derivation(
+        "Joint torque where the demand is told × seconds at work, added up over the sets.",
+        (),
+        ("plane statics", "ours"),
+    )
+    return {
+        joint: Estimate(likely, min(low, likely), max(high, likely), "N·m·s", how)
+        for joint, (likely, low, high) in sums.items()
+    }
+
+
+def totals(body: Body, items: Iterable[Item]) -> Totals:
+    """What items add up to for a body."""
+    held = tuple(items)
+    sets = [one for item in held for one in item.sets]
+    push, pull = balance(held)
+    effort_only = dict.fromkeys(item.name for item in held if item.movement.effort_only)
+    return Totals(
+        hard_sets(held),
+        torque_seconds(body, sets),
+        sum(one.seconds_on("left") for one in sets),
+        sum(one.seconds_on("right") for one in sets),
+        push,
+        pull,
+        tuple(effort_only),
+    )

@@ -1,0 +1,244 @@
+"""Who a session is for: where they stand on each ladder, what is open to them, what is at hand."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field, replace
+
+from invelo.domain.athlete.readiness import Check
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.movement import Modifiers, Movement
+from invelo.domain.equipment.kit import Kind
+from invelo.domain.errors import InputError
+from invelo.domain.estimate import Estimate
+from invelo.domain.ladder.rung import Rung, kit_needed
+from invelo.domain.plan.methods import (
+    LEAST_BEST,
+    WaveDay,
+    criterion_for,
+    hold_prescription,
+    prescription_for,
+)
+from invelo.domain.plan.prescription import LEAST_USEFUL, Level, Method, Prescription, Purpose
+from invelo.domain.plan.session.work import Item, role_of, sets_of
+from invelo.domain.strength.holds import LONGEST_SHARE
+
+PREPARES: dict[str, tuple[str, int]] = {
+    "one-leg stand": ("one-leg-stand", 3),
+    "ankle": ("ankle-rocks", 2),
+    "hip": ("held-deep-squat", 3),
+    "shoulder": ("wall-slide", 2),
+    "wrist": ("wrist-rocks", 2),
+    "flat back": ("heel-taps", 2),
+}
+"""The movement that works on a closed check, and its sets; see `readiness.CHECKS`."""
+
+PREPARES_AMOUNT: dict[str, int] = {
+    "one-leg stand": 20,
+    "ankle": 12,
+    "hip": 30,
+    "shoulder": 10,
+    "wrist": 15,
+    "flat back": 8,
+}
+"""Reps or seconds of it."""
+
+
+@dataclass(frozen=True)
+class Near:
+    """A rung beside where someone stands, and what they likely do there, if known."""
+
+    rung: Rung
+    likely: Estimate | None = None
+
+
+@dataclass(frozen=True)
+class Stand:
+    """Where someone stands on a ladder.
+
+    Attributes:
+        key: stable name of the ladder.
+        goal, school, purpose, level: of the ladder.
+        here: the rung, with the coach's own dose.
+        below: rungs to fall back to, the nearest first.
+        above: rungs to go on to, the nearest first.
+    """
+
+    key: str
+    goal: str
+    school: Method
+    purpose: Purpose
+    level: Level
+    here: Near
+    below: tuple[Near, ...] = ()
+    above: tuple[Near, ...] = ()
+
+    @property
+    def movement(self) -> Movement:
+        """Of the rung."""
+        return self.here.rung.movement
+
+
+@dataclass(frozen=True)
+class Trainee:
+    """Who trains.
+
+    Attributes:
+        name: as the coach calls them.
+        body: as measured last.
+        stands: on their ladders, what pain stopped left out.
+        open_movements: ids of movements that nothing closes.
+        closed_checks: readiness checks not passed.
+        level: of movements that stand on no ladder.
+        rigs: minutes to rig up, by the kind of thing.
+        why_closed: of movements that something closes, in words.
+    """
+
+    name: str
+    body: Body
+    stands: tuple[Stand, ...]
+    open_movements: frozenset[str]
+    closed_checks: tuple[Check, ...] = ()
+    level: Level = "beginner"
+    rigs: Mapping[str, float] = field(default_factory=dict, hash=False)
+    why_closed: Mapping[str, str] = field(default_factory=dict, hash=False)
+
+    def stand_in(self, family: str) -> Stand | None:
+        """The first ladder whose rung is of a family."""
+        return next((one for one in self.stands if one.movement.family == family), None)
+
+    def within(self, stand: Stand, kinds: frozenset[Kind] | None) -> Stand | None:
+        """The stand, gone down to the nearest rung that is open and takes only such kit; None where
+        there is none."""
+        for i, near in enumerate((stand.here, *stand.below)):
+            rung = near.rung
+            if rung.movement.id not in self.open_movements:
+                continue
+            needed = kit_needed(rung.movement, rung.modifiers)
+            if kinds is None or all(kinds & set(one) for one in needed):
+                if i == 0:
+                    return stand
+                return replace(stand, here=near, below=stand.below[i:], above=())
+        return None
+
+    def rig(self, movement: Movement) -> tuple[str, float]:
+        """What is rigged up for a movement, and the minutes it takes: the quickest that serves."""
+        there = [(kind, self.rigs[kind]) for kind in movement.kit if kind in self.rigs]
+        return min(there, key=lambda one: (one[1], one[0])) if there else ("", 0.0)
+
+    def item(self, stand: Stand, wave: WaveDay | None = None) -> Item:
+        """The item of a ladder: its rung at the coach's dose, a hold fitted to the best hold.
+
+        A hold too short to be practised goes down the ladder to the first shape that is held long
+        enough; where there is none it stays, and the item says so.
+
+        Args:
+            stand: where.
+            wave: a day of the hold wave, if the ladder waves.
+        """
+        at, dose, why = self._fitted(stand, wave)
+        chain = (stand.here, *stand.below) if at in stand.above else stand.below
+        if at in stand.below:
+            chain = stand.below[stand.below.index(at) + 1 :]
+        return Item(
+            stand.key,
+            at.rung.name,
+            role_of(at.rung.movement),
+            sets_of(at.rung, dose),
+            tuple(near.rung for near in chain),
+            self.rig(at.rung.movement),
+            stand.goal,
+            why,
+        )
+
+    def _fitted(self, stand: Stand, wave: WaveDay | None) -> tuple[Near, Prescription, str]:
+        if wave is not None:
+            return _wave_fitted(stand, wave)
+        dose = stand.here.rung.dose
+        if dose.unit != "s" or stand.here.likely is None:
+            return stand.here, dose, ""
+        for near in (stand.here, *stand.below):
+            if near.likely is None or near.likely.likely < LEAST_BEST:
+                continue
+            fitted = hold_prescription(near.likely.likely, dose, stand.purpose).dose
+            if near is stand.here:
+                return near, fitted, ""
+            why = (
+                f"“{stand.here.rung.name}” is held about {stand.here.likely.likely:.0f} s: too "
+                "short to practise, so an easier shape."
+            )
+            return near, fitted, why
+        return stand.here, dose, self._too_short(stand)
+
+    @staticmethod
+    def _too_short(stand: Stand) -> str:
+        likely = stand.here.likely
+        held = f"about {likely.likely:.0f} s" if likely else "too short"
+        return f"It is held {held}; take help, or single near-best tries as practice only."
+
+    def loose(
+        self, movement: Movement, purpose: Purpose, sets: int | None = None, name: str = ""
+    ) -> Item:
+        """An item of a movement that stands on no ladder.
+
+        Raises:
+            InputError: where something closes it.
+        """
+        if movement.id not in self.open_movements:
+            why = self.why_closed.get(movement.id, "something on the Intake sheet closes it.")
+            raise InputError(
+                "movement", f"{movement.name.lower()}: {why}", "Take another, or open it there."
+            )
+        dose = prescription_for("range", purpose, self.level, movement.unit)
+        dose = replace(dose, sets=sets or dose.sets)
+        rung = Rung(
+            name or movement.name,
+            movement,
+            movement.own(Modifiers()),
+            dose,
+            criterion_for("range", dose),
+        )
+        return Item(
+            f"movement:{movement.id}",
+            rung.name,
+            role_of(movement),
+            sets_of(rung, dose),
+            rig=self.rig(movement),
+        )
+
+    def preparation(self) -> tuple[Item, ...]:
+        """The work that opens closed checks, an item each."""
+        return tuple(self._prepares(check) for check in self.closed_checks)
+
+    def _prepares(self, check: Check) -> Item:
+        movement_id, sets = PREPARES[check.id]
+        movement = catalogue().find_movement(movement_id)
+        amount = PREPARES_AMOUNT[check.id]
+        dose = Prescription(sets, amount, amount, 15, 4.0, movement.unit)
+        rung = Rung(
+            movement.name, movement, movement.own(Modifiers()), dose, criterion_for("range", dose)
+        )
+        return Item(
+            f"check:{check.id}",
+            movement.name,
+            "preparation",
+            sets_of(rung, dose, "easy"),
+            why=f"Opens the check “{check.name.lower()}”.",
+        )
+
+
+def _wave_fitted(stand: Stand, wave: WaveDay) -> tuple[Near, Prescription, str]:
+    """The hardest rung on which the wave's day is there: 15 to 20 s on the easy day, 5 s of the
+    hardest shape on the hard one; each at most 70 % of the best."""
+    unit = stand.here.rung.dose.unit
+    dose = prescription_for("wave", stand.purpose, stand.level, unit, wave=wave)
+    reserve = 10.0 - dose.effort
+    asks = dose.low / LONGEST_SHARE if unit == "s" else dose.low + reserve
+    for near in (*reversed(stand.above), stand.here, *stand.below):
+        same = near.rung.dose.unit == unit
+        if same and near.likely is not None and near.likely.likely >= asks:
+            if unit == "s":
+                top = max(LEAST_USEFUL["s"], LONGEST_SHARE * near.likely.likely)
+                dose = replace(dose, high=max(dose.low, min(dose.high, int(top))))
+            return near, dose, f"{wave.capitalize()} day of the wave."
+    foot = stand.below[-1] if stand.below else stand.here
+    return foot, dose, f"{wave.capitalize()} day of the wave; nothing tells yet what is held here."

@@ -1,0 +1,47 @@
+"""Sets and sessions in words, the same on screen, in print and in files."""
+
+from itertools import groupby
+
+from invelo.domain.plan.session.work import Block, Item, WorkSet
+
+
+def set_words(one: WorkSet) -> str:
+    """What a set asks: "6–10", "8 a side", "15–20 s"."""
+    unit = {"reps": "", "s": " s", "cm": " cm"}[one.unit]
+    amount = f"{one.low}" if one.low == one.high else f"{one.low}–{one.high}"
+    if one.side:
+        counted = f", {one.side} only"
+    else:
+        counted = {"total": "", "per side": " a side", "alternating": " alternating"}[
+            one.movement.counted
+        ]
+    return f"{amount}{unit}{counted}"
+
+
+def sets_words(item: Item) -> tuple[str, ...]:
+    """An item's sets, equal neighbours told together: "3 × 6–10, effort 9, rest 2:00"."""
+    return tuple(_told(one, len(list(those))) for one, those in groupby(item.sets))
+
+
+def _told(one: WorkSet, count: int) -> str:
+    what = {"easy": "easy ", "drop": "go on: ", "single": "top single: ", "piece": "piece "}
+    kind = "then " if one.kind == "cluster" else what.get(one.kind, "")
+    tempo = ""
+    if one.unit == "reps" and str(one.modifiers.tempo) != "1-0-1-0":
+        tempo = f", tempo {one.modifiers.tempo}"
+    rest = f", rest {clock(one.rest)}" if one.rest else ""
+    return f"{kind}{count} × {set_words(one)}{tempo}, effort {one.effort:g}{rest}"
+
+
+def clock(seconds: float) -> str:
+    """Minutes and seconds: "1:30"."""
+    return f"{int(seconds) // 60}:{int(seconds) % 60:02d}"
+
+
+def block_words(block: Block) -> str:
+    """A block's format with what there is to know of it."""
+    rounds = ""
+    if block.in_rounds and not block.window:
+        rounds = f", {block.rounds} rounds, {clock(block.round_rest)} between them"
+    words = f": {block.words}" if block.words else ""
+    return f"{block.format.capitalize()}{rounds}{words}"

@@ -1,0 +1,305 @@
+"""From where someone stands to what their week should hold.
+
+Source: common practice, where a constant does not say otherwise.
+"""
+
+import math
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass, replace
+from typing import Literal
+
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.movement import Muscle
+from invelo.domain.errors import InputError
+from invelo.domain.plan.methods import WAVE
+from invelo.domain.plan.prescription import Level, Purpose
+from invelo.domain.plan.session.order import leans_on
+from invelo.domain.plan.session.plan_overrides import NOTHING_BY_HAND, ByHand
+from invelo.domain.plan.session.timeline import ends_at, timeline
+from invelo.domain.plan.session.totals import balance, hard_sets
+from invelo.domain.plan.session.trainee import Stand, Trainee
+from invelo.domain.plan.session.warm_up import of_pattern
+from invelo.domain.plan.session.work import Block, Item, Session
+from invelo.domain.plan.week.advice import low_resistance, notices
+from invelo.domain.plan.week.course import BUILDING, CourseWeek, paced
+from invelo.domain.plan.week.problem import (
+    STRESSFUL_LIMIT,
+    USUAL_WEIGHTS,
+    Day,
+    Pin,
+    Plan,
+    PlanningProblem,
+    WeekTask,
+    Weights,
+)
+from invelo.domain.plan.week.venue import Venue
+
+WEEKLY_SETS: dict[Level, int] = {"beginner": 6, "intermediate": 9, "advanced": 12}
+"""Hard sets a week of a region that the week trains (ours; Schoenfeld, Ogborn and Krieger 2017,
+J Sports Sci 35(11):1073–1082, from memory: growth rises up to 10 and more)."""
+
+TOO_LIGHT = 15.0
+"""Likely reps on a strength rung from which the resistance there is counts as low (ours)."""
+
+SPREAD: dict[int, tuple[int, ...]] = {
+    1: (2,),
+    2: (0, 3),
+    3: (0, 2, 4),
+    4: (0, 1, 3, 4),
+    5: (0, 1, 2, 4, 5),
+    6: (0, 1, 2, 3, 4, 5),
+    7: (0, 1, 2, 3, 4, 5, 6),
+}
+"""Days of the week by how many there are, Monday 0 (ours: spread out)."""
+
+
+@dataclass(frozen=True)
+class Extra:
+    """A movement beside the ladders.
+
+    Attributes:
+        movement: its id.
+        purpose: of its dose.
+        sets: as many; the dose's own if left out.
+        days: a week; two if left out.
+        rotation, letter: the accessories it takes turns with, and which of them it is.
+    """
+
+    movement: str
+    purpose: Purpose = "endurance"
+    sets: int | None = None
+    days: int = 2
+    rotation: str = ""
+    letter: str = ""
+
+
+@dataclass(frozen=True)
+class Availability:
+    """What a coach asks of a week.
+
+    Attributes:
+        days: on which there is time; spread by the count where the coach names none.
+        extras: movements beside the ladders.
+        pins: the coach's own choices.
+        targets: hard sets a week by region, where they differ from the usual.
+        weights: of the soft terms.
+        hands: what the coach set by hand about items and formats.
+        week: of the block: building, easy, or coming back.
+        stressful_limit: days a week for each of the most stressful rungs.
+        rarely: ladders by key that are to be trained on no more days than so many.
+    """
+
+    days: tuple[Day, ...]
+    extras: tuple[Extra, ...] = ()
+    pins: tuple[Pin, ...] = ()
+    targets: tuple[tuple[Muscle, float], ...] = ()
+    weights: Weights = USUAL_WEIGHTS
+    hands: ByHand = NOTHING_BY_HAND
+    week: CourseWeek = BUILDING
+    stressful_limit: int = STRESSFUL_LIMIT
+    rarely: tuple[tuple[str, int], ...] = ()
+
+
+@dataclass(frozen=True)
+class BuiltProblem:
+    """A week ready to be planned.
+
+    Attributes:
+        problem: for the solver.
+        items: of each task, by its key.
+        left_out: what something closes, in words.
+        notices: what the coach should know, in words.
+    """
+
+    problem: PlanningProblem
+    items: Mapping[str, Item]
+    left_out: tuple[str, ...]
+    notices: tuple[str, ...]
+
+
+def build_problem(
+    trainee: Trainee,
+    wishes: Availability,
+    spots: Iterable[Venue] = (),
+    last: Plan = frozenset(),
+    hard_before: frozenset[str] = frozenset(),
+) -> BuiltProblem:
+    """What a week should hold, as a problem for the solver.
+
+    Args:
+        trainee: who.
+        wishes: of the coach.
+        spots: the places there are; any kit is taken to be there where none is known.
+        last: the plan that stands.
+        hard_before: joints for which the day before the week was hard.
+
+    Raises:
+        InputError: with no day or nothing to do.
+    """
+    places = tuple(spots)
+    count = len(wishes.days)
+    left_out: list[str] = []
+    tasks: list[WeekTask] = []
+    items: dict[str, Item] = {}
+
+    def put(item: Item, task: WeekTask) -> None:
+        if task.key in wishes.hands.tired_first:
+            task = replace(task, leans=frozenset())  # it is meant to tire the muscle
+        if places and not task.places:
+            names = ", ".join(place.name for place in places)
+            left_out.append(f"{item.name}: neither kit nor floor for it at {names}.")
+            return
+        items[task.key] = item
+        tasks.append(task)
+
+    for stand in trainee.stands:
+        try:
+            for item, task in _of_stand(trainee, stand, wishes, places):
+                put(item, task)
+        except InputError as error:
+            left_out.append(f"{stand.goal}: {error.problem}")
+    for extra in wishes.extras:
+        try:
+            item = trainee.loose(
+                catalogue().find_movement(extra.movement), extra.purpose, extra.sets
+            )
+        except InputError as error:
+            left_out.append(error.problem)
+            continue
+        item = paced(wishes.hands.edited(item, trainee), wishes.week)
+        task = task_of(item, places, min(extra.days, count))
+        task = replace(task, rotation=extra.rotation, letter=extra.letter)
+        put(item, replace(task, most=task.asked))
+    for item in trainee.preparation():
+        put(item, task_of(item, places, count))
+    if not tasks and left_out:
+        raise InputError(
+            "tasks", f"nothing can be done: {' '.join(left_out)}", "Give other ladders or kit."
+        )
+    known = {task.key for task in tasks}
+    problem = PlanningProblem(
+        days=tuple(sorted(wishes.days, key=lambda day: day.index)),
+        tasks=tuple(tasks),
+        targets=_targets(trainee, tasks, items, wishes),
+        pins=tuple(pin for pin in wishes.pins if pin.task in known),
+        weights=wishes.weights,
+        hard_before=hard_before,  # type: ignore[arg-type]
+        stressful_limit=wishes.stressful_limit,
+        last=frozenset(placed for placed in last if placed[0] in known),
+    )
+    return BuiltProblem(problem, items, tuple(left_out), notices(trainee, problem, places))
+
+
+Made = tuple[Item, WeekTask]
+
+
+def _of_stand(
+    trainee: Trainee, stand: Stand, wishes: Availability, places: tuple[Venue, ...]
+) -> Iterable[Made]:
+    movement = stand.movement
+    if movement.id not in trainee.open_movements:
+        raise InputError(
+            "rung",
+            trainee.why_closed.get(movement.id, f"the {movement.name.lower()} is closed."),
+            "Take another rung, or open it on the Intake sheet.",
+        )
+    if stand.school == "habit":
+        return  # the daily dose has its own moment, and needs no session
+    count = len(wishes.days)
+    if stand.school == "wave" and count >= len(WAVE):
+        for wave in WAVE:
+            made = replace(trainee.item(stand, wave), key=f"{stand.key}/{wave}")
+            item = paced(wishes.hands.edited(made, trainee), wishes.week)
+            task = task_of(item, places, 1)
+            name = f"{item.name}, {wave} day"
+            yield item, replace(task, name=name, wave=stand.key, wave_day=wave, most=1)
+        return
+    item = trainee.item(stand)
+    light = low_resistance(trainee) and count >= 5
+    if light and len(item.sets) > 2:
+        item = item.with_sets(2)
+    item = paced(wishes.hands.edited(item, trainee), wishes.week, stand.school)
+    wanted = 4 if light else 3 if count >= 3 else min(count, 2)
+    task = task_of(item, places, wanted)
+    if task.stressful:
+        task = replace(task, asked=min(task.asked, wishes.stressful_limit))
+    limit = dict(wishes.rarely).get(stand.key)
+    if limit is not None:
+        asked = min(task.asked, limit)
+        yield item, replace(task, asked=asked, least=1, most=asked)
+        return
+    yield item, replace(task, least=1, most=min(7, task.asked + 1))
+
+
+def task_of(item: Item, places: tuple[Venue, ...], asked: int) -> WeekTask:
+    """An item as the solver sees it.
+
+    Args:
+        item: which.
+        places: there are; every one allows it where none is known.
+        asked: days a week.
+    """
+    sets = hard_sets([item])
+    push, pull = balance([item])
+    return WeekTask(
+        key=item.key,
+        name=item.name,
+        role=item.role,
+        family=item.movement.family,
+        minutes=minutes_of(item),
+        sets={region: round(2 * count) for region, count in sets.items()},
+        push=round(2 * push),
+        pull=round(2 * pull),
+        stress=dict(item.movement.stress),
+        leans=frozenset(leans_on(item.movement)),
+        asked=asked,
+        places=frozenset(one.key for one in places if one.allows(item)) if places else None,
+        surface=surface_of(item),
+    )
+
+
+def minutes_of(item: Item) -> int:
+    """Whole minutes an item adds to a session, its own easier warm-up set included."""
+    easier = of_pattern(item) if item.role in ("skill", "strength") else None
+    alone = Session(
+        item.name,
+        (
+            *([Block("warm-up", (easier,))] if easier else []),
+            Block("straight sets", (item,)),
+            Block("finisher", ()),  # so that the last rest is counted
+        ),
+    )
+    return max(1, math.ceil(ends_at(timeline(alone)) / 60.0))
+
+
+Surface = Literal["floor", "bars", "bar", "rings", ""]
+
+
+def surface_of(item: Item) -> Surface:
+    """What a straight-arm hold is done on; '' of anything else."""
+    if item.role != "skill" or item.main.unit != "s":
+        return ""
+    kit = set(item.movement.kit)
+    if not kit:
+        return "floor"
+    rigged = item.rig[0]
+    if rigged == "rings" or kit == {"rings"}:
+        return "rings"
+    return "bars" if "parallel bars" in kit else "bar"
+
+
+def _targets(
+    trainee: Trainee, tasks: list[WeekTask], items: Mapping[str, Item], wishes: Availability
+) -> dict[Muscle, int]:
+    """Half hard sets a week of every region that some task moves."""
+    usual = max(1, round(2 * WEEKLY_SETS[trainee.level] * wishes.week.share))
+    trained = {
+        region
+        for task in tasks
+        if items[task.key].role != "preparation"
+        for region in items[task.key].movement.prime
+    }
+    found = dict.fromkeys(sorted(trained), usual)
+    for region, sets in wishes.targets:
+        found[region] = round(2 * sets)
+    return found

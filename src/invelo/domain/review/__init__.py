@@ -1,0 +1,1 @@
+"""What the log says: rules and proposals, workload, trend, forecast, messages."""

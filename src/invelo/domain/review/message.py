@@ -1,0 +1,75 @@
+"""What an athlete is told of a decision, in plain words that say nothing of their health."""
+
+from collections.abc import Callable
+from dataclasses import dataclass
+
+from invelo.domain.review.proposals.situation import Outcome
+
+BYE = "Your coach"
+
+
+@dataclass(frozen=True)
+class MessageTopic:
+    """What a message is about.
+
+    Attributes:
+        outcome: as the coach answered it.
+        rung: they stand on by then.
+        before: they stood on.
+        goal: of the ladder.
+        coach: who signs.
+        amount: sets, days a week, weeks or a share, where the outcome has one.
+    """
+
+    outcome: Outcome
+    rung: str
+    before: str
+    goal: str
+    coach: str
+    amount: float | None = None
+
+
+@dataclass(frozen=True)
+class Message:
+    """A subject and a body, without any word of pain or illness."""
+
+    subject: str
+    body: str
+
+
+def message(told: MessageTopic) -> Message:
+    """The message of a decision that was taken or edited."""
+    body = "\n".join((_WORDS[told.outcome](told), told.coach or BYE))
+    return Message(f"On the way to: {told.goal}", body)
+
+
+def _whole(told: MessageTopic) -> int:
+    return round(told.amount or 0)
+
+
+_WORDS: dict[Outcome, Callable[[MessageTopic], str]] = {
+    "stop": lambda told: f"Leave “{told.before}” out until we have spoken.",
+    "ease-off": lambda told: (
+        "Next week is an easier one: fewer sets, nothing to the end. It is part of the plan."
+    ),
+    "step-back": lambda told: (
+        f"From now on “{told.rung}” instead of “{told.before}”. You will be back up soon."
+    ),
+    "hold": lambda told: f"Stay with “{told.rung}” for now. It is going as it should.",
+    "add-amount": lambda told: f"“{told.rung}”: add a little to each set where there is room.",
+    "add-set": lambda told: f"“{told.rung}”: {_whole(told)} sets from now on.",
+    "slow-tempo": lambda told: f"Next is “{told.rung}”: the same, slower.",
+    "add-load": lambda told: f"Next is “{told.rung}”: the same, with a little more weight.",
+    "less-help": lambda told: f"Next is “{told.rung}”: the same, with less help.",
+    "step-up": lambda told: (
+        f"Well done: next is “{told.rung}”. Begin with a few easy ones."
+        + (f" Keep your {_whole(told)} sets." if told.amount else "")
+    ),
+    "swap-surface": lambda told: f"“{told.rung}”: change the surface next time, for variety.",
+    "cut-frequency": lambda told: (
+        f"“{told.rung}”: {_whole(told)} days a week from now on. Rest is part of it."
+    ),
+    "test-again": lambda told: (
+        f"Next time do one set of “{told.rung}” to the end, so that we know where you are."
+    ),
+}

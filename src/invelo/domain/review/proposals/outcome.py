@@ -1,0 +1,52 @@
+"""How a decision turned out: reach before it and in the weeks after."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import date, timedelta
+from statistics import median
+
+from invelo.domain.review.trend import TrendPoint
+
+AFTER_DAYS = 21
+"""Days after a decision in which it shows (ours: as long as a plateau is watched)."""
+
+NOISE = 0.03
+"""Change of reach that is no more than the noise of a few days (ours)."""
+
+FEW = 3
+"""Days of evidence on either side whose middle is taken."""
+
+
+@dataclass(frozen=True)
+class Turnout:
+    """What came after a decision.
+
+    Attributes:
+        change: of reach, share.
+        days: of evidence after it.
+        words: in words.
+    """
+
+    change: float
+    days: int
+    words: str
+
+
+def turnout(points: Sequence[TrendPoint], day: date) -> Turnout | None:
+    """What reach did in the three weeks after a day; None where nothing tells yet.
+
+    Args:
+        points: capacity by day, kg or N·m, oldest first.
+        day: of the answer.
+    """
+    before = [one.value for one in points if one.day <= day][-FEW:]
+    after = [one.value for one in points if day < one.day <= day + timedelta(days=AFTER_DAYS)]
+    if not before or not after:
+        return None
+    change = median(after[-FEW:]) / median(before) - 1.0
+    told = f"{100 * change:+.0f} % in the three weeks after"
+    if abs(change) <= NOISE:
+        words = f"reach as before ({told})"
+    else:
+        words = f"reach {'rose' if change > 0 else 'fell'} ({told})"
+    return Turnout(change, len(after), words)

@@ -1,0 +1,54 @@
+"""No nagging: what a coach has declined is not asked again until something changes."""
+
+from collections.abc import Callable
+
+from invelo.domain.review.proposals.situation import AnsweredProposal, Outcome, Proposal, Situation
+
+ADVICE: frozenset[Outcome] = frozenset(
+    ("ease-off", "cut-frequency", "swap-surface", "test-again", "add-set", "slow-tempo", "add-load")
+)
+"""Outcomes that want time to show, and are not proposed again right after they were answered."""
+
+QUIET_DAYS = 21
+"""Days for which an answered piece of advice is not given again (ours: as long as a plateau is
+watched)."""
+
+DECLINED_DAYS = 28
+"""Days after which a declined proposal may be made again though nothing changed (ours)."""
+
+Ask = Callable[[Situation], Proposal | None]
+
+
+def is_suppressed(proposal: Proposal, situation: Situation) -> bool:
+    """Whether the coach has answered this already and nothing has changed since.
+
+    Something has changed where another rung is stood on, another rule speaks, or pain is worse. A
+    stop is silenced only by a decline at the same pain or more.
+    """
+    return any(_same(one, proposal, situation) for one in situation.answered)
+
+
+REMEDIES = frozenset({"plateau.three-weeks", "load.ease", "layoff.re-entry"})
+"""Rules whose remedy, once taken, has its time to show whatever rung is stood on by then."""
+
+
+EARNED = frozenset({"range.gate-met", "wave.hard-day", "clock.more-in-window"})
+"""Rules that new sessions have to earn each time: once taken, their next word is something new."""
+
+
+def _same(before: AnsweredProposal, proposal: Proposal, situation: Situation) -> bool:
+    spoke = {rule.id for rule in proposal.rules}
+    taken = before.answer != "decline" and before.days < QUIET_DAYS
+    if taken and spoke & REMEDIES & set(before.rules):
+        return True
+    if before.outcome != proposal.outcome or before.from_key != situation.key:
+        return False
+    if not spoke <= set(before.rules):
+        return False
+    if proposal.outcome == "stop":
+        return before.answer == "decline" and situation.pain <= before.pain
+    if proposal.outcome == "hold":
+        return False
+    if before.answer == "decline":
+        return before.days < DECLINED_DAYS
+    return proposal.outcome in ADVICE and not spoke & EARNED and before.days < QUIET_DAYS

@@ -1,0 +1,106 @@
+"""What weeks of logged sets add up to: hard sets by region, torque × seconds by joint, sides."""
+
+from collections.abc import Callable, Iterable
+from dataclasses import dataclass, field
+from datetime import date
+
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.catalogue.movement import Modifiers, Movement, Muscle
+from invelo.domain.estimate import Derivation, Estimate
+from invelo.domain.plan.session.totals import HELPER, torques
+from invelo.domain.training.log import OneSide, SetKind
+
+HOW = Derivation(
+    "Joint torque where the demand is told × seconds at work, added up over the logged sets: an "
+    "upper bound, for comparing one week with another.",
+    (),
+    ("plane statics", "ours"),
+)
+
+
+@dataclass(frozen=True)
+class Group:
+    """Logged sets of one week that are alike.
+
+    Attributes:
+        monday: of the week.
+        movement, modifiers: what was done.
+        kind, side: how.
+        sets: number of them.
+        amount: reps, seconds or centimetres in all.
+        best: the greatest of them.
+    """
+
+    monday: date
+    movement: Movement
+    modifiers: Modifiers
+    kind: SetKind
+    side: OneSide
+    sets: int
+    amount: float
+    best: float
+
+    @property
+    def seconds(self) -> float:
+        """At work, in all."""
+        if self.movement.unit == "s":
+            return self.amount
+        return self.amount * self.modifiers.tempo.rep_time if self.movement.unit == "reps" else 0.0
+
+
+@dataclass
+class WeekTally:
+    """What one week adds up to.
+
+    Attributes:
+        monday: its first day.
+        regions: hard sets by region.
+        joints: torque × seconds by joint, N·m·s.
+        left, right: best of each side, by movement, where the sides were done apart.
+    """
+
+    monday: date
+    regions: dict[Muscle, float] = field(default_factory=dict)
+    joints: dict[str, Estimate] = field(default_factory=dict)
+    left: dict[str, float] = field(default_factory=dict)
+    right: dict[str, float] = field(default_factory=dict)
+
+
+def tally(groups: Iterable[Group], body_on: Callable[[date], Body]) -> tuple[WeekTally, ...]:
+    """Sum by week, oldest first.
+
+    Args:
+        groups: of logged sets.
+        body_on: the body on a day, as it was measured by then.
+
+    Source: as `invelo.domain.plan.session.totals`: 1 for a prime mover, 0.5 for a helper.
+    """
+    found: dict[date, WeekTally] = {}
+    sums: dict[date, dict[str, list[float]]] = {}
+    for one in groups:
+        week = found.setdefault(one.monday, WeekTally(one.monday))
+        _sides(week, one)
+        share = 0.5 if one.side else 1.0  # a set of both sides is logged as two
+        if one.kind != "easy":
+            for region in one.movement.muscles:
+                weight = (1.0 if region in one.movement.prime else HELPER) * share * one.sets
+                week.regions[region] = week.regions.get(region, 0.0) + weight
+        told = torques(body_on(one.monday), one.movement, one.modifiers)
+        for joint, torque in told.items():
+            mine = sums.setdefault(one.monday, {}).setdefault(
+                joint.removeprefix("other_"), [0.0, 0.0, 0.0]
+            )
+            for i, end in enumerate((torque.likely, torque.low, torque.high)):
+                mine[i] += end * one.seconds
+    for monday, joints in sums.items():
+        found[monday].joints = {
+            joint: Estimate(likely, min(low, likely), max(high, likely), "N·m·s", HOW)
+            for joint, (likely, low, high) in joints.items()
+        }
+    return tuple(found[monday] for monday in sorted(found))
+
+
+def _sides(week: WeekTally, one: Group) -> None:
+    if one.side and one.kind in ("work", "single"):
+        sides = week.left if one.side == "left" else week.right
+        sides[one.movement.name] = max(one.best, sides.get(one.movement.name, 0.0))

@@ -1,0 +1,191 @@
+"""Plans compared on the same simulated athletes, each meeting the same luck."""
+
+from collections.abc import Callable, Iterable, Iterator
+from dataclasses import dataclass
+from statistics import mean, median
+
+import numpy as np
+
+from invelo.domain.errors import InputError, require_within
+from invelo.domain.estimate import Z80
+from invelo.domain.simulation.cast import Member, cast
+from invelo.domain.simulation.plans import RuleSettings
+from invelo.domain.simulation.season import Season, live
+
+USUAL_SETTINGS = RuleSettings()
+MOST_ATHLETES, MOST_WEEKS = 2000, 104
+
+
+@dataclass(frozen=True)
+class Candidate:
+    """A plan to try.
+
+    Attributes:
+        id: short name, for the command line and files.
+        name: in words.
+        plan: short name of a fixed plan, or "invelo".
+        settings: of Invelo's rules, where it is theirs.
+    """
+
+    id: str
+    name: str
+    plan: str
+    settings: RuleSettings = USUAL_SETTINGS
+
+
+CANDIDATES: dict[str, Candidate] = {
+    one.id: one
+    for one in (
+        Candidate("invelo", "Invelo, fixed range", "invelo"),
+        Candidate("invelo-effort", "Invelo, by effort", "invelo", RuleSettings(school="effort")),
+        Candidate(
+            "invelo-failure", "Invelo, near failure", "invelo", RuleSettings(school="near-failure")
+        ),
+        Candidate("invelo-clock", "Invelo, clock", "invelo", RuleSettings(school="clock")),
+        Candidate("invelo-no-ease", "Invelo, load unheeded", "invelo", RuleSettings(eases=False)),
+        Candidate("invelo-no-week", "Invelo, sessions alone", "invelo", RuleSettings(weekly=False)),
+        Candidate("fixed", "fixed repeat", "fixed"),
+        Candidate("linear", "linear weekly growth", "linear"),
+        Candidate("calendar", "next rung every 3 weeks", "calendar"),
+        Candidate("failure", "pure near failure", "failure"),
+    )
+}
+USUAL = ("invelo", "fixed", "linear", "calendar", "failure")
+"""Compared where nobody says otherwise."""
+
+
+@dataclass(frozen=True)
+class Question:
+    """What is compared.
+
+    Attributes:
+        candidates: ids of the plans.
+        athletes, weeks, seed: whom, how long, whose luck.
+    """
+
+    candidates: tuple[str, ...] = USUAL
+    athletes: int = 20
+    weeks: int = 26
+    seed: int = 1
+
+    def __post_init__(self) -> None:
+        """Check ranges and names."""
+        require_within("athletes", self.athletes, 2, MOST_ATHLETES, "athletes")
+        require_within("weeks", self.weeks, 4, MOST_WEEKS, "weeks")
+        require_within("seed", self.seed, 0, 2**31 - 1, "")
+        for one in self.candidates:
+            if one not in CANDIDATES:
+                raise InputError(
+                    "plans", f"there is no “{one}”.", f"Use some of {', '.join(CANDIDATES)}."
+                )
+        if not self.candidates:
+            raise InputError("plans", "none is named.", "Name at least one.")
+
+    @property
+    def seasons(self) -> int:
+        """To be lived through in all."""
+        return len(self.candidates) * self.athletes
+
+
+@dataclass(frozen=True)
+class Lived:
+    """One athlete on one plan."""
+
+    candidate: str
+    athlete: int
+    season: Season
+
+
+@dataclass(frozen=True)
+class SimulatedMean:
+    """A mean over the athletes with its 80 % range (of the mean: athletes differ)."""
+
+    likely: float
+    low: float
+    high: float
+
+
+@dataclass(frozen=True)
+class CandidateResult:
+    """What one plan came to, an athlete.
+
+    Attributes:
+        candidate: which.
+        gates: that true capacity allows at the end and did not before.
+        first_weeks: median weeks until the first, second, … gate, over those who got there; with
+            how many did.
+        hard_weeks: with a mean effort of 8.5 or more.
+        spikes: weeks with short over long load above 1.5.
+        pains: events of pain of 4 or more.
+        sessions: done.
+        gained: growth of true capacity, %.
+    """
+
+    candidate: Candidate
+    gates: SimulatedMean
+    first_weeks: tuple[tuple[float, int], ...]
+    hard_weeks: SimulatedMean
+    spikes: SimulatedMean
+    pains: SimulatedMean
+    sessions: SimulatedMean
+    gained: SimulatedMean
+
+
+Work = tuple[str, Member, int]
+Mapping = Callable[[Callable[[Work], Lived], Iterable[Work]], Iterable[Lived]]
+
+
+def lived(work: Work) -> Lived:
+    """One athlete's weeks on one plan."""
+    name, member, weeks = work
+    chosen = CANDIDATES[name]
+    return Lived(name, member.number, live(member, chosen.plan, weeks, chosen.settings))
+
+
+def seasons(question: Question, mapping: Mapping = map) -> Iterator[Lived]:
+    """Every athlete on every plan, one after the other, so that progress can be shown and the work
+    stopped.
+
+    Args:
+        question: what is compared.
+        mapping: `map`, or one like it that spreads the work and keeps its order.
+    """
+    members = cast(question.athletes, question.seed, question.weeks)
+    work = [(one, member, question.weeks) for member in members for one in question.candidates]
+    yield from mapping(lived, work)
+
+
+MOST_GATES = 4
+"""Gates of which the weeks are told."""
+
+
+def lines(question: Question, done: Iterable[Lived]) -> tuple[CandidateResult, ...]:
+    """The table: a line a plan, in the order asked."""
+    by_plan: dict[str, list[Season]] = {one: [] for one in question.candidates}
+    for one in done:
+        by_plan[one.candidate].append(one.season)
+    return tuple(_line(CANDIDATES[one], found) for one, found in by_plan.items() if found)
+
+
+def _line(candidate: Candidate, found: list[Season]) -> CandidateResult:
+    weeks = []
+    for gate in range(MOST_GATES):
+        there = [one.weeks[gate] for one in found if len(one.weeks) > gate]
+        if there:
+            weeks.append((float(median(there)), len(there)))
+
+    def told(values: list[float]) -> SimulatedMean:
+        likely = mean(values)
+        half = Z80 * float(np.std(values)) / len(values) ** 0.5
+        return SimulatedMean(likely, likely - half, likely + half)
+
+    return CandidateResult(
+        candidate,
+        told([one.gates for one in found]),
+        tuple(weeks),
+        told([one.hard_weeks for one in found]),
+        told([one.spikes for one in found]),
+        told([one.pains for one in found]),
+        told([one.sessions for one in found]),
+        told([100 * one.gained for one in found]),
+    )

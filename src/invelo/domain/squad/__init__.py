@@ -1,0 +1,1 @@
+"""Who needs the coach first."""

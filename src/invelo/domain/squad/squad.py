@@ -1,0 +1,84 @@
+"""Who needs the coach first, and why."""
+
+from dataclasses import dataclass
+from datetime import date
+from typing import Literal
+
+from invelo.domain.review.workload import RATIO_EASE, RATIO_WORD
+
+MISSED_DAYS = 5
+"""Days without a session after which it is worth a word: a region wants work at least twice a
+week (common practice)."""
+
+Kind = Literal["stopped", "pain", "load", "decision", "missed", "new"]
+
+ORDER: tuple[Kind, ...] = ("stopped", "pain", "load", "decision", "missed", "new")
+"""The squad's stated order: safety, then too much lately, then what waits for a word, then absence,
+then newcomers."""
+
+ORDER_WORDS = (
+    "safety first, then too much lately, then what waits for a word, then absence; the worse first"
+)
+
+
+@dataclass(frozen=True)
+class Flag:
+    """One reason to look at an athlete; the greater the weight, the more it is of its kind."""
+
+    kind: Kind
+    text: str
+    weight: float = 0.0
+
+
+@dataclass(frozen=True)
+class Condition:
+    """What the squad list knows of one athlete.
+
+    Attributes:
+        stopped: why a movement was stopped, '' while all run.
+        pain: worst pain of the last session, with its place.
+        waiting: outcomes of decisions not answered yet.
+        last: day of the last session, None before the first.
+        ratio: short over long load, None while it is not told.
+    """
+
+    stopped: str
+    pain: int
+    pain_place: str
+    waiting: tuple[str, ...]
+    last: date | None
+    ratio: float | None = None
+
+
+def marks(condition: Condition, today: date) -> tuple[Flag, ...]:
+    """The reasons to look at an athlete, most urgent first; empty when all is well."""
+    found: list[Flag] = []
+    if condition.stopped:
+        found.append(Flag("stopped", "movement stopped"))
+    if condition.pain:
+        place = condition.pain_place or "unnamed place"
+        found.append(Flag("pain", f"pain {condition.pain} of 10, {place}", condition.pain))
+    if condition.ratio is not None and condition.ratio > RATIO_WORD:
+        much = "much more" if condition.ratio > RATIO_EASE else "more"
+        text = f"{much} than usual, ×{condition.ratio:.2f}"
+        found.append(Flag("load", text, condition.ratio))
+    if condition.waiting:
+        count = len(condition.waiting)
+        first = condition.waiting[0].replace("-", " ")
+        more = f" and {count - 1} more wait" if count > 1 else " waits"
+        found.append(Flag("decision", f"{first}{more} for a word", count))
+    if condition.last is None:
+        found.append(Flag("new", "no session yet"))
+    elif (today - condition.last).days > MISSED_DAYS:
+        days = (today - condition.last).days
+        found.append(Flag("missed", f"{days} days since the last session", days))
+    return tuple(found)
+
+
+def urgency(found: tuple[Flag, ...]) -> tuple[int, float]:
+    """Sort key: place of the most urgent mark in `ORDER`, the weightier first; athletes without one
+    come last."""
+    if not found:
+        return len(ORDER), 0.0
+    first = min(found, key=lambda mark: ORDER.index(mark.kind))
+    return ORDER.index(first.kind), -first.weight

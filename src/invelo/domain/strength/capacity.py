@@ -1,0 +1,196 @@
+"""What an athlete can do in one family: tests and sets as evidence, pooled into one capacity."""
+
+from collections.abc import Callable, Iterable
+from dataclasses import dataclass, replace
+from datetime import date, timedelta
+from functools import cached_property, lru_cache
+from statistics import median
+from typing import Literal
+
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.biomechanics.posture.form import Lane
+from invelo.domain.biomechanics.reading import Reading
+from invelo.domain.catalogue.movement import Modifiers, Movement
+from invelo.domain.errors import InputError
+from invelo.domain.estimate import Estimate, Input
+from invelo.domain.strength.predict import Done, Known
+from invelo.domain.strength.tempo import Tempo
+from invelo.domain.training.log import PAIN_STOP, OneSide, SetKind, SetRecord
+
+EVIDENCE_DAYS = 28
+"""Days back from the newest evidence that still count (ours)."""
+
+EVIDENCE_SESSIONS = 3
+"""Capacity is the middle of this many days of evidence, so that one day does not move it (ours)."""
+
+EVIDENCE_EFFORT = {"reps": 6.0, "s": 9.5}
+"""Least effort at which a set still says something of capacity (common practice: the scale tells
+reps in reserve near its top; of a hold only its end tells)."""
+
+
+TELLING_KINDS: tuple[SetKind, ...] = ("work", "single")
+"""Kinds of set that are done fresh and whole."""
+
+
+def tells(done: SetRecord) -> bool:
+    """Whether a logged set says something of capacity: clean, hard enough, not cut by pain, and not
+    done tired on purpose or broken into pieces."""
+    return (
+        done.clean
+        and done.kind in TELLING_KINDS
+        and done.least >= 1
+        and done.effort >= EVIDENCE_EFFORT[done.unit]
+        and done.pain < PAIN_STOP
+    )
+
+
+@dataclass(frozen=True, eq=False)
+class Evidence:
+    """A test or a logged set; `evidence` makes one for each that is told alike.
+
+    Attributes:
+        day: when.
+        kind: which of the two.
+        known: what was done and what it says.
+        side: of a test of one side at a time, '' of both at once.
+    """
+
+    day: date
+    kind: Literal["test", "set"]
+    known: Known
+    side: OneSide = ""
+
+    @property
+    def load(self) -> Reading:
+        """What it asked."""
+        return self.known.load
+
+    @property
+    def greatest(self) -> Estimate:
+        """The capacity it tells, kg or N·m."""
+        return self.known.greatest
+
+
+@lru_cache(maxsize=8192)
+def evidence(
+    day: date,
+    kind: Literal["test", "set"],
+    body: Body,
+    movement: Movement,
+    modifiers: Modifiers,
+    amount: float,
+    effort: float,
+    side: OneSide = "",
+    about: tuple[float, float] | None = None,
+) -> Evidence:
+    """What `amount` reps or seconds of a movement say, done by a body as it was that day; `about`
+    bounds a count told from memory.
+
+    Raises:
+        InputError: for a set-up, an amount or an effort out of range.
+    """
+    done = Done.of(modifiers.setup(movement), amount, modifiers.tempo, effort)
+    known = Known(body, done, about=about)
+    _ = known.greatest  # refuses what is out of range
+    return Evidence(day, kind, known, side)
+
+
+@dataclass(frozen=True)
+class Pool:
+    """The evidence that speaks for an athlete now, a day each; see `pool`."""
+
+    members: tuple[Evidence, ...]
+
+    @cached_property
+    def nearest(self) -> Evidence:
+        """The member nearest to the middle; the better of two."""
+        ranked = sorted(self.members, key=lambda one: one.greatest.likely)
+        return ranked[len(ranked) // 2]
+
+    @cached_property
+    def greatest(self) -> Estimate:
+        """Capacity: the one-rep load at a rep of 2 s, or the torque held for 6 s."""
+        return self._middle(lambda one: one.known.greatest)
+
+    def expected(self, wanted: Reading, tempo: Tempo) -> Estimate:
+        """Reps to failure, or seconds, at a set-up of the same body.
+
+        Raises:
+            InputError: if the two are limited by different things.
+        """
+        return self._middle(lambda one: one.known.expected(wanted, tempo))
+
+    def allowed(self, amount: float, tempo: Tempo) -> Estimate:
+        """The demand at which an amount at a tempo is just there.
+
+        Raises:
+            InputError: for an amount outside the curves.
+        """
+        return self._middle(lambda one: one.known.allowed(amount, tempo))
+
+    def _middle(self, figure: Callable[[Evidence], Estimate]) -> Estimate:
+        """The middle of what the members say, each end for itself; told as the nearest's."""
+        told = [figure(one) for one in self.members]
+        if len(told) == 1:
+            return told[0]
+        nearest = figure(self.nearest)
+        account = nearest.derivation
+        days = (
+            Input(f"from the {one.kind} of {one.day.isoformat()}", each.likely, each.unit)
+            for one, each in zip(self.members, told, strict=True)
+        )
+        return replace(
+            nearest,
+            likely=median(each.likely for each in told),
+            low=median(each.low for each in told),
+            high=median(each.high for each in told),
+            derivation=replace(
+                account,
+                formula=f"The middle of {len(told)} days' evidence, whose scatter shrinks by their "
+                f"number's root. Of the nearest: {account.formula}",
+                inputs=(*days, *account.inputs),
+            ),
+        )
+
+
+def pool(known: Iterable[Evidence]) -> Pool:
+    """The evidence that speaks for an athlete now.
+
+    The best of each day, then the last three days within four weeks of the newest. Each keeps what
+    is uncertain about the person and the body; the scatter from day to day is averaged over them.
+    Where the sides were tested apart, the weaker speaks (common practice).
+
+    Raises:
+        InputError: if there is none.
+    """
+    held = tuple(known)
+    if not held:
+        raise InputError("tests", "nothing says yet what this athlete can do.", "Enter a test.")
+    sided: tuple[OneSide, OneSide] = ("left", "right")
+    told = [side for side in sided if any(one.side == side for one in held)]
+    if not told:
+        return _pool(held)
+    apart = [_pool(tuple(one for one in held if one.side in ("", side))) for side in told]
+    return min(apart, key=lambda one: one.greatest.likely)
+
+
+def _pool(held: tuple[Evidence, ...]) -> Pool:
+    newest = max(one.day for one in held)
+    best: dict[date, Evidence] = {}
+    for item in held:
+        if item.day <= newest - timedelta(days=EVIDENCE_DAYS):
+            continue
+        that_day = best.get(item.day)
+        if that_day is None or item.greatest.likely > that_day.greatest.likely:
+            best[item.day] = item
+    recent = [best[day] for day in sorted(best)[-EVIDENCE_SESSIONS:]]
+    days = len(recent)
+    return Pool(tuple(replace(one, known=replace(one.known, days=days)) for one in recent))
+
+
+def groups_of(known: tuple[Evidence, ...]) -> dict[Lane, tuple[Evidence, ...]]:
+    """Evidence by what it is of: one family, one limiting measure, one way of counting."""
+    found: dict[Lane, list[Evidence]] = {}
+    for one in known:
+        found.setdefault(one.load.setup.form.lane, []).append(one)
+    return {key: tuple(those) for key, those in found.items()}

@@ -1,0 +1,223 @@
+"""From what was done at one set-up to what can be done at another, reps or seconds."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass, field, replace
+from functools import cached_property
+from typing import cast
+
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.biomechanics.posture.form import Form
+from invelo.domain.biomechanics.ratio import relative_range
+from invelo.domain.biomechanics.reading import Reading, reading, rep_share
+from invelo.domain.biomechanics.setup import SetUp
+from invelo.domain.errors import InputError
+from invelo.domain.estimate import Derivation, Estimate
+from invelo.domain.plan.prescription import Unit, amount_of
+from invelo.domain.strength.holds import HoldCapacity, HoldResult, Joint
+from invelo.domain.strength.reps import OFF_SCALE, Capacity, RepResult
+from invelo.domain.strength.tempo import Tempo
+
+LEAST_LOAD = 0.1
+"""kg or N·m under which there is nothing to count or hold."""
+
+
+@dataclass(frozen=True)
+class Done:
+    """A set or a hold that was done.
+
+    Attributes:
+        setup: of what.
+        reps: clean reps, for a movement counted in reps.
+        seconds: of the hold, for a hold.
+        tempo: of the reps.
+        effort: 1–10; 10 for a test to the end.
+    """
+
+    setup: SetUp
+    reps: float | None = None
+    seconds: float | None = None
+    tempo: Tempo = field(default_factory=Tempo)
+    effort: float = 10.0
+
+    def __post_init__(self) -> None:
+        """Ask for the count that the movement has."""
+        form = self.setup.form
+        if form.counted == "effort":
+            raise InputError(
+                "movement",
+                f"a {form.name.lower()} is logged by effort; no count follows from it.",
+                "Compare its load instead.",
+            )
+        _ = self.amount
+
+    @classmethod
+    def of(cls, setup: SetUp, amount: float, tempo: Tempo, effort: float) -> "Done":
+        """An amount in whatever the movement is counted in."""
+        if setup.form.counted == "hold":
+            return cls(setup, seconds=amount, tempo=tempo, effort=effort)
+        return cls(setup, amount, tempo=tempo, effort=effort)
+
+    def counted(self, amount: float) -> "Done":
+        """The same with another count."""
+        return Done.of(self.setup, amount, self.tempo, self.effort)
+
+    @property
+    def amount(self) -> float:
+        """Reps or seconds, whichever it is counted in."""
+        form = self.setup.form
+        unit: Unit = "s" if form.counted == "hold" else "reps"
+        return amount_of(form.name, unit, self.reps, self.seconds)
+
+
+@dataclass(frozen=True)
+class Known:
+    """What something done says of one body's capacity.
+
+    Attributes:
+        body: whose.
+        done: what.
+        days: over how many days of results its scatter is averaged; this is one of them.
+        about: least and most that may have been done, where the count is told from memory; every
+            figure's range then spans what both ends say.
+    """
+
+    body: Body
+    done: Done
+    days: int = 1
+    about: tuple[float, float] | None = None
+
+    @cached_property
+    def load(self) -> Reading:
+        """What was done asked."""
+        return reading(self.body, self.done.setup)
+
+    @cached_property
+    def capacity(self) -> Capacity | HoldCapacity:
+        """The one-rep load, or the greatest torque.
+
+        Raises:
+            InputError: for a count out of range, or a set-up that asks nothing.
+        """
+        load, done = self.load.demand, self.done
+        if load.likely < LEAST_LOAD:
+            raise InputError(
+                "set-up", "it asks nothing of the limiting joint.", "Add load or take help away."
+            )
+        if done.seconds is not None and done.setup.form.counted == "hold":
+            joint = cast(Joint, done.setup.form.joint)
+            return HoldCapacity(
+                HoldResult(
+                    load.likely,
+                    done.seconds,
+                    joint,
+                    self.load.unit,
+                    load.low,
+                    load.high,
+                    self.days,
+                )
+            )
+        return Capacity(
+            RepResult(
+                load.likely,
+                done.reps or 0.0,
+                whole_reps(self.load, done.tempo),
+                done.effort,
+                load.low,
+                load.high,
+                self.load.unit,
+                self.days,
+            )
+        )
+
+    @cached_property
+    def _ends(self) -> "tuple[Known, ...]":
+        """The same, had it been the least or the most that is told."""
+        if self.about is None:
+            return ()
+        return tuple(replace(self, done=self.done.counted(end), about=None) for end in self.about)
+
+    @property
+    def greatest(self) -> Estimate:
+        """The capacity as a figure, kg or N·m."""
+        capacity = self.capacity
+        told = capacity.one_rep if isinstance(capacity, Capacity) else capacity.greatest
+        return _spanning(told, [end.greatest for end in self._ends])
+
+    def expected(self, wanted: Reading, tempo: Tempo) -> Estimate:
+        """Reps to failure, or seconds, at another set-up of the same body.
+
+        Raises:
+            InputError: if the two are limited by different things.
+        """
+        compare(self.done.setup, wanted.setup)
+        capacity = self.capacity
+        counted = isinstance(capacity, Capacity)
+        if wanted.demand.likely < LEAST_LOAD:
+            return _nothing_asked("reps" if counted else "s", wanted)
+        between = relative_range(wanted, self.load)
+        if isinstance(capacity, Capacity):
+            told = capacity.predict(wanted.demand.likely, whole_reps(wanted, tempo), between)
+        else:
+            told = capacity.predict(wanted.demand.likely, between)
+        return _spanning(told, [end.expected(wanted, tempo) for end in self._ends])
+
+    def allowed(self, count: float, tempo: Tempo) -> Estimate:
+        """The demand at which `count` reps of a tempo, or seconds, are just there.
+
+        Raises:
+            InputError: for a count outside the curves.
+        """
+        capacity = self.capacity
+        if isinstance(capacity, Capacity):
+            told = capacity.load_for(count, tempo.rep_time)
+        else:
+            told = capacity.torque_for(count)
+        return _spanning(told, [end.allowed(count, tempo) for end in self._ends])
+
+
+def _spanning(told: Estimate, ends: Sequence[Estimate]) -> Estimate:
+    """A figure whose range takes in those of others."""
+    those = (told, *ends)
+    return replace(told, low=min(one.low for one in those), high=max(one.high for one in those))
+
+
+def whole_reps(load: Reading, tempo: Tempo) -> Tempo:
+    """A tempo as whole reps count it: a rep of less range or depth is a shorter one."""
+    return tempo.scaled(rep_share(load.body, load.setup))
+
+
+def alike(one: Form, other: Form) -> bool:
+    """Whether what is done at one form says anything of the other: one family, limited by the same
+    thing, counted alike."""
+    return one.lane == other.lane
+
+
+def compare(one: SetUp, other: SetUp) -> None:
+    """Refuse two set-ups that are limited by different things.
+
+    Raises:
+        InputError: naming what differs.
+    """
+    here, there = one.form, other.form
+    if not alike(here, there):
+        raise InputError(
+            "to",
+            f"a {there.name.lower()} is limited by another measure than a {here.name.lower()}.",
+            "Compare movements of one family that are counted alike.",
+        )
+
+
+def _nothing_asked(unit: str, wanted: Reading) -> Estimate:
+    most = OFF_SCALE if unit == "reps" else 900.0
+    return Estimate(
+        most,
+        most,
+        most,
+        unit,
+        Derivation(
+            "Band or help carry all that the limiting joint would; nothing is left to count.",
+            wanted.demand.derivation.inputs,
+            wanted.demand.derivation.sources,
+            "Take help away.",
+        ),
+    )

@@ -1,0 +1,174 @@
+"""What was done: sets and sessions, as decisions read them."""
+
+import re
+from collections.abc import Iterable
+from dataclasses import dataclass, replace
+from datetime import date
+from typing import Literal
+
+from invelo.domain.errors import InputError, require_within
+from invelo.domain.plan.prescription import GIVEN_AS, Unit
+
+PAIN_STOP = 4
+"""Pain, 0–10, at which the movement ends for the day (common practice)."""
+
+
+MOST_LOGGED: dict[Unit, float] = {"reps": 200.0, "s": 3600.0, "cm": 400.0}
+
+MOST_PARTIAL = 200
+"""Reps of a set that fell short."""
+
+ABOUT = 0.1
+"""Share by which a count told as "about" may be off, at least one rep or second (ours)."""
+
+SetKind = Literal["work", "easy", "drop", "piece", "single", "cluster"]
+OneSide = Literal["", "left", "right"]
+
+
+@dataclass(frozen=True)
+class EstimatedCount:
+    """A count as it was told: likely, and the least and the most it may have been."""
+
+    amount: float
+    least: float
+    most: float
+
+    @property
+    def about(self) -> tuple[float, float] | None:
+        """The least and the most of what is remembered; None where it was counted."""
+        return None if self.least == self.most else (self.least, self.most)
+
+
+_NUMBER = r"(\d+(?:[.,]\d+)?)"
+_COUNT = re.compile(rf"^{_NUMBER}$")
+_ABOUT = re.compile(rf"^(?:about|approx\.?|around|ca\.?|c\.|~|≈)\s*{_NUMBER}$", re.IGNORECASE)
+_EITHER = re.compile(rf"^{_NUMBER}\s*(?:or|to|-|–|/)\s*{_NUMBER}$", re.IGNORECASE)
+
+
+def told(words: str, field: str = "reps") -> EstimatedCount:
+    """A count from what someone says: "12", "11 or 12", "11–12", "about 30", "~30".
+
+    Raises:
+        InputError: for what is no count.
+    """
+    said = words.strip()
+    if found := _COUNT.match(said):
+        amount = _number(found[1])
+        return EstimatedCount(amount, amount, amount)
+    if found := _ABOUT.match(said):
+        return about(_number(found[1]))
+    if found := _EITHER.match(said):
+        low, high = sorted((_number(found[1]), _number(found[2])))
+        return EstimatedCount((low + high) / 2, low, high)
+    raise InputError(field, f"“{words[:40]}” is no count.", "Write 12, or 11 or 12, or about 30.")
+
+
+def about(amount: float) -> EstimatedCount:
+    """A count from memory."""
+    off = max(1.0, ABOUT * amount)
+    return EstimatedCount(amount, max(0.0, amount - off), amount + off)
+
+
+def _number(words: str) -> float:
+    return float(words.replace(",", "."))
+
+
+@dataclass(frozen=True)
+class SetRecord:
+    """One logged set.
+
+    Attributes:
+        rung: key of the rung it was done on, unique on its ladder; '' off any.
+        amount: clean full reps, seconds of a hold, or centimetres of a jump.
+        effort: 1–10.
+        clean: whether form held to the end.
+        pain: 0–10; 0 for none.
+        pain_place: where, '' for none.
+        unit: of the amount.
+        kind: an ordinary set, or one that is easy, dropped to, a piece, a single, a cluster.
+        side: the one side it was done on, '' for both.
+        number: of the set in its item; sides of one set share it.
+        about: the least and the most it may have been, where it is told from memory.
+        partial: reps that fell short of depth, beside the full ones.
+    """
+
+    rung: str
+    amount: float
+    effort: float
+    clean: bool = True
+    pain: int = 0
+    pain_place: str = ""
+    unit: Unit = "reps"
+    kind: SetKind = "work"
+    side: OneSide = ""
+    number: int = 0
+    about: tuple[float, float] | None = None
+    partial: int = 0
+
+    def __post_init__(self) -> None:
+        """Check ranges."""
+        field = GIVEN_AS[self.unit]
+        for value in (self.amount, *(self.about or ())):
+            require_within(field, value, 0, MOST_LOGGED[self.unit], self.unit)
+        if self.about is not None and not self.about[0] <= self.amount <= self.about[1]:
+            raise InputError(
+                field, "it is not between its least and its most.", "Give the least first."
+            )
+        require_within("effort", self.effort, 1, 10, "")
+        require_within("pain", self.pain, 0, 10, "")
+        require_within("partial reps", self.partial, 0, MOST_PARTIAL, "")
+
+    @property
+    def least(self) -> float:
+        """What was done at the least: what a gate is judged by."""
+        return self.about[0] if self.about else self.amount
+
+    def surplus(self, top: float) -> float:
+        """Reps, seconds or centimetres beyond the top of the range; they count."""
+        return max(0.0, self.amount - top)
+
+
+@dataclass(frozen=True)
+class SessionRecord:
+    """One session of one ladder, its sets in the order they were done."""
+
+    day: date
+    sets: tuple[SetRecord, ...]
+
+    def on(self, rung: str) -> tuple[SetRecord, ...]:
+        """The ordinary sets done on one rung; of a set done a side at a time, the weaker side."""
+        return weaker_sides(s for s in self.sets if s.rung == rung and s.kind == "work")
+
+    def pain_by_place(self) -> dict[str, int]:
+        """Worst pain of the session at each place where there was any."""
+        worst: dict[str, int] = {}
+        for done in self.sets:
+            if done.pain:
+                place = done.pain_place or "unnamed place"
+                worst[place] = max(done.pain, worst.get(place, 0))
+        return worst
+
+
+def weaker_sides(sets: Iterable[SetRecord]) -> tuple[SetRecord, ...]:
+    """Sets with the two sides of each made one: the lesser count, the greater effort and pain,
+    clean if both were; a single side stands for itself."""
+    found: list[SetRecord] = []
+    first: dict[int, int] = {}
+    for one in sets:
+        at = first.get(one.number) if one.side else None
+        if at is None:
+            if one.side:
+                first[one.number] = len(found)
+            found.append(one)
+            continue
+        other = found[at]
+        weaker = min(one, other, key=lambda each: each.amount)
+        found[at] = replace(
+            weaker,
+            side="",
+            effort=max(one.effort, other.effort),
+            pain=max(one.pain, other.pain),
+            clean=one.clean and other.clean,
+        )
+        del first[one.number]
+    return tuple(found)

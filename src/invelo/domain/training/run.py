@@ -1,0 +1,285 @@
+"""A session as a device runs it: what happens when, and every rung that a set may be done on.
+
+All doses are worked out here, so that whoever runs it computes clocks only, with the network gone.
+"""
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from functools import lru_cache
+from math import floor
+from typing import Literal
+
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.biomechanics.figure import ARM, Figure, Point, figures
+from invelo.domain.biomechanics.reading import Reading, reading
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.movement import Modifiers, Movement
+from invelo.domain.errors import InputError
+from invelo.domain.estimate import Estimate
+from invelo.domain.ladder.rung import Rung
+from invelo.domain.plan.methods import criterion_for
+from invelo.domain.plan.prescription import Prescription, Unit
+from invelo.domain.plan.session.timeline import Event, timeline
+from invelo.domain.plan.session.trainee import Near, Stand, Trainee
+from invelo.domain.plan.session.work import Item, Session, WorkSet
+from invelo.domain.strength.holds import LONGEST_SHARE
+from invelo.domain.training.check_in import CheckIn
+
+CEILING: dict[Unit, float] = {"reps": 30.0, "s": 60.0, "cm": 400.0}
+"""Past which more of it trains little strength (common practice for reps; ours for holds)."""
+
+EASIER_OFFERED, HARDER_OFFERED = 3, 1
+"""Rungs to either side that go along with a set."""
+
+PhaseName = Literal["lower", "hold", "press", "top", "pull", "return"]
+Way = Literal["harder", "here", "easier"]
+
+
+@dataclass(frozen=True)
+class Phase:
+    """A part of a rep.
+
+    Attributes:
+        name: what is done.
+        seconds: how long.
+        start, end: depth where it begins and ends; 0 at the rep's start, 1 at its other end.
+    """
+
+    name: PhaseName
+    seconds: float
+    start: float
+    end: float
+
+
+@dataclass(frozen=True)
+class Path:
+    """How a body moves in a rep: the joint that travels farthest, and the postures at both ends.
+
+    Attributes:
+        joint: which is followed; '' of a hold.
+        points: where it is, m, at depths from 0 to 1 in equal steps.
+        start, end: the whole figure there; the same of a hold.
+    """
+
+    joint: str
+    points: tuple[Point, ...]
+    start: Figure
+    end: Figure
+
+
+@dataclass(frozen=True)
+class Choice:
+    """A rung on which a set may be done, with the dose it would have there.
+
+    Attributes:
+        way: harder, here or easier than what was planned.
+        rung: which.
+        low, high: the target there.
+        effort: as planned.
+        rest: seconds after it.
+        likely: what is likely there to the end, if known.
+    """
+
+    way: Way
+    rung: Rung
+    low: int
+    high: int
+    effort: float
+    rest: float
+    likely: Estimate | None = None
+
+
+@dataclass(frozen=True)
+class RunItem:
+    """A movement of a session with the rungs around it, the hardest first."""
+
+    item: Item
+    choices: tuple[Choice, ...]
+
+
+@dataclass(frozen=True)
+class Run:
+    """A session ready to be run."""
+
+    session: Session
+    items: tuple[RunItem, ...]
+    events: tuple[Event, ...]
+
+
+def run_of(session: Session, trainee: Trainee) -> Run:
+    """A session with all that a device needs to run it."""
+    items = tuple(
+        RunItem(item, choices(item, trainee)) for block in session.blocks for item in block.items
+    )
+    return Run(session, items, timeline(session))
+
+
+def choices(item: Item, trainee: Trainee) -> tuple[Choice, ...]:
+    """The rungs that an item's sets may be done on: its ladder's, or an easier movement that its
+    faults call for where it stands on none."""
+    main = item.main
+    stand = stand_of(item, trainee)
+    if stand is None:
+        return _off_ladders(item, trainee)
+    chain = (*reversed(stand.above), stand.here, *stand.below)
+    at = next((i for i, near in enumerate(chain) if near.rung.name == main.name), None)
+    if at is None:
+        at = len(stand.above)
+    harder = chain[max(0, at - HARDER_OFFERED) : at]
+    easier = chain[at + 1 : at + 1 + EASIER_OFFERED]
+    return (
+        *(prescription_on(main, near, "harder") for near in harder),
+        Choice("here", _as_done(chain[at].rung, main), *_told(main), chain[at].likely),
+        *(prescription_on(main, near, "easier") for near in easier),
+    )
+
+
+def _as_done(rung: Rung, one: WorkSet) -> Rung:
+    return replace(rung, name=one.name, movement=one.movement, modifiers=one.modifiers)
+
+
+def _told(one: WorkSet) -> tuple[int, int, float, float]:
+    return one.low, one.high, one.effort, one.rest
+
+
+def prescription_on(one: WorkSet, near: Near, way: Way) -> Choice:
+    """What a set becomes on another rung: as wide a range, its top where the effort asked for
+    leaves what it leaves in reserve.
+
+    The top is the likely count there less the reps in reserve; of a hold at most 70 % of the likely
+    best. It stays between 1 and the ceiling. Where nothing is known of the rung, its own dose
+    stands. Source: common practice; the rounding is ours.
+    """
+    dose = near.rung.dose
+    if near.likely is None or near.rung.movement.unit == "cm":
+        return Choice(way, near.rung, dose.low, dose.high, one.effort, one.rest, near.likely)
+    unit = near.rung.movement.unit
+    best = near.likely.likely
+    there = best - (10.0 - one.effort) if unit == "reps" else LONGEST_SHARE * best
+    high = max(1, floor(min(CEILING[unit], there)))
+    width = dose.high - dose.low
+    low = max(1, high - width)
+    return Choice(way, near.rung, low, high, one.effort, one.rest, near.likely)
+
+
+def _off_ladders(item: Item, trainee: Trainee) -> tuple[Choice, ...]:
+    main = item.main
+    own = Choice("here", _rung_of(main), *_told(main))
+    found = [own]
+    for fault in main.movement.fault:
+        if fault.easier in trainee.open_movements:
+            movement = catalogue().find_movement(fault.easier)
+            if movement.unit != main.unit:
+                continue
+            rung = replace(
+                _rung_of(main),
+                name=movement.name,
+                movement=movement,
+                modifiers=movement.own(Modifiers()),
+            )
+            if all(rung.name != one.rung.name for one in found):
+                found.append(replace(own, way="easier", rung=rung))
+    return tuple(found)
+
+
+def _rung_of(one: WorkSet) -> Rung:
+    dose = Prescription(1, one.low, max(one.low, one.high), int(one.rest), one.effort, one.unit)
+    return Rung(one.name, one.movement, one.modifiers, dose, criterion_for("range", dose))
+
+
+def without_closed(session: Session, trainee: Trainee) -> tuple[Session, tuple[str, ...]]:
+    """A session without what is closed to someone today, and why each is."""
+    gone: dict[str, Item | None] = {}
+    whys: list[str] = []
+    for item in session.items:
+        if item.movement.id not in trainee.open_movements:
+            gone[item.key] = None
+            why = trainee.why_closed.get(item.movement.id, "it is closed today.")
+            whys.append(f"{item.name}: {why}")
+    return (session.with_items(gone) if gone else session), tuple(dict.fromkeys(whys))
+
+
+def without_pain(session: Session, told: CheckIn) -> tuple[Session, tuple[str, ...]]:
+    """A session without what loads a place whose pain stops it today, and why each is left out."""
+    gone = {item.key: place for item in session.items if (place := told.closes(item.movement))}
+    if not gone:
+        return session, ()
+    whys = (f"{one.name}: the {gone[one.key]} hurts." for one in session.items if one.key in gone)
+    return session.with_items(dict.fromkeys(gone)), tuple(dict.fromkeys(whys))
+
+
+def phases(movement: Movement, modifiers: Modifiers, rises: bool) -> tuple[Phase, ...]:
+    """The parts of a rep in the order they are done; none of a hold.
+
+    A rep that lowers first begins at the top; one that rises first (a pull-up, a row) begins with
+    the pull.
+    """
+    if movement.unit != "reps":
+        return ()
+    tempo = modifiers.tempo
+    if rises:
+        parts: tuple[Phase, ...] = (
+            Phase("pull", tempo.press, 0.0, 1.0),
+            Phase("hold", tempo.top, 1.0, 1.0),
+            Phase("return", tempo.lower, 1.0, 0.0),
+            Phase("hold", tempo.bottom, 0.0, 0.0),
+        )
+    else:
+        parts = (
+            Phase("lower", tempo.lower, 0.0, 1.0),
+            Phase("hold", tempo.bottom, 1.0, 1.0),
+            Phase("press", tempo.press, 1.0, 0.0),
+            Phase("top", tempo.top, 0.0, 0.0),
+        )
+    return tuple(one for one in parts if one.seconds > 0)
+
+
+FOLLOWED = ("shoulder", "hip", "knee", "wrist", "elbow", "ankle", "head_top")
+
+
+HARDLY = 0.4
+"""Share of the farthest joint's squared way from which the trunk is followed instead (ours)."""
+
+
+@lru_cache(maxsize=1024)
+def path(body: Body, movement: Movement, modifiers: Modifiers) -> Path | None:
+    """How a body moves in a rep; None where no posture can be drawn."""
+    try:
+        read = reading(body, modifiers.setup(movement))
+    except InputError:
+        return None
+    drawn = figures(read)
+    if len(drawn) == 1:
+        return Path("", (), drawn[0], drawn[0])
+    joint = _farthest(read, drawn)
+    return Path(joint, tuple(one.joints[joint] for one in drawn), drawn[0], drawn[-1])
+
+
+def _farthest(read: Reading, drawn: Sequence[Figure]) -> str:
+    """The joint that travels farthest, the trunk's before a limb's that goes hardly farther; of a
+    level arm the wrist."""
+    first, last = drawn[0].joints, drawn[-1].joints
+
+    def way(name: str) -> float:
+        there, here = last[name], first[name]
+        return (there.x - here.x) ** 2 + (there.y - here.y) ** 2
+
+    names = ARM if read.setup.form.level_plane else FOLLOWED
+    there = [name for name in names if name in first] or list(first)
+    farthest = max(there, key=way)
+    trunk = [name for name in ("shoulder", "hip") if name in there]
+    near = max(trunk, key=way, default=farthest)
+    return near if way(near) >= HARDLY * way(farthest) else farthest
+
+
+def rises(body: Body, movement: Movement, modifiers: Modifiers) -> bool:
+    """Whether a rep begins by going up."""
+    try:
+        return reading(body, modifiers.setup(movement)).rises
+    except InputError:
+        return False
+
+
+def stand_of(item: Item, trainee: Trainee) -> Stand | None:
+    """The ladder an item stands on."""
+    return next((one for one in trainee.stands if one.key == item.key.split("/")[0]), None)

@@ -1,0 +1,1 @@
+"""A ladder as JSON, Markdown and SVG."""

@@ -1,0 +1,73 @@
+"""A ladder to read: Markdown with its rungs, hardest on top, and its steps."""
+
+from invelo.domain.estimate import Estimate
+from invelo.domain.ladder.ladder import MeasuredLadder, Step
+from invelo.domain.ladder.rung import Rung
+from invelo.domain.ladder.workshop import LadderGraph
+from invelo.domain.plan.prescription import IN_WORDS
+
+
+def markdown(goal: str, whose: str, drawing: LadderGraph, measured: MeasuredLadder) -> str:
+    """A ladder as a table, the hardest rung on top.
+
+    Args:
+        goal: of the ladder.
+        whose: body it is measured for, in words.
+        drawing, measured: the ladder.
+    """
+    lines = [
+        f"# {goal}",
+        "",
+        f"Measured for {whose}. Ranges hold the value 8 times of 10.",
+        "",
+        "| | Rung | Demand | Step from below | Dose | Gate |",
+        "|---|---|---|---|---|---|",
+    ]
+    for i in reversed(range(len(measured.rungs))):
+        rung, demand = measured.rungs[i], measured.demands[i]
+        steps = [step for step in measured.steps if step.upper == i]
+        cells = (
+            str(i + 1),
+            rung.name,
+            _told(demand.on_scale) if demand.on_scale else "by effort",
+            "; ".join(_step(step, measured, len(steps) > 1) for step in steps) or "–",
+            prescription_words(rung),
+            criterion_words(rung),
+        )
+        lines.append(f"| {' | '.join(_escaped(cell) for cell in cells)} |")
+    told = [(one.rung.name, one.why) for one in drawing.rungs if one.why]
+    if told:
+        lines += ["", *(f"- {name}: {why}" for name, why in told)]
+    return "\n".join(lines) + "\n"
+
+
+def prescription_words(rung: Rung) -> str:
+    """A dose as it is told: 3 × 6–10 reps, effort 9, rest 120 s."""
+    dose = rung.dose
+    amount = f"{dose.low}–{dose.high}" if dose.high > dose.low else f"{dose.low}"
+    return f"{dose.sets} × {amount} {dose.unit}, effort {dose.effort:g}, rest {dose.rest} s"
+
+
+def criterion_words(rung: Rung) -> str:
+    """A gate as it is told."""
+    gate = rung.gate
+    return (
+        f"{gate.sets} × {gate.amount} {IN_WORDS[gate.unit]}, effort {gate.effort:g} or under, "
+        f"{gate.sessions} sessions running"
+    )
+
+
+def _told(figure: Estimate) -> str:
+    return f"{figure.likely:.1f} {figure.unit} ({figure.low:.1f}–{figure.high:.1f})"
+
+
+def _step(step: Step, measured: MeasuredLadder, named: bool) -> str:
+    origin = f" from {measured.rungs[step.lower].name}" if named else ""
+    if step.ratio is None:
+        return f"another measure{origin}"
+    mark = ", **gap**" if step.gap else ", easier" if step.easier else ""
+    return f"×{step.ratio.likely:.2f}{mark}{origin}"
+
+
+def _escaped(cell: str) -> str:
+    return cell.replace("|", "\\|").replace("\n", " ")

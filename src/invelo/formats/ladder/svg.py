@@ -1,0 +1,123 @@
+"""A ladder as a drawing to scale: SVG in black ink, to keep and to print.
+
+Height on the page is demand, one column for each measure; a rung that only effort tells stands
+beside the scale.
+"""
+
+from collections.abc import Iterable, Sequence
+
+from invelo.domain.biomechanics.figure import Figure, figure
+from invelo.domain.biomechanics.posture.form import Lane
+from invelo.domain.ladder.ladder import MeasuredLadder, Step
+from invelo.formats.svg import FAINT, RED, line, sheet, words_at
+
+COLUMN, TOP, FOOT = 420.0, 64.0, 56.0
+RAIL = (74.0, 134.0)
+LABEL, ROW, BODY = 176.0, 40.0, 22.0
+
+
+def svg(goal: str, whose: str, measured: MeasuredLadder) -> str:
+    """The drawing of a ladder.
+
+    Args:
+        goal: of the ladder.
+        whose: body it is measured for, in words.
+        measured: the ladder.
+    """
+    columns: list[Lane | None] = [*measured.lanes]
+    if any(one.lane is None for one in measured.demands):
+        columns.append(None)
+    rows = max(sum(one.lane == lane for one in measured.demands) for lane in columns)
+    height = max(520.0, TOP + FOOT + ROW * (rows + 1))
+    width = COLUMN * len(columns)
+    parts = [
+        words_at(16, 26, goal, 18),
+        words_at(16, 44, f"Measured for {whose}; height is demand.", 12, FAINT),
+    ]
+    for i, lane in enumerate(columns):
+        parts.append(f'<g transform="translate({i * COLUMN:g} 0)">')
+        parts += _column(measured, lane, height)
+        parts.append("</g>")
+    return sheet(width, height, f"{goal}, measured for {whose}", parts)
+
+
+def _column(measured: MeasuredLadder, lane: Lane | None, height: float) -> Iterable[str]:
+    here = [i for i, one in enumerate(measured.demands) if one.lane == lane]
+    foot = height - FOOT
+    if lane is None:
+        ys = [foot - ROW * (k + 0.5) for k in range(len(here))]
+        yield words_at(16, height - 16, "By effort: beside the scale", 12, FAINT)
+    else:
+        demands = [measured.demands[i].height for i in here]
+        low, high = min(demands), max(demands)
+        margin = max(1.0, 0.06 * (high - low))
+        per = (foot - TOP) / (high - low + 2 * margin)
+        ys = [foot - (one - low + margin) * per for one in demands]
+        unit = measured.demands[here[0]].load.unit
+        words = measured.demands[here[0]].load.measure
+        yield words_at(
+            16, height - 16, f"{unit}, {words}; 1 cm : {37.8 / per:.2f} {unit}", 12, FAINT
+        )
+        for x in RAIL:
+            yield line(x, TOP - 10, x, foot, 2)
+    labels = spread(ys, ROW, TOP, foot)
+    for k, i in enumerate(here):
+        yield from _rung(measured, i, ys[k], labels[k], lane is not None)
+    at = {i: ys[k] for k, i in enumerate(here)}
+    for step in measured.steps:
+        if step.gap and step.lower in at and step.upper in at:
+            yield from _gap(step, at[step.lower], at[step.upper])
+
+
+def _rung(measured: MeasuredLadder, i: int, y: float, label: float, scaled: bool) -> Iterable[str]:
+    rung, demand = measured.rungs[i], measured.demands[i]
+    if scaled:
+        yield line(*((RAIL[0], y, RAIL[1], y)), 2)
+        yield line(RAIL[1], y, LABEL - 6, label, 0.7, FAINT)
+    yield from _figure(figure(demand.load, 0), LABEL + 34, label + 16)
+    told = demand.on_scale
+    figures = f"{told.likely:.1f} {told.unit} ({told.low:.1f}–{told.high:.1f})" if told else ""
+    yield words_at(LABEL + 76, label - 1, rung.name, 13)
+    dose = f"{rung.dose.sets} × {rung.dose.low}–{rung.dose.high} {rung.dose.unit}"
+    yield words_at(LABEL + 76, label + 13, " · ".join(filter(None, (figures, dose))), 10, FAINT)
+
+
+def _gap(step: Step, low: float, high: float) -> Iterable[str]:
+    assert step.ratio is not None  # noqa: S101  (only steps with a ratio are gaps)
+    x = RAIL[0] - 16
+    yield line(x, low, x, high, 1.4, RED)
+    yield line(x - 4, low, x + 4, low, 1.4, RED)
+    yield line(x - 4, high, x + 4, high, 1.4, RED)
+    yield words_at(4, (low + high) / 2 + 4, f"gap ×{step.ratio.likely:.2f}", 11, RED)
+
+
+def _figure(drawn: Figure, x: float, foot: float) -> Iterable[str]:
+    """A small figure that stands on a line, its middle at `x`."""
+    xs = [joint.x for joint in drawn.joints.values()]
+    ys = [joint.y for joint in drawn.joints.values()]
+    floor = min(0.0, *ys) if drawn.from_above else min(ys)
+    size = min(BODY, 60.0 / max(0.1, max(xs) - min(xs)), 32.0 / max(0.1, max(ys) - floor))
+    middle = (max(xs) + min(xs)) / 2
+
+    def at(joint: str) -> tuple[float, float]:
+        place = drawn.joints[joint]
+        return x + (place.x - middle) * size, foot - (place.y - floor) * size
+
+    for segment in drawn.segments:
+        if segment.near in drawn.joints and segment.far in drawn.joints:
+            yield line(*at(segment.near), *at(segment.far), 1.1)
+
+
+def spread(heights: Sequence[float], row: float, top: float, foot: float) -> list[float]:
+    """Labels moved apart as little as need be; the answer keeps the heights' order."""
+    order = sorted(range(len(heights)), key=lambda i: heights[i])
+    placed = list(heights)
+    free = top
+    for i in order:
+        placed[i] = max(heights[i], free)
+        free = placed[i] + row
+    limit = foot
+    for i in reversed(order):
+        placed[i] = min(placed[i], limit)
+        limit = placed[i] - row
+    return placed

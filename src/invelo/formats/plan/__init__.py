@@ -1,0 +1,1 @@
+"""A week as JSON, Markdown, iCalendar and print."""

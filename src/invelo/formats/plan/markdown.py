@@ -1,0 +1,35 @@
+"""A week as Markdown to read."""
+
+from invelo.domain.plan.session.builder import cautions
+from invelo.domain.plan.session.words import block_words, sets_words
+from invelo.domain.plan.session.work import Session
+from invelo.formats.plan.words import FileWeek
+
+
+def markdown(week: FileWeek) -> str:
+    """A week, day by day."""
+    lines = [f"# Week of {week.monday.isoformat()}, {week.who}", ""]
+    if week.habit is not None:
+        lines += [
+            f"Every day at {week.habit.at}, {week.habit.moment}: {week.habit.amount} × "
+            f"{week.habit.movement.name.lower()}.",
+            "",
+        ]
+    for day in week.days:
+        where = f", {day.place}" if day.place else ""
+        lines += [f"## {day.title}, {day.at}{where}, about {day.minutes:.0f} min", ""]
+        lines += _session(day.session)
+    return "\n".join(lines)
+
+
+def _session(session: Session) -> list[str]:
+    lines = []
+    for block in session.blocks:
+        lines += [f"### {block_words(block)}", ""]
+        for item in block.items:
+            lines.append(f"- **{item.name}**: {'; '.join(sets_words(item))}")
+        lines.append("")
+    if session.notes:
+        lines += [*(f"> {note}" for note in session.notes), ""]
+    lines += [*(f"- {line}" for line in cautions(session)), ""]
+    return lines

@@ -1,0 +1,81 @@
+"""Printed weeks and session cards: A4 or Letter, black ink, fonts embedded."""
+
+from typing import Any
+
+from reportlab.lib.pagesizes import landscape
+from reportlab.platypus import Flowable, KeepTogether, PageBreak, Spacer, Table
+
+from invelo.domain.plan.session.builder import cautions
+from invelo.domain.plan.session.words import block_words, set_words, sets_words
+from invelo.domain.plan.session.work import Block
+from invelo.formats.paper import MARGIN, SIZES, Paper, built, fonts, ruled, text
+from invelo.formats.plan.words import FileDay, FileWeek
+
+LINE = "_____"
+"""Where what was done is written in."""
+
+
+def week_pdf(week: FileWeek, paper: Paper) -> bytes:
+    """A week on one landscape sheet, a column for each day, then a card for each session."""
+    fonts()
+    size = landscape(SIZES[paper])
+    width = (size[0] - 2 * MARGIN) / max(1, len(week.days))
+    head = [[text(f"{day.title}, {day.at}", 10, bold=True)] for day in week.days]
+    cells = [[*head[i], *_column(day)] for i, day in enumerate(week.days)]
+    story: list[Flowable] = [text(f"Week of {week.monday.isoformat()}", 16, bold=True, after=6)]
+    if week.habit is not None:
+        movement = week.habit.movement.name.lower()
+        words = f"{week.habit.moment}: {week.habit.amount} × {movement}"
+        story.append(text(f"Every day at {week.habit.at}, {words}", 10, after=6))
+    if cells:
+        story.append(Table([cells], colWidths=[width] * len(cells), style=ruled()))
+    else:
+        story.append(text("Nothing is planned in this week yet."))
+    for day in week.days:
+        story += [PageBreak(), *_card(day, size[0] - 2 * MARGIN)]
+    return built(story, size, week.who, f"Week of {week.monday.isoformat()}", week.revision)
+
+
+def session_pdf(week: FileWeek, day: FileDay, paper: Paper) -> bytes:
+    """One session's card, upright."""
+    fonts()
+    size = SIZES[paper]
+    story = _card(day, size[0] - 2 * MARGIN)
+    return built(story, size, week.who, f"Session of {day.day.isoformat()}", week.revision)
+
+
+def _column(day: FileDay) -> list[Flowable]:
+    place = f"{day.place}, " if day.place else ""
+    told: list[Flowable] = [text(f"{place}about {day.minutes:.0f} min", 8.5, after=4)]
+    for item in day.session.items:
+        told.append(text(item.name, 9, bold=True))
+        told += [text(words, 8) for words in sets_words(item)]
+        told.append(Spacer(0, 3))
+    return told
+
+
+def _card(day: FileDay, width: float) -> list[Flowable]:
+    where = f", {day.place}" if day.place else ""
+    story: list[Flowable] = [
+        text(f"{day.title}, {day.at}{where}", 15, bold=True),
+        text(f"about {day.minutes:.0f} min, warm-up included", 10, after=6),
+    ]
+    story += [KeepTogether(_block(block, width)) for block in day.session.blocks]
+    told: list[Flowable] = [Spacer(0, 6), text("Before you start", 10, bold=True)]
+    told += [text(f"– {line}", 8.5) for line in (*cautions(day.session), *day.session.notes)]
+    story.append(KeepTogether(told))
+    return story
+
+
+def _block(block: Block, width: float) -> list[Flowable]:
+    head = text(block_words(block), 10.5, bold=True, after=2)
+    if block.format == "warm-up":
+        told = "; ".join(f"{item.name} {set_words(item.main)}" for item in block.items)
+        return [head, text(told, 9), Spacer(0, 6)]
+    rows: list[list[Any]] = []
+    for item in block.items:
+        name = [text(item.name, 10, bold=True), text(item.movement.cues[0], 8)]
+        lines = "   ".join(f"{set_words(one)} {LINE}" for one in item.sets)
+        rows.append([name, [*(text(words, 9) for words in sets_words(item)), text(lines, 9)]])
+    table = Table(rows, colWidths=[0.42 * width, 0.58 * width], style=ruled())
+    return [head, table, Spacer(0, 6)]

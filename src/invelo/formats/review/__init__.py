@@ -1,0 +1,1 @@
+"""A review as print, a block as Markdown."""

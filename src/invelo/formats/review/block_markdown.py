@@ -1,0 +1,48 @@
+"""A report of a block for the athlete, in Markdown: what was done and what comes next, plainly.
+
+It says nothing of health: pain, screens and notes stay with the coach.
+"""
+
+from invelo.domain.athlete.caution import STANDING
+from invelo.formats.review.words import BlockReport
+
+
+def markdown(block: BlockReport) -> str:
+    """The report."""
+    clean, sets = block.sets
+    lines = [
+        f"# {block.weeks} weeks towards: {block.goal}",
+        "",
+        f"{block.who}, {block.first.isoformat()} to {block.last.isoformat()}",
+        "",
+        "## What you did",
+        "",
+        f"- {block.done} sessions of {block.planned} planned",
+        f"- {sets} sets, {clean} of them clean to the end",
+    ]
+    if block.growth is not None:
+        way = "more" if block.growth >= 0 else "less"
+        lines.append(f"- capacity: about {abs(100 * block.growth):.0f} % {way} than at the start")
+    lines += ["", "## Where you stand", ""]
+    if block.began_on == block.stands_on:
+        lines.append(f"On “{block.stands_on}”, as at the start.")
+    else:
+        lines.append(f"From “{block.began_on}” to “{block.stands_on}”.")
+    if block.moves:
+        lines += ["", "## On the way", "", *(f"- {one}" for one in block.moves)]
+    lines += ["", "## What comes next", "", _next(block), "", f"*{STANDING}*", ""]
+    return "\n".join(lines)
+
+
+def _next(block: BlockReport) -> str:
+    told = block.next_gate
+    if told is None:
+        return "Go on; a few more sessions, and we can say when the next step is likely."
+    if told.likely is None:
+        return f"The {told.what} is not in sight yet. {told.nearer}"
+    until = told.high.isoformat() if told.high else "much later"
+    low = told.low.isoformat() if told.low else told.likely.isoformat()
+    return (
+        f"The {told.what}: likely around {told.likely.isoformat()} ({low} to {until}, eight times "
+        f"of ten). {told.nearer}"
+    )

@@ -1,0 +1,70 @@
+"""A printed review: the newest decision, the block in figures, and what went before."""
+
+from typing import Any
+
+from reportlab.platypus import Flowable, KeepTogether, Spacer, Table
+
+from invelo.formats.paper import MARGIN, SIZES, Paper, built, fonts, ruled, text
+from invelo.formats.review.words import BlockReport, ProposalReport
+
+
+def review_pdf(block: BlockReport, paper: Paper) -> bytes:
+    """A ladder's review on paper."""
+    fonts()
+    size = SIZES[paper]
+    width = size[0] - 2 * MARGIN
+    story: list[Flowable] = [text(f"Review: {block.goal}", 16, bold=True, after=6)]
+    if block.decisions:
+        story += _newest(block.decisions[0])
+    else:
+        story.append(text("No decision yet: run a session."))
+    story += [Spacer(0, 8), KeepTogether(_figures(block, width))]
+    if len(block.decisions) > 1:
+        story += [Spacer(0, 8), text("Earlier decisions", 11, bold=True, after=2)]
+        rows: list[list[Any]] = [
+            [
+                text(one.day.isoformat(), 8.5),
+                [text(one.outcome, 9, bold=True), text(one.way, 8.5)],
+                text(one.reason, 8.5),
+                text(one.answer or "waits", 8.5),
+            ]
+            for one in block.decisions[1:]
+        ]
+        columns = [0.13 * width, 0.25 * width, 0.42 * width, 0.2 * width]
+        story.append(Table(rows, colWidths=columns, style=ruled()))
+    return built(story, size, block.who, f"Review: {block.goal}", block.revision)
+
+
+def _newest(one: ProposalReport) -> list[Flowable]:
+    return [
+        text(f"{one.day.isoformat()}: {one.outcome}", 13, bold=True),
+        text(one.way, 10.5, after=3),
+        text(one.reason, 10, after=4),
+        *(text(f"– {rule}", 8.5) for rule in one.rules),
+        text(f"Confidence: {one.confidence}", 9, after=2),
+        text(one.answer or "Waits for a word.", 9, bold=True),
+    ]
+
+
+def _figures(block: BlockReport, width: float) -> list[Flowable]:
+    clean, sets = block.sets
+    growth = "too little tells" if block.growth is None else f"{100 * block.growth:+.1f} %"
+    told = block.next_gate
+    when = told.likely.isoformat() if told and told.likely else "not in sight"
+    span = ""
+    if told is not None and told.low is not None:
+        until = told.high.isoformat() if told.high else "beyond two years"
+        span = f", {told.low.isoformat()} to {until} (80 %)"
+    rows = [
+        ("Weeks", f"{block.first.isoformat()} to {block.last.isoformat()}"),
+        ("Sessions", f"{block.done} of {block.planned} planned"),
+        ("Sets", f"{sets}, {clean} clean"),
+        ("Stood on, stands on", f"{block.began_on}, {block.stands_on}"),
+        ("Capacity over the block", growth),
+        ("Next gate likely", f"{when}{span}" if told else "not enough yet"),
+    ]
+    cells = [[text(name, 9), text(words, 9, bold=True)] for name, words in rows]
+    return [
+        text("The block", 11, bold=True, after=2),
+        Table(cells, colWidths=[0.3 * width, 0.7 * width], style=ruled()),
+    ]

@@ -1,0 +1,1 @@
+"""What `./invelo` commands read and write for scripts."""

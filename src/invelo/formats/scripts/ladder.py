@@ -1,0 +1,303 @@
+"""`./invelo ladder`: a ladder, a body, tests and kit to demands, steps, gaps and bridges."""
+
+from collections.abc import Callable, Mapping
+from datetime import date
+from functools import partial
+from typing import Any
+
+from pydantic import BaseModel, Field, ValidationError
+
+from invelo.domain import MODEL_VERSION
+from invelo.domain.biomechanics.posture.form import Lane
+from invelo.domain.equipment.kit import Kind, KitItem, Room, SafetyCheck, ToHand, to_hand
+from invelo.domain.errors import InputError
+from invelo.domain.estimate import Estimate
+from invelo.domain.ladder.bridge import Bridge, bridge
+from invelo.domain.ladder.ladder import MeasuredLadder, measure
+from invelo.domain.strength.capacity import Evidence, evidence, groups_of, pool
+from invelo.domain.strict import StrictModel
+from invelo.formats.ladder import document as ladder_document
+from invelo.formats.scripts.movements import Range
+from invelo.formats.setups import BandRequest, BodyRequest, Changes
+
+TODAY = date(2000, 1, 1)
+"""A script's kit is taken to be checked: its day is of no matter."""
+
+
+class ItemOf(StrictModel):
+    """A thing to set up with, taken to be safe."""
+
+    kind: Kind
+    name: str = ""
+    height_m: float | None = Field(None, examples=[0.45])
+    kg: float | None = Field(None, description="Of one piece, or what a bag holds.")
+    count: int = 1
+
+    def core(self) -> KitItem:
+        """As the domain reasons about it."""
+        name = self.name or self.kind
+        return KitItem(
+            self.kind, name, self.height_m, self.kg, self.count, check=SafetyCheck(TODAY, True, "")
+        )
+
+
+class BandOf(BandRequest):
+    """A measured band."""
+
+    name: str = "band"
+
+
+class TestOf(Changes):
+    """A best set or a longest hold."""
+
+    movement: str = Field(examples=["push-up"])
+    reps: float | None = Field(None, examples=[14])
+    seconds: float | None = None
+    effort: float = 10.0
+    day: date | None = None
+
+    def core(self, body: BodyRequest) -> Evidence:
+        """As evidence.
+
+        Raises:
+            InputError: for what cannot be.
+        """
+        movement = ladder_document.movement_named(self.movement)
+        given = [one for one in (self.reps, self.seconds) if one is not None]
+        if len(given) != 1 or (self.seconds is not None) != (movement.unit == "s"):
+            want = "seconds" if movement.unit == "s" else "reps"
+            raise InputError(want, f"the {movement.name.lower()} is tested in {want}.", "Give it.")
+        return evidence(
+            self.day or TODAY,
+            "test",
+            body.core(),
+            movement,
+            movement.own(self.modifiers()),
+            given[0],
+            self.effort,
+        )
+
+
+class LadderRequest(StrictModel):
+    """A ladder and whose it is. Without kit, usual heights and a bag are taken to be there."""
+
+    body: BodyRequest
+    ladder: dict[str, Any] = Field(description="A ladder file.")
+    tests: list[TestOf] = Field(default_factory=list)
+    kit: list[ItemOf] | None = None
+    bands: list[BandOf] = Field(default_factory=list)
+    terms: ladder_document.StepPolicyDocument | None = Field(
+        None, description="In place of the file's own."
+    )
+
+
+class RungAnswer(BaseModel):
+    """What a rung asks."""
+
+    name: str
+    movement: str
+    limiting_measure: str | None = Field(description="None where effort alone tells.")
+    unit: str | None
+    demand: Range | None
+    share: Range | None = Field(description="Of body weight, or of body weight × stature.")
+    expected: Range | None = Field(description="Reps or seconds, where a test tells.")
+    expected_unit: str
+
+
+class ProposedAnswer(ladder_document.PlainRung):
+    """A rung of a bridge."""
+
+    demand: float
+    ratio: float
+    because: str
+
+
+class BridgeAnswer(BaseModel):
+    """What closes a gap."""
+
+    possible: bool
+    rungs: list[ProposedAnswer]
+    considered: int
+    missing: str
+
+
+class StepAnswer(BaseModel):
+    """From one rung to the next."""
+
+    lower: str
+    upper: str
+    ratio: Range | None = Field(description="None across measures and where effort alone tells.")
+    above: Range | None = Field(description="Likely above for whoever just meets the lower gate.")
+    gap: bool
+    easier: bool
+    bridge: BridgeAnswer | None = Field(None, description="Of a gap.")
+
+
+class LadderAnswer(BaseModel):
+    """A ladder measured for a body."""
+
+    goal: str
+    rungs: list[RungAnswer]
+    steps: list[StepAnswer]
+    model_version: str
+
+
+class FaultyError(Exception):
+    """A request with faults.
+
+    Attributes:
+        faults: every one, with its place.
+    """
+
+    def __init__(self, faults: tuple[ladder_document.FileFault, ...]) -> None:
+        """Keep the faults."""
+        super().__init__(f"{len(faults)} faults")
+        self.faults = faults
+
+
+def schema() -> dict[str, Any]:
+    """The JSON Schema of the input, the ladder file's included."""
+    told = LadderRequest.model_json_schema()
+    ladder = ladder_document.LadderFile.model_json_schema()
+    definitions = {**told.pop("$defs", {}), **ladder.pop("$defs", {}), "LadderFile": ladder}
+    told["properties"]["ladder"] = {"$ref": "#/$defs/LadderFile"}
+    return {
+        "$schema": "https://json-schema.org/draft/2020-12/schema",
+        **told,
+        "$defs": definitions,
+    }
+
+
+def answer(found: Any) -> LadderAnswer:
+    """Answer a request.
+
+    Raises:
+        FaultyError: naming every fault and its place.
+    """
+    try:
+        request = LadderRequest.model_validate(found)
+    except ValidationError as error:
+        raise FaultyError(
+            tuple(
+                ladder_document.FileFault(
+                    place=ladder_document.place_of(one["loc"]) or "input",
+                    problem=f"{one['msg'].rstrip('.')}.",
+                    remedy="Give what the schema printed by --schema allows.",
+                )
+                for one in error.errors()
+            )
+        ) from error
+    parts = _Parts()
+    body = parts.make("body", request.body.core)
+    read = ladder_document.check(request.ladder, body)
+    parts.faults += [one.model_copy(update={"place": f"ladder.{one.place}"}) for one in read.faults]
+    known = [
+        parts.make(f"tests[{i}]", partial(one.core, request.body))
+        for i, one in enumerate(request.tests)
+    ]
+    bands = [(one.name, parts.make(f"bands[{i}]", one.core)) for i, one in enumerate(request.bands)]
+    items = [parts.make(f"kit[{i}]", one.core) for i, one in enumerate(request.kit or [])]
+    terms = parts.make("terms", request.terms.core) if request.terms else None
+    if parts.faults or read.drawing is None or read.file is None:
+        raise FaultyError(tuple(parts.faults))
+    if bands:
+        items.append(KitItem("band", "band", check=SafetyCheck(TODAY, True, "")))
+    rooms = () if request.kit is None else (Room("here", "gripping", tuple(items)),)
+    drawing = read.drawing
+    measured = measure(
+        body,
+        tuple(one.rung for one in drawing.rungs),
+        drawing.links,
+        terms or read.file.terms.core(),
+    )
+    return _answer(read.file.goal, measured, tuple(known), to_hand(rooms, TODAY, tuple(bands)))
+
+
+class _Parts:
+    """Parts of a request as the domain computes with them, and what is wrong with them."""
+
+    def __init__(self) -> None:
+        self.faults: list[ladder_document.FileFault] = []
+
+    def make(self, place: str, how: Callable[[], Any]) -> Any:
+        """A part; None with its fault kept if it cannot be."""
+        try:
+            return how()
+        except InputError as error:
+            where = f"{place}.{error.field.replace(' ', '_')}"
+            self.faults.append(
+                ladder_document.FileFault(place=where, problem=error.problem, remedy=error.remedy)
+            )
+            return None
+
+
+def _answer(
+    goal: str,
+    measured: MeasuredLadder,
+    known: tuple[Evidence, ...],
+    hand: ToHand,
+) -> LadderAnswer:
+    pools = {lane: pool(those) for lane, those in groups_of(known).items()}
+    rungs = []
+    for rung, demand in zip(measured.rungs, measured.demands, strict=True):
+        here = pools.get(demand.lane) if demand.lane else None
+        expected = here.expected(demand.load, rung.modifiers.tempo) if here else None
+        rungs.append(
+            RungAnswer(
+                name=rung.name,
+                movement=rung.movement.id,
+                limiting_measure=demand.load.measure if demand.on_scale else None,
+                unit=demand.load.unit if demand.on_scale else None,
+                demand=_range(demand.on_scale),
+                share=_range(demand.load.share) if demand.on_scale else None,
+                expected=_range(expected),
+                expected_unit=rung.dose.unit,
+            )
+        )
+    capacity = {lane: one.greatest.likely for lane, one in pools.items()}
+    steps = [
+        StepAnswer(
+            lower=measured.rungs[step.lower].name,
+            upper=measured.rungs[step.upper].name,
+            ratio=_range(step.ratio),
+            above=_range(step.above),
+            gap=step.gap,
+            easier=step.easier,
+            bridge=_bridged(measured, step.lower, step.upper, hand, capacity) if step.gap else None,
+        )
+        for step in measured.steps
+    ]
+    return LadderAnswer(goal=goal, rungs=rungs, steps=steps, model_version=MODEL_VERSION)
+
+
+def _bridged(
+    measured: MeasuredLadder, lower: int, upper: int, hand: ToHand, capacity: Mapping[Lane, float]
+) -> BridgeAnswer:
+    found: Bridge = bridge(
+        measured.demands[lower].load.body,
+        measured.rungs[lower],
+        measured.rungs[upper],
+        hand,
+        measured.terms,
+        capacity,
+    )
+    return BridgeAnswer(
+        possible=found.possible,
+        rungs=[
+            ProposedAnswer(
+                **ladder_document.PlainRung.fields_of(one.rung),
+                demand=one.demand.height,
+                ratio=one.ratio,
+                because=one.why,
+            )
+            for one in found.rungs
+        ],
+        considered=found.considered,
+        missing=found.missing,
+    )
+
+
+def _range(figure: Estimate | None) -> Range | None:
+    if figure is None:
+        return None
+    return Range(low=figure.low, likely=figure.likely, high=figure.high)

@@ -1,0 +1,176 @@
+"""A comparison of plans as words, as JSON and as a drawing."""
+
+from collections.abc import Iterable, Sequence
+
+from pydantic import BaseModel, ConfigDict
+
+from invelo.domain import MODEL_VERSION
+from invelo.domain.simulation.compare import CandidateResult, Question, SimulatedMean
+from invelo.formats.svg import FAINT, GREEN, RED, bar, line, sheet, words_at
+
+FORMAT = "invelo-simulation-1"
+
+CAUTION = (
+    "Simulated athletes, whose laws are ours: this compares plans with each other, and says "
+    "nothing of anyone. Ranges are 80 % of the mean."
+)
+
+ROW, TOP, NAME, PANEL = 34.0, 96.0, 210.0, 170.0
+
+
+class _Said(BaseModel):
+    model_config = ConfigDict(extra="forbid", from_attributes=True)
+
+
+class MeanOut(_Said):
+    """A mean over the athletes and its 80 % range."""
+
+    likely: float
+    low: float
+    high: float
+
+
+class ReachedOut(_Said):
+    """Of the first, second, … gate: median weeks until it, and how many athletes got there."""
+
+    weeks: float
+    athletes: int
+
+
+class PlanLine(_Said):
+    """What one plan came to, an athlete."""
+
+    plan: str
+    name: str
+    gates: MeanOut
+    weeks_to_gates: list[ReachedOut]
+    hard_weeks: MeanOut
+    spikes: MeanOut
+    pain_events: MeanOut
+    sessions: MeanOut
+    capacity_gained: MeanOut
+
+
+class Comparison(_Said):
+    """A whole comparison; the same question gives the same bytes."""
+
+    format: str = FORMAT
+    model_version: str = MODEL_VERSION
+    athletes: int
+    weeks: int
+    seed: int
+    caution: str = CAUTION
+    units: dict[str, str] = {
+        "gates": "rungs whose gate true capacity allows at the end and did not before",
+        "weeks_to_gates": "weeks",
+        "hard_weeks": "weeks with a mean effort of 8.5 or more",
+        "spikes": "weeks with short over long load above 1.5",
+        "pain_events": "times pain reached 4 of 10",
+        "sessions": "sessions done",
+        "capacity_gained": "% of true capacity",
+    }
+    plans: list[PlanLine]
+
+
+def comparison(question: Question, found: Iterable[CandidateResult]) -> Comparison:
+    """A comparison as JSON has it, figures to three places."""
+    return Comparison(
+        athletes=question.athletes,
+        weeks=question.weeks,
+        seed=question.seed,
+        plans=[
+            PlanLine(
+                plan=one.candidate.id,
+                name=one.candidate.name,
+                gates=_figure(one.gates),
+                weeks_to_gates=[ReachedOut(weeks=w, athletes=n) for w, n in one.first_weeks],
+                hard_weeks=_figure(one.hard_weeks),
+                spikes=_figure(one.spikes),
+                pain_events=_figure(one.pains),
+                sessions=_figure(one.sessions),
+                capacity_gained=_figure(one.gained),
+            )
+            for one in found
+        ],
+    )
+
+
+def _figure(told: SimulatedMean) -> MeanOut:
+    return MeanOut(likely=round(told.likely, 3), low=round(told.low, 3), high=round(told.high, 3))
+
+
+HEADS = (
+    "plan",
+    "gates",
+    "weeks to 1st/2nd/3rd",
+    "hard weeks",
+    "spikes",
+    "pain",
+    "sessions",
+    "% up",
+)
+
+
+def table(told: Comparison) -> str:
+    """A comparison in columns, for a terminal."""
+    rows: list[Sequence[str]] = [HEADS]
+    for one in told.plans:
+        weeks = "/".join(f"{each.weeks:g}" for each in one.weeks_to_gates[:3]) or "none"
+        rows.append(
+            (
+                one.name,
+                f"{one.gates.likely:.2f} ({one.gates.low:.2f}–{one.gates.high:.2f})",
+                weeks,
+                f"{one.hard_weeks.likely:.1f}",
+                f"{one.spikes.likely:.2f}",
+                f"{one.pain_events.likely:.2f}",
+                f"{one.sessions.likely:.1f}",
+                f"{one.capacity_gained.likely:.1f}",
+            )
+        )
+    widths = [max(len(row[i]) for row in rows) for i in range(len(HEADS))]
+    lines = [
+        "  ".join(
+            cell.ljust(width) if i == 0 else cell.rjust(width)
+            for i, (cell, width) in enumerate(zip(row, widths, strict=True))
+        ).rstrip()
+        for row in rows
+    ]
+    head = f"{told.athletes} athletes, {told.weeks} weeks, seed {told.seed}; figures an athlete"
+    return "\n".join((head, "", *lines, "", told.caution, ""))
+
+
+def chart(told: Comparison) -> str:
+    """A comparison drawn: a row a plan; gates, spikes and pain side by side."""
+    panels = (
+        ("gates reached", [one.gates for one in told.plans], GREEN),
+        ("weeks with a spike", [one.spikes for one in told.plans], RED),
+        ("pain events", [one.pain_events for one in told.plans], RED),
+    )
+    width, height = NAME + PANEL * len(panels) + 24, TOP + ROW * len(told.plans) + 40
+    parts = [
+        words_at(16, 28, "Plans on the same simulated athletes", 18),
+        words_at(
+            16,
+            48,
+            f"{told.athletes} athletes, {told.weeks} weeks, seed {told.seed}; an athlete",
+            12,
+            FAINT,
+        ),
+        words_at(16, height - 14, "Simulated; compares plans, says nothing of anyone.", 11, FAINT),
+    ]
+    for i, one in enumerate(told.plans):
+        parts.append(words_at(16, TOP + ROW * i + 18, one.name, 13))
+    for k, (title, figures, colour) in enumerate(panels):
+        x = NAME + PANEL * k
+        most = max((one.high for one in figures), default=0.0) or 1.0
+        per = (PANEL - 70) / most
+        parts.append(words_at(x, TOP - 14, title, 12, FAINT))
+        parts.append(line(x, TOP - 6, x, TOP + ROW * len(told.plans), 1))
+        for i, told_one in enumerate(figures):
+            y = TOP + ROW * i + 4
+            parts.append(bar(x, y, per * told_one.likely, ROW - 14, colour))
+            middle, end = y + (ROW - 14) / 2, x + per * told_one.high
+            parts.append(line(x + per * max(0.0, told_one.low), middle, end, middle, 1.5))
+            parts.append(words_at(end + 6, middle + 4, f"{told_one.likely:.2f}", 12))
+    return sheet(width, height, "Plans on the same simulated athletes", parts)

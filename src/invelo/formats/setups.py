@@ -1,0 +1,223 @@
+"""Bodies and set-ups as they travel in JSON: the one shape for scripts and for the API."""
+
+from dataclasses import replace
+from typing import Any, Literal
+
+from pydantic import Field
+
+from invelo.domain.biomechanics.body import WINTER, Body, Worn
+from invelo.domain.biomechanics.dumas import DUMAS
+from invelo.domain.biomechanics.setup import BandHold, Help, Place, SetUp
+from invelo.domain.catalogue.movement import Modifiers, sorted_values
+from invelo.domain.errors import InputError
+from invelo.domain.strength.bands import LIMIT, Band, Pull, fit
+from invelo.domain.strength.tempo import Tempo
+from invelo.domain.strict import StrictModel
+
+
+class BodyRequest(StrictModel):
+    """Whose body."""
+
+    stature_m: float = Field(description="1.0 to 2.4 m.", examples=[1.75])
+    mass_kg: float = Field(description="20 to 300 kg.", examples=[75])
+    sex: Literal["male", "female"] | None = Field(None, description="Which of dumas's tables.")
+    table: Literal["winter", "dumas"] = Field("winter", description="Segment table.")
+    lengths_m: dict[str, float] = Field(
+        default_factory=dict,
+        description="Measured segment lengths in place of the table's.",
+        examples=[{"thigh": 0.44}],
+    )
+    mass_shares: dict[str, float] = Field(
+        default_factory=dict,
+        description="Shares of body mass of segment pairs in place of the table's.",
+        examples=[{"thigh": 0.21}],
+    )
+
+    def core(self) -> Body:
+        """As the domain computes with it.
+
+        Raises:
+            InputError: for values no human has, or a table by sex without the sex.
+        """
+        lengths = tuple(sorted(self.lengths_m.items()))
+        shares = tuple(sorted(self.mass_shares.items()))
+        if self.table == "winter":
+            return Body(self.mass_kg, self.stature_m, WINTER, lengths, shares)
+        if self.sex is None:
+            raise InputError("sex", "the table dumas is by sex.", "Give male or female.")
+        return Body(self.mass_kg, self.stature_m, DUMAS[self.sex], lengths, shares)
+
+
+class AddedLoad(StrictModel):
+    """What is worn or held, kg, by place."""
+
+    vest_kg: float = Field(0.0, description="At the trunk's middle.")
+    bag_kg: float = Field(0.0, description="High on the back.")
+    ankles_kg: float = 0.0
+    lap_kg: float = 0.0
+    hands_kg: float = Field(0.0, description="Both hands together.")
+
+    def core(self) -> Worn:
+        """As the domain computes with it."""
+        return Worn(self.vest_kg, self.bag_kg, self.ankles_kg, self.lap_kg, self.hands_kg)
+
+    @classmethod
+    def of(cls, worn: Worn) -> "AddedLoad":
+        """As it travels."""
+        return cls(
+            vest_kg=worn.vest,
+            bag_kg=worn.bag,
+            ankles_kg=worn.ankles,
+            lap_kg=worn.lap,
+            hands_kg=worn.hands,
+        )
+
+
+class PullReading(StrictModel):
+    """A band pulled to a length, and its force there."""
+
+    length_m: float = Field(examples=[1.5])
+    force_n: float = Field(examples=[80.0])
+
+
+class BandRequest(StrictModel):
+    """A measured band: its curve is fitted to its pulls."""
+
+    rest_m: float = Field(description="Length without pull.", examples=[1.0])
+    pulls: list[PullReading] = Field(description="Five or more, reaching twice the rest length.")
+    limit: float = Field(LIMIT, description="Largest stretch, times the rest length.")
+    doubled: bool = Field(False, description="Folded in two.")
+    grip_m: float | None = Field(None, description="Held shorter: the rest length between grips.")
+
+    def core(self) -> Band:
+        """The fitted band as it is held.
+
+        Raises:
+            InputError: for pulls that no curve fits, or a grip longer than the band.
+        """
+        band = fit(
+            self.rest_m, tuple(Pull(one.length_m, one.force_n) for one in self.pulls), self.limit
+        )
+        if self.grip_m is not None:
+            band = band.gripped(self.grip_m)
+        return band.doubled() if self.doubled else band
+
+
+class BandHoldRequest(StrictModel):
+    """A band between the body and something that stays where it is."""
+
+    band: BandRequest
+    at: Place = "hips"
+    anchor_height_m: float = Field(2.2, description="Of its other end above the floor.")
+    anchor_ahead_m: float = Field(
+        0.0, description="How far that end lies towards the head's side of the body's place."
+    )
+    in_hands: bool = Field(False, description="Its other end is held where the hands are.")
+
+    def core(self) -> BandHold:
+        """As the domain computes with it."""
+        return BandHold(
+            self.band.core(), self.at, self.anchor_height_m, self.anchor_ahead_m, self.in_hands
+        )
+
+    @classmethod
+    def of(cls, hold: BandHold) -> "BandHoldRequest":
+        """As it travels: the pulls the band was fitted to, and how it is held."""
+        band = hold.band
+        return cls(
+            band=BandRequest(
+                rest_m=band.measured_rest,
+                pulls=[PullReading(length_m=p.length, force_n=p.force) for p in band.pulls],
+                limit=band.limit,
+                doubled=band.folds == 2,
+                grip_m=None if band.full_grip else band.rest * band.folds,
+            ),
+            at=hold.at,
+            anchor_height_m=hold.anchor_height,
+            anchor_ahead_m=hold.anchor_ahead,
+            in_hands=hold.in_hands,
+        )
+
+
+class HelpRequest(StrictModel):
+    """Kilos a hand or a support takes off, straight up."""
+
+    kg: float = Field(examples=[10])
+    at: Place = "hips"
+
+    def core(self) -> Help:
+        """As the domain computes with it."""
+        return Help(self.kg, self.at)
+
+
+class Changes(StrictModel):
+    """What is changed about a movement; lengths in m, angles in degrees, loads in kg."""
+
+    values: dict[str, float] = Field(
+        default_factory=dict,
+        description="Of the form's parameters; what is left out is the form's own.",
+        examples=[{"hand_height": 0.3}],
+    )
+    carried: AddedLoad = Field(default_factory=AddedLoad)
+    band: BandHoldRequest | None = None
+    help: HelpRequest | None = None
+    range_percent: float = Field(100.0, description="Share of the full range that is used.")
+    tempo: str = Field(
+        "1-0-1-0", description="Lower – hold – press – hold, s.", examples=["3-0-1-0"]
+    )
+
+    def modifiers(self) -> Modifiers:
+        """As a rung keeps them.
+
+        Raises:
+            InputError: for a value out of range.
+        """
+        return Modifiers(
+            sorted_values(self.values),
+            self.carried.core(),
+            self.band.core() if self.band else None,
+            self.help.core() if self.help else None,
+            self.range_percent / 100,
+            Tempo.parse(self.tempo),
+        )
+
+    @staticmethod
+    def of(modifiers: Modifiers) -> dict[str, Any]:
+        """The fields as they travel."""
+        return {
+            "values": dict(modifiers.values),
+            "carried": AddedLoad.of(modifiers.worn),
+            "band": BandHoldRequest.of(modifiers.band) if modifiers.band else None,
+            "help": HelpRequest(kg=modifiers.help.kg, at=modifiers.help.at)
+            if modifiers.help
+            else None,
+            "range_percent": round(100 * modifiers.range, 6),
+            "tempo": str(modifiers.tempo),
+        }
+
+
+class SetUpRequest(Changes):
+    """A form and what is changed about it."""
+
+    movement: str = Field(examples=["push_up"])
+    shape: str | None = Field(
+        None, description="A named shape of the form.", examples=["advanced_tuck"]
+    )
+
+    def core(self) -> SetUp:
+        """As the domain computes with it.
+
+        Raises:
+            InputError: for what the form does not know or a value out of range.
+        """
+        return self.modifiers().of_form(self.movement, self.shape)
+
+    def changes(self) -> Modifiers:
+        """What is changed about the form, the named shape's values among them."""
+        return replace(self.modifiers(), values=self.core().values)
+
+    @classmethod
+    def from_core(cls, setup: SetUp, tempo: Tempo) -> "SetUpRequest":
+        """As it travels."""
+        changes = Modifiers(setup.values, setup.worn, setup.band, setup.help, setup.range, tempo)
+        return cls(movement=setup.movement, **Changes.of(changes))

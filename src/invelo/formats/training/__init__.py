@@ -1,0 +1,1 @@
+"""Logs and tests as CSV."""

@@ -1,0 +1,180 @@
+"""Logs as CSV: out with every figure, in with columns matched and a dry run."""
+
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass
+from datetime import date, datetime, timedelta
+from typing import get_args
+
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.errors import InputError
+from invelo.domain.plan.prescription import Unit
+from invelo.domain.training.log import EstimatedCount, OneSide, SetKind, SetRecord, told
+from invelo.formats import csv_table
+from invelo.formats.csv_table import Cells, Columns, Table, day_of, moment_of, number_of, word_of
+
+COLUMNS = (
+    "date",
+    "time",
+    "zone",
+    "session",
+    "movement",
+    "rung",
+    "set",
+    "kind",
+    "side",
+    "amount",
+    "unit",
+    "partial",
+    "effort",
+    "clean",
+    "faults",
+    "felt in",
+    "pain",
+    "pain place",
+    "note",
+    "session effort",
+)
+WANTED = ("date", "amount", "effort")
+"""Without which no row is read; a rung or a movement besides."""
+
+ALSO: dict[str, tuple[str, ...]] = {
+    "date": ("day", "datum", "date"),
+    "time": ("clock", "time of day"),
+    "session": ("workout", "training", "session name"),
+    "movement": ("exercise", "exercise name", "movement name"),
+    "rung": ("variation", "step"),
+    "set": ("set number", "set no", "set #", "no"),
+    "amount": ("reps", "count", "repetitions", "seconds", "reps done", "result"),
+    "partial": ("partial reps", "half reps"),
+    "effort": ("rpe", "how hard", "effort 1-10"),
+    "clean": ("form", "clean form"),
+    "pain": ("pain 0-10",),
+    "pain place": ("where", "pain where"),
+    "note": ("notes", "comment", "comments", "remarks"),
+    "session effort": ("session rpe", "effort of the session"),
+}
+KINDS: dict[str, SetKind] = {kind: kind for kind in get_args(SetKind)}
+SIDES: dict[str, OneSide] = {side: side for side in get_args(OneSide)}
+COLUMNS_OF = Columns(COLUMNS, ALSO, WANTED)
+
+
+@dataclass(frozen=True)
+class CsvSet:
+    """A set as a row tells it; `row` counts as a spreadsheet does, the header being 1."""
+
+    row: int
+    day: date
+    at: datetime
+    session: str
+    movement: str
+    rung: str
+    number: int
+    kind: SetKind
+    side: OneSide
+    amount: EstimatedCount
+    unit: Unit
+    partial: int
+    effort: float
+    clean: bool
+    faults: tuple[str, ...]
+    felt_in: tuple[str, ...]
+    pain: int
+    pain_place: str
+    note: str
+    session_effort: float | None
+
+
+Read = Table[CsvSet]
+"""What a file of logged sets holds."""
+
+
+def written(rows: Iterable[Mapping[str, object]]) -> str:
+    """Logged sets as CSV with our columns."""
+    return csv_table.written(COLUMNS_OF, rows)
+
+
+def read(content: bytes, zone: str, given: Mapping[str, str] | None = None) -> Read:
+    """The sets in a CSV file; nothing is kept by reading.
+
+    Args:
+        content: the file.
+        zone: IANA zone of rows that tell none.
+        given: our column to theirs, where names do not tell; '' leaves one out.
+
+    Raises:
+        InputError: for what is no CSV in UTF-8, has no rows, too many, or lacks a column.
+    """
+
+    def nothing_named(found: Iterable[str]) -> list[str]:
+        return [] if {"movement", "rung"} & set(found) else ["movement"]
+
+    return csv_table.read(
+        content, COLUMNS_OF, lambda row, cells: _set(row, cells, zone), given, nothing_named
+    )
+
+
+def _set(row: int, cells: Cells, zone: str) -> CsvSet:
+    day = day_of(cells.get("date", ""))
+    name = cells.get("movement", "")
+    unit = _unit(name, cells.get("unit", ""))
+    amount = told(cells.get("amount", ""), "amount")
+    made = CsvSet(
+        row=row,
+        day=day,
+        at=moment_of(day, cells.get("time", ""), cells.get("zone", "") or zone),
+        session=cells.get("session", "") or "Session",
+        movement=name,
+        rung=cells.get("rung", ""),
+        number=int(number_of(cells, "set", 0, 0, 99)),
+        kind=KINDS[word_of(cells, "kind", "work", tuple(KINDS))],
+        side=SIDES[word_of(cells, "side", "", tuple(SIDES))],
+        amount=amount,
+        unit=unit,
+        partial=int(number_of(cells, "partial", 0, 0, 200)),
+        effort=number_of(cells, "effort", None, 1, 10),
+        clean=word_of(cells, "clean", "yes", ("yes", "no")) == "yes",
+        faults=_list(cells, "faults"),
+        felt_in=_list(cells, "felt in"),
+        pain=int(number_of(cells, "pain", 0, 0, 10)),
+        pain_place=cells.get("pain place", "")[:40],
+        note=cells.get("note", ""),
+        session_effort=number_of(cells, "session effort", 0, 0, 10) or None,
+    )
+    if not made.movement and not made.rung:
+        raise InputError("movement", "it is empty.", "Name what was done.")
+    SetRecord(
+        "", amount.amount, made.effort, unit=unit, about=amount.about
+    )  # the domain's own limits
+    return made
+
+
+def _unit(movement: str, words: str) -> Unit:
+    units: dict[str, Unit] = {"reps": "reps", "s": "s", "cm": "cm", "seconds": "s"}
+    if words:
+        if words not in units:
+            raise InputError("unit", f"“{words[:20]}” is none.", "Use reps, s or cm.")
+        return units[words]
+    found = find_movement(movement)
+    return catalogue().find_movement(found).unit if found else "reps"
+
+
+def find_movement(words: str) -> str:
+    """The id of the movement that someone means by its name, another term or its id; '' where none
+    or several bear it."""
+    said = words.strip().casefold()
+    found = [
+        one.id
+        for one in catalogue().movement
+        if said in (one.id, one.name.casefold(), *(also.casefold() for also in one.also))
+    ]
+    exact = [one for one in found if one == said]
+    return (exact or found)[0] if exact or len(found) == 1 else ""
+
+
+def _list(cells: Cells, name: str) -> tuple[str, ...]:
+    return tuple(one.strip() for one in cells.get(name, "").split(";") if one.strip())[:6]
+
+
+def after(moment: datetime, number: int) -> datetime:
+    """When the n-th set of a session is taken to have been done where only its day is told."""
+    return moment + timedelta(minutes=2 * number)

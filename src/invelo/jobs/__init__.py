@@ -1,0 +1,1 @@
+"""Long work beside the requests: solving a week, comparing plans."""

@@ -1,0 +1,1 @@
+"""Running it: the command line, settings, the server, and a PostgreSQL of its own."""

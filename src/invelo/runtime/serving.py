@@ -1,0 +1,119 @@
+"""Running the service: a port, a database, an orderly end."""
+
+import gc
+import signal
+import socket
+import sys
+from collections.abc import Iterator
+from contextlib import contextmanager
+from pathlib import Path
+from types import FrameType
+
+import uvicorn
+from fastapi import FastAPI
+
+from invelo.runtime import postgres
+from invelo.runtime.settings import Settings
+
+PORTS_TRIED = 100
+
+
+def say(text: str) -> None:
+    """Tell whoever sits at the terminal."""
+    print(f"invelo: {text}", file=sys.stderr, flush=True)
+
+
+def listen(host: str, port: int, asked: bool) -> socket.socket:
+    """A listening socket on `port`, or on the next free one unless that very port was asked for.
+
+    Raises:
+        SystemExit: if there is none.
+    """
+    for candidate in range(port, port + 1 if asked else port + PORTS_TRIED):
+        family = socket.AF_INET6 if ":" in host else socket.AF_INET
+        # asyncio sends small answers at once (TCP_NODELAY) only where the protocol is named
+        listener = socket.socket(family, socket.SOCK_STREAM, socket.IPPROTO_TCP)
+        listener.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+        try:
+            listener.bind((host, candidate))
+            listener.listen()
+        except OSError:
+            listener.close()
+            continue
+        return listener
+    say(f"port {port} is taken.")
+    say("what to do: name another with --port, or end what listens there.")
+    raise SystemExit(1)
+
+
+GRACE = 2
+"""Seconds that open answers have to end once we are told to stop; a live view never would."""
+
+
+class _Announcing(uvicorn.Server):
+    """A server that says when it can be reached."""
+
+    announcement: str
+
+    async def startup(self, sockets: list[socket.socket] | None = None) -> None:
+        """Start, then say so."""
+        await super().startup(sockets)
+        say(self.announcement)
+
+
+SELDOM = (50_000, 20, 100)
+"""Objects made, and younger rounds, between two rounds of Python's garbage collector: an answer
+makes tens of thousands, of which few go in a ring (ours: the bench of scale took 5 % less)."""
+
+
+def collect_seldom() -> None:
+    """Let the garbage collector pass over what lives as long as the service."""
+    gc.collect()
+    gc.freeze()
+    gc.set_threshold(*SELDOM)
+
+
+def run(app: FastAPI, listener: socket.socket, announcement: str) -> None:
+    """Serve until told to stop."""
+    config = uvicorn.Config(
+        app, log_level="warning", access_log=False, timeout_graceful_shutdown=GRACE
+    )
+    server = _Announcing(config)
+    server.announcement = announcement
+    collect_seldom()
+    server.run(sockets=[listener])
+
+
+@contextmanager
+def database(settings: Settings, name: str) -> Iterator[str]:
+    """The address of a database: the one set, or one on this checkout's own server."""
+    if settings.database_url:
+        yield settings.database_url
+        return
+    with own_server(name, settings.data_dir) as server:
+        yield server.url("invelo")
+
+
+@contextmanager
+def own_server(name: str, folder: Path | None = None) -> Iterator[postgres.Server]:
+    """This checkout's own PostgreSQL server, stopped in order however we are told to end.
+
+    Raises:
+        SystemExit: if it cannot be had, after saying why.
+    """
+
+    def end(_: int, __: FrameType | None) -> None:
+        raise KeyboardInterrupt
+
+    for told in (signal.SIGTERM, signal.SIGHUP):
+        signal.signal(told, end)
+    try:
+        home = postgres.data_home(name, folder)
+        say(f"starting PostgreSQL (data in {home})")
+        with postgres.running(home) as server:
+            yield server
+    except postgres.PostgresError as error:
+        say(str(error))
+        raise SystemExit(1) from error
+    finally:
+        say("stopped")

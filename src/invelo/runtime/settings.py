@@ -1,0 +1,41 @@
+"""Settings, read from the environment (`INVELO_…`)."""
+
+from pathlib import Path
+
+from pydantic import Field
+from pydantic_settings import BaseSettings, SettingsConfigDict
+
+ROOT = Path(__file__).resolve().parents[3]
+"""The checkout."""
+
+
+class Settings(BaseSettings):
+    """What differs from one installation to the next."""
+
+    model_config = SettingsConfigDict(env_prefix="INVELO_")
+
+    database_url: str = Field(
+        "", description="PostgreSQL address. Empty: a server of this checkout's own is started."
+    )
+    data_dir: Path | None = Field(
+        None, description="Where the data of servers of this checkout's own lie. Empty: in it."
+    )
+    host: str = Field("127.0.0.1", description="Address to listen on.")
+    port: int = Field(8400, ge=1, le=65535, description="Port to listen on.")
+    allowed_hosts: list[str] = Field(
+        ["127.0.0.1", "localhost", "[::1]"],
+        description='Host names the service answers to, as JSON: ["coach.example"].',
+    )
+    secure_cookies: bool = Field(
+        False, description="Send the session cookie over HTTPS only. Set it wherever HTTPS is."
+    )
+    session_hours: int = Field(24 * 14, ge=1, description="Hours until a coach signs in again.")
+    scale_url: str = Field(
+        "",
+        description="WebSocket address of a hanging scale. Empty: the simulated one ships here.",
+    )
+    motion_url: str = Field(
+        "",
+        description="WebSocket address of a motion sensor. Empty: the simulated one ships here.",
+    )
+    web_dist: Path = Field(ROOT / "web" / "dist", description="The built front end.")

@@ -1,0 +1,1 @@
+"""Use cases: what one request or command does, in one transaction."""

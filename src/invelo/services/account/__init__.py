@@ -1,0 +1,1 @@
+"""Coaches: accounts, sign-in and its brake."""

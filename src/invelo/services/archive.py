@@ -1,0 +1,186 @@
+"""One archive of everything: a ZIP of JSON Lines, a file a table, with a manifest that proves it.
+
+Format `invelo-archive-1`: `manifest.json` says the version, when it was made, at which migration,
+and of each table how many rows and the SHA-256 of its file; `tables/<name>.jsonl` holds the rows.
+Restoring checks the whole manifest first, and writes in one transaction: all of it, or nothing.
+"""
+
+import hashlib
+import zipfile
+from collections.abc import Iterator
+from datetime import datetime
+from pathlib import Path
+from typing import IO
+
+from pydantic import BaseModel, ConfigDict, ValidationError
+from sqlalchemy import Engine
+
+from invelo.db import archive
+from invelo.domain import MODEL_VERSION
+from invelo.domain.errors import InputError
+
+FORMAT = "invelo-archive-1"
+MANIFEST = "manifest.json"
+MOST_MANIFEST = 1024 * 1024
+MOST_LINE = 64 * 1024 * 1024
+"""Bytes of a row: a clip of 8 MiB is 16 MiB as hexadecimal digits."""
+
+
+class TableFile(BaseModel):
+    """A table's file: rows and checksum."""
+
+    model_config = ConfigDict(extra="forbid")
+
+    rows: int
+    sha256: str
+
+
+class Manifest(BaseModel):
+    """What an archive holds."""
+
+    model_config = ConfigDict(extra="forbid")
+
+    format: str = FORMAT
+    model_version: str = MODEL_VERSION
+    made_at: datetime
+    revision: str
+    tables: dict[str, TableFile]
+
+    @property
+    def rows(self) -> int:
+        """In all."""
+        return sum(one.rows for one in self.tables.values())
+
+
+def file_of(table: str) -> str:
+    """Name of a table's file."""
+    return f"tables/{table}.jsonl"
+
+
+def write(engine: Engine, path: Path, now: datetime) -> Manifest:
+    """Write everything kept to a file, as it stands at one instant.
+
+    The file appears under its name only when it is whole.
+    """
+    part = path.with_name(path.name + ".part")
+    kept: dict[str, TableFile] = {}
+    try:
+        with (
+            engine.connect().execution_options(isolation_level="REPEATABLE READ") as db,
+            zipfile.ZipFile(part, "w", zipfile.ZIP_DEFLATED, compresslevel=3) as whole,
+        ):
+            for table in archive.tables():
+                digest, count = hashlib.sha256(), 0
+                with whole.open(file_of(table.name), "w", force_zip64=True) as file:
+                    for line in archive.rows(db, table):
+                        file.write(line)
+                        digest.update(line)
+                        count += 1
+                kept[table.name] = TableFile(rows=count, sha256=digest.hexdigest())
+            told = Manifest(made_at=now, revision=archive.revision(db), tables=kept)
+            whole.writestr(MANIFEST, told.model_dump_json(indent=2))
+        part.replace(path)
+    finally:
+        part.unlink(missing_ok=True)
+    return told
+
+
+def read(path: Path) -> Manifest:
+    """What an archive says it holds, checked against every byte of it.
+
+    Raises:
+        InputError: for what is no archive, one cut short or changed, or of another version.
+    """
+    with _opened(path) as whole:
+        told = _manifest(whole)
+        known = {table.name for table in archive.tables()}
+        for name, file in told.tables.items():
+            if name not in known:
+                raise InputError("archive", f"it has a table “{name}”.", _LATER)
+            digest, count = hashlib.sha256(), 0
+            for line in _lines(whole, name):
+                digest.update(line)
+                count += 1
+            if (count, digest.hexdigest()) != (file.rows, file.sha256):
+                raise InputError(
+                    "archive",
+                    f"the rows of “{name}” are not what the manifest says: {count} of "
+                    f"{file.rows} rows, or other bytes.",
+                    "Take another copy of it.",
+                )
+    return told
+
+
+def restore(engine: Engine, path: Path) -> Manifest:
+    """Write an archive into an empty database: all of it, or nothing.
+
+    Raises:
+        InputError: for what `read` refuses, an archive of another migration, or a database that
+            holds something.
+    """
+    told = read(path)
+    with engine.begin() as db, _opened(path) as whole:
+        stands = archive.revision(db)
+        if told.revision != stands:
+            raise InputError(
+                "archive",
+                f"it was made at migration {told.revision}, this Invelo is at {stands}.",
+                _LATER
+                if told.revision > stands
+                else "Restore it with the Invelo it was made by, "
+                "bring that up to date, and back it up again.",
+            )
+        if not archive.is_empty(db):
+            raise InputError(
+                "database",
+                "it holds something already.",
+                "Restore into an empty one; nothing is overwritten.",
+            )
+        archive.defer(db)
+        for table in archive.tables():
+            if table.name in told.tables:
+                archive.fill(db, table, _lines(whole, table.name))
+        archive.count_up(db)
+    return told
+
+
+_LATER = "Restore it with a later Invelo: this one does not know all of it."
+
+
+def _opened(path: Path) -> zipfile.ZipFile:
+    try:
+        return zipfile.ZipFile(path)
+    except FileNotFoundError as error:
+        raise InputError("archive", f"there is no file {path}.", "Name one.") from error
+    except (zipfile.BadZipFile, OSError) as error:
+        raise InputError(
+            "archive", "it is no archive, or was cut short.", "Take another copy of it."
+        ) from error
+
+
+def _manifest(whole: zipfile.ZipFile) -> Manifest:
+    try:
+        info = whole.getinfo(MANIFEST)
+        if info.file_size > MOST_MANIFEST:
+            raise KeyError(MANIFEST)
+        told = Manifest.model_validate_json(whole.read(MANIFEST))
+    except (KeyError, ValidationError, zipfile.BadZipFile) as error:
+        raise InputError("archive", "it has no manifest.", "Take another copy of it.") from error
+    if told.format != FORMAT:
+        raise InputError("archive", f"its format is “{told.format}”, not “{FORMAT}”.", _LATER)
+    return told
+
+
+def _lines(whole: zipfile.ZipFile, table: str) -> Iterator[bytes]:
+    try:
+        with whole.open(file_of(table)) as file:
+            yield from _each(file)
+    except (KeyError, zipfile.BadZipFile, EOFError) as error:
+        raise InputError(
+            "archive", f"the rows of “{table}” are missing or broken.", "Take another copy of it."
+        ) from error
+
+
+def _each(file: IO[bytes]) -> Iterator[bytes]:
+    while line := file.readline(MOST_LINE):
+        yield line

@@ -1,0 +1,1 @@
+"""The athlete as kept: person, screen, readiness, tests, capacity, placements."""

@@ -1,0 +1,193 @@
+"""Tests kept, and the tests proposed next."""
+
+from dataclasses import dataclass
+from datetime import date
+from uuid import UUID
+
+from sqlmodel import Session
+
+from invelo.db import ladder_graph
+from invelo.db.codec import body_of, body_on, set_up_columns, stored
+from invelo.db.columns import dated
+from invelo.db.errors import ConflictError
+from invelo.db.moment import Moment
+from invelo.db.tables.athlete import AthleteRow, TestRow
+from invelo.domain.athlete import battery
+from invelo.domain.athlete.battery import Battery, BatterySituation
+from invelo.domain.biomechanics.posture.form import Lane
+from invelo.domain.catalogue.catalogue import ReadyLadder, catalogue
+from invelo.domain.catalogue.movement import Modifiers, Movement
+from invelo.domain.errors import InputError
+from invelo.domain.strength.capacity import Evidence, Pool, evidence, groups_of, pool
+from invelo.domain.strength.predict import Done
+from invelo.domain.training.log import OneSide
+from invelo.services.athlete import capacity, guard, person, screen
+from invelo.services.ladder import ladder
+from invelo.services.ladder.ladder import LadderView
+
+
+@dataclass(frozen=True)
+class NewTest:
+    """A test as it was done: strict reps, or seconds of a hold, to the end unless `effort` < 10."""
+
+    id: UUID
+    movement: Movement
+    modifiers: Modifiers
+    reps: float | None = None
+    seconds: float | None = None
+    effort: float = 10.0
+    side: OneSide = ""
+
+    def __post_init__(self) -> None:
+        """Refuse a side where there is none."""
+        if self.side and self.movement.counted != "per side":
+            raise InputError(
+                "side", f"the {self.movement.name.lower()} has none.", "Leave the side out."
+            )
+
+    @property
+    def amount(self) -> float:
+        """Reps or seconds, in whatever the movement is counted in.
+
+        Raises:
+            InputError: for reps on a hold, seconds on reps, or neither.
+        """
+        setup, tempo = self.modifiers.setup(self.movement), self.modifiers.tempo
+        return Done(setup, self.reps, self.seconds, tempo, self.effort).amount
+
+
+def keep_test(db: Session, athlete: AthleteRow, test: NewTest, moment: Moment) -> TestRow:
+    """Keep a test with the capacity it was read as, and place the athlete anew on every ladder it
+    says something of.
+
+    The coach moves an athlete who stands on a ladder already. A replay changes nothing.
+
+    Raises:
+        InputError: for an amount, effort, side or set-up out of range.
+        ConflictError: if the id names another test, or something closes the movement.
+    """
+    amount = test.amount
+    kept = db.get(TestRow, test.id)
+    if kept is not None:
+        same = (kept.athlete_id, kept.amount, kept.movement) == (
+            athlete.id,
+            amount,
+            test.movement.id,
+        )
+        if same:
+            return kept
+        raise ConflictError("test id", "it names another test.", "Make a new id for each test.")
+    guard.allow(db, athlete.id, [test.movement.id], moment.local_date)
+    body = body_on(capacity.measures(db, athlete.id), moment.local_date)
+    read = evidence(
+        moment.local_date, "test", body, test.movement, test.modifiers, amount, test.effort
+    )
+    row = TestRow(
+        id=test.id,
+        athlete_id=athlete.id,
+        **dated(moment),
+        **set_up_columns(test.movement.id, test.modifiers),
+        amount=amount,
+        effort=test.effort,
+        side=test.side,
+        inputs={
+            "mass_kg": body.mass,
+            "stature_m": body.stature,
+            "segments": body.table.name,
+            "lengths": dict(body.lengths),
+        },
+        result={"capacity": stored(read.greatest), "load": stored(read.load.demand)},
+    )
+    db.add(row)
+    db.flush()
+    for one in ladder.of_athlete(db, athlete.id):
+        rungs = ladder_graph.rungs_of(db, one.id)
+        lanes = {catalogue().find_movement(rung.movement).posture.lane for rung in rungs}
+        if test.movement.posture.lane in lanes:
+            ladder.record_placement(db, one, athlete, moment, {"test": str(test.id)})
+    return row
+
+
+def capacities(db: Session, athlete_id: UUID) -> dict[Lane, Pool]:
+    """Capacity by group of like tests."""
+    known = capacity.newest(db, athlete_id, capacity.measures(db, athlete_id))
+    return {key: pool(those) for key, those in groups_of(known).items()}
+
+
+@dataclass(frozen=True)
+class GroupStatus:
+    """Where an athlete stands in one group of like tests.
+
+    Attributes:
+        pool: the evidence that speaks.
+        ladder: the oldest ladder it places them on, None while there is none.
+        moved_why: the coach's word, where they put the athlete on another rung.
+        ready: ready ladders that could be given, none where one stands.
+        sides: the newest test of the left and of the right, where both were tested.
+    """
+
+    pool: Pool
+    ladder: LadderView | None
+    moved_why: str
+    ready: tuple[ReadyLadder, ...]
+    sides: tuple[Evidence, Evidence] | None
+
+    @property
+    def half_width(self) -> float:
+        """Half of the 80 % interval, % of the capacity."""
+        return battery.half_width(self.pool.greatest)
+
+
+def group_statuses(db: Session, athlete: AthleteRow, today: date) -> tuple[GroupStatus, ...]:
+    """Where an athlete stands in every group that was tested, by family."""
+    groups = groups_of(capacity.newest(db, athlete.id, capacity.measures(db, athlete.id)))
+    views = [ladder.view(db, row, athlete, today) for row in ladder.of_athlete(db, athlete.id)]
+    found = []
+    for known in groups.values():
+        form = known[0].load.setup.form
+        on = [view for view in views if form.lane in view.measured.lanes]
+        ready = tuple(
+            one
+            for one in catalogue().ladder
+            if any(rung.of.posture.lane == form.lane for rung in one.rungs)
+        )
+        found.append(
+            GroupStatus(
+                pool(known),
+                on[0] if on else None,
+                ladder.moved_why(db, on[0].row) if on else "",
+                () if on else ready,
+                _sides(known),
+            )
+        )
+    return tuple(sorted(found, key=lambda one: one.pool.nearest.load.setup.form.family))
+
+
+def _sides(known: tuple[Evidence, ...]) -> tuple[Evidence, Evidence] | None:
+    newest = {one.side: one for one in sorted(known, key=lambda one: one.day)}
+    if "left" in newest and "right" in newest:
+        return newest["left"], newest["right"]
+    return None
+
+
+def propose(db: Session, athlete: AthleteRow, today: date) -> Battery:
+    """The tests to do now; none before a doctor has spoken, where one is to be seen first."""
+    now = screen.standing(db, athlete.id).now
+    if now.outcome == "doctor":
+        return Battery((), ())
+    return battery.battery(situation_of(db, athlete, today))
+
+
+def situation_of(db: Session, athlete: AthleteRow, today: date) -> BatterySituation:
+    """What tests are proposed from."""
+    told = person.of_athlete(db, athlete.id)
+    guarded = guard.of_athlete(db, athlete.id, today)
+    return BatterySituation(
+        body=body_of(capacity.measures(db, athlete.id)[-1]),
+        person=told,
+        limits=guarded.limits,
+        passed=guarded.passed,
+        rooms=guarded.rooms,
+        known=capacities(db, athlete.id),
+        today=today,
+    )

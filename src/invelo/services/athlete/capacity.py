@@ -1,0 +1,119 @@
+"""What is kept of an athlete's tests and sets, as evidence of capacity."""
+
+from datetime import date
+from functools import lru_cache
+from uuid import UUID
+
+from sqlmodel import Session, col, select
+
+from invelo.db import logs
+from invelo.db.codec import ONE_SIDE, about_of, body_on, modifiers_of, set_of
+from invelo.db.tables.athlete import BodyMeasurementRow, TestRow
+from invelo.db.tables.ladder import RungRow
+from invelo.db.tables.training import LoggedSetRow
+from invelo.domain.biomechanics.posture.form import Lane
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.strength.capacity import EVIDENCE_SESSIONS, Evidence, evidence, tells
+
+
+def measures(db: Session, athlete_id: UUID) -> list[BodyMeasurementRow]:
+    """An athlete's measures, oldest first."""
+    statement = select(BodyMeasurementRow).where(BodyMeasurementRow.athlete_id == athlete_id)
+    return list(db.exec(statement.order_by(col(BodyMeasurementRow.at), col(BodyMeasurementRow.id))))
+
+
+def tests_of(db: Session, athlete_id: UUID) -> list[TestRow]:
+    """An athlete's newest tests, newest first."""
+    statement = select(TestRow).where(TestRow.athlete_id == athlete_id)
+    newest = statement.order_by(col(TestRow.at).desc(), col(TestRow.id)).limit(logs.LOOK_BACK)
+    return list(db.exec(newest))
+
+
+def test_evidence(test: TestRow, bodies: list[BodyMeasurementRow]) -> Evidence:
+    """What a kept test says."""
+    return evidence(
+        test.local_date,
+        "test",
+        body_on(bodies, test.local_date),
+        catalogue().find_movement(test.movement),
+        modifiers_of(test),
+        test.amount,
+        test.effort,
+        ONE_SIDE.validate_python(test.side),
+    )
+
+
+def of_rungs(db: Session, athlete_id: UUID, rungs: list[RungRow]) -> tuple[Evidence, ...]:
+    """Everything kept that says something of the capacity that rungs ask for, oldest first: for a
+    record, or to fit figures of their own. What speaks now is `newest`."""
+    bodies = measures(db, athlete_id)
+    lanes = _lanes(rungs)
+    found = (
+        *_tests(db, athlete_id, bodies),
+        *(
+            _set_evidence(session.row.local_date, done, bodies)
+            for session in logs.of_athlete(db, athlete_id)
+            for done in session.sets
+            if catalogue().find_movement(done.movement).posture.lane in lanes
+            and not catalogue().find_movement(done.movement).effort_only
+            and tells(set_of(done))
+        ),
+    )
+    return tuple(one for one in found if one.load.setup.form.lane in lanes)
+
+
+def newest(
+    db: Session,
+    athlete_id: UUID,
+    bodies: list[BodyMeasurementRow],
+    rungs: list[RungRow] | None = None,
+) -> tuple[Evidence, ...]:
+    """The evidence that can speak for an athlete now: their tests, and of each movement and side
+    the telling sets of as many days as a pool takes.
+
+    Args:
+        db: one transaction.
+        athlete_id: whose.
+        bodies: their measures, oldest first.
+        rungs: in whose lanes; every lane if left out.
+    """
+    lanes = None if rungs is None else _lanes(rungs)
+    movements = _movements(None if lanes is None else frozenset(lanes))
+    rows = logs.newest_telling(db, athlete_id, movements, EVIDENCE_SESSIONS)
+    found = (
+        *_tests(db, athlete_id, bodies),
+        *(_set_evidence(day, done, bodies) for day, done in rows if tells(set_of(done))),
+    )
+    return tuple(one for one in found if lanes is None or one.load.setup.form.lane in lanes)
+
+
+@lru_cache(maxsize=256)
+def _movements(lanes: frozenset[Lane] | None) -> tuple[str, ...]:
+    """Movements of the catalogue whose sets tell capacity in some lanes, or in any."""
+    return tuple(
+        one.id
+        for one in catalogue().movement
+        if not one.effort_only and (lanes is None or one.posture.lane in lanes)
+    )
+
+
+def _lanes(rungs: list[RungRow]) -> set[Lane]:
+    return {catalogue().find_movement(rung.movement).posture.lane for rung in rungs}
+
+
+def _tests(db: Session, athlete_id: UUID, bodies: list[BodyMeasurementRow]) -> tuple[Evidence, ...]:
+    return tuple(test_evidence(test, bodies) for test in tests_of(db, athlete_id))
+
+
+def _set_evidence(day: date, done: LoggedSetRow, bodies: list[BodyMeasurementRow]) -> Evidence:
+    return evidence(
+        day,
+        "set",
+        body_on(bodies, day),
+        catalogue().find_movement(done.movement),
+        modifiers_of(done),
+        done.amount,
+        done.effort,
+        ONE_SIDE.validate_python(done.side),
+        about_of(done),
+    )

@@ -1,0 +1,55 @@
+"""Readiness checks as they were shown; the newest of each speaks."""
+
+from uuid import UUID
+
+from pydantic import TypeAdapter
+from sqlmodel import Session, col, select
+
+from invelo.db.columns import dated
+from invelo.db.errors import ConflictError
+from invelo.db.moment import Moment
+from invelo.db.tables.athlete import AthleteRow, ReadinessRow
+from invelo.domain.athlete.readiness import CheckId, CheckResult
+
+CHECK: TypeAdapter[CheckId] = TypeAdapter(CheckId)
+
+
+def newest(db: Session, athlete_id: UUID) -> dict[CheckId, CheckResult]:
+    """What each check showed last."""
+    statement = select(ReadinessRow).where(ReadinessRow.athlete_id == athlete_id)
+    found: dict[CheckId, CheckResult] = {}
+    for row in db.exec(statement.order_by(col(ReadinessRow.at), col(ReadinessRow.id))):
+        check = CHECK.validate_python(row.check)
+        found[check] = CheckResult(check, row.passed, row.local_date, row.word)
+    return found
+
+
+def passed(db: Session, athlete_id: UUID) -> frozenset[CheckId]:
+    """The checks that are open."""
+    return frozenset(one.check for one in newest(db, athlete_id).values() if one.passed)
+
+
+def record(
+    db: Session, athlete: AthleteRow, shown_id: UUID, shown: CheckResult, moment: Moment
+) -> ReadinessRow:
+    """Keep what a check showed. A replay changes nothing.
+
+    Raises:
+        ConflictError: if the id is in use.
+    """
+    kept = db.get(ReadinessRow, shown_id)
+    if kept is not None:
+        if (kept.athlete_id, kept.check) == (athlete.id, shown.check):
+            return kept
+        raise ConflictError("id", "it is in use.", "Make a new id for each check.")
+    row = ReadinessRow(
+        id=shown_id,
+        athlete_id=athlete.id,
+        check=shown.check,
+        passed=shown.passed,
+        word=shown.word,
+        **dated(moment),
+    )
+    db.add(row)
+    db.flush()
+    return row

@@ -1,0 +1,141 @@
+"""Screens kept, and clearances beside them."""
+
+from dataclasses import dataclass
+from datetime import date
+from uuid import UUID
+
+from pydantic import TypeAdapter
+from sqlmodel import Session, col, select
+
+from invelo.db.columns import dated
+from invelo.db.errors import ConflictError
+from invelo.db.moment import Moment
+from invelo.db.tables.account import AccountRow
+from invelo.db.tables.athlete import AthleteRow, ClearanceRow, ScreeningRow
+from invelo.domain.athlete.screen import Answers, Cleared, Finding, Screened, screen
+
+ANSWERS = TypeAdapter(Answers)
+FINDINGS = TypeAdapter(tuple[Finding, ...])
+
+
+@dataclass(frozen=True)
+class ScreenStatus:
+    """Where an athlete stands with their screen.
+
+    Attributes:
+        screening: the newest; None while there is none.
+        clearances: recorded for it, oldest first.
+        now: what the two leave open.
+    """
+
+    screening: ScreeningRow | None
+    clearances: tuple[ClearanceRow, ...]
+    now: Cleared
+
+
+def standing(db: Session, athlete_id: UUID) -> ScreenStatus:
+    """Where an athlete stands with their screen."""
+    newest = db.exec(
+        select(ScreeningRow)
+        .where(ScreeningRow.athlete_id == athlete_id)
+        .order_by(col(ScreeningRow.at).desc(), col(ScreeningRow.id))
+        .limit(1)
+    ).first()
+    if newest is None:
+        return ScreenStatus(None, (), Cleared(Screened(())))
+    said = db.exec(
+        select(ClearanceRow)
+        .where(ClearanceRow.screening_id == newest.id)
+        .order_by(col(ClearanceRow.at))
+    ).all()
+    found = Screened(FINDINGS.validate_python(newest.findings))
+    lifted = frozenset(lift for one in said for lift in one.lifts)
+    return ScreenStatus(newest, tuple(said), Cleared(found, lifted))
+
+
+def age_of(db: Session, athlete_id: UUID, today: date) -> int | None:
+    """Whole years; None while the date of birth is not told."""
+    newest = standing(db, athlete_id).screening
+    return ANSWERS.validate_python(newest.inputs).age(today) if newest else None
+
+
+def record(
+    db: Session, athlete: AthleteRow, screening_id: UUID, answers: Answers, moment: Moment
+) -> ScreeningRow:
+    """Keep a screen; from now on it is the one that speaks. A replay changes nothing.
+
+    Raises:
+        InputError: for a birth in the future, or an age no athlete has.
+        ConflictError: if the id is in use.
+    """
+    kept = db.get(ScreeningRow, screening_id)
+    if kept is not None:
+        if kept.athlete_id == athlete.id:
+            return kept
+        raise ConflictError("id", "it is in use.", "Make a new id for each screen.")
+    found = screen(answers, moment.local_date)
+    row = ScreeningRow(
+        id=screening_id,
+        athlete_id=athlete.id,
+        outcome=found.outcome,
+        findings=FINDINGS.dump_python(found.findings, mode="json"),
+        inputs=ANSWERS.dump_python(answers, mode="json"),
+        **dated(moment),
+    )
+    db.add(row)
+    db.flush()
+    return row
+
+
+@dataclass(frozen=True)
+class Word:
+    """A clinician's word as the coach records it.
+
+    Attributes:
+        said_by: who said it.
+        word: what they said.
+        lifts: limits it lifts, and "doctor" where training may begin.
+    """
+
+    id: UUID
+    said_by: str
+    word: str
+    lifts: tuple[str, ...]
+
+
+def clear(
+    db: Session, athlete: AthleteRow, coach: AccountRow, word: Word, moment: Moment
+) -> ClearanceRow:
+    """Record a clearance of the newest screen. A replay changes nothing.
+
+    Raises:
+        ConflictError: if there is no screen, the id is in use, or it lifts what was never closed.
+    """
+    kept = db.get(ClearanceRow, word.id)
+    standing_now = standing(db, athlete.id)
+    if standing_now.screening is None:
+        raise ConflictError("screen", "there is none yet.", "Ask the questions first.")
+    if kept is not None:
+        if kept.screening_id == standing_now.screening.id:
+            return kept
+        raise ConflictError("id", "it is in use.", "Make a new id for each clearance.")
+    closed = standing_now.now.closed
+    strange = [lift for lift in word.lifts if lift not in closed]
+    if strange or not word.lifts:
+        raise ConflictError(
+            "lifts",
+            f"“{strange[0]}” is not closed." if strange else "it lifts nothing.",
+            f"Choose of: {', '.join(closed) or 'nothing is closed'}.",
+        )
+    row = ClearanceRow(
+        id=word.id,
+        screening_id=standing_now.screening.id,
+        author_id=coach.id,
+        said_by=word.said_by,
+        word=word.word,
+        lifts=list(word.lifts),
+        **dated(moment),
+    )
+    db.add(row)
+    db.flush()
+    return row

@@ -1,0 +1,1 @@
+"""A coach's places, kit and bands."""

@@ -1,0 +1,1 @@
+"""Ladders made, measured, edited and prescribed on."""

@@ -1,0 +1,346 @@
+"""The ladder: made from a ready one or from nothing, measured for its athlete, moved along."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from datetime import date
+from typing import Any
+from uuid import UUID, uuid4
+
+from sqlalchemy import func
+from sqlmodel import Session, col, select
+
+from invelo.db.codec import LEVEL, METHOD, PURPOSE, body_of, step_policy_of, stored
+from invelo.db.columns import dated
+from invelo.db.errors import ConflictError, MissingError
+from invelo.db.ladder_graph import graph_of, rungs_of, write
+from invelo.db.moment import Moment
+from invelo.db.tables.athlete import AthleteRow, BodyMeasurementRow
+from invelo.db.tables.ladder import LadderRow, PlacementRow, RungRow
+from invelo.db.tables.training import LoggedSetRow
+from invelo.domain.catalogue.catalogue import ReadyLadder
+from invelo.domain.ladder import ladder
+from invelo.domain.ladder.placement import Placement, place
+from invelo.domain.ladder.rung import Rung as CoreRung
+from invelo.domain.ladder.workshop import LadderGraph, Node
+from invelo.domain.plan.methods import criterion_for, prescription_for
+from invelo.domain.plan.prescription import Level, Method, Purpose
+from invelo.domain.strength.capacity import Evidence
+from invelo.services.athlete import capacity, guard, person
+
+
+@dataclass(frozen=True)
+class LadderView:
+    """A ladder with everything the model says of it for an athlete, as measured last.
+
+    Attributes:
+        row, athlete, measure, rungs: as stored.
+        drawing: how the rungs are tied.
+        measured: demands and steps.
+        guarded: what may close a rung to the athlete today.
+        closed: why each rung is closed, '' where it is open.
+        placement: None while nothing tells what the athlete can do.
+    """
+
+    row: LadderRow
+    athlete: AthleteRow
+    measure: BodyMeasurementRow
+    rungs: list[RungRow]
+    drawing: LadderGraph
+    measured: ladder.MeasuredLadder
+    guarded: guard.Guard
+    closed: tuple[str, ...]
+    placement: Placement | None
+
+    @property
+    def standing(self) -> int:
+        """Index of the rung the athlete stands on."""
+        return next(i for i, r in enumerate(self.rungs) if r.id == self.row.standing_id)
+
+    @property
+    def shut(self) -> frozenset[int]:
+        """Positions of closed rungs."""
+        return frozenset(i for i, why in enumerate(self.closed) if why)
+
+
+def of_athlete(db: Session, athlete_id: UUID) -> list[LadderRow]:
+    """An athlete's ladders, oldest first."""
+    statement = select(LadderRow).where(LadderRow.athlete_id == athlete_id)
+    return list(db.exec(statement.order_by(col(LadderRow.created_at), col(LadderRow.id))))
+
+
+def of_one(db: Session, athlete_id: UUID, ladder_id: UUID) -> LadderRow:
+    """A ladder of an athlete who is let in already.
+
+    Raises:
+        MissingError: if it is not theirs.
+    """
+    found = db.get(LadderRow, ladder_id)
+    if found is None or found.athlete_id != athlete_id:
+        raise MissingError("ladder")
+    return found
+
+
+def rung_on(db: Session, ladder_id: UUID, rung_id: UUID) -> RungRow:
+    """A rung of this ladder.
+
+    Raises:
+        MissingError: if it is no rung of it.
+    """
+    found = db.get(RungRow, rung_id)
+    if found is None or found.ladder_id != ladder_id:
+        raise MissingError("rung")
+    return found
+
+
+def drawn(
+    ready: ReadyLadder, purpose: Purpose, level: Level, school: Method = "range"
+) -> LadderGraph:
+    """A ready ladder as it is drawn for a school and purpose: each rung with that dose and gate."""
+    rungs = []
+    for one in ready.rungs:
+        modifiers = one.modifiers()
+        rep_time = modifiers.tempo.rep_time
+        dose = prescription_for(school, purpose, level, one.of.unit, rep_time=rep_time)
+        rung = CoreRung(one.name, one.of, modifiers, dose, criterion_for(school, dose))
+        rungs.append(Node(uuid4(), rung, one.why))
+    ties = [(rungs[low].id, one.id) for i, one in enumerate(rungs) for low in ready.lower(i)]
+    return LadderGraph(tuple(rungs), tuple(sorted(ties)))
+
+
+def create(
+    db: Session,
+    athlete: AthleteRow,
+    ready: ReadyLadder,
+    purpose: Purpose,
+    level: Level,
+    moment: Moment,
+) -> LadderRow:
+    """Give an athlete a ready ladder by the school they prefer, and stand them on the rung that
+    their tests say.
+
+    Raises:
+        InputError: for a rung out of range for this body.
+        ConflictError: if the athlete has such a ladder, or something closes all of it.
+    """
+    school: Method = next(iter(person.of_athlete(db, athlete.id).schools), "range")
+    drawing = drawn(ready, purpose, level, school)
+    because = {"ladder given": ready.id}
+    return begin(db, athlete, ready.goal, drawing, purpose, level, moment, because, school)
+
+
+def begin(
+    db: Session,
+    athlete: AthleteRow,
+    goal: str,
+    drawing: LadderGraph,
+    purpose: Purpose,
+    level: Level,
+    moment: Moment,
+    because: Mapping[str, Any],
+    school: Method = "range",
+) -> LadderRow:
+    """Give an athlete a ladder as it is drawn; its family is its last rung's.
+
+    Raises:
+        InputError: for a rung out of range for this body.
+        ConflictError: if the athlete has such a ladder, or something closes all of it.
+    """
+    if any(one.goal == goal for one in of_athlete(db, athlete.id)):
+        raise ConflictError(
+            "goal",
+            f"{athlete.name} has a ladder “{goal}” already.",
+            "Open it, or give this one another goal.",
+        )
+    guarded = guard.of_athlete(db, athlete.id, moment.local_date)
+    refusals = [guarded.refusal(one.rung.movement) for one in drawing.rungs]
+    if all(refusals) and refusals[0] is not None:
+        raise refusals[0]
+    row = LadderRow(
+        athlete_id=athlete.id,
+        goal=goal,
+        family=drawing.rungs[-1].rung.movement.family,
+        school=school,
+        purpose=purpose,
+        level=level,
+        created_at=moment.at,
+    )
+    db.add(row)
+    db.flush()
+    write(db, row, drawing)
+    record_placement(db, row, athlete, moment, because)
+    return row
+
+
+def copy(db: Session, row: LadderRow, other: AthleteRow, moment: Moment) -> LadderRow:
+    """Give the same ladder to another athlete, with rungs of its own.
+
+    Raises:
+        InputError: for a rung out of the other body's reach.
+        ConflictError: if they have such a ladder, or something closes all of it.
+    """
+    drawing = graph_of(db, rungs_of(db, row.id)).afresh()
+    because = {"copied from": str(row.id)}
+    purpose, level = PURPOSE.validate_python(row.purpose), LEVEL.validate_python(row.level)
+    school = METHOD.validate_python(row.school)
+    made = begin(db, other, row.goal, drawing, purpose, level, moment, because, school)
+    for name in ("least_reps", "least_seconds", "step", "levers"):
+        setattr(made, name, getattr(row, name))
+    db.flush()
+    return made
+
+
+def delete(db: Session, row: LadderRow) -> None:
+    """Take a ladder away on which nothing was trained yet.
+
+    Raises:
+        ConflictError: if sessions are logged on it, which stay.
+    """
+    used = select(LoggedSetRow.id).join(RungRow).where(RungRow.ladder_id == row.id)
+    if db.exec(used.limit(1)).first() is not None:
+        raise ConflictError(
+            "ladder", "sessions are logged on it, which stay.", "Leave it, or export it first."
+        )
+    db.delete(row)
+    db.flush()
+
+
+def known(db: Session, row: LadderRow) -> tuple[Evidence, ...]:
+    """Everything kept that says something of the athlete's capacity in the ladder's lanes."""
+    return capacity.of_rungs(db, row.athlete_id, rungs_of(db, row.id))
+
+
+def view(db: Session, row: LadderRow, athlete: AthleteRow, today: date) -> LadderView:
+    """The ladder as it stands for its athlete on a day, theirs."""
+    rungs = rungs_of(db, row.id)
+    bodies = capacity.measures(db, athlete.id)
+    evidence = capacity.newest(db, athlete.id, bodies, rungs)
+    return _view(db, row, athlete, rungs, bodies[-1], evidence, today)
+
+
+def view_for(db: Session, row: LadderRow, other: AthleteRow, today: date) -> LadderView:
+    """The same ladder measured for another athlete, by their own tests and sets."""
+    rungs = rungs_of(db, row.id)
+    bodies = capacity.measures(db, other.id)
+    evidence = capacity.newest(db, other.id, bodies, rungs)
+    return _view(db, row, other, rungs, bodies[-1], evidence, today)
+
+
+def _view(
+    db: Session,
+    row: LadderRow,
+    athlete: AthleteRow,
+    rungs: list[RungRow],
+    body: BodyMeasurementRow,
+    evidence: tuple[Evidence, ...],
+    today: date,
+) -> LadderView:
+    guarded = guard.of_athlete(db, athlete.id, today)
+    drawing = graph_of(db, rungs)
+    measured = ladder.measure(
+        body_of(body),
+        tuple(one.rung for one in drawing.rungs),
+        drawing.links,
+        step_policy_of(row),
+    )
+    closed = tuple(guarded.why_not(one.rung.movement, one.rung.modifiers) for one in drawing.rungs)
+    shut = frozenset(i for i, why in enumerate(closed) if why)
+    tells = any(one.load.setup.form.lane in measured.lanes for one in evidence)
+    placement = place(measured, evidence, shut) if tells else None
+    return LadderView(row, athlete, body, rungs, drawing, measured, guarded, closed, placement)
+
+
+def record_placement(
+    db: Session, row: LadderRow, athlete: AthleteRow, moment: Moment, because: Mapping[str, Any]
+) -> LadderView:
+    """Store where the model places the athlete after new evidence, if there is any.
+
+    A ladder nobody was placed on yet is entered at the placed rung, or the lowest that is open.
+    """
+    seen = view(db, row, athlete, moment.local_date)
+    placement = seen.placement
+    foot = next((i for i, why in enumerate(seen.closed) if not why), 0)
+    placed = seen.rungs[placement.index if placement else foot]
+    if row.standing_id is None or (placement and not revision(db, row)):
+        row.standing_id = placed.id
+    db.add(row)
+    if placement is not None:
+        told = placement.capacity
+        db.add(
+            PlacementRow(
+                ladder_id=row.id,
+                rung_id=placed.id,
+                **dated(moment),
+                inputs={
+                    **because,
+                    "mass_kg": seen.measure.mass_kg,
+                    "stature_m": seen.measure.stature_m,
+                    "standing": str(row.standing_id),
+                },
+                likely=told.likely,
+                low=told.low,
+                high=told.high,
+                unit=told.unit,
+                told_on=max(one.day for one in placement.known.members),
+                result={
+                    "capacity": stored(told),
+                    "reach": stored(placement.reach),
+                    "predictions": {
+                        str(rung.id): [p.low, p.likely, p.high]
+                        for rung, p in zip(seen.rungs, placement.predictions, strict=True)
+                        if p is not None
+                    },
+                    "narrower": placement.narrower,
+                },
+            )
+        )
+    db.flush()
+    return seen
+
+
+def stand(
+    db: Session, row: LadderRow, athlete: AthleteRow, rung_id: UUID, word: str, moment: Moment
+) -> LadderRow:
+    """Put the athlete on another rung, on the coach's own word, which is kept.
+
+    Raises:
+        MissingError: if it is no rung of this ladder.
+        ConflictError: if something closes it.
+    """
+    rung = rung_on(db, row.id, rung_id)
+    guard.allow(db, athlete.id, [rung.movement], moment.local_date)
+    row.standing_id = rung.id
+    record_placement(db, row, athlete, moment, {"moved to": str(rung_id), "word": word})
+    return row
+
+
+def moved_why(db: Session, row: LadderRow) -> str:
+    """The coach's newest word on why the athlete stands where they do; '' where there is none."""
+    statement = (
+        select(PlacementRow.inputs)
+        .where(PlacementRow.ladder_id == row.id)
+        .order_by(col(PlacementRow.at).desc(), col(PlacementRow.id))
+    )
+    moves = (found for found in db.exec(statement) if "moved to" in found)
+    newest = next(moves, None)
+    if newest is None or newest["moved to"] != str(row.standing_id):
+        return ""
+    return str(newest.get("word", ""))
+
+
+def resume(db: Session, row: LadderRow) -> LadderRow:
+    """Take up a movement again that pain had stopped.
+
+    Raises:
+        ConflictError: if it is not stopped.
+    """
+    if not row.stopped:
+        raise ConflictError("ladder", "it is not stopped.", "Go on with it.")
+    row.stopped = ""
+    db.add(row)
+    return row
+
+
+def revision(db: Session, row: LadderRow) -> int:
+    """How often the sheet was drawn anew: placements kept for it."""
+    statement = select(func.count()).where(PlacementRow.ladder_id == row.id)
+    return db.exec(statement).one()

@@ -1,0 +1,89 @@
+"""Doses: the school, purpose and level of a ladder, and what its rungs' doses depart from."""
+
+from dataclasses import dataclass, replace
+
+from sqlmodel import Session
+
+from invelo.db.codec import LEVEL, METHOD, PURPOSE
+from invelo.db.moment import Moment
+from invelo.db.tables.athlete import AthleteRow
+from invelo.db.tables.ladder import LadderRow, RungRow
+from invelo.domain.ladder.rung import Rung as CoreRung
+from invelo.domain.ladder.workshop import LadderGraph
+from invelo.domain.plan.methods import Departure, criterion_for, departures, prescription_for
+from invelo.domain.plan.prescription import Level, Method, Prescription, Purpose
+from invelo.services.ladder import workshop
+from invelo.services.ladder.ladder import LadderView
+
+
+@dataclass(frozen=True)
+class RungPrescription:
+    """A rung's dose beside what school and purpose ask.
+
+    Attributes:
+        row: the rung.
+        given, asked: the dose as it stands, and as it would be by the rules.
+        departures: rules that it overrides.
+    """
+
+    row: RungRow
+    given: Prescription
+    asked: Prescription
+    departures: tuple[Departure, ...]
+
+
+def prescriptions(seen: LadderView) -> tuple[RungPrescription, ...]:
+    """Every rung's dose, from the foot up."""
+    row = seen.row
+    school, purpose = METHOD.validate_python(row.school), PURPOSE.validate_python(row.purpose)
+    level = LEVEL.validate_python(row.level)
+    predictions = seen.placement.predictions if seen.placement else (None,) * len(seen.rungs)
+    found = []
+    for stored, rung, likely in zip(seen.rungs, seen.measured.rungs, predictions, strict=True):
+        rep_time = rung.modifiers.tempo.rep_time
+        asked = prescription_for(school, purpose, level, rung.dose.unit, rep_time=rep_time)
+        best = likely.likely if likely else None
+        found.append(RungPrescription(stored, rung.dose, asked, departures(rung.dose, asked, best)))
+    return tuple(found)
+
+
+def set_method(
+    db: Session,
+    row: LadderRow,
+    athlete: AthleteRow,
+    school: Method,
+    purpose: Purpose,
+    level: Level,
+    anew: bool,
+    moment: Moment,
+) -> LadderRow:
+    """By which school a ladder progresses from now on.
+
+    Args:
+        db, row, athlete: the transaction, the ladder and whose it is.
+        school, purpose, level: from now on.
+        anew: whether every rung takes the dose and gate that these ask; undone like any edit.
+        moment: when.
+    """
+    row.school, row.purpose, row.level = school, purpose, level
+    db.add(row)
+    db.flush()
+    if anew:
+
+        def dosed(drawing: LadderGraph) -> LadderGraph:
+            return replace(
+                drawing,
+                rungs=tuple(
+                    replace(one, rung=_dosed(one.rung, school, purpose, level))
+                    for one in drawing.rungs
+                ),
+            )
+
+        workshop.edit(db, row, athlete, dosed, f"doses anew: {school}, {purpose}", moment)
+    return row
+
+
+def _dosed(rung: CoreRung, school: Method, purpose: Purpose, level: Level) -> CoreRung:
+    rep_time = rung.modifiers.tempo.rep_time
+    dose = prescription_for(school, purpose, level, rung.dose.unit, rep_time=rep_time)
+    return replace(rung, dose=dose, gate=criterion_for(school, dose))

@@ -1,0 +1,222 @@
+"""The workshop: edits of a ladder, each kept as a sketch, so that it can be undone."""
+
+from collections.abc import Callable, Iterable
+from datetime import datetime
+from uuid import UUID
+
+from sqlmodel import Session, col, delete, select
+
+from invelo.db.codec import body_of, step_policy_of
+from invelo.db.errors import ConflictError
+from invelo.db.ladder_graph import document_of, graph_of, read, rungs_of, write
+from invelo.db.moment import Moment
+from invelo.db.tables.athlete import AthleteRow
+from invelo.db.tables.ladder import LadderRevisionRow, LadderRow, RungRow
+from invelo.domain.ladder.bridge import Bridge, bridge
+from invelo.domain.ladder.ladder import belongs, measure
+from invelo.domain.ladder.rung import demand
+from invelo.domain.ladder.step_policy import StepPolicy
+from invelo.domain.ladder.workshop import LadderGraph, Node
+from invelo.services.athlete import capacity, guard
+from invelo.services.ladder import ladder
+
+MOST_SKETCHES = 100
+"""Edits of a ladder that can be undone."""
+
+Edit = Callable[[LadderGraph], LadderGraph]
+
+
+def edit(
+    db: Session,
+    row: LadderRow,
+    athlete: AthleteRow,
+    how: Edit,
+    word: str,
+    moment: Moment,
+    given: Iterable[str] = (),
+) -> LadderRow:
+    """Draw a ladder anew; placed anew, and the drawing before can be taken up again.
+
+    Args:
+        db: the transaction.
+        row: the ladder, locked.
+        athlete: whose it is.
+        how: the drawing it becomes.
+        word: what was done, for the undo.
+        moment: when.
+        given: movements that are new on it.
+
+    Raises:
+        InputError: for a drawing that does not climb, or a rung out of this body's reach.
+        ConflictError: if something closes what is given, or a rung would go that logs name.
+    """
+    before = graph_of(db, rungs_of(db, row.id))
+    after = how(before)
+    if after == before:
+        return row
+    guard.allow(db, athlete.id, given, moment.local_date)
+    body = body_of(capacity.measures(db, athlete.id)[-1])
+    measure(body, tuple(one.rung for one in after.rungs), after.links, step_policy_of(row))
+    _sketch(db, row, row.drawn, before, "as it was", moment.at)
+    later = col(LadderRevisionRow.ladder_id) == row.id, col(LadderRevisionRow.number) > row.drawn
+    db.exec(delete(LadderRevisionRow).where(*later))
+    row.drawn += 1
+    write(db, row, after)
+    _sketch(db, row, row.drawn, after, word, moment.at)
+    old = (
+        col(LadderRevisionRow.ladder_id) == row.id,
+        col(LadderRevisionRow.number) < row.drawn - MOST_SKETCHES,
+    )
+    db.exec(delete(LadderRevisionRow).where(*old))
+    ladder.record_placement(db, row, athlete, moment, {"drawn anew": word})
+    return row
+
+
+def _sketch(
+    db: Session, row: LadderRow, number: int, drawing: LadderGraph, word: str, at: datetime
+) -> None:
+    """Keep a drawing under its number; one that is kept already stays."""
+    if _numbered(db, row, number) is None:
+        sketch = LadderRevisionRow(
+            ladder_id=row.id, number=number, at=at, word=word, document=document_of(drawing)
+        )
+        db.add(sketch)
+        db.flush()
+
+
+def _numbered(db: Session, row: LadderRow, number: int) -> LadderRevisionRow | None:
+    statement = select(LadderRevisionRow).where(
+        LadderRevisionRow.ladder_id == row.id, LadderRevisionRow.number == number
+    )
+    return db.exec(statement).first()
+
+
+def undoable(db: Session, row: LadderRow) -> tuple[str, str]:
+    """What can be undone and what done again, in words; '' where nothing can."""
+    near = (row.drawn - 1, row.drawn, row.drawn + 1)
+    statement = select(col(LadderRevisionRow.number), col(LadderRevisionRow.word)).where(
+        LadderRevisionRow.ladder_id == row.id, col(LadderRevisionRow.number).in_(near)
+    )
+    words = dict(db.exec(statement).all())
+    before, now, later = (words.get(number) for number in near)
+    return (now if now and before is not None else "", later or "")
+
+
+def undo(db: Session, row: LadderRow, athlete: AthleteRow, moment: Moment) -> LadderRow:
+    """Take up the drawing before.
+
+    Raises:
+        ConflictError: if there is none, or a rung would go that logs name.
+    """
+    return _turn(db, row, athlete, -1, moment)
+
+
+def redo(db: Session, row: LadderRow, athlete: AthleteRow, moment: Moment) -> LadderRow:
+    """Take up again what was undone last.
+
+    Raises:
+        ConflictError: if there is nothing.
+    """
+    return _turn(db, row, athlete, 1, moment)
+
+
+def _turn(db: Session, row: LadderRow, athlete: AthleteRow, by: int, moment: Moment) -> LadderRow:
+    sketch = _numbered(db, row, row.drawn + by)
+    if sketch is None:
+        what = "undo" if by < 0 else "do again"
+        raise ConflictError("ladder", f"there is nothing to {what}.", "Go on from here.")
+    row.drawn += by
+    write(db, row, read(sketch.document))
+    ladder.record_placement(db, row, athlete, moment, {"drawn as in": sketch.number})
+    return row
+
+
+def replayed(db: Session, row: LadderRow, rung_id: UUID) -> RungRow | None:
+    """The rung that this id has put on the ladder already.
+
+    Raises:
+        ConflictError: if it is another ladder's.
+    """
+    kept = db.get(RungRow, rung_id)
+    if kept is not None and kept.ladder_id != row.id:
+        raise ConflictError("id", "it is in use.", "Make a new id for each rung.")
+    return kept
+
+
+def add(
+    db: Session,
+    row: LadderRow,
+    athlete: AthleteRow,
+    new: Node,
+    after: tuple[UUID, ...],
+    before: tuple[UUID, ...],
+    moment: Moment,
+) -> RungRow:
+    """Put a rung between others. A replay of the same rung changes nothing.
+
+    Raises:
+        InputError: for a set-up out of this body's reach, or a loop.
+        ConflictError: if something closes it.
+    """
+    if replayed(db, row, new.id) is None:
+        name = new.rung.name
+        given = [new.rung.movement.id]
+        edit(
+            db, row, athlete, lambda d: d.add(new, after, before), f"added “{name}”", moment, given
+        )
+    return ladder.rung_on(db, row.id, new.id)
+
+
+def add_where_it_belongs(
+    db: Session, row: LadderRow, athlete: AthleteRow, new: Node, moment: Moment
+) -> RungRow:
+    """Put a rung right above the hardest one that asks no more.
+
+    Raises:
+        InputError: for a set-up out of this body's reach.
+        ConflictError: if something closes it.
+    """
+    drawing = graph_of(db, rungs_of(db, row.id))
+    body = body_of(capacity.measures(db, athlete.id)[-1])
+    demands = tuple(demand(body, one.rung) for one in drawing.rungs)
+    asks = demand(body, new.rung)
+    position = belongs(demands, asks.height, asks.lane)
+    after, before = neighbours(drawing, position)
+    return add(db, row, athlete, new, after, before, moment)
+
+
+def neighbours(drawing: LadderGraph, position: int) -> tuple[tuple[UUID, ...], tuple[UUID, ...]]:
+    """What a rung at a position comes after and before."""
+    after = (drawing.rungs[position - 1].id,) if position else ()
+    if not after:
+        return (), (drawing.rungs[0].id,)
+    return after, drawing.above(after[0])
+
+
+def set_step_policy(db: Session, row: LadderRow, terms: StepPolicy) -> LadderRow:
+    """What counts as a step on this ladder from now on."""
+    row.least_reps, row.least_seconds = terms.reps, terms.seconds
+    row.step, row.levers = terms.step, list(terms.order)
+    db.add(row)
+    db.flush()
+    return row
+
+
+def bridge_between(
+    db: Session, seen: ladder.LadderView, lower: int, upper: int, coach_id: UUID
+) -> Bridge:
+    """What closes a step with the athlete's kit.
+
+    Raises:
+        InputError: if nothing compares the two rungs.
+    """
+    known = seen.placement.lanes if seen.placement else {}
+    return bridge(
+        body_of(seen.measure),
+        seen.measured.rungs[lower],
+        seen.measured.rungs[upper],
+        guard.hand_of(db, seen.guarded, coach_id),
+        seen.measured.terms,
+        {lane: one.capacity.likely for lane, one in known.items()},
+        seen.guarded.open_movements,
+    )

@@ -1,0 +1,1 @@
+"""Weeks, sessions, the daily minimum and calendar feeds."""

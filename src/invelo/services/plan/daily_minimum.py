@@ -1,0 +1,143 @@
+"""The smallest daily dose: one that runs, its ticks, its changes."""
+
+from dataclasses import dataclass
+from datetime import date
+from uuid import UUID
+
+from sqlmodel import Session, col, select
+
+from invelo.db.codec import set_up_columns
+from invelo.db.columns import dated
+from invelo.db.errors import ConflictError, MissingError
+from invelo.db.moment import Moment
+from invelo.db.tables.athlete import AthleteRow
+from invelo.db.tables.plan import DailyMinimumRow, DailyMinimumTickRow
+from invelo.domain.catalogue.movement import Modifiers
+from invelo.domain.errors import InputError
+from invelo.domain.plan.daily_minimum import DailyMinimum, DailyMinimumStatus, standing
+from invelo.services.athlete import guard
+
+
+@dataclass(frozen=True)
+class DailyMinimumView:
+    """A daily dose as it stands, and those before it."""
+
+    row: DailyMinimumRow
+    ticks: tuple[date, ...]
+    standing: DailyMinimumStatus
+    before: tuple[DailyMinimumRow, ...]
+
+
+def running(db: Session, athlete_id: UUID) -> DailyMinimumRow | None:
+    """The one that runs, if one does."""
+    return db.exec(
+        select(DailyMinimumRow).where(
+            DailyMinimumRow.athlete_id == athlete_id, col(DailyMinimumRow.ended_on).is_(None)
+        )
+    ).first()
+
+
+def view(db: Session, athlete_id: UUID, today: date) -> DailyMinimumView | None:
+    """How it goes."""
+    row = running(db, athlete_id)
+    if row is None:
+        return None
+    ticks = list(db.exec(select(DailyMinimumTickRow).where(DailyMinimumTickRow.habit_id == row.id)))
+    days = tuple(sorted(one.local_date for one in ticks if not one.trial))
+    tries = sum(one.trial for one in ticks)
+    before = select(DailyMinimumRow).where(
+        DailyMinimumRow.athlete_id == athlete_id, col(DailyMinimumRow.ended_on).is_not(None)
+    )
+    ended = tuple(
+        db.exec(before.order_by(col(DailyMinimumRow.begun_on).desc(), col(DailyMinimumRow.id)))
+    )
+    return DailyMinimumView(row, days, standing(row.begun_on, days, tries, today), ended)
+
+
+def begin(
+    db: Session, athlete: AthleteRow, habit_id: UUID, dose: DailyMinimum, why: str, moment: Moment
+) -> DailyMinimumRow:
+    """Begin one, in place of the one that runs. A replay changes nothing.
+
+    Raises:
+        ConflictError: if something closes the movement, or the id is another's.
+    """
+    kept = db.get(DailyMinimumRow, habit_id)
+    if kept is not None:
+        if kept.athlete_id == athlete.id:
+            return kept
+        raise ConflictError("id", "it is in use.", "Make a new id for each daily dose.")
+    guard.allow(db, athlete.id, [dose.movement.id], moment.local_date)
+    before = running(db, athlete.id)
+    if before is not None:
+        _end(db, before, why or "changed", moment.local_date)
+    row = DailyMinimumRow(
+        id=habit_id,
+        athlete_id=athlete.id,
+        **set_up_columns(dose.movement.id, dose.movement.own(Modifiers())),
+        moment=dose.moment.strip(),
+        at=dose.at,
+        zone=moment.zone,
+        amount=dose.amount,
+        unit=dose.movement.unit,
+        begun_on=moment.local_date,
+    )
+    db.add(row)
+    db.flush()
+    return row
+
+
+def _end(db: Session, row: DailyMinimumRow, why: str, day: date) -> None:
+    row.ended_on = day
+    row.ended_why = why
+    db.add(row)
+    db.flush()
+
+
+def end(db: Session, athlete_id: UUID, why: str, day: date) -> None:
+    """End the one that runs.
+
+    Raises:
+        MissingError: if none does.
+    """
+    row = running(db, athlete_id)
+    if row is None:
+        raise MissingError("daily dose")
+    _end(db, row, why, day)
+
+
+def tick(
+    db: Session, athlete_id: UUID, tick_id: UUID, amount: int | None, trial: bool, moment: Moment
+) -> DailyMinimumTickRow:
+    """Tick the day off, or try it out. A replay changes nothing, and a day has one tick.
+
+    Raises:
+        MissingError: if no daily dose runs.
+        InputError: for a trial after the first day.
+        ConflictError: if the id is another's.
+    """
+    row = running(db, athlete_id)
+    if row is None:
+        raise MissingError("daily dose")
+    kept = db.get(DailyMinimumTickRow, tick_id)
+    if kept is not None:
+        if kept.habit_id == row.id:
+            return kept
+        raise ConflictError("id", "it is in use.", "Make a new id for each tick.")
+    if trial and moment.local_date != row.begun_on:
+        raise InputError("trial", "it is tried out on its first day.", "Tick the day off instead.")
+    there = db.exec(
+        select(DailyMinimumTickRow).where(
+            DailyMinimumTickRow.habit_id == row.id,
+            DailyMinimumTickRow.local_date == moment.local_date,
+            col(DailyMinimumTickRow.trial).is_(False),
+        )
+    ).first()
+    if there is not None and not trial:
+        return there
+    made = DailyMinimumTickRow(
+        id=tick_id, habit_id=row.id, amount=amount or row.amount, trial=trial, **dated(moment)
+    )
+    db.add(made)
+    db.flush()
+    return made

@@ -1,0 +1,81 @@
+"""Looking back: what was done in the weeks before, and when last."""
+
+from dataclasses import dataclass
+from datetime import date, timedelta
+from uuid import UUID
+
+from sqlmodel import Session, col, select
+
+from invelo.db import logs
+from invelo.db.tables.training import TrainingSessionRow
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.movement import Muscle
+from invelo.domain.plan.session.totals import HELPER
+from invelo.domain.plan.week.availability import monday_of
+
+
+@dataclass(frozen=True)
+class PastSession:
+    """A session that was done."""
+
+    day: date
+    goal: str
+    sets: int
+    effort: float
+
+
+@dataclass(frozen=True)
+class LookBack:
+    """A week that is over: what was done, and hard sets by region."""
+
+    monday: date
+    sessions: tuple[PastSession, ...]
+    regions: dict[Muscle, float]
+
+
+def weeks(db: Session, athlete_id: UUID, monday: date, count: int = 2) -> tuple[LookBack, ...]:
+    """The weeks before one, the newest first."""
+    rows = db.exec(
+        select(TrainingSessionRow)
+        .where(
+            TrainingSessionRow.athlete_id == athlete_id,
+            col(TrainingSessionRow.finished_at).is_not(None),
+            TrainingSessionRow.local_date >= monday - timedelta(days=7 * count),
+            TrainingSessionRow.local_date < monday,
+        )
+        .order_by(col(TrainingSessionRow.at))
+    ).all()
+    sets = logs.standing_sets(db, [session.id for session in rows])
+    found = []
+    for back in range(1, count + 1):
+        first = monday - timedelta(days=7 * back)
+        there = [one for one in rows if monday_of(one.local_date) == first]
+        regions: dict[Muscle, float] = {}
+        for session in there:
+            for done in sets[session.id]:
+                if done.kind == "easy":
+                    continue
+                movement = catalogue().find_movement(done.movement)
+                for region in movement.muscles:
+                    weight = 1.0 if region in movement.prime else HELPER
+                    regions[region] = regions.get(region, 0.0) + weight
+        sessions = tuple(
+            PastSession(one.local_date, one.name, len(sets[one.id]), one.effort or 0.0)
+            for one in there
+        )
+        found.append(LookBack(first, sessions, regions))
+    return tuple(found)
+
+
+def last_day(db: Session, athlete_id: UUID) -> date | None:
+    """The day of an athlete's newest finished session."""
+    statement = (
+        select(col(TrainingSessionRow.local_date))
+        .where(
+            TrainingSessionRow.athlete_id == athlete_id,
+            col(TrainingSessionRow.finished_at).is_not(None),
+        )
+        .order_by(col(TrainingSessionRow.at).desc())
+        .limit(1)
+    )
+    return db.exec(statement).first()

@@ -1,0 +1,231 @@
+"""Sessions: a coach's own to start from, and days that were adapted."""
+
+from collections.abc import Collection
+from datetime import date, datetime
+from typing import Any
+from uuid import UUID
+
+from pydantic import TypeAdapter
+from sqlmodel import Session, col, select
+
+from invelo.db.codec import CHANGES
+from invelo.db.columns import dated
+from invelo.db.errors import ConflictError, MissingError
+from invelo.db.moment import Moment
+from invelo.db.tables.athlete import AthleteRow
+from invelo.db.tables.plan import AdaptedDayRow, SessionTemplateRow
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.errors import InputError
+from invelo.domain.plan.session.adapt import Adapted, Today
+from invelo.domain.plan.session.template import SessionTemplate
+from invelo.domain.plan.session.work import Block, Item, WorkSet
+from invelo.domain.plan.session.work import Session as CoreSession
+
+SHAPE: TypeAdapter[SessionTemplate] = TypeAdapter(SessionTemplate)
+TODAY: TypeAdapter[Today] = TypeAdapter(Today)
+MOST_OWN = 200
+
+
+def own(db: Session, account_id: UUID) -> list[SessionTemplateRow]:
+    """A coach's own sessions, by name."""
+    statement = select(SessionTemplateRow).where(SessionTemplateRow.account_id == account_id)
+    return list(db.exec(statement.order_by(col(SessionTemplateRow.name))))
+
+
+def shapes(db: Session, account_id: UUID) -> tuple[SessionTemplate, ...]:
+    """Every session to start from: the ready ones, then the coach's own."""
+    kept = tuple(SHAPE.validate_python(row.document) for row in own(db, account_id))
+    return (*catalogue().session, *kept)
+
+
+def find(db: Session, account_id: UUID, shape_id: str) -> SessionTemplate:
+    """A session to start from.
+
+    Raises:
+        MissingError: if there is none of that id.
+    """
+    for shape in shapes(db, account_id):
+        if shape.id == shape_id:
+            return shape
+    raise MissingError("session")
+
+
+def keep_own(
+    db: Session, account_id: UUID, shape: SessionTemplate, now: datetime
+) -> SessionTemplateRow:
+    """Keep a coach's own session, to be used again. A replay changes nothing.
+
+    Raises:
+        InputError: for an empty name, or too many.
+        ConflictError: if the name is taken.
+    """
+    row_id = UUID(shape.id)
+    kept = db.get(SessionTemplateRow, row_id)
+    if kept is not None:
+        if kept.account_id != account_id:
+            raise ConflictError("id", "it is in use.", "Make a new id for each session.")
+        return kept
+    if not shape.name.strip():
+        raise InputError("name", "it is empty.", "Name it as you would call it.")
+    there = own(db, account_id)
+    if any(one.name == shape.name.strip() for one in there):
+        raise ConflictError("name", f"“{shape.name}” is there already.", "Give it another name.")
+    if len(there) >= MOST_OWN:
+        raise InputError("sessions", f"there are {MOST_OWN}.", "Take one away first.")
+    row = SessionTemplateRow(
+        id=row_id,
+        account_id=account_id,
+        name=shape.name.strip(),
+        document=SHAPE.dump_python(shape, mode="json"),
+        created_at=now,
+    )
+    db.add(row)
+    db.flush()
+    return row
+
+
+def remove_own(db: Session, account_id: UUID, row_id: UUID) -> None:
+    """Take one away.
+
+    Raises:
+        MissingError: if it is not the coach's.
+    """
+    row = db.get(SessionTemplateRow, row_id)
+    if row is None or row.account_id != account_id:
+        raise MissingError("session")
+    db.delete(row)
+    db.flush()
+
+
+def keep_adapted(
+    db: Session,
+    athlete: AthleteRow,
+    row_id: UUID,
+    day: date,
+    today: Today,
+    done: Adapted,
+    at: Moment,
+) -> None:
+    """Keep a day's session as it was adapted. A replay changes nothing."""
+    if db.get(AdaptedDayRow, row_id) is None:
+        row = AdaptedDayRow(
+            id=row_id,
+            athlete_id=athlete.id,
+            day=day,
+            **dated(at),
+            allowed=TODAY.dump_python(today, mode="json"),
+            session=document_of(done.after),
+        )
+        db.add(row)
+        db.flush()
+
+
+def adapted(
+    db: Session, athlete_id: UUID, day: date, besides: Collection[UUID] = ()
+) -> CoreSession | None:
+    """A day's session as it was adapted last; None where it was not, or only `besides`."""
+    statement = select(AdaptedDayRow).where(
+        AdaptedDayRow.athlete_id == athlete_id,
+        AdaptedDayRow.day == day,
+        col(AdaptedDayRow.id).not_in(besides),
+    )
+    row = db.exec(statement.order_by(col(AdaptedDayRow.at).desc(), col(AdaptedDayRow.id))).first()
+    return read(row.session) if row else None
+
+
+def drop_adapted(
+    db: Session, athlete_id: UUID, day: date, only: Collection[UUID] | None = None
+) -> None:
+    """Go back to what was planned, or to before some adaptations."""
+    statement = select(AdaptedDayRow).where(
+        AdaptedDayRow.athlete_id == athlete_id, AdaptedDayRow.day == day
+    )
+    if only is not None:
+        statement = statement.where(col(AdaptedDayRow.id).in_(only))
+    for row in db.exec(statement):
+        db.delete(row)
+    db.flush()
+
+
+def document_of(session: CoreSession) -> dict[str, Any]:
+    """A session as it is stored: movements by their id, easier rungs left out."""
+    return {
+        "name": session.name,
+        "notes": list(session.notes),
+        "blocks": [
+            {
+                "format": block.format,
+                "between": block.between,
+                "round_rest": block.round_rest,
+                "window": block.window,
+                "words": block.words,
+                "items": [_item(item) for item in block.items],
+            }
+            for block in session.blocks
+        ],
+    }
+
+
+def _item(item: Item) -> dict[str, Any]:
+    return {
+        "key": item.key,
+        "name": item.name,
+        "role": item.role,
+        "rig": list(item.rig),
+        "goal": item.goal,
+        "why": item.why,
+        "sets": [
+            {
+                "name": one.name,
+                "movement": one.movement.id,
+                "changes": CHANGES.dump_python(one.modifiers, mode="json"),
+                "low": one.low,
+                "high": one.high,
+                "effort": one.effort,
+                "rest": one.rest,
+                "kind": one.kind,
+                "share": one.share,
+                "side": one.side,
+            }
+            for one in item.sets
+        ],
+    }
+
+
+def read(document: dict[str, Any]) -> CoreSession:
+    """A session from what is stored of it."""
+    return CoreSession(
+        document["name"],
+        tuple(
+            Block(
+                block["format"],
+                tuple(_read_item(item) for item in block["items"]),
+                block["between"],
+                block["round_rest"],
+                tuple(block["window"]) if block["window"] else None,
+                block["words"],
+            )
+            for block in document["blocks"]
+        ),
+        tuple(document["notes"]),
+    )
+
+
+def _read_item(told: dict[str, Any]) -> Item:
+    sets = tuple(
+        WorkSet(
+            one["name"],
+            catalogue().find_movement(one["movement"]),
+            CHANGES.validate_python(one["changes"]),
+            one["low"],
+            one["high"],
+            one["effort"],
+            one["rest"],
+            one["kind"],
+            one["share"],
+            one["side"],
+        )
+        for one in told["sets"]
+    )
+    rig = (str(told["rig"][0]), float(told["rig"][1]))
+    return Item(told["key"], told["name"], told["role"], sets, (), rig, told["goal"], told["why"])

@@ -1,0 +1,98 @@
+"""Who trains, as sessions and weeks see them: read off ladders, tests, screen and kit."""
+
+from collections.abc import Callable
+from datetime import date
+from uuid import UUID
+
+from sqlmodel import Session
+
+from invelo.db.codec import LEVEL, METHOD, PURPOSE, body_of
+from invelo.db.tables.athlete import AthleteRow
+from invelo.domain.athlete.readiness import CHECKS, Check
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.equipment.kit import Kind
+from invelo.domain.plan.session.trainee import Near, Stand, Trainee
+from invelo.domain.plan.week.venue import Venue
+from invelo.services.athlete import capacity, guard, person, readiness
+from invelo.services.equipment import kit
+from invelo.services.ladder import ladder
+
+
+def of_athlete(db: Session, athlete: AthleteRow, today: date) -> Trainee:
+    """Someone on their ladders, on a day."""
+    guarded = guard.of_athlete(db, athlete.id, today)
+    told = person.of_athlete(db, athlete.id)
+    rows = [row for row in ladder.of_athlete(db, athlete.id) if not row.stopped]
+    refused = {
+        one.id: refusal.problem
+        for one in catalogue().movement
+        if (refusal := guarded.refusal(one)) is not None
+    }
+    stands = tuple(_stand(ladder.view(db, row, athlete, today)) for row in rows)
+    levels = [stand.level for stand in stands]
+    return Trainee(
+        name=athlete.name,
+        body=body_of(capacity.measures(db, athlete.id)[-1]),
+        stands=stands,
+        open_movements=guarded.open_movements - frozenset(told.dislikes),
+        closed_checks=_closed(db, athlete.id),
+        level=max(set(levels), key=levels.count) if levels else "beginner",
+        rigs=_rigs(guarded, today),
+        why_closed={**dict.fromkeys(told.dislikes, "they would rather not."), **refused},
+    )
+
+
+def _closed(db: Session, athlete_id: UUID) -> tuple[Check, ...]:
+    """Checks that were tried and not passed."""
+    newest = readiness.newest(db, athlete_id)
+    return tuple(one for one in CHECKS if one.id in newest and not newest[one.id].passed)
+
+
+def _stand(seen: ladder.LadderView) -> Stand:
+    here = seen.standing
+    rungs = seen.measured.rungs
+    told = seen.placement.predictions if seen.placement else (None,) * len(rungs)
+    nears = [Near(rung, one) for rung, one in zip(rungs, told, strict=True)]
+
+    def beyond(step: Callable[[int], tuple[int, ...]]) -> list[int]:
+        """Positions reached from here, one step after the other, the nearest first."""
+        found: list[int] = []
+        edge = [here]
+        while edge:
+            edge = sorted({up for at in edge for up in step(at) if up not in found})
+            found += edge
+        return [at for at in found if at not in seen.shut]
+
+    row = seen.row
+    return Stand(
+        key=str(row.id),
+        goal=row.goal,
+        school=METHOD.validate_python(row.school),
+        purpose=PURPOSE.validate_python(row.purpose),
+        level=LEVEL.validate_python(row.level),
+        here=nears[here],
+        below=tuple(nears[at] for at in sorted(beyond(seen.measured.below), reverse=True)),
+        above=tuple(nears[at] for at in sorted(beyond(seen.measured.above))),
+    )
+
+
+def _rigs(guarded: guard.Guard, today: date) -> dict[str, float]:
+    """Minutes to rig up, by kind: the quickest safe thing of each."""
+    found: dict[str, float] = {}
+    for room in guarded.rooms:
+        for item in room.items:
+            if not item.why_not(today):
+                found[item.kind] = min(found.get(item.kind, item.setup_minutes), item.setup_minutes)
+    return found
+
+
+def venues_of(db: Session, athlete_id: UUID, today: date) -> tuple[Venue, ...]:
+    """The places an athlete trains at, as a week sees them."""
+    found = []
+    for place_id in person.of_athlete(db, athlete_id).places:
+        for room in kit.rooms(db, (place_id,)):
+            safe: frozenset[Kind] = frozenset(
+                item.kind for item in room.items if not item.why_not(today)
+            )
+            found.append(Venue(place_id, room.name, safe, room.floor))
+    return tuple(found)

@@ -1,0 +1,378 @@
+"""The week: what is asked of it, its plan with every revision, and a look back."""
+
+from dataclasses import dataclass, replace
+from datetime import date, datetime, timedelta
+from uuid import UUID
+
+from pydantic import TypeAdapter
+from sqlmodel import Session, col, select
+
+from invelo.db.columns import dated
+from invelo.db.errors import ConflictError
+from invelo.db.moment import Moment
+from invelo.db.tables.athlete import AthleteRow
+from invelo.db.tables.plan import AvailabilityRow, WeekPlanRow
+from invelo.domain.catalogue.movement import StressedJoint
+from invelo.domain.errors import InputError
+from invelo.domain.plan.session.trainee import Trainee
+from invelo.domain.plan.session.work import Item
+from invelo.domain.plan.session.work import Session as CoreSession
+from invelo.domain.plan.week.advice import DaysAdvice, advise_days, low_resistance
+from invelo.domain.plan.week.availability import StandingAvailability, usual_availability
+from invelo.domain.plan.week.problem import HARD, Pin, Placed, Plan
+from invelo.domain.plan.week.progress import Progress
+from invelo.domain.plan.week.score import Breach, Score, breaches, score
+from invelo.domain.plan.week.tasks import BuiltProblem, build_problem
+from invelo.domain.plan.week.venue import Venue
+from invelo.services.athlete import person
+from invelo.services.plan import trainee
+
+WISHES: TypeAdapter[StandingAvailability] = TypeAdapter(StandingAvailability)
+PINS: TypeAdapter[tuple[Pin, ...]] = TypeAdapter(tuple[Pin, ...])
+MOST_REVISIONS = 50
+"""Revisions of a week that are kept."""
+
+
+@dataclass(frozen=True)
+class SkippedDay:
+    """What a single week has lost: days that were missed, places that cannot be had.
+
+    Attributes:
+        days: indices.
+        places: keys.
+    """
+
+    days: frozenset[int] = frozenset()
+    places: frozenset[str] = frozenset()
+
+
+NOTHING_LOST = SkippedDay()
+LOST: TypeAdapter[SkippedDay] = TypeAdapter(SkippedDay)
+
+
+@dataclass(frozen=True)
+class WeekView:
+    """A week as it stands for an athlete.
+
+    Attributes:
+        monday: its first day.
+        who: the athlete as it sees them.
+        wishes: what is asked of it; `told` says whether the coach did.
+        spots: their places.
+        advice: how many days would serve, and why.
+        laid: what it should hold.
+        row: the newest revision, None where it was never planned.
+        pins: the coach's own choices.
+        lost: days and places that this week has lost.
+        plan: what stands where; what has gone since is left out.
+    """
+
+    monday: date
+    who: Trainee
+    wishes: StandingAvailability
+    told: bool
+    spots: tuple[Venue, ...]
+    advice: DaysAdvice
+    laid: BuiltProblem
+    row: WeekPlanRow | None
+    pins: tuple[Pin, ...]
+    lost: SkippedDay
+    plan: Plan
+
+    @property
+    def score(self) -> Score:
+        """How well the plan serves."""
+        return score(self.laid.problem, self.plan)
+
+    @property
+    def breaches(self) -> tuple[Breach, ...]:
+        """The hard rules it breaks."""
+        return breaches(self.laid.problem, self.plan)
+
+    @property
+    def bound(self) -> int | None:
+        """Points no plan can go under, as far as it was proven for the plan that stands."""
+        if self.row is None or _placed(self.row) != self.plan:
+            return None
+        bound = self.row.result["bound"]
+        return None if bound is None else min(int(bound), self.score.points)
+
+    @property
+    def proof(self) -> str:
+        """How near the best possible it is, in words; '' where nothing is proven."""
+        bound = self.bound
+        return "" if bound is None else Progress(self.plan, self.score.points, bound).words
+
+    def with_plan(self, plan: Plan) -> "WeekView":
+        """The same week with another plan.
+
+        Raises:
+            InputError: for a task, or a pin of one, that this week does not have.
+        """
+        known = {task.key for task in self.laid.problem.tasks}
+        for key in {*(key for key, _ in plan), *(pin.task for pin in self.pins)}:
+            if key not in known:
+                raise InputError("plan", f"“{key}” is no task of this week.", "Look at it anew.")
+        return replace(self, plan=plan)
+
+    def items(self, index: int) -> tuple[Item, ...]:
+        """What stands on a day."""
+        order = [task.key for task in self.laid.problem.tasks]
+        keys = sorted((key for key, day in self.plan if day == index), key=order.index)
+        return tuple(self.laid.items[key] for key in keys)
+
+    def session(self, index: int) -> CoreSession:
+        """A day's session.
+
+        Raises:
+            InputError: if nothing stands on it.
+        """
+        items = self.items(index)
+        if not items:
+            raise InputError(
+                "day", "nothing is planned on it.", "Solve the week, or move one here."
+            )
+        day = self.monday + timedelta(days=index)
+        return self.wishes.hands.session(f"{day:%A}", items, self.who)
+
+
+def availability_of(db: Session, athlete_id: UUID) -> StandingAvailability | None:
+    """What the coach asked of the athlete's weeks, if anything."""
+    row = db.get(AvailabilityRow, athlete_id)
+    return WISHES.validate_python(row.told) if row else None
+
+
+def keep_availability(
+    db: Session, athlete: AthleteRow, told: StandingAvailability, now: datetime
+) -> None:
+    """Keep what is asked, in place of what was asked before.
+
+    Raises:
+        InputError: for a place where the athlete does not train.
+    """
+    places = person.of_athlete(db, athlete.id).places
+    for day in told.days:
+        if day.place and day.place not in places:
+            raise InputError(
+                "place",
+                f"{athlete.name} does not train there.",
+                "Pick one of their places, or add it on the Intake sheet.",
+            )
+    row = db.get(AvailabilityRow, athlete.id) or AvailabilityRow(
+        athlete_id=athlete.id, told={}, updated_at=now
+    )
+    row.told = WISHES.dump_python(told, mode="json")
+    row.updated_at = now
+    db.add(row)
+    db.flush()
+
+
+def view(
+    db: Session,
+    athlete: AthleteRow,
+    monday: date,
+    today: date,
+    pins: tuple[Pin, ...] | None = None,
+    lost: SkippedDay | None = None,
+) -> WeekView:
+    """A week as it stands, or as it would with other pins and losses.
+
+    Raises:
+        InputError: for a week that does not begin on a Monday, or with nothing to do.
+    """
+    if monday.weekday() != 0:
+        raise InputError("monday", f"{monday.isoformat()} is none.", "Name the week by its Monday.")
+    who = trainee.of_athlete(db, athlete, today)
+    spots = trainee.venues_of(db, athlete.id, today)
+    told = person.of_athlete(db, athlete.id)
+    advice = advise_days(low_resistance(who), told.days, told.minutes)
+    kept = availability_of(db, athlete.id)
+    wishes = kept or usual_availability(told, advice)
+    row = newest(db, athlete.id, monday)
+    if pins is None:
+        pins = PINS.validate_python(row.inputs["pins"]) if row else ()
+    if lost is None:
+        lost = LOST.validate_python(row.inputs["lost"]) if row else NOTHING_LOST
+    placed = frozenset(one for one in _placed(row) if one[1] not in lost.days)
+    past = [Pin(*one) for one in sorted(placed) if monday + timedelta(days=one[1]) < today]
+    asked = wishes.of(monday, today, tuple(dict.fromkeys((*pins, *past))))
+    days = tuple(day for day in asked.days if day.index not in lost.days)
+    if not days:
+        raise InputError(
+            "days", "every one of them is lost.", "Keep one, or give the week another day."
+        )
+    open_days = {day.index for day in days}
+    laid = build_problem(
+        who,
+        replace(asked, days=days, pins=tuple(pin for pin in asked.pins if pin.day in open_days)),
+        [replace(one, kinds=frozenset()) if one.key in lost.places else one for one in spots],
+        placed,
+        _hard_before(db, athlete.id, monday),
+    )
+    known = {task.key for task in laid.problem.tasks}
+    plan = frozenset(one for one in placed if one[0] in known and one[1] in open_days)
+    return WeekView(
+        monday, who, wishes, kept is not None, spots, advice, laid, row, pins, lost, plan
+    )
+
+
+def newest(db: Session, athlete_id: UUID, monday: date) -> WeekPlanRow | None:
+    """The revision that stands."""
+    statement = select(WeekPlanRow).where(
+        WeekPlanRow.athlete_id == athlete_id, WeekPlanRow.monday == monday
+    )
+    return db.exec(statement.order_by(col(WeekPlanRow.number).desc()).limit(1)).first()
+
+
+def _placed(row: WeekPlanRow | None) -> frozenset[Placed]:
+    return frozenset((str(key), int(day)) for key, day in row.placed) if row else frozenset()
+
+
+def _hard_before(db: Session, athlete_id: UUID, monday: date) -> frozenset[StressedJoint]:
+    """Joints for which the Sunday before was planned hard."""
+    row = newest(db, athlete_id, monday - timedelta(days=7))
+    stress: dict[str, dict[StressedJoint, int]] = row.result.get("stress", {}) if row else {}
+    return frozenset(
+        joint
+        for key, day in _placed(row)
+        if day == 6
+        for joint, how in stress.get(key, {}).items()
+        if how >= HARD
+    )
+
+
+def keep(
+    db: Session,
+    athlete: AthleteRow,
+    seen: WeekView,
+    plan: Plan,
+    number: int,
+    word: str,
+    moment: Moment,
+    bound: int | None = None,
+) -> WeekPlanRow:
+    """Keep a plan as a new revision; the ones before stay.
+
+    Args:
+        db, athlete, seen: the transaction, whose, and the week with the pins and losses to keep.
+        plan: what stands where.
+        number: of the revision this one follows, 0 for none.
+        word: what was done, for the list of revisions.
+        moment: when.
+        bound: points no plan can go under, if the solver proved any.
+
+    Raises:
+        InputError: for a task or a pin of something else.
+        ConflictError: if the week was changed since, or what is past would change.
+    """
+    standing = seen.row.number if seen.row else 0
+    if number != standing:
+        raise ConflictError(
+            "week",
+            f"it was changed meanwhile: revision {standing} stands, not {number}.",
+            "Look at it anew; nothing was overwritten.",
+        )
+    seen.with_plan(plan)
+    past = {day.index for day in seen.laid.problem.days if day.past}
+    if {one for one in plan ^ seen.plan if one[1] in past}:
+        raise ConflictError(
+            "day", "it is over; what was planned on it stays.", "Change a later one."
+        )
+    result = score(seen.laid.problem, plan)
+    row = WeekPlanRow(
+        athlete_id=athlete.id,
+        monday=seen.monday,
+        number=standing + 1,
+        placed=sorted(plan),
+        word=word,
+        **dated(moment),
+        inputs={
+            "pins": PINS.dump_python(seen.pins, mode="json"),
+            "lost": LOST.dump_python(seen.lost, mode="json"),
+            "wishes": WISHES.dump_python(seen.wishes, mode="json"),
+            "tasks": {task.key: task.name for task in seen.laid.problem.tasks},
+        },
+        result={
+            "points": result.points,
+            "bound": bound,
+            "terms": {term.name: term.points for term in result.terms},
+            "broken": [one.rule.id for one in breaches(seen.laid.problem, plan)],
+            "stress": {task.key: dict(task.stress) for task in seen.laid.problem.tasks},
+        },
+    )
+    db.add(row)
+    db.flush()
+    _forget(db, athlete.id, seen.monday, row.number - MOST_REVISIONS)
+    return row
+
+
+REPLAN_STEPS = 4.0
+"""Limit of the solver when a week is planned anew after a decision, in its own units."""
+
+
+def plan_again(
+    db: Session, athlete: AthleteRow, monday: date, moment: Moment, word: str
+) -> WeekPlanRow | None:
+    """Plan a week anew that was planned, around its pins and what is past; None where it was not,
+    or where nothing is left to plan.
+
+    Args:
+        db: one transaction.
+        athlete: whose.
+        monday: of the week.
+        moment: now.
+        word: why, for the history.
+    """
+    from invelo.domain.plan.week.solve import solve  # heavy: loaded on first use
+
+    before = newest(db, athlete.id, monday)
+    if before is None:
+        return None
+    try:
+        seen = view(db, athlete, monday, moment.local_date)
+    except InputError:
+        return None
+    solved = solve(seen.laid.problem, steps=REPLAN_STEPS)
+    return keep(
+        db,
+        athlete,
+        seen,
+        solved.plan,
+        before.number,
+        word,
+        moment,
+        bound=solved.progress.bound,
+    )
+
+
+def standing_availability(db: Session, athlete: AthleteRow, today: date) -> StandingAvailability:
+    """What is asked of the athlete's weeks; the usual, where the coach has said nothing."""
+    kept = availability_of(db, athlete.id)
+    if kept is not None:
+        return kept
+    told = person.of_athlete(db, athlete.id)
+    who = trainee.of_athlete(db, athlete, today)
+    return usual_availability(told, advise_days(low_resistance(who), told.days, told.minutes))
+
+
+def _forget(db: Session, athlete_id: UUID, monday: date, up_to: int) -> None:
+    statement = select(WeekPlanRow).where(
+        WeekPlanRow.athlete_id == athlete_id,
+        WeekPlanRow.monday == monday,
+        col(WeekPlanRow.number) <= up_to,
+    )
+    for row in db.exec(statement):
+        db.delete(row)
+
+
+def undo(db: Session, athlete: AthleteRow, monday: date) -> None:
+    """Take up the revision before; the undone one goes.
+
+    Raises:
+        ConflictError: if there is none.
+    """
+    row = newest(db, athlete.id, monday)
+    if row is None:
+        raise ConflictError("week", "there is nothing to undo.", "Go on from here.")
+    db.delete(row)
+    db.flush()

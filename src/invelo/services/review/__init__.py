@@ -1,0 +1,1 @@
+"""Proposals made and applied, reviews of a week, trends and outlook."""

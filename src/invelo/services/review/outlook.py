@@ -1,0 +1,102 @@
+"""When the next gate, when the goal, and what each asks of capacity."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import date
+
+from invelo.domain.errors import InputError
+from invelo.domain.review.forecast import Forecast, forecast, nearer_by, recent
+from invelo.domain.review.trend import TrendPoint
+from invelo.domain.strength.tempo import Tempo
+from invelo.services.ladder.ladder import LadderView
+from invelo.services.review.trends import Adherence, SessionPoint
+
+LATELY = 4
+"""Weeks that say how it goes lately."""
+
+
+@dataclass(frozen=True)
+class CriterionLine:
+    """What a rung's gate asks of capacity, kg or N·m.
+
+    Attributes:
+        index: position of the rung.
+        name: of it.
+        needed: capacity.
+        growth: over today's, share.
+    """
+
+    index: int
+    name: str
+    needed: float
+    growth: float
+
+
+def criteria(seen: LadderView) -> tuple[CriterionLine, ...]:
+    """The gates in the lane of the rung they stand on, from it upwards; empty where nothing
+    tells."""
+    here = seen.standing
+    lane = seen.measured.demands[here].lane
+    if seen.placement is None or lane not in seen.placement.lanes:
+        return ()
+    known = seen.placement.lanes[lane]
+    found = []
+    for index, (rung, demand) in enumerate(
+        zip(seen.measured.rungs, seen.measured.demands, strict=True)
+    ):
+        if index < here or demand.lane != lane or demand.on_scale is None:
+            continue
+        try:
+            allowed = known.known.allowed(rung.gate.asks, Tempo()).likely
+        except InputError:
+            continue  # a gate beyond the curves tells nothing
+        times = demand.on_scale.likely / allowed
+        found.append(CriterionLine(index, rung.name, known.capacity.likely * times, times - 1.0))
+    return tuple(found)
+
+
+@dataclass(frozen=True)
+class Outlook:
+    """Forecasts of the next gate and of the goal, or why there is none.
+
+    Attributes:
+        next_gate, goal: None where there is none.
+        why_not: in words, '' where both are told.
+    """
+
+    next_gate: Forecast | None
+    goal: Forecast | None
+    why_not: str
+
+
+def outlook(
+    lines: Sequence[CriterionLine],
+    points: Sequence[TrendPoint],
+    done: Sequence[SessionPoint],
+    weeks: Sequence[Adherence],
+    today: date,
+) -> Outlook:
+    """When capacity would allow the next gate and the last of the lane."""
+    if not lines:
+        return Outlook(None, None, "Nothing tells yet what they can do here. Enter a test.")
+    try:
+        nearer = _nearer(points, done, weeks)
+        ahead = next((one for one in lines if one.growth > 0), lines[-1])
+        first = forecast(points, ahead.growth, today, f"gate of “{ahead.name}”", 1, nearer)
+        top = max(lines, key=lambda one: one.needed)
+        last = forecast(points, top.growth, today, f"gate of “{top.name}”", 2, nearer)
+    except InputError as error:
+        return Outlook(None, None, f"{error.problem} {error.remedy}")
+    return Outlook(first, last, "")
+
+
+def _nearer(
+    points: Sequence[TrendPoint], done: Sequence[SessionPoint], weeks: Sequence[Adherence]
+) -> str:
+    past = weeks[:-1][-LATELY:] or weeks[-1:]
+    planned = sum(one.planned for one in past)
+    share = sum(one.done for one in past) / planned if planned else 1.0
+    days = sum(one.done for one in past) / max(1, len(past))
+    newest = [one.of_sets for one in done[-3 * LATELY :]]
+    effort = sum(newest) / len(newest) if newest else 0.0
+    return nearer_by(days, effort, share, recent(points).slope if len(points) > 2 else 0.0)

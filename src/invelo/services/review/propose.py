@@ -1,0 +1,253 @@
+"""After a session: the athlete placed anew and what comes next proposed, ladder by ladder."""
+
+from collections.abc import Collection, Sequence
+from datetime import date
+from typing import Any
+from uuid import UUID
+
+from sqlmodel import Session, col, select, update
+
+from invelo.db import logs
+from invelo.db.codec import METHOD, body_of, rung_columns, stored
+from invelo.db.columns import dated
+from invelo.db.moment import Moment
+from invelo.db.tables.athlete import AthleteRow
+from invelo.db.tables.ladder import LadderRow, RungRow
+from invelo.db.tables.review import ProposalRow
+from invelo.db.tables.training import TrainingSessionRow
+from invelo.domain.estimate import ComputedInput, Input
+from invelo.domain.review.proposals.offers import offers
+from invelo.domain.review.proposals.propose import decide
+from invelo.domain.review.proposals.situation import (
+    AnsweredProposal,
+    Neighbour,
+    Proposal,
+    Situation,
+    WeekSeen,
+)
+from invelo.domain.strength.capacity import Pool
+from invelo.services.ladder import ladder
+from invelo.services.ladder.ladder import LadderView
+from invelo.services.training import sums
+
+SESSIONS_JUDGED = 12
+"""Sessions of the ladder a decision looks back on."""
+
+
+def decisions_of(db: Session, session: TrainingSessionRow) -> list[ProposalRow]:
+    """What a session led to, of each ladder the newest."""
+    rows = db.exec(
+        select(ProposalRow)
+        .where(ProposalRow.session_id == session.id)
+        .order_by(col(ProposalRow.at).desc(), col(ProposalRow.id))
+    )
+    newest: dict[UUID, ProposalRow] = {}
+    for row in rows:
+        newest.setdefault(row.ladder_id, row)
+    return list(newest.values())
+
+
+def judge(
+    db: Session,
+    athlete: AthleteRow,
+    session: TrainingSessionRow,
+    moment: Moment,
+    only: Collection[UUID] | None = None,
+) -> None:
+    """Place the athlete by a finished session's sets, and propose what comes next, on each ladder.
+
+    Args:
+        db: one transaction.
+        athlete: whose.
+        session: which.
+        moment: when it is judged.
+        only: ladders to look at; all that the session touched if left out.
+    """
+    for row in _touched(db, session):
+        if only is None or row.id in only:
+            seen = ladder.record_placement(db, row, athlete, moment, {"session": str(session.id)})
+            _propose(db, seen, session, moment)
+
+
+def judge_all(
+    db: Session, athlete: AthleteRow, sessions: Sequence[TrainingSessionRow], moment: Moment
+) -> None:
+    """Judge each ladder once, by the newest of some sessions, oldest first, that touched it."""
+    for session in sessions:
+        sums.settle(db, session)
+    left: set[UUID] = {row.id for session in sessions for row in _touched(db, session)}
+    for session in reversed(sessions):
+        here = left & {row.id for row in _touched(db, session)}
+        judge(db, athlete, session, moment, here)
+        left -= here
+
+
+def judge_anew(
+    db: Session, athlete: AthleteRow, session: TrainingSessionRow, moment: Moment
+) -> None:
+    """Judge a session again to which something came late, where the coach has not answered."""
+    if session.finished_at is None:
+        return
+    sums.settle(db, session)
+    answered = {row.ladder_id for row in decisions_of(db, session) if row.answered_by is not None}
+    open_ones = [row.id for row in _touched(db, session) if row.id not in answered]
+    judge(db, athlete, session, moment, open_ones)
+
+
+def _touched(db: Session, session: TrainingSessionRow) -> list[LadderRow]:
+    """The ladders that a session's sets stand on, locked, in a fixed order."""
+    rungs = {one.rung_id for one in logs.standing_sets(db, [session.id])[session.id]}
+    ladders_of = select(RungRow.ladder_id).where(col(RungRow.id).in_(rungs - {None}))
+    statement = (
+        select(LadderRow).where(col(LadderRow.id).in_(ladders_of)).order_by(col(LadderRow.id))
+    )
+    return list(db.exec(statement.with_for_update()))
+
+
+def situation(
+    db: Session, seen: LadderView, today: date, week: WeekSeen | None = None
+) -> Situation:
+    """What a decision on this ladder looks at, after a session or at the end of a week."""
+    here = seen.standing
+    below, above = seen.measured.below(here), seen.measured.above(here)
+    rung, terms = seen.measured.rungs[here], seen.measured.terms
+    return Situation(
+        key=str(seen.row.standing_id),
+        rung=rung,
+        below=_neighbour(seen, max(below, default=None)),
+        above=_neighbour(seen, _next(seen, above)),
+        sessions=tuple(s.record for s in logs.finished(db, seen.row.id, SESSIONS_JUDGED)),
+        purpose=seen.row.purpose,  # type: ignore[arg-type]
+        terms=terms,
+        school=METHOD.validate_python(seen.row.school),
+        occasion="session" if week is None else "week",
+        week=week,
+        offers=lambda: offers(body_of(seen.measure), rung, terms, _pool(seen)),
+        answered=answered(db, seen.row.id, today),
+    )
+
+
+def _pool(seen: LadderView) -> Pool | None:
+    """What is known of the athlete in the lane of the rung they stand on."""
+    lane = seen.measured.demands[seen.standing].lane
+    if seen.placement is None or lane is None or lane not in seen.placement.lanes:
+        return None
+    return seen.placement.lanes[lane].known
+
+
+ANSWERS = 12
+"""Answers of a ladder that are looked back on, so that nothing is asked twice for nothing."""
+
+
+def answered(db: Session, ladder_id: UUID, today: date) -> tuple[AnsweredProposal, ...]:
+    """What the coach said to the newest proposals of a ladder, newest first."""
+    statement = (
+        select(ProposalRow)
+        .where(
+            ProposalRow.ladder_id == ladder_id,
+            col(ProposalRow.answer).in_(("take", "edit", "decline")),
+        )
+        .order_by(col(ProposalRow.at).desc(), col(ProposalRow.id))
+        .limit(ANSWERS)
+    )
+    return tuple(
+        AnsweredProposal(
+            one.outcome,  # type: ignore[arg-type]
+            str(one.from_rung_id),
+            tuple(one.rules),
+            one.answer,  # type: ignore[arg-type]
+            (today - one.local_date).days,
+            int(one.inputs.get("pain", 0)),
+        )
+        for one in db.exec(statement)
+    )
+
+
+def waiting(db: Session, ladder_id: UUID) -> ProposalRow | None:
+    """The proposal of a ladder that waits for a word, if one does."""
+    statement = (
+        select(ProposalRow)
+        .where(ProposalRow.ladder_id == ladder_id, col(ProposalRow.answer).is_(None))
+        .order_by(col(ProposalRow.at).desc(), col(ProposalRow.id))
+    )
+    return db.exec(statement).first()
+
+
+def _next(seen: LadderView, above: tuple[int, ...]) -> int | None:
+    """Where to go on: the first way up that is open, the first at all if none is."""
+    open_ways = (index for index in above if index not in seen.shut)
+    return next(open_ways, above[0] if above else None)
+
+
+def _neighbour(seen: LadderView, index: int | None) -> Neighbour | None:
+    if index is None:
+        return None
+    told = seen.placement.predictions[index] if seen.placement else None
+    return Neighbour(str(seen.rungs[index].id), seen.measured.rungs[index], told)
+
+
+def _propose(
+    db: Session, seen: LadderView, session: TrainingSessionRow, moment: Moment
+) -> ProposalRow:
+    asked = situation(db, seen, moment.local_date)
+    return keep(db, seen, asked, decide(asked), moment, session=session)
+
+
+def keep(
+    db: Session,
+    seen: LadderView,
+    asked: Situation,
+    proposal: Proposal,
+    moment: Moment,
+    session: TrainingSessionRow | None = None,
+    monday: date | None = None,
+) -> ProposalRow:
+    """Keep a proposal with all it rests on; what waited on this ladder before lapses."""
+    spoke = "a newer session spoke" if session else "the end of the week spoke"
+    lapsing = (
+        update(ProposalRow)
+        .where(col(ProposalRow.ladder_id) == seen.row.id, col(ProposalRow.answer).is_(None))
+        .values(answer="lapse", answered_at=moment.at, word=spoke)
+    )
+    db.exec(lapsing)
+    decision = ProposalRow(
+        ladder_id=seen.row.id,
+        session_id=session.id if session else None,
+        monday=monday,
+        **dated(moment),
+        outcome=proposal.outcome,
+        from_rung_id=UUID(asked.key),
+        to_rung_id=UUID(proposal.to),
+        made=rung_columns(proposal.rung) if proposal.rung else None,
+        amount=proposal.amount,
+        reason=proposal.reason,
+        figures=[_figure(one) for one in proposal.figures],
+        rules=[rule.id for rule in proposal.rules],
+        confidence=proposal.confidence,
+        confidence_why=proposal.confidence_why,
+        inputs={
+            "purpose": asked.purpose,
+            "school": seen.row.school,
+            "pain": asked.pain,
+            "plain": proposal.plain,
+            "sessions": [str(s.row.id) for s in logs.finished(db, seen.row.id, SESSIONS_JUDGED)],
+            "gate": {
+                "sets": asked.rung.gate.sets,
+                "amount": asked.rung.gate.amount,
+                "unit": asked.rung.gate.unit,
+                "effort": asked.rung.gate.effort,
+                "sessions": asked.rung.gate.sessions,
+            },
+        },
+    )
+    db.add(decision)
+    db.flush()
+    return decision
+
+
+def _figure(one: Input) -> dict[str, Any]:
+    """A figure a rule saw, with its account where it was computed."""
+    told = {"name": one.name, "value": one.value, "unit": one.unit}
+    if isinstance(one, ComputedInput) and one.estimate is not None:
+        return {**told, "explained": stored(one.estimate)}
+    return told

@@ -1,0 +1,149 @@
+"""Reach and load over time, read off what was kept."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from datetime import date, timedelta
+from typing import Any
+from uuid import UUID
+
+import numpy as np
+from sqlalchemy import func
+from sqlmodel import Session, col, select
+
+from invelo.db.columns import among
+from invelo.db.tables.ladder import PlacementRow, RungRow
+from invelo.db.tables.training import LoggedSetRow, TrainingSessionRow
+from invelo.domain.estimate import Estimate
+from invelo.domain.review.trend import TrendPoint
+from invelo.domain.review.workload import (
+    SessionLoad,
+    daily_loads,
+    load_of,
+    minutes_of,
+    newest_ratios,
+)
+
+
+@dataclass(frozen=True)
+class CapacityOnDay:
+    """Capacity as it was told on a day.
+
+    Attributes:
+        day: local.
+        capacity: kg or N·m, with its range.
+        session: id of the session that told it, None for a test or a move.
+    """
+
+    day: date
+    capacity: Estimate
+    session: UUID | None
+
+    @property
+    def point(self) -> TrendPoint:
+        """For a trend."""
+        return TrendPoint(self.day, self.capacity.likely)
+
+
+def over_time(db: Session, ladder_id: UUID, since: date | None = None) -> tuple[CapacityOnDay, ...]:
+    """Capacity in the newest lane of a ladder, a day each, oldest first.
+
+    A day on which nothing new told it is left out: an old figure told again is no evidence.
+    """
+    statement = (
+        select(  # type: ignore[call-overload]
+            PlacementRow.local_date,
+            PlacementRow.likely,
+            PlacementRow.low,
+            PlacementRow.high,
+            PlacementRow.unit,
+            PlacementRow.told_on,
+            col(PlacementRow.inputs)["session"].as_string(),
+        )
+        .where(PlacementRow.ladder_id == ladder_id)
+        .order_by(col(PlacementRow.at), col(PlacementRow.id))
+    )
+    if since is not None:
+        statement = statement.where(PlacementRow.local_date >= since)
+    by_day = {row.local_date: row for row in db.exec(statement)}
+    held = list(by_day.values())
+    rows = held[:1] + [one for one in held[1:] if one.told_on in (None, one.local_date)]
+    return tuple(
+        CapacityOnDay(
+            one.local_date,
+            Estimate(one.likely, one.low, one.high, one.unit),
+            UUID(one[-1]) if one[-1] is not None else None,
+        )
+        for one in rows
+        if one.unit == held[-1].unit
+    )
+
+
+def loads(db: Session, athlete_id: UUID, since: date) -> list[SessionLoad]:
+    """What each finished session since a day asked. It lasts from its opening to a minute after
+    its last set; without an effort of its own, the mean of the sets' stands in."""
+    statement = (
+        select(TrainingSessionRow)
+        .where(TrainingSessionRow.athlete_id == athlete_id, *_counted(since))
+        .order_by(col(TrainingSessionRow.local_date), col(TrainingSessionRow.id))
+    )
+    return [
+        SessionLoad(
+            row.local_date,
+            row.effort or row.of_sets or 0.0,
+            float(minutes_of(row.lasted_s or 0.0)),
+            stood_in=row.effort is None,
+        )
+        for row in db.exec(statement)
+    ]
+
+
+def ratios(db: Session, todays: Mapping[UUID, date], back: timedelta) -> dict[UUID, float | None]:
+    """Short over long load of many athletes, each as of their own today; None where not told.
+
+    Args:
+        db: one transaction.
+        todays: the date there, by athlete.
+        back: how far loads are read.
+    """
+    since = min(todays.values(), default=date.max) - back
+    statement = (
+        select(
+            col(TrainingSessionRow.athlete_id),
+            func.array_agg(TrainingSessionRow.local_date - since),
+            func.array_agg(func.coalesce(TrainingSessionRow.effort, TrainingSessionRow.of_sets)),
+            func.array_agg(TrainingSessionRow.lasted_s),
+        )
+        .where(among(TrainingSessionRow.athlete_id, todays), *_counted(since))
+        .group_by(col(TrainingSessionRow.athlete_id))
+    )
+    return newest_ratios(
+        {
+            athlete: daily_loads(
+                np.array(days),
+                load_of(np.array(efforts), minutes_of(np.array(lasted))),
+                (todays[athlete] - since).days + 1,
+            )
+            for athlete, days, efforts, lasted in db.exec(statement)
+        }
+    )
+
+
+def _counted(since: date) -> tuple[Any, ...]:
+    return (
+        col(TrainingSessionRow.finished_at).is_not(None),
+        col(TrainingSessionRow.of_sets).is_not(None),
+        TrainingSessionRow.local_date >= since,
+    )
+
+
+def training_days(db: Session, ladder_id: UUID, since: date) -> list[date]:
+    """Days since one on which a ladder was trained, each once, in order."""
+    statement = (
+        select(col(TrainingSessionRow.local_date))
+        .join(LoggedSetRow, col(LoggedSetRow.session_id) == TrainingSessionRow.id)
+        .join(RungRow, col(RungRow.id) == LoggedSetRow.rung_id)
+        .where(RungRow.ladder_id == ladder_id, TrainingSessionRow.local_date >= since)
+        .distinct()
+        .order_by(col(TrainingSessionRow.local_date))
+    )
+    return list(db.exec(statement))

@@ -1,0 +1,169 @@
+"""The review: what was proposed, and what the coach says to it."""
+
+from collections.abc import Callable, Iterable
+from dataclasses import dataclass
+from typing import Literal
+from uuid import UUID
+
+from sqlmodel import Session, col, select
+
+from invelo.db import access
+from invelo.db.columns import among
+from invelo.db.errors import ConflictError
+from invelo.db.moment import Moment
+from invelo.db.tables.account import AccountRow
+from invelo.db.tables.athlete import AthleteAccessRow, AthleteRow
+from invelo.db.tables.ladder import LadderRow
+from invelo.db.tables.plan import WeekPlanRow
+from invelo.db.tables.review import MessageRow, ProposalRow
+from invelo.domain.errors import InputError
+from invelo.domain.plan.week.availability import monday_of
+from invelo.services.athlete import guard
+from invelo.services.ladder import ladder
+from invelo.services.plan import week
+from invelo.services.review import apply
+
+Answer = Literal["take", "edit", "decline"]
+MomentOf = Callable[[AthleteRow], Moment]
+
+NEWEST = 20
+
+
+def decisions(db: Session, ladder_id: UUID, most: int = NEWEST) -> list[ProposalRow]:
+    """The newest decisions of a ladder, newest first."""
+    statement = (
+        select(ProposalRow)
+        .where(ProposalRow.ladder_id == ladder_id)
+        .order_by(col(ProposalRow.at).desc(), col(ProposalRow.id))
+        .limit(most)
+    )
+    return list(db.exec(statement))
+
+
+def answer(
+    db: Session,
+    row: LadderRow,
+    decision: ProposalRow,
+    coach: AccountRow,
+    said: Answer,
+    rung_id: UUID | None,
+    word: str,
+    moment: Moment,
+) -> ProposalRow:
+    """Take a proposal, take another rung instead, or decline it; a replay changes nothing. What is
+    taken or edited is done, and told to the athlete through the outbox.
+
+    Raises:
+        ConflictError: if it is answered otherwise already, or something closes the rung.
+        InputError: if an edit names no rung, or an edit or a decline gives no word why.
+        MissingError: if the rung is not on this ladder.
+    """
+    final = {"take": decision.to_rung_id, "edit": rung_id, "decline": decision.from_rung_id}[said]
+    if decision.answer is not None:
+        made = said == "take" and decision.made is not None
+        if decision.answer == said and (made or decision.final_rung_id == final):
+            return decision
+        raise ConflictError(
+            "decision",
+            f"it is answered already ({decision.answer}).",
+            "Move the athlete on the Ladder sheet instead.",
+        )
+    if final is None:
+        raise InputError("rung", "an edit needs the rung to stand on.", "Choose one.")
+    if said != "take" and not word.strip():
+        raise InputError("word", "it is empty.", "Say in a word why.")
+    rung = ladder.rung_on(db, row.id, final)
+    if said != "decline" and decision.outcome != "stop":
+        guard.allow(db, row.athlete_id, [rung.movement], moment.local_date)
+    athlete = db.get_one(AthleteRow, row.athlete_id)
+    if said != "decline":
+        row.standing_id = final
+    if said == "take":
+        apply.apply_decision(db, row, athlete, decision, moment)
+    decision.answer = said
+    decision.answered_at = moment.at
+    decision.answered_by = coach.id
+    decision.word = word.strip()
+    decision.final_rung_id = row.standing_id if said != "decline" else final
+    db.add_all([decision, row])
+    db.flush()
+    if said != "decline":
+        apply.tell(db, row, athlete, decision, coach, moment)
+    return decision
+
+
+@dataclass(frozen=True)
+class Accepted:
+    """What came of taking several at once.
+
+    Attributes:
+        decisions: as they are answered now.
+        weeks: planned anew, by athlete.
+    """
+
+    decisions: tuple[ProposalRow, ...]
+    weeks: dict[UUID, WeekPlanRow]
+
+
+def accept_all(
+    db: Session, coach: AccountRow, ids: Iterable[UUID], moment_of: MomentOf
+) -> Accepted:
+    """Take several proposals in one go: all of them, or none.
+
+    Raises:
+        MissingError: if one is not the coach's to answer.
+        ConflictError: if one is answered otherwise, not plain, or something closes its rung.
+    """
+    found = []
+    changed: dict[UUID, tuple[AthleteRow, Moment]] = {}
+    for decision_id in dict.fromkeys(ids):
+        decision = access.decision(db, coach.id, decision_id, roles=access.WRITE)
+        row = access.ladder(db, coach.id, decision.ladder_id, roles=access.WRITE)
+        db.refresh(decision)
+        if not decision.inputs.get("plain"):
+            raise ConflictError(
+                "decision",
+                f"“{decision.outcome.replace('-', ' ')}” is not plain enough to be taken unread.",
+                "Open it, and answer it by itself.",
+            )
+        athlete = db.get_one(AthleteRow, row.athlete_id)
+        moment = moment_of(athlete)
+        found.append(answer(db, row, decision, coach, "take", None, "", moment))
+        changed[athlete.id] = (athlete, moment)
+    weeks = {}
+    for athlete, moment in changed.values():
+        again = week_again(db, athlete, moment)
+        if again is not None:
+            weeks[athlete.id] = again
+    return Accepted(tuple(found), weeks)
+
+
+def week_again(db: Session, athlete: AthleteRow, moment: Moment) -> WeekPlanRow | None:
+    """Plan anew the week that is about to be trained, after an answer, if it was planned."""
+    return week.plan_again(
+        db, athlete, apply.next_monday(moment.local_date), moment, "after the review"
+    ) or week.plan_again(db, athlete, monday_of(moment.local_date), moment, "after the review")
+
+
+def messages(db: Session, decision_ids: list[UUID]) -> dict[UUID, MessageRow]:
+    """What was told of some decisions, by decision."""
+    statement = select(MessageRow).where(among(MessageRow.decision_id, decision_ids))
+    return {row.decision_id: row for row in db.exec(statement) if row.decision_id}
+
+
+def outbox(db: Session, account_id: UUID, before: UUID | None, most: int) -> list[MessageRow]:
+    """Messages to a coach's athletes, newest first, from after a known one."""
+    statement = (
+        select(MessageRow)
+        .join(AthleteAccessRow, col(AthleteAccessRow.athlete_id) == MessageRow.athlete_id)
+        .where(AthleteAccessRow.account_id == account_id)
+        .order_by(col(MessageRow.at).desc(), col(MessageRow.id).desc())
+        .limit(most)
+    )
+    known = db.get(MessageRow, before) if before else None
+    if known is not None:
+        older = (col(MessageRow.at) < known.at) | (
+            (col(MessageRow.at) == known.at) & (col(MessageRow.id) < known.id)
+        )
+        statement = statement.where(older)
+    return list(db.exec(statement))

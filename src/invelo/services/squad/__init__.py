@@ -1,0 +1,1 @@
+"""The squad and who needs the coach first."""

@@ -1,0 +1,283 @@
+"""The squad: athletes, their measures, and a line on each that says who needs the coach."""
+
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass
+from datetime import date, datetime, timedelta
+from typing import Any, NamedTuple
+from uuid import UUID
+from zoneinfo import ZoneInfo
+
+from sqlalchemy import Text, cast, func, text
+from sqlalchemy.dialects.postgresql import distinct_on
+from sqlalchemy.orm import aliased
+from sqlmodel import Session, col, select
+
+from invelo.db import access, logs
+from invelo.db.columns import among, dated
+from invelo.db.errors import ConflictError
+from invelo.db.moment import Moment
+from invelo.db.tables.account import AccountRow
+from invelo.db.tables.athlete import AthleteAccessRow, AthleteRow, BodyMeasurementRow
+from invelo.db.tables.ladder import LadderRow, PlacementRow, RungRow
+from invelo.db.tables.plan import WeekPlanRow
+from invelo.db.tables.review import ProposalRow
+from invelo.db.tables.training import TrainingSessionRow
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.plan.week.availability import monday_of
+from invelo.domain.review.workload import LONG_DAYS
+from invelo.domain.squad.squad import Condition, Flag, marks, urgency
+from invelo.services.review import reach
+
+RATIO_BACK = timedelta(days=4 * LONG_DAYS)
+"""As far as loads are read for a ratio: what lies before weighs nothing any more."""
+
+
+@dataclass(frozen=True)
+class PendingDecision:
+    """A decision that waits for a word, as the list tells it."""
+
+    id: UUID
+    ladder_id: UUID
+    outcome: str
+    reason: str
+    confidence: str
+    plain: bool
+    weekly: bool
+    goal: str
+    from_rung: str
+    to_rung: str
+
+
+class LadderLine(NamedTuple):
+    """A ladder as the list tells it."""
+
+    id: UUID
+    athlete_id: UUID
+    goal: str
+    stopped: str
+
+
+@dataclass(frozen=True)
+class SquadLine:
+    """One athlete in the list; what hangs on a ladder is None before they have one. `today` is how
+    many things are planned for today, None where the week was not planned."""
+
+    athlete: AthleteRow
+    ladder: LadderLine | None
+    standing: RungRow | None
+    expected: tuple[float, float, float] | None
+    last: TrainingSessionRow | None
+    today: int | None
+    waiting: tuple[PendingDecision, ...]
+    marks: tuple[Flag, ...]
+
+
+@dataclass(frozen=True)
+class AthleteDraft:
+    """Someone to coach: kg and m."""
+
+    id: UUID
+    name: str
+    mass: float
+    stature: float
+    note: str = ""
+
+
+def enrol(db: Session, coach: AccountRow, person: AthleteDraft, moment: Moment) -> AthleteRow:
+    """Add an athlete with a first measure; the coach owns the record. A replay changes nothing.
+
+    Raises:
+        InputError: for a mass or a stature out of range.
+        ConflictError: if the id names someone else.
+    """
+    Body(person.mass, person.stature)
+    kept = db.get(AthleteRow, person.id)
+    if kept is not None:
+        if kept.name == person.name.strip() and kept in access.athletes(db, coach.id):
+            return kept
+        raise ConflictError("id", "it names someone else.", "Make a new id for each athlete.")
+    athlete = AthleteRow(
+        id=person.id,
+        name=person.name.strip(),
+        time_zone=moment.zone,
+        note=person.note.strip(),
+        consent_on=moment.local_date,
+        created_at=moment.at,
+    )
+    db.add(athlete)
+    db.flush()
+    db.add(AthleteAccessRow(account_id=coach.id, athlete_id=athlete.id, role="owner"))
+    measure(db, athlete, person.mass, person.stature, moment)
+    return athlete
+
+
+def measure(
+    db: Session,
+    athlete: AthleteRow,
+    mass: float,
+    stature: float,
+    moment: Moment,
+    lengths: Mapping[str, float] | None = None,
+) -> BodyMeasurementRow:
+    """Keep a body mass, a stature and whatever limb lengths (m) were measured.
+
+    Raises:
+        InputError: for a value no human has.
+    """
+    known = dict(lengths or {})
+    Body(mass, stature, lengths=tuple(sorted(known.items())))
+    row = BodyMeasurementRow(
+        athlete_id=athlete.id,
+        **dated(moment),
+        mass_kg=mass,
+        stature_m=stature,
+        lengths=known,
+    )
+    db.add(row)
+    db.flush()
+    return row
+
+
+def erase(db: Session, athlete: AthleteRow) -> None:
+    """Erase a person: every row about them, logs included. There is no way back."""
+    db.exec(text("SET LOCAL invelo.erasing = 'yes'"))  # type: ignore[call-overload]
+    db.delete(athlete)
+    db.flush()
+
+
+def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
+    """The squad, whoever needs the coach first on top (see `invelo.domain.squad.squad.ORDER`)."""
+    people = access.athletes(db, account_id)
+    told = db.exec(
+        select(
+            col(LadderRow.id),
+            col(LadderRow.athlete_id),
+            col(LadderRow.goal),
+            col(LadderRow.stopped),
+        )
+        .where(among(LadderRow.athlete_id, [a.id for a in people]))
+        .order_by(col(LadderRow.created_at).desc(), col(LadderRow.id))
+    )
+    ladders = [LadderLine(*row) for row in told]
+    first = {ladder.athlete_id: ladder for ladder in ladders}
+    ids = [ladder.id for ladder in first.values()]
+    standing = _by(
+        "ladder_id",
+        db.exec(
+            select(RungRow)
+            .join(LadderRow, col(LadderRow.standing_id) == RungRow.id)
+            .where(among(LadderRow.id, ids))
+        ),
+    )
+    expected = _expected(db, ids)
+    waiting = _waiting(db, [ladder.id for ladder in ladders])
+    stopped = {one.athlete_id: one.stopped for one in ladders if one.stopped}
+    todays = {one.id: _today(one, now) for one in people}
+    ratios = reach.ratios(db, todays, RATIO_BACK)
+    planned = _planned(db, todays)
+    last = logs.newest_of(db, [one.id for one in people])
+    pains = logs.worst_pain(db, [session.id for session in last.values()])
+    found: list[SquadLine] = []
+    for athlete in people:
+        ladder = first.get(athlete.id)
+        key = ladder.id if ladder else None
+        session = last.get(athlete.id)
+        pain, place = pains.get(session.id, (0, "")) if session else (0, "")
+        condition = Condition(
+            stopped=stopped.get(athlete.id, ""),
+            pain=pain,
+            pain_place=place,
+            waiting=tuple(
+                one.outcome
+                for one in waiting.get(athlete.id, ())
+                if one.outcome != "hold"  # to go on as it is wants no word
+            ),
+            last=session.local_date if session else None,
+            ratio=ratios.get(athlete.id),
+        )
+        found.append(
+            SquadLine(
+                athlete,
+                ladder,
+                standing.get(key),
+                expected.get(key),
+                session,
+                planned.get(athlete.id),
+                waiting.get(athlete.id, ()),
+                marks(condition, todays[athlete.id]),
+            )
+        )
+    return sorted(found, key=lambda line: (*urgency(line.marks), line.athlete.name))
+
+
+def _today(athlete: AthleteRow, now: datetime) -> date:
+    return now.astimezone(ZoneInfo(athlete.time_zone)).date()
+
+
+def _expected(db: Session, ids: list[UUID]) -> dict[Any, tuple[float, float, float]]:
+    """What each ladder's newest placement expects on the rung that is stood on."""
+    newest = (
+        select(col(PlacementRow.result)["predictions"])
+        .where(PlacementRow.ladder_id == LadderRow.id)
+        .order_by(col(PlacementRow.at).desc(), col(PlacementRow.id))
+        .limit(1)
+        .scalar_subquery()
+    )
+    told = newest[cast(LadderRow.standing_id, Text)]
+    rows = db.exec(select(col(LadderRow.id), told).where(among(LadderRow.id, ids)))
+    return {ladder_id: tuple(found) for ladder_id, found in rows if found}
+
+
+def _waiting(db: Session, ladder_ids: list[UUID]) -> dict[UUID, tuple[PendingDecision, ...]]:
+    """Decisions that wait, by athlete, the newest ladder's first."""
+    to = aliased(RungRow)
+    made = col(ProposalRow.made)["name"].as_string()
+    statement = (
+        select(  # type: ignore[call-overload]
+            LadderRow.athlete_id,
+            ProposalRow.id,
+            ProposalRow.ladder_id,
+            ProposalRow.outcome,
+            ProposalRow.reason,
+            ProposalRow.confidence,
+            func.coalesce(col(ProposalRow.inputs)["plain"].as_boolean(), False),
+            col(ProposalRow.monday).is_not(None),
+            LadderRow.goal,
+            RungRow.name,
+            func.coalesce(made, to.name),
+        )
+        .join(LadderRow, col(LadderRow.id) == ProposalRow.ladder_id)
+        .join(RungRow, col(RungRow.id) == ProposalRow.from_rung_id)
+        .join(to, to.id == ProposalRow.to_rung_id)
+        .where(among(ProposalRow.ladder_id, ladder_ids), col(ProposalRow.answer).is_(None))
+        .order_by(col(LadderRow.created_at).desc(), col(LadderRow.id))
+    )
+    found: dict[UUID, tuple[PendingDecision, ...]] = {}
+    for athlete_id, *told in db.exec(statement):
+        found[athlete_id] = (*found.get(athlete_id, ()), PendingDecision(*told))
+    return found
+
+
+def _planned(db: Session, todays: Mapping[UUID, date]) -> dict[UUID, int]:
+    """How many things are planned for today, for those whose week was planned."""
+    mondays = {athlete: monday_of(today) for athlete, today in todays.items()}
+    statement = (
+        select(WeekPlanRow)
+        .where(
+            among(WeekPlanRow.athlete_id, mondays),
+            col(WeekPlanRow.monday).in_(set(mondays.values())),
+        )
+        .ext(distinct_on(col(WeekPlanRow.athlete_id), col(WeekPlanRow.monday)))
+        .order_by(
+            col(WeekPlanRow.athlete_id), col(WeekPlanRow.monday), col(WeekPlanRow.number).desc()
+        )
+    )
+    return {
+        row.athlete_id: sum(1 for _, day in row.placed if day == todays[row.athlete_id].weekday())
+        for row in db.exec(statement)
+        if row.monday == mondays[row.athlete_id]
+    }
+
+
+def _by(column: str, rows: Iterable[Any]) -> dict[Any, Any]:
+    return {getattr(row, column): row for row in rows}

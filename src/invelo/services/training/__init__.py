@@ -1,0 +1,1 @@
+"""The floor: sessions run, sets logged, check-ins, links, live."""

@@ -1,0 +1,43 @@
+"""Check-ins: kept as they were told, the newest of a day speaks."""
+
+from datetime import date
+from uuid import UUID
+
+from pydantic import TypeAdapter
+from sqlmodel import Session, col, select
+
+from invelo.db.columns import dated
+from invelo.db.moment import Moment
+from invelo.db.tables.athlete import AthleteRow
+from invelo.db.tables.training import CheckInRow as Row
+from invelo.domain.training.check_in import CheckIn
+
+CHECK_IN: TypeAdapter[CheckIn] = TypeAdapter(CheckIn)
+
+
+def keep(db: Session, athlete: AthleteRow, row_id: UUID, told: CheckIn, moment: Moment) -> bool:
+    """Keep what was told; a replay changes nothing. Whether it is new."""
+    if db.get(Row, row_id) is not None:
+        return False
+    row = Row(
+        id=row_id,
+        athlete_id=athlete.id,
+        told=CHECK_IN.dump_python(told, mode="json"),
+        **dated(moment),
+    )
+    db.add(row)
+    db.flush()
+    return True
+
+
+def of_day(db: Session, athlete_id: UUID, day: date) -> frozenset[UUID]:
+    """The ids of a day's check-ins; what each adapted is kept under the same id."""
+    statement = select(Row.id).where(Row.athlete_id == athlete_id, Row.local_date == day)
+    return frozenset(db.exec(statement))
+
+
+def newest(db: Session, athlete_id: UUID, day: date) -> CheckIn | None:
+    """What was told last on a day."""
+    statement = select(Row).where(Row.athlete_id == athlete_id, Row.local_date == day)
+    row = db.exec(statement.order_by(col(Row.at).desc(), col(Row.id))).first()
+    return CHECK_IN.validate_python(row.told) if row else None

@@ -1,0 +1,111 @@
+"""Whole sessions written down afterwards, by hand or from a file: all of them, or none."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from datetime import datetime
+from uuid import NAMESPACE_URL, UUID, uuid5
+
+from sqlmodel import Session, col, select
+
+from invelo.db.moment import Moment
+from invelo.db.tables.athlete import AthleteRow
+from invelo.db.tables.ladder import LadderRow, RungRow
+from invelo.db.tables.training import LoggedSetRow, TrainingSessionRow
+from invelo.domain.errors import InputError
+from invelo.services.review import propose
+from invelo.services.training import floor
+from invelo.services.training.floor import SetEntry
+
+
+@dataclass(frozen=True)
+class WholeSession:
+    """A session as it is written down.
+
+    Attributes:
+        id: of it.
+        name: what it is called.
+        moment: when it began.
+        effort: of the whole session; None where nothing was said.
+        sets: in order.
+    """
+
+    id: UUID
+    name: str
+    moment: Moment
+    effort: float | None
+    sets: tuple[SetEntry, ...]
+
+
+def keep(
+    db: Session, athlete: AthleteRow, sessions: Sequence[WholeSession], now: datetime
+) -> tuple[int, int]:
+    """Keep whole sessions; what is there already stays. How many sets are new, and how many were
+    there. Each ladder is judged once, by the newest of them.
+
+    Raises:
+        InputError: for a set that cannot be kept, naming the field.
+        ConflictError: for an id that is in use.
+    """
+    new = old = 0
+    touched: list[TrainingSessionRow] = []
+    for one in sorted(sessions, key=lambda each: each.moment.at):
+        session = floor.start(db, athlete, one.id, one.name, one.moment, now)
+        fresh = [entry for entry in one.sets if db.get(LoggedSetRow, entry.id) is None]
+        for entry in one.sets:
+            floor.log(db, session, entry, now)
+        new, old = new + len(fresh), old + len(one.sets) - len(fresh)
+        if session.finished_at is None:
+            session.finished_at = one.sets[-1].moment.at if one.sets else one.moment.at
+            session.effort = one.effort if one.effort is not None else _stand_in(one.sets)
+            db.add(session)
+            db.flush()
+        if fresh:
+            touched.append(session)
+    propose.judge_all(db, athlete, touched, Moment(now, athlete.time_zone))
+    return new, old
+
+
+def _stand_in(sets: Sequence[SetEntry]) -> float:
+    """The mean effort of the sets, where nobody said how hard the whole session was."""
+    return round(sum(one.effort for one in sets) / len(sets), 1) if sets else 1.0
+
+
+def rung_named(db: Session, athlete_id: UUID, name: str) -> RungRow | None:
+    """A rung of any of the athlete's ladders by its name, the oldest ladder's first."""
+    statement = (
+        select(RungRow)
+        .join(LadderRow, col(LadderRow.id) == RungRow.ladder_id)
+        .where(LadderRow.athlete_id == athlete_id)
+    )
+    found = [row for row in db.exec(statement) if row.name.casefold() == name.casefold()]
+    return found[0] if found else None
+
+
+def rung_names(db: Session, athlete_id: UUID) -> dict[UUID, str]:
+    """The names of all rungs of an athlete's ladders."""
+    statement = select(RungRow.id, RungRow.name).join(
+        LadderRow, col(LadderRow.id) == RungRow.ladder_id
+    )
+    return dict(db.exec(statement.where(LadderRow.athlete_id == athlete_id)).all())
+
+
+def row_id(athlete_id: UUID, *told: object) -> UUID:
+    """An id that the same row always has, so that a file read twice is kept once."""
+    return uuid5(NAMESPACE_URL, ":".join(("invelo:row", str(athlete_id), *map(str, told))))
+
+
+def numbered(sets: Sequence[SetEntry]) -> tuple[SetEntry, ...]:
+    """Sets that tell no number counted through, each item for itself.
+
+    Raises:
+        InputError: for more than 99 of one item.
+    """
+    seen: dict[str, int] = {}
+    found = []
+    for one in sets:
+        key = str(one.rung_id or (one.movement.id if one.movement else ""))
+        seen[key] = seen.get(key, 0) + 1
+        if seen[key] > 99:
+            raise InputError("set", "one item has more than 99.", "Split the session.")
+        found.append(one if one.number else replace(one, number=seen[key]))
+    return tuple(found)

@@ -1,0 +1,172 @@
+"""What a device takes along: today's session and the next ones, each with the rungs around it."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from datetime import date, timedelta
+from uuid import NAMESPACE_URL, UUID, uuid5
+
+from sqlmodel import Session, select
+
+from invelo.db.tables.athlete import AthleteRow
+from invelo.db.tables.ladder import LadderRow, RungRow
+from invelo.domain.errors import InputError
+from invelo.domain.plan.session.builder import cautions
+from invelo.domain.plan.session.plan_overrides import NOTHING_BY_HAND
+from invelo.domain.plan.session.trainee import Trainee
+from invelo.domain.plan.session.work import Session as CoreSession
+from invelo.domain.plan.week.availability import monday_of
+from invelo.domain.training.check_in import CheckIn
+from invelo.domain.training.run import Run, run_of, without_closed, without_pain
+from invelo.services.ladder import ladder
+from invelo.services.plan import sessions, trainee, week
+from invelo.services.training import check_in
+
+AHEAD = 7
+"""Days ahead whose sessions go along."""
+
+
+@dataclass(frozen=True)
+class DayRun:
+    """A session to be run.
+
+    Attributes:
+        id: under which it is logged, the same on every device, so that two write into one; None
+            where the device makes one.
+        name: in words.
+        day: when it is planned; None of one that stands for no day.
+        run: what is done.
+        cautions: said before it starts.
+        adapted: whether the day changed it.
+        closed: what was left out, and why.
+        ladder: of which alone it is; None of a planned one.
+    """
+
+    id: UUID | None
+    name: str
+    day: date | None
+    run: Run
+    cautions: tuple[str, ...]
+    adapted: bool
+    closed: tuple[str, ...]
+    ladder: UUID | None = None
+
+
+@dataclass(frozen=True)
+class OfflineBundle:
+    """All that a device keeps.
+
+    Attributes:
+        who: trains.
+        today: the date there.
+        planned: today's session and the next ones, the earliest first.
+        single: a session of each ladder by itself.
+        check_in: what was told today.
+        rungs: ids by ladder and name.
+        stopped: goals that pain stopped, and why.
+        shut: why a ladder has nothing to do today.
+    """
+
+    who: Trainee
+    today: date
+    planned: tuple[DayRun, ...]
+    single: tuple[DayRun, ...]
+    check_in: CheckIn | None
+    rungs: dict[tuple[str, str], UUID]
+    stopped: tuple[tuple[str, str], ...]
+    shut: tuple[str, ...]
+
+
+def offline_bundle(db: Session, athlete: AthleteRow, today: date) -> OfflineBundle:
+    """What a device needs to run today's session and the next ones with the network gone."""
+    who = trainee.of_athlete(db, athlete, today)
+    rows = ladder.of_athlete(db, athlete.id)
+    told = check_in.newest(db, athlete.id, today)
+    halted = told is not None and bool(told.stop)
+    single = tuple(_single(who, athlete, rows, told))
+    return OfflineBundle(
+        who,
+        today,
+        () if halted else tuple(_planned(db, athlete, who, today, told)),
+        () if halted else tuple(one for one in single if one.run.session.items),
+        told,
+        _rung_ids(db, rows),
+        tuple((row.goal, row.stopped) for row in rows if row.stopped),
+        tuple(
+            dict.fromkeys(why for one in single if not one.run.session.items for why in one.closed)
+        ),
+    )
+
+
+def _planned(
+    db: Session, athlete: AthleteRow, who: Trainee, today: date, told: CheckIn | None
+) -> Iterator[DayRun]:
+    views: dict[date, week.WeekView | None] = {}
+    for ahead in range(AHEAD + 1):
+        day = today + timedelta(days=ahead)
+        monday = monday_of(day)
+        if monday not in views:
+            views[monday] = _week(db, athlete, monday, today)
+        seen = views[monday]
+        kept = sessions.adapted(db, athlete.id, day)
+        planned = _session(seen, day) if seen is not None else None
+        session = kept or planned
+        if session is not None:
+            hurts = told if day == today else None  # another day is another day
+            yield _day_run(athlete, who, session, f"{day:%A}", hurts, day, kept is not None)
+
+
+def _week(db: Session, athlete: AthleteRow, monday: date, today: date) -> week.WeekView | None:
+    try:
+        return week.view(db, athlete, monday, today)
+    except InputError:  # nothing to plan with
+        return None
+
+
+def _session(seen: week.WeekView, day: date) -> CoreSession | None:
+    try:
+        return seen.session(day.weekday())
+    except InputError:  # nothing stands on it
+        return None
+
+
+def _single(
+    who: Trainee, athlete: AthleteRow, rows: list[LadderRow], told: CheckIn | None
+) -> Iterator[DayRun]:
+    ids = {str(row.id): row.id for row in rows}
+    for stand in who.stands:
+        session = NOTHING_BY_HAND.session(stand.goal, [who.item(stand)], who)
+        yield _day_run(athlete, who, session, stand.goal, told, ladder_id=ids[stand.key])
+
+
+def _day_run(
+    athlete: AthleteRow,
+    who: Trainee,
+    session: CoreSession,
+    name: str,
+    told: CheckIn | None,
+    day: date | None = None,
+    adapted: bool = False,
+    ladder_id: UUID | None = None,
+) -> DayRun:
+    opened, closed = without_closed(session, who)
+    if told is not None:
+        opened, hurts = without_pain(opened, told)
+        closed = (*closed, *hurts)
+    return DayRun(
+        uuid5(NAMESPACE_URL, f"invelo:session:{athlete.id}:{day.isoformat()}") if day else None,
+        name,
+        day,
+        run_of(opened, who),
+        cautions(opened),
+        adapted,
+        closed,
+        ladder_id,
+    )
+
+
+def _rung_ids(db: Session, rows: list[LadderRow]) -> dict[tuple[str, str], UUID]:
+    found = {}
+    for row in rows:
+        for rung in db.exec(select(RungRow).where(RungRow.ladder_id == row.id)):
+            found[(str(row.id), rung.name)] = rung.id
+    return found

@@ -1,0 +1,18 @@
+"""What a finished session's sets add up to, kept with it so that lists need not read the sets."""
+
+from sqlmodel import Session
+
+from invelo.db import logs
+from invelo.db.tables.training import TrainingSessionRow
+
+
+def settle(db: Session, session: TrainingSessionRow) -> None:
+    """Work out a finished session's sums anew, after it was closed or a set came late."""
+    sets = logs.standing_sets(db, [session.id])[session.id]
+    if session.finished_at is None or not sets:
+        return
+    session.of_sets = sum(one.effort for one in sets) / len(sets)
+    last = max(one.at for one in sets)
+    session.lasted_s = max(0.0, (last - session.at).total_seconds())
+    db.add(session)
+    db.flush()

@@ -1,0 +1,101 @@
+"""Places and kit over the API: kept, looked at, approved, and never planned with while unsafe."""
+
+import base64
+from uuid import uuid4
+
+import pytest
+
+from tests.api.athlete.test_intake import BAR, furnishes, tells
+from tests.api.coach import Coach, problem
+
+PNG = base64.b64encode(b"\x89PNG\r\n\x1a\n" + b"0" * 40).decode()
+
+
+def test_kit_is_kept_changed_and_taken_off(coach: Coach, new_coach) -> None:
+    place, item = str(uuid4()), str(uuid4())
+    coach.put(f"/api/places/{place}", name="Truck", floor="gripping")
+    coach.put(f"/api/kit/{item}", place_id=place, **BAR)
+    (told,) = coach.get("/api/places")["places"]
+    assert told["items"][0]["why_not"] == "not checked yet"
+    assert told["items"][0]["look_for"]
+    (told,) = coach.post(f"/api/kit/{item}/check", safe=True)["places"]
+    assert (told["items"][0]["why_not"], told["items"][0]["checked_by"]) == ("", "A coach")
+    (told,) = coach.put(f"/api/kit/{item}", place_id=place, **{**BAR, "height_m": 2.2})["places"]
+    assert told["items"][0]["why_not"] == "not checked yet", "what was rebuilt is looked at anew"
+    stranger = new_coach()
+    assert stranger.get("/api/places")["places"] == []
+    assert problem(stranger.client.delete(f"/api/kit/{item}"), 404)["field"] == "place"
+    coach.client.delete(f"/api/kit/{item}").raise_for_status()
+    coach.client.delete(f"/api/places/{place}").raise_for_status()
+    assert coach.get("/api/places")["places"] == []
+
+
+def test_a_home_made_rig_waits_for_a_photo_and_a_yes(coach: Coach) -> None:
+    place = furnishes(coach)
+    item = str(uuid4())
+    coach.put(f"/api/kit/{item}", place_id=place, home_made=True, **BAR)
+    assert problem(coach.client.post(f"/api/kit/{item}/approval"), 409)["field"] == "photo"
+    bad = coach.client.put(f"/api/kit/{item}/photo", json={"photo": "aGVsbG8="})
+    assert problem(bad, 422)["field"] == "photo"
+    coach.put(f"/api/kit/{item}/photo", photo=PNG)
+    picture = coach.client.get(f"/api/kit/{item}/photo")
+    assert picture.headers["content-type"] == "image/png"
+    coach.post(f"/api/kit/{item}/check", safe=True)
+    (told,) = coach.get("/api/places")["places"]
+    assert "photo" in told["items"][0]["why_not"]
+    (told,) = coach.post(f"/api/kit/{item}/approval")["places"]
+    assert told["items"][0]["why_not"] == ""
+    (told,) = coach.put(f"/api/kit/{item}/photo", photo=PNG)["places"]
+    assert "photo" in told["items"][0]["why_not"], "another photo wants another look"
+
+
+@pytest.mark.parametrize("safe", [False, None])
+def test_unsafe_or_unseen_kit_is_never_planned_with(coach: Coach, safe: bool | None) -> None:
+    athlete = coach.enrols()["id"]
+    place, item = furnishes(coach), str(uuid4())
+    coach.put(f"/api/kit/{item}", place_id=place, **BAR)
+    if safe is not None:
+        coach.post(f"/api/kit/{item}/check", safe=safe)
+    tells(coach, athlete, goals=["row"], places=[place])
+    proposed = coach.get(f"/api/athletes/{athlete}/battery")
+    assert proposed["tests"] == []
+    assert all("not safe" in one["why"] for one in proposed["left_out"])
+    body = {"id": str(uuid4()), "movement": "row", "reps": 8}
+    refused = coach.client.post(f"/api/athletes/{athlete}/tests", json=body)
+    assert problem(refused, 409)["field"] == "kit"
+    coach.post(f"/api/kit/{item}/check", safe=True)
+    coach.post(f"/api/athletes/{athlete}/tests", **body)
+
+
+@pytest.mark.parametrize(
+    ("change", "field"),
+    [
+        ({"height_m": -1}, "height"),
+        ({"height_m": None}, "height"),
+        ({"kind": "load", "kg": None}, "weight"),
+        ({"kind": "band"}, "band"),
+        ({"count": 0}, "count"),
+        ({"name": " "}, "name"),
+        ({"kind": "trapeze"}, "kind"),
+    ],
+)
+def test_kit_that_cannot_be_is_refused(coach: Coach, change: dict, field: str) -> None:
+    place = furnishes(coach)
+    body = {"place_id": place, **BAR, **change}
+    response = coach.client.put(f"/api/kit/{uuid4()}", json=body)
+    assert problem(response, 422)["field"] == field
+    assert coach.get("/api/places")["places"][0]["items"] == []
+
+
+def test_a_cut_band_starts_anew_under_its_old_name(coach: Coach) -> None:
+    readings = [{"length_m": 1 + i / 5, "kg": 2.0 * i} for i in range(1, 7)]
+    body = {"name": "narrow", "rest_m": 1.0, "readings": readings}
+    old = coach.post("/api/bands", id=str(uuid4()), **body)
+    place = furnishes(coach, {"kind": "band", "name": "narrow", "band_id": old["id"]})
+    path = f"/api/bands/{old['id']}/retirement"
+    coach.client.post(path, json={"why": "cut"}).raise_for_status()
+    assert next(p for p in coach.get("/api/places")["places"] if p["id"] == place)["items"] == []
+    shorter = {**body, "rest_m": 0.8}
+    new = coach.post("/api/bands", id=str(uuid4()), **shorter)
+    assert [one["id"] for one in coach.get("/api/bands")["bands"]] == [new["id"]]
+    assert problem(coach.client.post(path, json={"why": "cut"}), 404)["field"] == "band"

@@ -1,0 +1,237 @@
+"""Sessions through the API: to start from, for a group, a day adapted; schools and their doses."""
+
+from datetime import date, timedelta
+from typing import Any
+from uuid import uuid4
+
+import pytest
+
+from tests.api.coach import Coach, problem
+from tests.api.plan.test_week import keep, planned, sheet, two_ladders
+
+
+@pytest.fixture
+def athlete(stage, coach: Coach) -> str:
+    return stage("two ladders", lambda: two_ladders(coach))  # type: ignore[no-any-return]
+
+
+@pytest.fixture
+def day(stage, coach: Coach, athlete: str) -> str:
+    """A day with the push-up and the row on it."""
+
+    def plan() -> str:
+        seen = planned(coach, athlete)
+        every = [{"task": task["key"], "day": 0} for task in seen["tasks"]]
+        keep(coach, seen, every).raise_for_status()
+        return str(seen["monday"])
+
+    return stage("two ladders on a day", plan)  # type: ignore[no-any-return]
+
+
+def test_eighteen_ready_sessions_stand_on_the_athletes_own_rungs(
+    coach: Coach, athlete: str
+) -> None:
+    ready = coach.get("/api/sessions-to-start-from")["sessions"]
+    assert len(ready) == 18
+    found = coach.get(f"/api/athletes/{athlete}/sessions/push-household")
+    items = [item for block in found["session"]["blocks"] for item in block["items"]]
+    own = next(item for item in items if item["goal"] == "Feet-raised push-up with a bag")
+    assert own["easier"]
+    assert found["session"]["minutes"]["unit"] == "min"
+    assert found["session"]["cautions"]
+
+
+def test_a_session_is_cut_to_the_minutes_with_the_order_of_cuts(coach: Coach, athlete: str) -> None:
+    found = coach.get(f"/api/athletes/{athlete}/sessions/whole-body-none?minutes=20")
+    assert found["session"]["minutes"]["likely"] <= 20
+    assert found["cuts"]
+    response = coach.client.get(f"/api/athletes/{athlete}/sessions/whole-body-none?minutes=1")
+    assert "smallest daily dose" in problem(response, 422)["remedy"]
+
+
+def test_a_group_does_one_session_each_on_their_own_rung(coach: Coach, athlete: str) -> None:
+    other = coach.enrols(name="Bo Lind")["id"]
+    coach.gives_ladder(other, reps=2)
+    body = {"athletes": [athlete, other]}
+    made = coach.post("/api/group-sessions/push-none", **body)
+    rungs = {}
+    for one in made["sessions"]:
+        blocks = [block for block in one["session"]["blocks"] if block["format"] != "warm-up"]
+        rungs[one["athlete_name"]] = blocks[0]["items"][0]["name"]
+    assert len(set(rungs.values())) == 2
+    assert made["minutes"] == max(one["session"]["minutes"]["likely"] for one in made["sessions"])
+
+
+def test_an_own_session_is_kept_used_again_and_taken_away(coach: Coach, athlete: str) -> None:
+    path = f"/api/own-sessions/{uuid4()}"
+    slots = [{"family": "horizontal push"}, {"family": "horizontal pull"}]
+    body = {"name": "After the get-out", "blocks": [{"format": "pair", "slots": slots}]}
+    made = coach.put(path, **body)
+    assert coach.put(path, **body) == made
+    found = coach.get(f"/api/athletes/{athlete}/sessions/{made['id']}")
+    assert [b["format"] for b in found["session"]["blocks"]] == ["warm-up", "pair"]
+    taken = coach.client.put(f"/api/own-sessions/{uuid4()}", json=body)
+    assert problem(taken, 409)["field"] == "name"
+    coach.client.delete(path).raise_for_status()
+    gone = coach.client.get(f"/api/athletes/{athlete}/sessions/{made['id']}")
+    assert problem(gone, 404)["field"] == "session"
+
+
+def test_a_days_session_can_be_kept_as_an_own_one(coach: Coach, athlete: str, day: str) -> None:
+    session = coach.get(f"/api/athletes/{athlete}/days/{day}/session")["session"]
+    blocks = [
+        {
+            "format": block["format"],
+            "slots": [
+                {"family": one["family"], "movements": [one["movement"]], "sets": one["set_count"]}
+                for one in block["items"]
+            ],
+        }
+        for block in session["blocks"]
+        if block["format"] != "warm-up"
+    ]
+    made = coach.put(f"/api/own-sessions/{uuid4()}", name="Monday's", blocks=blocks)
+    again = coach.get(f"/api/athletes/{athlete}/sessions/{made['id']}")["session"]
+    assert again["blocks"] == session["blocks"]
+
+
+@pytest.mark.parametrize(
+    ("body", "field"),
+    [
+        ({"name": " ", "blocks": [{"format": "finisher", "slots": [{"family": "calf"}]}]}, "name"),
+        ({"name": "x", "blocks": [{"format": "warm-up", "slots": [{"family": "calf"}]}]}, "format"),
+        ({"name": "x", "blocks": []}, "blocks"),
+    ],
+)
+def test_an_own_session_that_cannot_be_is_refused(
+    coach: Coach, body: dict[str, Any], field: str
+) -> None:
+    response = coach.client.put(f"/api/own-sessions/{uuid4()}", json=body)
+    assert problem(response, 422)["field"] == field
+    assert len(coach.get("/api/sessions-to-start-from")["sessions"]) == 18
+
+
+def test_another_coach_does_not_see_own_sessions(coach: Coach, new_coach: Any) -> None:
+    path = f"/api/own-sessions/{uuid4()}"
+    body = {"name": "Mine", "blocks": [{"format": "finisher", "slots": [{"family": "calf"}]}]}
+    coach.put(path, **body)
+    stranger = new_coach()
+    assert len(stranger.get("/api/sessions-to-start-from")["sessions"]) == 18
+    assert problem(stranger.client.delete(path), 404)["field"] == "session"
+    assert problem(stranger.client.put(path, json=body), 409)["field"] == "id"
+
+
+def test_a_days_session_has_its_warm_up_items_totals_and_order(
+    coach: Coach, athlete: str, day: str
+) -> None:
+    found = coach.get(f"/api/athletes/{athlete}/days/{day}/session")
+    assert not found["adapted"]
+    session = found["session"]
+    assert session["blocks"][0]["format"] == "warm-up"
+    assert {one["region"] for one in session["regions"]} >= {"chest", "upper back"}
+    assert session["push"] > 0
+    assert session["pull"] > 0
+    assert session["joints"]["shoulder"]["low"] < session["joints"]["shoulder"]["high"]
+    empty = (date.fromisoformat(day) + timedelta(days=1)).isoformat()
+    response = coach.client.get(f"/api/athletes/{athlete}/days/{empty}/session")
+    assert "nothing is planned" in problem(response, 422)["problem"]
+
+
+def test_a_day_is_adapted_shown_kept_and_let_go_again(coach: Coach, athlete: str, day: str) -> None:
+    path = f"/api/athletes/{athlete}/days/{day}/adapt"
+    body = {"minutes": 20, "sore": [{"place": "wrist", "how": 2}]}
+    shown = coach.post(path, **body)
+    assert shown["after"]["minutes"]["likely"] <= 20 < shown["before"]["minutes"]["likely"] + 10
+    assert "the wrist is to be spared." in [one["why"] for one in shown["changes"]]
+    assert not coach.get(f"/api/athletes/{athlete}/days/{day}/session")["adapted"]
+    key = str(uuid4())
+    coach.post(path, **body, keep=key)
+    coach.post(path, **body, keep=key)
+    kept = coach.get(f"/api/athletes/{athlete}/days/{day}/session")
+    assert kept["adapted"]
+    assert kept["session"]["blocks"][-1]["items"] == [
+        {**item, "easier": []} for item in shown["after"]["blocks"][-1]["items"]
+    ]
+    plan = coach.get(f"/api/athletes/{athlete}/days/{day}/session?source=plan")
+    assert plan["session"]["minutes"] == shown["before"]["minutes"]
+    assert sheet(coach, athlete, day)["days"][0]["adapted"]
+    coach.client.delete(path).raise_for_status()
+    assert not coach.get(f"/api/athletes/{athlete}/days/{day}/session")["adapted"]
+
+
+@pytest.mark.parametrize(
+    ("allows", "field"),
+    [
+        ({"minutes": 0}, "minutes"),
+        ({"minutes": 1}, "minutes"),
+        ({"sleep": 30}, "sleep"),
+        ({"effort": 0}, "effort so far"),
+    ],
+)
+def test_a_day_that_allows_nothing_is_refused_and_nothing_is_kept(
+    coach: Coach, athlete: str, day: str, allows: dict[str, Any], field: str
+) -> None:
+    path = f"/api/athletes/{athlete}/days/{day}/adapt"
+    response = coach.client.post(path, json={**allows, "keep": str(uuid4())})
+    assert problem(response, 422)["field"] == field
+    assert not coach.get(f"/api/athletes/{athlete}/days/{day}/session")["adapted"]
+
+
+def test_sets_by_hand_show_the_rule_they_override(coach: Coach, athlete: str, day: str) -> None:
+    seen = sheet(coach, athlete, day)
+    push = next(task for task in seen["tasks"] if task["goal"].startswith("Feet-raised"))
+    own = [{"low": 3, "high": 4, "rest": 30}] * 5
+    hands = {"edits": [{"key": push["key"], "sets": own}]}
+    wishes = {**seen["wishes"], "hands": hands}
+    coach.put(f"/api/athletes/{athlete}/week/wishes?monday={day}", **wishes)
+    session = coach.get(f"/api/athletes/{athlete}/days/{day}/session")["session"]
+    rules = {one["rule"]: (one["asked"], one["given"]) for one in session["departures"]}
+    assert rules["dose.sets"][1] == "5 sets"
+    assert rules["dose.rest"][1] == "30 s of rest"
+    assert "dose.least" in rules
+
+
+# ---- schools -------------------------------------------------------------------------------
+
+
+def test_six_schools_are_told_and_a_ladder_takes_one(coach: Coach, ladder: dict) -> None:
+    path = f"/api/ladders/{ladder['id']}"
+    before = coach.get(f"{path}/doses")
+    assert {one["id"] for one in before["schools"]} == {
+        "range",
+        "near-failure",
+        "effort",
+        "wave",
+        "clock",
+        "habit",
+    }
+    assert before["school"] == "range"
+    assert all(rung["overrides"] == [] for rung in before["rungs"])
+    body = {"school": "near-failure", "purpose": "strength", "level": "intermediate"}
+    kept = coach.put(f"{path}/school", **body)
+    assert kept["school"] == "near-failure"
+    assert {one["rule"] for one in kept["rungs"][0]["overrides"]} == {"dose.range", "dose.rest"}
+    anew = coach.put(f"{path}/school", **body, anew=True)
+    assert all(rung["overrides"] == [] for rung in anew["rungs"])
+    assert coach.get(path)["rungs"][0]["dose"]["high"] == 30
+    coach.post(f"{path}/undo")
+    assert coach.get(path)["rungs"][0]["dose"]["high"] == 10
+
+
+def test_a_new_ladder_takes_the_school_that_is_preferred(coach: Coach) -> None:
+    athlete = coach.enrols()["id"]
+    coach.put(f"/api/athletes/{athlete}/person", schools=["near-failure", "range"])
+    ladder = coach.gives_ladder(athlete)
+    found = coach.get(f"/api/ladders/{ladder['id']}/doses")
+    assert found["school"] == "near-failure"
+    assert all(rung["overrides"] == [] for rung in found["rungs"])
+    assert ladder["rungs"][0]["dose"]["high"] == 30
+    other = coach.enrols(name="Bo Lind")["id"]
+    copied = coach.post(f"/api/ladders/{ladder['id']}/copies", athlete_id=other)
+    assert coach.get(f"/api/ladders/{copied['id']}/doses")["school"] == "near-failure"
+
+
+def test_a_school_that_is_none_is_refused(coach: Coach, ladder: dict) -> None:
+    body = {"school": "guess", "purpose": "strength", "level": "beginner"}
+    response = coach.client.put(f"/api/ladders/{ladder['id']}/school", json=body)
+    assert problem(response, 422)["field"] == "school"

@@ -1,0 +1,354 @@
+"""The end of a week: looked at once, taken in bulk, planned anew, told through the outbox."""
+
+from datetime import timedelta
+from uuid import UUID, uuid4
+
+import pytest
+from sqlmodel import Session
+
+from invelo.db.tables.review import MessageRow, ProposalRow
+from invelo.db.tables.training import TrainingSessionRow
+from tests.api.coach import problem
+from tests.conftest import rows
+
+
+def week_plan(coach, athlete: str, monday: str) -> dict:
+    """A week planned by hand: everything on its first days."""
+    path = f"/api/athletes/{athlete}/week"
+    sheet = coach.get(f"{path}?monday={monday}")
+    first = sheet["wishes"]["days"][0]["index"]
+    placed = [{"task": one["key"], "day": first} for one in sheet["tasks"]]
+    body = {"placed": placed, "number": sheet["revision"], "pins": [], "word": "by hand"}
+    return coach.put(f"{path}?monday={monday}", **body)
+
+
+def step_up(coach, ladder: str) -> dict:
+    coach.trains(ladder)
+    return coach.trains(ladder)
+
+
+def monday(coach) -> str:
+    """Move the clock to the morning of the next Monday."""
+    day = coach.clock()
+    coach.later(7 - day.weekday())
+    return coach.clock().date().isoformat()
+
+
+def line(coach, athlete: str) -> dict:
+    return next(one for one in coach.get("/api/squad")["athletes"] if one["id"] == athlete)
+
+
+def test_a_week_is_due_until_it_was_looked_at(coach, ladder) -> None:
+    athlete = ladder["athlete_id"]
+    coach.trains(ladder["id"])
+    assert coach.get("/api/squad")["due"] == [athlete]
+    coach.post(f"/api/athletes/{athlete}/week-review")
+    assert coach.get("/api/squad")["due"] == []
+    monday(coach)
+    assert coach.get("/api/squad")["due"] == [athlete]
+
+
+def test_who_has_no_ladder_is_never_due(coach) -> None:
+    coach.enrols()
+    assert coach.get("/api/squad")["due"] == []
+
+
+def test_looking_twice_proposes_once(coach, ladder) -> None:
+    coach.trains(ladder["id"], (8, 8, 8))
+    coach.later(20)
+    path = f"/api/athletes/{ladder['athlete_id']}/week-review"
+    assert coach.post(path)["proposed"] == 1
+    assert coach.post(path)["proposed"] == 0
+    decision = coach.get(f"/api/ladders/{ladder['id']}/review")["decisions"][0]
+    assert decision["outcome"] == "ease-off"
+    assert [rule["id"] for rule in decision["rules"]] == ["layoff.re-entry"]
+    assert decision["monday"] is not None
+
+
+def test_a_layoff_taken_begins_a_block_that_comes_back(coach, ladder) -> None:
+    coach.trains(ladder["id"], (8, 8, 8))
+    coach.later(22)
+    first = monday(coach)
+    coach.post(f"/api/athletes/{ladder['athlete_id']}/week-review")
+    (waits,) = line(coach, ladder["athlete_id"])["waiting"]
+    assert waits["weekly"]
+    assert not waits["plain"]
+    coach.post(f"/api/decisions/{waits['id']}/answer", answer="take")
+    sheet = coach.get(f"/api/athletes/{ladder['athlete_id']}/week?monday={first}")
+    assert sheet["wishes"]["begun"] == first
+    assert sheet["wishes"]["away"] > 3
+    assert "back after time away" in str(sheet)
+
+
+def test_a_session_s_decision_stands_where_the_week_says_no_more(coach, ladder) -> None:
+    decision = step_up(coach, ladder["id"])
+    monday(coach)
+    assert coach.post(f"/api/athletes/{ladder['athlete_id']}/week-review")["proposed"] == 0
+    (waits,) = line(coach, ladder["athlete_id"])["waiting"]
+    assert waits["id"] == decision["id"]
+
+
+def test_a_stop_is_not_talked_over_by_the_week(coach, ladder) -> None:
+    coach.trains(ladder["id"], pain=6, pain_place="wrist")
+    coach.later(30)
+    assert coach.post(f"/api/athletes/{ladder['athlete_id']}/week-review")["proposed"] == 0
+    assert line(coach, ladder["athlete_id"])["waiting"][0]["outcome"] == "stop"
+
+
+# ---- in bulk ----
+
+
+def test_plain_decisions_are_taken_together_and_told(coach) -> None:
+    ladders = [coach.gives_ladder(coach.enrols(name)["id"]) for name in ("Oda Fenwick", "Kit Lowe")]
+    decisions = [step_up(coach, one["id"]) for one in ladders]
+    assert all(one["plain"] for one in decisions)
+    ids = [one["id"] for one in decisions]
+    done = coach.post("/api/decisions/take", ids=ids)
+    assert done == {"taken": ids, "replanned": []}
+    for ladder, decision in zip(ladders, decisions, strict=True):
+        assert coach.standing(ladder["id"]) == decision["to_rung"]["id"]
+        assert line(coach, ladder["athlete_id"])["waiting"] == []
+    assert coach.post("/api/decisions/take", ids=ids)["taken"] == ids  # a replay changes nothing
+    told = coach.get("/api/outbox")
+    assert len(told["messages"]) == 2
+    assert sorted(told["athletes"].values()) == ["Kit Lowe", "Oda Fenwick"]
+    assert all("Well done: next is" in one["body"] for one in told["messages"])
+
+
+def test_in_bulk_it_is_all_or_nothing(coach) -> None:
+    plain = coach.gives_ladder(coach.enrols("Oda Fenwick")["id"])
+    grave = coach.gives_ladder(coach.enrols("Kit Lowe")["id"])
+    up = step_up(coach, plain["id"])
+    stop = coach.trains(grave["id"], pain=5, pain_place="wrist")
+    ids = [up["id"], stop["id"]]
+    refused = coach.client.post("/api/decisions/take", json={"ids": ids})
+    assert "not plain enough" in problem(refused, 409)["problem"]
+    assert coach.standing(plain["id"]) == up["from_rung"]["id"]
+    assert coach.get("/api/outbox")["messages"] == []
+
+
+@pytest.mark.parametrize("ids", [[], [str(uuid4())] * 201, ["x"]])
+def test_odd_bulks_are_refused(coach, ids: list[str]) -> None:
+    assert coach.client.post("/api/decisions/take", json={"ids": ids}).status_code == 422
+
+
+def test_a_planned_week_is_planned_anew(coach, ladder) -> None:
+    athlete = ladder["athlete_id"]
+    decision = step_up(coach, ladder["id"])
+    first = monday(coach)
+    before = week_plan(coach, athlete, first)
+    said = coach.post(f"/api/decisions/{decision['id']}/answer", answer="take")
+    assert said["replanned"] == first
+    after = coach.get(f"/api/athletes/{athlete}/week?monday={first}")
+    assert after["revision"] == before["revision"] + 1
+
+
+def test_a_decline_plans_nothing_and_tells_nothing(coach, ladder) -> None:
+    decision = step_up(coach, ladder["id"])
+    week_plan(coach, ladder["athlete_id"], monday(coach))
+    path = f"/api/decisions/{decision['id']}/answer"
+    said = coach.post(path, answer="decline", word="after the premiere")
+    assert (said["replanned"], said["message"]) == (None, None)
+    assert coach.get("/api/outbox")["messages"] == []
+
+
+def test_what_was_declined_is_not_asked_again_until_something_changes(coach, ladder) -> None:
+    first = step_up(coach, ladder["id"])
+    coach.post(f"/api/decisions/{first['id']}/answer", answer="decline", word="not before Porto")
+    assert coach.trains(ladder["id"])["outcome"] == "hold"
+    assert coach.trains(ladder["id"])["outcome"] == "hold"
+    coach.later(28)
+    assert coach.trains(ladder["id"])["outcome"] == "step-up"
+
+
+# ---- the outbox ----
+
+
+def test_a_message_says_nothing_of_health(coach, ladder) -> None:
+    stop = coach.trains(ladder["id"], pain=7, pain_place="wrist")
+    coach.post(f"/api/decisions/{stop['id']}/answer", answer="take")
+    (told,) = coach.get("/api/outbox")["messages"]
+    words = f"{told['subject']} {told['body']}".lower()
+    assert "until we have spoken" in words
+    assert not any(word in words for word in ("pain", "wrist", "7", "clinician", "injur"))
+
+
+def test_the_outbox_is_read_page_by_page(coach, ladder, engine) -> None:
+    decision = coach.trains(ladder["id"], (8, 8, 8))
+    coach.post(f"/api/decisions/{decision['id']}/answer", answer="take")
+    (written,) = rows(engine, MessageRow)
+    (answered,) = (row for row in rows(engine, ProposalRow) if row.id == written.decision_id)
+    with Session(engine) as db:
+        for minutes in range(1, 23):
+            new = {"id": uuid4(), "at": written.at + timedelta(minutes=minutes)}
+            more = ProposalRow(**{**answered.model_dump(), **new})
+            db.add(more)
+            db.flush()
+            told = {**written.model_dump(), **new, "decision_id": more.id}
+            db.add(MessageRow(**told))
+        db.commit()
+    first = coach.get("/api/outbox")
+    rest = coach.get(f"/api/outbox?before={first['before']}")
+    ids = [one["id"] for page in (first, rest) for one in page["messages"]]
+    assert (len(first["messages"]), len(rest["messages"]), len(set(ids))) == (20, 3, 23)
+    assert rest["before"] is None
+
+
+def test_another_coach_s_outbox_is_their_own(coach, ladder, new_coach) -> None:
+    decision = step_up(coach, ladder["id"])
+    coach.post(f"/api/decisions/{decision['id']}/answer", answer="take")
+    assert new_coach().get("/api/outbox")["messages"] == []
+
+
+# ---- what came of it ----
+
+
+def test_how_a_decision_turned_out_is_told_once_it_shows(coach, ladder) -> None:
+    decision = coach.trains(ladder["id"], (8, 8, 8), effort=9)
+    coach.post(f"/api/decisions/{decision['id']}/answer", answer="take")
+    path = f"/api/ladders/{ladder['id']}/review"
+    assert coach.get(path)["decisions"][0]["turned_out"] == ""
+    for _ in range(4):
+        coach.trains(ladder["id"], (10, 10, 10), effort=8.5)
+    kept = next(one for one in coach.get(path)["decisions"] if one["id"] == decision["id"])
+    assert kept["turned_out"].startswith("reach rose (+")
+
+
+# ---- trends ----
+
+
+def trained(coach, sessions: int = 8, every: int = 3) -> dict:
+    ladder = coach.has_ladder()
+    for i in range(sessions):
+        coach.later(every - 2)
+        coach.trains(ladder["id"], (8 + i // 3,) * 3)
+    return ladder
+
+
+def test_trends_show_reach_gates_and_a_forecast(coach) -> None:
+    ladder = trained(coach)
+    told = coach.get(f"/api/ladders/{ladder['id']}/trends")
+    assert len(told["reach"]) >= 8
+    assert all(one["session_id"] for one in told["reach"][1:])
+    assert told["unit"] == "kg"
+    needed = [one["needed"] for one in told["gates"]]
+    assert needed == sorted(needed)
+    for one in (told["next_gate"], told["goal_forecast"]):
+        dates = [one[name] for name in ("low", "likely", "high") if one[name]]
+        assert dates == sorted(dates)
+        assert one["nearer"]
+        assert one["derivation"]["inputs"]
+    assert told["why_no_forecast"] == ""
+    assert told["growth"]["low"] <= told["growth"]["likely"] <= told["growth"]["high"]
+
+
+def test_an_athlete_with_one_set_ever_is_told_plainly(coach, ladder) -> None:
+    coach.trains(ladder["id"], (8,))
+    told = coach.get(f"/api/ladders/{ladder['id']}/trends")
+    assert "not enough yet" in told["why_no_forecast"]
+    assert told["next_gate"] is None
+    assert told["growth"] is None
+    assert told["load"]["ratio"] is None
+    assert told["load"]["words"] == "not told before four weeks of sessions"
+    assert sum(week["done"] for week in told["adherence"]) == 1
+
+
+def test_without_any_session_there_is_nothing_to_show(coach, ladder) -> None:
+    told = coach.get(f"/api/ladders/{ladder['id']}/trends")
+    assert (told["load"], told["sessions"], told["weeks"]) == (None, [], [])
+
+
+def test_weeks_add_up_by_region_and_joint(coach) -> None:
+    ladder = trained(coach, 3)
+    told = coach.get(f"/api/ladders/{ladder['id']}/trends")
+    chest = sum(week["regions"].get("chest", 0) for week in told["weeks"])
+    assert chest == 9
+    joints = told["weeks"][0]["joints"]
+    assert joints["shoulder"]["unit"] == "N·m·s"
+    assert joints["shoulder"]["low"] <= joints["shoulder"]["likely"]
+
+
+def test_load_is_told_by_day_with_its_dispute(coach) -> None:
+    ladder = trained(coach, 14)
+    load = coach.get(f"/api/ladders/{ladder['id']}/trends")["load"]
+    assert load["ratio"]["low"] <= load["ratio"]["likely"] <= load["ratio"]["high"]
+    assert load["dispute"].startswith("Disputed")
+    assert [day["ratio"] for day in load["days"][:27]] == [None] * 27
+    assert any(day["load"] == 0 for day in load["days"])
+    assert load["stood_in"] == 0
+
+
+def test_old_body_mass_is_said(coach) -> None:
+    ladder = trained(coach, 2)
+    coach.later(90)
+    told = coach.get(f"/api/ladders/{ladder['id']}/trends")
+    assert "days old: measure again" in told["mass_note"]
+    body = {"mass_kg": 76.0, "stature_m": 1.75}
+    coach.post(f"/api/athletes/{ladder['athlete_id']}/measures", **body)
+    again = coach.get(f"/api/ladders/{ladder['id']}/trends")
+    assert again["mass_note"] == ""
+    assert [one["mass_kg"] for one in again["masses"]] == [75.0, 76.0]
+
+
+def test_events_stand_on_the_same_line(coach, ladder) -> None:
+    decision = step_up(coach, ladder["id"])
+    coach.post(f"/api/decisions/{decision['id']}/answer", answer="take")
+    kinds = {
+        one["kind"]: one["words"]
+        for one in coach.get(f"/api/ladders/{ladder['id']}/trends")["events"]
+    }
+    assert kinds["decision"] == "step up: take"
+    assert kinds["test"].startswith("test: ")
+
+
+def test_sets_that_come_late_and_out_of_order_stand_on_their_own_day(coach) -> None:
+    ladder = trained(coach, 4)
+    before = coach.get(f"/api/ladders/{ladder['id']}/trends")
+    rung = coach.standing(ladder["id"])
+    session = str(uuid4())
+    path = f"/api/athletes/{ladder['athlete_id']}/runs/{session}"
+    late = {"at": (coach.clock() - timedelta(days=4)).isoformat(), "zone": "Europe/Lisbon"}
+    coach.put(path, name="Late", ladder_id=ladder["id"], **late)
+    body = {"rung_id": rung, "number": 1, "reps": 8, "effort": 9, **late}
+    coach.put(f"{path}/sets/{uuid4()}", **body)
+    coach.post(f"{path}/finish", effort=6, **late)
+    after = coach.get(f"/api/ladders/{ladder['id']}/trends")
+    days = [one["day"] for one in after["sessions"]]
+    assert days == sorted(days)
+    assert len(days) == len(before["sessions"]) + 1
+
+
+def test_a_set_in_the_future_is_refused_and_nothing_of_the_trend_changes(coach) -> None:
+    ladder = trained(coach, 2)
+    before = coach.get(f"/api/ladders/{ladder['id']}/trends")
+    session = str(uuid4())
+    ahead = {"at": (coach.clock() + timedelta(days=3)).isoformat(), "zone": "Europe/Lisbon"}
+    path = f"/api/athletes/{ladder['athlete_id']}/runs/{session}"
+    refused = coach.client.put(path, json={"name": "x", "ladder_id": ladder["id"], **ahead})
+    assert problem(refused, 422)["field"] == "at"
+    assert coach.get(f"/api/ladders/{ladder['id']}/trends") == before
+
+
+@pytest.mark.parametrize("weeks", [3, 157, "x"])
+def test_how_far_back_has_its_ends(coach, ladder, weeks: object) -> None:
+    path = f"/api/ladders/{ladder['id']}/trends?weeks={weeks}"
+    assert coach.client.get(path).status_code == 422
+
+
+def test_a_set_put_right_late_changes_the_session_s_sums(coach, ladder, engine) -> None:
+    """Without an effort of its own a session's load hangs on its sets, corrected ones left out."""
+    rung = coach.standing(ladder["id"])
+    session = coach.starts(ladder["id"])
+    first = coach.logs(session, rung, 1, 10, effort=7)
+    coach.logs(session, rung, 2, 10, effort=8)
+    coach.finishes(session)
+
+    def sums() -> tuple[float | None, float | None]:
+        with Session(engine) as db:
+            row = db.get_one(TrainingSessionRow, UUID(session))
+            return row.of_sets, row.lasted_s
+
+    assert sums() == (7.5, 0.0)
+    coach.clock.pass_by(minutes=4)
+    coach.logs(session, rung, 1, 10, effort=9, corrects=first["id"])
+    assert sums() == (8.5, 240.0)

@@ -1,0 +1,262 @@
+"""Logs by hand and as CSV, pictures and notes: all or nothing, once, and nothing executed."""
+
+import csv
+from base64 import b64encode
+from io import BytesIO, StringIO
+from uuid import uuid4
+
+import pytest
+from PIL import Image
+from sqlmodel import Session, select
+
+from invelo.db.tables.review import ProposalRow
+from invelo.db.tables.training import LoggedSetRow
+from tests.api.coach import Coach, problem
+
+HEADER = "date,movement,amount,effort,session effort"
+
+
+@pytest.fixture
+def base(ladder) -> str:
+    return f"/api/athletes/{ladder['athlete_id']}"
+
+
+def sends(coach: Coach, base: str, text: str | bytes, **more):
+    content = text.encode() if isinstance(text, str) else text
+    body = {"content": b64encode(content).decode(), **more}
+    return coach.client.post(f"{base}/log-files", json=body)
+
+
+def count(engine) -> int:
+    with Session(engine) as db:
+        return len(db.exec(select(LoggedSetRow)).all())
+
+
+GOOD = "\n".join([HEADER, *(f"2026-02-{day:02},push-up,{8 + day % 3},8,7" for day in range(2, 12))])
+
+
+# ---- CSV in ------------------------------------------------------------------------------------
+
+
+def test_a_dry_run_tells_all_and_writes_nothing(coach, base, engine) -> None:
+    told = sends(coach, base, GOOD).json()
+    assert (told["sets"], told["sessions"], told["kept"], told["bad"]) == (10, 10, False, [])
+    assert told["matching"]["effort"] == "effort"
+    assert count(engine) == 0
+
+
+def test_a_file_is_kept_whole_and_once(coach, base, engine, ladder) -> None:
+    first = sends(coach, base, GOOD, keep=True).json()
+    assert (first["new"], first["known"]) == (10, 0)
+    second = sends(coach, base, GOOD, keep=True).json()
+    assert (second["new"], second["known"]) == (0, 10)
+    assert count(engine) == 10
+    days = [one["local_date"] for one in coach.get(f"{base}/history")["sessions"]]
+    assert days == [f"2026-02-{day:02}" for day in range(11, 1, -1)]
+
+
+def test_a_bad_row_keeps_all_of_it_out(coach, base, engine) -> None:
+    text = f"{GOOD}\n2026-02-20,flying,9,8,7\n2026-02-21,push-up,10000,8,7"
+    told = sends(coach, base, text).json()
+    assert [(one["row"], one["field"]) for one in told["bad"]] == [(12, "movement"), (13, "reps")]
+    refused = problem(sends(coach, base, text, keep=True), 422)
+    assert refused["field"] == "row 12, movement"
+    assert "Nothing is kept" in refused["remedy"]
+    assert count(engine) == 0
+
+
+def test_a_rung_of_the_athletes_is_known_by_its_name(coach, base, ladder) -> None:
+    name = next(one["name"] for one in ladder["rungs"] if one["id"] == ladder["standing_id"])
+    text = f"date,rung,amount,effort\n2026-02-20,{name},9,8"
+    sends(coach, base, text, keep=True).raise_for_status()
+    (session,) = coach.get(f"{base}/history")["sessions"]
+    assert session["sets"][0]["rung_id"] == ladder["standing_id"]
+    assert coach.get(f"/api/ladders/{ladder['id']}/review")["decisions"]
+
+
+def test_a_day_that_has_not_come_is_refused(coach, base) -> None:
+    told = sends(coach, base, f"{HEADER}\n2031-01-01,push-up,9,8,7").json()
+    assert told["bad"][0]["problem"] == "it has not come yet."
+
+
+@pytest.mark.parametrize(
+    "content",
+    [GOOD.encode("utf-16"), b"\xff\xfe\x00", f"{HEADER}\n2026-02-02,café".encode("latin-1")],
+)
+def test_a_file_in_the_wrong_letters_is_refused_plainly(coach, base, engine, content) -> None:
+    told = problem(sends(coach, base, content, keep=True), 422)
+    assert told["field"] == "file"
+    assert "UTF-8" in told["remedy"]
+    assert count(engine) == 0
+
+
+def test_a_formula_stays_letters_in_and_out(coach, base) -> None:
+    text = f'{HEADER},note\n2026-02-02,push-up,9,8,7,"=HYPERLINK(""http://x"")"'
+    sends(coach, base, text, keep=True).raise_for_status()
+    out = coach.client.get(f"{base}/logs")
+    row = next(iter(csv.DictReader(StringIO(out.content.decode("utf-8-sig")))))
+    assert row["note"] == '\'=HYPERLINK("http://x")'
+    kept = coach.get(f"{base}/history")["sessions"][0]["sets"][0]["note"]
+    assert kept == '=HYPERLINK("http://x")'
+
+
+def test_a_history_is_judged_once_not_session_by_session(coach, base, ladder, engine) -> None:
+    name = next(one["name"] for one in ladder["rungs"] if one["id"] == ladder["standing_id"])
+    rows = [f'2026-02-{day:02},"{name}",9,8' for day in range(2, 20)]
+    sends(coach, base, "\n".join(["date,rung,amount,effort", *rows]), keep=True).raise_for_status()
+    with Session(engine) as db:
+        assert len(db.exec(select(ProposalRow)).all()) == 1
+
+
+def test_every_ladder_of_a_file_is_judged(coach, base, ladder, engine) -> None:
+    more = {"ready_ladder": "row", "purpose": "strength", "level": "intermediate", "test": None}
+    row = coach.gives_ladder(ladder["athlete_id"], **more)
+    names = [
+        next(one["name"] for one in each["rungs"] if one["id"] == each["standing_id"])
+        for each in (row, ladder)
+    ]
+    rows = [f'2026-02-{day:02},"{name}",9,8' for day, name in enumerate(names, start=2)]
+    sends(coach, base, "\n".join(["date,rung,amount,effort", *rows]), keep=True).raise_for_status()
+    for one in (row, ladder):
+        assert len(coach.get(f"/api/ladders/{one['id']}/review")["decisions"]) == 1
+
+
+# ---- CSV out -----------------------------------------------------------------------------------
+
+
+def test_what_goes_out_comes_in_elsewhere_the_same(coach, base, ladder, new_coach) -> None:
+    coach.trains(ladder["id"], (10, 9, 8), pain=1, pain_place="left wrist", note="well, slow")
+    out = coach.client.get(f"{base}/logs")
+    assert out.headers["content-type"].startswith("text/csv")
+    assert b"\r\n" in out.content
+    other = new_coach()
+    there = f"/api/athletes/{other.has_ladder()['athlete_id']}"
+    sends(other, there, out.content, keep=True).raise_for_status()
+    again = other.client.get(f"{there}/logs").content
+    assert again == out.content
+
+
+# ---- by hand -----------------------------------------------------------------------------------
+
+
+def whole(coach: Coach, base: str, sets: list[dict], session: str = "", **more):
+    at = {"at": "2026-03-01T17:00:00Z", "zone": "Europe/Lisbon"}
+    body = {"name": "Sunday", "effort": 7, **at, "sets": [{**at, **one} for one in sets], **more}
+    return coach.client.put(f"{base}/whole-sessions/{session or uuid4()}", json=body)
+
+
+def row(ladder: dict, number: int = 1, **more) -> dict:
+    base = {"id": str(uuid4()), "rung_id": ladder["standing_id"], "number": number, "effort": 8}
+    return {**base, **({} if "told" in more else {"reps": 9}), **more}
+
+
+def test_a_whole_session_is_written_down_at_once(coach, base, ladder) -> None:
+    sets = [row(ladder, 1, reps=10), row(ladder, 2, told="9 or 10"), row(ladder, 3, told="about 8")]
+    assert whole(coach, base, sets).json() == {"new": 3, "known": 0}
+    (session,) = coach.get(f"{base}/history")["sessions"]
+    assert (session["name"], session["effort"], session["local_date"]) == (
+        "Sunday",
+        7,
+        "2026-03-01",
+    )
+    assert [one["least"] for one in session["sets"]] == [None, 9, 7]
+    assert coach.get(f"/api/ladders/{ladder['id']}/review")["decisions"]
+
+
+def test_sent_twice_it_is_kept_once(coach, base, ladder, engine) -> None:
+    sets, session = [row(ladder)], str(uuid4())
+    for known in (0, 1):
+        assert whole(coach, base, sets, session).json()["known"] == known
+    assert count(engine) == 1
+
+
+def test_one_bad_row_keeps_the_session_out_and_is_named(coach, base, ladder, engine) -> None:
+    told = problem(whole(coach, base, [row(ladder), row(ladder, 2, effort=12)]), 422)
+    assert told["field"] == "effort"
+    told = problem(whole(coach, base, [row(ladder), row(ladder, 2, told="many")]), 422)
+    assert told["field"] == "row 2, reps"
+    assert count(engine) == 0
+    assert coach.get(f"{base}/history")["sessions"] == []
+
+
+# ---- pictures ----------------------------------------------------------------------------------
+
+
+@pytest.fixture
+def set_path(coach, base, ladder) -> str:
+    whole(coach, base, [row(ladder)]).raise_for_status()
+    return f"{base}/sets/{coach.get(f'{base}/history')['sessions'][0]['sets'][0]['id']}"
+
+
+def photo(size: int = 40) -> bytes:
+    image = Image.new("RGB", (size, size), "teal")
+    exif = Image.Exif()
+    exif[0x010F] = "Secret camera"
+    made = BytesIO()
+    image.save(made, "JPEG", exif=exif)
+    return made.getvalue()
+
+
+def puts(coach: Coach, path: str, content: bytes, kind: str = "image/jpeg"):
+    return coach.client.put(f"{path}/picture", content=content, headers={"content-type": kind})
+
+
+def test_a_photo_is_kept_with_its_set_and_tells_nothing_else(coach, base, set_path) -> None:
+    assert puts(coach, set_path, photo()).json()["media_type"] == "image/jpeg"
+    found = coach.client.get(f"{set_path}/picture")
+    assert found.headers["content-type"] == "image/jpeg"
+    assert b"Secret camera" not in found.content
+    told = coach.get(f"{base}/history")["sessions"][0]["sets"][0]
+    assert told["picture"] == "image/jpeg"
+
+
+def test_a_picture_is_taken_away_again(coach, set_path) -> None:
+    puts(coach, set_path, photo()).raise_for_status()
+    assert coach.client.delete(f"{set_path}/picture").status_code == 204
+    assert problem(coach.client.get(f"{set_path}/picture"), 404)["field"] == "picture"
+
+
+@pytest.mark.parametrize(
+    ("content", "kind", "status"),
+    [
+        (b"no photo", "image/jpeg", 422),
+        (b"<script>", "text/html", 422),
+        (b"x" * (9 * 1024 * 1024), "image/jpeg", 413),
+    ],
+)
+def test_what_is_no_picture_is_refused(coach, set_path, content, kind, status) -> None:
+    problem(puts(coach, set_path, content, kind), status)
+    assert coach.client.get(f"{set_path}/picture").status_code == 404
+
+
+# ---- notes -------------------------------------------------------------------------------------
+
+
+def note(coach: Coach, base: str, text: str = "Elbows in.", **more):
+    body = {"movement": "push-up", "text": text, **more}
+    return coach.client.put(f"{base}/notes/{uuid4()}", json=body)
+
+
+def test_a_note_is_pinned_to_movement_and_set_until_it_is_taken_away(coach, base, set_path) -> None:
+    set_id = set_path.rsplit("/", 1)[-1]
+    kept = note(coach, base, set_id=set_id).json()
+    assert (kept["set_id"], kept["text"]) == (set_id, "Elbows in.")
+    assert [one["id"] for one in coach.get(f"{base}/notes")] == [kept["id"]]
+    coach.client.delete(f"{base}/notes/{kept['id']}").raise_for_status()
+    assert coach.get(f"{base}/notes") == []
+
+
+@pytest.mark.parametrize("text", ["", "   ", "x" * 201])
+def test_a_note_says_something_and_not_too_much(coach, base, text) -> None:
+    assert problem(note(coach, base, text), 422)["field"] == "note"
+
+
+def test_a_fourth_note_on_a_movement_is_one_too_many(coach, base) -> None:
+    for text in ("one", "two", "three"):
+        note(coach, base, text).raise_for_status()
+    assert "a few cues" in problem(note(coach, base, "four"), 422)["remedy"]
+
+
+def test_a_note_on_nobodys_set_or_an_unknown_movement_is_refused(coach, base) -> None:
+    assert problem(note(coach, base, set_id=str(uuid4())), 404)["field"] == "set"
+    assert note(coach, base, movement="flying").status_code in (404, 422)

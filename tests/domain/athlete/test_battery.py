@@ -1,0 +1,222 @@
+"""The battery: which tests, in which order, and what is left out."""
+
+from dataclasses import replace
+from datetime import date
+
+import pytest
+
+from invelo.domain.athlete.battery import MOST_TESTS, BatterySituation, battery, half_width
+from invelo.domain.athlete.person import Person
+from invelo.domain.athlete.readiness import CHECKS
+from invelo.domain.athlete.results import between, sides
+from invelo.domain.athlete.screen import forbidden
+from invelo.domain.biomechanics.posture.form import forms
+from invelo.domain.biomechanics.reading import reading
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.movement import Modifiers
+from invelo.domain.catalogue.norms import norm_of
+from invelo.domain.equipment.kit import KitItem, Room, SafetyCheck
+from invelo.domain.strength.capacity import Pool, evidence, groups_of, pool
+from tests.domain.people import AVERAGE
+
+DAY = date(2026, 3, 2)
+OPEN = frozenset(one.id for one in CHECKS)
+
+
+def situation(**change: object) -> BatterySituation:
+    fresh = BatterySituation(AVERAGE, Person(), frozenset(), OPEN, (), {}, DAY)
+    return replace(fresh, **change)  # type: ignore[arg-type]
+
+
+def done(test_id: str, amount: float, side: str = "", day: date = DAY):
+    test = next(one for one in catalogue().test if one.id == test_id)
+    return evidence(day, "test", AVERAGE, test.of, test.modifiers(), amount, 10, side)  # type: ignore[arg-type]
+
+
+def known(*results) -> dict[str, Pool]:
+    return {key: pool(those) for key, those in groups_of(results).items()}
+
+
+def names(found) -> list[str]:
+    return [one.test.id for one in found.proposed]
+
+
+def test_goals_lead_and_one_test_a_family_is_asked() -> None:
+    found = battery(situation(person=Person(("pull-up", "l-sit"), training_years=2)))
+    assert [one.test.of.family for one in found.proposed] == [
+        "vertical pull",
+        "horizontal pull",
+        "compression",
+        "trunk front",
+    ]
+
+
+def test_no_more_than_a_sitting_holds() -> None:
+    assert len(battery(situation()).proposed) == MOST_TESTS
+
+
+def test_who_is_new_begins_with_the_easy_ones() -> None:
+    goal = ("row",)
+    assert names(battery(situation(person=Person(goal)))) == ["row-half"]
+    assert names(battery(situation(person=Person(goal, training_years=4)))) == ["row-level"]
+
+
+def test_the_unknown_comes_first_then_the_least_sure() -> None:
+    person = Person(("push-up", "row"), training_years=2)
+    found = battery(situation(person=person, known=known(done("push-up", 9))))
+    assert found.proposed[0].now is None
+    assert found.proposed[-1].test.of.family == "horizontal push"
+    assert "Known to ±" in found.proposed[-1].why
+
+
+def test_a_strong_result_calls_for_a_harder_test() -> None:
+    """Thirty reps tell little of strength (common practice): the next test is a harder one."""
+    person = Person(("push-up",), training_years=2)
+    found = battery(situation(person=person, known=known(done("push-up", 26))))
+    assert "push-up-feet" in names(found)
+
+
+def test_the_proposed_test_narrows_what_is_known() -> None:
+    person = Person(("push-up",), training_years=2)
+    first = known(done("push-up", 20))
+    one = next(
+        p
+        for p in battery(situation(person=person, known=first)).proposed
+        if p.test.of.family == "horizontal push"
+    )
+    assert one.now is not None
+    assert one.leaves < one.now
+
+
+@pytest.mark.parametrize(
+    ("change", "word"),
+    [
+        ({"limits": frozenset({"overhead"})}, "limit: nothing over the head"),
+        ({"rooms": (Room("Home", "gripping"),)}, "kit: it needs bar or rings"),
+        ({"person": Person(("pull-up",), dislikes=("row", "hang"))}, "disliked"),
+    ],
+)
+def test_what_is_closed_is_left_out_with_the_reason(change: dict, word: str) -> None:
+    found = battery(situation(**{"person": Person(("pull-up",)), **change}))
+    assert any(word in one.why for one in found.left_out)
+    assert not set(names(found)) & {one.test.id for one in found.left_out}
+
+
+def test_a_closed_gate_leaves_its_tests_out() -> None:
+    found = battery(situation(person=Person(("one-leg-squat",)), passed=frozenset()))
+    why = {one.test.id: one.why for one in found.left_out}
+    assert "stand on one leg" in why["split-squat"]
+
+
+def test_unsafe_kit_is_not_tested_with() -> None:
+    unsafe = KitItem("bar", "bar", 2.2, check=SafetyCheck(DAY, False, "x"))
+    rooms = (Room("Stage", "smooth", (unsafe,)),)
+    found = battery(situation(person=Person(("pull-up",)), rooms=rooms))
+    assert names(found) == []
+    assert all("unsafe" in one.why for one in found.left_out)
+
+
+@pytest.mark.parametrize("strain", sorted({s for one in forms().values() for s in one.strains}))
+def test_no_proposed_test_strains_what_a_limit_spares(strain) -> None:
+    found = battery(situation(limits=frozenset({strain})))
+    for one in found.proposed:
+        assert not forbidden(one.test.of.posture, [strain])
+
+
+@pytest.mark.parametrize("test", catalogue().test, ids=lambda one: one.id)
+def test_every_test_can_be_set_up_and_says_how(test) -> None:
+    for stature in (1.5, 1.75, 2.0):
+        body = replace(AVERAGE, stature=stature)
+        assert reading(body, test.modifiers().setup(test.of)).demand.likely > 0
+    assert test.how
+    assert test.level in ("new", "trained", "strong")
+
+
+def test_a_retest_counts_only_beyond_its_noise() -> None:
+    before = done("push-up", 12)
+    assert not between(before, done("push-up", 13)).beyond
+    better = between(before, done("push-up", 18))
+    assert better.beyond
+    assert "more, beyond the noise" in better.words
+
+
+def test_a_test_against_itself_differs_by_nothing() -> None:
+    assert between(done("plank", 60), done("plank", 60)).percent == pytest.approx(0.0)
+
+
+def test_the_weaker_side_is_named_and_speaks_for_the_family() -> None:
+    left, right = done("split-squat", 9, "left"), done("split-squat", 16, "right")
+    assert sides(left, right).weaker == "left"
+    assert sides(left, done("split-squat", 9, "right")).weaker == ""
+    assert pool((left, right)).greatest.likely == left.greatest.likely
+
+
+def test_a_second_day_narrows_and_the_middle_speaks() -> None:
+    first = done("push-up", 10)
+    second = done("push-up", 12, day=date(2026, 3, 5))
+    both = pool((first, second))
+    low, high = sorted(one.greatest.likely for one in (first, second))
+    assert low < both.greatest.likely < high
+    assert half_width(both.greatest) < half_width(pool((second,)).greatest)
+    assert "2 days' evidence" in both.greatest.derivation.formula
+
+
+@pytest.mark.parametrize(
+    ("norm_id", "sex", "age", "amount", "word"),
+    [
+        ("toes", "male", 25, 36, "excellent"),
+        ("toes", "male", 25, 35, "very good"),
+        ("toes", "male", 45, 9, "needs work"),
+        ("knees", "female", 33, 13, "good"),
+        ("side plank", "female", 22, 74, "over the mean"),
+    ],
+)
+def test_published_norms_stand_beside(norm_id, sex, age, amount, word) -> None:
+    """CSEP's push-up table and McGill and others 1999, from memory; see catalogue/norms.toml."""
+    norm = norm_of(catalogue().norm, norm_id, sex)
+    assert norm is not None
+    assert norm.word(age, amount) == word
+    assert "from memory" in norm.source
+
+
+def test_where_a_study_is_silent_so_are_we() -> None:
+    norm = norm_of(catalogue().norm, "plank", "male")
+    assert norm is not None
+    assert norm.word(70, 60) == ""
+    assert norm_of(catalogue().norm, "toes", None) is None
+
+
+def test_a_hold_ladder_places_by_seconds() -> None:
+    """Common practice: half to seven tenths of the best hold is the practice hold."""
+    from invelo.domain.ladder.ladder import measure
+    from invelo.domain.ladder.placement import place
+    from invelo.domain.ladder.rung import Rung
+    from invelo.domain.plan.prescription import range_criterion, range_prescription
+
+    dose = range_prescription("strength", "beginner", "s")
+    rungs = tuple(
+        Rung(
+            one.name,
+            catalogue().find_movement(one.movement),
+            one.modifiers(),
+            dose,
+            range_criterion(dose),
+        )
+        for one in catalogue().find_ladder("l-sit").rungs
+    )
+    ladder = measure(AVERAGE, rungs)
+    placed = place(ladder, (done("l-sit-tuck", 20),))
+    here = placed.predictions[placed.index]
+    assert here.unit == "s"
+    assert 0.7 * here.likely >= dose.low
+    assert 0.7 * placed.predictions[placed.index + 1].likely < dose.low
+    assert placed.capacity.unit == "N·m"
+    with pytest.raises(Exception, match="nothing says yet"):
+        place(ladder, (done("push-up", 10),))
+
+
+def test_modifiers_of_a_shape_carry_its_values() -> None:
+    tuck = next(one for one in catalogue().test if one.id == "front-lever-tuck")
+    assert tuck.modifiers() == Modifiers(
+        (("hip", 130.0), ("knee", 140.0), ("rounding", 15.0)), tempo=tuck.modifiers().tempo
+    )

@@ -1,0 +1,211 @@
+"""Push-up postures and their loads: geometry that closes, statics that balance, trends."""
+
+import numpy as np
+import pytest
+from hypothesis import assume, given
+from hypothesis import strategies as st
+
+from invelo.domain.biomechanics.body import GRAVITY, Body, Worn
+from invelo.domain.biomechanics.posture.skeleton import SEGMENT_ENDS, Posture, cross
+from invelo.domain.biomechanics.reading import Reading, reading
+from invelo.domain.biomechanics.setup import SetUp, set_up
+from invelo.domain.biomechanics.statics import contact_forces, joint_torques
+from invelo.domain.errors import InputError
+from tests.domain.people import AVERAGE, PHASES, alone
+
+phases = st.sampled_from(sorted(PHASES))
+bodies = st.builds(
+    Body, mass=st.floats(40, 150, allow_nan=False), stature=st.floats(1.4, 2.1, allow_nan=False)
+)
+setups = st.builds(
+    set_up,
+    st.sampled_from(["push_up", "knee_push_up"]),
+    hand_height=st.floats(0, 0.7),
+    foot_height=st.floats(0, 0.5),
+    hand_offset=st.floats(-0.15, 0.15),
+    worn=st.builds(Worn, vest=st.floats(0, 20), bag=st.floats(0, 20), ankles=st.floats(0, 3)),
+)
+
+
+def push_up(**values: float) -> Reading:
+    return reading(AVERAGE, set_up("push_up", **values))
+
+
+def reachable(body: Body, setup: SetUp, phase: str) -> Posture:
+    try:
+        return alone(body, setup, PHASES[phase])
+    except InputError:
+        assume(False)
+    raise AssertionError
+
+
+@given(bodies, setups, phases)
+def test_limbs_keep_their_lengths(body: Body, setup: SetUp, phase: str) -> None:
+    posture = reachable(body, setup, phase)
+    for name, (near, far) in SEGMENT_ENDS.items():
+        if name == "foot":  # drawn from the ankle to the ball, not to the tip
+            continue
+        drawn = np.linalg.norm(posture.joints[far] - posture.joints[near])
+        assert drawn == pytest.approx(float(posture.segments.length[name]), rel=1e-6)
+
+
+@given(bodies, setups, phases)
+def test_trunk_and_legs_form_one_line(body: Body, setup: SetUp, phase: str) -> None:
+    joints = reachable(body, setup, phase).joints
+    line = ["knee", "hip", "shoulder", "crown"]
+    if setup.movement == "push_up":
+        line.insert(0, "ankle")
+    along = joints[line[-1]] - joints[line[0]]
+    for name in line[1:-1]:
+        assert abs(cross(along, joints[name] - joints[line[0]])) < 1e-9
+
+
+@given(bodies, setups, phases)
+def test_hands_and_feet_stand_on_their_surfaces(body: Body, setup: SetUp, phase: str) -> None:
+    posture = reachable(body, setup, phase)
+    assert posture.joints["wrist"][1] == pytest.approx(setup.value("hand_height"), abs=1e-9)
+    ground = next(c for c in posture.contacts if c.name != "hands")
+    assert ground.point[1] == pytest.approx(setup.value("foot_height"), abs=1e-9)
+
+
+@given(bodies, setups, phases)
+def test_forces_balance_the_carried_weight(body: Body, setup: SetUp, phase: str) -> None:
+    posture = reachable(body, setup, phase)
+    forces = contact_forces(posture)
+    masses, places = posture.mass_points(posture.carried())
+    weight = masses * GRAVITY
+    total = sum(forces.values())
+    assert total[0] == pytest.approx(0, abs=1e-6)
+    assert total[1] == pytest.approx(float(weight.sum()), rel=1e-9)
+    moment = sum(cross(c.point, forces[c.name]) for c in posture.contacts)
+    assert float(moment) == pytest.approx(float((weight * places[:, 0]).sum()), rel=1e-9)
+
+
+@given(bodies, setups)
+def test_locked_arms_push_along_the_arm_and_bent_arms_straight_up(body: Body, setup: SetUp) -> None:
+    top = reachable(body, setup, "top")
+    hand = contact_forces(top)["hands"]
+    arm = top.joints["shoulder"] - top.joints["wrist"]
+    assert abs(cross(hand, arm)) < 1e-6 * np.linalg.norm(hand)
+    bottom = reachable(body, setup, "bottom")
+    assert contact_forces(bottom)["hands"][0] == 0
+
+
+@given(bodies, setups)
+def test_locked_arms_leave_the_shoulder_nearly_without_torque(body: Body, setup: SetUp) -> None:
+    """The hand's force runs through the shoulder; only the arms' own weight turns about it."""
+    posture = reachable(body, setup, "top")
+    torque = joint_torques(posture, contact_forces(posture))["shoulder"]
+    arms = sum(float(posture.segments.mass[n]) for n in ("upper_arm", "forearm", "hand"))
+    assert abs(float(torque)) <= arms * GRAVITY * body.stature
+
+
+@given(bodies, setups)
+def test_the_load_lies_in_its_own_range(body: Body, setup: SetUp) -> None:
+    reachable(body, setup, "top")
+    try:
+        load = reading(body, setup)
+    except InputError:
+        assume(False)
+    for part in (load.demand, load.midway, load.at_end, load.share, load.work):
+        assert part.low <= part.likely <= part.high
+        assert part.derivation.formula
+        assert part.derivation.inputs
+        assert part.derivation.sources
+
+
+@given(st.floats(40, 150), st.floats(1.4, 2.1), st.floats(0, 0.6))
+def test_load_is_in_proportion_to_body_mass(mass: float, stature: float, hands: float) -> None:
+    setup = set_up("push_up", hand_height=hands)
+    one = reading(Body(mass, stature), setup).demand.likely
+    other = reading(Body(mass * 1.1, stature), setup).demand.likely
+    assert other == pytest.approx(one * 1.1)
+
+
+@given(st.floats(0, 0.7), st.floats(0.01, 0.2))
+def test_raising_the_hands_takes_load_off(hands: float, more: float) -> None:
+    low = push_up(hand_height=hands).demand.likely
+    high = push_up(hand_height=hands + more).demand.likely
+    assert high < low
+
+
+@given(st.floats(0, 0.4), st.floats(0.01, 0.1))
+def test_raising_the_feet_puts_load_on(feet: float, more: float) -> None:
+    low = push_up(foot_height=feet).demand.likely
+    high = push_up(foot_height=feet + more).demand.likely
+    assert high > low
+
+
+def test_knees_carry_more_than_toes_do() -> None:
+    knees = reading(AVERAGE, set_up("knee_push_up")).demand.likely
+    assert knees < push_up().demand.likely
+
+
+@pytest.mark.parametrize("place", ["vest", "bag"])
+def test_worn_mass_adds_less_than_itself_to_the_hands(place: str) -> None:
+    plain = push_up().demand.likely
+    worn = push_up(worn=Worn(**{place: 10.0})).demand.likely
+    assert plain < worn < plain + 10
+
+
+def test_a_bag_high_on_the_back_loads_the_hands_more_than_a_vest() -> None:
+    bag = push_up(worn=Worn(bag=10)).demand.likely
+    vest = push_up(worn=Worn(vest=10)).demand.likely
+    ankles = push_up(worn=Worn(ankles=10)).demand.likely
+    assert bag > vest > ankles
+
+
+def test_hands_towards_the_feet_carry_more() -> None:
+    """Common practice: the further the lean, the nearer to a planche."""
+    loads = [push_up(hand_offset=x).demand.likely for x in (-0.2, 0.0, 0.2)]
+    assert loads == sorted(loads)
+
+
+def test_work_is_weight_times_rise() -> None:
+    load = push_up()
+    rise = load.work.likely / (AVERAGE.mass * GRAVITY)
+    assert 0.15 < rise < 0.35
+
+
+def test_the_first_of_the_variations_is_the_plain_posture() -> None:
+    setup = set_up("push_up", hand_height=0.3)
+    plain = contact_forces(alone(AVERAGE, setup))["hands"]
+    varied = reading(AVERAGE, setup).contact["hands"]
+    assert np.allclose(varied[0, 0], plain)
+
+
+@pytest.mark.parametrize(
+    ("setup", "field"),
+    [
+        ({"hand_height": -0.1}, "hand height"),
+        ({"hand_height": 2.5}, "hand height"),
+        ({"foot_height": float("nan")}, "foot height"),
+        ({"hand_offset": 0.5}, "hand offset"),
+    ],
+)
+def test_impossible_set_ups_are_refused(setup: dict[str, float], field: str) -> None:
+    with pytest.raises(InputError) as caught:
+        set_up("push_up", **setup)
+    assert caught.value.field == field
+
+
+@pytest.mark.parametrize(
+    ("setup", "field"),
+    [
+        (set_up("push_up", hand_height=1.9), "hand height"),
+        (set_up("push_up", foot_height=2.0), "foot height"),
+    ],
+)
+def test_what_a_body_cannot_reach_is_refused_by_name(setup: SetUp, field: str) -> None:
+    with pytest.raises(InputError) as caught:
+        reading(Body(50.0, 1.4), setup)
+    assert caught.value.field == field
+
+
+def test_two_free_contacts_are_one_unknown_too_many() -> None:
+    posture = alone(AVERAGE, set_up("push_up"))
+    from dataclasses import replace
+
+    free = replace(posture, contacts=tuple(replace(c, line=None) for c in posture.contacts))
+    with pytest.raises(ValueError, match="4 unknown"):
+        contact_forces(free)

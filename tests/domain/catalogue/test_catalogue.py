@@ -1,0 +1,233 @@
+"""The catalogue that ships: complete, told apart, checked; and careless entries refused."""
+
+from collections import Counter
+from importlib import resources
+from typing import get_args
+
+import pytest
+from pydantic import ValidationError
+
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.biomechanics.dumas import DUMAS
+from invelo.domain.biomechanics.figure import figures
+from invelo.domain.biomechanics.reading import reading
+from invelo.domain.catalogue.catalogue import catalogue, read
+from invelo.domain.catalogue.movement import MUSCLES, RESTS, Modifiers, Movement, StressedJoint
+from invelo.domain.errors import InputError
+from invelo.domain.ladder.ladder import chain, measure
+from invelo.domain.ladder.rung import Rung
+from invelo.domain.plan.prescription import range_criterion, range_prescription
+from tests.domain.people import AVERAGE
+
+SMALL = Body(58.0, 1.62, DUMAS["female"])
+FAMILIES = {
+    "horizontal push", "vertical push", "dip", "horizontal pull", "vertical pull",
+    "straight-arm push", "straight-arm pull", "straight arms behind", "compression",
+    "trunk front", "trunk side", "squat", "split and one-leg squat", "lunge and step",
+    "hinge and bridge", "hip side and rear", "inner thigh", "calf", "curl", "triceps",
+    "shoulder blade and rear shoulder", "chest isolation", "towel and stick", "grip",
+    "jump and land", "balance and mobility",
+}  # fmt: skip
+GOALS = {
+    "full-push-up", "one-arm-push-up", "handstand-push-up", "dip", "loaded-dip", "row", "pull-up",
+    "loaded-pull-up", "one-arm-pull-up", "l-sit", "v-sit", "planche", "front-lever",
+    "one-leg-squat", "rear-foot-raised-split-squat", "one-leg-bridge", "hollow", "side-plank",
+}  # fmt: skip
+
+
+def test_it_holds_at_least_160_movements_of_every_family() -> None:
+    counts = Counter(movement.family for movement in catalogue().movement)
+    assert len(catalogue().movement) >= 160
+    assert set(counts) == FAMILIES
+    assert min(counts.values()) >= 3
+    assert {family.name for family in catalogue().family} == FAMILIES
+
+
+@pytest.mark.parametrize("movement", catalogue().movement, ids=lambda one: one.id)
+@pytest.mark.parametrize("body", [AVERAGE, SMALL], ids=["average", "small"])
+def test_every_movement_stands_and_is_drawn(movement: Movement, body: Body) -> None:
+    """A movement's sheet shows its figure at both ends of the rep."""
+    drawn = figures(reading(body, movement.own(Modifiers()).setup(movement)))
+    assert {"shoulder", "wrist"} <= drawn[0].joints.keys()
+    if movement.unit == "reps" and not movement.effort_only:
+        assert drawn[0].joints != drawn[-1].joints
+
+
+@pytest.mark.parametrize("movement", catalogue().movement, ids=lambda one: one.id)
+def test_every_movement_says_what_a_coach_needs(movement: Movement) -> None:
+    assert movement.name
+    assert sum(movement.prime.values()) + sum(movement.helping.values()) == 100
+    assert set(movement.muscles) <= set(MUSCLES)
+    assert movement.rest in RESTS
+    assert set(movement.stress) <= set(get_args(StressedJoint))
+    assert all(len(cue) <= 70 for cue in movement.cues)
+    assert all(fault.remedy.endswith(".") for fault in movement.fault)
+
+
+REACH_NOT_TORQUE = {"straddle-l-sit", "v-sit", "long-plank-hollow"}
+"""Harder by the reach of the legs or the load on the shoulders, not by the torque that is told:
+legs that rise or part pull less at the hip."""
+
+
+def test_an_easier_movement_is_easier_where_both_can_be_weighed() -> None:
+    """Common practice: a fault calls for less, never for more. Within one lane the figures say
+    whether that is so; a posture that leans on something else is not asked."""
+    for movement in catalogue().movement:
+        here = reading(AVERAGE, movement.own(Modifiers()).setup(movement))
+        for fault in movement.fault:
+            if not fault.easier:
+                continue
+            other = catalogue().find_movement(fault.easier)
+            there = reading(AVERAGE, other.own(Modifiers()).setup(other))
+            if movement.id in REACH_NOT_TORQUE:
+                continue
+            if movement.effort_only or here.setup.form.lane != there.setup.form.lane:
+                continue
+            assert there.demand.low <= here.demand.high, (movement.id, other.id)
+
+
+def test_two_movements_of_one_name_stay_two() -> None:
+    two = catalogue().called("Hollow hold")
+    assert [one.id for one in two] == ["hollow", "long-plank-hollow"]
+    assert two[0].posture.id != two[1].posture.id
+
+
+def test_movements_are_told_apart_by_posture_or_kit() -> None:
+    """Two entries that are the same posture, counted alike, differ in what they are done with."""
+    seen = Counter(
+        (one.form, tuple(sorted(one.values.items())), one.unit, one.kit, one.name)
+        for one in catalogue().movement
+    )
+    assert max(seen.values()) == 1
+
+
+def test_names_and_other_terms_find_a_movement() -> None:
+    assert [one.id for one in catalogue().called("Inverted Row")] == ["row"]
+    assert catalogue().called("nothing of the kind") == ()
+
+
+def test_what_is_not_in_the_catalogue_is_refused_with_what_is_near() -> None:
+    with pytest.raises(InputError, match="“push-up”"):
+        catalogue().find_movement("push-ups")
+    with pytest.raises(InputError, match="push-up"):
+        catalogue().find_ladder("flying")
+
+
+def _measured(ladder_id: str, body: Body):
+    ready = catalogue().find_ladder(ladder_id)
+    rungs = []
+    for one in ready.rungs:
+        dose = range_prescription("strength", "beginner", one.of.unit)
+        rungs.append(Rung(one.name, one.of, one.modifiers(), dose, range_criterion(dose)))
+    links = tuple((low, i) for i in range(len(rungs)) for low in ready.lower(i))
+    return ready, measure(body, tuple(rungs), links)
+
+
+def test_there_is_a_ready_ladder_toward_every_goal_and_with_household_kit() -> None:
+    assert {ladder.id for ladder in catalogue().ladder} >= GOALS
+    household = [ladder for ladder in catalogue().ladder if ladder.household]
+    assert len(household) >= 4
+    allowed = {"chair", "surface", "stairs", "wall", "towel", "straps", "bag", "load"}
+    for ladder in household:
+        for one in ladder.rungs:
+            assert not one.of.kit or allowed & set(one.of.kit), one.name
+
+
+@pytest.mark.parametrize("ladder_id", [one.id for one in catalogue().ladder])
+def test_a_ready_ladder_climbs_or_says_why_not(ladder_id: str) -> None:
+    """Order agrees with the computed demand, beyond its range, or the exception is explained."""
+    ready, measured = _measured(ladder_id, AVERAGE)
+    for step in measured.steps:
+        if step.ratio is not None and step.ratio.high < 1.0:
+            assert ready.rungs[step.upper].why, (ready.rungs[step.upper].name, step.ratio)
+    for i, demand in enumerate(measured.demands):
+        if i and demand.lane not in {measured.demands[low].lane for low in measured.below(i)}:
+            below = measured.below(i)
+            assert (
+                not below
+                or ready.rungs[i].why
+                or ready.rungs[i].of.effort_only
+                or all(
+                    measured.demands[low].lane is None or measured.demands[low].lane != demand.lane
+                    for low in below
+                )
+            )
+
+
+def test_a_ready_ladder_may_branch_and_join() -> None:
+    ready, measured = _measured("dip", AVERAGE)
+    joined = [i for i in range(len(ready.rungs)) if len(measured.below(i)) == 2]
+    assert joined
+    assert tuple((step.lower, step.upper) for step in measured.steps) != chain(len(ready.rungs))
+
+
+GOOD = """
+[[family]]
+name = "waving"
+about = "Waving."
+[family.usual]
+rest = "finisher"
+prime = { "side shoulder" = 100 }
+
+[[movement]]
+id = "wave"
+name = "Wave"
+family = "waving"
+form = "standing"
+amount = "s"
+counted = "total"
+cues = ["Wave."]
+fault = [{ name = "stops", remedy = "Go on." }]
+"""
+
+
+def test_a_careful_entry_is_taken() -> None:
+    (wave,) = read([GOOD]).movement
+    assert wave.rest == "finisher"
+    assert wave.effort_only
+    assert wave.unit == "s"
+
+
+@pytest.mark.parametrize(
+    ("careful", "careless", "told"),
+    [
+        ('amount = "s"\n', "", "say what is counted"),
+        ('amount = "s"', 'amount = "reps"', "least and its most depth"),
+        ('form = "standing"', 'form = "flying"', "is not known"),
+        ('form = "standing"', 'form = "push_up"', "its form counts reps, not s"),
+        ('counted = "total"', 'counted = "twice"', "Input should be"),
+        ('cues = ["Wave."]', "cues = []", "one to three cues"),
+        ('cues = ["Wave."]', 'cues = ["a", "b", "c", "d"]', "one to three cues"),
+        ('fault = [{ name = "stops", remedy = "Go on." }]', "fault = []", "no fault is named"),
+        ('remedy = "Go on."', 'remedy = "Go on.", easier = "fly"', "no other movement"),
+        ('"side shoulder" = 100', '"side shoulder" = 90', "add up to 90 %"),
+        ('"side shoulder" = 100', '"side shoulder" = 85, chest = 15', "a region under 20 % helps"),
+        ('"side shoulder" = 100', '"left ear" = 100', "Input should be"),
+        ('family = "waving"', 'family = "flying"', "no family “flying” is described"),
+        ('id = "wave"', 'id = "wave"\nvalues = { wings = 3 }', "has no such measure"),
+        ('id = "wave"', 'id = "wave"\nvalues = { arms = 900 }', "arms"),
+        ('id = "wave"', 'id = "wave"\nkit = ["wand"]', "Input should be"),
+        ('id = "wave"', 'id = "wave"\nstress = { elbow = 4 }', "Input should be"),
+    ],
+)
+def test_a_careless_entry_is_refused_and_told(careful: str, careless: str, told: str) -> None:
+    page = GOOD.replace(careful, careless)
+    assert page != GOOD
+    with pytest.raises((ValidationError, InputError, ValueError), match=told):
+        _ = [one.unit for one in read([page]).movement]
+
+
+def test_a_movement_named_twice_is_refused() -> None:
+    twice = GOOD + GOOD[GOOD.index("[[movement]]") :]
+    with pytest.raises(ValidationError, match="wave: named twice"):
+        read([twice])
+
+
+def test_pages_hold_only_what_is_known() -> None:
+    """A misspelt heading would be passed over in silence."""
+    from tomllib import loads
+
+    known = {"family", "movement", "ladder", "test", "skill", "norm", "session"}
+    for page in resources.files("invelo.domain.catalogue").iterdir():
+        if page.name.endswith(".toml"):
+            assert set(loads(page.read_text(encoding="utf-8"))) <= known, page.name

@@ -1,0 +1,160 @@
+"""Rep equations: inverses, medians, ranges, tempo."""
+
+import math
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from invelo.domain.errors import InputError
+from invelo.domain.strength.rep_equations import EQUATIONS, equivalent_ratio, speaking
+from invelo.domain.strength.reps import OFF_SCALE, Capacity, RepResult
+from invelo.domain.strength.tempo import REFERENCE_REP, Tempo, reps_at
+
+EQUAL = (1.0, 1.0)
+by_name = {equation.name.split()[0]: equation for equation in EQUATIONS}
+
+
+def capacity(reps: float, load: float = 40.0, tempo: str = "1-0-1-0", effort: float = 10):
+    return Capacity(RepResult(load, reps, Tempo.parse(tempo), effort))
+
+
+@pytest.mark.parametrize("equation", EQUATIONS, ids=lambda e: e.name)
+@given(reps=st.floats(1.0, 15.0))
+def test_each_equation_comes_back_to_its_reps(equation, reps: float) -> None:
+    assert equation.reps_for(equation.ratio_at(reps)) == pytest.approx(reps, rel=1e-6)
+
+
+@pytest.mark.parametrize("equation", EQUATIONS, ids=lambda e: e.name)
+def test_one_rep_is_the_one_rep_load(equation) -> None:
+    assert equation.ratio_at(1) == 1.0
+    assert equation.reps_for(1.0) == 1.0
+    assert equation.reps_for(0.999) == 0.0
+
+
+@pytest.mark.parametrize("equation", EQUATIONS, ids=lambda e: e.name)
+@given(reps=st.floats(1, 14), more=st.floats(0.01, 1))
+def test_more_reps_mean_more_capacity(equation, reps: float, more: float) -> None:
+    assert equation.ratio_at(reps + more) > equation.ratio_at(reps)
+
+
+def test_two_equations_fall_silent_above_fifteen() -> None:
+    silent = {e.name for e in EQUATIONS} - {e.name for e in speaking(16)}
+    assert silent == {"Brzycki 1993", "Lander 1985"}
+
+
+def test_an_equation_without_an_inverse_counts_as_high() -> None:
+    assert by_name["Mayhew"].reps_for(100 / 52.2 + 0.001) == math.inf
+    assert by_name["Wathan"].reps_for(100 / 48.8 + 0.001) == math.inf
+
+
+@given(st.floats(1, 29), st.floats(5, 200))
+def test_a_test_predicts_itself(reps: float, load: float) -> None:
+    result = capacity(reps, load)
+    assert result.predict(load, Tempo(), EQUAL).likely == pytest.approx(reps, rel=1e-6)
+
+
+@given(st.floats(1, 15), st.floats(1.01, 1.6))
+def test_more_load_means_fewer_reps(reps: float, heavier: float) -> None:
+    here = capacity(reps)
+    assert (
+        here.predict(40 * heavier, Tempo(), EQUAL).likely <= here.predict(40, Tempo(), EQUAL).likely
+    )
+
+
+@given(st.floats(1, 40), st.floats(5, 100), st.floats(0.5, 2.0))
+def test_predictions_keep_their_order_and_their_scale(
+    reps: float, load: float, ratio: float
+) -> None:
+    expected = capacity(reps, load).predict(load * ratio, Tempo(), (0.95, 1.05))
+    assert 0 <= expected.low <= expected.likely <= expected.high <= OFF_SCALE
+
+
+@given(st.floats(1, 25), st.floats(1, 10))
+def test_capacity_never_lies_under_the_load_done(reps: float, effort: float) -> None:
+    one_rep = capacity(reps, effort=effort).one_rep
+    assert one_rep.likely >= 40.0
+    assert one_rep.low <= one_rep.likely <= one_rep.high
+
+
+def test_capacity_shows_the_envelope_of_the_equations_apart() -> None:
+    one_rep = capacity(10).one_rep
+    assert one_rep.spread_low is not None
+    assert one_rep.spread_high is not None
+    members = [40 * e.ratio_at(10) for e in EQUATIONS]
+    assert one_rep.spread_low == pytest.approx(min(members))
+    assert one_rep.spread_high == pytest.approx(max(members))
+
+
+def test_above_fifteen_reps_the_range_widens_and_says_why() -> None:
+    few, many = capacity(8).one_rep, capacity(25).one_rep
+    assert (many.high - many.low) / many.likely > (few.high - few.low) / few.likely
+    assert "spread widely" in many.derivation.note
+    assert few.derivation.note == ""
+
+
+def test_reps_in_reserve_count_as_reps() -> None:
+    assert capacity(8, effort=8).one_rep.likely == pytest.approx(capacity(10).one_rep.likely)
+
+
+def test_a_rated_set_is_less_sure_than_a_test_to_the_end() -> None:
+    rated, ended = capacity(8, effort=8).one_rep, capacity(10).one_rep
+    assert rated.high - rated.low > ended.high - ended.low
+
+
+@given(st.floats(2, 29), st.floats(20, 80), st.floats(1, 25))
+def test_the_load_for_a_count_is_the_heaviest_that_allows_it(
+    reps: float, load: float, done: float
+) -> None:
+    tested = capacity(done, load)
+    asked = tested.load_for(reps)
+    assert asked.low <= asked.likely <= asked.high
+    assert tested.predict(asked.likely, Tempo(), EQUAL).likely >= reps
+    assert tested.predict(asked.likely * 1.001, Tempo(), EQUAL).likely < reps
+
+
+def test_a_slower_tempo_leaves_fewer_reps_and_counts_as_heavier() -> None:
+    tested = capacity(12)
+    slow = tested.predict(40, Tempo.parse("3-0-1-0"), EQUAL)
+    assert slow.likely == pytest.approx(6.0)
+    assert slow.low < slow.likely < slow.high
+    assert equivalent_ratio(6, 4.0) > 1
+    assert equivalent_ratio(6, REFERENCE_REP) == 1
+
+
+@given(st.floats(1, 30), st.floats(0.8, 8), st.floats(0.8, 8))
+def test_tempo_equivalence_goes_there_and_back(reps: float, now: float, then: float) -> None:
+    assert reps_at(reps_at(reps, now, then), then, now) == pytest.approx(reps)
+
+
+@pytest.mark.parametrize(
+    ("change", "field"),
+    [
+        ({"load": 0.0}, "load"),
+        ({"reps": 0}, "reps"),
+        ({"reps": 201}, "reps"),
+        ({"effort": 0.5}, "effort"),
+        ({"effort": 10.5}, "effort"),
+        ({"reps": float("nan")}, "reps"),
+    ],
+)
+def test_impossible_results_are_refused(change: dict[str, float], field: str) -> None:
+    with pytest.raises(InputError) as caught:
+        RepResult(**{"load": 40.0, "reps": 8, **change})  # type: ignore[arg-type]
+    assert caught.value.field == field
+
+
+@pytest.mark.parametrize("text", ["3-0-1-0", "3-0-1", " 2.5 - 1 - 1 - 0 "])
+def test_tempo_reads_what_coaches_write(text: str) -> None:
+    assert Tempo.parse(str(Tempo.parse(text))) == Tempo.parse(text)
+
+
+@pytest.mark.parametrize("text", ["", "3", "3-0", "fast", "3-0-1-0-1", "-1-0-1-0", "0-0-0-0"])
+def test_tempo_refuses_what_is_none(text: str) -> None:
+    with pytest.raises(InputError, match="tempo"):
+        Tempo.parse(text)
+
+
+def test_a_minute_is_the_longest_phase() -> None:
+    with pytest.raises(InputError, match="tempo, lower"):
+        Tempo(lower=61)

@@ -1,0 +1,198 @@
+/** What would equal it: each thing changed alone until the aim is met, side by side. */
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { answer, api, type Schema } from "../../shared/api/client";
+import { type SetUp, setUpOf } from "../../shared/movement/setups";
+import { Button } from "../../shared/ui/Button";
+import { Dialog } from "../../shared/ui/Dialog";
+import { Choice, Field } from "../../shared/ui/Field";
+import { Explained } from "../../shared/units/Explained";
+import { amount } from "../../shared/units/figures";
+import { type Asking, type AskingDialog, asked } from "./asking";
+import { DoneFields } from "./DoneFields";
+import { telling } from "./state";
+
+type Aim = "load" | "step" | "other" | "count";
+
+export function SolveDialog({ open, onOpenChange, ...asking }: AskingDialog) {
+  return (
+    <Dialog
+      open={open}
+      onOpenChange={onOpenChange}
+      wide
+      title="What equals it"
+      about="Each line is one thing changed alone, all else as it is set up."
+    >
+      <Solving {...asking} />
+    </Dialog>
+  );
+}
+
+function Solving(props: Asking) {
+  const { lying, ladderId, forms, onTake, onDone } = props;
+  const { task, form, beside } = asked(props);
+  const places = form.dials.filter(({ name }) => form.loads.includes(name));
+  const [kind, setKind] = useState<Aim>(beside ? "other" : places.length ? "load" : "step");
+  const [place, setPlace] = useState(places.find(({ name }) => name === "bag")?.name ?? "vest");
+  const [kg, setKg] = useState("3");
+  const [step, setStep] = useState("5");
+  const [count, setCount] = useState("5");
+
+  const aims: [Aim, string][] = [["step", "this, and so much harder"]];
+  if (places.length) aims.unshift(["load", "this with more kilos on it"]);
+  if (beside)
+    aims.unshift(["other", `the ${lying.active === "other" ? "first" : "second"} set-up`]);
+  if (form.counted !== "effort")
+    aims.push(["count", form.counted === "hold" ? "so many seconds" : "so many reps"]);
+  const done = telling(lying.done, form, forms);
+  const aim = aimOf();
+
+  function aimOf(): Schema["Aim"] | null {
+    const loaded = `${place}_kg` as keyof Schema["AddedLoad"];
+    if (kind === "other") return beside && { model: beside, step_percent: 0 };
+    if (kind === "step") return { model: task, step_percent: Number(step) };
+    if (kind === "count")
+      return done && Number(count) > 0 ? { count: Number(count), step_percent: 0 } : null;
+    const carried = { ...task.carried, [loaded]: task.carried[loaded] + Number(kg) };
+    return { model: { ...task, carried }, step_percent: 0 };
+  }
+
+  return (
+    <>
+      <p className="pt-2">{props.words}</p>
+      <div className="grid grid-cols-2 gap-x-3">
+        <Choice
+          label="As hard as"
+          value={kind}
+          options={aims}
+          onChange={(event) => setKind(event.target.value as Aim)}
+        />
+        {kind === "load" && (
+          <>
+            <Field
+              label="More kilos"
+              unit="kg"
+              type="number"
+              step={0.5}
+              value={kg}
+              onChange={(event) => setKg(event.target.value)}
+            />
+            <Choice
+              label="Where"
+              value={place}
+              options={places.map(({ name, label }) => [name, label] as const)}
+              onChange={(event) => setPlace(event.target.value)}
+            />
+          </>
+        )}
+        {kind === "step" && (
+          <Field
+            label="Harder by (− for easier)"
+            unit="%"
+            type="number"
+            value={step}
+            onChange={(event) => setStep(event.target.value)}
+          />
+        )}
+        {kind === "count" && (
+          <Field
+            label={form.counted === "hold" ? "Seconds wanted" : "Reps wanted"}
+            type="number"
+            min={1}
+            value={count}
+            onChange={(event) => setCount(event.target.value)}
+          />
+        )}
+      </div>
+      {kind === "count" && (
+        <DoneFields
+          ladderId={ladderId}
+          done={lying.done}
+          now={task}
+          forms={forms}
+          onChange={onDone}
+        />
+      )}
+      {aim && (
+        <table className="mt-3 w-full" aria-label="Equal choices">
+          <thead>
+            <tr className="lettering border-b border-ink [&>th]:pr-3">
+              <th>Change</th>
+              <th>Now</th>
+              <th>Then</th>
+              <th>
+                <span className="sr-only">Take</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {form.dials
+              .filter(({ name }) => !(kind === "load" && name === place))
+              .map((dial) => (
+                <Line
+                  key={dial.name}
+                  dial={dial}
+                  puzzle={{
+                    body: lying.body,
+                    task,
+                    dial: dial.name,
+                    aim,
+                    done,
+                  }}
+                  onTake={onTake}
+                />
+              ))}
+          </tbody>
+        </table>
+      )}
+    </>
+  );
+}
+
+interface LineProps {
+  dial: Schema["AdjustableOut"];
+  puzzle: Schema["Puzzle"];
+  onTake: (setup: SetUp) => void;
+}
+
+function Line({ dial, puzzle, onTake }: LineProps) {
+  const solved = useQuery({
+    queryKey: ["solution", puzzle],
+    queryFn: ({ signal }) => answer(api.POST("/api/bench/solution", { body: puzzle, signal })),
+  });
+  const found = solved.data;
+  return (
+    <tr className="border-b border-hair align-top [&>*]:py-1.5 [&>*]:pr-3">
+      <th scope="row">{dial.label}</th>
+      {!found && (
+        <td colSpan={3} className="text-faint">
+          {solved.error ? `cannot: ${solved.error.message}` : "solving …"}
+        </td>
+      )}
+      {found && (
+        <>
+          <td className="whitespace-nowrap">{amount(found.now, found.unit)}</td>
+          {found.to && found.setup ? (
+            <>
+              <td>
+                <Explained name={dial.label} figure={found.to} />
+              </td>
+              <td>
+                <Button
+                  onClick={() => found.setup && onTake(setUpOf(found.setup))}
+                  aria-label={`Set it up: ${dial.label}`}
+                >
+                  Set it up
+                </Button>
+              </td>
+            </>
+          ) : (
+            <td colSpan={2} className="text-faint">
+              cannot: {found.why_not}
+            </td>
+          )}
+        </>
+      )}
+    </tr>
+  );
+}

@@ -1,0 +1,113 @@
+/** Body measures over time, with whatever limbs were measured. */
+import { api, type Schema } from "../../shared/api/client";
+import { useAct } from "../../shared/hooks/useAct";
+import { useDraft } from "../../shared/hooks/useDraft";
+import { Button } from "../../shared/ui/Button";
+import { Field } from "../../shared/ui/Field";
+import { Wrong } from "../../shared/ui/Wrong";
+import { day } from "../../shared/units/figures";
+import { beside, fromSi, type Kind, toSi, type Units, unitOf } from "../../shared/units/units";
+
+/** Limbs whose length moves a lever, and between which points they are measured. */
+const LIMBS: [segment: string, words: string, where: string][] = [
+  ["trunk", "Trunk", "hip joint to shoulder joint"],
+  ["upper_arm", "Upper arm", "shoulder joint to elbow"],
+  ["forearm", "Forearm", "elbow to wrist"],
+  ["thigh", "Thigh", "hip joint to knee"],
+  ["shank", "Shank", "knee to ankle"],
+];
+
+type Typed = Record<string, string>;
+
+export function Measures({ athlete, units }: { athlete: Schema["AthleteOut"]; units: Units }) {
+  const last = athlete.measures.at(-1);
+  const show = (value: number | undefined, kind: Kind) =>
+    value === undefined ? "" : String(fromSi(value, units, kind));
+  const start = (): Typed => ({
+    mass: show(last?.mass_kg, "mass"),
+    stature: show(last?.stature_m, "length"),
+    ...Object.fromEntries(
+      Object.entries(last?.lengths ?? {}).map(([name, value]) => [name, show(value, "length")]),
+    ),
+  });
+  const [typed, put, settle] = useDraft<Typed>(`measures.${athlete.id}.${units}`, start);
+  const { act, busy, error } = useAct();
+
+  const keep = () =>
+    act(
+      () =>
+        api.POST("/api/athletes/{athlete_id}/measures", {
+          params: { path: { athlete_id: athlete.id } },
+          body: {
+            mass_kg: toSi(Number(typed.mass), units, "mass"),
+            stature_m: toSi(Number(typed.stature), units, "length"),
+            lengths: Object.fromEntries(
+              LIMBS.flatMap(([name]) => {
+                const value = typed[name];
+                return value ? [[name, toSi(Number(value), units, "length")]] : [];
+              }),
+            ),
+          },
+        }),
+      settle,
+    );
+
+  const box = (name: string, label: string, kind: Kind, hint = "") => (
+    <Field
+      key={name}
+      label={label}
+      unit={unitOf(units, kind)}
+      type="number"
+      step="0.1"
+      required={name === "mass" || name === "stature"}
+      value={typed[name] ?? ""}
+      onChange={(event) => put({ ...typed, [name]: event.target.value })}
+      hint={[hint, beside(typed[name] ?? "", units, kind)].filter(Boolean).join(" ")}
+    />
+  );
+
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        keep();
+      }}
+    >
+      <h2 className="pt-2 text-lg">Measures</h2>
+      <div className="grid grid-cols-2 gap-x-4">
+        {box("mass", "Body mass", "mass")}
+        {box("stature", "Stature", "length")}
+      </div>
+      <details>
+        <summary className="lettering cursor-pointer">Limb lengths, if measured</summary>
+        <p className="text-sm text-faint">
+          A measured limb replaces the table's share of stature and narrows every figure.
+        </p>
+        {LIMBS.map(([name, words, where]) => box(name, words, "length", where))}
+      </details>
+      <Wrong error={error} />
+      <Button type="submit" busy={busy} className="mt-2">
+        Keep today's measures
+      </Button>
+      <table className="mt-3 w-full">
+        <caption className="lettering text-left">Kept</caption>
+        <tbody>
+          {athlete.measures.map((one) => (
+            <tr key={one.local_date + one.mass_kg} className="border-t border-hair">
+              <td>{day(one.local_date)}</td>
+              <td className="text-right">
+                {fromSi(one.mass_kg, units, "mass")} {unitOf(units, "mass")}
+              </td>
+              <td className="text-right">
+                {fromSi(one.stature_m, units, "length")} {unitOf(units, "length")}
+              </td>
+              <td className="text-right text-faint">
+                {Object.keys(one.lengths).length > 0 && `${Object.keys(one.lengths).length} limbs`}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </form>
+  );
+}

@@ -1,0 +1,70 @@
+/** Where the screen ends, why, what it closes, and who opened it again. */
+import { useState } from "react";
+import type { Schema } from "../../shared/api/client";
+import { Button } from "../../shared/ui/Button";
+import { day } from "../../shared/units/figures";
+import { ClearanceDialog } from "./ClearanceDialog";
+import { LIFTS } from "./questions";
+
+const HEADS: Record<Schema["Screen"]["outcome"], [look: string, words: string]> = {
+  go: ["text-ready", "● Go"],
+  limits: ["text-watch", "◆ Go, with limits"],
+  doctor: ["text-over", "▲ See a doctor first"],
+};
+
+export function Outcome({ athleteId, screen }: { athleteId: string; screen: Schema["Screen"] }) {
+  const [clearing, setClearing] = useState(false);
+  if (!screen.screened_on)
+    return (
+      <p className="p-4 text-faint">
+        Nothing was asked yet. The answers decide what may be given, here and on every other sheet.
+      </p>
+    );
+  const [look, words] = HEADS[screen.outcome];
+  return (
+    <div className="p-4" aria-live="polite">
+      <h2 className={`text-2xl ${look}`}>{words}</h2>
+      <p className="text-sm text-faint">as of {day(screen.screened_on)}</p>
+      {screen.findings.length > 0 && <h3 className="lettering pt-3">Why</h3>}
+      <ul className="list-disc pl-5">
+        {screen.findings.map((one) => (
+          <li key={one.rule}>
+            {one.sentence} <span className="block text-sm text-faint">{one.source}</span>
+          </li>
+        ))}
+      </ul>
+      {screen.limits.length > 0 && <h3 className="lettering pt-3">Closed</h3>}
+      <ul>
+        {screen.limits.map((limit) => (
+          <li key={limit.id} className="border-t border-hair py-1">
+            <b>{limit.words}</b>
+            <span className="block text-sm text-faint">{limit.forms.join(", ")}</span>
+          </li>
+        ))}
+      </ul>
+      {screen.clearances.length > 0 && <h3 className="lettering pt-3">Cleared</h3>}
+      <ul>
+        {screen.clearances.map((one) => (
+          <li key={one.on + one.word} className="border-t border-hair py-1">
+            {one.said_by}: “{one.word}”
+            <span className="block text-sm text-faint">
+              lifts {one.lifts.map((lift) => LIFTS[lift] ?? lift).join(", ")}; recorded{" "}
+              {day(one.on)} by {one.author}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {screen.closed.length > 0 && (
+        <Button className="mt-3" onClick={() => setClearing(true)}>
+          Record a clearance …
+        </Button>
+      )}
+      <ClearanceDialog
+        open={clearing}
+        onOpenChange={setClearing}
+        athleteId={athleteId}
+        closed={screen.closed}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,161 @@
+/** A test run on the spot or entered: the clock of a hold, the beat of reps, and what ends it. */
+import { useEffect, useState } from "react";
+import { api, type Schema } from "../../shared/api/client";
+import { Figure } from "../../shared/drawing/Figure";
+import { useAct } from "../../shared/hooks/useAct";
+import { useClock } from "../../shared/hooks/useClock";
+import { useDraft } from "../../shared/hooks/useDraft";
+import { changesOf } from "../../shared/movement/setups";
+import { Button } from "../../shared/ui/Button";
+import { Dialog } from "../../shared/ui/Dialog";
+import { Field } from "../../shared/ui/Field";
+import { HoldClock } from "../../shared/ui/HoldClock";
+import { Wrong } from "../../shared/ui/Wrong";
+
+type Side = "" | "left" | "right";
+
+interface Props {
+  athleteId: string;
+  card: Schema["TestCard"];
+  onClose: () => void;
+}
+
+export function TestRun({ athleteId, card, onClose }: Props) {
+  const held = card.unit === "s";
+  const sides: Side[] = card.per_side ? ["left", "right"] : [""];
+  const [ids] = useState(() => sides.map(() => crypto.randomUUID()));
+  const [typed, put, settle] = useDraft<Record<string, string>>(
+    `test.${athleteId}.${card.id}`,
+    () => ({}),
+  );
+  const [timing, setTiming] = useState<Side>(sides[0] ?? "");
+  const clock = useClock((seconds) => put({ ...typed, [timing]: String(seconds) }));
+  const { act, busy, error } = useAct();
+
+  // A dialog keeps the sheet's keys away, so the clock listens for itself.
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      const target = event.target as Element;
+      if (event.key !== " " || !held || target.closest("input, button, select")) return;
+      event.preventDefault();
+      clock.toggle();
+    };
+    addEventListener("keydown", listen);
+    return () => removeEventListener("keydown", listen);
+  });
+
+  const keep = () =>
+    act(
+      async () => {
+        for (const [i, side] of sides.entries()) {
+          const amount = typed[side];
+          if (!amount) continue;
+          await api.POST("/api/athletes/{athlete_id}/tests", {
+            params: { path: { athlete_id: athleteId } },
+            body: {
+              id: ids[i] as string,
+              movement: card.movement,
+              ...changesOf(card),
+              ...(held ? { seconds: Number(amount) } : { reps: Number(amount) }),
+              effort: 10,
+              side,
+            },
+          });
+        }
+      },
+      () => {
+        settle();
+        onClose();
+      },
+    );
+
+  return (
+    <Dialog open onOpenChange={onClose} wide title={card.name} about={card.protocol}>
+      <div className="flex flex-wrap gap-4 pt-2">
+        <Figure figures={card.figures} width={280} height={180} label={card.name} />
+        <div className="min-w-60 flex-1">
+          <p>{card.how}</p>
+          <ul className="mt-2 border-l-4 border-watch bg-wash py-1 pr-2 pl-6">
+            {[...card.stop, ...card.cautions].map((one) => (
+              <li key={one} className="list-disc">
+                {one}
+              </li>
+            ))}
+          </ul>
+        </div>
+      </div>
+      {held ? <HoldClock clock={clock} /> : <Beat />}
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          keep();
+        }}
+      >
+        <div className="flex flex-wrap items-end gap-4">
+          {sides.map((side) => (
+            <div key={side} className="w-56">
+              <Field
+                label={`${held ? "Seconds" : "Reps"} to the end${side && `, ${side}`}`}
+                unit={held ? "s" : "reps"}
+                type="number"
+                min={1}
+                step={held ? "any" : 1}
+                required={!card.per_side}
+                value={typed[side] ?? ""}
+                onFocus={() => setTiming(side)}
+                onChange={(event) => put({ ...typed, [side]: event.target.value })}
+              />
+            </div>
+          ))}
+        </div>
+        {card.norm && <Norm norm={card.norm} unit={card.unit} />}
+        <Wrong error={error} />
+        <Button main type="submit" busy={busy} className="mt-3">
+          Keep the test
+        </Button>
+      </form>
+    </Dialog>
+  );
+}
+
+/** A rep of two seconds, told in words that change with it. */
+function Beat() {
+  const [began, setBegan] = useState<number | null>(null);
+  const [, tick] = useState(0);
+  useEffect(() => {
+    if (began === null) return;
+    const timer = setInterval(() => tick((now) => now + 1), 100);
+    return () => clearInterval(timer);
+  }, [began]);
+  const seconds = began === null ? 0 : (Date.now() - began) / 1000;
+  const down = Math.floor(seconds) % 2 === 0;
+  return (
+    <div className="flex items-center gap-4 pt-3">
+      <Button large onClick={() => setBegan(began === null ? Date.now() : null)}>
+        {began === null ? "Start the beat" : "Stop the beat"}
+      </Button>
+      <span className="font-head text-4xl" role="timer">
+        {began === null ? "2 s a rep" : `${Math.floor(seconds / 2) + 1} · ${down ? "down" : "up"}`}
+      </span>
+    </div>
+  );
+}
+
+function Norm({ norm, unit }: { norm: Schema["NormOut"]; unit: string }) {
+  return (
+    <div className="mt-2">
+      <p className="lettering">
+        {norm.name}, {norm.age} years
+      </p>
+      <p className="flex flex-wrap gap-x-4">
+        {norm.words.map((word, i) => (
+          <span key={word}>
+            {word} {i === 0 ? `under ${norm.least[1]}` : `from ${norm.least[i]}`}
+            {unit === "s" && " s"}
+          </span>
+        ))}
+      </p>
+      <p className="text-sm text-faint">{norm.source}. Shown beside, never judged by.</p>
+    </div>
+  );
+}

@@ -1,0 +1,40 @@
+import { flushSync } from "react-dom";
+import { pickedLadder } from "../../../app/places";
+import { api, type Schema } from "../../../shared/api/client";
+import { useAct } from "../../../shared/hooks/useAct";
+import { Button } from "../../../shared/ui/Button";
+import { Dialog } from "../../../shared/ui/Dialog";
+import { Wrong } from "../../../shared/ui/Wrong";
+
+interface Props {
+  sheet: Schema["LadderSheet"];
+  onGone: () => void;
+  onClose: () => void;
+}
+
+/** Asks once, with the consequence in words. */
+export function DeleteDialog({ sheet, onGone, onClose }: Props) {
+  const { act, busy, error } = useAct();
+  const remove = () =>
+    act(async () => {
+      await api.DELETE("/api/ladders/{ladder_id}", { params: { path: { ladder_id: sheet.id } } });
+      pickedLadder.clear();
+      flushSync(onGone); // before reading anew, so that nobody asks for what is gone
+    });
+  return (
+    <Dialog
+      open
+      onOpenChange={onClose}
+      title={`Delete “${sheet.goal}”?`}
+      about={`Its ${sheet.rungs.length} rungs and what can be undone on it go for good. Tests stay. Export it first if you may want it again.`}
+    >
+      <Wrong error={error} />
+      <div className="flex gap-2 pt-3">
+        <Button grave busy={busy} onClick={remove}>
+          Delete the ladder
+        </Button>
+        <Button onClick={onClose}>Keep it</Button>
+      </div>
+    </Dialog>
+  );
+}

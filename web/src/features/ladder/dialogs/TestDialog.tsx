@@ -1,0 +1,98 @@
+import { zodResolver } from "@hookform/resolvers/zod";
+import { useState } from "react";
+import { useForm } from "react-hook-form";
+import { answer, api, type Schema } from "../../../shared/api/client";
+import { useRefresh } from "../../../shared/api/queries";
+import { z } from "../../../shared/hooks/forms";
+import { changesOf } from "../../../shared/movement/setups";
+import { Button } from "../../../shared/ui/Button";
+import { Dialog } from "../../../shared/ui/Dialog";
+import { Choice, Field } from "../../../shared/ui/Field";
+import { Wrong } from "../../../shared/ui/Wrong";
+
+interface Props {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  sheet: Schema["LadderSheet"];
+}
+
+const form = z.object({
+  rung: z.string(),
+  amount: z.coerce.number("Give a number.").min(1).max(3600),
+});
+
+/** A best set of strict reps on one of the rungs. */
+export function TestDialog({ open, onOpenChange, sheet }: Props) {
+  const refresh = useRefresh();
+  const [error, setError] = useState<Error | null>(null);
+  // One id for one test, however often it has to be sent.
+  const [id, setId] = useState(() => crypto.randomUUID());
+  // A test tells something only of what can be computed.
+  const told = sheet.rungs.filter(({ demand }) => demand !== null);
+  const first = told.find(({ id }) => id === sheet.standing_id) ?? told[0];
+  const { register, handleSubmit, formState, reset, watch } = useForm({
+    resolver: zodResolver(form),
+    defaultValues: { rung: first?.id ?? "", amount: "" as unknown },
+  });
+  const held = sheet.rungs.find(({ id }) => id === watch("rung"))?.dose.unit === "s";
+
+  const send = handleSubmit(async ({ rung, amount }) => {
+    const on = sheet.rungs.find((one) => one.id === rung);
+    if (!on) return;
+    try {
+      await answer(
+        api.POST("/api/athletes/{athlete_id}/tests", {
+          params: { path: { athlete_id: sheet.athlete_id } },
+          body: {
+            id,
+            movement: on.movement,
+            ...changesOf(on),
+            ...(held ? { seconds: amount } : { reps: amount }),
+            effort: 10,
+            side: "",
+          },
+        }),
+      );
+      setError(null);
+      setId(crypto.randomUUID());
+      reset();
+      onOpenChange(false);
+      await refresh();
+    } catch (cause) {
+      setError(cause as Error);
+    }
+  });
+
+  return (
+    <Dialog
+      open={open}
+      onOpenChange={onOpenChange}
+      title="Enter a test"
+      about={`${held ? "As long as the shape stands" : "As many strict reps as there are, to full depth, at the rung's tempo"}. Stop when form goes, at any sharp pain, dizziness or chest pain.`}
+    >
+      <form onSubmit={send}>
+        <Choice
+          label="Rung"
+          options={told.map((rung) => [rung.id, rung.name])}
+          {...register("rung")}
+        />
+        <Field
+          label={held ? "Seconds to the end" : "Reps to the end"}
+          unit={held ? "s" : "reps"}
+          inputMode="numeric"
+          wrong={formState.errors.amount?.message}
+          hint={
+            held
+              ? "Up to about 25 s say most; beyond, the curves part."
+              : "A count under 15 says most; above, the equations spread widely."
+          }
+          {...register("amount")}
+        />
+        <Wrong error={error} />
+        <Button main type="submit" busy={formState.isSubmitting} className="mt-3">
+          Keep the test
+        </Button>
+      </form>
+    </Dialog>
+  );
+}

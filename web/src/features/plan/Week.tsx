@@ -1,0 +1,281 @@
+/** Week: days as columns, time as height, solved while the coach looks on and moved by hand. */
+import { useQuery } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
+import { Link, useParams } from "react-router";
+import { useKeys } from "../../app/keys";
+import { pickedAthlete } from "../../app/places";
+import { answer, api } from "../../shared/api/client";
+import { queries } from "../../shared/api/queries";
+import { NobodyPicked } from "../../shared/athlete/NobodyPicked";
+import { useAct } from "../../shared/hooks/useAct";
+import { Away } from "../../shared/ui/Away";
+import { TitleBlock } from "../../shared/ui/TitleBlock";
+import { Wrong } from "../../shared/ui/Wrong";
+import { done } from "../../shared/units/figures";
+import { DayColumn, PX } from "./DayColumn";
+import { dayDate, span, weekAfter, weekBefore } from "./dates";
+import { AdaptDialog } from "./dialogs/AdaptDialog";
+import { AddDialog } from "./dialogs/AddDialog";
+import { DailyDialog } from "./dialogs/DailyDialog";
+import { EditDialog } from "./dialogs/EditDialog";
+import { FilesDialog } from "./dialogs/FilesDialog";
+import { ReadyDialog } from "./dialogs/ReadyDialog";
+import { SessionDialog } from "./dialogs/SessionDialog";
+import { WishesDialog } from "./dialogs/WishesDialog";
+import {
+  type Draft,
+  draftOf,
+  isOn,
+  moved,
+  type Picked,
+  pinTurned,
+  type Sheet,
+  swapped,
+  tasksOn,
+  without,
+} from "./plan";
+import { ScorePanel } from "./ScorePanel";
+import { SolveBar } from "./SolveBar";
+import { useSolve } from "./useSolve";
+import { type WeekAct, WeekBar } from "./WeekBar";
+
+export default function Week() {
+  const { athleteId = "" } = useParams();
+  const [monday, setMonday] = useState("");
+  const week = useQuery({ ...queries.week(athleteId, monday), enabled: athleteId !== "" });
+  if (!athleteId) return <NobodyPicked />;
+  if (week.error && !week.data) {
+    return (
+      <Away error={week.error} retry={() => week.refetch()}>
+        <p>
+          <Link to={`/intake/${athleteId}/placement`} className="underline">
+            Give a ladder on the Intake sheet
+          </Link>{" "}
+          to have something to plan.
+        </p>
+      </Away>
+    );
+  }
+  if (!week.data) return <main className="flex-1 p-6 text-faint">Laying out the week …</main>;
+  return <Drawn key={`${athleteId}${week.data.monday}`} sheet={week.data} onWeek={setMonday} />;
+}
+
+function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (monday: string) => void }) {
+  const [picked, pick] = useState<Picked | null>(null);
+  const [open, setOpen] = useState<WeekAct | null>(null);
+  const { act, busy, error } = useAct();
+  const { solving, start, stop, leave } = useSolve(sheet);
+  const daily = useQuery(queries.daily(sheet.athlete_id)).data?.daily;
+  useEffect(() => pickedAthlete.set(sheet.athlete_id), [sheet.athlete_id]);
+
+  const draft = draftOf(sheet);
+  const preview = solving.best;
+  const tried = useQuery({
+    ...queries.trial(sheet, { ...draft, placed: preview?.placed ?? [] }),
+    enabled: preview !== null && !solving.running,
+  });
+  const placed = preview ? preview.placed : draft.placed;
+  const days = sheet.days.filter(({ lost }) => !lost);
+  const day = picked?.day ?? (days.find(({ past }) => !past) ?? days[0])?.index ?? 0;
+  const there = tasksOn(sheet, placed, day);
+  const task = there.find(({ key }) => key === picked?.key) ?? there[0];
+  const name = task?.name ?? "";
+
+  const keep = (next: Draft, word: string, bound: number | null = null, then = () => {}) =>
+    act(
+      () =>
+        answer(
+          api.PUT("/api/athletes/{athlete_id}/week", {
+            params: { path: { athlete_id: sheet.athlete_id }, query: { monday: sheet.monday } },
+            body: { ...next, number: sheet.revision, bound, word },
+          }),
+        ),
+      then,
+    );
+  const keepSolved = () => {
+    if (preview)
+      keep({ ...draft, placed: preview.placed }, "solved", preview.bound, () => {
+        stop();
+        leave();
+      });
+  };
+  const dayBeside = (step: number) => {
+    const at = days.findIndex(({ index }) => index === day);
+    return days[at + step]?.index;
+  };
+  const go = (step: number) => {
+    const to = dayBeside(step);
+    if (to !== undefined) pick({ day: to, key: tasksOn(sheet, placed, to)[0]?.key ?? "" });
+  };
+  const along = (step: number) => {
+    const at = there.findIndex(({ key }) => key === task?.key);
+    const next = there[at + step];
+    if (next) pick({ day, key: next.key });
+  };
+  const move = (key: string, from: number, to: number | undefined, words = name) => {
+    if (to === undefined || from === to || preview) return;
+    const next = moved(draft, key, from, to);
+    keep(next, `moved ${words} to ${nameOf(sheet, to)}`, null, () => pick({ day: to, key }));
+  };
+  const turnPin = (thereOn: boolean) => {
+    if (!task || preview) return;
+    const word = thereOn ? "pinned" : "kept off";
+    keep(pinTurned(draft, task.key, day, thereOn), `${word} ${name}, ${nameOf(sheet, day)}`);
+  };
+  const swap = () => {
+    const other = dayBeside(1);
+    if (other === undefined || preview) return;
+    const word = `swapped ${nameOf(sheet, day)} and ${nameOf(sheet, other)}`;
+    keep(swapped(draft, day, other), word, null, () => pick({ day: other, key: task?.key ?? "" }));
+  };
+  const undo = () =>
+    act(() =>
+      answer(
+        api.POST("/api/athletes/{athlete_id}/week/undo", {
+          params: { path: { athlete_id: sheet.athlete_id }, query: { monday: sheet.monday } },
+        }),
+      ),
+    );
+  const solve = () => (solving.running ? stop() : start(draft));
+  const lose = (index: number) => {
+    const lost = draft.lost.days.includes(index)
+      ? draft.lost.days.filter((one) => one !== index)
+      : [...draft.lost.days, index];
+    const next = { ...draft, lost: { ...draft.lost, days: lost } };
+    next.placed = next.placed.filter((one) => !lost.includes(one.day));
+    keep(next, `${nameOf(sheet, index)} ${lost.includes(index) ? "lost" : "had again"}`);
+  };
+  const losePlace = (place: string, words: string) => {
+    const places = draft.lost.places.includes(place)
+      ? draft.lost.places.filter((one) => one !== place)
+      : [...draft.lost.places, place];
+    const had = places.includes(place) ? "lost" : "had again";
+    keep({ ...draft, lost: { ...draft.lost, places } }, `${words} ${had}`);
+  };
+  const acts: Partial<Record<WeekAct, () => void>> = { solve, undo, swap };
+  const run = (what: WeekAct) => (acts[what] ?? (() => setOpen(what)))();
+
+  useKeys([
+    ["ArrowLeft", () => go(-1)],
+    ["ArrowRight", () => go(1)],
+    ["ArrowUp", () => along(-1)],
+    ["ArrowDown", () => along(1)],
+    ["[", () => task && move(task.key, day, dayBeside(-1))],
+    ["]", () => task && move(task.key, day, dayBeside(1))],
+    ["p", () => turnPin(true)],
+    ["o", () => turnPin(false)],
+    ["x", swap],
+    ["s", solve],
+    ["k", keepSolved],
+    ["u", undo],
+    ["a", () => there.length > 0 && setOpen("adapt")],
+    ["e", () => task && setOpen("edit")],
+    ["Enter", () => there.length > 0 && setOpen("session")],
+  ]);
+
+  const close = () => setOpen(null);
+  const date = dayDate(sheet.monday, day);
+  const tallest = Math.max(30, ...sheet.days.map((one) => Math.max(one.minutes, one.taken)));
+
+  return (
+    <>
+      <main className="flex min-h-0 flex-1 flex-col">
+        <h1 className="flex flex-wrap items-baseline gap-x-4 border-b border-hair px-4 py-1.5 text-xl">
+          Week of {span(sheet.monday)}
+          <span className="text-base font-normal text-faint">
+            {sheet.kind === "build" ? sheet.advice : sheet.kind_words}
+          </span>
+        </h1>
+        <WeekBar
+          sheet={sheet}
+          busy={busy}
+          solving={solving.running}
+          picked={task ? name : ""}
+          onAct={run}
+          onWeek={(step) =>
+            onWeek(step < 0 ? weekBefore(sheet.monday) : step > 0 ? weekAfter(sheet.monday) : "")
+          }
+        />
+        {daily && (
+          <p className="border-b border-hair px-4 py-1">
+            Every day at {daily.at}, {daily.moment}:{" "}
+            {done(daily.amount, daily.unit as "reps" | "s")} of {daily.movement.toLowerCase()}.{" "}
+            <span className="text-faint">
+              {daily.today ? "Ticked off today." : daily.word}
+              {daily.run > 1 && ` ${daily.run} days running.`}
+            </span>
+          </p>
+        )}
+        <SolveBar solving={solving} onStop={stop} onLeave={leave} onKeep={keepSolved} busy={busy} />
+        <Wrong error={error} />
+        <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
+          <section
+            aria-label="Days"
+            className="flex min-w-0 flex-1 items-stretch gap-2 overflow-auto p-3 max-md:flex-col"
+          >
+            {sheet.days.map((one) => (
+              <DayColumn
+                key={one.index}
+                day={one}
+                tasks={tasksOn(sheet, placed, one.index)}
+                pins={sheet.pins}
+                tallest={tallest}
+                picked={task && day === one.index ? task.key : ""}
+                broken={preview ? [] : sheet.breaches.filter((b) => b.days.includes(one.index))}
+                preview={preview !== null}
+                onPick={(key) => pick({ day: one.index, key })}
+                onOpen={() => {
+                  pick({ day: one.index, key: day === one.index ? (task?.key ?? "") : "" });
+                  setOpen("session");
+                }}
+                onLose={() => lose(one.index)}
+                placeLost={draft.lost.places.includes(one.place)}
+                onLosePlace={() => losePlace(one.place, one.place_name)}
+                onDrop={(key, from) =>
+                  isOn(draft, key, from) &&
+                  move(key, from, one.index, sheet.tasks.find((t) => t.key === key)?.name)
+                }
+              />
+            ))}
+          </section>
+          <ScorePanel
+            sheet={tried.data ?? sheet}
+            picked={(tried.data ?? sheet).tasks.find(({ key }) => key === task?.key) ?? null}
+            onOff={() => task && keep(without(draft, task.key, day), `took ${name} off`)}
+          />
+        </div>
+      </main>
+      <TitleBlock
+        athlete={sheet.athlete_name}
+        sheet="Week"
+        scale={`1 min to ${PX} px`}
+        date={span(sheet.monday)}
+        revision={sheet.word ? `${sheet.revision}: ${sheet.word}` : String(sheet.revision)}
+      />
+      {open === "session" && (
+        <SessionDialog
+          sheet={sheet}
+          date={date}
+          onAdapt={() => setOpen("adapt")}
+          onEdit={(key) => {
+            pick({ day, key });
+            setOpen("edit");
+          }}
+          onClose={close}
+        />
+      )}
+      {open === "adapt" && <AdaptDialog sheet={sheet} date={date} onClose={close} />}
+      {open === "edit" && task && <EditDialog sheet={sheet} task={task} onClose={close} />}
+      {open === "wishes" && <WishesDialog sheet={sheet} onClose={close} />}
+      {open === "add" && <AddDialog sheet={sheet} onClose={close} />}
+      {open === "ready" && (
+        <ReadyDialog sheet={sheet} draft={draft} day={day} keep={keep} onClose={close} />
+      )}
+      {open === "daily" && <DailyDialog sheet={sheet} onClose={close} />}
+      {open === "files" && <FilesDialog sheet={sheet} onClose={close} />}
+    </>
+  );
+}
+
+const nameOf = (sheet: Sheet, index: number) =>
+  sheet.days.find((one) => one.index === index)?.name ?? "";

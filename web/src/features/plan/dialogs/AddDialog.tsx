@@ -1,0 +1,101 @@
+/** Movements beside the ladders: find one, say how often, and whether it takes turns. */
+import { useState } from "react";
+import { useAct } from "../../../shared/hooks/useAct";
+import { MovementFinder } from "../../../shared/movement/MovementFinder";
+import { Button } from "../../../shared/ui/Button";
+import { Choice, Field } from "../../../shared/ui/Field";
+import { Wrong } from "../../../shared/ui/Wrong";
+import type { Sheet } from "../plan";
+import { type Extra, keepWishes, wishesOf, withExtra, withoutExtra } from "../wishes";
+
+const PURPOSES: Extra["purpose"][] = [
+  "endurance",
+  "strength",
+  "size",
+  "skill",
+  "learn",
+  "keep",
+  "finisher",
+];
+
+export function AddDialog({ sheet, onClose }: { sheet: Sheet; onClose: () => void }) {
+  const [purpose, setPurpose] = useState<Extra["purpose"]>("endurance");
+  const [days, setDays] = useState("2");
+  const [turn, setTurn] = useState("");
+  const { act, busy, error } = useAct();
+  const there = wishesOf(sheet).extras.map(({ movement }) => movement);
+  return (
+    <MovementFinder
+      athleteId={sheet.athlete_id}
+      title="Add a movement to the week"
+      onClose={onClose}
+      act={(movement) => (
+        <div className="border-t border-hair pt-1">
+          <div className="grid grid-cols-3 gap-2">
+            <Choice
+              label="For"
+              value={purpose}
+              options={PURPOSES.map((one) => [one, one] as const)}
+              onChange={(event) => setPurpose(event.target.value as Extra["purpose"])}
+            />
+            <Field
+              label="Days a week"
+              type="number"
+              min={1}
+              max={7}
+              value={days}
+              onChange={(event) => setDays(event.target.value)}
+            />
+            <Choice
+              label="Takes turns"
+              value={turn}
+              options={[
+                ["", "no"],
+                ["A", "as A, with B"],
+                ["B", "as B, with A"],
+              ]}
+              onChange={(event) => setTurn(event.target.value)}
+            />
+          </div>
+          <Wrong error={error} />
+          {there.includes(movement.id) ? (
+            <Button
+              busy={busy}
+              className="mt-2"
+              onClick={() =>
+                act(() => keepWishes(sheet, withoutExtra(wishesOf(sheet), movement.id)), onClose)
+              }
+            >
+              Take it out of the week
+            </Button>
+          ) : (
+            <Button
+              main
+              busy={busy}
+              className="mt-2"
+              onClick={() =>
+                act(
+                  () =>
+                    keepWishes(
+                      sheet,
+                      withExtra(wishesOf(sheet), {
+                        movement: movement.id,
+                        purpose,
+                        sets: null,
+                        days: Number(days),
+                        rotation: turn ? "accessories" : "",
+                        letter: turn,
+                      }),
+                    ),
+                  onClose,
+                )
+              }
+            >
+              Add it to the week
+            </Button>
+          )}
+        </div>
+      )}
+    />
+  );
+}

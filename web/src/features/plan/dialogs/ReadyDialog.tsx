@@ -1,0 +1,262 @@
+/** Sessions to start from, filled in for the athlete or for a group; the coach's own among them. */
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { answer, api, type Schema } from "../../../shared/api/client";
+import { queries } from "../../../shared/api/queries";
+import { useAct, useSendId } from "../../../shared/hooks/useAct";
+import { Button } from "../../../shared/ui/Button";
+import { Dialog } from "../../../shared/ui/Dialog";
+import { Field } from "../../../shared/ui/Field";
+import { Ticks } from "../../../shared/ui/Ticks";
+import { Wrong } from "../../../shared/ui/Wrong";
+import { told } from "../../../shared/units/figures";
+import type { Draft, Sheet } from "../plan";
+import { SessionView } from "../SessionView";
+import { keepWishes, type Wishes, wishesOf, withExtra } from "../wishes";
+
+type Ready = Schema["ReadySession"];
+
+interface Props {
+  sheet: Sheet;
+  draft: Draft;
+  day: number;
+  keep: (next: Draft, word: string) => void;
+  onClose: () => void;
+}
+
+export function ReadyDialog({ sheet, draft, day, keep, onClose }: Props) {
+  const ready = useQuery(queries.readySessions);
+  const [picked, pick] = useState("");
+  const sessions = ready.data?.sessions ?? [];
+  const shape = sessions.find(({ id }) => id === picked) ?? sessions[0];
+  const dayName = sheet.days.find(({ index }) => index === day)?.name ?? "";
+  return (
+    <Dialog open onOpenChange={onClose} title="Start from a session" widest>
+      <Wrong error={ready.error} />
+      <div className="grid gap-4 pt-3 md:grid-cols-[14rem_1fr]">
+        <ul aria-label="Sessions" className="max-h-[70vh] overflow-y-auto border border-line">
+          {sessions.map((one) => (
+            <li key={one.id}>
+              <button
+                type="button"
+                aria-pressed={one.id === shape?.id}
+                onClick={() => pick(one.id)}
+                className={`block w-full border-b border-hair px-2 py-1 text-left ${
+                  one.id === shape?.id ? "bg-ink text-sheet" : "hover:bg-wash"
+                }`}
+              >
+                {one.name}
+                {one.kind === "own" && " (own)"}
+              </button>
+            </li>
+          ))}
+        </ul>
+        {shape && (
+          <Filled
+            key={shape.id}
+            sheet={sheet}
+            shape={shape}
+            dayName={dayName}
+            onPut={(session) => put(session, shape)}
+          />
+        )}
+      </div>
+    </Dialog>
+  );
+
+  /** Its items become pins of this day; what stands on no ladder is added to the week first. */
+  async function put(session: Schema["SessionSheet"], from: Ready) {
+    const items = session.blocks
+      .filter(({ format }) => format !== "warm-up" && format !== "preparatory work")
+      .flatMap((block) => block.items.map((item) => ({ ...item, format: block.format })));
+    let wishes: Wishes = wishesOf(sheet);
+    for (const item of items) {
+      const [kind, movement = ""] = item.key.split(":");
+      if (kind !== "movement") continue;
+      const slot = from.blocks
+        .flatMap(({ slots }) => slots)
+        .find(({ movements }) => movements?.includes(movement));
+      const there = wishes.extras.find((one) => one.movement === movement);
+      if (!there)
+        wishes = withExtra(wishes, {
+          movement,
+          purpose: slot?.purpose ?? "strength",
+          sets: slot?.sets ?? null,
+          days: 1,
+          rotation: "",
+          letter: "",
+        });
+    }
+    const groups = session.blocks
+      .filter(({ format }) => TOGETHER.includes(format))
+      .map(({ format, items: those }) => ({
+        format: format as Wishes["hands"]["together"][number]["format"],
+        keys: those.map(({ key }) => key),
+        rounds: 3,
+      }));
+    const together = [...wishes.hands.together, ...groups];
+    wishes = { ...wishes, hands: { ...wishes.hands, together } };
+    await keepWishes(sheet, wishes);
+    const placed = items.map(({ key }) => ({ task: key, day }));
+    const others = draft.placed.filter(
+      (one) => !placed.some((mine) => mine.task === one.task && mine.day === one.day),
+    );
+    const pins = draft.pins.filter(
+      (one) => !placed.some((mine) => mine.task === one.task && mine.day === one.day),
+    );
+    keep(
+      {
+        ...draft,
+        placed: [...others, ...placed],
+        pins: [...pins, ...placed.map((one) => ({ ...one, there: true }))],
+      },
+      `put “${from.name}” on ${dayName}`,
+    );
+    onClose();
+  }
+}
+
+const TOGETHER = ["pair", "triple", "circuit", "interval", "pre-tire"];
+
+interface FilledProps {
+  sheet: Sheet;
+  shape: Ready;
+  dayName: string;
+  onPut: (session: Schema["SessionSheet"]) => Promise<void>;
+}
+
+function Filled({ sheet, shape, dayName, onPut }: FilledProps) {
+  const found = useQuery(queries.filledSession(sheet.athlete_id, shape.id));
+  const [grouping, setGrouping] = useState(false);
+  const [name, setName] = useState("");
+  const [id, next] = useSendId();
+  const { act, busy, error } = useAct();
+  const keepOwn = () =>
+    act(
+      () =>
+        answer(
+          api.PUT("/api/own-sessions/{session_id}", {
+            params: { path: { session_id: id } },
+            body: { name, blocks: shape.blocks },
+          }),
+        ),
+      () => {
+        setName("");
+        next();
+      },
+    );
+  const removeOwn = () =>
+    act(() =>
+      answer(
+        api.DELETE("/api/own-sessions/{session_id}", {
+          params: { path: { session_id: shape.id } },
+        }),
+      ),
+    );
+  return (
+    <section aria-label={shape.name}>
+      <div className="flex flex-wrap items-end gap-2">
+        <Button
+          main
+          busy={busy}
+          disabled={!found.data}
+          onClick={() => found.data && act(() => onPut(found.data.session))}
+        >
+          Put it on {dayName}
+        </Button>
+        <Button onClick={() => setGrouping(!grouping)} aria-expanded={grouping}>
+          For a group …
+        </Button>
+        {shape.kind === "own" && (
+          <Button grave busy={busy} onClick={removeOwn}>
+            Take away
+          </Button>
+        )}
+        <div className="flex items-end gap-2">
+          <Field
+            label="Keep as your own, named"
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+          />
+          <Button busy={busy} disabled={!name.trim()} onClick={keepOwn} className="mb-1">
+            Keep
+          </Button>
+        </div>
+      </div>
+      <Wrong error={error ?? found.error} />
+      {grouping ? (
+        <Group shape={shape} first={sheet.athlete_id} />
+      ) : (
+        found.data && <SessionView session={found.data.session} />
+      )}
+    </section>
+  );
+}
+
+function Group({ shape, first }: { shape: Ready; first: string }) {
+  const squad = useQuery(queries.squad);
+  const [who, setWho] = useState([first]);
+  const [group, setGroup] = useState<Schema["GroupSheet"] | null>(null);
+  const { act, busy, error } = useAct();
+  const people = (squad.data?.athletes ?? []).map(({ id, name }) => [id, name] as const);
+  return (
+    <div>
+      <Ticks name="Who trains together" options={people} on={who} onChange={setWho} />
+      <Button
+        busy={busy}
+        disabled={who.length === 0}
+        onClick={() =>
+          act(
+            () =>
+              answer(
+                api.POST("/api/group-sessions/{shape_id}", {
+                  params: { path: { shape_id: shape.id } },
+                  body: { athletes: who },
+                }),
+              ),
+            setGroup,
+          )
+        }
+      >
+        Fill it in for them
+      </Button>
+      <Wrong error={error} />
+      {group && (
+        <table className="mt-3 w-full">
+          <caption className="lettering text-left">
+            {group.name}: {Math.round(group.minutes)} min together
+          </caption>
+          <tbody>
+            {group.sessions.map((one) => (
+              <tr key={one.athlete_id} className="border-t border-hair align-top">
+                <th scope="row" className="pr-3">
+                  {one.athlete_name}
+                  <br />
+                  <span className="font-text font-normal">{told(one.session.minutes)}</span>
+                </th>
+                <td>
+                  <ul>
+                    {one.session.blocks
+                      .filter(({ format }) => format !== "warm-up")
+                      .flatMap((block) =>
+                        block.items.map((item) => (
+                          <li key={item.key}>
+                            {item.name}: <span className="text-faint">{item.sets.join("; ")}</span>
+                          </li>
+                        )),
+                      )}
+                  </ul>
+                  {one.session.notes.map((note) => (
+                    <p key={note} className="text-watch">
+                      ◆ {note}
+                    </p>
+                  ))}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </div>
+  );
+}

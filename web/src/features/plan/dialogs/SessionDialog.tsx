@@ -1,0 +1,93 @@
+/** A day's session, opened from its column. */
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { answer, api, type Schema } from "../../../shared/api/client";
+import { queries } from "../../../shared/api/queries";
+import { useAct, useSendId } from "../../../shared/hooks/useAct";
+import { Button } from "../../../shared/ui/Button";
+import { Dialog } from "../../../shared/ui/Dialog";
+import { Field } from "../../../shared/ui/Field";
+import { Wrong } from "../../../shared/ui/Wrong";
+import { day as dayWords } from "../../../shared/units/figures";
+import type { Sheet } from "../plan";
+import { SessionView } from "../SessionView";
+
+interface Props {
+  sheet: Sheet;
+  date: string;
+  onAdapt: () => void;
+  onEdit: (key: string) => void;
+  onClose: () => void;
+}
+
+export function SessionDialog({ sheet, date, onAdapt, onEdit, onClose }: Props) {
+  const found = useQuery(queries.daySession(sheet.athlete_id, date));
+  return (
+    <Dialog
+      open
+      onOpenChange={onClose}
+      title={`Session of ${dayWords(date)}`}
+      about={found.data?.adapted ? "As it was adapted to the day." : sheet.athlete_name}
+      widest
+    >
+      <div className="flex flex-wrap gap-2 pt-3">
+        <Button onClick={onAdapt}>Adapt the day …</Button>
+        <a
+          className="border border-line px-3 py-1 font-head font-medium hover:bg-wash"
+          href={`/api/athletes/${sheet.athlete_id}/days/${date}/card`}
+        >
+          Card to print (PDF)
+        </a>
+      </div>
+      {found.data && <KeepOwn session={found.data.session} />}
+      <Wrong error={found.error} />
+      {!found.data && !found.error && <p className="py-4 text-faint">Laying out the session …</p>}
+      {found.data && <SessionView session={found.data.session} onEdit={onEdit} />}
+    </Dialog>
+  );
+}
+
+/** The day's shape, kept for any other day and anyone else. */
+function KeepOwn({ session }: { session: Schema["SessionSheet"] }) {
+  const [name, setName] = useState("");
+  const [id, next] = useSendId();
+  const { act, busy, error } = useAct();
+  const blocks = session.blocks
+    .filter(({ format }) => format !== "warm-up" && format !== "preparatory work")
+    .map((block) => ({
+      format: block.format as Schema["ShapeBlockOf"]["format"],
+      rounds: 3,
+      slots: block.items.map(({ family, movement, set_count }) => ({
+        family,
+        movements: [movement],
+        purpose: "strength" as const,
+        sets: set_count,
+      })),
+    }));
+  const keep = () =>
+    act(
+      () =>
+        answer(
+          api.PUT("/api/own-sessions/{session_id}", {
+            params: { path: { session_id: id } },
+            body: { name, blocks },
+          }),
+        ),
+      () => {
+        setName("");
+        next();
+      },
+    );
+  return (
+    <details className="pt-2">
+      <summary className="cursor-pointer font-head">Keep it as a session of your own</summary>
+      <div className="flex items-end gap-2">
+        <Field label="Named" value={name} onChange={(event) => setName(event.target.value)} />
+        <Button busy={busy} disabled={!name.trim()} onClick={keep} className="mb-1">
+          Keep
+        </Button>
+      </div>
+      <Wrong error={error} />
+    </details>
+  );
+}

@@ -1,0 +1,45 @@
+/** When the next gate, when the goal: dates with their range, how they came about, what helps. */
+import type { Schema } from "../../shared/api/client";
+import { Opens } from "../../shared/ui/Opens";
+import { Account } from "../../shared/units/Explained";
+import { day } from "../../shared/units/figures";
+
+type Forecast = NonNullable<Schema["Trends"]["next_gate"]>;
+
+const when = (date: string | null) => (date ? day(date) : "beyond two years");
+
+export function Forecasts({ trends }: { trends: Schema["Trends"] }) {
+  const rows: [string, Forecast | null][] = [
+    ["Next gate", trends.next_gate],
+    ["Goal", trends.goal_forecast],
+  ];
+  return (
+    <section aria-label="Forecast" className="border-t border-ink pt-1">
+      <h2 className="text-lg">When</h2>
+      {trends.why_no_forecast && <p className="text-faint">{trends.why_no_forecast}</p>}
+      {rows.map(
+        ([head, told]) =>
+          told && (
+            <div key={head} className="border-b border-hair py-1">
+              <p className="lettering">
+                {head}: {told.what}
+              </p>
+              <Opens
+                name={`the ${head.toLowerCase()}'s date`}
+                words={told.low ? when(told.likely) : "not in sight"}
+                large
+              >
+                {() => <Account derivation={told.derivation} />}
+              </Opens>{" "}
+              <span className="text-faint">
+                {told.low
+                  ? `likely; ${when(told.low)} to ${when(told.high)} 8 times of 10`
+                  : "within two years, going on as now"}
+              </span>
+            </div>
+          ),
+      )}
+      {trends.next_gate?.nearer && <p className="pt-1">{trends.next_gate.nearer}</p>}
+    </section>
+  );
+}

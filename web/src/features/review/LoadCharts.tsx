@@ -1,0 +1,200 @@
+/** How much was done: load with its ratio and dispute, effort, sessions planned and done. */
+import {
+  Bar,
+  CartesianGrid,
+  ComposedChart,
+  Line,
+  ReferenceLine,
+  ResponsiveContainer,
+  Scatter,
+  Tooltip,
+  XAxis,
+  YAxis,
+} from "recharts";
+import type { Schema } from "../../shared/api/client";
+import { Chart } from "../../shared/ui/Chart";
+import { Explained } from "../../shared/units/Explained";
+import { day } from "../../shared/units/figures";
+import { AXIS, at, dayTick, shortDay } from "./axes";
+
+type Trends = Schema["Trends"];
+const MARGIN = { top: 8, right: 12, bottom: 0, left: 0 };
+const TIP = { background: "var(--sheet)", border: "1px solid var(--line)" };
+
+export function LoadChart({ trends }: { trends: Trends }) {
+  const load = trends.load;
+  if (!load) return null;
+  const rows = load.days.map((one) => ({ ...one, at: at(one.day) }));
+  return (
+    <Chart<(typeof load.weeks)[number]>
+      title="Load: effort × minutes, and short over long"
+      words={`Load by day since ${day(load.days[0]?.day ?? trends.since)}; lately ${load.words}`}
+      rows={[...load.weeks].reverse()}
+      rowKey={(row) => row.monday}
+      columns={[
+        { head: "Week of", cell: (row) => day(row.monday) },
+        { head: "Load", cell: (row) => Math.round(row.load).toString() },
+        { head: "Monotony", cell: (row) => row.monotony?.toFixed(2) ?? "no variation" },
+        { head: "Strain", cell: (row) => (row.strain === null ? "–" : Math.round(row.strain)) },
+      ]}
+      note={
+        <>
+          Lately <b>{load.words}</b>
+          {load.ratio && (
+            <>
+              : <Explained name="short over long load" figure={load.ratio} />
+            </>
+          )}
+          . {load.dispute}
+          {load.stood_in > 0 &&
+            ` In ${load.stood_in} sessions the mean of the sets' efforts stands in.`}
+        </>
+      }
+    >
+      <ResponsiveContainer width="100%" height={190}>
+        <ComposedChart accessibilityLayer={false} data={rows} margin={MARGIN}>
+          <CartesianGrid stroke="var(--hair)" strokeDasharray="1 3" vertical={false} />
+          <XAxis {...AXIS} dataKey="at" {...dayTick(trends.since, trends.today)} />
+          <YAxis {...AXIS} yAxisId="load" width={44} />
+          <YAxis {...AXIS} yAxisId="ratio" orientation="right" width={36} domain={[0, 2]} />
+          <Tooltip
+            isAnimationActive={false}
+            contentStyle={TIP}
+            labelFormatter={(value) => shortDay(Number(value))}
+          />
+          <Bar
+            yAxisId="load"
+            dataKey="load"
+            name="load"
+            fill="var(--hair)"
+            barSize={4}
+            isAnimationActive={false}
+          />
+          <ReferenceLine yAxisId="ratio" y={1.3} stroke="var(--watch)" strokeDasharray="4 3" />
+          <ReferenceLine yAxisId="ratio" y={1.5} stroke="var(--over)" strokeDasharray="4 3" />
+          <Line
+            yAxisId="ratio"
+            dataKey="ratio"
+            name="exponential"
+            stroke="var(--ink)"
+            dot={false}
+            isAnimationActive={false}
+          />
+          <Line
+            yAxisId="ratio"
+            dataKey="ratio_rolling"
+            name="plain means"
+            stroke="var(--line)"
+            strokeDasharray="3 3"
+            dot={false}
+            isAnimationActive={false}
+          />
+        </ComposedChart>
+      </ResponsiveContainer>
+    </Chart>
+  );
+}
+
+const POINTS = [
+  { dataKey: "effort", name: "session", fill: "var(--line)", shape: "cross" },
+  { dataKey: "of_sets", name: "sets", fill: "var(--ink)", shape: "circle" },
+] as const;
+
+interface EffortProps {
+  trends: Trends;
+  onOpen: (session: string) => void;
+}
+
+function open(point: unknown, onOpen: EffortProps["onOpen"]) {
+  const session = (point as { payload?: Trends["sessions"][number] }).payload?.id;
+  if (session) onOpen(session);
+}
+
+export function EffortChart({ trends, onOpen }: EffortProps) {
+  const rows = trends.sessions.map((one) => ({ ...one, at: at(one.day) }));
+  const newest = trends.sessions.at(-1);
+  return (
+    <Chart<Trends["sessions"][number]>
+      title="Effort of sets and sessions"
+      words={
+        newest ? `Sets at effort ${newest.of_sets.toFixed(1)} on ${day(newest.day)}` : "No session"
+      }
+      rows={[...trends.sessions].reverse()}
+      rowKey={(row) => row.id}
+      columns={[
+        {
+          head: "Day",
+          cell: (row) => (
+            <button type="button" className="underline" onClick={() => onOpen(row.id)}>
+              {day(row.day)}
+            </button>
+          ),
+        },
+        { head: "Sets", cell: (row) => row.sets },
+        { head: "Effort of sets", cell: (row) => row.of_sets.toFixed(1) },
+        { head: "Of the session", cell: (row) => row.effort?.toString() ?? "not asked" },
+        { head: "Form kept", cell: (row) => `${Math.round(100 * row.clean)} %` },
+        { head: "Tempo kept", cell: (row) => `${Math.round(100 * row.tempo)} %` },
+        { head: "Pain", cell: (row) => row.pain || "" },
+      ]}
+      note="Points are the mean of a session's sets, crosses the whole session. Form and tempo kept stand in the table: the share of sets without such a fault. A point opens its session."
+    >
+      <ResponsiveContainer width="100%" height={150}>
+        <ComposedChart accessibilityLayer={false} data={rows} margin={MARGIN}>
+          <CartesianGrid stroke="var(--hair)" strokeDasharray="1 3" vertical={false} />
+          <XAxis {...AXIS} dataKey="at" {...dayTick(trends.since, trends.today)} />
+          <YAxis {...AXIS} width={44} domain={[4, 10]} ticks={[4, 6, 8, 10]} />
+          <Tooltip
+            isAnimationActive={false}
+            contentStyle={TIP}
+            labelFormatter={(value) => shortDay(Number(value))}
+          />
+          {POINTS.map((point) => (
+            <Scatter
+              key={point.dataKey}
+              {...point}
+              isAnimationActive={false}
+              className="cursor-pointer"
+              onClick={(one: unknown) => open(one, onOpen)}
+            />
+          ))}
+        </ComposedChart>
+      </ResponsiveContainer>
+    </Chart>
+  );
+}
+
+export function DoneChart({ trends }: { trends: Trends }) {
+  const rows = trends.adherence.map((one) => ({ ...one, at: at(one.monday) }));
+  const done = trends.adherence.reduce((sum, one) => sum + one.done, 0);
+  const planned = trends.adherence.reduce((sum, one) => sum + one.planned, 0);
+  return (
+    <Chart<Trends["adherence"][number]>
+      title="Sessions planned and done"
+      words={`${done} of ${planned} planned sessions were done`}
+      rows={[...trends.adherence].reverse()}
+      rowKey={(row) => row.monday}
+      columns={[
+        { head: "Week of", cell: (row) => day(row.monday) },
+        { head: "Planned", cell: (row) => row.planned },
+        { head: "Done", cell: (row) => row.done },
+      ]}
+      note={`${done} of ${planned} were done. Where no week was planned, the days they said they have stand for it.`}
+    >
+      <ResponsiveContainer width="100%" height={110}>
+        <ComposedChart accessibilityLayer={false} data={rows} margin={MARGIN}>
+          <XAxis {...AXIS} dataKey="at" {...dayTick(trends.since, trends.today)} />
+          <YAxis {...AXIS} width={44} allowDecimals={false} />
+          <Bar
+            dataKey="planned"
+            name="planned"
+            fill="var(--hair)"
+            barSize={9}
+            isAnimationActive={false}
+          />
+          <Scatter dataKey="done" name="done" fill="var(--ready)" isAnimationActive={false} />
+        </ComposedChart>
+      </ResponsiveContainer>
+    </Chart>
+  );
+}

@@ -1,0 +1,37 @@
+/** Messages to athletes: written here, sent by the coach in their own way. */
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { queries } from "../../shared/api/queries";
+import { Away } from "../../shared/ui/Away";
+import { Button } from "../../shared/ui/Button";
+import { day } from "../../shared/units/figures";
+
+export function Outbox() {
+  const [before, setBefore] = useState<string | null>(null);
+  const query = useQuery(queries.outbox(before));
+  if (query.error) return <Away error={query.error} retry={() => query.refetch()} />;
+  const sheet = query.data;
+  if (!sheet) return <p className="p-4 text-faint">Opening the outbox …</p>;
+  return (
+    <section aria-label="Outbox" className="max-w-3xl p-4">
+      <p className="text-faint">
+        What was told to athletes. Nothing is sent from here: copy it, or say it yourself.
+      </p>
+      {sheet.messages.length === 0 && (
+        <p className="pt-3">Empty. A decision that is taken or edited leaves its message here.</p>
+      )}
+      {sheet.messages.map((one) => (
+        <article key={one.id} className="border-b border-hair py-2">
+          <p className="lettering">
+            {sheet.athletes[one.athlete_id]}, {day(one.at)}: {one.subject}
+          </p>
+          <p className="whitespace-pre-line">{one.body}</p>
+        </article>
+      ))}
+      <div className="flex gap-2 pt-3">
+        {before && <Button onClick={() => setBefore(null)}>Newest</Button>}
+        {sheet.before && <Button onClick={() => setBefore(sheet.before)}>Older</Button>}
+      </div>
+    </section>
+  );
+}

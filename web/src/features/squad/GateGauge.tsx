@@ -1,0 +1,45 @@
+import type { Schema } from "../../shared/api/client";
+import { reps } from "../../shared/units/figures";
+
+const WIDTH = 190;
+const MOST = 20;
+
+/** Likely reps with their range against the gate's reps, to one scale for the whole squad. */
+export function GateGauge({
+  expected,
+  gate,
+}: {
+  expected: Schema["EstimateOut"];
+  gate: Schema["CriterionOut"];
+}) {
+  const { low, likely, high } = expected;
+  const x = (count: number) => (Math.min(count, MOST) / MOST) * WIDTH;
+  const wanted = gate.unit === "s" ? gate.amount : gate.amount + (10 - gate.effort);
+  const { unit } = gate;
+  const words = `likely ${reps(likely)} (${reps(low)}–${reps(high)}) of ${reps(wanted)} ${unit} to failure`;
+  return (
+    <div className="flex items-center gap-3">
+      <svg width={WIDTH + 2} height={20} role="img" aria-label={words}>
+        <line x1={0} y1={14} x2={WIDTH} y2={14} className="stroke-hair" />
+        {Array.from({ length: MOST / 5 + 1 }, (_, i) => x(i * 5)).map((at) => (
+          <line key={at} x1={at} y1={11} x2={at} y2={17} className="stroke-line" />
+        ))}
+        <rect
+          x={x(low)}
+          y={11}
+          width={Math.max(1, x(high) - x(low))}
+          height={6}
+          className="fill-line"
+        />
+        <circle cx={x(likely)} cy={14} r={4} className="fill-ink" />
+        <path d={`M${x(wanted)},1 V19`} className="stroke-ready" strokeWidth={2} />
+      </svg>
+      <span className="whitespace-nowrap">
+        {reps(likely)}{" "}
+        <span className="text-faint">
+          of {reps(wanted)} {unit}
+        </span>
+      </span>
+    </div>
+  );
+}

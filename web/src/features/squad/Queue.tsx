@@ -1,0 +1,225 @@
+/** The decisions that wait, one after the other, worked by keys; plain ones together. */
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { useKeys } from "../../app/keys";
+import { pickedLadder } from "../../app/places";
+import { answer, api, type Schema } from "../../shared/api/client";
+import { queries, useRefresh } from "../../shared/api/queries";
+import { Answering, type Mode } from "../../shared/proposals/Answering";
+import { OUTCOMES } from "../../shared/proposals/outcomes";
+import { Button } from "../../shared/ui/Button";
+import { Dialog } from "../../shared/ui/Dialog";
+import { Mark } from "../../shared/ui/Mark";
+import { Wrong } from "../../shared/ui/Wrong";
+import { counted, day } from "../../shared/units/figures";
+
+type Line = Schema["SquadLineOut"];
+export type Waits = Schema["PendingDecisionOut"] & { athlete: Line };
+
+/** Every decision that waits, in the squad's own order; what only goes on as it is comes last. */
+export const waitingIn = (lines: Line[]): Waits[] => {
+  const all = lines.flatMap((athlete) => athlete.waiting.map((one) => ({ ...one, athlete })));
+  const holds = (one: Waits) => one.outcome === "hold";
+  return [...all.filter((one) => !holds(one)), ...all.filter(holds)];
+};
+
+interface Props {
+  waiting: Waits[];
+  onTold: (words: string) => void;
+}
+
+export function Queue({ waiting, onTold }: Props) {
+  const navigate = useNavigate();
+  const refresh = useRefresh();
+  const [at, setAt] = useState(0);
+  const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
+  const [open, setOpen] = useState<{ one: Waits; mode: Mode } | null>(null);
+  const [error, setError] = useState<Error | null>(null);
+  const [busy, setBusy] = useState(false);
+  const plain = waiting.filter((one) => one.plain);
+  const chosen = plain.filter((one) => ticked.has(one.id));
+  const here = waiting[Math.min(at, waiting.length - 1)];
+
+  const tick = (one: Waits | undefined) => {
+    if (!one?.plain) return;
+    const next = new Set(ticked);
+    if (!next.delete(one.id)) next.add(one.id);
+    setTicked(next);
+  };
+  const look = (one: Waits | undefined) => {
+    if (!one) return;
+    pickedLadder.set(one.ladder_id);
+    navigate(`/review/${one.ladder_id}`);
+  };
+  const ask = (mode: Mode) => here && setOpen({ one: here, mode });
+
+  async function takeTicked() {
+    if (chosen.length === 0 || busy) return;
+    setBusy(true);
+    try {
+      const done = await answer(
+        api.POST("/api/decisions/take", { body: { ids: chosen.map((one) => one.id) } }),
+      );
+      setTicked(new Set());
+      setError(null);
+      await refresh();
+      onTold(
+        `${counted(done.taken.length, "decision")} taken and told to the outbox; ${counted(done.replanned.length, "week")} planned anew.`,
+      );
+    } catch (cause) {
+      setError(cause as Error);
+    } finally {
+      setBusy(false);
+    }
+  }
+
+  useKeys([
+    ["ArrowUp", () => setAt(Math.max(0, at - 1))],
+    ["ArrowDown", () => setAt(Math.min(waiting.length - 1, at + 1))],
+    ["x", () => tick(here)],
+    ["t", takeTicked],
+    ["y", () => ask("none")],
+    ["e", () => ask("edit")],
+    ["d", () => ask("decline")],
+    ["Enter", () => look(here)],
+  ]);
+
+  if (waiting.length === 0)
+    return <p className="p-6">Nothing waits for a word. Sessions and weeks put decisions here.</p>;
+  return (
+    <section aria-label="Decisions waiting">
+      <div className="flex flex-wrap items-center gap-2 border-b border-hair px-4 py-1.5">
+        <Button main busy={busy} disabled={chosen.length === 0} onClick={takeTicked}>
+          Take {chosen.length} ticked
+        </Button>
+        <Button onClick={() => setTicked(new Set(plain.map((one) => one.id)))}>
+          Tick all {plain.length} plain
+        </Button>
+        <span className="text-faint">
+          Plain and sure ones can be taken together; the others are answered one by one.
+        </span>
+        <Wrong error={error} />
+      </div>
+      <ul>
+        {waiting.map((one) => (
+          <Row
+            key={one.id}
+            one={one}
+            here={one === here}
+            ticked={ticked.has(one.id)}
+            onTick={() => tick(one)}
+            onAnswer={(mode) => setOpen({ one, mode })}
+            onLook={() => look(one)}
+          />
+        ))}
+      </ul>
+      {open && (
+        <AnswerDialog
+          {...open}
+          onClose={() => setOpen(null)}
+          onAnswered={(said) => {
+            setOpen(null);
+            onTold(answeredWords(open.one, said));
+          }}
+        />
+      )}
+    </section>
+  );
+}
+
+function answeredWords(one: Waits, said: Schema["AnsweredProposalOut"]): string {
+  const did = { take: "taken", edit: "edited", decline: "declined", lapse: "lapsed" };
+  const week = said.replanned ? ` The week of ${day(said.replanned)} was planned anew.` : "";
+  const told = said.message ? " The message lies in the outbox." : "";
+  return `${one.athlete.name}: ${did[said.answer ?? "lapse"]}.${week}${told}`;
+}
+
+interface RowProps {
+  one: Waits;
+  here: boolean;
+  ticked: boolean;
+  onTick: () => void;
+  onAnswer: (mode: Mode) => void;
+  onLook: () => void;
+}
+
+function Row({ one, here, ticked, onTick, onAnswer, onLook }: RowProps) {
+  const { word, tone } = OUTCOMES[one.outcome];
+  const moves = one.to_rung !== one.from_rung;
+  return (
+    <li
+      aria-current={here || undefined}
+      className={`grid grid-cols-[1.5rem_12rem_11rem_minmax(0,1fr)_auto] items-start gap-3 border-b border-hair px-4 py-2 max-md:grid-cols-[1.5rem_minmax(0,1fr)] max-md:[&>*:nth-child(n+3)]:col-start-2 ${here ? "bg-wash" : ""}`}
+    >
+      {one.plain ? (
+        <input
+          type="checkbox"
+          className="mt-1.5"
+          checked={ticked}
+          onChange={onTick}
+          aria-label={`Take “${word}” for ${one.athlete.name}, ${one.goal}`}
+        />
+      ) : (
+        <span aria-hidden="true" />
+      )}
+      <span>
+        <b className="font-head text-lg">{one.athlete.name}</b>
+        <span className="block text-sm text-faint">{one.goal}</span>
+      </span>
+      <span>
+        <Mark tone={tone}>{word}</Mark>
+        <span className="block text-sm text-faint">
+          by the {one.weekly ? "week" : "session"}, {one.confidence} confidence
+        </span>
+      </span>
+      <span>
+        <span className="font-head">
+          {one.from_rung}
+          {moves && ` → ${one.to_rung}`}
+        </span>
+        <span className="block text-sm">{one.reason}</span>
+      </span>
+      <span className="flex gap-1">
+        <Button onClick={() => onAnswer("none")} aria-label={`Answer for ${one.athlete.name}`}>
+          Answer …
+        </Button>
+        <Button quiet onClick={onLook} aria-label={`Review of ${one.athlete.name}, ${one.goal}`}>
+          Review
+        </Button>
+      </span>
+    </li>
+  );
+}
+
+interface AnswerProps {
+  one: Waits;
+  mode: Mode;
+  onClose: () => void;
+  onAnswered: (said: Schema["AnsweredProposalOut"]) => void;
+}
+
+function AnswerDialog({ one, mode, onClose, onAnswered }: AnswerProps) {
+  const sheet = useQuery(queries.review(one.ladder_id));
+  const decision = sheet.data?.decisions.find((each) => each.id === one.id);
+  return (
+    <Dialog
+      open
+      onOpenChange={onClose}
+      title={`${one.athlete.name}: ${OUTCOMES[one.outcome].word}`}
+      about={one.reason}
+      wide
+    >
+      <Wrong error={sheet.error} />
+      {decision && sheet.data && (
+        <Answering
+          decisionId={one.id}
+          from={decision.from_rung.id}
+          rungs={sheet.data.rungs}
+          mode={mode}
+          onAnswered={onAnswered}
+        />
+      )}
+    </Dialog>
+  );
+}

@@ -1,0 +1,69 @@
+/** The words of a run: what a device takes along, and what it keeps of a session in progress. */
+import type { Schema } from "../../../shared/api/client";
+
+export type Along = Schema["OfflineBundleOut"];
+export type Sheet = Schema["RunSheet"];
+export type Item = Schema["RunItemSheet"];
+export type RunSet = Schema["RunSet"];
+export type Choice = Schema["RunChoice"];
+export type Event = Schema["RunEvent"];
+export type Doing = Schema["Doing"];
+export type Phase = Schema["RepPhase"];
+
+/** What was counted of a set, or of one side of it. */
+export interface Count {
+  amount: number;
+  partial: number;
+  faults: string[];
+  counted: Entry["counted"];
+}
+
+/** A set that was done, before and after it is logged. */
+export interface Entry {
+  /** An id for each side; made once, so that sending it again writes it once. */
+  ids: string[];
+  item: string;
+  set: number;
+  what: Doing;
+  kind: RunSet["kind"];
+  low: number;
+  high: number;
+  /** One for each side, or one. */
+  amounts: number[];
+  sides: Schema["NewSet"]["side"][];
+  effort: number | null;
+  /** Partial reps besides, one for each side, or one. */
+  partials: number[];
+  about: boolean;
+  faults: string[];
+  felt: string[];
+  pain: number;
+  place: string;
+  note: string;
+  /** When the set was over, by the device's clock. */
+  at: string;
+  /** A sensor's count that was confirmed, or none. */
+  counted: "by hand" | "by the pace" | "by a sensor";
+}
+
+export interface Running {
+  athleteId: string;
+  sessionId: string;
+  sheet: Sheet;
+  /** Which of the sheet's events. */
+  at: number;
+  /** When the event began, ms of `now()`; null while the clock stands. */
+  since: number | null;
+  /** Ms of the event before the clock stood. */
+  spent: number;
+  paused: boolean;
+  /** By item: which of its choices is done instead. */
+  swaps: Record<string, number>;
+  /** What the first side did, until the second is done. */
+  firstSide: Count | null;
+  pending: Entry[];
+  logged: Entry[];
+  /** Items that pain ended. */
+  ended: string[];
+  finishing: boolean;
+}

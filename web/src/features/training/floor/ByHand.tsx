@@ -1,0 +1,197 @@
+/** A whole session in one grid, as fast as paper; or an earlier one, put right row by row. */
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { useNavigate, useParams } from "react-router";
+import { answer, api, deviceMoment, type Schema } from "../../../shared/api/client";
+import { queries } from "../../../shared/api/queries";
+import { useAct, useSendId } from "../../../shared/hooks/useAct";
+import { Away } from "../../../shared/ui/Away";
+import { Button } from "../../../shared/ui/Button";
+import { Choice, Field } from "../../../shared/ui/Field";
+import { TitleBlock, today } from "../../../shared/ui/TitleBlock";
+import { Wrong } from "../../../shared/ui/Wrong";
+import { day } from "../../../shared/units/figures";
+import { GridTable } from "./GridTable";
+import { asSent, blank, fromSession, fromSheet, knownOf, numbered, type Row } from "./grid";
+
+export default function ByHand() {
+  const { athleteId = "" } = useParams();
+  const along = useQuery(queries.along(athleteId));
+  const history = useQuery(queries.history(athleteId));
+  const error = along.error ?? history.error;
+  if (error) return <Away error={error} retry={() => along.refetch()} />;
+  if (!along.data || !history.data)
+    return <main className="flex-1 p-6 text-faint">Laying out the grid …</main>;
+  return <Grid along={along.data} history={history.data.sessions} />;
+}
+
+interface Props {
+  along: Schema["OfflineBundleOut"];
+  history: Schema["LoggedSessionOut"][];
+}
+
+function Grid({ along, history }: Props) {
+  const navigate = useNavigate();
+  const known = knownOf(along, history);
+  const first = [...known.keys()][0] ?? "";
+  const sheets = [...along.sessions, ...along.single];
+  const [source, setSource] = useState(sheets.length ? "0" : "rows");
+  const [rows, setRows] = useState<Row[]>(() =>
+    sheets[0] ? fromSheet(sheets[0]) : [blank(first)],
+  );
+  const [when, setWhen] = useState(along.today);
+  const [time, setTime] = useState(() => new Date().toTimeString().slice(0, 5));
+  const [effort, setEffort] = useState("");
+  const [session, nextSession] = useSendId();
+  const [said, setSaid] = useState("");
+  const { act, busy, error } = useAct();
+  const past = history.find((one) => one.id === source);
+  const sheet = sheets[Number(source)];
+
+  const begin = (next: string) => {
+    setSource(next);
+    setSaid("");
+    nextSession();
+    const found = history.find((one) => one.id === next);
+    const asked = sheets[Number(next)];
+    setRows(found ? fromSession(found) : asked ? fromSheet(asked) : [blank(first)]);
+  };
+  const { zone } = deviceMoment();
+  const sent = (row: Row, at: string) => {
+    const what = known.get(row.what);
+    return what ? [asSent(row, what, at, zone)] : [];
+  };
+
+  const keep = () =>
+    act(
+      () => {
+        const at = new Date(`${when}T${time || "12:00"}`).toISOString();
+        return answer(
+          api.PUT("/api/athletes/{athlete_id}/whole-sessions/{session_id}", {
+            params: { path: { athlete_id: along.athlete_id, session_id: session } },
+            body: {
+              name: sheet?.name ?? "Session",
+              at,
+              zone,
+              effort: effort ? Number(effort.replace(",", ".")) : null,
+              sets: numbered(rows).flatMap((row) => sent(row, at)),
+            },
+          }),
+        );
+      },
+      (kept) => setSaid(`${kept.new} sets are kept.`),
+    );
+
+  /** Each row that differs goes as a new one that names the old. */
+  const correct = (of: Schema["LoggedSessionOut"]) =>
+    act(
+      async () => {
+        const before = fromSession(of);
+        const changed = rows.filter((row, i) => JSON.stringify(row) !== JSON.stringify(before[i]));
+        for (const row of changed) {
+          const old = of.sets.find(({ id }) => id === row.id);
+          for (const { id: _, ...body } of sent(row, old?.at ?? of.at))
+            await answer(
+              api.PUT("/api/athletes/{athlete_id}/runs/{session_id}/sets/{set_id}", {
+                params: {
+                  path: {
+                    athlete_id: along.athlete_id,
+                    session_id: of.id,
+                    set_id: crypto.randomUUID(),
+                  },
+                },
+                body: { ...body, changes: null, corrects: row.id },
+              }),
+            );
+        }
+        return changed.length;
+      },
+      (count) => {
+        setSaid(count ? `${count} ${count === 1 ? "row" : "rows"} put right.` : "Nothing differs.");
+        setSource("rows");
+        setRows([blank(first)]);
+      },
+    );
+
+  return (
+    <>
+      <main className="min-h-0 flex-1 overflow-auto p-4">
+        <h1 className="text-2xl">Written down afterwards</h1>
+        <div className="flex flex-wrap items-end gap-3">
+          <div className="w-72">
+            <Choice
+              label="What"
+              value={source}
+              onChange={(event) => begin(event.target.value)}
+              groups={[
+                [
+                  "A new session",
+                  [
+                    ...sheets.map(
+                      ({ name, day: planned }, index) =>
+                        [String(index), planned ? `${name}, planned` : name] as const,
+                    ),
+                    ["rows", "row by row"] as const,
+                  ],
+                ],
+                [
+                  "Put right",
+                  history.map((one) => [one.id, `${day(one.local_date)}, ${one.name}`] as const),
+                ],
+              ]}
+            />
+          </div>
+          {!past && (
+            <>
+              <Field
+                label="Day"
+                type="date"
+                value={when}
+                max={along.today}
+                onChange={(event) => setWhen(event.target.value)}
+              />
+              <Field
+                label="From"
+                type="time"
+                value={time}
+                onChange={(event) => setTime(event.target.value)}
+              />
+              <Field
+                label="Session effort"
+                inputMode="decimal"
+                value={effort}
+                onChange={(event) => setEffort(event.target.value)}
+              />
+            </>
+          )}
+        </div>
+        <p className="pt-1 text-sm text-faint">
+          Counts as they are remembered: 12, 11 or 12, about 30. Enter goes down a row, Shift and
+          Enter up, Ctrl and D repeats what stands above. A row without a count is left out.
+        </p>
+        <GridTable
+          rows={rows}
+          known={known}
+          fixed={past !== undefined}
+          onRows={setRows}
+          onAdd={() => setRows([...rows, blank(rows.at(-1)?.what ?? first)])}
+        />
+        <Wrong error={error} />
+        {said && (
+          <p role="status" className="pt-2 font-head text-lg text-ready">
+            ✓ {said}
+          </p>
+        )}
+        <div className="flex gap-2 pt-3">
+          <Button main busy={busy} onClick={past ? () => correct(past) : keep}>
+            {past ? "Keep what is put right" : "Keep the session"}
+          </Button>
+          <Button quiet onClick={() => navigate(`/floor/${along.athlete_id}`)}>
+            Back to the floor
+          </Button>
+        </div>
+      </main>
+      <TitleBlock sheet="Floor, by hand" athlete={along.athlete_name} date={today()} />
+    </>
+  );
+}

@@ -1,0 +1,140 @@
+/** Sets as CSV: out as they stand; in with columns matched, a dry run first, all rows or none. */
+import { useState } from "react";
+import { answer, api, type Schema } from "../../../shared/api/client";
+import { useAct } from "../../../shared/hooks/useAct";
+import { Button } from "../../../shared/ui/Button";
+import { Dialog } from "../../../shared/ui/Dialog";
+import { Wrong } from "../../../shared/ui/Wrong";
+
+const SHOWN = 30;
+
+/** A file as base64, read as bytes: what letters it holds is for the service to say. */
+async function asBase64(file: File): Promise<string> {
+  const url = await new Promise<string>((resolve, reject) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve(String(reader.result));
+    reader.onerror = () => reject(new Error("The file cannot be read."));
+    reader.readAsDataURL(file);
+  });
+  return url.slice(url.indexOf(",") + 1);
+}
+
+export function CsvDialog({ athleteId, onClose }: { athleteId: string; onClose: () => void }) {
+  const [content, setContent] = useState("");
+  const [matching, setMatching] = useState<Record<string, string>>({});
+  const [read, setRead] = useState<Schema["ReadFile"] | null>(null);
+  const { act, busy, error } = useAct();
+
+  const send = (file: string, match: Record<string, string>, keep: boolean) =>
+    act(
+      () =>
+        answer(
+          api.POST("/api/athletes/{athlete_id}/log-files", {
+            params: { path: { athlete_id: athleteId } },
+            body: { content: file, matching: match, keep },
+          }),
+        ),
+      setRead,
+    );
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    const next = await asBase64(file);
+    setContent(next);
+    setMatching({});
+    setRead(null);
+    await send(next, {}, false);
+  };
+  const match = (ours: string, theirs: string) => {
+    const next = { ...matching, [ours]: theirs };
+    setMatching(next);
+    void send(content, next, false);
+  };
+
+  return (
+    <Dialog open onOpenChange={onClose} title="Sets as CSV">
+      <p className="pt-2">
+        <a className="underline" href={`/api/athletes/${athleteId}/logs`}>
+          All sets of this athlete (CSV)
+        </a>
+      </p>
+      <label className="block pt-4">
+        <span className="lettering">A CSV file of sets</span>
+        <input
+          type="file"
+          accept=".csv,text/csv"
+          onChange={(event) => void take(event.target.files?.[0])}
+          className="block w-full pt-1"
+        />
+      </label>
+      <Wrong error={error} />
+      {read && (
+        <p role="status" className="pt-2 font-head text-lg">
+          {read.kept
+            ? `Kept: ${read.new} sets are new, ${read.known} were there already.`
+            : `${read.sets} sets in ${read.sessions} sessions can be read${read.bad.length ? `, ${read.bad.length} rows cannot` : ""}. Nothing is kept yet.`}
+        </p>
+      )}
+      {read && !read.kept && (
+        <>
+          <Matching read={read} onMatch={match} />
+          <BadRows bad={read.bad} />
+          <Button
+            main
+            busy={busy}
+            disabled={read.bad.length > 0}
+            onClick={() => send(content, matching, true)}
+            className="mt-3"
+          >
+            Keep all {read.sets} sets
+          </Button>
+        </>
+      )}
+    </Dialog>
+  );
+}
+
+interface MatchingProps {
+  read: Schema["ReadFile"];
+  onMatch: (ours: string, theirs: string) => void;
+}
+
+function Matching({ read, onMatch }: MatchingProps) {
+  return (
+    <>
+      <h3 className="lettering pt-2">Which column is which</h3>
+      <div className="grid max-h-56 grid-cols-2 gap-x-4 overflow-auto">
+        {read.columns.map((ours) => (
+          <label key={ours} className="flex items-center gap-2 py-0.5">
+            <span className="w-28">{ours}</span>
+            <select
+              value={read.matching[ours] ?? ""}
+              onChange={(event) => onMatch(ours, event.target.value)}
+              className="min-w-0 flex-1 border border-line bg-sheet"
+            >
+              <option value="">none</option>
+              {read.header.map((name) => (
+                <option key={name}>{name}</option>
+              ))}
+            </select>
+          </label>
+        ))}
+      </div>
+    </>
+  );
+}
+
+function BadRows({ bad }: { bad: Schema["BadRowOut"][] }) {
+  if (bad.length === 0) return null;
+  return (
+    <ul aria-label="Rows that cannot be kept" className="max-h-48 overflow-auto pt-2">
+      {bad.slice(0, SHOWN).map((one) => (
+        <li key={`${one.row}${one.field}`} className="border-b border-hair">
+          <span className="text-over">
+            ▲ row {one.row}, {one.field}:
+          </span>{" "}
+          {one.problem} {one.remedy}
+        </li>
+      ))}
+    </ul>
+  );
+}

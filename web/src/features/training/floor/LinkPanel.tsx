@@ -1,0 +1,66 @@
+/** An athlete's private link: made, shown once, ended. */
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { answer, api, type Schema } from "../../../shared/api/client";
+import { queries } from "../../../shared/api/queries";
+import { useAct } from "../../../shared/hooks/useAct";
+import { Button } from "../../../shared/ui/Button";
+import { Wrong } from "../../../shared/ui/Wrong";
+import { day } from "../../../shared/units/figures";
+
+export function LinkPanel({ athleteId, name }: { athleteId: string; name: string }) {
+  const link = useQuery(queries.link(athleteId));
+  const [address, setAddress] = useState("");
+  const { act, busy, error } = useAct();
+  const params = { params: { path: { athlete_id: athleteId } } };
+  const make = () =>
+    act(
+      () => answer(api.POST("/api/athletes/{athlete_id}/link", { ...params, body: { days: 180 } })),
+      (made) => setAddress(`${location.origin}${made.address}`),
+    );
+  const end = () =>
+    act(
+      () => answer(api.DELETE("/api/athletes/{athlete_id}/link", params)),
+      () => setAddress(""),
+    );
+  const works = link.data?.state === "works";
+  return (
+    <section aria-label="Private link" className="pt-5">
+      <h2 className="lettering border-b border-ink">Private link</h2>
+      <p className="pt-1 text-faint">
+        {link.data && inWords(link.data, name)} With it they see their own day, log their sets, and
+        nothing of anyone else.
+      </p>
+      <Wrong error={error ?? link.error} />
+      {address && (
+        <label className="block py-2">
+          <span className="lettering">Shown this once: send it to {name}</span>
+          <input
+            readOnly
+            value={address}
+            onFocus={(event) => event.target.select()}
+            className="w-full border border-line bg-sheet px-2 py-1"
+          />
+        </label>
+      )}
+      <div className="flex flex-wrap gap-2 pt-1">
+        <Button busy={busy} onClick={make}>
+          {works ? "Make a new one, end this" : "Make a link"}
+        </Button>
+        {works && (
+          <Button grave busy={busy} onClick={end}>
+            End the link
+          </Button>
+        )}
+      </div>
+    </section>
+  );
+}
+
+function inWords(link: Schema["LinkState"], name: string): string {
+  if (link.state === "none") return `${name} has none yet.`;
+  if (link.state === "expired") return "It has run out.";
+  if (link.state === "revoked") return "It was ended.";
+  const opened = link.opened_at ? `opened last ${day(link.opened_at)}` : "not opened yet";
+  return `Works until ${day(link.expires_at ?? "")}; ${opened}.`;
+}

@@ -1,0 +1,162 @@
+/** The rows of a session written down by hand, and what becomes of them. */
+import type { Schema } from "../../../shared/api/client";
+
+type LoggedSet = Schema["LoggedSetOut"];
+export type SetByHand = Schema["SetByHand"];
+
+/** What can be written down: a rung, or a movement off any ladder. */
+export interface Known {
+  name: string;
+  item: string;
+  rung_id: string | null;
+  movement: string;
+  changes: Record<string, unknown> | null;
+}
+
+export interface Row {
+  id: string;
+  /** Key of what was done. */
+  what: string;
+  side: LoggedSet["side"];
+  kind: LoggedSet["kind"];
+  number: number;
+  asked: string;
+  count: string;
+  partial: string;
+  effort: string;
+  pain: string;
+  place: string;
+  note: string;
+  clean: boolean;
+}
+
+export type TextColumn = "count" | "partial" | "effort" | "pain" | "place" | "note";
+
+export const COLUMNS: { key: TextColumn; title: string; wide?: boolean }[] = [
+  { key: "count", title: "Count" },
+  { key: "partial", title: "Partial" },
+  { key: "effort", title: "Effort" },
+  { key: "pain", title: "Pain" },
+  { key: "place", title: "Where", wide: true },
+  { key: "note", title: "Note", wide: true },
+];
+
+export const keyOf = (one: Pick<Known, "rung_id" | "movement" | "name">) =>
+  one.rung_id ?? `${one.movement} ${one.name}`;
+
+/** Every movement that the sessions, the rungs around them and the log know, each once. */
+export function knownOf(
+  along: Schema["OfflineBundleOut"],
+  history: Schema["LoggedSessionOut"][],
+): Map<string, Known> {
+  const found = new Map<string, Known>();
+  const add = (one: Known) => {
+    if (!found.has(keyOf(one))) found.set(keyOf(one), one);
+  };
+  for (const item of [...along.sessions, ...along.single].flatMap((sheet) => sheet.items)) {
+    if (item.key.startsWith("warm-up:")) continue;
+    for (const { what } of [...item.sets, ...item.choices]) {
+      const { name, rung_id, movement, changes } = what;
+      add({ name, item: item.key, rung_id, movement, changes });
+    }
+  }
+  for (const set of history.flatMap(({ sets }) => sets)) add({ ...set, changes: null });
+  return found;
+}
+
+export function blank(what: string): Row {
+  return {
+    id: crypto.randomUUID(),
+    what,
+    side: "",
+    kind: "work",
+    number: 0,
+    asked: "",
+    count: "",
+    partial: "",
+    effort: "",
+    pain: "",
+    place: "",
+    note: "",
+    clean: true,
+  };
+}
+
+/** A row for each set of a session, each side by itself. */
+export function fromSheet(sheet: Schema["RunSheet"]): Row[] {
+  return sheet.items
+    .filter((item) => !item.key.startsWith("warm-up:"))
+    .flatMap((item) =>
+      item.sets.flatMap((set, index) => {
+        const sides: Row["side"][] = set.sides === 2 ? ["left", "right"] : [set.side];
+        return sides.map((side) => ({
+          ...blank(keyOf(set.what)),
+          side,
+          kind: set.kind,
+          number: index + 1,
+          asked: set.low === set.high ? String(set.low) : `${set.low}–${set.high}`,
+        }));
+      }),
+    );
+}
+
+/** A session that is logged, as it was written. */
+export function fromSession(session: Schema["LoggedSessionOut"]): Row[] {
+  return session.sets.map((set) => ({
+    ...blank(keyOf(set)),
+    id: set.id,
+    side: set.side,
+    kind: set.kind,
+    number: set.number,
+    count:
+      set.least !== null && set.most !== null && set.least !== set.most
+        ? `${set.least}–${set.most}`
+        : String(set.amount),
+    partial: set.partial ? String(set.partial) : "",
+    effort: String(set.effort),
+    pain: set.pain ? String(set.pain) : "",
+    place: set.pain_place,
+    note: set.note,
+    clean: set.clean,
+  }));
+}
+
+const number = (words: string) => (words.trim() ? Number(words.replace(",", ".")) : 0);
+
+/** A row as the service takes it; the service says what it cannot. */
+export function asSent(row: Row, known: Known, at: string, zone: string): SetByHand {
+  return {
+    id: row.id,
+    number: row.number,
+    rung_id: known.rung_id,
+    movement: known.movement,
+    changes: known.changes,
+    item: known.item,
+    kind: row.kind,
+    side: row.side,
+    told: row.count,
+    partial: number(row.partial),
+    effort: number(row.effort),
+    pain: number(row.pain),
+    pain_place: row.place,
+    note: row.note,
+    clean: row.clean,
+    faults: [],
+    felt_in: [],
+    at,
+    zone,
+  };
+}
+
+/** The rows that tell a count, each item's numbered through. */
+export function numbered(rows: Row[]): Row[] {
+  const seen = new Map<string, number>();
+  return rows
+    .filter((row) => row.count.trim())
+    .map((row) => {
+      if (row.number) return row;
+      const next = (seen.get(row.what) ?? 0) + (row.side === "right" ? 0 : 1);
+      seen.set(row.what, next);
+      return { ...row, number: Math.max(1, next) };
+    });
+}

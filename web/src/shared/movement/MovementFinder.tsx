@@ -1,0 +1,200 @@
+/** Finding a movement by name, family, region or kit, with its figure at both ends of the rep. */
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import type { Schema } from "../api/client";
+import { queries } from "../api/queries";
+import { Figure } from "../drawing/Figure";
+import { Dialog } from "../ui/Dialog";
+import { Choice, Field } from "../ui/Field";
+import { Wrong } from "../ui/Wrong";
+import { Explained } from "../units/Explained";
+
+type Movement = Schema["MovementOut"];
+
+interface Props {
+  athleteId: string;
+  title: string;
+  /** To begin with. */
+  family?: string;
+  /** What is done with the movement that was found. */
+  act?: (movement: Movement) => React.ReactNode;
+  onClose: () => void;
+}
+
+export function MovementFinder({ athleteId, title, family = "", act, onClose }: Props) {
+  const catalogue = useQuery(queries.catalogue);
+  const [asked, ask] = useState({ words: "", family, muscle: "", kit: "" });
+  const [picked, pick] = useState("");
+  const movements = catalogue.data?.movements ?? [];
+  const found = movements.filter((one) => fits(one, asked));
+  const movement = found.find(({ id }) => id === picked) ?? found[0];
+  const put = (changes: Partial<typeof asked>) => ask({ ...asked, ...changes });
+  return (
+    <Dialog open onOpenChange={onClose} title={title} widest>
+      <Wrong error={catalogue.error} />
+      <div className="grid grid-cols-1 gap-x-4 sm:grid-cols-4">
+        <Field
+          label="Name"
+          value={asked.words}
+          autoFocus
+          onChange={(event) => put({ words: event.target.value })}
+        />
+        <Choice
+          label="Family"
+          value={asked.family}
+          options={any((catalogue.data?.families ?? []).map(({ name }) => name))}
+          onChange={(event) => put({ family: event.target.value })}
+        />
+        <Choice
+          label="Region"
+          value={asked.muscle}
+          options={any(distinct(movements.flatMap(({ muscles }) => muscles)))}
+          onChange={(event) => put({ muscle: event.target.value })}
+        />
+        <Choice
+          label="Kit"
+          value={asked.kit}
+          options={[
+            ...any(distinct(movements.flatMap(({ kit }) => kit))),
+            [NOTHING, "none needed"],
+          ]}
+          onChange={(event) => put({ kit: event.target.value })}
+        />
+      </div>
+      <p className="pt-2 text-sm text-faint" role="status">
+        {found.length} of {movements.length} movements
+      </p>
+      <div className="grid gap-4 pt-1 md:grid-cols-[17rem_1fr]">
+        <ul
+          aria-label="Movements found"
+          className="max-h-[26rem] overflow-y-auto border border-hair"
+        >
+          {found.map((one) => (
+            <li key={one.id} className="border-b border-hair">
+              <button
+                type="button"
+                aria-pressed={one.id === movement?.id}
+                onClick={() => pick(one.id)}
+                className={`w-full px-2 py-1 text-left ${one.id === movement?.id ? "bg-wash" : ""}`}
+              >
+                {one.name}
+                <span className="block text-sm text-faint">
+                  {one.family}
+                  {twice(one, movements) && `: ${one.form_name.toLowerCase()}`}
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+        {movement ? (
+          <MovementSheet id={movement.id} athleteId={athleteId}>
+            {act?.(movement)}
+          </MovementSheet>
+        ) : (
+          <p className="text-faint">Nothing fits: ask for less.</p>
+        )}
+      </div>
+    </Dialog>
+  );
+}
+
+const NOTHING = "nothing";
+
+const any = (names: string[]): (readonly [string, string])[] => [
+  ["", "any"],
+  ...names.map((name) => [name, name] as const),
+];
+const distinct = (names: string[]) => [...new Set(names)].sort();
+const twice = (one: Movement, all: Movement[]) =>
+  all.some(({ id, name }) => id !== one.id && name === one.name);
+
+function fits(
+  one: Movement,
+  asked: { words: string; family: string; muscle: string; kit: string },
+): boolean {
+  const words = asked.words.trim().toLowerCase().split(/\s+/);
+  const names = [one.name, ...one.also].join(" ").toLowerCase();
+  return (
+    words.every((word) => names.includes(word)) &&
+    (!asked.family || one.family === asked.family) &&
+    (!asked.muscle || one.muscles.includes(asked.muscle)) &&
+    (!asked.kit || (asked.kit === NOTHING ? one.kit.length === 0 : one.kit.includes(asked.kit)))
+  );
+}
+
+interface SheetProps {
+  id: string;
+  athleteId: string;
+  children: React.ReactNode;
+}
+
+function MovementSheet({ id, athleteId, children }: SheetProps) {
+  const found = useQuery(queries.movement(id, athleteId));
+  const sheet = found.data;
+  if (found.error) return <Wrong error={found.error} />;
+  if (!sheet) return <p className="text-faint">Drawing …</p>;
+  return (
+    <section aria-label={sheet.name} className="max-h-[26rem] overflow-y-auto">
+      <div className="flex flex-wrap items-baseline justify-between gap-2">
+        <h3 className="font-head text-xl">{sheet.name}</h3>
+        {children}
+      </div>
+      {sheet.also.length > 0 && <p className="text-faint">also: {sheet.also.join(", ")}</p>}
+      <Figure
+        figures={sheet.figures}
+        width={400}
+        height={190}
+        label={`${sheet.name}: the start in ink, the other end dashed`}
+      />
+      <p>
+        {sheet.demand ? (
+          <>
+            <Explained name={sheet.measure_words} figure={sheet.demand} /> {sheet.measure_words},
+            for {sheet.whose}
+          </>
+        ) : (
+          <>By effort: the athlete sets the resistance, so nothing is computed.</>
+        )}
+      </p>
+      <p className="text-sm">
+        {sheet.regions.map(({ name, share, prime }) => (
+          <span key={name} className={prime ? "font-semibold" : "text-faint"}>
+            {name} {share} %{" · "}
+          </span>
+        ))}
+        {COUNTED[sheet.unit]}, {sheet.counted}
+      </p>
+      <p className="text-sm text-faint">
+        {sheet.kit.length ? `Needs ${sheet.kit.join(" or ")}. ` : "Needs no kit. "}
+        {sheet.depth.length === 2 && `Depth: ${sheet.depth[0]}, at most ${sheet.depth[1]}. `}
+        {sheet.stress.length > 0 && `Stress: ${sheet.stress.join(", ")}. `}
+        Rest about {sheet.rest_s} s.
+      </p>
+      <ul className="list-disc pl-5">
+        {sheet.cues.map((cue) => (
+          <li key={cue}>{cue}</li>
+        ))}
+      </ul>
+      <ul className="list-disc pl-5 text-sm">
+        {sheet.faults.map(({ name, remedy, easier }) => (
+          <li key={name}>
+            <b>{name}</b>: {remedy}
+            {easier && ` Easier: ${easier}.`}
+          </li>
+        ))}
+      </ul>
+      {sheet.cautions.map((caution) => (
+        <p key={caution} className="text-sm text-watch">
+          ◆ {caution}
+        </p>
+      ))}
+      {sheet.says && <p className="text-sm text-faint">{sheet.says}</p>}
+    </section>
+  );
+}
+
+const COUNTED: Record<Schema["MovementOut"]["unit"], string> = {
+  reps: "counted in reps",
+  s: "held, in seconds",
+  cm: "by distance",
+};

@@ -1,0 +1,118 @@
+/** Everything that can be set about one set-up. */
+import type { Schema } from "../api/client";
+import { Choice } from "../ui/Field";
+import { Slider } from "../ui/Slider";
+import { BandFold } from "./BandFold";
+import { Fold } from "./Fold";
+import { type Form, freshSetUp, shaped, shapeOf } from "./form";
+import { type SetUp, said } from "./setups";
+import { TempoFields } from "./TempoFields";
+
+interface Props {
+  setup: SetUp;
+  form: Form;
+  /** To choose the movement from; none where it is fixed. */
+  forms?: Form[];
+  onChange: (setup: SetUp) => void;
+}
+
+export function SetUpPanel({ setup, form, forms, onChange }: Props) {
+  return (
+    <>
+      <PostureFold setup={setup} form={form} {...(forms ? { forms } : {})} onChange={onChange} />
+      {form.loads.length > 0 && <LoadFold setup={setup} form={form} onChange={onChange} />}
+      <BandFold setup={setup} onChange={onChange} />
+      {form.counted === "reps" && <TempoFold setup={setup} onChange={onChange} />}
+    </>
+  );
+}
+
+function families(forms: Form[]): [family: string, forms: Form[]][] {
+  const found = new Map<string, Form[]>();
+  for (const form of forms) found.set(form.family, [...(found.get(form.family) ?? []), form]);
+  return [...found].sort(([a], [b]) => a.localeCompare(b));
+}
+
+function PostureFold({ setup, form, forms, onChange }: Props) {
+  return (
+    <Fold name="Posture">
+      {forms && (
+        <Choice
+          label="Movement"
+          value={form.id}
+          groups={families(forms).map(([family, those]) => [
+            family,
+            those.map(({ id, name }) => [id, name] as const),
+          ])}
+          onChange={(event) => onChange(freshSetUp(event.target.value))}
+        />
+      )}
+      {form.presets.length > 0 && (
+        <Choice
+          label="Shape"
+          value={shapeOf(setup, form)}
+          options={[
+            ["", "as set below"],
+            ...form.presets.map(({ name }) => [name, said(name)] as const),
+          ]}
+          onChange={(event) =>
+            event.target.value && onChange(shaped(setup, form, event.target.value))
+          }
+        />
+      )}
+      <div className="pt-2">
+        {form.parameters.map((one) => (
+          <Slider
+            key={`${form.id} ${one.name}`}
+            {...one}
+            value={setup.values[one.name] ?? one.default}
+            onChange={(value) =>
+              onChange({ ...setup, values: { ...setup.values, [one.name]: value } })
+            }
+          />
+        ))}
+      </div>
+    </Fold>
+  );
+}
+
+type Place = keyof Schema["AddedLoad"];
+
+function LoadFold({ setup, form, onChange }: Omit<Props, "forms">) {
+  const total = Object.values(setup.carried).reduce((sum, kg) => sum + kg, 0);
+  return (
+    <Fold name="Load" told={total ? `${total} kg` : "none"}>
+      {form.dials
+        .filter(({ name }) => form.loads.includes(name))
+        .map((dial) => {
+          const place = `${dial.name}_kg` as Place;
+          return (
+            <Slider
+              key={dial.name}
+              {...dial}
+              step={0.5}
+              value={setup.carried[place]}
+              onChange={(kg) => onChange({ ...setup, carried: { ...setup.carried, [place]: kg } })}
+            />
+          );
+        })}
+    </Fold>
+  );
+}
+
+function TempoFold({ setup, onChange }: Pick<Props, "setup" | "onChange">) {
+  return (
+    <Fold name="Range and tempo" told={`${setup.range_percent} %, ${setup.tempo}`}>
+      <Slider
+        label="share of the full range"
+        unit="%"
+        low={20}
+        high={100}
+        step={5}
+        value={setup.range_percent}
+        onChange={(range_percent) => onChange({ ...setup, range_percent })}
+      />
+      <TempoFields tempo={setup.tempo} onChange={(tempo) => onChange({ ...setup, tempo })} />
+    </Fold>
+  );
+}

@@ -1,0 +1,46 @@
+/** Set-ups as the API speaks of them, with nothing left out. */
+import type { Schema } from "../api/client";
+
+export interface Changes {
+  values: Record<string, number>;
+  carried: Schema["AddedLoad"];
+  band: Schema["BandHoldRequest"] | null;
+  help: Schema["HelpRequest"] | null;
+  range_percent: number;
+  tempo: string;
+}
+
+export interface SetUp extends Changes {
+  movement: string;
+}
+
+/** A movement as it is, nothing changed about it. */
+export const UNCHANGED: Changes = {
+  values: {},
+  carried: { vest_kg: 0, bag_kg: 0, ankles_kg: 0, lap_kg: 0, hands_kg: 0 },
+  band: null,
+  help: null,
+  range_percent: 100,
+  tempo: "1-0-1-0",
+};
+
+/** What is changed about a movement, and no more, of anything that carries it. */
+export function changesOf(one: Omit<Schema["SetUpRequest"], "movement" | "shape">): Changes {
+  return {
+    values: one.values ?? UNCHANGED.values,
+    carried: one.carried ?? UNCHANGED.carried,
+    band: one.band ?? null,
+    help: one.help ?? null,
+    range_percent: one.range_percent,
+    tempo: one.tempo,
+  };
+}
+
+export function setUpOf(one: Schema["SetUpRequest"]): SetUp {
+  return { movement: one.movement, ...changesOf(one) };
+}
+
+/** "advanced_tuck" as it is said. */
+export function said(name: string): string {
+  return name.replaceAll("_", " ");
+}

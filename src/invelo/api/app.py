@@ -73,15 +73,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
     )
     start(app, settings, engine, clock)
     problems.install(app)
-
-    @app.exception_handler(NobodyError)
-    async def nobody(_: Request, __: NobodyError) -> JSONResponse:
-        return problems.sign_in_needed()
-
-    @app.exception_handler(LinkEndedError)
-    async def ended(_: Request, error: LinkEndedError) -> JSONResponse:
-        return problems.link_ended(str(error))
-
+    _know_strangers(app)
     for place in (
         health,
         sign_in,
@@ -125,6 +117,18 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
     app.add_middleware(security.SecurityHeaders)
     app.add_middleware(RequestId)
     return app
+
+
+def _know_strangers(app: FastAPI) -> None:
+    """Answer whoever is not signed in, or comes by a link that has ended."""
+
+    @app.exception_handler(NobodyError)
+    async def nobody(_: Request, __: NobodyError) -> JSONResponse:
+        return problems.sign_in_needed()
+
+    @app.exception_handler(LinkEndedError)
+    async def ended(_: Request, error: LinkEndedError) -> JSONResponse:
+        return problems.link_ended(str(error))
 
 
 def start(app: FastAPI, settings: Settings, engine: Engine, clock: Clock) -> None:

@@ -9,6 +9,7 @@ uniform sets leave the defaults nearly as they are and say so.
 
 from dataclasses import dataclass
 from datetime import date
+from functools import partial
 
 import numpy as np
 
@@ -24,7 +25,7 @@ LEAST_SETS = 4
 MOST_REPS = 60.0
 """Reps beyond which a set says no more than that it was light (ours)."""
 
-GROWTENDURANCE_SD = 0.02
+GROWTH_SD = 0.02
 """Growth of capacity a week that is not surprising, standard deviation (ours: 2 %)."""
 
 PRIOR_RULES = 0.8
@@ -160,7 +161,7 @@ def fit(observed: tuple[Observed, ...], unit: str = "kg") -> PersonalFit:
         told = reps_of(np.exp(capacity + growth * weeks), endurance, loads)
         told = told * (REFERENCE_REP / seconds) ** g
         priors = [
-            growth / GROWTENDURANCE_SD,
+            growth / GROWTH_SD,
             (g - ENDURANCE_EXPONENT) / ENDURANCE_EXPONENT_SD,
             (endurance - 1.0) / ENDURANCE_SD,
         ]
@@ -187,16 +188,7 @@ def _told(
         Input("heaviest load", max(loads), unit),
     )
 
-    def account(formula: str, half: float, prior: float | None) -> Derivation:
-        rests = prior is not None and half > PRIOR_RULES * Z80 * prior
-        return Derivation(
-            f"{formula} Fitted with the others to {len(observed)} sets by least squares on the "
-            "logarithm of the reps, with a prior at the default.",
-            inputs,
-            ("least squares with a prior, ours",),
-            "The sets say little of it: this is nearly the default." if rests else "",
-        )
-
+    account = partial(_account, inputs, len(observed))
     capacity, growth, g, endurance = (float(value) for value in values)
     halves = [float(value) for value in spread]
     return PersonalFit(
@@ -211,7 +203,7 @@ def _told(
             100 * growth,
             100 * halves[1],
             "% a week",
-            account("Growth of the one-rep load.", halves[1], GROWTENDURANCE_SD),
+            account("Growth of the one-rep load.", halves[1], GROWTH_SD),
         ),
         g=_around(
             g,
@@ -240,6 +232,19 @@ def _told(
         lightest=min(loads),
         heaviest=max(loads),
         unit=unit,
+    )
+
+
+def _account(
+    inputs: tuple[Input, ...], sets: int, formula: str, half: float, prior: float | None
+) -> Derivation:
+    rests = prior is not None and half > PRIOR_RULES * Z80 * prior
+    return Derivation(
+        f"{formula} Fitted with the others to {sets} sets by least squares on the "
+        "logarithm of the reps, with a prior at the default.",
+        inputs,
+        ("least squares with a prior, ours",),
+        "The sets say little of it: this is nearly the default." if rests else "",
     )
 
 

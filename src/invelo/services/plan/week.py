@@ -19,7 +19,7 @@ from invelo.domain.plan.session.work import Item
 from invelo.domain.plan.session.work import Session as CoreSession
 from invelo.domain.plan.week.advice import DaysAdvice, advise_days, low_resistance
 from invelo.domain.plan.week.availability import StandingAvailability, usual_availability
-from invelo.domain.plan.week.problem import HARD, Pin, Placed, Plan
+from invelo.domain.plan.week.problem import HARD, Pin, Placed, Plan, PlanningProblem
 from invelo.domain.plan.week.progress import Progress
 from invelo.domain.plan.week.score import Breach, Score, breaches, score
 from invelo.domain.plan.week.tasks import BuiltProblem, build_problem
@@ -278,7 +278,6 @@ def keep(
         raise ConflictError(
             "day", "it is over; what was planned on it stays.", "Change a later one."
         )
-    result = score(seen.laid.problem, plan)
     row = WeekPlanRow(
         athlete_id=athlete.id,
         monday=seen.monday,
@@ -292,18 +291,24 @@ def keep(
             "wishes": WISHES.dump_python(seen.wishes, mode="json"),
             "tasks": {task.key: task.name for task in seen.laid.problem.tasks},
         },
-        result={
-            "points": result.points,
-            "bound": bound,
-            "terms": {term.name: term.points for term in result.terms},
-            "broken": [one.rule.id for one in breaches(seen.laid.problem, plan)],
-            "stress": {task.key: dict(task.stress) for task in seen.laid.problem.tasks},
-        },
+        result=_judged(seen.laid.problem, plan, bound),
     )
     db.add(row)
     db.flush()
     _forget(db, athlete.id, seen.monday, row.number - MOST_REVISIONS)
     return row
+
+
+def _judged(problem: PlanningProblem, plan: Plan, bound: int | None) -> dict[str, object]:
+    """A plan's score as it is kept."""
+    result = score(problem, plan)
+    return {
+        "points": result.points,
+        "bound": bound,
+        "terms": {term.name: term.points for term in result.terms},
+        "broken": [one.rule.id for one in breaches(problem, plan)],
+        "stress": {task.key: dict(task.stress) for task in problem.tasks},
+    }
 
 
 REPLAN_STEPS = 4.0

@@ -148,17 +148,7 @@ def erase(db: Session, athlete: AthleteRow) -> None:
 def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
     """The squad, whoever needs the coach first on top (see `invelo.domain.squad.squad.ORDER`)."""
     people = access.athletes(db, account_id)
-    told = db.exec(
-        select(
-            col(LadderRow.id),
-            col(LadderRow.athlete_id),
-            col(LadderRow.goal),
-            col(LadderRow.stopped),
-        )
-        .where(among(LadderRow.athlete_id, [a.id for a in people]))
-        .order_by(col(LadderRow.created_at).desc(), col(LadderRow.id))
-    )
-    ladders = [LadderLine(*row) for row in told]
+    ladders = _ladders(db, [athlete.id for athlete in people])
     first = {ladder.athlete_id: ladder for ladder in ladders}
     ids = [ladder.id for ladder in first.values()]
     standing = _by(
@@ -208,6 +198,21 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
             )
         )
     return sorted(found, key=lambda line: (*urgency(line.marks), line.athlete.name))
+
+
+def _ladders(db: Session, people: list[UUID]) -> list[LadderLine]:
+    """Every ladder of some athletes, the newest first."""
+    asked = (
+        select(
+            col(LadderRow.id),
+            col(LadderRow.athlete_id),
+            col(LadderRow.goal),
+            col(LadderRow.stopped),
+        )
+        .where(among(LadderRow.athlete_id, people))
+        .order_by(col(LadderRow.created_at).desc(), col(LadderRow.id))
+    )
+    return [LadderLine(*row) for row in db.exec(asked)]
 
 
 def _today(athlete: AthleteRow, now: datetime) -> date:

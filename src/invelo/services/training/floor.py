@@ -174,14 +174,7 @@ def log(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetime
 def _row(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetime) -> LoggedSetRow:
     """The row of a set, checked."""
     rung = _rung_of(db, session.athlete_id, entry.rung_id) if entry.rung_id else None
-    movement = entry.movement
-    if rung is not None:
-        of_rung = catalogue().find_movement(rung.movement)
-        if movement is not None and movement.id != of_rung.id:
-            raise InputError("movement", "the rung is of another.", "Leave it out.")
-        movement = of_rung
-    if movement is None:
-        raise InputError("movement", "nothing says what was done.", "Name a rung or a movement.")
+    movement = _movement_of(entry, rung)
     if entry.modifiers is not None:
         modifiers = entry.modifiers
     else:
@@ -235,6 +228,18 @@ def _row(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetim
         skew_s=entry.skew,
         **dated(entry.moment),
     )
+
+
+def _movement_of(entry: SetEntry, rung: RungRow | None) -> Movement:
+    if rung is None:
+        if entry.movement is None:
+            remedy = "Name a rung or a movement."
+            raise InputError("movement", "nothing says what was done.", remedy)
+        return entry.movement
+    movement = catalogue().find_movement(rung.movement)
+    if entry.movement is not None and entry.movement.id != movement.id:
+        raise InputError("movement", "the rung is of another.", "Leave it out.")
+    return movement
 
 
 def _rung_of(db: Session, athlete_id: UUID, rung_id: UUID) -> RungRow:

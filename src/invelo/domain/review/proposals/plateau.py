@@ -6,7 +6,7 @@ from invelo.domain.errors import InputError
 from invelo.domain.estimate import Z80, Input
 from invelo.domain.plan.methods import most_sets
 from invelo.domain.review.proposals.fatigue import OFTEN
-from invelo.domain.review.proposals.situation import Proposal, Situation, hold, rules
+from invelo.domain.review.proposals.situation import Proposal, Situation, WeekSeen, hold, rules
 from invelo.domain.review.proposals.upward import outcome_of
 from invelo.domain.review.trend import trend
 
@@ -55,6 +55,13 @@ def plateau(situation: Situation) -> Proposal | None:
         Input("days trained this week", float(week.days_done), "days"),
     )
     still = f"Reach has not risen over three weeks ({100 * rise:+.1f} % ± {100 * noise:.1f} %)."
+    return _remedy(situation, week, still, figures)
+
+
+def _remedy(
+    situation: Situation, week: WeekSeen, still: str, figures: tuple[Input, ...]
+) -> Proposal:
+    """Fewer days where it is trained often and hard, else one more set, else another lever."""
     efforts = [s.effort for s in situation.last]
     effort = sum(efforts) / len(efforts) if efforts else 0.0
     if week.days_done >= OFTEN and effort >= HARD_EFFORT:

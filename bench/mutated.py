@@ -48,6 +48,8 @@ _context = _in(
     "tests/api/training/test_links.py",
 )
 _security = _in("src/invelo/api/common/security.py", "tests/api/test_security.py")
+_request_id = _in("src/invelo/api/common/request_id.py", "tests/api/test_security.py")
+_problems = _in("src/invelo/api/common/problems.py", "tests/api/test_security.py")
 _accounts = _in("src/invelo/services/account/accounts.py", "tests/api/account/test_sign_in.py")
 _screen = _in("src/invelo/domain/athlete/screen.py", "tests/domain/athlete/test_screen.py")
 _situation = _in(
@@ -115,6 +117,12 @@ MUTATIONS = [
         "visitor",
         "athlete is not None and athlete.id == athlete_id",
         "athlete is not None",
+    ),
+    _request_id(
+        "two requests have one name", "RequestId.__call__", "secrets.token_hex(6)", '"5f0c2a9d417b"'
+    ),
+    _problems(
+        "a problem does not name its request", "problem", "request_id=request_id()", 'request_id=""'
     ),
     _security(
         "twice the largest body is read", "_Body._over", "> self._limit", "> 2 * self._limit"

@@ -249,7 +249,6 @@ class HoldCapacity:
 
         likely = seconds(torque, result.seconds)
         share = torque / self._torque(result.seconds)
-        tested_share = result.torque / self._torque(result.seconds)
         parts = [
             Part(
                 "a hold repeats only roughly",
@@ -268,10 +267,8 @@ class HoldCapacity:
             ),
         ]
         spread: tuple[float, float] | None = None
-        if max(share, tested_share) <= AVIN_ABOVE:
-            scale, power = AVIN[STANDS_IN.get(which, which)]
-            own_capacity = result.torque / (result.seconds / scale) ** (1 / power)
-            other = avin(torque / own_capacity, which)
+        other = self._by_second_curve(torque, share, which)
+        if other is not None:
             parts.append(Part("the two curves differ", other, likely))
             spread = (min(likely, other), max(likely, other))
         low, high = combine(likely, tuple(parts))
@@ -280,22 +277,35 @@ class HoldCapacity:
             max(0.0, low),
             high,
             "s",
-            Derivation(
-                "The tested hold gives the greatest torque; the new torque is a share of it, and "
-                "Rohmert's curve gives the time. The range joins the test's scatter, the step "
-                "between the shapes, how far people differ in endurance and, where both speak, "
-                "the second curve.",
-                (
-                    Input("tested torque", result.torque, result.unit),
-                    Input("tested hold", result.seconds, "s"),
-                    Input("greatest torque", self.greatest.likely, result.unit),
-                    Input("new torque", torque, result.unit),
-                    Input("share of capacity", share),
-                ),
-                SOURCES,
-                self._note(share, which),
-            ),
+            self._account(torque, share, which),
             *(spread or (None, None)),
+        )
+
+    def _by_second_curve(self, torque: float, share: float, joint: Joint) -> float | None:
+        """Seconds by the second curve; None where either hold is too hard for it."""
+        result = self.result
+        if max(share, result.torque / self._torque(result.seconds)) > AVIN_ABOVE:
+            return None
+        scale, power = AVIN[STANDS_IN.get(joint, joint)]
+        own_capacity = result.torque / (result.seconds / scale) ** (1 / power)
+        return avin(torque / own_capacity, joint)
+
+    def _account(self, torque: float, share: float, joint: Joint) -> Derivation:
+        result = self.result
+        return Derivation(
+            "The tested hold gives the greatest torque; the new torque is a share of it, and "
+            "Rohmert's curve gives the time. The range joins the test's scatter, the step "
+            "between the shapes, how far people differ in endurance and, where both speak, "
+            "the second curve.",
+            (
+                Input("tested torque", result.torque, result.unit),
+                Input("tested hold", result.seconds, "s"),
+                Input("greatest torque", self.greatest.likely, result.unit),
+                Input("new torque", torque, result.unit),
+                Input("share of capacity", share),
+            ),
+            SOURCES,
+            self._note(share, joint),
         )
 
     def _note(self, share: float, joint: Joint) -> str:

@@ -4,7 +4,7 @@ Source: common practice, where a constant does not say otherwise.
 """
 
 import math
-from collections.abc import Iterable, Mapping
+from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass, replace
 from typing import Literal
 
@@ -137,41 +137,19 @@ def build_problem(
         InputError: with no day or nothing to do.
     """
     places = tuple(spots)
-    count = len(wishes.days)
     left_out: list[str] = []
     tasks: list[WeekTask] = []
     items: dict[str, Item] = {}
 
-    def put(item: Item, task: WeekTask) -> None:
+    for item, task in _wanted(trainee, wishes, places, left_out):
         if task.key in wishes.hands.tired_first:
             task = replace(task, leans=frozenset())  # it is meant to tire the muscle
         if places and not task.places:
             names = ", ".join(place.name for place in places)
             left_out.append(f"{item.name}: neither kit nor floor for it at {names}.")
-            return
+            continue
         items[task.key] = item
         tasks.append(task)
-
-    for stand in trainee.stands:
-        try:
-            for item, task in _of_stand(trainee, stand, wishes, places):
-                put(item, task)
-        except InputError as error:
-            left_out.append(f"{stand.goal}: {error.problem}")
-    for extra in wishes.extras:
-        try:
-            item = trainee.loose(
-                catalogue().find_movement(extra.movement), extra.purpose, extra.sets
-            )
-        except InputError as error:
-            left_out.append(error.problem)
-            continue
-        item = paced(wishes.hands.edited(item, trainee), wishes.week)
-        task = task_of(item, places, min(extra.days, count))
-        task = replace(task, rotation=extra.rotation, letter=extra.letter)
-        put(item, replace(task, most=task.asked))
-    for item in trainee.preparation():
-        put(item, task_of(item, places, count))
     if not tasks and left_out:
         raise InputError(
             "tasks", f"nothing can be done: {' '.join(left_out)}", "Give other ladders or kit."
@@ -191,6 +169,31 @@ def build_problem(
 
 
 Made = tuple[Item, WeekTask]
+
+
+def _wanted(
+    trainee: Trainee, wishes: Availability, places: tuple[Venue, ...], left_out: list[str]
+) -> Iterator[Made]:
+    """Rungs, extra movements and preparation; what cannot be is told in `left_out`."""
+    count = len(wishes.days)
+    for stand in trainee.stands:
+        try:
+            yield from _of_stand(trainee, stand, wishes, places)
+        except InputError as error:
+            left_out.append(f"{stand.goal}: {error.problem}")
+    for extra in wishes.extras:
+        try:
+            movement = catalogue().find_movement(extra.movement)
+            item = trainee.loose(movement, extra.purpose, extra.sets)
+        except InputError as error:
+            left_out.append(error.problem)
+            continue
+        item = paced(wishes.hands.edited(item, trainee), wishes.week)
+        task = task_of(item, places, min(extra.days, count))
+        task = replace(task, rotation=extra.rotation, letter=extra.letter)
+        yield item, replace(task, most=task.asked)
+    for item in trainee.preparation():
+        yield item, task_of(item, places, count)
 
 
 def _of_stand(

@@ -97,12 +97,8 @@ def joints(segments: SegmentValues, angles: Angles, facing: float) -> dict[str, 
 
     hip = np.zeros(2)
     shoulder = hip + (length["trunk"] * (1 - angle("rounding")))[..., None] * along
-    neck = angle("neck")
-    crown = (
-        shoulder
-        + (length["head"] * np.cos(neck))[..., None] * along
-        + (length["head"] * np.sin(neck))[..., None] * front
-    )
+    nod = vector(np.cos(angle("neck")), np.sin(angle("neck"))) * length["head"][..., None]
+    crown = shoulder + nod[..., :1] * along + nod[..., 1:] * front
     flat = np.cos(angle("arms_out"))
     upper = angle("shoulder")
     fore = upper + angle("elbow")

@@ -57,13 +57,21 @@ set is to be filled in, in the page itself, since nobody watches what goes befor
 KEPT = """
 const tell = arguments[0];
 indexedDB.open('invelo').onsuccess = ({ target: { result: db } }) => {
-  const asked = db.transaction('runs').objectStore('runs').getAll();
-  asked.onsuccess = () => {
+  const stores = db.transaction(['runs', 'outbox']);
+  const runs = stores.objectStore('runs').getAll();
+  const outbox = stores.objectStore('outbox').count();
+  stores.oncomplete = () => {
     db.close();
-    tell(asked.result.some((run) => run.pending.length > 0));
+    tell({
+      runs: runs.result.length,
+      pending: runs.result.flatMap((run) => run.pending).length,
+      logged: runs.result.flatMap((run) => run.logged).length,
+      waiting: outbox.result,
+    });
   };
 };
 """
+"""What the device itself holds, beyond the page: it is written a moment after the page shows it."""
 
 OFFLINE = {"offline": True, "latency": 0, "downloadThroughput": 0, "uploadThroughput": 0}
 ONLINE = {"offline": False, "latency": 0, "downloadThroughput": -1, "uploadThroughput": -1}
@@ -183,7 +191,11 @@ class Phone(Page):
     @property
     def keeps_a_set_to_fill_in(self) -> bool:
         """Whether the device itself holds a set that waits, beyond the page."""
-        return bool(self.driver.execute_async_script(KEPT))
+        return self._kept["pending"] > 0
+
+    @property
+    def _kept(self) -> dict[str, int]:
+        return dict(self.driver.execute_async_script(KEPT))
 
     def to_the_next_set(self) -> None:
         """Do whatever comes until a set waits to be filled in."""
@@ -216,8 +228,10 @@ class Phone(Page):
                 box.send_keys(Keys.CONTROL, "a")
                 box.send_keys(str(amount))
         self.choose("Effort", effort)
+        before = self._kept["logged"]
         self.click("Log the set")
         self.until(lambda: not self.asked or self.find(f"{form} p").text != title)
+        self.until(lambda: self._kept["logged"] > before)
 
     def does_it_again(self, amount: int) -> None:
         """Go back to the set before, do it once more, log it."""
@@ -243,6 +257,7 @@ class Phone(Page):
         self.choose("Session effort", effort)
         self.click("Close the session")
         self.find("nav[aria-label=Pages]")
+        self.until(lambda: self._kept["runs"] == 0)
 
     def sends_now(self) -> None:
         """Press "Send now" unless a try of the phone's own takes the button away first."""
@@ -255,7 +270,7 @@ class Phone(Page):
         self.until(sent)
 
     def all_sent(self) -> None:
-        self.until(lambda: "All is sent." in self.find("[aria-label=Sending]").text)
+        self.until(lambda: self._kept["waiting"] == 0 and "All is sent." in self.waiting)
 
     @property
     def waiting(self) -> str:

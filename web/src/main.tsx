@@ -5,7 +5,7 @@ import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { App } from "./app/App";
 import { applySheet } from "./app/sheet";
-import { Problem } from "./shared/api/client";
+import { Problem } from "./common/api/client";
 import "./index.css";
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content;

@@ -1,10 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
 import { lazy, Suspense } from "react";
 import { Navigate, Route, Routes, useLocation } from "react-router";
+import { Problem } from "../common/api/client";
+import { queries } from "../common/api/queries";
+import { Away } from "../common/ui/Away";
 import { SignIn } from "../features/account/SignIn";
-import { Problem } from "../shared/api/client";
-import { queries } from "../shared/api/queries";
-import { Away } from "../shared/ui/Away";
 import { Shell } from "./Shell";
 import { Unbroken } from "./Unbroken";
 

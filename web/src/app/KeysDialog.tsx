@@ -1,4 +1,4 @@
-import { Dialog } from "../shared/ui/Dialog";
+import { Dialog } from "../common/ui/Dialog";
 import { useKeysOn } from "./keys";
 import { PLACES, type Place } from "./places";
 

@@ -1,8 +1,8 @@
 /** The sheet's frame: places in the top margin, the drawing inside, the title block at the foot. */
 import { type ReactNode, useEffect, useState, useSyncExternalStore } from "react";
 import { Link, useLocation, useNavigate } from "react-router";
-import { api, type Schema } from "../shared/api/client";
-import { Button } from "../shared/ui/Button";
+import { api, type Schema } from "../common/api/client";
+import { Button } from "../common/ui/Button";
 import { KeysDialog } from "./KeysDialog";
 import { type Keys, useKeys } from "./keys";
 import { PLACES, pickedLadder } from "./places";

@@ -1,6 +1,6 @@
 import { Component, type ReactNode } from "react";
-import { AWAY } from "../shared/api/client";
-import { Away } from "../shared/ui/Away";
+import { AWAY } from "../common/api/client";
+import { Away } from "../common/ui/Away";
 
 interface State {
   error: Error | null;

@@ -1,9 +1,9 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
-import { api } from "../../shared/api/client";
-import { Button } from "../../shared/ui/Button";
-import { Field } from "../../shared/ui/Field";
-import { Wrong } from "../../shared/ui/Wrong";
+import { api } from "../../common/api/client";
+import { Button } from "../../common/ui/Button";
+import { Field } from "../../common/ui/Field";
+import { Wrong } from "../../common/ui/Wrong";
 
 export function SignIn() {
   const client = useQueryClient();

@@ -1,10 +1,10 @@
 /** Whose body lies on the bench: mass, stature, and what was measured in place of averages. */
 import type { FormEvent } from "react";
-import type { Schema } from "../../shared/api/client";
-import { said } from "../../shared/movement/setups";
-import { Button } from "../../shared/ui/Button";
-import { Dialog } from "../../shared/ui/Dialog";
-import { Choice, Field } from "../../shared/ui/Field";
+import type { Schema } from "../../common/api/client";
+import { said } from "../../common/movement/setups";
+import { Button } from "../../common/ui/Button";
+import { Dialog } from "../../common/ui/Dialog";
+import { Choice, Field } from "../../common/ui/Field";
 
 type Body = Schema["BodyRequest"];
 

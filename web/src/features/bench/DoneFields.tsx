@@ -1,11 +1,11 @@
 /** What was done: from the athlete's record, or typed; every prediction stands on it. */
 import { useQuery } from "@tanstack/react-query";
-import { queries } from "../../shared/api/queries";
-import { type Form, formOf, freshSetUp, shaped, shapeOf } from "../../shared/movement/form";
-import { type SetUp, said, setUpOf } from "../../shared/movement/setups";
-import { Button } from "../../shared/ui/Button";
-import { Choice, Field } from "../../shared/ui/Field";
-import { day } from "../../shared/units/figures";
+import { queries } from "../../common/api/queries";
+import { type Form, formOf, freshSetUp, shaped, shapeOf } from "../../common/movement/form";
+import { type SetUp, said, setUpOf } from "../../common/movement/setups";
+import { Button } from "../../common/ui/Button";
+import { Choice, Field } from "../../common/ui/Field";
+import { day } from "../../common/units/figures";
 import type { DoneAt } from "./state";
 
 interface Props {

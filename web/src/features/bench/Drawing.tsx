@@ -1,11 +1,11 @@
 /** The figures side by side with their ratio between them; one motion moves both. */
 import { memo, useRef, useState } from "react";
-import type { Schema } from "../../shared/api/client";
-import { between } from "../../shared/drawing/between";
-import { asFile } from "../../shared/drawing/copy";
-import { Figure } from "../../shared/drawing/Figure";
-import { Button } from "../../shared/ui/Button";
-import { Asked } from "../../shared/units/Explained";
+import type { Schema } from "../../common/api/client";
+import { between } from "../../common/drawing/between";
+import { asFile } from "../../common/drawing/copy";
+import { Figure } from "../../common/drawing/Figure";
+import { Button } from "../../common/ui/Button";
+import { Asked } from "../../common/units/Explained";
 import { ask } from "./Readings";
 import type { Answered } from "./state";
 

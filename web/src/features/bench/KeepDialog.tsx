@@ -1,13 +1,13 @@
 /** Keep a set-up as a rung of the athlete's ladder, where its demand belongs. */
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { api, type Schema } from "../../shared/api/client";
-import { useAct, useSendId } from "../../shared/hooks/useAct";
-import type { SetUp } from "../../shared/movement/setups";
-import { Button } from "../../shared/ui/Button";
-import { Dialog } from "../../shared/ui/Dialog";
-import { Field } from "../../shared/ui/Field";
-import { Wrong } from "../../shared/ui/Wrong";
+import { api, type Schema } from "../../common/api/client";
+import { useAct, useSendId } from "../../common/hooks/useAct";
+import type { SetUp } from "../../common/movement/setups";
+import { Button } from "../../common/ui/Button";
+import { Dialog } from "../../common/ui/Dialog";
+import { Field } from "../../common/ui/Field";
+import { Wrong } from "../../common/ui/Wrong";
 
 interface Props {
   open: boolean;

@@ -1,9 +1,9 @@
 /** The athlete's own figures, fitted to their sets, and how many sets they rest on. */
 import { useQuery } from "@tanstack/react-query";
-import { queries } from "../../shared/api/queries";
-import { Wrong } from "../../shared/ui/Wrong";
-import { Explained } from "../../shared/units/Explained";
-import { day } from "../../shared/units/figures";
+import { queries } from "../../common/api/queries";
+import { Wrong } from "../../common/ui/Wrong";
+import { Explained } from "../../common/units/Explained";
+import { day } from "../../common/units/figures";
 
 export function PersonalFigures({ ladderId }: { ladderId: string }) {
   const personal = useQuery(queries.personal(ladderId));

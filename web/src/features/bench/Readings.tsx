@@ -1,8 +1,8 @@
 /** The figures of one set-up or two: each with its range, each opening its account. */
 import { memo, type ReactNode } from "react";
-import { answer, api, type Schema } from "../../shared/api/client";
-import { type Form, formOf } from "../../shared/movement/form";
-import { Asked } from "../../shared/units/Explained";
+import { answer, api, type Schema } from "../../common/api/client";
+import { type Form, formOf } from "../../common/movement/form";
+import { Asked } from "../../common/units/Explained";
 import type { Answered, Which } from "./state";
 
 interface Props {

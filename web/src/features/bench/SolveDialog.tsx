@@ -1,13 +1,13 @@
 /** What would equal it: each thing changed alone until the aim is met, side by side. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { answer, api, type Schema } from "../../shared/api/client";
-import { type SetUp, setUpOf } from "../../shared/movement/setups";
-import { Button } from "../../shared/ui/Button";
-import { Dialog } from "../../shared/ui/Dialog";
-import { Choice, Field } from "../../shared/ui/Field";
-import { Explained } from "../../shared/units/Explained";
-import { amount } from "../../shared/units/figures";
+import { answer, api, type Schema } from "../../common/api/client";
+import { type SetUp, setUpOf } from "../../common/movement/setups";
+import { Button } from "../../common/ui/Button";
+import { Dialog } from "../../common/ui/Dialog";
+import { Choice, Field } from "../../common/ui/Field";
+import { Explained } from "../../common/units/Explained";
+import { amount } from "../../common/units/figures";
 import { type Asking, type AskingDialog, asked } from "./asking";
 import { DoneFields } from "./DoneFields";
 import { telling } from "./state";

@@ -1,14 +1,14 @@
 /** Which of the coach's bands brings a count within reach, and how high it must hang. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { answer, api, type Schema } from "../../shared/api/client";
-import { PLACES } from "../../shared/movement/BandFold";
-import { type SetUp, setUpOf } from "../../shared/movement/setups";
-import { Button } from "../../shared/ui/Button";
-import { Dialog } from "../../shared/ui/Dialog";
-import { Choice, Field } from "../../shared/ui/Field";
-import { Wrong } from "../../shared/ui/Wrong";
-import { Explained } from "../../shared/units/Explained";
+import { answer, api, type Schema } from "../../common/api/client";
+import { PLACES } from "../../common/movement/BandFold";
+import { type SetUp, setUpOf } from "../../common/movement/setups";
+import { Button } from "../../common/ui/Button";
+import { Dialog } from "../../common/ui/Dialog";
+import { Choice, Field } from "../../common/ui/Field";
+import { Wrong } from "../../common/ui/Wrong";
+import { Explained } from "../../common/units/Explained";
 import { type Asking, type AskingDialog, asked } from "./asking";
 import { DoneFields } from "./DoneFields";
 import { telling } from "./state";

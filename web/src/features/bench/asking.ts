@@ -1,7 +1,7 @@
 /** What the dialogs that solve something are given, and what they give back. */
 
-import { type Form, formOf } from "../../shared/movement/form";
-import type { SetUp } from "../../shared/movement/setups";
+import { type Form, formOf } from "../../common/movement/form";
+import type { SetUp } from "../../common/movement/setups";
 import type { DoneAt, Lying } from "./state";
 
 export interface Asking {

@@ -1,9 +1,9 @@
 /** What lies on the bench: a body, one set-up or two, and what the body has done. */
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
-import { answer, api, type Schema } from "../../shared/api/client";
-import { type Form, formOf } from "../../shared/movement/form";
-import type { SetUp } from "../../shared/movement/setups";
+import { answer, api, type Schema } from "../../common/api/client";
+import { type Form, formOf } from "../../common/movement/form";
+import type { SetUp } from "../../common/movement/setups";
 
 export type Which = "one" | "other";
 

@@ -1,12 +1,12 @@
 /** A clinician's word, kept with its date and who recorded it. */
 import type { FormEvent } from "react";
-import { api } from "../../shared/api/client";
-import { useAct, useSendId } from "../../shared/hooks/useAct";
-import { useFormDraft } from "../../shared/hooks/useDraft";
-import { Button } from "../../shared/ui/Button";
-import { Dialog } from "../../shared/ui/Dialog";
-import { Field } from "../../shared/ui/Field";
-import { Wrong } from "../../shared/ui/Wrong";
+import { api } from "../../common/api/client";
+import { useAct, useSendId } from "../../common/hooks/useAct";
+import { useFormDraft } from "../../common/hooks/useDraft";
+import { Button } from "../../common/ui/Button";
+import { Dialog } from "../../common/ui/Dialog";
+import { Field } from "../../common/ui/Field";
+import { Wrong } from "../../common/ui/Wrong";
 import { LIFTS } from "./questions";
 
 interface Props {

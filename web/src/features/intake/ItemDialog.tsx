@@ -1,14 +1,14 @@
 /** A thing added to a place. */
 import { useQuery } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
-import { api, type Schema } from "../../shared/api/client";
-import { queries } from "../../shared/api/queries";
-import { useAct, useSendId } from "../../shared/hooks/useAct";
-import { useFormDraft } from "../../shared/hooks/useDraft";
-import { Button } from "../../shared/ui/Button";
-import { Dialog } from "../../shared/ui/Dialog";
-import { Choice, Field } from "../../shared/ui/Field";
-import { Wrong } from "../../shared/ui/Wrong";
+import { api, type Schema } from "../../common/api/client";
+import { queries } from "../../common/api/queries";
+import { useAct, useSendId } from "../../common/hooks/useAct";
+import { useFormDraft } from "../../common/hooks/useDraft";
+import { Button } from "../../common/ui/Button";
+import { Dialog } from "../../common/ui/Dialog";
+import { Choice, Field } from "../../common/ui/Field";
+import { Wrong } from "../../common/ui/Wrong";
 
 type Kind = Schema["NewItem"]["kind"];
 

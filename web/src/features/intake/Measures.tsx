@@ -1,12 +1,12 @@
 /** Body measures over time, with whatever limbs were measured. */
-import { api, type Schema } from "../../shared/api/client";
-import { useAct } from "../../shared/hooks/useAct";
-import { useDraft } from "../../shared/hooks/useDraft";
-import { Button } from "../../shared/ui/Button";
-import { Field } from "../../shared/ui/Field";
-import { Wrong } from "../../shared/ui/Wrong";
-import { day } from "../../shared/units/figures";
-import { beside, fromSi, type Kind, toSi, type Units, unitOf } from "../../shared/units/units";
+import { api, type Schema } from "../../common/api/client";
+import { useAct } from "../../common/hooks/useAct";
+import { useDraft } from "../../common/hooks/useDraft";
+import { Button } from "../../common/ui/Button";
+import { Field } from "../../common/ui/Field";
+import { Wrong } from "../../common/ui/Wrong";
+import { day } from "../../common/units/figures";
+import { beside, fromSi, type Kind, toSi, type Units, unitOf } from "../../common/units/units";
 
 /** Limbs whose length moves a lever, and between which points they are measured. */
 const LIMBS: [segment: string, words: string, where: string][] = [

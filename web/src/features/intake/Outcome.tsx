@@ -1,8 +1,8 @@
 /** Where the screen ends, why, what it closes, and who opened it again. */
 import { useState } from "react";
-import type { Schema } from "../../shared/api/client";
-import { Button } from "../../shared/ui/Button";
-import { day } from "../../shared/units/figures";
+import type { Schema } from "../../common/api/client";
+import { Button } from "../../common/ui/Button";
+import { day } from "../../common/units/figures";
 import { ClearanceDialog } from "./ClearanceDialog";
 import { LIFTS } from "./questions";
 

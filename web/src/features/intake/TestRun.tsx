@@ -1,16 +1,16 @@
 /** A test run on the spot or entered: the clock of a hold, the beat of reps, and what ends it. */
 import { useEffect, useState } from "react";
-import { api, type Schema } from "../../shared/api/client";
-import { Figure } from "../../shared/drawing/Figure";
-import { useAct } from "../../shared/hooks/useAct";
-import { useClock } from "../../shared/hooks/useClock";
-import { useDraft } from "../../shared/hooks/useDraft";
-import { changesOf } from "../../shared/movement/setups";
-import { Button } from "../../shared/ui/Button";
-import { Dialog } from "../../shared/ui/Dialog";
-import { Field } from "../../shared/ui/Field";
-import { HoldClock } from "../../shared/ui/HoldClock";
-import { Wrong } from "../../shared/ui/Wrong";
+import { api, type Schema } from "../../common/api/client";
+import { Figure } from "../../common/drawing/Figure";
+import { useAct } from "../../common/hooks/useAct";
+import { useClock } from "../../common/hooks/useClock";
+import { useDraft } from "../../common/hooks/useDraft";
+import { changesOf } from "../../common/movement/setups";
+import { Button } from "../../common/ui/Button";
+import { Dialog } from "../../common/ui/Dialog";
+import { Field } from "../../common/ui/Field";
+import { HoldClock } from "../../common/ui/HoldClock";
+import { Wrong } from "../../common/ui/Wrong";
 
 type Side = "" | "left" | "right";
 

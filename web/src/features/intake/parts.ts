@@ -1,6 +1,6 @@
 /** The parts of the sheet, in their order, and which of them are filled. */
 import { useQuery } from "@tanstack/react-query";
-import { queries } from "../../shared/api/queries";
+import { queries } from "../../common/api/queries";
 
 export interface Part {
   id: "screen" | "person" | "readiness" | "kit" | "tests" | "placement";

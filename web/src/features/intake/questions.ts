@@ -1,5 +1,5 @@
 /** The screen's questions in plain words. */
-import type { Schema } from "../../shared/api/client";
+import type { Schema } from "../../common/api/client";
 
 type Answers = Schema["NewScreen"];
 type One<K extends "diseases" | "signs" | "medicines"> = NonNullable<Answers[K]>[number];

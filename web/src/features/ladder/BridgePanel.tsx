@@ -1,15 +1,15 @@
 /** A bridge in pencil: each rung to take or to strike, with why it and no other. */
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
-import { answer, api, type Schema } from "../../shared/api/client";
-import { queries } from "../../shared/api/queries";
-import { Figure } from "../../shared/drawing/Figure";
-import type { Pencilled } from "../../shared/drawing/LadderDrawing";
-import { useAct } from "../../shared/hooks/useAct";
-import { freeName, plainOf } from "../../shared/ladder/rungs";
-import { Button } from "../../shared/ui/Button";
-import { Wrong } from "../../shared/ui/Wrong";
-import { told } from "../../shared/units/figures";
+import { answer, api, type Schema } from "../../common/api/client";
+import { queries } from "../../common/api/queries";
+import { Figure } from "../../common/drawing/Figure";
+import type { Pencilled } from "../../common/drawing/LadderDrawing";
+import { useAct } from "../../common/hooks/useAct";
+import { freeName, plainOf } from "../../common/ladder/rungs";
+import { Button } from "../../common/ui/Button";
+import { Wrong } from "../../common/ui/Wrong";
+import { told } from "../../common/units/figures";
 
 interface Props {
   sheet: Schema["LadderSheet"];

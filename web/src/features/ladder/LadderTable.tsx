@@ -1,5 +1,5 @@
-import type { Schema } from "../../shared/api/client";
-import { dose, ratio, told } from "../../shared/units/figures";
+import type { Schema } from "../../common/api/client";
+import { dose, ratio, told } from "../../common/units/figures";
 
 interface Props {
   sheet: Schema["LadderSheet"];

@@ -1,7 +1,7 @@
 /** Reach and capacity, lane by lane; what is not tested yet in one line. */
-import type { Schema } from "../../shared/api/client";
-import { Explained } from "../../shared/units/Explained";
-import { day } from "../../shared/units/figures";
+import type { Schema } from "../../common/api/client";
+import { Explained } from "../../common/units/Explained";
+import { day } from "../../common/units/figures";
 
 const named = ({ measure_words, counted }: Schema["Lane"]) =>
   counted === "s" ? `${measure_words}, held` : measure_words;

@@ -1,20 +1,20 @@
 /** Everything about a rung to change, the figure following. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { answer, api, type Schema } from "../../shared/api/client";
-import { queries } from "../../shared/api/queries";
-import { Figure } from "../../shared/drawing/Figure";
-import { useAct } from "../../shared/hooks/useAct";
-import { useDraft } from "../../shared/hooks/useDraft";
-import { type PlainRung, plainOf } from "../../shared/ladder/rungs";
-import { Fold, Folds } from "../../shared/movement/Fold";
-import { type Form, formOf } from "../../shared/movement/form";
-import { SetUpPanel } from "../../shared/movement/SetUpPanel";
-import { changesOf, type SetUp } from "../../shared/movement/setups";
-import { Button } from "../../shared/ui/Button";
-import { Field } from "../../shared/ui/Field";
-import { Wrong } from "../../shared/ui/Wrong";
-import { told } from "../../shared/units/figures";
+import { answer, api, type Schema } from "../../common/api/client";
+import { queries } from "../../common/api/queries";
+import { Figure } from "../../common/drawing/Figure";
+import { useAct } from "../../common/hooks/useAct";
+import { useDraft } from "../../common/hooks/useDraft";
+import { type PlainRung, plainOf } from "../../common/ladder/rungs";
+import { Fold, Folds } from "../../common/movement/Fold";
+import { type Form, formOf } from "../../common/movement/form";
+import { SetUpPanel } from "../../common/movement/SetUpPanel";
+import { changesOf, type SetUp } from "../../common/movement/setups";
+import { Button } from "../../common/ui/Button";
+import { Field } from "../../common/ui/Field";
+import { Wrong } from "../../common/ui/Wrong";
+import { told } from "../../common/units/figures";
 
 interface Props {
   sheet: Schema["LadderSheet"];

@@ -3,15 +3,15 @@ import { useQuery } from "@tanstack/react-query";
 import type { ReactNode, Ref } from "react";
 import { flushSync } from "react-dom";
 import { useNavigate } from "react-router";
-import { api, type Schema } from "../../shared/api/client";
-import { queries } from "../../shared/api/queries";
-import { Figure } from "../../shared/drawing/Figure";
-import { useAct } from "../../shared/hooks/useAct";
-import { changesOf } from "../../shared/movement/setups";
-import { Button } from "../../shared/ui/Button";
-import { Wrong } from "../../shared/ui/Wrong";
-import { Explained } from "../../shared/units/Explained";
-import { dose, gate, ratio, told } from "../../shared/units/figures";
+import { api, type Schema } from "../../common/api/client";
+import { queries } from "../../common/api/queries";
+import { Figure } from "../../common/drawing/Figure";
+import { useAct } from "../../common/hooks/useAct";
+import { changesOf } from "../../common/movement/setups";
+import { Button } from "../../common/ui/Button";
+import { Wrong } from "../../common/ui/Wrong";
+import { Explained } from "../../common/units/Explained";
+import { dose, gate, ratio, told } from "../../common/units/figures";
 import { TiesPart } from "./dialogs/TiesPart";
 
 interface Props {

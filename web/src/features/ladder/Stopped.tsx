@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { Button } from "../../shared/ui/Button";
+import { Button } from "../../common/ui/Button";
 
 /** A movement that pain stopped, and the way back to it. */
 export function Stopped({ reason, onResume }: { reason: string; onResume: () => void }) {

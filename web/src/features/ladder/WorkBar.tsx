@@ -1,6 +1,6 @@
 /** What can be done with the whole ladder. */
-import type { Schema } from "../../shared/api/client";
-import { Button } from "../../shared/ui/Button";
+import type { Schema } from "../../common/api/client";
+import { Button } from "../../common/ui/Button";
 
 export type Act =
   | "add"

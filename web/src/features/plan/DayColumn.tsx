@@ -1,7 +1,7 @@
 /** A day, time to height: warm-up hatched at the top, items below, a line where the minutes end. */
-import type { Schema } from "../../shared/api/client";
-import { Button } from "../../shared/ui/Button";
-import { Mark } from "../../shared/ui/Mark";
+import type { Schema } from "../../common/api/client";
+import { Button } from "../../common/ui/Button";
+import { Mark } from "../../common/ui/Mark";
 import { short } from "./dates";
 import type { Pin, Task } from "./plan";
 

@@ -1,8 +1,8 @@
 /** What stands beside the days: broken rules, what is picked, regions, score, the weeks before. */
-import type { Schema } from "../../shared/api/client";
-import { Button } from "../../shared/ui/Button";
-import { Mark } from "../../shared/ui/Mark";
-import { plain } from "../../shared/units/figures";
+import type { Schema } from "../../common/api/client";
+import { Button } from "../../common/ui/Button";
+import { Mark } from "../../common/ui/Mark";
+import { plain } from "../../common/units/figures";
 import { short } from "./dates";
 import type { Sheet, Task } from "./plan";
 

@@ -1,8 +1,8 @@
 /** A session as it is done: block by block, what spoils what, what it adds up to. */
-import type { Schema } from "../../shared/api/client";
-import { Button } from "../../shared/ui/Button";
-import { Explained } from "../../shared/units/Explained";
-import { plain, told } from "../../shared/units/figures";
+import type { Schema } from "../../common/api/client";
+import { Button } from "../../common/ui/Button";
+import { Explained } from "../../common/units/Explained";
+import { plain, told } from "../../common/units/figures";
 
 type Session = Schema["SessionSheet"];
 

@@ -1,7 +1,7 @@
 /** How far the search has come: its points, its bound, what had to be relaxed. */
-import { Button } from "../../shared/ui/Button";
-import { Mark } from "../../shared/ui/Mark";
-import { Wrong } from "../../shared/ui/Wrong";
+import { Button } from "../../common/ui/Button";
+import { Mark } from "../../common/ui/Mark";
+import { Wrong } from "../../common/ui/Wrong";
 import type { Solving } from "./useSolve";
 
 interface Props {

@@ -1,5 +1,5 @@
 /** What can be done with the whole week, and the way to the ones beside it. */
-import { Button } from "../../shared/ui/Button";
+import { Button } from "../../common/ui/Button";
 import type { Sheet } from "./plan";
 
 export type WeekAct =

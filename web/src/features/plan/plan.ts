@@ -1,5 +1,5 @@
 /** A plan as the sheet moves it about: tasks on days, and the coach's pins. */
-import type { Schema } from "../../shared/api/client";
+import type { Schema } from "../../common/api/client";
 import { type Lost, lostOf } from "./wishes";
 
 export type Sheet = Schema["WeekSheet"];

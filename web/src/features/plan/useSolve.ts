@@ -1,6 +1,6 @@
 /** Solving a week: the service tells of every better plan; stopping keeps the best so far. */
 import { useEffect, useRef, useState } from "react";
-import { AWAY, Problem, problemOf, type Schema } from "../../shared/api/client";
+import { AWAY, Problem, problemOf, type Schema } from "../../common/api/client";
 import type { Draft, Sheet } from "./plan";
 
 type Progress = Schema["SolveProgress"];

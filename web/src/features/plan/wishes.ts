@@ -1,5 +1,5 @@
 /** What is asked of every week, and putting it back changed. */
-import { answer, api, type Schema } from "../../shared/api/client";
+import { answer, api, type Schema } from "../../common/api/client";
 
 /** Asked for, most of it may be left out; answered, all of it is there. */
 type Told<T> = T extends (infer One)[]

@@ -1,8 +1,8 @@
 /** When the next gate, when the goal: dates with their range, how they came about, what helps. */
-import type { Schema } from "../../shared/api/client";
-import { Opens } from "../../shared/ui/Opens";
-import { Account } from "../../shared/units/Explained";
-import { day } from "../../shared/units/figures";
+import type { Schema } from "../../common/api/client";
+import { Opens } from "../../common/ui/Opens";
+import { Account } from "../../common/units/Explained";
+import { day } from "../../common/units/figures";
 
 type Forecast = NonNullable<Schema["Trends"]["next_gate"]>;
 

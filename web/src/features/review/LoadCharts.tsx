@@ -11,10 +11,10 @@ import {
   XAxis,
   YAxis,
 } from "recharts";
-import type { Schema } from "../../shared/api/client";
-import { Chart } from "../../shared/ui/Chart";
-import { Explained } from "../../shared/units/Explained";
-import { day } from "../../shared/units/figures";
+import type { Schema } from "../../common/api/client";
+import { Chart } from "../../common/ui/Chart";
+import { Explained } from "../../common/units/Explained";
+import { day } from "../../common/units/figures";
 import { AXIS, at, dayTick, shortDay } from "./axes";
 
 type Trends = Schema["Trends"];

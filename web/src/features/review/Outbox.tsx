@@ -1,10 +1,10 @@
 /** Messages to athletes: written here, sent by the coach in their own way. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { queries } from "../../shared/api/queries";
-import { Away } from "../../shared/ui/Away";
-import { Button } from "../../shared/ui/Button";
-import { day } from "../../shared/units/figures";
+import { queries } from "../../common/api/queries";
+import { Away } from "../../common/ui/Away";
+import { Button } from "../../common/ui/Button";
+import { day } from "../../common/units/figures";
 
 export function Outbox() {
   const [before, setBefore] = useState<string | null>(null);

@@ -1,12 +1,12 @@
 /** The newest decision: outcome, reasons, figures, rules, and the coach's answer. */
 
 import type { ReactNode } from "react";
-import type { Schema } from "../../shared/api/client";
-import { Answering } from "../../shared/proposals/Answering";
-import { OUTCOMES } from "../../shared/proposals/outcomes";
-import { Mark } from "../../shared/ui/Mark";
-import { InputRows } from "../../shared/units/Explained";
-import { day } from "../../shared/units/figures";
+import type { Schema } from "../../common/api/client";
+import { Answering } from "../../common/proposals/Answering";
+import { OUTCOMES } from "../../common/proposals/outcomes";
+import { Mark } from "../../common/ui/Mark";
+import { InputRows } from "../../common/units/Explained";
+import { day } from "../../common/units/figures";
 
 interface Props {
   decision: Schema["ProposalOut"];

@@ -11,10 +11,10 @@ import {
   XAxis,
   YAxis,
 } from "recharts";
-import type { Schema } from "../../shared/api/client";
-import { Button } from "../../shared/ui/Button";
-import { Chart } from "../../shared/ui/Chart";
-import { day, told } from "../../shared/units/figures";
+import type { Schema } from "../../common/api/client";
+import { Button } from "../../common/ui/Button";
+import { Chart } from "../../common/ui/Chart";
+import { day, told } from "../../common/units/figures";
 import { AXIS, at, dayTick, shortDay } from "./axes";
 
 type Trends = Schema["Trends"];

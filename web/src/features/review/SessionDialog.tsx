@@ -1,10 +1,10 @@
 /** One session, opened from a point of a chart. */
 import { useQuery } from "@tanstack/react-query";
-import { queries } from "../../shared/api/queries";
-import { SetLine } from "../../shared/movement/SetLine";
-import { Dialog } from "../../shared/ui/Dialog";
-import { Wrong } from "../../shared/ui/Wrong";
-import { day } from "../../shared/units/figures";
+import { queries } from "../../common/api/queries";
+import { SetLine } from "../../common/movement/SetLine";
+import { Dialog } from "../../common/ui/Dialog";
+import { Wrong } from "../../common/ui/Wrong";
+import { day } from "../../common/units/figures";
 
 interface Props {
   athleteId: string;

@@ -1,11 +1,11 @@
 /** Trends: everything on one time line, with the forecast beside it. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { queries } from "../../shared/api/queries";
-import { Away } from "../../shared/ui/Away";
-import { Opens } from "../../shared/ui/Opens";
-import { Account, Explained } from "../../shared/units/Explained";
-import { day } from "../../shared/units/figures";
+import { queries } from "../../common/api/queries";
+import { Away } from "../../common/ui/Away";
+import { Opens } from "../../common/ui/Opens";
+import { Account, Explained } from "../../common/units/Explained";
+import { day } from "../../common/units/figures";
 import { Forecasts } from "./Forecasts";
 import { DoneChart, EffortChart, LoadChart } from "./LoadCharts";
 import { ReachChart } from "./ReachChart";

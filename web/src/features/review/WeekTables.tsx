@@ -1,9 +1,9 @@
 /** Weeks as tables: hard sets by region, torque × seconds by joint, both sides compared. */
 import type { ReactNode } from "react";
-import type { Schema } from "../../shared/api/client";
-import { Mark } from "../../shared/ui/Mark";
-import { Opens } from "../../shared/ui/Opens";
-import { Range } from "../../shared/units/Explained";
+import type { Schema } from "../../common/api/client";
+import { Mark } from "../../common/ui/Mark";
+import { Opens } from "../../common/ui/Opens";
+import { Range } from "../../common/units/Explained";
 
 type Trends = Schema["Trends"];
 type Week = Trends["weeks"][number];

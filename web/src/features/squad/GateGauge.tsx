@@ -1,5 +1,5 @@
-import type { Schema } from "../../shared/api/client";
-import { reps } from "../../shared/units/figures";
+import type { Schema } from "../../common/api/client";
+import { reps } from "../../common/units/figures";
 
 const WIDTH = 190;
 const MOST = 20;

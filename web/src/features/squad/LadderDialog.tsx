@@ -1,14 +1,14 @@
 import { useQuery } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { useNavigate } from "react-router";
-import { answer, api, type Schema } from "../../shared/api/client";
-import { queries } from "../../shared/api/queries";
-import { useAct, useSendId } from "../../shared/hooks/useAct";
-import { changesOf } from "../../shared/movement/setups";
-import { Button } from "../../shared/ui/Button";
-import { Dialog } from "../../shared/ui/Dialog";
-import { Choice, Field } from "../../shared/ui/Field";
-import { Wrong } from "../../shared/ui/Wrong";
+import { answer, api, type Schema } from "../../common/api/client";
+import { queries } from "../../common/api/queries";
+import { useAct, useSendId } from "../../common/hooks/useAct";
+import { changesOf } from "../../common/movement/setups";
+import { Button } from "../../common/ui/Button";
+import { Dialog } from "../../common/ui/Dialog";
+import { Choice, Field } from "../../common/ui/Field";
+import { Wrong } from "../../common/ui/Wrong";
 
 /** A ready ladder for an athlete, entered where one test says. */
 export function LadderDialog({

@@ -1,13 +1,13 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useState } from "react";
 import { useForm } from "react-hook-form";
-import { answer, api } from "../../shared/api/client";
-import { useRefresh } from "../../shared/api/queries";
-import { z } from "../../shared/hooks/forms";
-import { Button } from "../../shared/ui/Button";
-import { Dialog } from "../../shared/ui/Dialog";
-import { Field } from "../../shared/ui/Field";
-import { Wrong } from "../../shared/ui/Wrong";
+import { answer, api } from "../../common/api/client";
+import { useRefresh } from "../../common/api/queries";
+import { z } from "../../common/hooks/forms";
+import { Button } from "../../common/ui/Button";
+import { Dialog } from "../../common/ui/Dialog";
+import { Field } from "../../common/ui/Field";
+import { Wrong } from "../../common/ui/Wrong";
 
 const number = z.coerce.number("Give a number.");
 

@@ -2,12 +2,12 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
 import { pickedLadder } from "../../app/places";
-import { api, type Schema } from "../../shared/api/client";
-import { queries } from "../../shared/api/queries";
-import { Button } from "../../shared/ui/Button";
-import { Dialog } from "../../shared/ui/Dialog";
-import { Wrong } from "../../shared/ui/Wrong";
-import { day } from "../../shared/units/figures";
+import { api, type Schema } from "../../common/api/client";
+import { queries } from "../../common/api/queries";
+import { Button } from "../../common/ui/Button";
+import { Dialog } from "../../common/ui/Dialog";
+import { Wrong } from "../../common/ui/Wrong";
+import { day } from "../../common/units/figures";
 
 /** An athlete's measures over time, and the way to have the person erased. */
 export function RecordDialog({

@@ -1,9 +1,9 @@
 /** Looking at the week of everyone it is due for: shows how far, can be stopped. */
 import { useRef, useState } from "react";
-import { answer, api } from "../../shared/api/client";
-import { useRefresh } from "../../shared/api/queries";
-import { Button } from "../../shared/ui/Button";
-import { Wrong } from "../../shared/ui/Wrong";
+import { answer, api } from "../../common/api/client";
+import { useRefresh } from "../../common/api/queries";
+import { Button } from "../../common/ui/Button";
+import { Wrong } from "../../common/ui/Wrong";
 
 interface Props {
   due: string[];

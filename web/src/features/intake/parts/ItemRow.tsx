@@ -1,10 +1,10 @@
 /** A thing of a place: measures, safety, photo; what is unsafe is told and never planned with. */
 import { useRef, useState } from "react";
-import { api, type Schema } from "../../../shared/api/client";
-import { useAct } from "../../../shared/hooks/useAct";
-import { Button } from "../../../shared/ui/Button";
-import { Wrong } from "../../../shared/ui/Wrong";
-import { centimetres, day } from "../../../shared/units/figures";
+import { api, type Schema } from "../../../common/api/client";
+import { useAct } from "../../../common/hooks/useAct";
+import { Button } from "../../../common/ui/Button";
+import { Wrong } from "../../../common/ui/Wrong";
+import { centimetres, day } from "../../../common/units/figures";
 import { smaller } from "../photo";
 
 type Item = Schema["KitItemOut"];

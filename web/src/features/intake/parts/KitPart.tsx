@@ -1,16 +1,16 @@
 /** Places and what is in them, safe or not; bands with their curves; loads to hand. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, type Schema } from "../../../shared/api/client";
-import { queries } from "../../../shared/api/queries";
-import { Bands } from "../../../shared/equipment/BandsDialog";
-import { PiecesDialog } from "../../../shared/equipment/PiecesDialog";
-import { useAct } from "../../../shared/hooks/useAct";
-import { useDraft } from "../../../shared/hooks/useDraft";
-import { Button } from "../../../shared/ui/Button";
-import { Choice, Field } from "../../../shared/ui/Field";
-import { Tick } from "../../../shared/ui/Tick";
-import { Wrong } from "../../../shared/ui/Wrong";
+import { api, type Schema } from "../../../common/api/client";
+import { queries } from "../../../common/api/queries";
+import { Bands } from "../../../common/equipment/BandsDialog";
+import { PiecesDialog } from "../../../common/equipment/PiecesDialog";
+import { useAct } from "../../../common/hooks/useAct";
+import { useDraft } from "../../../common/hooks/useDraft";
+import { Button } from "../../../common/ui/Button";
+import { Choice, Field } from "../../../common/ui/Field";
+import { Tick } from "../../../common/ui/Tick";
+import { Wrong } from "../../../common/ui/Wrong";
 import { ItemDialog } from "../ItemDialog";
 import { ItemRow } from "./ItemRow";
 

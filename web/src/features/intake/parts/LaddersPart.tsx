@@ -2,14 +2,14 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
-import { answer, api, type Schema } from "../../../shared/api/client";
-import { queries } from "../../../shared/api/queries";
-import { useAct } from "../../../shared/hooks/useAct";
-import { FileDialog } from "../../../shared/ladder/FileDialog";
-import { OwnLadderDialog } from "../../../shared/ladder/OwnLadderDialog";
-import { Button } from "../../../shared/ui/Button";
-import { Wrong } from "../../../shared/ui/Wrong";
-import { told } from "../../../shared/units/figures";
+import { answer, api, type Schema } from "../../../common/api/client";
+import { queries } from "../../../common/api/queries";
+import { useAct } from "../../../common/hooks/useAct";
+import { FileDialog } from "../../../common/ladder/FileDialog";
+import { OwnLadderDialog } from "../../../common/ladder/OwnLadderDialog";
+import { Button } from "../../../common/ui/Button";
+import { Wrong } from "../../../common/ui/Wrong";
+import { told } from "../../../common/units/figures";
 
 export function LaddersPart({ athleteId }: { athleteId: string }) {
   const found = useQuery(queries.placements(athleteId));

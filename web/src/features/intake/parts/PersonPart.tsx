@@ -1,14 +1,14 @@
 /** Goals, time, likes and body measures; anything may be left open and filled in later. */
 import { useQuery } from "@tanstack/react-query";
 import type { FormEvent } from "react";
-import { api, type Schema } from "../../../shared/api/client";
-import { queries } from "../../../shared/api/queries";
-import { useAct } from "../../../shared/hooks/useAct";
-import { useDraft } from "../../../shared/hooks/useDraft";
-import { Button } from "../../../shared/ui/Button";
-import { Choice, Field } from "../../../shared/ui/Field";
-import { Ticks } from "../../../shared/ui/Ticks";
-import { Wrong } from "../../../shared/ui/Wrong";
+import { api, type Schema } from "../../../common/api/client";
+import { queries } from "../../../common/api/queries";
+import { useAct } from "../../../common/hooks/useAct";
+import { useDraft } from "../../../common/hooks/useDraft";
+import { Button } from "../../../common/ui/Button";
+import { Choice, Field } from "../../../common/ui/Field";
+import { Ticks } from "../../../common/ui/Ticks";
+import { Wrong } from "../../../common/ui/Wrong";
 import { Measures } from "../Measures";
 
 type Told = Schema["PersonRequest"];

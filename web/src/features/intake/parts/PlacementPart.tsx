@@ -2,15 +2,15 @@
 import { useQuery } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { Link } from "react-router";
-import { api, type Schema } from "../../../shared/api/client";
-import { queries } from "../../../shared/api/queries";
-import { useAct } from "../../../shared/hooks/useAct";
-import { Button } from "../../../shared/ui/Button";
-import { Dialog } from "../../../shared/ui/Dialog";
-import { Choice, Field } from "../../../shared/ui/Field";
-import { Wrong } from "../../../shared/ui/Wrong";
-import { Explained } from "../../../shared/units/Explained";
-import { day } from "../../../shared/units/figures";
+import { api, type Schema } from "../../../common/api/client";
+import { queries } from "../../../common/api/queries";
+import { useAct } from "../../../common/hooks/useAct";
+import { Button } from "../../../common/ui/Button";
+import { Dialog } from "../../../common/ui/Dialog";
+import { Choice, Field } from "../../../common/ui/Field";
+import { Wrong } from "../../../common/ui/Wrong";
+import { Explained } from "../../../common/units/Explained";
+import { day } from "../../../common/units/figures";
 import { LaddersPart } from "./LaddersPart";
 
 type Capacity = Schema["CapacityOut"];

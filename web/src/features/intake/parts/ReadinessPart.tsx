@@ -1,13 +1,13 @@
 /** Readiness checks: how each is done, what it opens, and the work that opens a closed one. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, type Schema } from "../../../shared/api/client";
-import { queries } from "../../../shared/api/queries";
-import { useAct, useSendId } from "../../../shared/hooks/useAct";
-import { Button } from "../../../shared/ui/Button";
-import { Field } from "../../../shared/ui/Field";
-import { Wrong } from "../../../shared/ui/Wrong";
-import { day } from "../../../shared/units/figures";
+import { api, type Schema } from "../../../common/api/client";
+import { queries } from "../../../common/api/queries";
+import { useAct, useSendId } from "../../../common/hooks/useAct";
+import { Button } from "../../../common/ui/Button";
+import { Field } from "../../../common/ui/Field";
+import { Wrong } from "../../../common/ui/Wrong";
+import { day } from "../../../common/units/figures";
 
 type Check = Schema["ReadinessCheck"];
 

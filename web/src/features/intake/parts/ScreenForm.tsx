@@ -1,13 +1,13 @@
 /** The screen's questions; what was answered last time stands in it to go on from. */
 import type { FormEvent } from "react";
-import { api, type Schema } from "../../../shared/api/client";
-import { useAct, useSendId } from "../../../shared/hooks/useAct";
-import { useDraft } from "../../../shared/hooks/useDraft";
-import { Button } from "../../../shared/ui/Button";
-import { Field } from "../../../shared/ui/Field";
-import { Tick } from "../../../shared/ui/Tick";
-import { Ticks } from "../../../shared/ui/Ticks";
-import { Wrong } from "../../../shared/ui/Wrong";
+import { api, type Schema } from "../../../common/api/client";
+import { useAct, useSendId } from "../../../common/hooks/useAct";
+import { useDraft } from "../../../common/hooks/useDraft";
+import { Button } from "../../../common/ui/Button";
+import { Field } from "../../../common/ui/Field";
+import { Tick } from "../../../common/ui/Tick";
+import { Ticks } from "../../../common/ui/Ticks";
+import { Wrong } from "../../../common/ui/Wrong";
 import { DISEASES, MEDICINES, PAIN_PLACES, SIGNS } from "../questions";
 
 type Answers = Schema["NewScreen"];

@@ -1,7 +1,7 @@
 /** The screen: the questions, and beside them where they lead. */
 import { useQuery } from "@tanstack/react-query";
-import { queries } from "../../../shared/api/queries";
-import { Away } from "../../../shared/ui/Away";
+import { queries } from "../../../common/api/queries";
+import { Away } from "../../../common/ui/Away";
 import { Outcome } from "../Outcome";
 import { ScreenForm } from "./ScreenForm";
 

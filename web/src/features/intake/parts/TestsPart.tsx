@@ -1,11 +1,11 @@
 /** Tests: the most telling first, each with how it is done and what ends it; results beside. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import type { Schema } from "../../../shared/api/client";
-import { queries } from "../../../shared/api/queries";
-import { Figure } from "../../../shared/drawing/Figure";
-import { Button } from "../../../shared/ui/Button";
-import { day, done, told } from "../../../shared/units/figures";
+import type { Schema } from "../../../common/api/client";
+import { queries } from "../../../common/api/queries";
+import { Figure } from "../../../common/drawing/Figure";
+import { Button } from "../../../common/ui/Button";
+import { day, done, told } from "../../../common/units/figures";
 import { TestRun } from "../TestRun";
 
 export function TestsPart({ athleteId }: { athleteId: string }) {

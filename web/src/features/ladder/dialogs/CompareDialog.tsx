@@ -1,8 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
-import type { Schema } from "../../../shared/api/client";
-import { queries } from "../../../shared/api/queries";
-import { Button } from "../../../shared/ui/Button";
-import { Dialog } from "../../../shared/ui/Dialog";
+import type { Schema } from "../../../common/api/client";
+import { queries } from "../../../common/api/queries";
+import { Button } from "../../../common/ui/Button";
+import { Dialog } from "../../../common/ui/Dialog";
 
 interface Props {
   sheet: Schema["LadderSheet"];

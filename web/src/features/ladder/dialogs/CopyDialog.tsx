@@ -1,11 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
 import { useNavigate } from "react-router";
-import { answer, api, type Schema } from "../../../shared/api/client";
-import { queries } from "../../../shared/api/queries";
-import { useAct } from "../../../shared/hooks/useAct";
-import { Button } from "../../../shared/ui/Button";
-import { Dialog } from "../../../shared/ui/Dialog";
-import { Wrong } from "../../../shared/ui/Wrong";
+import { answer, api, type Schema } from "../../../common/api/client";
+import { queries } from "../../../common/api/queries";
+import { useAct } from "../../../common/hooks/useAct";
+import { Button } from "../../../common/ui/Button";
+import { Dialog } from "../../../common/ui/Dialog";
+import { Wrong } from "../../../common/ui/Wrong";
 
 /** The same ladder for someone else, who is placed by their own tests. */
 export function CopyDialog(props: { sheet: Schema["LadderSheet"]; onClose: () => void }) {

@@ -1,10 +1,10 @@
 import { flushSync } from "react-dom";
 import { pickedLadder } from "../../../app/places";
-import { api, type Schema } from "../../../shared/api/client";
-import { useAct } from "../../../shared/hooks/useAct";
-import { Button } from "../../../shared/ui/Button";
-import { Dialog } from "../../../shared/ui/Dialog";
-import { Wrong } from "../../../shared/ui/Wrong";
+import { api, type Schema } from "../../../common/api/client";
+import { useAct } from "../../../common/hooks/useAct";
+import { Button } from "../../../common/ui/Button";
+import { Dialog } from "../../../common/ui/Dialog";
+import { Wrong } from "../../../common/ui/Wrong";
 
 interface Props {
   sheet: Schema["LadderSheet"];

@@ -1,15 +1,15 @@
 /** By which school a ladder progresses, and where its rungs' doses depart from it. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { answer, api, type Schema } from "../../../shared/api/client";
-import { queries } from "../../../shared/api/queries";
-import { useAct } from "../../../shared/hooks/useAct";
-import { Button } from "../../../shared/ui/Button";
-import { Dialog } from "../../../shared/ui/Dialog";
-import { Choice } from "../../../shared/ui/Field";
-import { Tick } from "../../../shared/ui/Tick";
-import { Wrong } from "../../../shared/ui/Wrong";
-import { dose } from "../../../shared/units/figures";
+import { answer, api, type Schema } from "../../../common/api/client";
+import { queries } from "../../../common/api/queries";
+import { useAct } from "../../../common/hooks/useAct";
+import { Button } from "../../../common/ui/Button";
+import { Dialog } from "../../../common/ui/Dialog";
+import { Choice } from "../../../common/ui/Field";
+import { Tick } from "../../../common/ui/Tick";
+import { Wrong } from "../../../common/ui/Wrong";
+import { dose } from "../../../common/units/figures";
 
 type Doses = Schema["PrescriptionsOut"];
 type Purpose = Doses["purpose"];

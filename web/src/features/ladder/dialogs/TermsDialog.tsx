@@ -1,11 +1,11 @@
 /** What counts as a gap and as a step on this ladder, and what a coach likes to change first. */
 import { useState } from "react";
-import { answer, api, type Schema } from "../../../shared/api/client";
-import { useAct } from "../../../shared/hooks/useAct";
-import { Button } from "../../../shared/ui/Button";
-import { Dialog } from "../../../shared/ui/Dialog";
-import { Field } from "../../../shared/ui/Field";
-import { Wrong } from "../../../shared/ui/Wrong";
+import { answer, api, type Schema } from "../../../common/api/client";
+import { useAct } from "../../../common/hooks/useAct";
+import { Button } from "../../../common/ui/Button";
+import { Dialog } from "../../../common/ui/Dialog";
+import { Field } from "../../../common/ui/Field";
+import { Wrong } from "../../../common/ui/Wrong";
 
 const WORDS: Record<Schema["StepPolicyDocument"]["order"][number], string> = {
   tempo: "tempo: slower, with pauses",

@@ -1,14 +1,14 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useState } from "react";
 import { useForm } from "react-hook-form";
-import { answer, api, type Schema } from "../../../shared/api/client";
-import { useRefresh } from "../../../shared/api/queries";
-import { z } from "../../../shared/hooks/forms";
-import { changesOf } from "../../../shared/movement/setups";
-import { Button } from "../../../shared/ui/Button";
-import { Dialog } from "../../../shared/ui/Dialog";
-import { Choice, Field } from "../../../shared/ui/Field";
-import { Wrong } from "../../../shared/ui/Wrong";
+import { answer, api, type Schema } from "../../../common/api/client";
+import { useRefresh } from "../../../common/api/queries";
+import { z } from "../../../common/hooks/forms";
+import { changesOf } from "../../../common/movement/setups";
+import { Button } from "../../../common/ui/Button";
+import { Dialog } from "../../../common/ui/Dialog";
+import { Choice, Field } from "../../../common/ui/Field";
+import { Wrong } from "../../../common/ui/Wrong";
 
 interface Props {
   open: boolean;

@@ -1,9 +1,9 @@
 /** Where one steps to this rung from: a ladder may branch and join. */
-import { answer, api, type Schema } from "../../../shared/api/client";
-import { useAct } from "../../../shared/hooks/useAct";
-import { below } from "../../../shared/ladder/rungs";
-import { Button } from "../../../shared/ui/Button";
-import { Wrong } from "../../../shared/ui/Wrong";
+import { answer, api, type Schema } from "../../../common/api/client";
+import { useAct } from "../../../common/hooks/useAct";
+import { below } from "../../../common/ladder/rungs";
+import { Button } from "../../../common/ui/Button";
+import { Wrong } from "../../../common/ui/Wrong";
 
 export function TiesPart({
   sheet,

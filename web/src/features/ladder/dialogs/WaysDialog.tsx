@@ -1,15 +1,15 @@
 /** Ways to the next step: each thing changed alone, side by side, so that equal choices compare. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { answer, api, type Schema } from "../../../shared/api/client";
-import { queries } from "../../../shared/api/queries";
-import { useAct, useSendId } from "../../../shared/hooks/useAct";
-import { beside, freeName, plainOf } from "../../../shared/ladder/rungs";
-import { Button } from "../../../shared/ui/Button";
-import { Dialog } from "../../../shared/ui/Dialog";
-import { Wrong } from "../../../shared/ui/Wrong";
-import { Explained } from "../../../shared/units/Explained";
-import { amount, told } from "../../../shared/units/figures";
+import { answer, api, type Schema } from "../../../common/api/client";
+import { queries } from "../../../common/api/queries";
+import { useAct, useSendId } from "../../../common/hooks/useAct";
+import { beside, freeName, plainOf } from "../../../common/ladder/rungs";
+import { Button } from "../../../common/ui/Button";
+import { Dialog } from "../../../common/ui/Dialog";
+import { Wrong } from "../../../common/ui/Wrong";
+import { Explained } from "../../../common/units/Explained";
+import { amount, told } from "../../../common/units/figures";
 
 const STEPS = [-5, 2.5, 5, 10];
 

@@ -1,14 +1,14 @@
 /** A day that allows less: what it allows, and the session before and after. */
 import { useState } from "react";
-import { answer, api, type Schema } from "../../../shared/api/client";
-import { useAct, useSendId } from "../../../shared/hooks/useAct";
-import { Button } from "../../../shared/ui/Button";
-import { Dialog } from "../../../shared/ui/Dialog";
-import { Choice, Field } from "../../../shared/ui/Field";
-import { Mark } from "../../../shared/ui/Mark";
-import { Ticks } from "../../../shared/ui/Ticks";
-import { Wrong } from "../../../shared/ui/Wrong";
-import { day as dayWords, plain, told } from "../../../shared/units/figures";
+import { answer, api, type Schema } from "../../../common/api/client";
+import { useAct, useSendId } from "../../../common/hooks/useAct";
+import { Button } from "../../../common/ui/Button";
+import { Dialog } from "../../../common/ui/Dialog";
+import { Choice, Field } from "../../../common/ui/Field";
+import { Mark } from "../../../common/ui/Mark";
+import { Ticks } from "../../../common/ui/Ticks";
+import { Wrong } from "../../../common/ui/Wrong";
+import { day as dayWords, plain, told } from "../../../common/units/figures";
 import type { Sheet } from "../plan";
 
 type Adapted = Schema["AdaptedSheet"];

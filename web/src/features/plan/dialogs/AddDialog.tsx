@@ -1,10 +1,10 @@
 /** Movements beside the ladders: find one, say how often, and whether it takes turns. */
 import { useState } from "react";
-import { useAct } from "../../../shared/hooks/useAct";
-import { MovementFinder } from "../../../shared/movement/MovementFinder";
-import { Button } from "../../../shared/ui/Button";
-import { Choice, Field } from "../../../shared/ui/Field";
-import { Wrong } from "../../../shared/ui/Wrong";
+import { useAct } from "../../../common/hooks/useAct";
+import { MovementFinder } from "../../../common/movement/MovementFinder";
+import { Button } from "../../../common/ui/Button";
+import { Choice, Field } from "../../../common/ui/Field";
+import { Wrong } from "../../../common/ui/Wrong";
 import type { Sheet } from "../plan";
 import { type Extra, keepWishes, wishesOf, withExtra, withoutExtra } from "../wishes";
 

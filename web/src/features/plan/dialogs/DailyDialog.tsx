@@ -1,15 +1,15 @@
 /** The smallest daily dose: its moment, its tries, its ticks, its changes. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { answer, api, deviceMoment, type Schema } from "../../../shared/api/client";
-import { queries } from "../../../shared/api/queries";
-import { useAct, useSendId } from "../../../shared/hooks/useAct";
-import { MovementFinder } from "../../../shared/movement/MovementFinder";
-import { Button } from "../../../shared/ui/Button";
-import { Dialog } from "../../../shared/ui/Dialog";
-import { Field } from "../../../shared/ui/Field";
-import { Wrong } from "../../../shared/ui/Wrong";
-import { day, done } from "../../../shared/units/figures";
+import { answer, api, deviceMoment, type Schema } from "../../../common/api/client";
+import { queries } from "../../../common/api/queries";
+import { useAct, useSendId } from "../../../common/hooks/useAct";
+import { MovementFinder } from "../../../common/movement/MovementFinder";
+import { Button } from "../../../common/ui/Button";
+import { Dialog } from "../../../common/ui/Dialog";
+import { Field } from "../../../common/ui/Field";
+import { Wrong } from "../../../common/ui/Wrong";
+import { day, done } from "../../../common/units/figures";
 import { dayDate, short } from "../dates";
 import type { Sheet } from "../plan";
 

@@ -1,12 +1,12 @@
 /** The sets of one item by hand: each with its own rung, tempo and target, and the item's format. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { queries } from "../../../shared/api/queries";
-import { useAct } from "../../../shared/hooks/useAct";
-import { Button } from "../../../shared/ui/Button";
-import { Dialog } from "../../../shared/ui/Dialog";
-import { Choice } from "../../../shared/ui/Field";
-import { Wrong } from "../../../shared/ui/Wrong";
+import { queries } from "../../../common/api/queries";
+import { useAct } from "../../../common/hooks/useAct";
+import { Button } from "../../../common/ui/Button";
+import { Dialog } from "../../../common/ui/Dialog";
+import { Choice } from "../../../common/ui/Field";
+import { Wrong } from "../../../common/ui/Wrong";
 import type { Sheet, Task } from "../plan";
 import { type Edit, keepWishes, wishesOf, withEdit } from "../wishes";
 

@@ -1,15 +1,15 @@
 /** Sessions to start from, filled in for the athlete or for a group; the coach's own among them. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { answer, api, type Schema } from "../../../shared/api/client";
-import { queries } from "../../../shared/api/queries";
-import { useAct, useSendId } from "../../../shared/hooks/useAct";
-import { Button } from "../../../shared/ui/Button";
-import { Dialog } from "../../../shared/ui/Dialog";
-import { Field } from "../../../shared/ui/Field";
-import { Ticks } from "../../../shared/ui/Ticks";
-import { Wrong } from "../../../shared/ui/Wrong";
-import { told } from "../../../shared/units/figures";
+import { answer, api, type Schema } from "../../../common/api/client";
+import { queries } from "../../../common/api/queries";
+import { useAct, useSendId } from "../../../common/hooks/useAct";
+import { Button } from "../../../common/ui/Button";
+import { Dialog } from "../../../common/ui/Dialog";
+import { Field } from "../../../common/ui/Field";
+import { Ticks } from "../../../common/ui/Ticks";
+import { Wrong } from "../../../common/ui/Wrong";
+import { told } from "../../../common/units/figures";
 import type { Draft, Sheet } from "../plan";
 import { SessionView } from "../SessionView";
 import { keepWishes, type Wishes, wishesOf, withExtra } from "../wishes";

@@ -1,14 +1,14 @@
 /** A day's session, opened from its column. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { answer, api, type Schema } from "../../../shared/api/client";
-import { queries } from "../../../shared/api/queries";
-import { useAct, useSendId } from "../../../shared/hooks/useAct";
-import { Button } from "../../../shared/ui/Button";
-import { Dialog } from "../../../shared/ui/Dialog";
-import { Field } from "../../../shared/ui/Field";
-import { Wrong } from "../../../shared/ui/Wrong";
-import { day as dayWords } from "../../../shared/units/figures";
+import { answer, api, type Schema } from "../../../common/api/client";
+import { queries } from "../../../common/api/queries";
+import { useAct, useSendId } from "../../../common/hooks/useAct";
+import { Button } from "../../../common/ui/Button";
+import { Dialog } from "../../../common/ui/Dialog";
+import { Field } from "../../../common/ui/Field";
+import { Wrong } from "../../../common/ui/Wrong";
+import { day as dayWords } from "../../../common/units/figures";
 import type { Sheet } from "../plan";
 import { SessionView } from "../SessionView";
 

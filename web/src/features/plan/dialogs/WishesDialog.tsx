@@ -1,11 +1,11 @@
 /** Days with their minutes, place and hour; the block of weeks; targets and weights. */
 import { useState } from "react";
-import { useAct } from "../../../shared/hooks/useAct";
-import { Button } from "../../../shared/ui/Button";
-import { Dialog } from "../../../shared/ui/Dialog";
-import { Field } from "../../../shared/ui/Field";
-import { Tick } from "../../../shared/ui/Tick";
-import { Wrong } from "../../../shared/ui/Wrong";
+import { useAct } from "../../../common/hooks/useAct";
+import { Button } from "../../../common/ui/Button";
+import { Dialog } from "../../../common/ui/Dialog";
+import { Field } from "../../../common/ui/Field";
+import { Tick } from "../../../common/ui/Tick";
+import { Wrong } from "../../../common/ui/Wrong";
 import type { Sheet } from "../plan";
 import { keepWishes, type Wishes, wishesOf } from "../wishes";
 

@@ -1,6 +1,6 @@
 /** What the device takes along: read from the device first, renewed from the service when it can. */
 import { useCallback, useEffect, useState } from "react";
-import { answer, api, Problem } from "../../../shared/api/client";
+import { answer, api, Problem } from "../../../common/api/client";
 import { clockOffset } from "./clock";
 import { device } from "./keep";
 import type { Along } from "./types";

@@ -1,6 +1,6 @@
 /** What the device keeps: sessions taken along, the run in progress, and what waits to be sent. */
 import { type DBSchema, type IDBPDatabase, openDB } from "idb";
-import type { FieldProblem } from "../../../shared/api/client";
+import type { FieldProblem } from "../../../common/api/client";
 import type { Along, Entry, Running } from "./types";
 
 export interface Outgoing {

@@ -5,7 +5,7 @@
  * What sending stands on (network, locks, timers) is passed in, so that all of it is tried without a
  * browser; `sending.ts` holds the browser's own.
  */
-import type { FieldProblem } from "../../../shared/api/client";
+import type { FieldProblem } from "../../../common/api/client";
 import { type Device, keepToSend, type Outgoing } from "./keep";
 
 export type Line = "sent" | "waiting" | "sending" | "away" | "ended";

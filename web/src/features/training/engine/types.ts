@@ -1,5 +1,5 @@
 /** The words of a run: what a device takes along, and what it keeps of a session in progress. */
-import type { Schema } from "../../../shared/api/client";
+import type { Schema } from "../../../common/api/client";
 
 export type Along = Schema["OfflineBundleOut"];
 export type Sheet = Schema["RunSheet"];

@@ -1,6 +1,6 @@
 /** A session in progress on this device: kept after every press, so that a restart loses nothing. */
 import { useCallback, useEffect, useRef, useState } from "react";
-import { deviceMoment } from "../../../shared/api/client";
+import { deviceMoment } from "../../../common/api/client";
 import { asTold, now } from "./clock";
 import { device, keepRun } from "./keep";
 import * as machine from "./machine";

@@ -2,15 +2,15 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate, useParams } from "react-router";
-import { answer, api, deviceMoment, type Schema } from "../../../shared/api/client";
-import { queries } from "../../../shared/api/queries";
-import { useAct, useSendId } from "../../../shared/hooks/useAct";
-import { Away } from "../../../shared/ui/Away";
-import { Button } from "../../../shared/ui/Button";
-import { Choice, Field } from "../../../shared/ui/Field";
-import { TitleBlock, today } from "../../../shared/ui/TitleBlock";
-import { Wrong } from "../../../shared/ui/Wrong";
-import { day } from "../../../shared/units/figures";
+import { answer, api, deviceMoment, type Schema } from "../../../common/api/client";
+import { queries } from "../../../common/api/queries";
+import { useAct, useSendId } from "../../../common/hooks/useAct";
+import { Away } from "../../../common/ui/Away";
+import { Button } from "../../../common/ui/Button";
+import { Choice, Field } from "../../../common/ui/Field";
+import { TitleBlock, today } from "../../../common/ui/TitleBlock";
+import { Wrong } from "../../../common/ui/Wrong";
+import { day } from "../../../common/units/figures";
 import { GridTable } from "./GridTable";
 import { asSent, blank, fromSession, fromSheet, knownOf, numbered, type Row } from "./grid";
 

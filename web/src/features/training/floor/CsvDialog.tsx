@@ -1,10 +1,10 @@
 /** Sets as CSV: out as they stand; in with columns matched, a dry run first, all rows or none. */
 import { useState } from "react";
-import { answer, api, type Schema } from "../../../shared/api/client";
-import { useAct } from "../../../shared/hooks/useAct";
-import { Button } from "../../../shared/ui/Button";
-import { Dialog } from "../../../shared/ui/Dialog";
-import { Wrong } from "../../../shared/ui/Wrong";
+import { answer, api, type Schema } from "../../../common/api/client";
+import { useAct } from "../../../common/hooks/useAct";
+import { Button } from "../../../common/ui/Button";
+import { Dialog } from "../../../common/ui/Dialog";
+import { Wrong } from "../../../common/ui/Wrong";
 
 const SHOWN = 30;
 

@@ -1,6 +1,6 @@
 /** The grid itself: cells that keys go through as a pencil goes down a page. */
 import { type KeyboardEvent, useRef } from "react";
-import { Button } from "../../../shared/ui/Button";
+import { Button } from "../../../common/ui/Button";
 import { COLUMNS, type Known, type Row } from "./grid";
 
 interface Props {

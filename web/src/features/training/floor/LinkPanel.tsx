@@ -1,12 +1,12 @@
 /** An athlete's private link: made, shown once, ended. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { answer, api, type Schema } from "../../../shared/api/client";
-import { queries } from "../../../shared/api/queries";
-import { useAct } from "../../../shared/hooks/useAct";
-import { Button } from "../../../shared/ui/Button";
-import { Wrong } from "../../../shared/ui/Wrong";
-import { day } from "../../../shared/units/figures";
+import { answer, api, type Schema } from "../../../common/api/client";
+import { queries } from "../../../common/api/queries";
+import { useAct } from "../../../common/hooks/useAct";
+import { Button } from "../../../common/ui/Button";
+import { Wrong } from "../../../common/ui/Wrong";
+import { day } from "../../../common/units/figures";
 
 export function LinkPanel({ athleteId, name }: { athleteId: string; name: string }) {
   const link = useQuery(queries.link(athleteId));

@@ -1,8 +1,8 @@
 /** The floor now: each athlete at work, where they are, and set by set what they did. */
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
-import type { Schema } from "../../../shared/api/client";
-import { amountOf } from "../../../shared/movement/SetLine";
+import type { Schema } from "../../../common/api/client";
+import { amountOf } from "../../../common/movement/SetLine";
 import { useLive } from "./useLive";
 
 type Person = Schema["AtWorkNow"];

@@ -1,12 +1,12 @@
 /** Technique notes: the coach's own cues for this athlete, shown with the movement from then on. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { answer, api } from "../../../shared/api/client";
-import { queries } from "../../../shared/api/queries";
-import { useAct, useSendId } from "../../../shared/hooks/useAct";
-import { Button } from "../../../shared/ui/Button";
-import { Choice, Field } from "../../../shared/ui/Field";
-import { Wrong } from "../../../shared/ui/Wrong";
+import { answer, api } from "../../../common/api/client";
+import { queries } from "../../../common/api/queries";
+import { useAct, useSendId } from "../../../common/hooks/useAct";
+import { Button } from "../../../common/ui/Button";
+import { Choice, Field } from "../../../common/ui/Field";
+import { Wrong } from "../../../common/ui/Wrong";
 
 export function NotesPanel({ athleteId }: { athleteId: string }) {
   const notes = useQuery(queries.notes(athleteId));

@@ -1,5 +1,5 @@
 /** The rows of a session written down by hand, and what becomes of them. */
-import type { Schema } from "../../../shared/api/client";
+import type { Schema } from "../../../common/api/client";
 
 type LoggedSet = Schema["LoggedSetOut"];
 export type SetByHand = Schema["SetByHand"];

@@ -1,6 +1,6 @@
 /** Who is on the floor: every message is the whole picture, and a dropped line comes back by itself. */
 import { useEffect, useState } from "react";
-import type { Schema } from "../../../shared/api/client";
+import type { Schema } from "../../../common/api/client";
 
 export interface Live {
   floor: Schema["LiveFloor"] | null;

@@ -1,12 +1,12 @@
 /** Check in: sleep, what is sore, tight or hurts, minutes, kit. It adapts the day, or stops it. */
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { answer, api, deviceMoment, Problem, type Schema } from "../../../shared/api/client";
-import { Button } from "../../../shared/ui/Button";
-import { Field } from "../../../shared/ui/Field";
-import { Scale } from "../../../shared/ui/Scale";
-import { Ticks } from "../../../shared/ui/Ticks";
-import { Wrong } from "../../../shared/ui/Wrong";
+import { answer, api, deviceMoment, Problem, type Schema } from "../../../common/api/client";
+import { Button } from "../../../common/ui/Button";
+import { Field } from "../../../common/ui/Field";
+import { Scale } from "../../../common/ui/Scale";
+import { Ticks } from "../../../common/ui/Ticks";
+import { Wrong } from "../../../common/ui/Wrong";
 import { outbox } from "../engine/sending";
 import type { Along } from "../engine/types";
 import { BodyMap, type PlaceState, type Told } from "./BodyMap";

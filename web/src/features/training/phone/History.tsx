@@ -1,10 +1,10 @@
 /** What was done: the athlete's own sessions, the newest first. */
 import { useInfiniteQuery } from "@tanstack/react-query";
-import { answer, api } from "../../../shared/api/client";
-import { SetLine } from "../../../shared/movement/SetLine";
-import { Button } from "../../../shared/ui/Button";
-import { Wrong } from "../../../shared/ui/Wrong";
-import { day } from "../../../shared/units/figures";
+import { answer, api } from "../../../common/api/client";
+import { SetLine } from "../../../common/movement/SetLine";
+import { Button } from "../../../common/ui/Button";
+import { Wrong } from "../../../common/ui/Wrong";
+import { day } from "../../../common/units/figures";
 
 export default function History({ athleteId }: { athleteId: string }) {
   const pages = useInfiniteQuery({

@@ -1,8 +1,8 @@
 /** The way in: the token stands behind the '#', which no browser sends along; it is handed over once. */
 import { useEffect, useState } from "react";
 import { useNavigate } from "react-router";
-import { answer, api, Problem } from "../../../shared/api/client";
-import { Wrong } from "../../../shared/ui/Wrong";
+import { answer, api, Problem } from "../../../common/api/client";
+import { Wrong } from "../../../common/ui/Wrong";
 import { owner } from "../engine/keep";
 
 export default function Open() {

@@ -3,7 +3,7 @@ import { lazy, Suspense, useEffect } from "react";
 import { Link, Navigate, Route, Routes, useLocation, useParams } from "react-router";
 import { useSheet } from "../../../app/sheet";
 import { Unbroken } from "../../../app/Unbroken";
-import { Button } from "../../../shared/ui/Button";
+import { Button } from "../../../common/ui/Button";
 import { isEnded, useAlong } from "../engine/along";
 import { CLOCK_BELIEVED_MS, offInWords } from "../engine/clock";
 import { install } from "../engine/install";

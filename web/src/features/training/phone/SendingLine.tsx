@@ -1,5 +1,5 @@
 /** What is sent and what still waits, in one line; what was refused, with what to do about it. */
-import { Button } from "../../../shared/ui/Button";
+import { Button } from "../../../common/ui/Button";
 import { outbox, useSending } from "../engine/sending";
 
 const plural = (count: number) => `${count} ${count === 1 ? "entry waits" : "entries wait"}`;

@@ -1,8 +1,8 @@
 /** Today: the session, what to mind, one press to begin; then the next days and each ladder alone. */
 import { useState } from "react";
 import { Link } from "react-router";
-import { Button } from "../../../shared/ui/Button";
-import { target } from "../../../shared/units/figures";
+import { Button } from "../../../common/ui/Button";
+import { target } from "../../../common/units/figures";
 import { endedBefore } from "../engine/machine";
 import type { Along, Sheet } from "../engine/types";
 import type { Run } from "../engine/useRun";

@@ -1,9 +1,9 @@
 /** What is said of a set: how much, how hard, form, where it was felt, pain. Large, one hand. */
 import { useRef, useState } from "react";
 import { useKeys } from "../../../app/keys";
-import { Button } from "../../../shared/ui/Button";
-import { Scale } from "../../../shared/ui/Scale";
-import { Tick } from "../../../shared/ui/Tick";
+import { Button } from "../../../common/ui/Button";
+import { Scale } from "../../../common/ui/Scale";
+import { Tick } from "../../../common/ui/Tick";
 import { itemOf } from "../engine/machine";
 import type { Along, Entry, Running } from "../engine/types";
 

@@ -1,8 +1,8 @@
 /** The last question of a session, over what was logged. */
 import { useState } from "react";
-import { Button } from "../../../shared/ui/Button";
-import { Scale } from "../../../shared/ui/Scale";
-import { done } from "../../../shared/units/figures";
+import { Button } from "../../../common/ui/Button";
+import { Scale } from "../../../common/ui/Scale";
+import { done } from "../../../common/units/figures";
 import type { Entry } from "../engine/types";
 
 interface Props {

@@ -1,5 +1,5 @@
 /** A hold: the seconds up from nothing, what is asked beside them, and the shape. */
-import { Figure } from "../../../shared/drawing/Figure";
+import { Figure } from "../../../common/drawing/Figure";
 import type { Along, RunSet } from "../engine/types";
 
 interface Props {

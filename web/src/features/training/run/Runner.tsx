@@ -1,7 +1,7 @@
 /** Run a session: one thing at a time, readable from the mat, with one hand, network or not. */
 import { useEffect, useState } from "react";
 import { useKeys } from "../../../app/keys";
-import { Button } from "../../../shared/ui/Button";
+import { Button } from "../../../common/ui/Button";
 import { now } from "../engine/clock";
 import * as machine from "../engine/machine";
 import { elapsed } from "../engine/machine";

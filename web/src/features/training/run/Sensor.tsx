@@ -1,6 +1,6 @@
 /** A motion sensor's count beside what is asked. It proposes; whoever trains confirms. */
 import { useEffect, useRef, useState } from "react";
-import { Button } from "../../../shared/ui/Button";
+import { Button } from "../../../common/ui/Button";
 import type { Along, RunSet } from "../engine/types";
 
 export interface Seen {

@@ -1,8 +1,8 @@
 /** Leave a set out, with the reason: one press. */
 import { useState } from "react";
-import { Button } from "../../../shared/ui/Button";
-import { Dialog } from "../../../shared/ui/Dialog";
-import { Field } from "../../../shared/ui/Field";
+import { Button } from "../../../common/ui/Button";
+import { Dialog } from "../../../common/ui/Dialog";
+import { Field } from "../../../common/ui/Field";
 
 const REASONS = ["too tired", "no time", "kit not free", "no room", "did not feel right"];
 

@@ -1,6 +1,6 @@
 /** The easier and the harder rung, each at one press, with what it would ask. */
-import { Button } from "../../../shared/ui/Button";
-import { target, told } from "../../../shared/units/figures";
+import { Button } from "../../../common/ui/Button";
+import { target, told } from "../../../common/units/figures";
 import { beside, swapOf } from "../engine/machine";
 import type { Choice, Item, Running } from "../engine/types";
 

@@ -1,7 +1,7 @@
 /** A rep's tempo as a point that moves on the path of the joint that travels farthest. */
 import { useEffect, useRef } from "react";
-import { Figure } from "../../../shared/drawing/Figure";
-import { fit } from "../../../shared/drawing/projection";
+import { Figure } from "../../../common/drawing/Figure";
+import { fit } from "../../../common/drawing/projection";
 import { beat, now } from "../engine/clock";
 import { elapsed } from "../engine/machine";
 import type { Along, Running, RunSet } from "../engine/types";

@@ -1,6 +1,6 @@
 /** Between sets: rest, count-in, changing sides or places; always with what comes next. */
-import { Button } from "../../../shared/ui/Button";
-import { clock, target } from "../../../shared/units/figures";
+import { Button } from "../../../common/ui/Button";
+import { clock, target } from "../../../common/units/figures";
 import { blockOf, byClock, itemOf, setOf, upcoming } from "../engine/machine";
 import type { Event, Running } from "../engine/types";
 

@@ -1,8 +1,8 @@
 /** The set at hand: what, how much, and its clock: a rep's tempo, a hold, or a window of work. */
 import { useState } from "react";
 import { useKeys } from "../../../app/keys";
-import { Button } from "../../../shared/ui/Button";
-import { clock, target } from "../../../shared/units/figures";
+import { Button } from "../../../common/ui/Button";
+import { clock, target } from "../../../common/units/figures";
 import { blockOf, itemOf, setOf } from "../engine/machine";
 import type { Along, Event, Item, Running, RunSet } from "../engine/types";
 import { Hold } from "./Hold";

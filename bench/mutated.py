@@ -64,11 +64,16 @@ _trainee = _in("src/invelo/services/plan/trainee.py", "tests/api/test_closed.py"
 _ladder = _in("src/invelo/services/plan/week.py", "tests/api/plan/test_week.py")
 _ports = _in("src/invelo/runtime/ports.py", "tests/machine/test_command.py")
 
-_machine = _in("web/src/features/training/engine/machine.ts", "tests/phone/test_run.py")
+_machine = _in(
+    "web/src/features/training/engine/machine.ts",
+    "tests/phone/test_run.py",
+    "tests/phone/test_left_out.py",
+)
 _outgoing = _in(
     "web/src/features/training/engine/outgoing.ts",
     "tests/phone/test_outgoing.py",
     "tests/phone/test_run.py",
+    "tests/phone/test_left_out.py",
 )
 _clock = _in("web/src/features/training/engine/clock.ts", "tests/phone/test_clock.py")
 _outbox = _in("web/src/features/training/engine/outbox.ts", "tests/phone/test_sending.py")

@@ -22,6 +22,7 @@ from invelo.db.database import engine_for, migrate, transaction
 from invelo.demo.history import load
 from invelo.demo.theatre import COACH_EMAIL, COACH_PASSWORD
 from invelo.runtime import postgres
+from invelo.runtime.ports import held_port
 from invelo.runtime.settings import ROOT
 from tests.browser.conftest import Service, chromium
 from tests.browser.page import DESKTOP, PHONE, Page
@@ -49,14 +50,17 @@ def demo() -> Iterator[Page]:
     """A browser at the demo's sign-in sheet."""
     with tempfile.TemporaryDirectory(prefix="invelo-pictures-") as folder:
         Path(folder).chmod(0o755)
-        with postgres.running(Path(folder) / "postgres", postgres.FAST_AND_LOOSE) as server:
+        with (
+            postgres.running(Path(folder) / "postgres", postgres.FAST_AND_LOOSE) as server,
+            held_port() as port,
+        ):
             url = server.url("demo")
             migrate(url)
             engine = engine_for(url)
             with transaction(engine) as db:
                 load(db, datetime.now(UTC))
             engine.dispose()
-            service = Service(url)
+            service = Service(url, port)
             service.start()
             try:
                 with chromium() as driver:

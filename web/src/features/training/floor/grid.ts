@@ -10,7 +10,7 @@ export interface Known {
   item: string;
   rung_id: string | null;
   movement: string;
-  changes: Record<string, unknown> | null;
+  changes: NonNullable<Schema["SetByHand"]["changes"]> | null;
 }
 
 export interface Row {

@@ -26,8 +26,14 @@ ANOTHER = 1_000_000
 
 def _rung(name: str, **values: float) -> Rung:
     movement = catalogue().find_movement("push-up")
-    dose = range_prescription("strength", "beginner")
-    return Rung(name, movement, Modifiers(sorted_values(values)), dose, range_criterion(dose))
+    prescription = range_prescription("strength", "beginner")
+    return Rung(
+        name,
+        movement,
+        Modifiers(sorted_values(values)),
+        prescription,
+        range_criterion(prescription),
+    )
 
 
 def _ladder() -> tuple[Rung, ...]:

@@ -62,7 +62,12 @@ def fill(engine: Engine, crowd: Crowd, now: datetime, weeks: int = WEEKS) -> Non
         for statement in _YEARS:
             db.execute(
                 text(statement),
-                {"email": crowd.email, "first": began.date(), "last": now.date(), "zone": ZONE},
+                {
+                    "email": crowd.email,
+                    "first": began.date(),
+                    "last": now.date(),
+                    "time_zone": ZONE,
+                },
             )
     with transaction(engine) as db:
         for athlete, session in _newest(db, crowd.email):
@@ -106,8 +111,8 @@ _OWN = """
 """
 
 _SESSIONS = f"""
-INSERT INTO training_session (id, athlete_id, name, at, zone, local_date, finished_at, effort)
-SELECT gen_random_uuid(), own.athlete_id, 'Training', day + time '17:00', :zone, day::date,
+INSERT INTO training_session (id, athlete_id, name, at, time_zone, local_date, finished_at, rpe)
+SELECT gen_random_uuid(), own.athlete_id, 'Training', day + time '17:00', :time_zone, day::date,
        day + time '18:00', CASE WHEN random() < 0.7 THEN 6 + floor(7 * random()) / 2 END
 FROM ({_OWN}) own,
      generate_series(CAST(:first AS date), CAST(:last AS date) - 1, interval '1 day') day
@@ -115,26 +120,26 @@ WHERE extract(isodow FROM day) IN {DAYS}
 """
 
 _MEASURES = f"""
-INSERT INTO measure (id, athlete_id, at, zone, local_date, mass_kg, stature_m, lengths)
-SELECT gen_random_uuid(), m.athlete_id, day, :zone, day::date,
+INSERT INTO body_measurement (id, athlete_id, at, time_zone, local_date, mass_kg, stature_m,
+lengths) SELECT gen_random_uuid(), m.athlete_id, day, :time_zone, day::date,
        m.mass_kg + floor(20 * random() - 10) / 10, m.stature_m, '{{}}'
-FROM measure m JOIN ({_OWN}) own USING (athlete_id),
+FROM body_measurement m JOIN ({_OWN}) own USING (athlete_id),
      generate_series(CAST(:first AS date) + 30, CAST(:last AS date) - 1, interval '30 days') day
 """
 
 # Over the years an athlete climbs from the foot to where they stand.
 _ON_LADDERS = f"""
 INSERT INTO logged_set (id, session_id, rung_id, movement, changes, item, kind, side, number,
-    amount, partial, effort, clean, faults, felt_in, pain, pain_place, note, at, zone, local_date,
-    server_at)
+    amount, partial, rpe, form_ok, faults, felt_in, pain, pain_place, note, at, time_zone,
+    local_date, server_at)
 SELECT gen_random_uuid(), s.id, rung.id, rung.movement, rung.changes, '', 'work', '', k,
        rung.low + floor((rung.high - rung.low + 1) * random()), 0,
        7 + floor(6 * random()) / 2, random() < 0.93, '{{}}', '{{}}',
        CASE WHEN random() < 0.01 THEN 2 ELSE 0 END, '', '',
-       s.at + (8 * nth + 2 * k) * interval '1 minute', s.zone, s.local_date, s.at
+       s.at + (8 * nth + 2 * k) * interval '1 minute', s.time_zone, s.local_date, s.at
 FROM (SELECT ladder.*, row_number() OVER (PARTITION BY athlete_id ORDER BY goal) nth
       FROM ladder JOIN ({_OWN}) own USING (athlete_id)) ladder
-JOIN rung standing ON standing.id = ladder.standing_id
+JOIN rung standing ON standing.id = ladder.current_rung_id
 JOIN training_session s ON s.athlete_id = ladder.athlete_id
 JOIN rung ON rung.ladder_id = ladder.id AND rung.position = floor(
     (standing.position + 0.999) * (s.local_date - CAST(:first AS date))
@@ -144,19 +149,20 @@ CROSS JOIN generate_series(1, {SETS // 3}) k
 
 _OFF_LADDERS = f"""
 INSERT INTO logged_set (id, session_id, movement, changes, item, kind, side, number,
-    amount, partial, effort, clean, faults, felt_in, pain, pain_place, note, at, zone, local_date,
-    server_at)
+    amount, partial, rpe, form_ok, faults, felt_in, pain, pain_place, note, at, time_zone,
+    local_date, server_at)
 SELECT gen_random_uuid(), s.id, 'squat', '{{}}', '', 'work', '', k,
        8 + floor(8 * random()), 0, 7 + floor(6 * random()) / 2, true, '{{}}', '{{}}', 0, '', '',
-       s.at + (24 + 2 * k) * interval '1 minute', s.zone, s.local_date, s.at
+       s.at + (24 + 2 * k) * interval '1 minute', s.time_zone, s.local_date, s.at
 FROM training_session s JOIN ({_OWN}) own USING (athlete_id)
 CROSS JOIN generate_series(1, {SETS // 3}) k
 """
 
 _PLACEMENTS = f"""
-INSERT INTO placement (id, ladder_id, rung_id, at, zone, local_date, model_version,
+INSERT INTO placement (id, ladder_id, rung_id, at, time_zone, local_date, model_version,
     catalogue_version, inputs, likely, low, high, unit, told_on, result)
-SELECT gen_random_uuid(), p.ladder_id, p.rung_id, s.at + interval '1 hour', p.zone, s.local_date,
+SELECT gen_random_uuid(), p.ladder_id, p.rung_id, s.at + interval '1 hour', p.time_zone,
+s.local_date,
        p.model_version, p.catalogue_version, p.inputs || jsonb_build_object('session', s.id),
        p.likely + (p.high - p.low) * (random() - 0.5) / 2, p.low, p.high, p.unit, s.local_date,
        p.result
@@ -165,16 +171,17 @@ JOIN training_session s USING (athlete_id)
 WHERE p.inputs ? 'ladder given'
 """
 
-_DECISIONS = f"""
-INSERT INTO decision (id, ladder_id, session_id, at, zone, local_date, outcome, from_rung_id,
-    to_rung_id, reason, figures, rules, confidence, confidence_why, answer, answered_at, word,
+_PROPOSALS = f"""
+INSERT INTO proposal (id, ladder_id, session_id, at, time_zone, local_date, outcome, from_rung_id,
+    to_rung_id, reason, figures, rules, confidence, confidence_why, answer, answered_at, note,
     final_rung_id, model_version, catalogue_version, inputs)
-SELECT gen_random_uuid(), ladder.id, s.id, s.at + interval '1 hour', s.zone, s.local_date, 'hold',
-       ladder.standing_id, ladder.standing_id,
-       '1 of 3 sets met 10 reps at effort 9 or under. Stay, and add a rep where a set allows it.',
-       '[{{"name": "set 1", "value": "9 reps at effort 8", "unit": ""}}]',
-       ARRAY['range.building'], 'high', 'The gate is a plain count.', 'take',
-       s.at + interval '1 day', '', ladder.standing_id, p.model_version, p.catalogue_version,
+SELECT gen_random_uuid(), ladder.id, s.id, s.at + interval '1 hour', s.time_zone, s.local_date,
+'hold',
+       ladder.current_rung_id, ladder.current_rung_id,
+       '1 of 3 sets met 10 reps at rpe 9 or under. Stay, and add a rep where a set allows it.',
+       '[{{"name": "set 1", "value": "9 reps at rpe 8", "unit": ""}}]',
+       ARRAY['range.building'], 'high', 'The criterion is a plain count.', 'accept',
+       s.at + interval '1 day', '', ladder.current_rung_id, p.model_version, p.catalogue_version,
        '{{"pain": 0, "plain": true}}'
 FROM ladder JOIN ({_OWN}) own USING (athlete_id)
 JOIN training_session s USING (athlete_id)
@@ -183,21 +190,21 @@ JOIN placement p ON p.ladder_id = ladder.id AND p.inputs ? 'ladder given'
 """
 
 _WEEKS = f"""
-INSERT INTO week_review (athlete_id, monday, at)
+INSERT INTO week_review (athlete_id, week_start, at)
 SELECT own.athlete_id, day::date, day
 FROM ({_OWN}) own, generate_series(date_trunc('week', CAST(:first AS timestamp)),
     CAST(:last AS timestamp), interval '1 week') day
 """
 
 _SUMS = f"""
-UPDATE training_session s SET of_sets = sums.effort, lasted_s = sums.lasted
-FROM (SELECT done.session_id, avg(done.effort) effort,
+UPDATE training_session s SET mean_set_rpe = sums.rpe, duration_s = sums.lasted
+FROM (SELECT done.session_id, avg(done.rpe) rpe,
              extract(epoch FROM max(done.at) - min(done.at)) lasted
       FROM logged_set done GROUP BY done.session_id) sums, ({_OWN}) own
 WHERE sums.session_id = s.id AND own.athlete_id = s.athlete_id
 """
 
-_YEARS = (_SESSIONS, _MEASURES, _ON_LADDERS, _OFF_LADDERS, _SUMS, _PLACEMENTS, _DECISIONS, _WEEKS)
+_YEARS = (_SESSIONS, _MEASURES, _ON_LADDERS, _OFF_LADDERS, _SUMS, _PLACEMENTS, _PROPOSALS, _WEEKS)
 
 
 def sets_in(db: Connection) -> int:

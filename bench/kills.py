@@ -102,12 +102,12 @@ class _Phone(threading.Thread):
                 answer = self._try(session, "POST", "/api/link", {"token": self.token})
                 opened = answer.json() if answer is not None else {}
                 continue
-            base = f"/api/athletes/{opened['athlete_id']}/runs/{run}"
+            base = f"/api/athletes/{opened['athlete_id']}/sessions/{run}"
             if number == 0:
                 body = {"name": "Monday", **_now()}
                 number = 1 if self._try(session, "PUT", base, body) is not None else 0
                 continue
-            body = {"movement": "push-up", "number": min(number, 99), "reps": 8, "effort": 8}
+            body = {"movement": "push-up", "number": min(number, 99), "reps": 8, "rpe": 8}
             set_id = uuid4()
             sent = {**body, "note": f"the {number}th", **_now()}
             while not self.done.is_set():
@@ -128,7 +128,7 @@ class _Phone(threading.Thread):
 
 
 def _now() -> dict[str, str]:
-    return {"at": datetime.now(UTC).isoformat(), "zone": ZONE}
+    return {"at": datetime.now(UTC).isoformat(), "time_zone": ZONE}
 
 
 def run(database: str, kills: int, seed: int) -> Outcome:

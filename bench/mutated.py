@@ -150,8 +150,8 @@ MUTATIONS = [
         "answers.operated_weeks < HEALING_WEEKS",
         "answers.operated_weeks <= HEALING_WEEKS",
     ),
-    _situation("a slower tempo is not harder", "HARDER", '"slow-tempo", ', ""),
-    _situation("a rep more in pain", "HARDER", '"add-amount", ', ""),
+    _situation("a slower tempo is not harder", "HARDER", '"slow_eccentric", ', ""),
+    _situation("a rep more in pain", "HARDER", '"add_amount", ', ""),
     _safety(
         "pain holds nothing back",
         "in_spite",

@@ -95,10 +95,10 @@ def asks(client: httpx.Client, random: Random) -> tuple[Ask, ...]:
 
     def log() -> Callable[[], httpx.Response]:
         one, run = someone(), uuid4()
-        base = f"/api/athletes/{one['id']}/runs/{run}"
+        base = f"/api/athletes/{one['id']}/sessions/{run}"
         at = datetime.now(UTC).isoformat()
         client.put(base, json={"name": "Bench", "at": at}).raise_for_status()
-        done = {"movement": "squat", "number": 1, "reps": 8, "effort": 8, "at": at}
+        done = {"movement": "squat", "number": 1, "reps": 8, "rpe": 8, "at": at}
         return lambda: client.put(f"{base}/sets/{uuid4()}", json=done)
 
     return (

@@ -20,7 +20,7 @@ WEEKS = 15
 GOOD = 0.05
 SECONDS = 6.0
 READS = 60
-LEANS = ("triceps", "elbow benders", "front shoulder", "calf")
+LEANS = ("triceps", "biceps", "front shoulder", "calves")
 
 
 def a_week(seed: int) -> PlanningProblem:
@@ -133,7 +133,7 @@ def _beside() -> dict[str, dict[str, float]]:
             with httpx.Client(base_url=client.base_url, cookies=client.cookies) as other:
                 while not ended.is_set():
                     body = {"seconds": 5}
-                    path = f"/api/athletes/{athlete}/week/solve"
+                    path = f"/api/athletes/{athlete}/week/plans"
                     other.post(path, json=body, timeout=60).raise_for_status()
 
         reads()

@@ -20,7 +20,7 @@ def planned_today(coach: Coach, athlete: str, **hands: Any) -> dict[str, Any]:
     path = f"/api/athletes/{athlete}/week"
     today = coach.clock().date()
     body = {"days": [{"index": day, "minutes": 120} for day in range(7)], "hands": hands}
-    coach.client.put(f"{path}/wishes", json=body).raise_for_status()
+    coach.client.put(f"{path}/availability", json=body).raise_for_status()
     seen = coach.get(path)
     placed = [{"task": task["key"], "day": today.weekday()} for task in seen["tasks"]]
     response = coach.client.put(path, json={"placed": placed, "number": seen["revision"]})
@@ -45,12 +45,12 @@ class Athlete:
         return response.json()
 
     def now(self) -> dict[str, str]:
-        return {"at": self.clock().isoformat(), "zone": "Europe/Lisbon"}
+        return {"at": self.clock().isoformat(), "time_zone": "Europe/Lisbon"}
 
     def starts(self, session: str = "", **more: Any) -> str:
         made = session or str(uuid4())
         body = {"name": "Monday", **self.now(), **more}
-        self.client.put(f"{self.base}/runs/{made}", json=body).raise_for_status()
+        self.client.put(f"{self.base}/sessions/{made}", json=body).raise_for_status()
         return made
 
     def sends(self, session: str, what: dict[str, Any], **more: Any) -> Any:
@@ -58,7 +58,7 @@ class Athlete:
         body = {
             "number": 1,
             "reps": 8,
-            "effort": 8,
+            "rpe": 8,
             "rung_id": what["rung_id"],
             "movement": what["movement"],
             "changes": what["changes"],
@@ -66,8 +66,8 @@ class Athlete:
             **more,
         }
         body = {key: value for key, value in body.items() if value is not None}
-        return self.client.put(f"{self.base}/runs/{session}/sets/{uuid4()}", json=body)
+        return self.client.put(f"{self.base}/sessions/{session}/sets/{uuid4()}", json=body)
 
-    def finishes(self, session: str, effort: float = 7) -> Any:
-        body = {"effort": effort, **self.now()}
-        return self.client.post(f"{self.base}/runs/{session}/finish", json=body)
+    def finishes(self, session: str, rpe: float = 7) -> Any:
+        body = {"rpe": rpe, **self.now()}
+        return self.client.post(f"{self.base}/sessions/{session}/finish", json=body)

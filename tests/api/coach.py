@@ -54,7 +54,7 @@ class Coach:
         return self.gives_ladder(self.enrols()["id"], **change)
 
     def now(self) -> dict[str, str]:
-        return {"at": self.clock().isoformat(), "zone": "Europe/Lisbon"}
+        return {"at": self.clock().isoformat(), "time_zone": "Europe/Lisbon"}
 
     def athlete_of(self, ladder: str) -> str:
         if ladder not in ATHLETES:
@@ -74,27 +74,27 @@ class Coach:
         """What that session asks on the ladder."""
         return next(one for one in self.single(ladder)["items"] if one["key"] == ladder)
 
-    def standing(self, ladder: str) -> str:
-        return str(self.get(f"/api/ladders/{ladder}")["standing_id"])
+    def current_rung(self, ladder: str) -> str:
+        return str(self.get(f"/api/ladders/{ladder}")["current_rung_id"])
 
     def run(self, session: str) -> str:
         """Where a session that this coach opened is logged."""
-        return self.paths.get(session, f"/api/athletes/{uuid4()}/runs/{session}")
+        return self.paths.get(session, f"/api/athletes/{uuid4()}/sessions/{session}")
 
     def starts(self, ladder: str, session: str | None = None) -> str:
         made = session or str(uuid4())
-        self.paths[made] = f"/api/athletes/{self.athlete_of(ladder)}/runs/{made}"
+        self.paths[made] = f"/api/athletes/{self.athlete_of(ladder)}/sessions/{made}"
         self.put(self.run(made), name="Alone", ladder_id=ladder, **self.now())
         return made
 
     def logs(self, session: str, rung: str, number: int, reps: int = 10, **change: Any) -> Any:
-        body = {"rung_id": rung, "number": number, "reps": reps, "effort": 8.5, **self.now()}
+        body = {"rung_id": rung, "number": number, "reps": reps, "rpe": 8.5, **self.now()}
         return self.put(f"{self.run(session)}/sets/{uuid4()}", **{**body, **change})
 
-    def finishes(self, session: str, effort: float = 7) -> dict[str, Any]:
+    def finishes(self, session: str, rpe: float = 7) -> dict[str, Any]:
         """Close a session; the first decision it leads to."""
         path = f"{self.run(session)}/finish"
-        return self.post(path, effort=effort, **self.now())["decisions"][0]  # type: ignore[no-any-return]
+        return self.post(path, rpe=rpe, **self.now())["proposals"][0]  # type: ignore[no-any-return]
 
     def later(self, days: float) -> None:
         """Let days pass; whoever was signed out by then signs in again."""
@@ -105,7 +105,7 @@ class Coach:
     def trains(self, ladder: str, reps: tuple[int, ...] = (10, 10, 10), **change: Any) -> Any:
         """A whole session on the rung the athlete stands on; the decision it leads to."""
         self.later(2)
-        rung = self.standing(ladder)
+        rung = self.current_rung(ladder)
         session = self.starts(ladder)
         for number, count in enumerate(reps, start=1):
             self.logs(session, rung, number, count, **change)

@@ -13,28 +13,33 @@ from tests.api.coach import problem
 def theirs(coach) -> dict[str, str]:
     """Everything another coach has."""
     ladder = coach.has_ladder()
-    decision = coach.trains(ladder["id"])
+    proposal = coach.trains(ladder["id"])
     session = coach.get(f"/api/ladders/{ladder['id']}/review")["sessions"][0]
     return {
         "athlete": ladder["athlete_id"],
         "ladder": ladder["id"],
-        "rung": ladder["standing_id"],
+        "rung": ladder["current_rung_id"],
         "session": session["id"],
         "set": session["sets"][0]["id"],
-        "decision": decision["id"],
+        "proposal": proposal["id"],
     }
 
 
 TEST = {"id": str(uuid4()), "movement": "push-up", "reps": 9}
 AT = {"at": "2026-03-02T09:00:00Z"}
-SET = {"number": 1, "reps": 8, "effort": 8, **AT}
+SET = {"number": 1, "reps": 8, "rpe": 8, **AT}
 
 PUSH_UP = {"movement": "push_up"}
 
 REQUESTS = [
     ("GET", "/api/athletes/{athlete}", None, "athlete"),
     ("DELETE", "/api/athletes/{athlete}", None, "athlete"),
-    ("POST", "/api/athletes/{athlete}/measures", {"mass_kg": 70, "stature_m": 1.7}, "athlete"),
+    (
+        "POST",
+        "/api/athletes/{athlete}/body-measurements",
+        {"mass_kg": 70, "stature_m": 1.7},
+        "athlete",
+    ),
     (
         "POST",
         "/api/athletes/{athlete}/ladders",
@@ -51,7 +56,7 @@ REQUESTS = [
     (
         "POST",
         "/api/athletes/{athlete}/clearances",
-        {"id": str(uuid4()), "said_by": "Dr", "word": "may train", "lifts": ["doctor"]},
+        {"id": str(uuid4()), "said_by": "Dr", "note": "may train", "lifts": ["doctor"]},
         "athlete",
     ),
     ("GET", "/api/ladders/{ladder}", None, "ladder"),
@@ -60,11 +65,11 @@ REQUESTS = [
     ("GET", "/api/athletes/{athlete}/tests/file", None, "athlete"),
     ("POST", "/api/athletes/{athlete}/tests/file", {"content": "ZGF0ZQ=="}, "athlete"),
     ("GET", "/api/ladders/{ladder}/review/file?kind=md", None, "ladder"),
-    ("GET", "/api/athletes/{athlete}/done/{session}", None, "athlete"),
+    ("GET", "/api/athletes/{athlete}/sessions/{session}", None, "athlete"),
     ("POST", "/api/athletes/{athlete}/week-review", None, "athlete"),
     ("GET", "/api/ladders/{ladder}/personal", None, "ladder"),
     ("GET", "/api/ladders/{ladder}/rungs/{rung}", None, "ladder"),
-    ("GET", "/api/ladders/{ladder}/rungs/{rung}/ways", None, "ladder"),
+    ("GET", "/api/ladders/{ladder}/rungs/{rung}/adjustments", None, "ladder"),
     (
         "POST",
         "/api/ladders/{ladder}/rungs",
@@ -74,11 +79,11 @@ REQUESTS = [
     ("DELETE", "/api/ladders/{ladder}", None, "ladder"),
     ("PUT", "/api/ladders/{ladder}/rungs/{rung}", {"name": "x", "movement": "push-up"}, "ladder"),
     ("POST", "/api/ladders/{ladder}/rungs/{rung}/position", {"position": 0}, "ladder"),
-    ("POST", "/api/ladders/{ladder}/ties", {"lower_id": "{rung}", "upper_id": "{rung}"}, "ladder"),
-    ("DELETE", "/api/ladders/{ladder}/ties/{rung}/{rung}", None, "ladder"),
+    ("POST", "/api/ladders/{ladder}/edges", {"lower_id": "{rung}", "upper_id": "{rung}"}, "ladder"),
+    ("DELETE", "/api/ladders/{ladder}/edges/{rung}/{rung}", None, "ladder"),
     ("POST", "/api/ladders/{ladder}/undo", None, "ladder"),
     ("POST", "/api/ladders/{ladder}/redo", None, "ladder"),
-    ("PUT", "/api/ladders/{ladder}/terms", {"step_percent": 8}, "ladder"),
+    ("PUT", "/api/ladders/{ladder}/settings", {"step_percent": 8}, "ladder"),
     ("GET", "/api/ladders/{ladder}/bridge?lower_id={rung}&upper_id={rung}", None, "ladder"),
     ("GET", "/api/ladders/{ladder}/file?kind=json", None, "ladder"),
     ("GET", "/api/ladders/{ladder}/beside/{athlete}", None, "ladder"),
@@ -106,21 +111,21 @@ REQUESTS = [
         {"id": str(uuid4()), "check": "wrist", "passed": True},
         "athlete",
     ),
-    ("GET", "/api/ladders/{ladder}/doses", None, "ladder"),
+    ("GET", "/api/ladders/{ladder}/prescriptions", None, "ladder"),
     (
         "PUT",
-        "/api/ladders/{ladder}/school",
-        {"school": "range", "purpose": "keep", "level": "beginner"},
+        "/api/ladders/{ladder}/method",
+        {"method": "double_progression", "purpose": "keep", "level": "beginner"},
         "ladder",
     ),
     ("GET", "/api/athletes/{athlete}/week", None, "athlete"),
     ("PUT", "/api/athletes/{athlete}/week", {"placed": [], "number": 0}, "athlete"),
-    ("POST", "/api/athletes/{athlete}/week/trial", {"placed": [], "number": 0}, "athlete"),
-    ("POST", "/api/athletes/{athlete}/week/solve", {"seconds": 1}, "athlete"),
+    ("POST", "/api/athletes/{athlete}/week/preview", {"placed": [], "number": 0}, "athlete"),
+    ("POST", "/api/athletes/{athlete}/week/plans", {"seconds": 1}, "athlete"),
     ("POST", "/api/athletes/{athlete}/week/undo", None, "athlete"),
     (
         "PUT",
-        "/api/athletes/{athlete}/week/wishes",
+        "/api/athletes/{athlete}/week/availability",
         {"days": [{"index": 0, "minutes": 30}]},
         "athlete",
     ),
@@ -129,8 +134,8 @@ REQUESTS = [
     ("GET", "/api/athletes/{athlete}/days/2026-03-02/card", None, "athlete"),
     ("POST", "/api/athletes/{athlete}/days/2026-03-02/adapt", {"minutes": 20}, "athlete"),
     ("DELETE", "/api/athletes/{athlete}/days/2026-03-02/adapt", None, "athlete"),
-    ("GET", "/api/athletes/{athlete}/sessions/push-none", None, "athlete"),
-    ("POST", "/api/group-sessions/push-none", {"athletes": ["{athlete}"]}, "athlete"),
+    ("GET", "/api/athletes/{athlete}/session-templates/push-none", None, "athlete"),
+    ("POST", "/api/session-templates/push-none/group", {"athletes": ["{athlete}"]}, "athlete"),
     ("GET", "/api/athletes/{athlete}/daily", None, "athlete"),
     (
         "PUT",
@@ -143,31 +148,31 @@ REQUESTS = [
     ("GET", "/api/athletes/{athlete}/feed", None, "athlete"),
     ("POST", "/api/athletes/{athlete}/feed", None, "athlete"),
     ("DELETE", "/api/athletes/{athlete}/feed", None, "athlete"),
-    ("POST", "/api/ladders/{ladder}/standing", {"rung_id": "{rung}"}, "ladder"),
+    ("PUT", "/api/ladders/{ladder}/current-rung", {"rung_id": "{rung}"}, "ladder"),
     ("POST", "/api/ladders/{ladder}/resume", None, "ladder"),
     ("GET", "/api/athletes/{athlete}/floor", None, "athlete"),
-    ("GET", "/api/athletes/{athlete}/runs", None, "athlete"),
-    ("PUT", "/api/athletes/{athlete}/runs/" + str(uuid4()), {"name": "x", **AT}, "athlete"),
+    ("GET", "/api/athletes/{athlete}/sessions", None, "athlete"),
+    ("PUT", "/api/athletes/{athlete}/sessions/" + str(uuid4()), {"name": "x", **AT}, "athlete"),
     (
         "PUT",
-        "/api/athletes/{athlete}/runs/{session}/sets/" + str(uuid4()),
+        "/api/athletes/{athlete}/sessions/{session}/sets/" + str(uuid4()),
         {"rung_id": "{rung}", **SET},
         "athlete",
     ),
     (
         "PUT",
-        "/api/athletes/{athlete}/runs/{session}/skips/" + str(uuid4()),
+        "/api/athletes/{athlete}/sessions/{session}/skips/" + str(uuid4()),
         {"name": "Push-up", "number": 1, "why": "no room", **AT},
         "athlete",
     ),
     (
         "PUT",
-        "/api/athletes/{athlete}/runs/{session}/where",
+        "/api/athletes/{athlete}/sessions/{session}/where",
         {"state": "working", "doing": "Push-up"},
         "athlete",
     ),
-    ("POST", "/api/athletes/{athlete}/runs/{session}/finish", {"effort": 7, **AT}, "athlete"),
-    ("DELETE", "/api/athletes/{athlete}/runs/{session}", None, "athlete"),
+    ("POST", "/api/athletes/{athlete}/sessions/{session}/finish", {"rpe": 7, **AT}, "athlete"),
+    ("DELETE", "/api/athletes/{athlete}/sessions/{session}", None, "athlete"),
     ("GET", "/api/athletes/{athlete}/sets/{set}/history", None, "athlete"),
     ("GET", "/api/athletes/{athlete}/history", None, "athlete"),
     ("GET", "/api/athletes/{athlete}/sets/{set}/picture", None, "athlete"),
@@ -185,7 +190,7 @@ REQUESTS = [
     ("POST", "/api/athletes/{athlete}/log-files", {"content": "ZGF0ZQ=="}, "athlete"),
     (
         "PUT",
-        "/api/athletes/{athlete}/whole-sessions/" + str(uuid4()),
+        "/api/athletes/{athlete}/completed-sessions/" + str(uuid4()),
         {"name": "x", **AT, "sets": [{"id": str(uuid4()), "rung_id": "{rung}", **SET}]},
         "athlete",
     ),
@@ -193,7 +198,7 @@ REQUESTS = [
     ("GET", "/api/athletes/{athlete}/link", None, "athlete"),
     ("POST", "/api/athletes/{athlete}/link", {}, "athlete"),
     ("DELETE", "/api/athletes/{athlete}/link", None, "athlete"),
-    ("POST", "/api/decisions/{decision}/answer", {"answer": "take"}, "decision"),
+    ("POST", "/api/proposals/{proposal}/answer", {"answer": "accept"}, "proposal"),
 ]
 
 
@@ -241,8 +246,8 @@ def test_a_second_coach_sees_and_a_reader_only_sees(
         db.add(grant)
         db.commit()
     assert second.get(f"/api/ladders/{theirs['ladder']}")["id"] == theirs["ladder"]
-    response = second.client.post(
-        f"/api/ladders/{theirs['ladder']}/standing", json={"rung_id": theirs["rung"]}
+    response = second.client.put(
+        f"/api/ladders/{theirs['ladder']}/current-rung", json={"rung_id": theirs["rung"]}
     )
     assert response.status_code == (200 if may_write else 404)
 

@@ -37,7 +37,7 @@ ROWS = {
     "ladder_id": "SELECT id FROM ladder WHERE athlete_id = :athlete",
     "rung_id": "SELECT r.id FROM rung r JOIN ladder l ON r.ladder_id = l.id"
     " WHERE l.athlete_id = :athlete ORDER BY r.position",
-    "decision_id": "SELECT d.id FROM decision d JOIN ladder l ON d.ladder_id = l.id"
+    "proposal_id": "SELECT d.id FROM proposal d JOIN ladder l ON d.ladder_id = l.id"
     " WHERE l.athlete_id = :athlete ORDER BY d.at DESC",
     "session_id": "SELECT id FROM training_session WHERE athlete_id = :athlete ORDER BY at DESC",
     "set_id": "SELECT s.id FROM logged_set s JOIN training_session t ON s.session_id = t.id"
@@ -50,7 +50,7 @@ ROWS = {
 ALSO = {
     "lower_id": "rung_id",
     "upper_id": "rung_id",
-    "corrects": "set_id",
+    "corrects_set_id": "set_id",
     "athletes": "athlete_id",
 }
 
@@ -121,7 +121,7 @@ def test_it_is_answered_as_the_document_says(
         case.query = with_ids(dict(case.query or {}), ids)
         case.body = with_ids(case.body, ids)
     # a stream's events have each a name and a shape; the document tells the shapes together
-    judged = JUDGED[:-1] if path.endswith("/solve") else JUDGED
+    judged = JUDGED[:-1] if path.endswith("/plans") else JUDGED
     case.call_and_validate(
         session=squad.live.session, base_url=squad.live.url, checks=judged, timeout=30
     )

@@ -78,7 +78,7 @@ def test_a_week_and_its_sessions_hold_nothing_closed(coach: Coach, sore: str) ->
     assert len({one["goal"] for one in seen["tasks"] if one["goal"]}) == 2, "both ladders go on"
     plan = solve(coach, seen)[-1][1]
     coach.client.put(
-        f"/api/athletes/{sore}/week?monday={seen['monday']}",
+        f"/api/athletes/{sore}/week?week_start={seen['week_start']}",
         json={"placed": plan["placed"], "number": seen["revision"]},
     ).raise_for_status()
     along = coach.get(f"/api/athletes/{sore}/floor")

@@ -61,12 +61,12 @@ def line(theatre: Coach, name: str) -> dict:
 
 def test_eight_people_of_every_kind(theatre: Coach) -> None:
     lines = theatre.get("/api/squad")["athletes"]
-    kinds = [one["marks"][0]["kind"] if one["marks"] else "well" for one in lines]
-    order = ["stopped", "pain", "load", "decision", "missed", "new", "well"]
+    kinds = [one["flags"][0]["kind"] if one["flags"] else "well" for one in lines]
+    order = ["stopped", "pain", "load", "proposal", "missed", "new", "well"]
     assert kinds == sorted(kinds, key=order.index)
     assert {one["name"] for one in lines} == {member.name for member in CREW}
     assert len(CREW) == 8
-    assert len({member.school for member in CREW}) >= 4
+    assert len({member.method for member in CREW}) >= 4
     assert len({member.ladder for member in CREW}) >= 5
 
 
@@ -76,31 +76,31 @@ def test_each_has_weeks_of_logs_with_reasoned_decisions(theatre: Coach) -> None:
         days = [date.fromisoformat(session["local_date"]) for session in sheet["sessions"]]
         assert len(days) >= 6, one["name"]
         assert (days[0] - days[-1]).days >= 21, one["name"]
-        assert all(decision["rules"] for decision in sheet["decisions"])
-        answers = {decision["answer"] for decision in sheet["decisions"]}
-        assert "take" in answers
+        assert all(proposal["rules"] for proposal in sheet["proposals"])
+        answers = {proposal["answer"] for proposal in sheet["proposals"]}
+        assert "accept" in answers
 
 
 def test_the_newest_proposals_wait_for_whoever_looks(theatre: Coach) -> None:
     squad = theatre.get("/api/squad")
-    waiting = [one for athlete in squad["athletes"] for one in athlete["waiting"]]
+    waiting = [one for athlete in squad["athletes"] for one in athlete["pending_decisions"]]
     assert len(waiting) >= 5
     assert any(one["plain"] for one in waiting)
     assert len(squad["due"]) == 8
 
 
 def test_a_wrist_complains(theatre: Coach) -> None:
-    texts = [mark["text"] for mark in line(theatre, "Bram Oster")["marks"]]
+    texts = [mark["text"] for mark in line(theatre, "Bram Oster")["flags"]]
     assert any("left wrist" in text for text in texts)
 
 
 def test_messages_lie_in_the_outbox_and_trends_have_their_lines(theatre: Coach) -> None:
-    assert len(theatre.get("/api/outbox")["messages"]) == 20
+    assert len(theatre.get("/api/messages")["messages"]) == 20
     ladder = line(theatre, "Tilde Varga")["ladder_id"]
     trends = theatre.get(f"/api/ladders/{ladder}/trends")
     assert len(trends["reach"]) >= 10
     assert trends["load"]["ratio"] is not None
-    assert trends["next_gate"] is not None
+    assert trends["next_criterion"] is not None
 
 
 def test_the_story_is_the_same_each_time_and_told_once(theatre: Coach, told: Engine) -> None:
@@ -153,10 +153,10 @@ def test_a_session_s_sums_are_those_of_its_standing_sets(told: Engine) -> None:
         sets = logs.standing_sets(db, [row.id for row in rows])
         finished = [row for row in rows if row.finished_at is not None]
         for row in finished:
-            assert row.of_sets == pytest.approx(fmean(one.effort for one in sets[row.id]))
+            assert row.mean_set_rpe == pytest.approx(fmean(one.rpe for one in sets[row.id]))
             last = max(one.at for one in sets[row.id])
-            assert row.lasted_s == (last - row.at).total_seconds()
-        assert all(row.of_sets is None for row in rows if row.finished_at is None)
+            assert row.duration_s == (last - row.at).total_seconds()
+        assert all(row.mean_set_rpe is None for row in rows if row.finished_at is None)
         assert len(finished) > 50
 
 
@@ -192,7 +192,7 @@ def test_the_sums_come_back_when_the_columns_are_made_anew(told: Engine) -> None
     """Down a migration and up again: the same sums, the same figures of placements."""
     url = told.url.render_as_string(hide_password=False)
     ask = (
-        "SELECT id, of_sets, lasted_s FROM training_session WHERE finished_at IS NOT NULL "
+        "SELECT id, mean_set_rpe, duration_s FROM training_session WHERE finished_at IS NOT NULL "
         "ORDER BY id",
         "SELECT id, likely, low, high, unit, told_on FROM placement ORDER BY id",
     )

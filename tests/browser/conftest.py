@@ -122,7 +122,7 @@ class Now:
 
 @pytest.fixture
 def service(running: tuple[Service, Engine], stages: Stages) -> Service:
-    """That service with a coach and one athlete, who has met the gate once; nothing else."""
+    """That service with a coach and one athlete, who has met the criterion once; nothing else."""
     made, engine = running
     empty(engine)
     stages.set(engine, Now(), "one athlete", lambda: _seed(engine))
@@ -154,7 +154,7 @@ def _seed(engine: Engine) -> None:
         day = Moment(now - timedelta(days=2), ZONE)
         session = floor.start(db, oda, uuid4(), row.goal, day, now, row)
         for number in (1, 2, 3):
-            entry = floor.SetEntry(uuid4(), number, 8.5, day, rung_id=row.standing_id, reps=10)
+            entry = floor.SetEntry(uuid4(), number, 8.5, day, rung_id=row.current_rung_id, reps=10)
             floor.log(db, session, entry, day.at)
         floor.finish(db, oda, session, 7, day)
 

@@ -61,14 +61,14 @@ class Page:
     def sees(self, *words: str) -> None:
         """Wait until all of the words stand on the page."""
         try:
-            self.until(lambda: all(word in self.text for word in words))
+            self.until(lambda: all(note in self.text for note in words))
         except TimeoutException as error:
             text = self.text
-            missing = [word for word in words if word not in text]
+            missing = [note for note in words if note not in text]
             raise AssertionError(f"{missing} not on the page:\n{text}") from error
 
-    def sees_not(self, word: str) -> None:
-        self.until(lambda: word not in self.text)
+    def sees_not(self, note: str) -> None:
+        self.until(lambda: note not in self.text)
 
     def find(self, css: str) -> WebElement:
         return self.until(lambda: self.driver.find_element(By.CSS_SELECTOR, css))

@@ -31,7 +31,7 @@ const look = () => ({
 """What says where the session is."""
 
 GO_ON = """
-const byHand = ['Done', 'Let go', 'Begin', 'Now', 'It stands'];
+const byHand = ['Done', 'Let go', 'Begin', 'Now', 'Ready'];
 const [toTheNextSet, tell] = arguments;
 const waits = () =>
   [...document.querySelectorAll('main section:first-of-type button')].some((button) =>
@@ -108,7 +108,7 @@ class Office:
     def plans_today(self, **hands: Any) -> None:
         """Everything of the week on today, in formats set by hand."""
         days = [{"index": day, "minutes": 120} for day in range(7)]
-        self.call("PUT", f"{self.base}/week/wishes", days=days, hands=hands)
+        self.call("PUT", f"{self.base}/week/availability", days=days, hands=hands)
         seen = self.call("GET", f"{self.base}/week")
         today = datetime.fromisoformat(self.call("GET", f"{self.base}/floor")["today"]).weekday()
         placed = [{"task": task["key"], "day": today} for task in seen["tasks"]]
@@ -124,7 +124,7 @@ class Office:
     def sets(self) -> list[dict[str, Any]]:
         """Every set of the newest session, in the order they were done."""
         found = self.call("GET", f"{self.base}/history")["sessions"]
-        running = self.call("GET", f"{self.base}/runs")
+        running = self.call("GET", f"{self.base}/sessions")
         sessions = running or found
         return list(sessions[0]["sets"]) if sessions else []
 
@@ -168,11 +168,11 @@ class Phone(Page):
         self.until(lambda: self.driver.find_element(By.XPATH, path).click() is None)
         self.starts()
 
-    def trains(self, amounts: tuple[int, ...], efforts: tuple[int, ...]) -> None:
+    def trains(self, amounts: tuple[int, ...], rpes: tuple[int, ...]) -> None:
         """Sets one after the other, then the end of the session."""
-        for amount, effort in zip(amounts, efforts, strict=True):
+        for amount, rpe in zip(amounts, rpes, strict=True):
             self.to_the_next_set()
-            self.logs(amount, effort)
+            self.logs(amount, rpe)
         self.runs_on()
         self.closes()
         self.all_sent()
@@ -219,7 +219,7 @@ class Phone(Page):
     def window(self) -> bool:
         return bool(self._looks()["window"])
 
-    def logs(self, amount: int | None = None, effort: int = 8) -> None:
+    def logs(self, amount: int | None = None, rpe: int = 8) -> None:
         """Fill in the set that waits, and log it."""
         form = 'section[aria-label="Log the set"]'
         title = self.find(f"{form} p").text
@@ -227,7 +227,7 @@ class Phone(Page):
             for box in self.find_all(f"{form} input[inputmode=numeric]"):
                 box.send_keys(Keys.CONTROL, "a")
                 box.send_keys(str(amount))
-        self.choose("Effort", effort)
+        self.choose("Rpe", rpe)
         before = self._kept["logged"]
         self.click("Log the set")
         self.until(lambda: not self.asked or self.find(f"{form} p").text != title)
@@ -253,8 +253,8 @@ class Phone(Page):
             seen = self._goes_on(to_the_next_set=until is None)
         return filled
 
-    def closes(self, effort: int = 7) -> None:
-        self.choose("Session effort", effort)
+    def closes(self, rpe: int = 7) -> None:
+        self.choose("Session effort", rpe)
         self.click("Close the session")
         self.find("nav[aria-label=Pages]")
         self.until(lambda: self._kept["runs"] == 0)

@@ -45,7 +45,7 @@ def squad(page: Page) -> Iterator[str]:
     page.sees("Tick all")
     yield "queue"
     page.press("e")
-    page.field("Why, in a word")
+    page.field("Why, in short")
     yield "answering"
 
 
@@ -82,7 +82,7 @@ def workshop(page: Page) -> Iterator[str]:
         ("Files …", "It is tried first"),
         ("Compare …", "nobody else in the squad"),
         ("Delete …", "Delete the ladder"),
-        ("School …", "Set by hand against a rule".upper()),
+        ("Method …", "Set by hand against a rule".upper()),
     ):
         page.click(act)
         page.sees(words)
@@ -132,10 +132,10 @@ def week(page: Page) -> Iterator[str]:
     page.solve_and_keep()
     yield "week"
     for act, words in (
-        ("Days and wishes …", "Days with time to train".upper()),
+        ("Availability …", "Days with time to train".upper()),
         ("Sets …", "Sets by hand".upper()),
         ("Start from a session …", "Takes".upper()),
-        ("Daily dose …", "Another movement"),
+        ("Daily minimum …", "Another movement"),
         ("Print and files …", "Private calendar address".upper()),
     ):
         page.click(act)

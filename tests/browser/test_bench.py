@@ -72,7 +72,7 @@ def closed(page: Page) -> None:
 
 
 def measure_band(page: Page, name: str) -> None:
-    unfold(page, "Band and help")
+    unfold(page, "Band and assistance")
     page.click("The bands …")
     page.click("Measure a band …")
     page.fill("What you call it", name)
@@ -112,7 +112,7 @@ def test_which_band_gives_five_seconds_of_straddle(page: Page) -> None:
     answer = line(page, "narrow")
     known = Known(ODA, Done(set_up("planche", shape="advanced_tuck"), seconds=12))
     straddle = comparison.LeverageTask("planche", Modifiers(values=(("splay", 45.0),)))
-    help_wanted = comparison.least_help(known, straddle, 5)
+    help_wanted = comparison.least_assistance(known, straddle, 5)
     page.sees(f"{help_wanted.likely:.1f}\u202fN·m")
     assert re.search(r"\d+ cm \(\d+–\d+\) .* kg .* its length .* s \(", answer), answer
     page.click("Set it up: narrow")
@@ -126,7 +126,9 @@ def test_what_equals_three_more_kilos_in_the_bag(page: Page) -> None:
     page.until(lambda: page.field("As hard as"))
     assert page.field("More kilos").get_attribute("value") == "3"
     told = line(page, "surface under the feet")
-    loaded = Modifiers(worn=comparison.LeverageTask("push_up", Modifiers()).changes.worn)
+    loaded = Modifiers(
+        added_load=comparison.LeverageTask("push_up", Modifiers()).changes.added_load
+    )
     loaded = adjustable_of(comparison.LeverageTask("push_up", loaded).form, "bag").turned(
         loaded, 3.0
     )
@@ -265,7 +267,7 @@ def test_a_band_goes_out_of_use_and_is_taken_back(page: Page) -> None:
 
 def test_a_band_pulled_too_little_is_refused_and_what_was_typed_stays(page: Page) -> None:
     page.allowed.append("status of 422")
-    unfold(page, "Band and help")
+    unfold(page, "Band and assistance")
     page.click("The bands …")
     page.click("Measure a band …")
     page.fill("What you call it", "string")

@@ -23,24 +23,24 @@ def floor(signed_in: Page) -> Page:
 
 
 def moment() -> dict[str, str]:
-    return {"at": now().isoformat(), "zone": "Europe/Lisbon"}
+    return {"at": now().isoformat(), "time_zone": "Europe/Lisbon"}
 
 
 # ---- live --------------------------------------------------------------------------------------
 
 
 def test_a_session_that_runs_elsewhere_is_seen_set_by_set(floor: Page, office: Office) -> None:
-    run = f"{office.base}/runs/{new_id()}"
+    run = f"{office.base}/sessions/{new_id()}"
     office.call("PUT", run, name="Rehearsal", **moment())
     floor.sees("Rehearsal", "about to begin")
     where = {"state": "working", "doing": "Squat", "set_number": 2, "set_count": 3}
     office.call("PUT", f"{run}/where", **where, step=5, steps=20)
     floor.sees("at work", "Squat set 2 of 3")
     for number in (1, 2):
-        body = {"movement": "squat", "number": number, "reps": 10 + number, "effort": 8}
+        body = {"movement": "squat", "number": number, "reps": 10 + number, "rpe": 8}
         office.call("PUT", f"{run}/sets/{new_id()}", **body, **moment())
         floor.sees(f"Squat {number}", f"{10 + number} reps")
-    office.call("POST", f"{run}/finish", effort=6, **moment())
+    office.call("POST", f"{run}/finish", rpe=6, **moment())
     floor.sees("✓ done")
 
 
@@ -48,13 +48,13 @@ def test_the_line_comes_back_by_itself_with_all_that_happened(
     floor: Page, office: Office, service
 ) -> None:
     floor.allowed.append(r"ERR_|status of 503|status of 502")
-    run = f"{office.base}/runs/{new_id()}"
+    run = f"{office.base}/sessions/{new_id()}"
     office.call("PUT", run, name="Rehearsal", **moment())
     floor.sees("Rehearsal")
     service.stop()
     floor.sees("the line dropped; it comes back by itself")
     service.start()
-    body = {"movement": "squat", "number": 1, "reps": 9, "effort": 8}
+    body = {"movement": "squat", "number": 1, "reps": 9, "rpe": 8}
     office.call("PUT", f"{run}/sets/{new_id()}", **body, **moment())
     floor.sees("◇ live", "Squat 1", "9 reps")
 
@@ -119,8 +119,8 @@ def test_a_session_is_written_down_by_keys_alone(floor: Page, office: Office) ->
     session = office.call("GET", f"{office.base}/history")["sessions"][0]
     assert [one["amount"] for one in session["sets"]] == [9, 8.5, 8]
     assert [one["least"] for one in session["sets"]] == [None, 8, 7]
-    assert {one["effort"] for one in session["sets"]} == {8}
-    assert session["effort"] == 7
+    assert {one["rpe"] for one in session["sets"]} == {8}
+    assert session["rpe"] == 7
 
 
 def test_a_row_that_cannot_be_is_named_and_nothing_is_lost(floor: Page, office: Office) -> None:
@@ -155,7 +155,7 @@ def test_an_earlier_set_is_put_right_and_the_old_row_stays(floor: Page, office: 
     floor.click("Keep what is put right")
     floor.sees("1 row put right.")
     after = office.call("GET", f"{office.base}/history")["sessions"][0]["sets"]
-    changed = [one for one in after if one["corrects"]]
+    changed = [one for one in after if one["corrects_set_id"]]
     assert [one["amount"] for one in changed] == [9]
     history = office.call("GET", f"{office.base}/sets/{changed[0]['id']}/history")
     assert [one["amount"] for one in history] == [9, 10]

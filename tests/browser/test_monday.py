@@ -1,4 +1,4 @@
-"""A coach's Monday: who needs a word, plain decisions together, one edited, one declined."""
+"""A coach's Monday: who needs your decision, plain decisions together, one edited, one declined."""
 
 from datetime import UTC, datetime, timedelta
 from uuid import UUID, uuid4
@@ -27,7 +27,7 @@ from tests.browser.conftest import ZONE
 from tests.browser.page import EMAIL, PASSWORD, Page
 
 PEOPLE = ("Ada Quill", "Ben Roe", "Cleo Marsh", "Dov Hale")
-"""Four whose gate is met twice, so that a step up waits for each."""
+"""Four whose criterion is met twice, so that a step up waits for each."""
 
 
 def enrol(db: Session, coach: AccountRow, name: str, now: datetime) -> tuple[AthleteRow, LadderRow]:
@@ -48,7 +48,7 @@ def trains(db: Session, athlete: AthleteRow, row: LadderRow, day: datetime, reps
     session = floor.start(db, athlete, uuid4(), row.goal, moment, day, row)
     for number in (1, 2, 3):
         at = Moment(day + timedelta(minutes=4 * number), ZONE)
-        entry = floor.SetEntry(uuid4(), number, 8.5, at, rung_id=row.standing_id, reps=reps)
+        entry = floor.SetEntry(uuid4(), number, 8.5, at, rung_id=row.current_rung_id, reps=reps)
         floor.log(db, session, entry, at.at)
     floor.finish(db, athlete, session, 7, Moment(day + timedelta(minutes=20), ZONE))
 
@@ -57,15 +57,15 @@ def plan(db: Session, athlete: AthleteRow, now: datetime) -> None:
     """This week planned, and the next: everything on its first day with time."""
     today = Moment(now, ZONE).local_date
     first = today - timedelta(days=today.weekday())
-    for monday in (first, first + timedelta(days=7)):
-        seen = week.view(db, athlete, monday, monday)
+    for week_start in (first, first + timedelta(days=7)):
+        seen = week.view(db, athlete, week_start, week_start)
         day = min(day.index for day in seen.laid.problem.days)
         placed = frozenset((task.key, day) for task in seen.laid.problem.tasks)
         week.keep(db, athlete, seen, placed, 0, "by hand", Moment(now, ZONE))
 
 
 @pytest.fixture
-def monday(running, service, page: Page) -> Page:
+def week_start(running, service, page: Page) -> Page:
     """The squad on a Monday: four step-ups wait, one athlete has been away, weeks are planned."""
     engine: Engine = running[1]
     now = datetime.now(UTC)
@@ -90,7 +90,7 @@ def revisions(engine: Engine) -> dict[str, list[str]]:
     with Session(engine) as db:
         names = {one.id: one.name for one in db.exec(select(AthleteRow))}
         for row in db.exec(select(WeekPlanRow)):
-            found.setdefault(names[UUID(str(row.athlete_id))], []).append(row.word)
+            found.setdefault(names[UUID(str(row.athlete_id))], []).append(row.note)
     return found
 
 
@@ -100,8 +100,8 @@ def tick(page: Page, name: str) -> None:
     page.until(lambda: page.find(css).is_selected())
 
 
-def test_a_monday_is_worked_through(monday: Page, running) -> None:
-    page, engine = monday, running[1]
+def test_a_monday_is_worked_through(week_start: Page, running) -> None:
+    page, engine = week_start, running[1]
 
     # the week is looked at: one proposal of its own
     page.click("Look at the week")
@@ -114,24 +114,22 @@ def test_a_monday_is_worked_through(monday: Page, running) -> None:
     tick(page, "Ada Quill")
     tick(page, "Ben Roe")
     page.click("Take 2 ticked")
-    page.sees("2 decisions taken and told to the outbox; 2 weeks planned anew.")
+    page.sees("2 proposals accepted, messages written; 2 weeks planned anew.")
     page.sees_not("Ada Quill")
 
     # one edited
     page.click("Answer for Cleo Marsh")
-    page.sees("Cleo Marsh: Step up", "Nothing changes before your word.")
+    page.sees("Cleo Marsh: Step up", "Nothing changes before you decide.")
     page.click("Edit …")
-    page.select("Stand on instead", "Stair push-up")
-    page.fill("Why, in a word", "a lighter week")
+    page.select("Train this rung instead", "Stair push-up")
+    page.fill("Why, in short", "a lighter week")
     page.click("Take the edited decision")
-    page.sees(
-        "Cleo Marsh: edited. The week of", "was planned anew. The message lies in the outbox."
-    )
+    page.sees("Cleo Marsh: edited. The week of", "was planned anew. A message was written.")
 
     # one declined with a word
     page.click("Answer for Dov Hale")
     page.click("Decline …")
-    page.fill("Why, in a word", "not before the premiere")
+    page.fill("Why, in short", "not before the premiere")
     page.click("Decline it")
     page.sees("Dov Hale: declined.")
 
@@ -150,8 +148,8 @@ def test_a_monday_is_worked_through(monday: Page, running) -> None:
     page.sees_not("DOV HALE")
 
 
-def test_the_queue_is_worked_by_keys(monday: Page) -> None:
-    page = monday
+def test_the_queue_is_worked_by_keys(week_start: Page) -> None:
+    page = week_start
     page.press("q")
     page.sees("Take 0 ticked")
     page.press("x", Keys.ARROW_DOWN, "x")
@@ -159,22 +157,22 @@ def test_the_queue_is_worked_by_keys(monday: Page) -> None:
     page.press("x")
     page.sees("Take 1 ticked")
     page.press("t")
-    page.sees("1 decision taken and told to the outbox; 1 week planned anew.")
+    page.sees("1 proposal accepted, messages written; 1 week planned anew.")
     page.press("d")
-    page.field("Why, in a word")
+    page.field("Why, in short")
     page.press(Keys.ESCAPE)
     page.until(lambda: not page.find_all('[role="dialog"]'))
     page.press(Keys.ENTER)
     page.sees("RULES THAT SPOKE")
 
 
-def test_trends_open_a_session_and_read_as_tables(monday: Page) -> None:
-    page = monday
+def test_trends_open_a_session_and_read_as_tables(week_start: Page) -> None:
+    page = week_start
     page.opens_ladder("Ada Quill")
     page.press("7")
     page.sees("RULES THAT SPOKE")
     page.press("t")
-    page.sees("Reach: capacity, kg", "Effort of sets and sessions", "not enough yet")
+    page.sees("Reach: capacity, kg", "Effort (RPE) of sets and sessions", "not enough yet")
     page.find("svg.recharts-surface")
     tables = [one for one in page.find_all("figure button") if one.text == "Table"]
     assert len(tables) == 4
@@ -185,8 +183,8 @@ def test_trends_open_a_session_and_read_as_tables(monday: Page) -> None:
     page.sees("Hard sets by region", "chest")
 
 
-def test_a_predicted_figure_opens_its_account_and_a_point_its_session(monday: Page) -> None:
-    page = monday
+def test_a_predicted_figure_opens_its_account_and_a_point_its_session(week_start: Page) -> None:
+    page = week_start
     page.opens_ladder("Ada Quill")
     page.press("7")
     page.sees("RULES THAT SPOKE")
@@ -195,12 +193,12 @@ def test_a_predicted_figure_opens_its_account_and_a_point_its_session(monday: Pa
     page.press(Keys.ESCAPE)
     page.until(lambda: not page.find_all('[role="dialog"]'))
     page.press("t")
-    page.sees("Effort of sets and sessions")
+    page.sees("Effort (RPE) of sets and sessions")
 
     def points() -> list[WebElement]:
         figures = page.find_all("figure")
-        effort = next(one for one in figures if "Effort of sets and sessions" in one.text)
-        return effort.find_elements(By.CSS_SELECTOR, ".recharts-scatter-symbol path")
+        rpe = next(one for one in figures if "Effort (RPE) of sets and sessions" in one.text)
+        return rpe.find_elements(By.CSS_SELECTOR, ".recharts-scatter-symbol path")
 
     page.until(points)
     point = points()[-1]

@@ -33,7 +33,10 @@ def test_the_easier_rung_is_one_press_away_with_its_own_dose(phone: Phone, offic
     phone.all_sent()
     first, second = office.sets()
     assert first["rung_id"] != second["rung_id"]
-    assert (first["asked_low"], first["asked_high"]) != (second["asked_low"], second["asked_high"])
+    assert (first["prescribed_min"], first["prescribed_max"]) != (
+        second["prescribed_min"],
+        second["prescribed_max"],
+    )
 
 
 def test_a_set_is_skipped_with_a_reason_and_gone_back_to(phone: Phone, office: Office) -> None:
@@ -72,15 +75,15 @@ def test_pain_ends_what_it_hurts_in_for_the_day(phone: Phone, office: Office) ->
     phone.to_the_next_set()
     phone.click("Pain, partial reps, a note, a picture …")
     phone.choose("Pain", 6)
-    phone.choose("Effort", 9)
+    phone.choose("Rpe", 9)
     phone.click("Log the set")
     phone.until(lambda: phone.over)
     phone.closes()
     phone.all_sent()
     (one,) = office.reviewed(push)
     assert one["pain"] == 6
-    decision = office.call("GET", f"/api/ladders/{push}/review")["decisions"][0]
-    assert decision["outcome"] == "stop"
+    proposal = office.call("GET", f"/api/ladders/{push}/review")["proposals"][0]
+    assert proposal["outcome"] == "stop"
 
 
 def test_a_photo_goes_with_its_set_without_what_it_told(

@@ -21,12 +21,12 @@ from tests.browser.phone import Phone
 
 def test_digits_change_place_and_the_athlete_stays(ladder: Page) -> None:
     page = ladder
-    for digit, word in (("6", "Private link"), ("7", "Rules that spoke"), ("3", "stands here")):
+    for digit, note in (("6", "Private link"), ("7", "Rules that spoke"), ("3", "current rung")):
         page.press(digit)
-        page.until(lambda word=word: word.lower() in page.text.lower())
+        page.until(lambda note=note: note.lower() in page.text.lower())
         page.sees("Oda Fenwick")
     page.press("1")
-    page.sees("Reach against the gate".upper())
+    page.sees("Reach against the criterion".upper())
 
 
 def test_question_mark_shows_the_keys_of_the_place(ladder: Page) -> None:
@@ -89,7 +89,7 @@ def test_every_figure_names_its_unit_and_opens_its_derivation(ladder: Page) -> N
     page = ladder
     page.find('button[title="How share of body weight came about"]').click()
     words = page.dialog.text
-    for word in (
+    for note in (
         "% of body weight",
         "body mass",
         "75 kg",
@@ -97,7 +97,7 @@ def test_every_figure_names_its_unit_and_opens_its_derivation(ladder: Page) -> N
         "plane statics",
         "8 times of 10",
     ):
-        assert word in words
+        assert note in words
 
 
 def test_gaps_are_marked_by_word_not_by_colour_alone(ladder: Page) -> None:
@@ -128,7 +128,7 @@ def test_a_form_says_what_is_wrong_beside_the_field(signed_in: Page) -> None:
     page.click("New athlete")
     page.fill("Name", "Bela Quint")
     page.fill("Body mass", "900")
-    page.fill("Stature", "tall")
+    page.fill("Height", "tall")
     page.click("Add to the squad")
     page.sees("Give 20 to 300 kg.", "Give a number.", "Ask them first")
     assert page.field("Name").get_attribute("value") == "Bela Quint"

@@ -66,7 +66,7 @@ def test_a_week_from_a_placement_to_a_calendar(ladder: Page) -> None:
     assert sum(rung in names for names in planned.values()) >= 2
 
     # minutes so short that a move breaks a rule
-    page.click("Days and wishes …")
+    page.click("Availability …")
     for day, minutes in (("Monday", "45"), ("Wednesday", "10"), ("Friday", "45")):
         box = page.find(f'[aria-label="{day}, minutes"]')
         box.send_keys(Keys.CONTROL, "a")
@@ -143,8 +143,8 @@ def test_whole_days_swap_and_a_lost_day_is_planned_around(ladder: Page) -> None:
     page.until(lambda: rung not in items(page, "Monday"))
     page.press("x")
     page.until(lambda: rung in items(page, "Monday"))
-    column(page, "Monday").find_element(By.XPATH, './/button[text()="Lose this day"]').click()
-    page.sees("lost this week")
+    column(page, "Monday").find_element(By.XPATH, './/button[text()="Skip this day"]').click()
+    page.sees("skipped this week")
     page.solve_and_keep()
     assert items(page, "Monday") == []
     assert rung in items(page, "Friday")
@@ -198,7 +198,7 @@ def test_a_daily_dose_begins_is_tried_and_ticked(ladder: Page) -> None:
     page = ladder
     page.press("5")
     page.sees("Hard sets by region".upper())
-    page.click("Daily dose …")
+    page.click("Daily minimum …")
     page.click("Begin")
     page.sees("Try it out now, 3 times")
     page.click("Tried it out (0 of 3)")
@@ -211,8 +211,8 @@ def test_a_daily_dose_begins_is_tried_and_ticked(ladder: Page) -> None:
 
 def test_a_ladder_takes_another_school(ladder: Page) -> None:
     page = ladder
-    page.click("School …")
-    page.select("School", "near failure")
+    page.click("Method …")
+    page.select("Method", "near failure")
     page.sees("passes the ceiling")
     page.find('[role="dialog"] input[type="checkbox"]').click()
     page.find('[role="dialog"]').find_element(

@@ -26,7 +26,7 @@ def test_from_sign_in_to_the_next_rung_and_past_a_restart(page: Page, service) -
     page.press(Keys.ARROW_UP, Keys.ARROW_DOWN, Keys.ARROW_DOWN)
     page.until(lambda: page.chosen_rung == standing)
 
-    # three sets that meet the gate, the second time running
+    # three sets that meet the criterion, the second time running
     ladder = page.driver.current_url.rsplit("/", 1)[1]
     beside = at_their_side(page)
     beside.stands_beside()
@@ -36,7 +36,7 @@ def test_from_sign_in_to_the_next_rung_and_past_a_restart(page: Page, service) -
 
     # the decision with its figures
     page.sees("Step up", f"{standing} → {above}")
-    page.sees("range.gate-met", "3 × 10 reps at effort 9 or under", "10 reps at effort 9")
+    page.sees("range.criterion-met", "3 × 10 reps at effort 9 or under", "10 reps at effort 9")
     page.sees("sessions running that met it", "2 of 2", "predicted to failure on the next rung")
     page.click("Take it")
     page.sees("Taken", f"Oda Fenwick stands on {above}.")
@@ -46,14 +46,14 @@ def test_from_sign_in_to_the_next_rung_and_past_a_restart(page: Page, service) -
     page.sees("Oda Fenwick", above)
     page.open_ladder()
     assert page.chosen_rung == above
-    page.sees("stands here")
+    page.sees("current rung")
 
 
 def test_what_equals_a_step_is_told_side_by_side(ladder: Page) -> None:
     page = ladder
     page.press(Keys.ARROW_UP, Keys.ARROW_UP)
     page.press("t")
-    page.sees("bag high on the back", "surface under the feet", "seconds of lowering")
+    page.sees("bag high on the back", "surface under the feet", "eccentric")
     first = page.find('[role="dialog"] tbody button').text
     page.click("+10 %")
     page.until(lambda: page.find('[role="dialog"] tbody button').text not in ("", first))
@@ -114,8 +114,8 @@ def test_an_edit_and_a_decline_each_want_a_word(signed_in: Page) -> None:
     page.click("Decline it")
     page.sees("word: it is empty. Say in a word why.")
     page.click("Edit …")
-    page.select("Stand on instead", "Knee push-up")
-    page.fill("Why, in a word", "tour week")
+    page.select("Train this rung instead", "Knee push-up")
+    page.fill("Why, in short", "tour week")
     page.click("Take the edited decision")
     page.sees("Edited", "Knee push-up", "tour week", "stands on Knee push-up")
 
@@ -125,17 +125,17 @@ def test_a_new_athlete_goes_from_nothing_to_a_ladder(signed_in: Page) -> None:
     page.click("New athlete")
     page.fill("Name", "Bela Quint")
     page.fill("Body mass", "62.5")
-    page.fill("Stature", "168")
+    page.fill("Height", "168")
     page.find('[role=dialog] input[type="checkbox"]').click()
     page.click("Add to the squad")
     page.sees("Bela Quint", "no session yet")
     page.click("Give a ladder …")
     page.select("Tested on", "Push-ups from the knees")
-    page.fill("Reps to the end", "8")
+    page.fill("As many clean reps as possible", "8")
     page.click("Draw the ladder")
-    page.sees("Bela Quint, 62.5 kg, 1.68 m", "stands here", "dose fits", "from a test of")
+    page.sees("Bela Quint, 62.5 kg, 1.68 m", "current rung", "prescription fits", "from a test of")
     page.click("Enter a test")
-    page.fill("Reps to the end", "10")
+    page.fill("As many clean reps as possible", "10")
     page.click("Keep the test")
     page.until(lambda: not page.find_all('[role="dialog"]'))
     page.sees("Bela Quint")

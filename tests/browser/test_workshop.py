@@ -93,7 +93,7 @@ def test_a_ladder_from_nothing_bridged_undone_sent_out_deleted_and_read_in(
     page.until(lambda: len(rung_names(page)) == 3)
     page.until(lambda: page.find_all('[role="option"]')[2].click() is None)
     page.click("Stand here")  # where her test puts her too
-    page.until(lambda: "stands here" in state(page)[2])
+    page.until(lambda: "current rung" in state(page)[2])
     kept = state(page)
 
     page.click("Files …")
@@ -194,7 +194,7 @@ def test_the_catalogue_is_searched_and_two_of_one_name_stay_two(signed_in: Page)
     page.opens_ladder("Oda Fenwick")
     page.press("/")
     page.sees("195 of 195 movements")
-    page.select("Region", "inner thigh")
+    page.select("Region", "adductors")
     page.select("Kit", "none needed")
     page.sees("Deep squat from side to side")
     page.select("Region", "any")
@@ -212,7 +212,7 @@ def test_the_catalogue_is_searched_and_two_of_one_name_stay_two(signed_in: Page)
 def test_two_athletes_stand_beside_each_other(signed_in: Page) -> None:
     page = signed_in
     page.click("New athlete")
-    for label, value in (("Name", "Bela Quint"), ("Body mass", "58"), ("Stature", "162")):
+    for label, value in (("Name", "Bela Quint"), ("Body mass", "58"), ("Height", "162")):
         page.fill(label, value)
     page.find('[role=dialog] input[type="checkbox"]').click()
     page.click("Add to the squad")

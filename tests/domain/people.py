@@ -19,7 +19,7 @@ from invelo.domain.plan.session.trainee import Near, Stand, Trainee
 
 AVERAGE = Body(mass=75.0, stature=1.75)
 forms()  # read once, so that no single test pays for it
-DOSE = range_prescription("strength", "intermediate")
+PRESCRIPTION = range_prescription("strength", "intermediate")
 
 
 PHASES = {"top": 0.0, "middle": 0.5, "bottom": 1.0}
@@ -36,7 +36,7 @@ def alone(body: Body, setup: SetUp, depth: float = 0.0) -> Posture:
         plain.ankle_height,
     )
     values = {name: np.full(1, value) for name, value in setup.all_values.items()}
-    posture = build(setup.form, one, values, np.full((1, 1), depth), setup.worn)
+    posture = build(setup.form, one, values, np.full((1, 1), depth), setup.added_load)
     segments = replace(
         posture.segments,
         length={name: value[0] for name, value in posture.segments.length.items()},
@@ -59,7 +59,8 @@ def alone(body: Body, setup: SetUp, depth: float = 0.0) -> Posture:
 
 
 def rung(name: str, movement: str = "push-up", **changes: object) -> Rung:
-    """A rung with the usual dose; what is no field of `Modifiers` is one of the form's values."""
+    """A rung with the usual prescription; what is no field of `Modifiers` is one of the form's
+    values."""
     fields = {
         name: changes.pop(name) for name in list(changes) if name in Modifiers.__annotations__
     }
@@ -68,8 +69,8 @@ def rung(name: str, movement: str = "push-up", **changes: object) -> Rung:
         name,
         catalogue().find_movement(movement),
         Modifiers(values=values, **fields),  # type: ignore[arg-type]
-        DOSE,
-        range_criterion(DOSE),
+        PRESCRIPTION,
+        range_criterion(PRESCRIPTION),
     )
 
 
@@ -86,10 +87,10 @@ EVERYTHING = frozenset(one.id for one in catalogue().movement)
 
 
 def near(movement: str, likely: float | None = None, **changes: object) -> Near:
-    """A movement as a rung with the range school's dose, and what is likely done on it."""
+    """A movement as a rung with the range method's prescription, and what is likely done on it."""
     of = catalogue().find_movement(movement)
-    dose = range_prescription("strength", "intermediate", of.unit)
-    rung = Rung(of.name, of, of.own(Modifiers()), dose, range_criterion(dose))
+    prescription = range_prescription("strength", "intermediate", of.unit)
+    rung = Rung(of.name, of, of.own(Modifiers()), prescription, range_criterion(prescription))
     rung = replace(rung, **changes)  # type: ignore[arg-type]
     if likely is None:
         return Near(rung)
@@ -99,7 +100,11 @@ def near(movement: str, likely: float | None = None, **changes: object) -> Near:
 def stand(key: str, *movements: tuple[str, float] | str, at: int = 0, **more: object) -> Stand:
     """A stand on a ladder of these movements, easiest first, with what is likely done on each."""
     rungs = [near(one) if isinstance(one, str) else near(*one) for one in movements]
-    fields: dict[str, object] = {"school": "range", "purpose": "strength", "level": "intermediate"}
+    fields: dict[str, object] = {
+        "method": "double_progression",
+        "purpose": "strength",
+        "level": "intermediate",
+    }
     return Stand(
         key=key,
         goal=f"goal of {key}",

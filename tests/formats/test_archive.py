@@ -142,7 +142,8 @@ def manifest(kept: Path, **change: object) -> bytes:
     [
         ({"format": "invelo-archive-2"}, "format"),
         ({"revision": "9999"}, "later Invelo"),
-        ({"revision": "0001"}, "made by"),
+        ({"revision": "0001"}, "migration 0001"),
+        ({"revision": "0010"}, "has a table"),
         ({"more": 1}, "no manifest"),
     ],
 )

@@ -7,6 +7,7 @@ from typing import Any
 import jsonschema_rs
 import pytest
 
+from invelo.formats.ladder import document
 from invelo.formats.scripts import ladder
 from invelo.runtime.settings import ROOT
 from tests.command import invelo
@@ -22,6 +23,9 @@ FILE = {
         {"id": "d", "name": "Feet", "movement": "feet-raised-push-up", "after": ["b", "c"]},
     ],
 }
+EARLIER = ROOT / "tests" / "machine" / "data" / "release-0.1.0-ladder.json"
+"""Written by release 0.1.0."""
+
 KIT = [
     {"kind": "surface", "height_m": 0.2},
     {"kind": "surface", "height_m": 0.4},
@@ -80,7 +84,7 @@ def test_what_it_takes_fits_its_schema() -> None:
         ({"kit": [{"kind": "wand"}]}, "kit[0].kind"),
         ({"tests": [{"movement": "push-up", "seconds": 9}]}, "tests[0].reps"),
         ({"tests": [{"movement": "flying", "reps": 9}]}, "tests[0].movement"),
-        ({"terms": {"step_percent": 0.1}}, "terms.wanted_step"),
+        ({"settings": {"target_step_percent": 0.1}}, "settings.wanted_step"),
         ({"ladder": {**FILE, "version": 3}}, "ladder.version"),
         ({"ladder": {**FILE, "rungs": []}}, "ladder.rungs"),
         ({"wings": 2}, "wings"),
@@ -93,7 +97,7 @@ def test_a_fault_is_told_with_its_place(change: dict[str, Any], place: str) -> N
 
 
 def test_faults_of_several_parts_are_told_at_once() -> None:
-    wrong = asked(kit=[{"kind": "surface", "height_m": -1}], ladder={**FILE, "version": 2})
+    wrong = asked(kit=[{"kind": "surface", "height_m": -1}], ladder={**FILE, "version": 3})
     with pytest.raises(ladder.FaultyError) as caught:
         ladder.answer(wrong)
     assert {fault.place for fault in caught.value.faults} == {"kit[0].height", "ladder.version"}
@@ -130,3 +134,22 @@ def test_the_worked_example_of_the_page_is_what_it_answers() -> None:
     assert step["ratio"]["likely"] == pytest.approx(answered["ratio"]["likely"], abs=0.005)
     assert step["gap"] == answered["gap"]
     assert [one["name"] for one in step["bridge"]["rungs"]] == answered["bridge"]
+
+
+def test_a_ladder_file_of_an_earlier_release_is_read() -> None:
+    text = EARLIER.read_text(encoding="utf-8")
+    found = document.read(text)
+    assert (found.faults, found.file is not None) == ((), True)
+    assert found.file is not None
+    told = json.loads(text)
+    assert told["version"] == 1
+    assert found.file.settings.target_step_percent == told["terms"]["step_percent"] == 8
+    for now, before in zip(found.file.rungs, told["rungs"], strict=True):
+        assert now.prescription is not None
+        assert now.criterion is not None
+        assert (now.prescription.low, now.prescription.rpe) == (
+            before["dose"]["low"],
+            before["dose"]["effort"],
+        )
+        assert now.criterion.amount == before["gate"]["amount"]
+        assert now.added_load.bag_kg == before["carried"]["bag_kg"]

@@ -35,7 +35,7 @@ def refused(content: bytes, **more: object) -> InputError:
 def test_a_plain_row_is_read() -> None:
     (one,) = read("2026-03-02,push-up,12,8.5").rows
     assert (one.day.isoformat(), one.movement, one.amount.amount) == ("2026-03-02", "push-up", 12)
-    assert (one.unit, one.effort, one.clean, one.row) == ("reps", 8.5, True, 2)
+    assert (one.unit, one.rpe, one.form_ok, one.row) == ("reps", 8.5, True, 2)
     assert one.at.isoformat() == "2026-03-02T12:00:00+00:00"
 
 
@@ -58,7 +58,7 @@ def test_a_hold_is_read_in_seconds() -> None:
 def test_the_delimiter_is_found_out(delimiter: str) -> None:
     text = "\n".join(
         delimiter.join(cells)
-        for cells in (("date", "movement", "amount", "effort"), ("2026-03-02", "push-up", "9", "8"))
+        for cells in (("date", "movement", "amount", "rpe"), ("2026-03-02", "push-up", "9", "8"))
     )
     assert len(log_csv.read(text.encode(), ZONE).rows) == 1
 
@@ -69,13 +69,13 @@ def test_columns_are_matched_by_other_names_and_in_any_order() -> None:
         "date": "Day",
         "movement": "Exercise",
         "amount": "Reps",
-        "effort": "RPE",
+        "rpe": "RPE",
     }
-    assert found.rows[0].effort == 8
+    assert found.rows[0].rpe == 8
 
 
 def test_the_coach_says_which_column_is_which() -> None:
-    told = {"amount": "did", "effort": "hard", "movement": "what", "note": ""}
+    told = {"amount": "did", "rpe": "hard", "movement": "what", "note": ""}
     found = read("2026-03-02,push-up,9,8,hello", header="date,what,did,hard,note", given=told)
     assert found.rows[0].amount.amount == 9
     assert found.rows[0].note == ""
@@ -83,7 +83,7 @@ def test_the_coach_says_which_column_is_which() -> None:
 
 def test_a_column_that_is_missing_is_named() -> None:
     error = refused(b"date,movement,amount\n2026-03-02,push-up,9")
-    assert (error.field, "effort" in error.problem) == ("matching", True)
+    assert (error.field, "rpe" in error.problem) == ("matching", True)
 
 
 @pytest.mark.parametrize(
@@ -104,9 +104,9 @@ def test_a_match_that_cannot_be_is_refused(given: dict, word: str) -> None:
         ("9999-12-31,push-up,9,8", "date"),
         ("2026-03-02,push-up,many,8", "amount"),
         ("2026-03-02,push-up,10000,8", "reps"),
-        ("2026-03-02,push-up,9,", "effort"),
-        ("2026-03-02,push-up,9,11", "effort"),
-        ("2026-03-02,push-up,9,nan", "effort"),
+        ("2026-03-02,push-up,9,", "rpe"),
+        ("2026-03-02,push-up,9,11", "rpe"),
+        ("2026-03-02,push-up,9,nan", "rpe"),
         ("2026-03-02,,9,8", "movement"),
         ("2026-03-02,push-up,=1+1,8", "amount"),
         ("2026-03-02,push-up", "amount"),
@@ -168,7 +168,7 @@ def test_a_formula_in_a_note_is_kept_as_its_letters() -> None:
 @given(st.text(st.characters(blacklist_categories=["Cs"], blacklist_characters="\0"), max_size=80))
 def test_whatever_is_noted_comes_back_and_never_as_a_formula(note: str) -> None:
     kept = note.strip()
-    row = {"date": "2026-03-02", "movement": "push-up", "amount": "9", "effort": "8", "note": kept}
+    row = {"date": "2026-03-02", "movement": "push-up", "amount": "9", "rpe": "8", "note": kept}
     text = log_csv.written([row])
     assert not next(iter(csv.DictReader(StringIO(text))))["note"].startswith(csv_table.FORMULA)
     (one,) = log_csv.read(text.encode(), ZONE).rows
@@ -183,7 +183,7 @@ def test_what_goes_out_is_read_back_the_same() -> None:
     row = {
         "date": "2026-03-02",
         "time": "18:30:05",
-        "zone": "Pacific/Auckland",
+        "time zone": "Pacific/Auckland",
         "session": "Monday, late",
         "movement": "split-squat",
         "set": 2,
@@ -192,14 +192,14 @@ def test_what_goes_out_is_read_back_the_same() -> None:
         "amount": "11–12",
         "unit": "reps",
         "partial": 1,
-        "effort": "8.5",
-        "clean": "no",
+        "rpe": "8.5",
+        "form ok": "no",
         "faults": "knee falls in; short of depth",
-        "felt in": "front thigh",
+        "felt in": "quads",
         "pain": 2,
         "pain place": "left knee",
         "note": 'said "fine"',
-        "session effort": "7",
+        "session rpe": "7",
     }
     (one,) = log_csv.read(log_csv.written([row]).encode(), ZONE).rows
     assert (one.number, one.kind, one.side, one.partial) == (2, "drop", "left", 1)
@@ -207,4 +207,4 @@ def test_what_goes_out_is_read_back_the_same() -> None:
     assert one.faults == ("knee falls in", "short of depth")
     assert (one.pain, one.pain_place, one.note) == (2, "left knee", 'said "fine"')
     assert one.at.isoformat() == "2026-03-02T18:30:05+13:00"
-    assert one.session_effort == 7
+    assert one.session_rpe == 7

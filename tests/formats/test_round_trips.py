@@ -12,7 +12,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from invelo.domain.catalogue.catalogue import ReadyLadder, catalogue
-from invelo.domain.ladder.step_policy import USUAL_TERMS
+from invelo.domain.ladder.step_policy import USUAL_POLICY
 from invelo.domain.ladder.workshop import LadderGraph
 from invelo.domain.plan.prescription import Level, Purpose
 from invelo.domain.training.log import OneSide, SetKind
@@ -39,7 +39,7 @@ def set_rows(draw) -> dict[str, object]:
     return {
         "date": draw(st.dates(date(2020, 1, 1), date(2026, 3, 1))).isoformat(),
         "time": draw(clock),
-        "zone": draw(st.sampled_from(["Europe/Lisbon", "Pacific/Auckland", "America/Lima"])),
+        "time zone": draw(st.sampled_from(["Europe/Lisbon", "Pacific/Auckland", "America/Lima"])),
         "session": draw(plain_words),
         "movement": movement.id,
         "set": draw(st.integers(1, 99)),
@@ -48,8 +48,8 @@ def set_rows(draw) -> dict[str, object]:
         "amount": draw(st.integers(0, 200)),
         "unit": movement.unit,
         "partial": draw(st.integers(0, 200)),
-        "effort": draw(st.integers(2, 20)) / 2,
-        "clean": draw(st.sampled_from(["yes", "no"])),
+        "rpe": draw(st.integers(2, 20)) / 2,
+        "form ok": draw(st.sampled_from(["yes", "no"])),
         "faults": "; ".join(draw(st.lists(plain_words.filter(bool), max_size=3))),
         "felt in": "; ".join(draw(st.lists(plain_words.filter(bool), max_size=3))),
         "pain": pain,
@@ -69,7 +69,7 @@ def test_any_sets_are_read_back_as_they_were(rows: list[dict[str, object]]) -> N
         assert (told.movement, told.unit) == (row["movement"], row["unit"])
         assert (told.number, told.kind, told.side) == (row["set"], row["kind"], row["side"])
         assert (told.amount.amount, told.partial) == (row["amount"], row["partial"])
-        assert (told.effort, told.clean) == (row["effort"], row["clean"] == "yes")
+        assert (told.rpe, told.form_ok) == (row["rpe"], row["form ok"] == "yes")
         assert (told.pain, told.pain_place) == (row["pain"], row["pain place"])
         assert (told.session, told.note) == (row["session"] or "Session", row["note"])
         assert "; ".join(told.faults) == row["faults"]
@@ -93,22 +93,22 @@ def test_python_s_own_reader_finds_the_same_cells(rows: list[dict[str, object]])
     st.sampled_from(get_args(OneSide)),
 )
 def test_any_test_is_read_back_as_it_was(
-    movement: str, day: date, amount: int, effort: int, side: OneSide
+    movement: str, day: date, amount: int, rpe: int, side: OneSide
 ) -> None:
     changes = {"tempo": {"lower": 3.0}, "load": 4.5}
     row = {
         "date": day.isoformat(),
         "time": "18:00:00",
-        "zone": "America/Lima",
+        "time zone": "America/Lima",
         "movement": movement,
         "set-up": json.dumps(changes),
         "amount": amount,
-        "effort": effort / 2,
+        "rpe": rpe / 2,
         "side": side,
     }
     (told,) = tests_csv.read(tests_csv.written([row]).encode(), ZONE).rows
     assert (told.day, told.movement.id, told.side) == (day, movement, side)
-    assert (told.amount, told.effort, told.changes) == (amount, effort / 2, changes)
+    assert (told.amount, told.rpe, told.changes) == (amount, rpe / 2, changes)
     assert told.at.isoformat() == f"{day.isoformat()}T18:00:00-05:00"
 
 
@@ -124,22 +124,22 @@ def test_every_ready_ladder_goes_out_and_comes_in_the_same(
     ready: ReadyLadder, purpose: Purpose, level: Level
 ) -> None:
     drawing = drawn(ready, purpose, level)
-    told = ladder_json.write(drawing, ready.goal, purpose, level, USUAL_TERMS)
+    told = ladder_json.write(drawing, ready.goal, purpose, level, USUAL_POLICY)
     jsonschema_rs.validator_for(ladder_json.schema()).validate(told)
     read = ladder_json.read(ladder_json.as_text(told), AVERAGE)
     assert read.faults == ()
     assert read.drawing is not None
     assert read.file is not None
     assert shape(read.drawing) == shape(drawing)
-    assert read.file.terms.core() == USUAL_TERMS
-    again = ladder_json.write(read.drawing, ready.goal, purpose, level, USUAL_TERMS)
+    assert read.file.settings.core() == USUAL_POLICY
+    again = ladder_json.write(read.drawing, ready.goal, purpose, level, USUAL_POLICY)
     assert again == told
 
 
 @pytest.mark.parametrize("ready", LADDERS, ids=lambda one: one.id)
 def test_a_ladder_cut_anywhere_is_refused_with_its_place(ready: ReadyLadder) -> None:
     told = ladder_json.write(
-        drawn(ready, "strength", "beginner"), ready.goal, "strength", "beginner", USUAL_TERMS
+        drawn(ready, "strength", "beginner"), ready.goal, "strength", "beginner", USUAL_POLICY
     )
     text = ladder_json.as_text(told)
     for cut in range(0, len(text) - 2, max(1, len(text) // 12)):

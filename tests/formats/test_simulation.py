@@ -25,7 +25,7 @@ def test_json_names_units_and_says_what_it_is_not(told: Comparison) -> None:
     assert body["caution"] == CAUTION
     assert set(body["units"]) <= set(body["plans"][0])
     for plan in body["plans"]:
-        for name in ("gates", "spikes", "pain_events"):
+        for name in ("criteria", "spikes", "pain_events"):
             figure = plan[name]
             assert figure["low"] <= figure["likely"] <= figure["high"]
 

@@ -23,7 +23,7 @@ WEEK: dict[str, Any] = {
             "name": "Rope drill",
             "role": "small",
             "minutes": 5,
-            "sets": {"calf": 2},
+            "sets": {"calves": 2},
             "days": 2,
         },
     ],
@@ -55,7 +55,7 @@ def test_a_movements_minutes_sets_and_stress_come_from_the_catalogue() -> None:
     assert dip.stressful
     assert "triceps" in dip.leans
     assert dip.sets["chest"] == 4
-    assert problem.task("rope").sets == {"calf": 4}
+    assert problem.task("rope").sets == {"calves": 4}
 
 
 def test_what_cannot_be_kept_is_relaxed_and_named() -> None:

@@ -12,7 +12,7 @@ from sqlalchemy import Engine, func, select, text
 from sqlmodel import SQLModel
 
 from invelo.api.app import create_app
-from invelo.db.database import engine_for, migrate
+from invelo.db.database import engine_for, migrate, move_on, move_to
 from invelo.demo.theatre import COACH_EMAIL, COACH_PASSWORD
 from invelo.runtime import postgres
 from invelo.runtime.settings import Settings
@@ -26,8 +26,14 @@ DUMP = Path(__file__).parent / "data" / "old_release.sql"
 FLEETING = {"sign_in", "sign_in_attempt", "whereabouts"}
 """Tables of who is here just now, which no archive holds."""
 
-SETS = "SELECT id, session_id, number, amount, effort, pain FROM logged_set ORDER BY id"
-ANSWERS = "SELECT id, outcome, answer, word FROM decision ORDER BY id"
+SETS = "SELECT id, session_id, number, amount, {rpe}, pain FROM logged_set ORDER BY id"
+ANSWERS = "SELECT id, reason, answered_at, {note} FROM {proposal} ORDER BY id"
+THEN = {"rpe": "effort", "note": "word", "proposal": "decision"}
+NOW = {name: name for name in THEN}
+"""What that release called them, and what they are called today."""
+
+ARCHIVE = Path(__file__).parent / "data" / "release-0.1.0.zip"
+"""Everything that release 0.1.0 kept of four people (schema 0010), by its own backup."""
 
 
 def rows(engine: Engine, asked: str) -> list[tuple[Any, ...]]:
@@ -45,7 +51,7 @@ def brought_up(server: postgres.Server) -> Iterator[tuple[Engine, dict[str, list
     assert done.returncode == 0, done.stderr
     engine = engine_for(url)
     assert rows(engine, "SELECT version_num FROM alembic_version") == [("0007",)]
-    before = {asked: rows(engine, asked) for asked in (SETS, ANSWERS)}
+    before = {asked: rows(engine, asked.format(**THEN)) for asked in (SETS, ANSWERS)}
     engine.dispose()
     migrate(url)
     yield engine, before
@@ -67,7 +73,7 @@ def test_no_set_and_no_answer_is_lost(brought_up: tuple[Engine, dict[str, list[A
     engine, before = brought_up
     assert len(before[SETS]) > 50
     for asked, those in before.items():
-        assert rows(engine, asked) == those
+        assert rows(engine, asked.format(**NOW)) == those
 
 
 def test_every_place_opens_for_everyone(coach: Coach) -> None:
@@ -105,3 +111,72 @@ def test_all_of_it_can_be_kept_in_an_archive(
         }
     assert {name: file.rows for name, file in told.tables.items()} == rows
     assert rows["logged_set"] > 0
+
+
+@pytest.fixture(scope="module")
+def restored(server: postgres.Server) -> Iterator[Engine]:
+    """A database into which that archive was read."""
+    url = server.url("restored")
+    migrate(url)
+    engine = engine_for(url)
+    archive.restore(engine, ARCHIVE)
+    yield engine
+    engine.dispose()
+
+
+def test_an_archive_of_an_earlier_release_comes_in_whole(restored: Engine) -> None:
+    manifest = archive.read(ARCHIVE)
+    assert manifest.revision == "0010"
+    moved = {"decision": "proposal", "tie": "edge", "sketch": "ladder_revision"}
+    for table in ("logged_set", "rung", "test", "decision", "tie", "sketch", "readiness"):
+        there = rows(restored, f"SELECT count(*) FROM {moved.get(table, table)}")
+        assert there == [(manifest.tables[table].rows,)]
+
+
+def test_what_it_kept_by_name_has_the_names_of_today(restored: Engine) -> None:
+    told = rows(restored, "SELECT DISTINCT unnest(felt_in) FROM logged_set ORDER BY 1")
+    assert ("lower back",) in told
+    assert ("low back",) not in told
+    answered = {one for (one,) in rows(restored, "SELECT DISTINCT answer FROM proposal")}
+    assert answered <= {None, "accept", "edit", "decline", "expired"}
+    methods = {one for (one,) in rows(restored, "SELECT DISTINCT method FROM ladder")}
+    assert {"double_progression", "wave"} <= methods
+    (document,) = rows(restored, "SELECT document FROM availability LIMIT 1")[0]
+    assert document["targets"] == [["quads", 4.0]]
+
+
+def test_it_is_trained_on_and_changed_like_any_other(restored: Engine) -> None:
+    clock = Clock()
+    clock.now = datetime(2026, 3, 2, 10, tzinfo=UTC)
+    with TestClient(create_app(Settings(), restored, clock), base_url="http://localhost") as client:
+        body = {"email": COACH_EMAIL, "password": COACH_PASSWORD}
+        client.post("/api/sign-in", json=body).raise_for_status()
+        coach = Coach(client, clock, COACH_EMAIL)
+        squad = coach.get("/api/squad")["athletes"]
+        assert len(squad) == 4
+        for one in squad:
+            athlete, ladder = one["id"], one["ladder_id"]
+            for place in ("floor", "week", "screen", "battery", "person", "history", "daily"):
+                assert coach.get(f"/api/athletes/{athlete}/{place}")
+            for place in ("", "/review", "/trends", "/prescriptions", "/record"):
+                assert coach.get(f"/api/ladders/{ladder}{place}")
+        assert len(coach.get("/api/session-templates")["sessions"]) > 3
+        changed = next(
+            one for one in squad if coach.get(f"/api/ladders/{one['ladder_id']}")["undo"]
+        )
+        undone = coach.post(f"/api/ladders/{changed['ladder_id']}/undo")
+        assert undone["redo"]
+
+
+def test_a_migration_can_be_taken_back(restored: Engine) -> None:
+    """Down to the schema that release had and up again, with all that is kept."""
+    before = {one: rows(restored, one.format(**NOW)) for one in (SETS, ANSWERS)}
+    documents = "SELECT document FROM ladder_revision ORDER BY id"
+    kept = rows(restored, documents)
+    with restored.begin() as connection:
+        move_to(connection, "0010")
+    for one, those in before.items():
+        assert rows(restored, one.format(**THEN)) == those
+    with restored.begin() as connection:
+        move_on(connection)
+    assert rows(restored, documents) == kept

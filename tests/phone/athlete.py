@@ -66,7 +66,7 @@ class Athlete:
 
     def logs(self, number: int = 0, **change: Any) -> dict[str, Any]:
         """Fill in a set that waits and log it."""
-        entry = {**self.pending[number], "effort": 8, **change}
+        entry = {**self.pending[number], "rpe": 8, **change}
         self.run = self.node.log(self.run, entry, STOP, self.now)
         return entry
 

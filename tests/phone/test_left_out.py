@@ -49,7 +49,7 @@ def test_a_skip_is_sent_with_its_reason(plain: Athlete) -> None:
     gone = plain.skips()
     sent = plain.node.skipped(plain.run, gone, "no room")
     assert sent["method"] == "PUT"
-    assert sent["path"].startswith(f"/api/athletes/{ATHLETE}/runs/{SESSION}/skips/")
+    assert sent["path"].startswith(f"/api/athletes/{ATHLETE}/sessions/{SESSION}/skips/")
     assert (sent["body"]["number"], sent["body"]["why"]) == (1, "no room")
 
 

@@ -13,7 +13,7 @@ def plain(node: Node) -> Athlete:
 
 
 def test_a_session_is_sent_before_its_sets_and_its_end_last(plain: Athlete) -> None:
-    base = f"/api/athletes/{ATHLETE}/runs/{SESSION}"
+    base = f"/api/athletes/{ATHLETE}/sessions/{SESSION}"
     begun = plain.node.started(plain.run)
     assert (begun["method"], begun["path"], begun["body"]["name"]) == ("PUT", base, "Monday")
     plain.works(24)
@@ -22,7 +22,7 @@ def test_a_session_is_sent_before_its_sets_and_its_end_last(plain: Athlete) -> N
     assert picture["path"].endswith(f"{plain.run['logged'][0]['ids'][0]}/picture")
     ended = plain.node.finished(plain.run, 7)
     assert (ended["method"], ended["path"]) == ("POST", f"{base}/finish")
-    assert ended["body"]["effort"] == 7
+    assert ended["body"]["rpe"] == 7
 
 
 def test_a_count_of_about_is_told_and_not_claimed(plain: Athlete) -> None:
@@ -48,5 +48,5 @@ def test_everything_said_of_a_set_goes_out(plain: Athlete) -> None:
     body = sent["body"]
     told = {"pain": 2, "pain_place": "left wrist", "note": "slow", "felt_in": ["chest"]}
     assert {name: body[name] for name in told} == told
-    assert (body["effort"], body["clean"], body["faults"]) == (8, False, ["hips sag"])
+    assert (body["rpe"], body["form_ok"], body["faults"]) == (8, False, ["hips sag"])
     assert (body["number"], body["kind"], body["item"]) == (1, "work", "push-up")

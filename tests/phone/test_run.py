@@ -91,9 +91,9 @@ def test_partial_reps_of_each_side_are_sent_with_it(oda: Athlete) -> None:
 def test_what_the_sensor_saw_is_proposed_and_faults_make_the_set_unclean(plain: Athlete) -> None:
     plain.works(24, **SEEN)
     (entry,) = plain.pending
-    assert (entry["amounts"], entry["faults"], entry["effort"]) == ([7], ["too shallow"], None)
+    assert (entry["amounts"], entry["faults"], entry["rpe"]) == ([7], ["too shallow"], None)
     (sent,) = plain.sends(plain.logs())
-    assert sent["body"]["clean"] is False
+    assert sent["body"]["form_ok"] is False
 
 
 def test_a_sensor_has_no_say_in_a_hold(node: Node) -> None:
@@ -272,7 +272,7 @@ def test_the_easier_rung_brings_its_own_range_into_the_log(plain: Athlete) -> No
     plain.takes(1)
     plain.works(24)
     (sent,) = plain.sends(plain.logs())
-    assert (sent["body"]["asked_low"], sent["body"]["asked_high"]) == (8, 15)
+    assert (sent["body"]["prescribed_min"], sent["body"]["prescribed_max"]) == (8, 15)
     assert sent["body"]["rung_id"].endswith("2")
 
 

@@ -40,7 +40,8 @@ class Case:
 
 @cache
 def cases() -> tuple[Case, ...]:
-    """When a gate a share above the beginning is reached, asked again and again until it is."""
+    """When a criterion a share above the beginning is reached, asked again and again until it
+    is."""
     found = []
     for member in cast(ATHLETES, SEED):
         life = course(member, 22 + HORIZON, FIRST)
@@ -53,7 +54,7 @@ def cases() -> tuple[Case, ...]:
                 points = [one for one in life.told if one.day <= today]
                 if len({one.day for one in points}) < 6:
                     continue
-                told = forecast(points, target / points[-1].value - 1, today, "the gate")
+                told = forecast(points, target / points[-1].value - 1, today, "the criterion")
                 later = np.flatnonzero(life.truth[7 * weeks :] >= target)
                 truth = later[0] / 7 if len(later) and later[0] / 7 <= HORIZON else np.inf
                 ends = [(one - today).days / 7 if one else np.inf for one in (told.low, told.high)]
@@ -76,14 +77,14 @@ def test_misses_lie_on_both_sides() -> None:
 
 
 def test_a_late_forecast_is_narrower_than_an_early_one() -> None:
-    """Of the same gate, which was reached: what is asked last against what was asked first."""
-    by_gate: dict[tuple[int, float], list[Case]] = {}
+    """Of the same criterion, which was reached: what is asked last against what was asked first."""
+    by_criterion: dict[tuple[int, float], list[Case]] = {}
     for one in cases():
         if np.isfinite(one.truth):
-            by_gate.setdefault((one.athlete, one.growth), []).append(one)
+            by_criterion.setdefault((one.athlete, one.growth), []).append(one)
     pairs = [
         (min(each[0].high, HORIZON) - each[0].low, min(each[-1].high, HORIZON) - each[-1].low)
-        for each in by_gate.values()
+        for each in by_criterion.values()
         if len(each) > 1
     ]
     assert len(pairs) >= 30

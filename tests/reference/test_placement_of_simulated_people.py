@@ -4,7 +4,7 @@ They are made by the same other model as in `test_capacity_of_simulated_people` 
 limbs, masses and days drawn; its page names the sources): none of it is the estimator's, and none
 was tuned to what comes out here. Each does a test somewhere on the ladder and, days later, the one
 that the placement says would narrow it; the right rung is the hardest on which, by their own curve
-and their own body, the useful dose is there.
+and their own body, the useful prescription is there.
 """
 
 from collections.abc import Callable
@@ -44,8 +44,10 @@ LADDERS = {"reps": "push-up", "hold": "l-sit"}
 def rungs_of(ladder_id: str) -> tuple[Rung, ...]:
     found = []
     for one in catalogue().find_ladder(ladder_id).rungs:
-        dose = range_prescription("strength", "beginner", one.of.unit)
-        found.append(Rung(one.name, one.of, one.modifiers(), dose, range_criterion(dose)))
+        prescription = range_prescription("strength", "beginner", one.of.unit)
+        found.append(
+            Rung(one.name, one.of, one.modifiers(), prescription, range_criterion(prescription))
+        )
     return tuple(found)
 
 
@@ -93,7 +95,7 @@ def simulated(kind: str, random: np.random.Generator) -> Simulated:
         for demand, time in zip(read.demand, times, strict=True)
     ]
     measured = measure(body, rungs)
-    fitting = [i for i, one in enumerate(rungs) if can[i] >= one.dose.asks]
+    fitting = [i for i, one in enumerate(rungs) if can[i] >= one.prescription.asks]
     right = max(fitting, key=lambda i: measured.demands[i].height, default=0)
 
     def shows(place: int, day: date) -> Evidence:

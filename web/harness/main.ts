@@ -17,7 +17,7 @@ const means: machine.Means = {
   id: () => `id-${++made}`,
   told: (moment) => new Date(moment).toISOString(),
 };
-const told = { at: "2026-03-02T09:00:00.000Z", zone: "Europe/Lisbon" };
+const told = { at: "2026-03-02T09:00:00.000Z", time_zone: "Europe/Lisbon" };
 let world = new World();
 
 /** What Python may ask for. Whatever needs means or a clock gets the stand-in. */
@@ -47,7 +47,7 @@ const CALLS = {
 
   started: (run: Running) => outgoing.started(run, told),
   logged: (run: Running, entry: Entry, picture: boolean) =>
-    outgoing.logged(run, entry, picture ? new Blob(["jpeg"]) : null, told.zone),
+    outgoing.logged(run, entry, picture ? new Blob(["jpeg"]) : null, told.time_zone),
   skipped: (run: Running, gone: Parameters<typeof outgoing.skipped>[1], why: string) =>
     outgoing.skipped(run, gone, why, "skip-id", told),
   finished: (run: Running, effort: number) => outgoing.finished(run, effort, told),

@@ -17,6 +17,7 @@ from invelo.api.bench import routes as bench
 from invelo.api.catalogue import routes as catalogue
 from invelo.api.common import health, problems, security, site
 from invelo.api.common.context import Clock, LinkEndedError, NobodyError, system_clock
+from invelo.api.common.released import ReleasedAddresses
 from invelo.api.common.request_id import RequestId
 from invelo.api.equipment import bands, kit, load_cell
 from invelo.api.ladder import files as ladder_files
@@ -111,6 +112,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
     ):
         app.include_router(place.router)
     site.install(app, settings.web_dist)
+    app.add_middleware(ReleasedAddresses)
     app.add_middleware(GZipMiddleware, minimum_size=1024, compresslevel=5)
     app.add_middleware(security.CrossSiteGuard)
     app.add_middleware(TrustedHostMiddleware, allowed_hosts=settings.allowed_hosts)

@@ -91,7 +91,7 @@ def own_session(db: Session, athlete_id: UUID, session_id: UUID) -> TrainingSess
     return found
 
 
-def decision(db: Session, account_id: UUID, decision_id: UUID, roles: Roles = SEE) -> ProposalRow:
+def proposal(db: Session, account_id: UUID, proposal_id: UUID, roles: Roles = SEE) -> ProposalRow:
     """A decision about an allowed athlete.
 
     Raises:
@@ -100,9 +100,9 @@ def decision(db: Session, account_id: UUID, decision_id: UUID, roles: Roles = SE
     statement = (
         select(ProposalRow)
         .join(LadderRow, col(LadderRow.id) == ProposalRow.ladder_id)
-        .where(ProposalRow.id == decision_id)
+        .where(ProposalRow.id == proposal_id)
     )
-    return _one(db, _allowed(statement, account_id, LadderRow.athlete_id, roles), "decision")
+    return _one(db, _allowed(statement, account_id, LadderRow.athlete_id, roles), "proposal")
 
 
 def _allowed(

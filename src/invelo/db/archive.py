@@ -3,8 +3,9 @@
 import json
 from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
+from graphlib import TopologicalSorter
 
-from sqlalchemy import Connection, text
+from sqlalchemy import Connection, inspect, text
 from sqlmodel import SQLModel
 
 from invelo.domain.errors import InputError
@@ -30,6 +31,27 @@ def tables() -> tuple[TableOf, ...]:
         TableOf(table.name, tuple(column.name for column in table.primary_key))
         for table in SQLModel.metadata.sorted_tables
         if table.name not in LEFT_OUT
+    )
+
+
+def tables_there(db: Connection) -> tuple[TableOf, ...]:
+    """Every table that is kept at whatever schema the database stands, those that others point to
+    first; what may point to rows that come later is held to it in the end (`check`)."""
+    there = inspect(db)
+    names = set(there.get_table_names()) - LEFT_OUT - {"alembic_version"}
+    order = TopologicalSorter(
+        {
+            name: {
+                key["referred_table"]
+                for key in there.get_foreign_keys(name)
+                if not key["options"].get("deferrable") and key["referred_table"] != name
+            }
+            for name in sorted(names)
+        }
+    )
+    return tuple(
+        TableOf(name, tuple(there.get_pk_constraint(name)["constrained_columns"]))
+        for name in order.static_order()
     )
 
 
@@ -63,6 +85,11 @@ def is_empty(db: Connection) -> bool:
 def defer(db: Connection) -> None:
     """Let rows point to ones that come later, until all are there."""
     db.execute(text("SET CONSTRAINTS ALL DEFERRED"))
+
+
+def check(db: Connection) -> None:
+    """Hold every row to what it points to, now."""
+    db.execute(text("SET CONSTRAINTS ALL IMMEDIATE"))
 
 
 def fill(db: Connection, table: TableOf, lines: Iterable[bytes]) -> int:

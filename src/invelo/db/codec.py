@@ -48,6 +48,10 @@ ONE_SIDE: TypeAdapter[OneSide] = TypeAdapter(OneSide)
 LEVER_ORDER: TypeAdapter[tuple[Lever, ...]] = TypeAdapter(tuple[Lever, ...])
 
 
+EARLIER = {"worn": "added_load", "help": "assistance"}
+"""Names that changes had in earlier releases, which a phone may still send."""
+
+
 def modifiers_of(row: SetUpColumns) -> Modifiers:
     """What a row changes about its movement."""
     return CHANGES.validate_python(row.changes)
@@ -60,7 +64,7 @@ def changes_from(told: dict[str, Any]) -> Modifiers:
         InputError: naming what of it cannot be read.
     """
     try:
-        return CHANGES.validate_python(told)
+        return CHANGES.validate_python({EARLIER.get(name, name): of for name, of in told.items()})
     except ValidationError as error:
         what = error.errors()[0]
         where = ".".join(str(part) for part in ("changes", *what["loc"]))
@@ -79,14 +83,14 @@ def rung_of(row: RungRow) -> Rung:
         name=row.name,
         movement=catalogue().find_movement(row.movement),
         modifiers=modifiers_of(row),
-        dose=Prescription(
-            row.sets, row.low, row.high, row.rest_s, row.effort, UNIT.validate_python(row.unit)
+        prescription=Prescription(
+            row.sets, row.low, row.high, row.rest_s, row.rpe, UNIT.validate_python(row.unit)
         ),
-        gate=Criterion(
-            row.gate_sets,
-            row.gate_amount,
-            row.gate_effort,
-            row.gate_sessions,
+        criterion=Criterion(
+            row.criterion_sets,
+            row.criterion_amount,
+            row.criterion_rpe,
+            row.criterion_sessions,
             unit,
         ),
     )
@@ -99,27 +103,27 @@ def session_of(session: TrainingSessionRow, sets: Iterable[LoggedSetRow]) -> Ses
 
 def rung_columns(rung: Rung) -> dict[str, Any]:
     """The columns of a rung as the domain reasons about it; the other way is `rung_of`."""
-    dose, gate = rung.dose, rung.gate
+    prescription, criterion = rung.prescription, rung.criterion
     return {
         "name": rung.name,
         **set_up_columns(rung.movement.id, rung.modifiers),
-        "sets": dose.sets,
-        "low": dose.low,
-        "high": dose.high,
-        "unit": dose.unit,
-        "rest_s": dose.rest,
-        "effort": dose.effort,
-        "gate_sets": gate.sets,
-        "gate_amount": gate.amount,
-        "gate_effort": gate.effort,
-        "gate_sessions": gate.sessions,
+        "sets": prescription.sets,
+        "low": prescription.low,
+        "high": prescription.high,
+        "unit": prescription.unit,
+        "rest_s": prescription.rest,
+        "rpe": prescription.rpe,
+        "criterion_sets": criterion.sets,
+        "criterion_amount": criterion.amount,
+        "criterion_rpe": criterion.rpe,
+        "criterion_sessions": criterion.sessions,
     }
 
 
 def step_policy_of(row: LadderRow) -> StepPolicy:
     """What counts as a step on a ladder."""
     return StepPolicy(
-        row.least_reps, row.least_seconds, row.step, LEVER_ORDER.validate_python(row.levers)
+        row.min_reps, row.min_hold_s, row.target_step, LEVER_ORDER.validate_python(row.lever_order)
     )
 
 
@@ -128,8 +132,8 @@ def set_of(row: LoggedSetRow) -> SetRecord:
     return SetRecord(
         str(row.rung_id or ""),
         row.amount,
-        row.effort,
-        row.clean,
+        row.rpe,
+        row.form_ok,
         row.pain,
         row.pain_place,
         catalogue().find_movement(row.movement).unit,

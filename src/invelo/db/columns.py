@@ -62,7 +62,7 @@ class Dated(SQLModel):
     """When and where something happened."""
 
     at: datetime = instant()
-    zone: str
+    time_zone: str
     local_date: date
 
 
@@ -76,7 +76,7 @@ class Computed(SQLModel):
 
 def dated(moment: Moment) -> dict[str, Any]:
     """The columns of `Dated` for a moment."""
-    return {"at": moment.at, "zone": moment.zone, "local_date": moment.local_date}
+    return {"at": moment.at, "time_zone": moment.time_zone, "local_date": moment.local_date}
 
 
 class SetUpColumns(SQLModel):

@@ -6,7 +6,8 @@ from pathlib import Path
 
 from alembic import command
 from alembic.config import Config
-from sqlalchemy import Engine, create_engine
+from alembic.script import ScriptDirectory
+from sqlalchemy import Connection, Engine, create_engine
 from sqlmodel import Session
 
 CONNECT_SECONDS = 3
@@ -27,7 +28,32 @@ def transaction(engine: Engine) -> Iterator[Session]:
 
 def migrate(url: str) -> None:
     """Bring a database to the newest schema."""
-    config = Config()
-    config.set_main_option("script_location", str(Path(__file__).parent / "migrations"))
+    config = _migrations()
     config.attributes["url"] = url
     command.upgrade(config, "head")
+
+
+def knows(revision: str) -> bool:
+    """Whether a schema is one of this release's or of an earlier one's."""
+    found = ScriptDirectory.from_config(_migrations()).walk_revisions()
+    return revision in {script.revision for script in found}
+
+
+def move_to(connection: Connection, revision: str) -> None:
+    """Bring the tables to an earlier schema, within a transaction of the caller's."""
+    config = _migrations()
+    config.attributes["connection"] = connection
+    command.downgrade(config, revision)
+
+
+def move_on(connection: Connection) -> None:
+    """Bring the tables to the newest schema, within a transaction of the caller's."""
+    config = _migrations()
+    config.attributes["connection"] = connection
+    command.upgrade(config, "head")
+
+
+def _migrations() -> Config:
+    config = Config()
+    config.set_main_option("script_location", str(Path(__file__).parent / "migrations"))
+    return config

@@ -25,10 +25,10 @@ def rungs_of(db: Session, ladder_id: UUID) -> list[RungRow]:
 def graph_of(db: Session, rungs: list[RungRow]) -> LadderGraph:
     """A ladder as it is drawn now."""
     ids = [row.id for row in rungs]
-    ties = db.exec(select(EdgeRow).where(among(EdgeRow.lower_id, ids))).all()
+    edges = db.exec(select(EdgeRow).where(among(EdgeRow.lower_id, ids))).all()
     return LadderGraph(
         tuple(Node(row.id, rung_of(row), row.why) for row in rungs),
-        tuple(sorted((tie.lower_id, tie.upper_id) for tie in ties)),
+        tuple(sorted((edge.lower_id, edge.upper_id) for edge in edges)),
     )
 
 
@@ -63,13 +63,13 @@ def write(db: Session, row: LadderRow, drawing: LadderGraph) -> None:
     db.exec(
         delete(EdgeRow).where(or_(col(EdgeRow.lower_id).in_(ids), col(EdgeRow.upper_id).in_(ids)))
     )
-    db.add_all(EdgeRow(lower_id=lower, upper_id=upper) for lower, upper in drawing.ties)
+    db.add_all(EdgeRow(lower_id=lower, upper_id=upper) for lower, upper in drawing.edges)
     db.flush()
     db.expire_all()
 
 
 def _may_go(db: Session, row: LadderRow, rung: RungRow) -> None:
-    if row.standing_id == rung.id:
+    if row.current_rung_id == rung.id:
         raise ConflictError(
             "rung", f"the athlete stands on “{rung.name}”.", "Put them on another first."
         )
@@ -91,7 +91,7 @@ def document_of(drawing: LadderGraph) -> dict[str, Any]:
         "rungs": [
             {"id": str(one.id), "why": one.why, **rung_columns(one.rung)} for one in drawing.rungs
         ],
-        "ties": [[str(lower), str(upper)] for lower, upper in drawing.ties],
+        "edges": [[str(lower), str(upper)] for lower, upper in drawing.edges],
     }
 
 
@@ -107,5 +107,5 @@ def read(document: dict[str, Any]) -> LadderGraph:
             Node(UUID(one["id"]), rung_from({**one, "id": UUID(one["id"])}), one["why"])
             for one in document["rungs"]
         ),
-        tuple((UUID(lower), UUID(upper)) for lower, upper in document["ties"]),
+        tuple((UUID(lower), UUID(upper)) for lower, upper in document["edges"]),
     )

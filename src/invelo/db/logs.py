@@ -20,14 +20,14 @@ from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.ladder import LadderRow, RungRow
 from invelo.db.tables.training import LoggedSetRow, TrainingSessionRow
 from invelo.domain.catalogue.catalogue import catalogue
-from invelo.domain.strength.capacity import EVIDENCE_EFFORT, TELLING_KINDS
+from invelo.domain.strength.capacity import EVIDENCE_RPE, TELLING_KINDS
 from invelo.domain.training.log import PAIN_STOP, SessionRecord
 
 LOOK_BACK = 60
 """Sessions of a ladder that are read for a decision or a placement."""
 
 _LATER = aliased(LoggedSetRow)
-STANDS = ~select(_LATER.id).where(_LATER.corrects == LoggedSetRow.id).exists()
+STANDS = ~select(_LATER.id).where(_LATER.corrects_set_id == LoggedSetRow.id).exists()
 """Whether no later row corrects a set."""
 
 
@@ -51,7 +51,7 @@ def standing_sets(db: Session, session_ids: list[UUID]) -> dict[UUID, list[Logge
         .where(among(LoggedSetRow.session_id, session_ids))
         .order_by(col(LoggedSetRow.at), col(LoggedSetRow.number), col(LoggedSetRow.id))
     ).all()
-    corrected = {row.corrects for row in rows}
+    corrected = {row.corrects_set_id for row in rows}
     found: dict[UUID, list[LoggedSetRow]] = defaultdict(list)
     for row in rows:
         if row.id not in corrected:
@@ -97,9 +97,9 @@ def _telling() -> Select[Any, LoggedSetRow]:
     least_effort = case(
         (
             col(LoggedSetRow.movement) == any_(bindparam("held", type_=ARRAY(Text))),
-            EVIDENCE_EFFORT["s"],
+            EVIDENCE_RPE["s"],
         ),
-        else_=EVIDENCE_EFFORT["reps"],
+        else_=EVIDENCE_RPE["reps"],
     )
     recent = _newest_first(bindparam("athlete"), LOOK_BACK).with_only_columns(
         col(TrainingSessionRow.id)
@@ -114,10 +114,10 @@ def _telling() -> Select[Any, LoggedSetRow]:
         .where(
             col(LoggedSetRow.session_id).in_(recent),
             LoggedSetRow.movement == any_(bindparam("movements", type_=ARRAY(Text))),
-            col(LoggedSetRow.clean),
+            col(LoggedSetRow.form_ok),
             col(LoggedSetRow.kind).in_(TELLING_KINDS),
             func.coalesce(LoggedSetRow.least, LoggedSetRow.amount) >= 1,
-            LoggedSetRow.effort >= least_effort,
+            LoggedSetRow.rpe >= least_effort,
             LoggedSetRow.pain < PAIN_STOP,
             STANDS,
         )
@@ -209,7 +209,7 @@ def history(db: Session, set_id: UUID) -> list[LoggedSetRow]:
     at = db.get(LoggedSetRow, set_id)
     while at is not None:
         found.append(at)
-        at = db.get(LoggedSetRow, at.corrects) if at.corrects else None
+        at = db.get(LoggedSetRow, at.corrects_set_id) if at.corrects_set_id else None
     return found
 
 

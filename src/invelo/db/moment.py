@@ -21,7 +21,7 @@ class Moment:
     """
 
     at: datetime
-    zone: str
+    time_zone: str
 
     def __post_init__(self) -> None:
         """Refuse a naive time and a zone nobody knows."""
@@ -29,12 +29,12 @@ class Moment:
             raise InputError("time", "it has no offset from UTC.", "End it in Z or +01:00.")
         if not FIRST_YEAR <= self.at.year <= LAST_YEAR:
             raise InputError("at", f"the year {self.at.year} is none of ours.", "Give the day's.")
-        require_zone(self.zone)
+        require_zone(self.time_zone)
 
     @property
     def local_date(self) -> date:
         """The calendar day there and then."""
-        return self.at.astimezone(ZoneInfo(self.zone)).date()
+        return self.at.astimezone(ZoneInfo(self.time_zone)).date()
 
 
 @cache

@@ -21,8 +21,8 @@ for none), and by how many seconds the device's clock was off."""
 
 KEPT = (
     *("id", "session_id", "at", "rung_id", "movement", "item", "kind", "side", "number", "amount"),
-    *("least", "most", "partial", "asked_low", "asked_high", "effort", "clean", "faults"),
-    *("felt_in", "pain", "pain_place", "note", "corrects"),
+    *("least", "most", "partial", "prescribed_min", "prescribed_max", "rpe", "form_ok", "faults"),
+    *("felt_in", "pain", "pain_place", "note", "corrects_set_id"),
 )
 """Columns of a logged set that are shown."""
 
@@ -32,7 +32,7 @@ _NAMES = (*KEPT, "clock_off_s", "name", "picture")
 def of_sessions(db: Session, session_ids: Iterable[UUID]) -> dict[UUID, list[ShownSet]]:
     """The sets of some sessions that no later row corrects, by session, in order."""
     rows = _read(db, "session_id", session_ids)
-    corrected = {row["corrects"] for row in rows}
+    corrected = {row["corrects_set_id"] for row in rows}
     found: dict[UUID, list[ShownSet]] = defaultdict(list)
     for row in rows:
         if row["id"] not in corrected:

@@ -1,7 +1,8 @@
 """Six months of sessions, lived through the product's own acts.
 
 Each crew member is a simulated athlete: a true capacity that fitness and fatigue move, with noise,
-skipped days, a tour break and what else the story has. On each training day they do the dose of the
+skipped days, a tour break and what else the story has. On each training day they do the
+prescription of the
 rung they stand on as well as that truth allows; the product decides, the coach answers, and at the
 end of each week the week is looked at. What the newest sessions propose is left for whoever looks.
 """
@@ -90,7 +91,8 @@ def load(db: Session, now: datetime, weeks: int = WEEKS, say: Say = lambda _: No
 
 
 def _plan(db: Session, places: dict[str, str], moment: Moment) -> None:
-    """The week of the one who trains in two places, the daily dose of the one who is new to it."""
+    """The week of the one who trains in two places, the daily minimum of the one who is new to
+    it."""
     crew = {row.name: row for row in db.exec(select(AthleteRow))}
     plan_week(db, crew["Juno Pell"], places, moment)
     for name, done in ON_THE_FLOOR:
@@ -142,12 +144,12 @@ class _MemberHistory:
         told = Random(f"{SEED} intake {member.name}")  # noqa: S311
         answer(db, coach, self.athlete, places, Moment(self.began - timedelta(days=1), ZONE), told)
         self.row = ladder.create(db, self.athlete, ready, member.purpose, member.level, enrolled)
-        if member.school != "range":
+        if member.method != "double_progression":
             prescription.set_method(
                 db,
                 self.row,
                 self.athlete,
-                member.school,
+                member.method,
                 member.purpose,
                 member.level,
                 True,
@@ -199,8 +201,8 @@ class _MemberHistory:
         moment = Moment(day.replace(hour=7, minute=0), ZONE)
         if open_now:
             return
-        for decision in weekly.look(self.db, self.athlete, moment):
-            self._answer(decision, moment)
+        for proposal in weekly.look(self.db, self.athlete, moment):
+            self._answer(proposal, moment)
 
     def _session(self, day: datetime, offset: int, open_now: bool) -> None:
         db, row = self.db, self.row
@@ -211,64 +213,66 @@ class _MemberHistory:
             return  # something closes the rung: a day off
         done = self._sets(session, moment, offset)
         self.response.train(done)
-        efforts = [one.effort for one, _ in done]
-        whole = min(10, max(1, round(sum(efforts) / len(efforts) - 1 + self.random.random())))
+        rpes = [one.rpe for one, _ in done]
+        whole = min(10, max(1, round(sum(rpes) / len(rpes) - 1 + self.random.random())))
         ended = Moment(day + timedelta(minutes=20 + 4 * len(done)), ZONE)
-        for decision in floor.finish(db, self.athlete, session, whole, ended):
+        for proposal in floor.finish(db, self.athlete, session, whole, ended):
             if not open_now:
-                self._answer(decision, Moment(day + timedelta(hours=2), ZONE))
+                self._answer(proposal, Moment(day + timedelta(hours=2), ZONE))
 
     def _sets(
         self, session: TrainingSessionRow, moment: Moment, offset: int
     ) -> list[tuple[SetRecord, float]]:
         db, row, random = self.db, self.row, self.random
-        assert row.standing_id is not None  # noqa: S101  (their test placed them)
-        kept = ladder.rung_on(db, row.id, row.standing_id)
+        assert row.current_rung_id is not None  # noqa: S101  (their test placed them)
+        kept = ladder.rung_on(db, row.id, row.current_rung_id)
         rung = rung_of(kept)
         capacity = self.response.capacity * math.exp(random.gauss(0.0, 0.025))
         there = allowed(self.response.talent, capacity, demand(self.response.talent.body, rung))
         hurts, place = self.member.pain_on(self.days - offset)
         done: list[tuple[SetRecord, float]] = []
         drop = 0.0
-        for number in range(1, rung.dose.sets + 1):
+        for number in range(1, rung.prescription.sets + 1):
             can = max(1.0, there * (1.0 - drop))
             tests = self.to_the_end and number == 1
-            one = perform(rung.dose, can, random.gauss(0.0, 0.3), random.random(), tests)
-            drop += tires_by(one.effort)
-            at = Moment(moment.at + timedelta(seconds=(rung.dose.rest + 40) * number), ZONE)
-            last = number == rung.dose.sets
-            counted = {"seconds" if rung.dose.unit == "s" else "reps": float(one.amount)}
+            one = perform(rung.prescription, can, random.gauss(0.0, 0.3), random.random(), tests)
+            drop += tires_by(one.rpe)
+            at = Moment(moment.at + timedelta(seconds=(rung.prescription.rest + 40) * number), ZONE)
+            last = number == rung.prescription.sets
+            counted = {"seconds" if rung.prescription.unit == "s" else "reps": float(one.amount)}
             entry = floor.SetEntry(
                 id=new_id(random),
                 rung_id=kept.id,
                 number=number,
-                effort=one.effort,
-                clean=one.clean,
+                rpe=one.rpe,
+                form_ok=one.form_ok,
                 pain=hurts if last else 0,
                 pain_place=place if last and hurts else "",
                 moment=at,
-                asked=(rung.dose.low, rung.dose.high),
+                asked=(rung.prescription.low, rung.prescription.high),
                 **counted,  # type: ignore[arg-type]
             )
             floor.log(db, session, entry, at.at)
-            done.append((SetRecord("", float(one.amount), one.effort, unit=rung.dose.unit), can))
+            done.append(
+                (SetRecord("", float(one.amount), one.rpe, unit=rung.prescription.unit), can)
+            )
         self.to_the_end = False
         return done
 
-    def _answer(self, decision: ProposalRow, moment: Moment) -> None:
+    def _answer(self, proposal: ProposalRow, moment: Moment) -> None:
         """The coach takes most of what is proposed, and declines a step now and then."""
-        if decision.answer is not None:
+        if proposal.answer is not None:
             return
-        declined = decision.outcome == "step-up" and self.random.random() < 0.1
-        word = self.random.choice(DECLINES) if declined else ""
-        said: review.Answer = "decline" if declined else "take"
+        declined = proposal.outcome == "step_up" and self.random.random() < 0.1
+        note = self.random.choice(DECLINES) if declined else ""
+        said: review.Answer = "decline" if declined else "accept"
         try:
             with self.db.begin_nested():
-                review.answer(self.db, self.row, decision, self.coach, said, None, word, moment)
+                review.answer(self.db, self.row, proposal, self.coach, said, None, note, moment)
         except (ConflictError, InputError):
             review.answer(
-                self.db, self.row, decision, self.coach, "decline", None, "not today", moment
+                self.db, self.row, proposal, self.coach, "decline", None, "not today", moment
             )
-        self.to_the_end = decision.outcome == "test-again" or self.to_the_end
+        self.to_the_end = proposal.outcome == "retest" or self.to_the_end
         if self.row.stopped:
             ladder.resume(self.db, self.row)

@@ -60,7 +60,7 @@ def answer(
         days=told.days,
         minutes=told.minutes,
         places=where,
-        schools=("range",),
+        methods=("double_progression",),
         sex=told.sex,
     )
     person.keep(db, coach.id, athlete, who, moment.at)

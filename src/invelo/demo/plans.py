@@ -1,4 +1,4 @@
-"""The demo's weeks: one planned for four days in two places, and a daily dose. All invented."""
+"""The demo's weeks: one planned for four days in two places, and a daily minimum. All invented."""
 
 from datetime import timedelta
 from random import Random
@@ -11,7 +11,7 @@ from invelo.db.tables.ladder import LadderRow
 from invelo.demo.intake import new_id
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.plan.daily_minimum import DailyMinimum
-from invelo.domain.plan.week.availability import StandingAvailability, WeekDay, monday_of
+from invelo.domain.plan.week.availability import StandingAvailability, WeekDay, week_start_of
 from invelo.domain.plan.week.solve import solve
 from invelo.domain.plan.week.tasks import Extra
 from invelo.services.ladder import ladder, prescription
@@ -41,10 +41,12 @@ def plan_week(db: Session, athlete: AthleteRow, places: dict[str, str], moment: 
     ).one()
     prescription.set_method(db, row, athlete, "wave", "skill", "intermediate", True, moment)
     days = tuple(WeekDay(day, minutes, places[name], at) for day, minutes, name, at in DAYS)
-    monday = monday_of(moment.local_date)
-    wishes = StandingAvailability(days, EXTRAS, begun=monday - timedelta(days=14), weeks=8)
-    week.keep_availability(db, athlete, wishes, moment.at)
-    seen = week.view(db, athlete, monday, monday)
+    week_start = week_start_of(moment.local_date)
+    availability = StandingAvailability(
+        days, EXTRAS, begun=week_start - timedelta(days=14), weeks=8
+    )
+    week.keep_availability(db, athlete, availability, moment.at)
+    seen = week.view(db, athlete, week_start, week_start)
     solved = solve(seen.laid.problem, steps=STEPS)
     week.keep(db, athlete, seen, solved.plan, 0, "solved", moment, bound=solved.progress.bound)
 
@@ -52,17 +54,17 @@ def plan_week(db: Session, athlete: AthleteRow, places: dict[str, str], moment: 
 def train_now(db: Session, athlete: AthleteRow, done: int, moment: Moment, random: Random) -> None:
     """A session that runs as the demo is opened: so many sets done, the next at hand."""
     row = ladder.of_athlete(db, athlete.id)[0]
-    assert row.standing_id is not None  # noqa: S101  (their test placed them)
-    rung = ladder.rung_on(db, row.id, row.standing_id)
+    assert row.current_rung_id is not None  # noqa: S101  (their test placed them)
+    rung = ladder.rung_on(db, row.id, row.current_rung_id)
     done = min(done, rung.sets - 1)
-    began = Moment(moment.at - timedelta(minutes=4 + 3 * done), moment.zone)
+    began = Moment(moment.at - timedelta(minutes=4 + 3 * done), moment.time_zone)
     session = floor.start(db, athlete, new_id(random), f"{began.local_date:%A}", began, moment.at)
     for number in range(1, done + 1):
-        at = Moment(began.at + timedelta(minutes=3 * number), moment.zone)
+        at = Moment(began.at + timedelta(minutes=3 * number), moment.time_zone)
         entry = floor.SetEntry(
             id=new_id(random),
             number=number,
-            effort=7.5 + 0.5 * number,
+            rpe=7.5 + 0.5 * number,
             moment=at,
             rung_id=rung.id,
             reps=rung.low + random.randint(0, 2),
@@ -77,11 +79,11 @@ def train_now(db: Session, athlete: AthleteRow, done: int, moment: Moment, rando
 def begin_daily_minimum(db: Session, athlete: AthleteRow, moment: Moment, random: Random) -> None:
     """A rep a day for nine days, one of them missed."""
     movement = catalogue().find_movement("counter-push-up")
-    began = Moment(moment.at - timedelta(days=9), moment.zone)
+    began = Moment(moment.at - timedelta(days=9), moment.time_zone)
     daily = DailyMinimum(movement, 1, "while the kettle boils", "07:15")
     daily_minimum.begin(db, athlete, new_id(random), daily, "", began)
     for _ in range(3):
         daily_minimum.tick(db, athlete.id, new_id(random), None, True, began)
     for back in (9, 8, 7, 6, 4, 3, 2, 1):
-        day = Moment(moment.at - timedelta(days=back), moment.zone)
+        day = Moment(moment.at - timedelta(days=back), moment.time_zone)
         daily_minimum.tick(db, athlete.id, new_id(random), None, False, day)

@@ -64,7 +64,7 @@ class CrewMember:
     Attributes:
         ladder: the tour's own, or a ready one.
         test: on which rung of it they were tested, and how many reps or seconds they did.
-        school: by which they progress.
+        method: by which they progress.
         gain, tires: factors on what training adds and takes away.
         skips: share of days they miss.
         days: of the week on which they train, Monday 0.
@@ -81,7 +81,7 @@ class CrewMember:
     level: Level
     test: tuple[int, float]
     ladder: str = TOUR_LADDER.id
-    school: Method = "range"
+    method: Method = "double_progression"
     gain: float = 1.0
     tires: float = 1.0
     skips: float = 0.08
@@ -165,7 +165,7 @@ CREW = (
         purpose="daily",
         level="beginner",
         ladder="full-push-up",
-        school="habit",
+        method="habit",
         test=(2, 14),
         gain=0.5,
         days=(0, 2, 4, 6),
@@ -179,7 +179,7 @@ CREW = (
         purpose="strength",
         level="intermediate",
         ladder="one-leg-squat",
-        school="effort",
+        method="rpe_target",
         test=(2, 18),
         gain=0.9,
         away=(46, 19),
@@ -192,7 +192,7 @@ CREW = (
         purpose="endurance",
         level="intermediate",
         ladder="row",
-        school="clock",
+        method="density",
         test=(1, 16),
         gain=0.8,
         days=(1, 3),

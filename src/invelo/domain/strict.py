@@ -1,6 +1,12 @@
 """What comes in from outside, before the rules look at it."""
 
-from pydantic import BaseModel, ConfigDict
+from pydantic import AliasChoices, BaseModel, ConfigDict
+
+
+def renamed(name: str, *earlier: str) -> AliasChoices:
+    """The names under which a field is read: its own, and those it had in earlier releases, which
+    old files and what a phone still holds unsent are written with."""
+    return AliasChoices(name, *earlier)
 
 
 class StrictModel(BaseModel):

@@ -209,7 +209,7 @@ def day_of(words: str) -> date:
     return day
 
 
-def moment_of(day: date, words: str, zone: str) -> datetime:
+def moment_of(day: date, words: str, time_zone: str) -> datetime:
     """When on a day, by its cell and an IANA zone; noon where no time is told.
 
     Raises:
@@ -217,12 +217,14 @@ def moment_of(day: date, words: str, zone: str) -> datetime:
     """
     try:
         there = time.fromisoformat(words) if words else NOON
-        return datetime.combine(day, there.replace(tzinfo=None), ZoneInfo(zone))
+        return datetime.combine(day, there.replace(tzinfo=None), ZoneInfo(time_zone))
     except ValueError:
         raise InputError("time", f"“{words[:20]}” is no time.", "Write 18:30.") from None
     except (KeyError, OSError):
         raise InputError(
-            "zone", f"“{zone[:40]}” is not known.", "Give an IANA name such as Europe/Lisbon."
+            "time zone",
+            f"“{time_zone[:40]}” is not known.",
+            "Give an IANA name such as Europe/Lisbon.",
         ) from None
 
 

@@ -7,12 +7,12 @@ from pydantic import Field
 
 from invelo.domain.biomechanics.body import WINTER, Body, Worn
 from invelo.domain.biomechanics.dumas import DUMAS
-from invelo.domain.biomechanics.setup import BandHold, Help, Place, SetUp
+from invelo.domain.biomechanics.setup import Assistance, BandHold, Place, SetUp
 from invelo.domain.catalogue.movement import Modifiers, sorted_values
 from invelo.domain.errors import InputError
 from invelo.domain.strength.bands import LIMIT, Band, Pull, fit
 from invelo.domain.strength.tempo import Tempo
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import StrictModel, renamed
 
 
 class BodyRequest(StrictModel):
@@ -62,14 +62,14 @@ class AddedLoad(StrictModel):
         return Worn(self.vest_kg, self.bag_kg, self.ankles_kg, self.lap_kg, self.hands_kg)
 
     @classmethod
-    def of(cls, worn: Worn) -> "AddedLoad":
+    def of(cls, added_load: Worn) -> "AddedLoad":
         """As it travels."""
         return cls(
-            vest_kg=worn.vest,
-            bag_kg=worn.bag,
-            ankles_kg=worn.ankles,
-            lap_kg=worn.lap,
-            hands_kg=worn.hands,
+            vest_kg=added_load.vest,
+            bag_kg=added_load.bag,
+            ankles_kg=added_load.ankles,
+            lap_kg=added_load.lap,
+            hands_kg=added_load.hands,
         )
 
 
@@ -139,15 +139,15 @@ class BandHoldRequest(StrictModel):
         )
 
 
-class HelpRequest(StrictModel):
+class AssistanceRequest(StrictModel):
     """Kilos a hand or a support takes off, straight up."""
 
     kg: float = Field(examples=[10])
     at: Place = "hips"
 
-    def core(self) -> Help:
+    def core(self) -> Assistance:
         """As the domain computes with it."""
-        return Help(self.kg, self.at)
+        return Assistance(self.kg, self.at)
 
 
 class Changes(StrictModel):
@@ -158,9 +158,13 @@ class Changes(StrictModel):
         description="Of the form's parameters; what is left out is the form's own.",
         examples=[{"hand_height": 0.3}],
     )
-    carried: AddedLoad = Field(default_factory=AddedLoad)
+    added_load: AddedLoad = Field(
+        default_factory=AddedLoad, validation_alias=renamed("added_load", "carried")
+    )
     band: BandHoldRequest | None = None
-    help: HelpRequest | None = None
+    assistance: AssistanceRequest | None = Field(
+        None, validation_alias=renamed("assistance", "help")
+    )
     range_percent: float = Field(100.0, description="Share of the full range that is used.")
     tempo: str = Field(
         "1-0-1-0", description="Lower – hold – press – hold, s.", examples=["3-0-1-0"]
@@ -174,9 +178,9 @@ class Changes(StrictModel):
         """
         return Modifiers(
             sorted_values(self.values),
-            self.carried.core(),
+            self.added_load.core(),
             self.band.core() if self.band else None,
-            self.help.core() if self.help else None,
+            self.assistance.core() if self.assistance else None,
             self.range_percent / 100,
             Tempo.parse(self.tempo),
         )
@@ -186,10 +190,10 @@ class Changes(StrictModel):
         """The fields as they travel."""
         return {
             "values": dict(modifiers.values),
-            "carried": AddedLoad.of(modifiers.worn),
+            "added_load": AddedLoad.of(modifiers.added_load),
             "band": BandHoldRequest.of(modifiers.band) if modifiers.band else None,
-            "help": HelpRequest(kg=modifiers.help.kg, at=modifiers.help.at)
-            if modifiers.help
+            "assistance": AssistanceRequest(kg=modifiers.assistance.kg, at=modifiers.assistance.at)
+            if modifiers.assistance
             else None,
             "range_percent": round(100 * modifiers.range, 6),
             "tempo": str(modifiers.tempo),
@@ -219,5 +223,7 @@ class SetUpRequest(Changes):
     @classmethod
     def from_core(cls, setup: SetUp, tempo: Tempo) -> "SetUpRequest":
         """As it travels."""
-        changes = Modifiers(setup.values, setup.worn, setup.band, setup.help, setup.range, tempo)
+        changes = Modifiers(
+            setup.values, setup.added_load, setup.band, setup.assistance, setup.range, tempo
+        )
         return cls(movement=setup.movement, **Changes.of(changes))

@@ -311,7 +311,7 @@ def simulate(
     jobs: Annotated[int, typer.Option(help="Processes that share the work.")] = 1,
     show: Annotated[bool, typer.Option("--list", help="Show the plans there are.")] = False,
 ) -> None:
-    """Compare schools, rule settings and fixed plans on the same simulated athletes.
+    """Compare methods, rule settings and fixed plans on the same simulated athletes.
 
     Ctrl-C stops it and shows what was done by then.
     """

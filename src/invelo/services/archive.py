@@ -15,12 +15,14 @@ from typing import IO
 from pydantic import BaseModel, ConfigDict, ValidationError
 from sqlalchemy import Engine
 
-from invelo.db import archive
+from invelo.db import archive, database
 from invelo.domain import MODEL_VERSION
 from invelo.domain.errors import InputError
 
 FORMAT = "invelo-archive-1"
 MANIFEST = "manifest.json"
+FIRST = "0009"
+"""The schema with which archives began."""
 MOST_MANIFEST = 1024 * 1024
 MOST_LINE = 64 * 1024 * 1024
 """Bytes of a row: a clip of 8 MiB is 16 MiB as hexadecimal digits."""
@@ -77,12 +79,12 @@ def write(engine: Engine, path: Path, now: datetime) -> Manifest:
                         digest.update(line)
                         count += 1
                 kept[table.name] = TableFile(rows=count, sha256=digest.hexdigest())
-            told = Manifest(made_at=now, revision=archive.revision(db), tables=kept)
-            whole.writestr(MANIFEST, told.model_dump_json(indent=2))
+            manifest = Manifest(made_at=now, revision=archive.revision(db), tables=kept)
+            whole.writestr(MANIFEST, manifest.model_dump_json(indent=2))
         part.replace(path)
     finally:
         part.unlink(missing_ok=True)
-    return told
+    return manifest
 
 
 def read(path: Path) -> Manifest:
@@ -92,11 +94,8 @@ def read(path: Path) -> Manifest:
         InputError: for what is no archive, one cut short or changed, or of another version.
     """
     with _opened(path) as whole:
-        told = _manifest(whole)
-        known = {table.name for table in archive.tables()}
-        for name, file in told.tables.items():
-            if name not in known:
-                raise InputError("archive", f"it has a table “{name}”.", _LATER)
+        manifest = _manifest(whole)
+        for name, file in manifest.tables.items():
             digest, count = hashlib.sha256(), 0
             for line in _lines(whole, name):
                 digest.update(line)
@@ -108,40 +107,44 @@ def read(path: Path) -> Manifest:
                     f"{file.rows} rows, or other bytes.",
                     "Take another copy of it.",
                 )
-    return told
+    return manifest
 
 
 def restore(engine: Engine, path: Path) -> Manifest:
     """Write an archive into an empty database: all of it, or nothing.
 
+    One of an earlier release is written into tables of its own schema, which are then brought to
+    today's with what is in them.
+
     Raises:
-        InputError: for what `read` refuses, an archive of another migration, or a database that
-            holds something.
+        InputError: for what `read` refuses, an archive of a later release, or a database that holds
+            something.
     """
-    told = read(path)
+    manifest = read(path)
     with engine.begin() as db, _opened(path) as whole:
-        stands = archive.revision(db)
-        if told.revision != stands:
-            raise InputError(
-                "archive",
-                f"it was made at migration {told.revision}, this Invelo is at {stands}.",
-                _LATER
-                if told.revision > stands
-                else "Restore it with the Invelo it was made by, "
-                "bring that up to date, and back it up again.",
-            )
         if not archive.is_empty(db):
             raise InputError(
                 "database",
                 "it holds something already.",
                 "Restore into an empty one; nothing is overwritten.",
             )
+        if not database.knows(manifest.revision) or manifest.revision < FIRST:
+            raise InputError("archive", f"it was made at migration {manifest.revision}.", _LATER)
+        earlier = manifest.revision != archive.revision(db)
+        if earlier:
+            database.move_to(db, manifest.revision)
+        there = archive.tables_there(db)
+        if strange := set(manifest.tables) - {table.name for table in there}:
+            raise InputError("archive", f"it has a table “{min(strange)}”.", _LATER)
         archive.defer(db)
-        for table in archive.tables():
-            if table.name in told.tables:
+        for table in there:
+            if table.name in manifest.tables:
                 archive.fill(db, table, _lines(whole, table.name))
+        archive.check(db)
+        if earlier:
+            database.move_on(db)
         archive.count_up(db)
-    return told
+    return manifest
 
 
 _LATER = "Restore it with a later Invelo: this one does not know all of it."
@@ -163,12 +166,12 @@ def _manifest(whole: zipfile.ZipFile) -> Manifest:
         info = whole.getinfo(MANIFEST)
         if info.file_size > MOST_MANIFEST:
             raise KeyError(MANIFEST)
-        told = Manifest.model_validate_json(whole.read(MANIFEST))
+        manifest = Manifest.model_validate_json(whole.read(MANIFEST))
     except (KeyError, ValidationError, zipfile.BadZipFile) as error:
         raise InputError("archive", "it has no manifest.", "Take another copy of it.") from error
-    if told.format != FORMAT:
-        raise InputError("archive", f"its format is “{told.format}”, not “{FORMAT}”.", _LATER)
-    return told
+    if manifest.format != FORMAT:
+        raise InputError("archive", f"its format is “{manifest.format}”, not “{FORMAT}”.", _LATER)
+    return manifest
 
 
 def _lines(whole: zipfile.ZipFile, table: str) -> Iterator[bytes]:

@@ -110,15 +110,15 @@ def test_a_made_up_cookie_lets_nobody_in(coach, new_client) -> None:
 
 
 @pytest.mark.parametrize(
-    ("email", "password", "zone", "field"),
+    ("email", "password", "time_zone", "field"),
     [
         ("new@theatre.example", "short", "Europe/Lisbon", "password"),
         ("new@theatre.example", PASSWORD, "Moon/Base", "time zone"),
         (EMAIL, PASSWORD, "Europe/Lisbon", "email"),
     ],
 )
-def test_accounts_that_cannot_be(coach, engine, clock, email, password, zone, field) -> None:
+def test_accounts_that_cannot_be(coach, engine, clock, email, password, time_zone, field) -> None:
     with pytest.raises(Exception, match=field), transaction(engine) as db:
-        accounts.create(db, email, "Someone", password, zone, clock())
+        accounts.create(db, email, "Someone", password, time_zone, clock())
     with Session(engine) as db:
         assert len(db.exec(select(AccountRow)).all()) == 1

@@ -22,7 +22,7 @@ def tells(coach: Coach, athlete: str, **told: object) -> dict:
 
 def does(coach: Coach, athlete: str, test_id: str, amount: float, **change: object) -> dict:
     kind = next(one for one in coach.get("/api/catalogue")["tests"] if one["id"] == test_id)
-    changes = ("values", "carried", "band", "help", "range_percent", "tempo")
+    changes = ("values", "added_load", "band", "assistance", "range_percent", "tempo")
     body = {
         "id": str(uuid4()),
         "movement": kind["movement"],
@@ -34,7 +34,7 @@ def does(coach: Coach, athlete: str, test_id: str, amount: float, **change: obje
 
 
 def shows(coach: Coach, athlete: str, check: str, passed: bool = True) -> dict:
-    body = {"id": str(uuid4()), "check": check, "passed": passed, "word": "seen"}
+    body = {"id": str(uuid4()), "check": check, "passed": passed, "note": "seen"}
     return coach.post(f"/api/athletes/{athlete}/readiness", **body)
 
 
@@ -72,7 +72,7 @@ def test_from_nothing_to_a_placement_on_three_ladders(coach: Coach) -> None:
     for one in told.values():
         assert one["capacity"]["low"] < one["capacity"]["likely"] < one["capacity"]["high"]
         assert one["capacity"]["derivation"]["formula"]
-        assert one["rung"] == one["standing"] != ""
+        assert one["rung"] == one["current_rung"] != ""
     assert told["compression"]["capacity"]["unit"] == "N·m"
     assert told["compression"]["unit"] == "s"
 
@@ -82,19 +82,19 @@ def test_a_hold_ladder_is_trained_and_judged_in_seconds(coach: Coach) -> None:
     does(coach, athlete, "l-sit-tuck", 24)
     ladder = coach.post(f"/api/athletes/{athlete}/ladders", ready_ladder="l-sit")
     assert {lane["counted"] for lane in ladder["lanes"]} == {"s"}
-    decision = {}
+    proposal = {}
     for _ in range(2):
         coach.clock.pass_by(days=2)
-        rung = next(one for one in ladder["rungs"] if one["id"] == coach.standing(ladder["id"]))
+        rung = next(one for one in ladder["rungs"] if one["id"] == coach.current_rung(ladder["id"]))
         session = coach.starts(ladder["id"])
         for number in (1, 2):
-            body = {"rung_id": rung["id"], "number": number, "effort": 8.5, **coach.now()}
+            body = {"rung_id": rung["id"], "number": number, "rpe": 8.5, **coach.now()}
             path = f"{coach.run(session)}/sets/{uuid4()}"
-            coach.put(path, seconds=rung["dose"]["high"], **body)
-        decision = coach.finishes(session)
-    assert decision["outcome"] == "add-set"  # the next shape is not there for the dose yet
-    assert " s (" in decision["reason"]
-    assert "15 s" in decision["reason"]
+            coach.put(path, seconds=rung["prescription"]["high"], **body)
+        proposal = coach.finishes(session)
+    assert proposal["outcome"] == "add_set"  # the next shape is not there for the prescription yet
+    assert " s (" in proposal["reason"]
+    assert "15 s" in proposal["reason"]
     refused = coach.client.put(path.rsplit("/", 1)[0] + f"/{uuid4()}", json={**body, "reps": 8})
     assert problem(refused, 422)["field"] == "hold"
 
@@ -157,12 +157,14 @@ def test_measured_limbs_narrow_what_is_computed(coach: Coach) -> None:
     before = coach.get(path)["capacities"][0]["half_width_percent"]
     coach.clock.pass_by(days=1)
     lengths = {"trunk": 0.5, "upper_arm": 0.33, "thigh": 0.43, "shank": 0.43}
-    coach.post(f"/api/athletes/{athlete}/measures", mass_kg=75, stature_m=1.75, lengths=lengths)
+    coach.post(
+        f"/api/athletes/{athlete}/body-measurements", mass_kg=75, stature_m=1.75, lengths=lengths
+    )
     does(coach, athlete, "l-sit-tuck", 20)
     after = coach.get(path)["capacities"][0]["half_width_percent"]
     assert after < before
     bad = {"mass_kg": 75, "stature_m": 1.75, "lengths": {"tail": 0.4}}
-    refused = coach.client.post(f"/api/athletes/{athlete}/measures", json=bad)
+    refused = coach.client.post(f"/api/athletes/{athlete}/body-measurements", json=bad)
     assert problem(refused, 422)["field"] == "length of tail"
 
 
@@ -183,7 +185,7 @@ def test_a_retest_is_told_against_the_one_before_and_a_norm_stands_beside(coach:
     coach.clock.pass_by(days=13)
     told = does(coach, athlete, "push-up", 30)
     assert "beyond the noise" in told["since"]
-    assert told["norm_word"] == "very good"
+    assert told["norm_text"] == "very good"
     cards = coach.get(f"/api/athletes/{athlete}/battery")["tests"]
     norms = [one["norm"] for one in cards if one["norm"]]
     assert all("from memory" in one["source"] for one in norms)
@@ -191,10 +193,10 @@ def test_a_retest_is_told_against_the_one_before_and_a_norm_stands_beside(coach:
 
 def test_the_coach_moves_them_and_says_why(coach: Coach, ladder: dict) -> None:
     rung = ladder["rungs"][0]
-    path = f"/api/ladders/{ladder['id']}/standing"
-    coach.post(path, rung_id=rung["id"], word="elbows first")
+    path = f"/api/ladders/{ladder['id']}/current-rung"
+    coach.put(path, rung_id=rung["id"], note="elbows first")
     (told,) = coach.get(f"/api/athletes/{ladder['athlete_id']}/capacity")["capacities"]
-    assert (told["standing"], told["moved_why"]) == (rung["name"], "elbows first")
+    assert (told["current_rung"], told["moved_why"]) == (rung["name"], "elbows first")
     assert told["rung"] != rung["name"]
 
 
@@ -228,11 +230,11 @@ def test_a_ladder_without_any_test_begins_at_its_foot_until_one_places(coach: Co
     athlete = coach.enrols()["id"]
     ladder = coach.post(f"/api/athletes/{athlete}/ladders", ready_ladder="row")
     assert ladder["placement"] is None
-    assert ladder["standing_id"] == ladder["rungs"][0]["id"]
+    assert ladder["current_rung_id"] == ladder["rungs"][0]["id"]
     assert all(rung["demand"] and rung["expected"] is None for rung in ladder["rungs"])
     does(coach, athlete, "row-half", 14)
     placed = coach.get(f"/api/ladders/{ladder['id']}")
-    assert placed["placement"]["rung_id"] == placed["standing_id"] != ladder["standing_id"]
+    assert placed["placement"]["rung_id"] == placed["current_rung_id"] != ladder["current_rung_id"]
 
 
 # ---- nothing that a limit forbids is ever given ----
@@ -266,7 +268,7 @@ def test_nothing_that_can_be_given_includes_what_a_limit_forbids(
             "id": str(uuid4()),
             "movement": kind.movement,
             "values": dict(changes.values),
-            "carried": {"hands_kg": changes.worn.hands},
+            "added_load": {"hands_kg": changes.added_load.hands},
             ("seconds" if kind.of.unit == "s" else "reps"): 10,
         }
         response = coach.client.post(f"/api/athletes/{athlete}/tests", json=body)
@@ -291,14 +293,16 @@ def test_nothing_that_can_be_given_includes_what_a_limit_forbids(
         for rung, shut in zip(sheet["rungs"], strained, strict=True):
             if shut:
                 to = {"rung_id": rung["id"]}
-                refused = coach.client.post(f"/api/ladders/{sheet['id']}/standing", json=to)
+                refused = coach.client.put(f"/api/ladders/{sheet['id']}/current-rung", json=to)
                 assert problem(refused, 409)["field"] == "limit"
     with Session(engine) as db:
         given = [row.movement for row in db.exec(select(KeptTest))]
         for ladder in db.exec(select(LadderRow)):
             sheet = coach.get(f"/api/ladders/{ladder.id}")
             given += [
-                rung["movement"] for rung in sheet["rungs"] if rung["id"] == sheet["standing_id"]
+                rung["movement"]
+                for rung in sheet["rungs"]
+                if rung["id"] == sheet["current_rung_id"]
             ]
         assert db.exec(select(TrainingSessionRow)).first()
         along = coach.get(f"/api/athletes/{athlete}/floor")
@@ -311,7 +315,7 @@ def test_nothing_that_can_be_given_includes_what_a_limit_forbids(
 
 def test_a_limit_made_later_closes_what_was_given_before(coach: Coach, ladder: dict) -> None:
     screens(coach, ladder["athlete_id"], pains={"elbow": 8})
-    path = f"/api/athletes/{ladder['athlete_id']}/runs/{uuid4()}"
+    path = f"/api/athletes/{ladder['athlete_id']}/sessions/{uuid4()}"
     body = {"name": "Alone", "ladder_id": ladder["id"], **coach.now()}
     refused = coach.client.put(path, json=body)
     assert problem(refused, 409)["field"] == "limit"

@@ -16,7 +16,7 @@ def screens(coach: Coach, athlete: str, **told: object) -> dict:
 
 
 def clears(coach: Coach, athlete: str, *lifts: str) -> dict:
-    body = {"id": str(uuid4()), "said_by": "Dr Vale", "word": "may train", "lifts": list(lifts)}
+    body = {"id": str(uuid4()), "said_by": "Dr Vale", "note": "may train", "lifts": list(lifts)}
     return coach.post(f"/api/athletes/{athlete}/clearances", **body)
 
 
@@ -28,8 +28,8 @@ def given(coach: Coach, ladder: dict) -> list:
         "id": str(uuid4()),
         "name": "with a bag",
         "movement": "push-up",
-        "carried": {"bag_kg": 2},
-        "after": [ladder["standing_id"]],
+        "added_load": {"bag_kg": 2},
+        "after": [ladder["current_rung_id"]],
     }
     kept = {"id": str(uuid4()), "name": "mine", "setup": {"movement": "push_up"}}
     ready = {"ready_ladder": "push-up", "purpose": "strength", "level": "beginner"}
@@ -39,9 +39,9 @@ def given(coach: Coach, ladder: dict) -> list:
         client.post(f"/api/athletes/{ladder['athlete_id']}/tests", json=test),
         client.post(f"{path}/rungs", json=rung),
         client.post(f"{path}/set-ups", json=kept),
-        client.post(f"{path}/standing", json={"rung_id": ladder["rungs"][0]["id"]}),
+        client.put(f"{path}/current-rung", json={"rung_id": ladder["rungs"][0]["id"]}),
         client.put(
-            f"/api/athletes/{ladder['athlete_id']}/runs/{uuid4()}",
+            f"/api/athletes/{ladder['athlete_id']}/sessions/{uuid4()}",
             json={"name": "Alone", "ladder_id": ladder["id"], **coach.now()},
         ),
         client.post(
@@ -80,18 +80,18 @@ def test_a_limit_closes_what_it_forbids_and_says_which(coach: Coach, ladder: dic
 
 
 def test_a_taken_step_onto_what_is_closed_is_refused(coach: Coach, ladder: dict) -> None:
-    decision = coach.trains(ladder["id"])
+    proposal = coach.trains(ladder["id"])
     screens(coach, ladder["athlete_id"], **SIGNS)
-    path = f"/api/decisions/{decision['id']}/answer"
-    assert problem(coach.client.post(path, json={"answer": "take"}), 409)["field"] == "screen"
-    coach.post(path, answer="decline", word="see a doctor first")
+    path = f"/api/proposals/{proposal['id']}/answer"
+    assert problem(coach.client.post(path, json={"answer": "accept"}), 409)["field"] == "screen"
+    coach.post(path, answer="decline", note="see a doctor first")
 
 
 def test_a_stop_is_never_refused(coach: Coach, ladder: dict) -> None:
     pained = coach.trains(ladder["id"], pain=6, pain_place="wrist")
     assert pained["outcome"] == "stop"
     screens(coach, ladder["athlete_id"], **SIGNS)
-    coach.post(f"/api/decisions/{pained['id']}/answer", answer="take")
+    coach.post(f"/api/proposals/{pained['id']}/answer", answer="accept")
 
 
 def test_a_clearance_opens_it_again_and_is_kept_with_date_and_author(
@@ -149,13 +149,13 @@ def test_a_screen_that_cannot_be_is_refused(coach: Coach, change: dict, field: s
 def test_a_clearance_lifts_only_what_is_closed(coach: Coach, lifts: list[str]) -> None:
     athlete = coach.enrols()["id"]
     screens(coach, athlete, **SIGNS)
-    body = {"id": str(uuid4()), "said_by": "Dr Vale", "word": "may train", "lifts": lifts}
+    body = {"id": str(uuid4()), "said_by": "Dr Vale", "note": "may train", "lifts": lifts}
     refused = coach.client.post(f"/api/athletes/{athlete}/clearances", json=body)
     assert problem(refused, 409)["field"] == "lifts"
 
 
 def test_without_a_screen_there_is_nothing_to_clear(coach: Coach) -> None:
     athlete = coach.enrols()["id"]
-    body = {"id": str(uuid4()), "said_by": "Dr Vale", "word": "fine", "lifts": ["doctor"]}
+    body = {"id": str(uuid4()), "said_by": "Dr Vale", "note": "fine", "lifts": ["doctor"]}
     refused = coach.client.post(f"/api/athletes/{athlete}/clearances", json=body)
     assert problem(refused, 409)["field"] == "screen"

@@ -47,7 +47,7 @@ def test_every_form_is_offered_with_what_may_be_changed(coach: Coach) -> None:
     forms = coach.get("/api/bench/forms")["forms"]
     assert len(forms) >= 25
     for one in forms:
-        assert one["counted"] in ("reps", "hold", "effort")
+        assert one["counted"] in ("reps", "hold", "rpe")
         for parameter in one["parameters"]:
             assert parameter["low"] <= parameter["default"] <= parameter["high"]
 
@@ -75,7 +75,7 @@ def test_two_set_ups_compare_with_a_range(coach: Coach) -> None:
 def test_two_that_do_not_compare_are_still_drawn_and_say_why(coach: Coach) -> None:
     read = coach.post("/api/bench", **sheet(other=STRADDLE))
     assert read["ratio"] is None
-    assert "limited by another measure" in read["ratio_why_not"]
+    assert "limited by another measure" in read["ratio_unavailable_reason"]
     assert read["other"]["figures"]
 
 
@@ -110,12 +110,12 @@ def test_every_figure_opens_to_its_account(coach: Coach, which: str, figure: str
 
 
 def test_what_equals_three_kilos_in_the_bag(coach: Coach) -> None:
-    model = {"movement": "push_up", "carried": {"bag_kg": 3}}
+    model = {"movement": "push_up", "added_load": {"bag_kg": 3}}
     found = coach.post(
         "/api/bench/solution",
         body=BODY,
         task=push_up(),
-        dial="foot_height",
+        adjustable="foot_height",
         aim={"model": model},
     )
     assert 0.1 < found["to"]["likely"] < 0.3
@@ -129,7 +129,7 @@ def test_what_height_gives_eight_reps(coach: Coach) -> None:
         "/api/bench/solution",
         body=BODY,
         task=push_up(),
-        dial="hand_height",
+        adjustable="hand_height",
         aim={"count": 8},
         done=done,
     )
@@ -142,11 +142,11 @@ def test_a_dial_that_cannot_reach_says_why(coach: Coach) -> None:
         "/api/bench/solution",
         body=BODY,
         task=push_up(),
-        dial="hand_height",
-        aim={"model": {"movement": "push_up", "carried": {"bag_kg": 15}}},
+        adjustable="hand_height",
+        aim={"model": {"movement": "push_up", "added_load": {"bag_kg": 15}}},
     )
     assert found["to"] is None
-    assert found["why_not"]
+    assert found["unavailable_reason"]
 
 
 def test_which_band_gives_five_seconds_of_straddle(coach: Coach) -> None:
@@ -159,8 +159,8 @@ def test_which_band_gives_five_seconds_of_straddle(coach: Coach) -> None:
         done={"setup": ADVANCED, "seconds": 12},
         count=5,
     )
-    assert found["help"]["unit"] == "N·m"
-    assert found["help"]["likely"] > 0
+    assert found["assistance"]["unit"] == "N·m"
+    assert found["assistance"]["likely"] > 0
     by_name = {one["name"]: one for one in found["bands"]}
     assert set(by_name) == {"narrow", "narrow, doubled", "broad", "broad, doubled"}
     broad = by_name["broad"]
@@ -189,7 +189,7 @@ def test_a_set_up_is_kept_where_its_demand_belongs(coach: Coach, ladder: dict) -
     at = [one["name"] for one in rungs].index("One step up")
     assert rungs[at - 1]["demand"]["likely"] <= rungs[at]["demand"]["likely"]
     assert rungs[at]["values"] == {"foot_height": 0.3}
-    assert rungs[at]["dose"] == rungs[at - 1]["dose"]
+    assert rungs[at]["prescription"] == rungs[at - 1]["prescription"]
 
 
 def test_a_rung_keeps_its_band_with_its_curve(coach: Coach, ladder: dict) -> None:
@@ -229,7 +229,7 @@ def test_the_record_gives_the_bench_what_was_done(coach: Coach) -> None:
 def test_own_figures_tell_how_many_sets_they_rest_on(coach: Coach, ladder: dict) -> None:
     few = coach.get(f"/api/ladders/{ladder['id']}/personal")
     assert few["capacity"] is None
-    assert "too few" in few["why_not"]
+    assert "too few" in few["unavailable_reason"]
     for _ in range(3):
         coach.trains(ladder["id"])
     many = coach.get(f"/api/ladders/{ladder['id']}/personal")
@@ -245,7 +245,7 @@ def test_own_figures_tell_how_many_sets_they_rest_on(coach: Coach, ladder: dict)
         ({"one": push_up(wings=1)}, "wings"),
         ({"one": {"movement": "planche", "shape": "moon"}}, "shape"),
         ({"one": {"movement": "planche", "values": {"hip": 170}}}, "hip"),
-        ({"one": {"movement": "dip", "carried": {"lap_kg": 5}}}, "worn lap"),
+        ({"one": {"movement": "dip", "added_load": {"lap_kg": 5}}}, "worn lap"),
         ({"one": {"movement": "squat", "values": {"knee": 150, "shank": 0}}}, "balance"),
         ({"one": push_up(hand_offset=0.4)}, "hand offset"),
         ({"one": {"movement": "push_up", "tempo": "fast"}}, "tempo"),

@@ -16,12 +16,17 @@ def test_kit_is_kept_changed_and_taken_off(coach: Coach, new_coach) -> None:
     coach.put(f"/api/places/{place}", name="Truck", floor="gripping")
     coach.put(f"/api/kit/{item}", place_id=place, **BAR)
     (told,) = coach.get("/api/places")["places"]
-    assert told["items"][0]["why_not"] == "not checked yet"
+    assert told["items"][0]["unavailable_reason"] == "not checked yet"
     assert told["items"][0]["look_for"]
     (told,) = coach.post(f"/api/kit/{item}/check", safe=True)["places"]
-    assert (told["items"][0]["why_not"], told["items"][0]["checked_by"]) == ("", "A coach")
+    assert (told["items"][0]["unavailable_reason"], told["items"][0]["checked_by"]) == (
+        "",
+        "A coach",
+    )
     (told,) = coach.put(f"/api/kit/{item}", place_id=place, **{**BAR, "height_m": 2.2})["places"]
-    assert told["items"][0]["why_not"] == "not checked yet", "what was rebuilt is looked at anew"
+    assert told["items"][0]["unavailable_reason"] == "not checked yet", (
+        "what was rebuilt is looked at anew"
+    )
     stranger = new_coach()
     assert stranger.get("/api/places")["places"] == []
     assert problem(stranger.client.delete(f"/api/kit/{item}"), 404)["field"] == "place"
@@ -42,11 +47,11 @@ def test_a_home_made_rig_waits_for_a_photo_and_a_yes(coach: Coach) -> None:
     assert picture.headers["content-type"] == "image/png"
     coach.post(f"/api/kit/{item}/check", safe=True)
     (told,) = coach.get("/api/places")["places"]
-    assert "photo" in told["items"][0]["why_not"]
+    assert "photo" in told["items"][0]["unavailable_reason"]
     (told,) = coach.post(f"/api/kit/{item}/approval")["places"]
-    assert told["items"][0]["why_not"] == ""
+    assert told["items"][0]["unavailable_reason"] == ""
     (told,) = coach.put(f"/api/kit/{item}/photo", photo=PNG)["places"]
-    assert "photo" in told["items"][0]["why_not"], "another photo wants another look"
+    assert "photo" in told["items"][0]["unavailable_reason"], "another photo wants another look"
 
 
 @pytest.mark.parametrize("safe", [False, None])

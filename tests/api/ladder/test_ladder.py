@@ -13,12 +13,12 @@ from tests.api.coach import problem
 
 
 def standing(ladder):
-    return next(r for r in ladder["rungs"] if r["id"] == ladder["standing_id"])
+    return next(r for r in ladder["rungs"] if r["id"] == ladder["current_rung_id"])
 
 
 def test_a_ladder_is_entered_where_the_test_says(coach) -> None:
     ladder = coach.has_ladder(reps=9)
-    assert ladder["standing_id"] == ladder["placement"]["rung_id"]
+    assert ladder["current_rung_id"] == ladder["placement"]["rung_id"]
     assert ladder["placement"]["evidence_kind"] == "test"
     assert standing(ladder)["expected"]["likely"] >= 6 + 1
 
@@ -41,7 +41,7 @@ def test_the_floor_push_up_carries_about_two_thirds_of_body_weight(coach) -> Non
 
 
 def test_the_sheet_of_a_rung_explains_every_figure(coach, ladder) -> None:
-    sheet = coach.get(f"/api/ladders/{ladder['id']}/rungs/{ladder['standing_id']}")
+    sheet = coach.get(f"/api/ladders/{ladder['id']}/rungs/{ladder['current_rung_id']}")
     figures = [sheet[n] for n in ("demand", "share", "work", "expected")]
     for figure in (*figures, *sheet["phases"].values()):
         assert figure["derivation"]["formula"]
@@ -66,7 +66,7 @@ def test_results_are_kept_with_versions_and_inputs(coach, ladder, engine) -> Non
             assert kept.model_version == MODEL_VERSION
             assert kept.catalogue_version == CATALOGUE_VERSION
             assert kept.inputs["mass_kg"] == 75.0
-            assert (kept.zone, str(kept.local_date)) == ("Europe/Lisbon", "2026-03-02")
+            assert (kept.time_zone, str(kept.local_date)) == ("Europe/Lisbon", "2026-03-02")
         assert placement.result["reach"]["likely"] == ladder["placement"]["reach"]["likely"]
         assert test.result["capacity"]["derivation"]["formula"]
 
@@ -81,7 +81,7 @@ def test_a_better_test_raises_reach_and_leaves_the_standing_to_the_coach(coach, 
     after = coach.get(f"/api/ladders/{ladder['id']}")
     assert after["placement"]["reach"]["likely"] > ladder["placement"]["reach"]["likely"]
     assert after["placement"]["rung_id"] != ladder["placement"]["rung_id"]
-    assert after["standing_id"] == ladder["standing_id"]
+    assert after["current_rung_id"] == ladder["current_rung_id"]
     assert after["revision"] == 3
 
 
@@ -100,15 +100,15 @@ def test_sending_a_test_twice_counts_once(coach, ladder) -> None:
         ({"reps": 0}, "reps"),
         ({"reps": 201}, "reps"),
         ({"reps": 9.5}, "reps"),
-        ({"effort": 0}, "effort"),
-        ({"effort": 11}, "effort"),
+        ({"rpe": 0}, "rpe"),
+        ({"rpe": 11}, "rpe"),
         ({"movement": "flying"}, "movement"),
         ({"values": {"hand_height": -0.1}}, "hand height"),
         ({"values": {"hand_height": 30}}, "hand height"),
         ({"values": {"foot_height": 3}}, "foot height"),
         ({"values": {"hand_offset": 1}}, "hand offset"),
-        ({"carried": {"bag_kg": -5}}, "worn bag"),
-        ({"carried": {"vest_kg": 500}}, "worn vest"),
+        ({"added_load": {"bag_kg": -5}}, "worn bag"),
+        ({"added_load": {"vest_kg": 500}}, "worn vest"),
         ({"tempo": "fast"}, "tempo"),
         ({"id": "seven"}, "id"),
     ],
@@ -157,15 +157,15 @@ def test_the_same_ladder_twice_is_refused(coach, ladder) -> None:
 
 def test_the_coach_moves_the_athlete(coach, ladder) -> None:
     wanted = ladder["rungs"][2]["id"]
-    moved = coach.post(f"/api/ladders/{ladder['id']}/standing", rung_id=wanted)
-    assert moved["standing_id"] == wanted
+    moved = coach.put(f"/api/ladders/{ladder['id']}/current-rung", rung_id=wanted)
+    assert moved["current_rung_id"] == wanted
     assert coach.item(ladder["id"])["sets"][0]["what"]["rung_id"] == wanted
 
 
 def test_a_rung_of_another_ladder_is_no_place_to_stand(coach) -> None:
     ladder, other = coach.has_ladder(), coach.has_ladder()
-    response = coach.client.post(
-        f"/api/ladders/{ladder['id']}/standing", json={"rung_id": other["standing_id"]}
+    response = coach.client.put(
+        f"/api/ladders/{ladder['id']}/current-rung", json={"rung_id": other["current_rung_id"]}
     )
     assert problem(response, 404)["field"] == "rung"
 
@@ -185,15 +185,17 @@ def test_resuming_what_is_not_stopped_is_refused(coach, ladder) -> None:
 
 
 def test_ways_to_the_next_step_stand_side_by_side(coach, ladder) -> None:
-    path = f"/api/ladders/{ladder['id']}/rungs/{ladder['standing_id']}/ways"
+    path = f"/api/ladders/{ladder['id']}/rungs/{ladder['current_rung_id']}/adjustments"
     told = coach.get(f"{path}?step_percent=7.5")
     assert told["step_percent"] == 7.5
-    dials = [way["dial"] for way in told["ways"]]
-    assert {"bag", "foot_height", "hand_height", "hand_offset", "lowering", "range"} <= set(dials)
-    assert len(set(dials)) == len(dials)
+    adjustables = [way["adjustable"] for way in told["ways"]]
+    assert {"bag", "foot_height", "hand_height", "hand_offset", "eccentric", "range"} <= set(
+        adjustables
+    )
+    assert len(set(adjustables)) == len(adjustables)
     for way in told["ways"]:
         if way["to"] is None:
-            assert way["why_not"]
+            assert way["unavailable_reason"]
             continue
         assert way["to"]["derivation"]["formula"]
         standing_demand = standing(ladder)["demand"]["likely"]
@@ -202,6 +204,6 @@ def test_ways_to_the_next_step_stand_side_by_side(coach, ladder) -> None:
 
 @pytest.mark.parametrize("step", ["0", "500", "-90", "nan", "much"])
 def test_a_step_that_cannot_be_asked_for_is_refused(coach, ladder, step: str) -> None:
-    path = f"/api/ladders/{ladder['id']}/rungs/{ladder['standing_id']}/ways"
+    path = f"/api/ladders/{ladder['id']}/rungs/{ladder['current_rung_id']}/adjustments"
     told = problem(coach.client.get(f"{path}?step_percent={step}"), 422)
     assert "step" in told["field"]

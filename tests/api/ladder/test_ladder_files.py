@@ -40,14 +40,16 @@ def state(sheet) -> tuple:
     """A ladder without its ids."""
     at = {rung["id"]: i for i, rung in enumerate(sheet["rungs"])}
     rungs = [{k: v for k, v in rung.items() if k != "id"} for rung in sheet["rungs"]]
-    ties = [(at[s["lower_id"]], at[s["upper_id"]], s["ratio"], s["gap"]) for s in sheet["steps"]]
-    return sheet["goal"], sheet["purpose"], sheet["level"], sheet["terms"], rungs, ties
+    edges = [(at[s["lower_id"]], at[s["upper_id"]], s["ratio"], s["gap"]) for s in sheet["steps"]]
+    return sheet["goal"], sheet["purpose"], sheet["level"], sheet["settings"], rungs, edges
 
 
 def test_out_deleted_and_in_again_it_is_the_same_ladder(coach, ladder) -> None:
     add(coach, ladder, [floor(ladder)], name="Squeeze", movement="palm-squeeze", values={})
     path = f"/api/ladders/{ladder['id']}"
-    coach.put(f"{path}/terms", step_percent=8, order=["load", "tempo", "lever", "range"])
+    coach.put(
+        f"{path}/settings", target_step_percent=8, lever_order=["load", "tempo", "lever", "range"]
+    )
     before = coach.get(path)
     told = out(coach, ladder).json()
     schema = coach.get("/api/ladder-schema")
@@ -87,7 +89,7 @@ def test_the_drawing_is_svg_to_scale(coach, ladder) -> None:
     words = [text.text for text in root.iter(f"{name}text")]
     for rung in ladder["rungs"]:
         assert rung["name"] in words
-    assert any(word and word.startswith("gap ×") for word in words)
+    assert any(note and note.startswith("gap ×") for note in words)
     marks = [
         float(line.get("y1"))
         for line in root.iter(f"{name}line")
@@ -113,13 +115,13 @@ def with_rung(place: int, **change) -> dict:
 @pytest.mark.parametrize(
     ("content", "place", "words"),
     [
-        (changed(version=2), "version", "reads up to 1"),
+        (changed(version=3), "version", "reads up to 2"),
         (changed(format="other"), "format", "Input should be"),
         (changed(goal=""), "goal", "at least 1"),
         (changed(rungs=[]), "rungs", "at least 1"),
         (changed(rungs=[WHOLE["rungs"][0]] * 1000), "rungs", "at most 60"),
         (changed(colour="red"), "colour", "Extra inputs"),
-        (changed(terms={"step_percent": 900}), "terms.wanted_step", "out of range"),
+        (changed(settings={"target_step_percent": 900}), "settings.wanted_step", "out of range"),
         ([1, 2], "file", "valid dictionary"),
         (with_rung(1, movement=None), "rungs[1].movement", "valid string"),
         (with_rung(1, movement="flying"), "rungs[1].movement", "not in the catalogue"),
@@ -127,13 +129,17 @@ def with_rung(place: int, **change) -> dict:
         (with_rung(1, values={"wings": 2}), "rungs[1].wings", "no such measure"),
         (with_rung(1, values={"hand_height": 9}), "rungs[1].hand_height", "out of range"),
         (with_rung(1, values={"hand_height": 1.9}), "rungs[1].hand_height", "beyond this body"),
-        (with_rung(1, carried={"bag_kg": -1}), "rungs[1].worn_bag", "out of range"),
+        (with_rung(1, added_load={"bag_kg": -1}), "rungs[1].worn_bag", "out of range"),
         (with_rung(1, after=["d"]), "rungs[1].after", "a loop"),
         (with_rung(1, after=["b"]), "rungs[1].after", "a loop"),
         (with_rung(1, after=["z"]), "rungs[1].after", "no rung of this file"),
         (with_rung(1, id="a"), "rungs[1].id", "is taken"),
         (with_rung(1, name="Counter"), "rungs.name", "two rungs are called"),
-        (with_rung(1, dose={"sets": 0, "low": 1, "high": 2, "unit": "reps"}), "rungs[1].sets", ""),
+        (
+            with_rung(1, prescription={"sets": 0, "low": 1, "high": 2, "unit": "reps"}),
+            "rungs[1].sets",
+            "",
+        ),
     ],
 )
 def test_every_fault_has_its_place_and_nothing_is_written(

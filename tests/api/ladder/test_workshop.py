@@ -52,10 +52,10 @@ def test_a_rung_stands_between_the_two_it_was_put_between(coach, ladder) -> None
     at = names(after).index("Floor push-up")
     assert names(after)[at + 1] == "Feet on a brick"
     assert after["rungs"][at + 1]["values"]["foot_height"] == 0.08
-    assert after["rungs"][at + 1]["dose"] == here["dose"]
-    assert after["rungs"][at + 1]["gate"] == here["gate"]
+    assert after["rungs"][at + 1]["prescription"] == here["prescription"]
+    assert after["rungs"][at + 1]["criterion"] == here["criterion"]
     assert ("Floor push-up", over["name"]) not in steps(after)
-    assert after["standing_id"] == ladder["standing_id"]
+    assert after["current_rung_id"] == ladder["current_rung_id"]
 
 
 def test_a_new_foot_comes_before_what_was_the_foot(coach, ladder) -> None:
@@ -74,19 +74,19 @@ def test_a_ladder_branches_and_joins(coach, ladder) -> None:
     assert squeeze["demand"] is None
     assert squeeze["lane"] is None
     tied = {"lower_id": squeeze["id"], "upper_id": over["id"]}
-    joined = coach.post(f"/api/ladders/{ladder['id']}/ties", **tied)
+    joined = coach.post(f"/api/ladders/{ladder['id']}/edges", **tied)
     assert {("Floor push-up", over["name"]), ("Squeeze", over["name"])} <= set(steps(joined))
-    effort = next(s for s in joined["steps"] if s["lower_id"] == squeeze["id"])
-    assert effort["ratio"] is None
-    assert effort["gap"] is False
-    path = f"/api/ladders/{ladder['id']}/ties/{squeeze['id']}/{over['id']}"
+    rpe = next(s for s in joined["steps"] if s["lower_id"] == squeeze["id"])
+    assert rpe["ratio"] is None
+    assert rpe["gap"] is False
+    path = f"/api/ladders/{ladder['id']}/edges/{squeeze['id']}/{over['id']}"
     assert ("Squeeze", over["name"]) not in steps(coach.client.delete(path).json())
 
 
 def test_a_loop_is_refused_and_nothing_is_written(coach, ladder) -> None:
     here, over = floor(ladder), above(ladder, floor(ladder))
     loop = {"lower_id": over["id"], "upper_id": here["id"]}
-    told = problem(coach.client.post(f"/api/ladders/{ladder['id']}/ties", json=loop), 422)
+    told = problem(coach.client.post(f"/api/ladders/{ladder['id']}/edges", json=loop), 422)
     assert "loop" in told["problem"]
     assert problem(add(coach, ladder, [over], [here]), 422)["field"] == "after"
     assert drawn(coach, ladder) == ladder
@@ -94,10 +94,15 @@ def test_a_loop_is_refused_and_nothing_is_written(coach, ladder) -> None:
 
 def test_a_rung_is_changed_in_its_place(coach, ladder) -> None:
     here = floor(ladder)
-    dose = {**here["dose"], "sets": 4, "low": 5, "high": 9}
-    body = {"name": "Floor, slow", "movement": "push-up", "tempo": "3-1-1-0", "dose": dose}
+    prescription = {**here["prescription"], "sets": 4, "low": 5, "high": 9}
+    body = {
+        "name": "Floor, slow",
+        "movement": "push-up",
+        "tempo": "3-1-1-0",
+        "prescription": prescription,
+    }
     path = f"/api/ladders/{ladder['id']}/rungs/{here['id']}"
-    after = coach.put(path, **body, gate={"sets": 4, "amount": 9}, why="for the wrists")
+    after = coach.put(path, **body, criterion={"sets": 4, "amount": 9}, why="for the wrists")
     rung = next(one for one in after["rungs"] if one["id"] == here["id"])
     assert (rung["name"], rung["tempo"], rung["why"]) == (
         "Floor, slow",
@@ -105,8 +110,8 @@ def test_a_rung_is_changed_in_its_place(coach, ladder) -> None:
         "for the wrists",
     )
     assert rung["position"] == here["position"]
-    assert rung["dose"]["sets"] == 4
-    assert rung["gate"]["amount"] == 9
+    assert rung["prescription"]["sets"] == 4
+    assert rung["criterion"]["amount"] == 9
     assert rung["demand"]["likely"] > here["demand"]["likely"]
     assert steps(after)[here["position"]][0] == "Floor, slow"
 
@@ -142,7 +147,7 @@ def test_edits_are_undone_and_done_again_to_the_same_ladder(coach, ladder) -> No
 
 
 def same(one, other) -> bool:
-    kept = ("goal", "standing_id", "rungs", "steps", "terms")
+    kept = ("goal", "current_rung_id", "rungs", "steps", "settings")
     return all(one[name] == other[name] for name in kept)
 
 
@@ -165,7 +170,7 @@ def test_sending_a_rung_twice_adds_one(coach, ladder) -> None:
 
 def test_an_id_of_another_ladder_is_refused(coach, ladder) -> None:
     other = coach.has_ladder()
-    refused = add(coach, ladder, [floor(ladder)], id=other["standing_id"])
+    refused = add(coach, ladder, [floor(ladder)], id=other["current_rung_id"])
     assert problem(refused, 409)["field"] == "id"
 
 
@@ -175,15 +180,15 @@ def test_an_id_of_another_ladder_is_refused(coach, ladder) -> None:
         ({"values": {"foot_height": 5}}, "foot height"),
         ({"values": {"wings": 2}}, "wings"),
         ({"values": {"hand_height": 1.9}}, "hand height"),
-        ({"carried": {"lap_kg": 4}}, "worn lap"),
+        ({"added_load": {"lap_kg": 4}}, "worn lap"),
         ({"movement": "flying"}, "movement"),
         ({"movement": "Hollow hold"}, "movement"),
         ({"name": "Floor push-up"}, "name"),
         ({"name": ""}, "name"),
         ({"tempo": "slowly"}, "tempo"),
-        ({"dose": {"sets": 3, "low": 9, "high": 5, "unit": "reps"}}, "range's top"),
-        ({"dose": {"sets": 3, "low": 5, "high": 9, "unit": "s"}}, "dose.unit"),
-        ({"gate": {"sets": 99, "amount": 5}}, "gate sets"),
+        ({"prescription": {"sets": 3, "low": 9, "high": 5, "unit": "reps"}}, "range's top"),
+        ({"prescription": {"sets": 3, "low": 5, "high": 9, "unit": "s"}}, "prescription.unit"),
+        ({"criterion": {"sets": 99, "amount": 5}}, "criterion sets"),
     ],
 )
 def test_a_bad_rung_names_its_field_and_changes_nothing(coach, ladder, change, field) -> None:
@@ -222,14 +227,14 @@ def test_a_rung_nobody_trained_on_is_taken_off_and_its_neighbours_tied(coach, la
 
 
 def test_the_rung_one_stands_on_stays(coach, ladder) -> None:
-    told = problem(remove(coach, ladder, ladder["standing_id"]), 409)
+    told = problem(remove(coach, ladder, ladder["current_rung_id"]), 409)
     assert told["problem"].startswith("the athlete stands on")
 
 
 def test_a_rung_with_history_stays(coach, ladder, engine) -> None:
     coach.trains(ladder["id"])
-    trained = ladder["standing_id"]
-    coach.post(f"/api/ladders/{ladder['id']}/standing", rung_id=ladder["rungs"][0]["id"])
+    trained = ladder["current_rung_id"]
+    coach.put(f"/api/ladders/{ladder['id']}/current-rung", rung_id=ladder["rungs"][0]["id"])
     assert problem(remove(coach, ladder, trained), 409)["field"] == "rung"
     with Session(engine) as db:
         assert len(db.exec(select(RungRow)).all()) == len(ladder["rungs"])
@@ -267,14 +272,14 @@ def test_a_bridge_is_proposed_and_taken_rung_by_rung(coach, ladder) -> None:
 
 
 def test_terms_say_what_a_gap_is(coach, ladder) -> None:
-    path = f"/api/ladders/{ladder['id']}/terms"
-    terms = {"least_reps": 20, "least_seconds": 8, "step_percent": 5}
-    strict = coach.put(path, **terms, order=["load", "range", "lever", "tempo"])
-    assert strict["terms"] == {**terms, "order": ["load", "range", "lever", "tempo"]}
+    path = f"/api/ladders/{ladder['id']}/settings"
+    settings = {"min_reps": 20, "min_hold_s": 8, "target_step_percent": 5}
+    strict = coach.put(path, **settings, lever_order=["load", "range", "lever", "tempo"])
+    assert strict["settings"] == {**settings, "lever_order": ["load", "range", "lever", "tempo"]}
     assert sum(s["gap"] for s in strict["steps"]) > sum(s["gap"] for s in ladder["steps"])
-    told = problem(coach.client.put(path, json={**terms, "step_percent": 900}), 422)
+    told = problem(coach.client.put(path, json={**settings, "target_step_percent": 900}), 422)
     assert told["field"] == "wanted step"
-    told = problem(coach.client.put(path, json={**terms, "order": ["load"]}), 422)
+    told = problem(coach.client.put(path, json={**settings, "lever_order": ["load"]}), 422)
     assert told["field"] == "order of preference"
 
 
@@ -307,7 +312,7 @@ def test_a_ladder_is_copied_to_someone_else_and_placed_by_their_tests(coach, lad
     assert not {r["id"] for r in copied["rungs"]} & {r["id"] for r in ladder["rungs"]}
     assert copied["rungs"][0]["demand"]["likely"] < ladder["rungs"][0]["demand"]["likely"]
     placed = {r["id"]: r["position"] for r in copied["rungs"]}
-    assert placed[copied["standing_id"]] < floor(ladder)["position"]
+    assert placed[copied["current_rung_id"]] < floor(ladder)["position"]
 
 
 def test_two_athletes_stand_beside_each_other_on_one_ladder(coach, ladder) -> None:
@@ -360,7 +365,7 @@ def test_the_catalogue_is_found_by_name_region_kit_and_family(coach) -> None:
     assert len(told["movements"]) >= 160
     one = next(m for m in told["movements"] if m["id"] == "rear-foot-raised-split-squat")
     assert one["family"] in {family["name"] for family in told["families"]}
-    assert "front thigh" in one["muscles"]
+    assert "quads" in one["muscles"]
     assert "chair" in one["kit"]
     sheet = coach.get("/api/movements/squat")
     assert len(sheet["figures"]) == 2

@@ -1,4 +1,4 @@
-"""The smallest daily dose: the moment, the one rep, tries, changes, ticks."""
+"""The daily minimum: the moment, the one rep, tries, changes, ticks."""
 
 from datetime import date, timedelta
 from typing import Any
@@ -38,7 +38,7 @@ def test_it_begins_with_one_rep_at_a_moment(coach: Coach, athlete: str) -> None:
     assert "while the kettle boils" in empty["moments"]
     made = begins(coach, athlete)
     assert (made["amount"], made["unit"], made["moment"]) == (1, "reps", KETTLE["moment"])
-    assert "3 times" in made["word"]
+    assert "3 times" in made["note"]
 
 
 def test_it_is_tried_out_on_the_first_day_only(coach: Coach, athlete: str) -> None:
@@ -57,7 +57,7 @@ def test_a_day_has_one_tick_however_often_it_is_sent(coach: Coach, athlete: str)
     begins(coach, athlete)
     first = ticks(coach, athlete)
     assert first["today"]
-    assert first["word"]
+    assert first["note"]
     assert ticks(coach, athlete, amount=4) == first
     assert first["done"] == 1
 
@@ -74,7 +74,7 @@ def test_the_run_counts_days_and_missed_ones_ask_about_the_moment(
     coach.clock.pass_by(days=3)
     daily = coach.get(f"/api/athletes/{athlete}/daily")["daily"]
     assert daily["missed"] == 3
-    assert "Change it" in daily["word"]
+    assert "Change it" in daily["note"]
 
 
 def test_a_changed_moment_ends_the_old_one_with_its_reason(coach: Coach, athlete: str) -> None:
@@ -87,7 +87,7 @@ def test_a_changed_moment_ends_the_old_one_with_its_reason(coach: Coach, athlete
     coach.client.post(f"/api/athletes/{athlete}/daily/end", json={}).raise_for_status()
     assert coach.get(f"/api/athletes/{athlete}/daily")["daily"] is None
     response = coach.client.put(f"/api/athletes/{athlete}/daily/ticks/{uuid4()}", json={})
-    assert problem(response, 404)["field"] == "daily dose"
+    assert problem(response, 404)["field"] == "daily minimum"
 
 
 @pytest.mark.parametrize(
@@ -115,7 +115,7 @@ def test_it_stays_so_easy_that_it_needs_no_warm_up(
 def test_a_time_zone_that_does_not_exist_is_refused(coach: Coach, athlete: str) -> None:
     begins(coach, athlete)
     path = f"/api/athletes/{athlete}/daily/ticks/{uuid4()}"
-    told = problem(coach.client.put(path, json={"zone": "Mars/Olympus"}), 422)
+    told = problem(coach.client.put(path, json={"time_zone": "Mars/Olympus"}), 422)
     assert told["field"] == "time zone"
     assert coach.get(f"/api/athletes/{athlete}/daily")["daily"]["done"] == 0
 
@@ -131,15 +131,15 @@ def run_of(*missed: int, days: int) -> Any:
 
 
 def test_two_steady_weeks_are_offered_more_and_never_pushed() -> None:
-    assert "More is there if you want it" in run_of(days=15).word
-    assert "More" not in run_of(days=13).word
+    assert "More is there if you want it" in run_of(days=15).note
+    assert "More" not in run_of(days=13).note
     assert run_of(10, days=14).run == 3
 
 
 def test_an_open_today_breaks_no_run() -> None:
     today = BEGUN + timedelta(days=4)
     found = standing(BEGUN, [BEGUN + timedelta(days=i) for i in range(4)], 3, today)
-    assert (found.run, found.today, found.word) == (4, False, "Open today.")
+    assert (found.run, found.today, found.note) == (4, False, "Open today.")
 
 
 def test_a_hold_may_be_ten_seconds_at_most() -> None:

@@ -1,4 +1,5 @@
-"""Sessions through the API: to start from, for a group, a day adapted; schools and their doses."""
+"""Sessions through the API: to start from, for a group, a day adapted; methods and their
+prescriptions."""
 
 from datetime import date, timedelta
 from typing import Any
@@ -23,7 +24,7 @@ def day(stage, coach: Coach, athlete: str) -> str:
         seen = planned(coach, athlete)
         every = [{"task": task["key"], "day": 0} for task in seen["tasks"]]
         keep(coach, seen, every).raise_for_status()
-        return str(seen["monday"])
+        return str(seen["week_start"])
 
     return stage("two ladders on a day", plan)  # type: ignore[no-any-return]
 
@@ -31,9 +32,9 @@ def day(stage, coach: Coach, athlete: str) -> str:
 def test_eighteen_ready_sessions_stand_on_the_athletes_own_rungs(
     coach: Coach, athlete: str
 ) -> None:
-    ready = coach.get("/api/sessions-to-start-from")["sessions"]
+    ready = coach.get("/api/session-templates")["sessions"]
     assert len(ready) == 18
-    found = coach.get(f"/api/athletes/{athlete}/sessions/push-household")
+    found = coach.get(f"/api/athletes/{athlete}/session-templates/push-household")
     items = [item for block in found["session"]["blocks"] for item in block["items"]]
     own = next(item for item in items if item["goal"] == "Feet-raised push-up with a bag")
     assert own["easier"]
@@ -42,18 +43,20 @@ def test_eighteen_ready_sessions_stand_on_the_athletes_own_rungs(
 
 
 def test_a_session_is_cut_to_the_minutes_with_the_order_of_cuts(coach: Coach, athlete: str) -> None:
-    found = coach.get(f"/api/athletes/{athlete}/sessions/whole-body-none?minutes=20")
+    found = coach.get(f"/api/athletes/{athlete}/session-templates/whole-body-none?minutes=20")
     assert found["session"]["minutes"]["likely"] <= 20
     assert found["cuts"]
-    response = coach.client.get(f"/api/athletes/{athlete}/sessions/whole-body-none?minutes=1")
-    assert "smallest daily dose" in problem(response, 422)["remedy"]
+    response = coach.client.get(
+        f"/api/athletes/{athlete}/session-templates/whole-body-none?minutes=1"
+    )
+    assert "daily minimum" in problem(response, 422)["remedy"]
 
 
 def test_a_group_does_one_session_each_on_their_own_rung(coach: Coach, athlete: str) -> None:
     other = coach.enrols(name="Bo Lind")["id"]
     coach.gives_ladder(other, reps=2)
     body = {"athletes": [athlete, other]}
-    made = coach.post("/api/group-sessions/push-none", **body)
+    made = coach.post("/api/session-templates/push-none/group", **body)
     rungs = {}
     for one in made["sessions"]:
         blocks = [block for block in one["session"]["blocks"] if block["format"] != "warm-up"]
@@ -63,17 +66,17 @@ def test_a_group_does_one_session_each_on_their_own_rung(coach: Coach, athlete: 
 
 
 def test_an_own_session_is_kept_used_again_and_taken_away(coach: Coach, athlete: str) -> None:
-    path = f"/api/own-sessions/{uuid4()}"
+    path = f"/api/session-templates/{uuid4()}"
     slots = [{"family": "horizontal push"}, {"family": "horizontal pull"}]
     body = {"name": "After the get-out", "blocks": [{"format": "pair", "slots": slots}]}
     made = coach.put(path, **body)
     assert coach.put(path, **body) == made
-    found = coach.get(f"/api/athletes/{athlete}/sessions/{made['id']}")
+    found = coach.get(f"/api/athletes/{athlete}/session-templates/{made['id']}")
     assert [b["format"] for b in found["session"]["blocks"]] == ["warm-up", "pair"]
-    taken = coach.client.put(f"/api/own-sessions/{uuid4()}", json=body)
+    taken = coach.client.put(f"/api/session-templates/{uuid4()}", json=body)
     assert problem(taken, 409)["field"] == "name"
     coach.client.delete(path).raise_for_status()
-    gone = coach.client.get(f"/api/athletes/{athlete}/sessions/{made['id']}")
+    gone = coach.client.get(f"/api/athletes/{athlete}/session-templates/{made['id']}")
     assert problem(gone, 404)["field"] == "session"
 
 
@@ -90,8 +93,8 @@ def test_a_days_session_can_be_kept_as_an_own_one(coach: Coach, athlete: str, da
         for block in session["blocks"]
         if block["format"] != "warm-up"
     ]
-    made = coach.put(f"/api/own-sessions/{uuid4()}", name="Monday's", blocks=blocks)
-    again = coach.get(f"/api/athletes/{athlete}/sessions/{made['id']}")["session"]
+    made = coach.put(f"/api/session-templates/{uuid4()}", name="Monday's", blocks=blocks)
+    again = coach.get(f"/api/athletes/{athlete}/session-templates/{made['id']}")["session"]
     assert again["blocks"] == session["blocks"]
 
 
@@ -106,17 +109,17 @@ def test_a_days_session_can_be_kept_as_an_own_one(coach: Coach, athlete: str, da
 def test_an_own_session_that_cannot_be_is_refused(
     coach: Coach, body: dict[str, Any], field: str
 ) -> None:
-    response = coach.client.put(f"/api/own-sessions/{uuid4()}", json=body)
+    response = coach.client.put(f"/api/session-templates/{uuid4()}", json=body)
     assert problem(response, 422)["field"] == field
-    assert len(coach.get("/api/sessions-to-start-from")["sessions"]) == 18
+    assert len(coach.get("/api/session-templates")["sessions"]) == 18
 
 
 def test_another_coach_does_not_see_own_sessions(coach: Coach, new_coach: Any) -> None:
-    path = f"/api/own-sessions/{uuid4()}"
+    path = f"/api/session-templates/{uuid4()}"
     body = {"name": "Mine", "blocks": [{"format": "finisher", "slots": [{"family": "calf"}]}]}
     coach.put(path, **body)
     stranger = new_coach()
-    assert len(stranger.get("/api/sessions-to-start-from")["sessions"]) == 18
+    assert len(stranger.get("/api/session-templates")["sessions"]) == 18
     assert problem(stranger.client.delete(path), 404)["field"] == "session"
     assert problem(stranger.client.put(path, json=body), 409)["field"] == "id"
 
@@ -165,7 +168,7 @@ def test_a_day_is_adapted_shown_kept_and_let_go_again(coach: Coach, athlete: str
         ({"minutes": 0}, "minutes"),
         ({"minutes": 1}, "minutes"),
         ({"sleep": 30}, "sleep"),
-        ({"effort": 0}, "effort so far"),
+        ({"rpe": 0}, "effort so far"),
     ],
 )
 def test_a_day_that_allows_nothing_is_refused_and_nothing_is_kept(
@@ -182,56 +185,59 @@ def test_sets_by_hand_show_the_rule_they_override(coach: Coach, athlete: str, da
     push = next(task for task in seen["tasks"] if task["goal"].startswith("Feet-raised"))
     own = [{"low": 3, "high": 4, "rest": 30}] * 5
     hands = {"edits": [{"key": push["key"], "sets": own}]}
-    wishes = {**seen["wishes"], "hands": hands}
-    coach.put(f"/api/athletes/{athlete}/week/wishes?monday={day}", **wishes)
+    availability = {**seen["availability"], "hands": hands}
+    coach.put(f"/api/athletes/{athlete}/week/availability?week_start={day}", **availability)
     session = coach.get(f"/api/athletes/{athlete}/days/{day}/session")["session"]
     rules = {one["rule"]: (one["asked"], one["given"]) for one in session["departures"]}
-    assert rules["dose.sets"][1] == "5 sets"
-    assert rules["dose.rest"][1] == "30 s of rest"
-    assert "dose.least" in rules
+    assert rules["prescription.sets"][1] == "5 sets"
+    assert rules["prescription.rest"][1] == "30 s of rest"
+    assert "prescription.least" in rules
 
 
-# ---- schools -------------------------------------------------------------------------------
+# ---- methods -------------------------------------------------------------------------------
 
 
 def test_six_schools_are_told_and_a_ladder_takes_one(coach: Coach, ladder: dict) -> None:
     path = f"/api/ladders/{ladder['id']}"
-    before = coach.get(f"{path}/doses")
-    assert {one["id"] for one in before["schools"]} == {
-        "range",
-        "near-failure",
-        "effort",
+    before = coach.get(f"{path}/prescriptions")
+    assert {one["id"] for one in before["methods"]} == {
+        "double_progression",
+        "near_failure",
+        "rpe_target",
         "wave",
-        "clock",
+        "density",
         "habit",
     }
-    assert before["school"] == "range"
+    assert before["method"] == "double_progression"
     assert all(rung["overrides"] == [] for rung in before["rungs"])
-    body = {"school": "near-failure", "purpose": "strength", "level": "intermediate"}
-    kept = coach.put(f"{path}/school", **body)
-    assert kept["school"] == "near-failure"
-    assert {one["rule"] for one in kept["rungs"][0]["overrides"]} == {"dose.range", "dose.rest"}
-    anew = coach.put(f"{path}/school", **body, anew=True)
+    body = {"method": "near_failure", "purpose": "strength", "level": "intermediate"}
+    kept = coach.put(f"{path}/method", **body)
+    assert kept["method"] == "near_failure"
+    assert {one["rule"] for one in kept["rungs"][0]["overrides"]} == {
+        "prescription.range",
+        "prescription.rest",
+    }
+    anew = coach.put(f"{path}/method", **body, anew=True)
     assert all(rung["overrides"] == [] for rung in anew["rungs"])
-    assert coach.get(path)["rungs"][0]["dose"]["high"] == 30
+    assert coach.get(path)["rungs"][0]["prescription"]["high"] == 30
     coach.post(f"{path}/undo")
-    assert coach.get(path)["rungs"][0]["dose"]["high"] == 10
+    assert coach.get(path)["rungs"][0]["prescription"]["high"] == 10
 
 
 def test_a_new_ladder_takes_the_school_that_is_preferred(coach: Coach) -> None:
     athlete = coach.enrols()["id"]
-    coach.put(f"/api/athletes/{athlete}/person", schools=["near-failure", "range"])
+    coach.put(f"/api/athletes/{athlete}/person", methods=["near_failure", "double_progression"])
     ladder = coach.gives_ladder(athlete)
-    found = coach.get(f"/api/ladders/{ladder['id']}/doses")
-    assert found["school"] == "near-failure"
+    found = coach.get(f"/api/ladders/{ladder['id']}/prescriptions")
+    assert found["method"] == "near_failure"
     assert all(rung["overrides"] == [] for rung in found["rungs"])
-    assert ladder["rungs"][0]["dose"]["high"] == 30
+    assert ladder["rungs"][0]["prescription"]["high"] == 30
     other = coach.enrols(name="Bo Lind")["id"]
     copied = coach.post(f"/api/ladders/{ladder['id']}/copies", athlete_id=other)
-    assert coach.get(f"/api/ladders/{copied['id']}/doses")["school"] == "near-failure"
+    assert coach.get(f"/api/ladders/{copied['id']}/prescriptions")["method"] == "near_failure"
 
 
 def test_a_school_that_is_none_is_refused(coach: Coach, ladder: dict) -> None:
-    body = {"school": "guess", "purpose": "strength", "level": "beginner"}
-    response = coach.client.put(f"/api/ladders/{ladder['id']}/school", json=body)
-    assert problem(response, 422)["field"] == "school"
+    body = {"method": "guess", "purpose": "strength", "level": "beginner"}
+    response = coach.client.put(f"/api/ladders/{ladder['id']}/method", json=body)
+    assert problem(response, 422)["field"] == "method"

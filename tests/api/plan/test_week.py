@@ -33,21 +33,21 @@ def plan(stage, coach: Coach, athlete: str) -> dict[str, Any]:
     return deepcopy(stage("two ladders, planned", lambda: planned(coach, athlete)))
 
 
-def sheet(coach: Coach, athlete: str, monday: str = "") -> dict[str, Any]:
+def sheet(coach: Coach, athlete: str, week_start: str = "") -> dict[str, Any]:
     found: dict[str, Any] = coach.get(
-        f"/api/athletes/{athlete}/week" + (f"?monday={monday}" if monday else "")
+        f"/api/athletes/{athlete}/week" + (f"?week_start={week_start}" if week_start else "")
     )
     return found
 
 
 def next_week(coach: Coach, athlete: str) -> dict[str, Any]:
-    monday = date.fromisoformat(sheet(coach, athlete)["monday"]) + timedelta(days=7)
-    return sheet(coach, athlete, monday.isoformat())
+    week_start = date.fromisoformat(sheet(coach, athlete)["week_start"]) + timedelta(days=7)
+    return sheet(coach, athlete, week_start.isoformat())
 
 
 def solve(coach: Coach, seen: dict[str, Any], **body: Any) -> list[tuple[str, dict[str, Any]]]:
     response = coach.client.post(
-        f"/api/athletes/{seen['athlete_id']}/week/solve?monday={seen['monday']}",
+        f"/api/athletes/{seen['athlete_id']}/week/plans?week_start={seen['week_start']}",
         json={"seconds": 5, **body},
     )
     response.raise_for_status()
@@ -62,7 +62,7 @@ def solve(coach: Coach, seen: dict[str, Any], **body: Any) -> list[tuple[str, di
 def keep(coach: Coach, seen: dict[str, Any], placed: list[dict[str, Any]], **more: Any) -> Any:
     body = {"placed": placed, "number": seen["revision"], "pins": seen["pins"], **more}
     return coach.client.put(
-        f"/api/athletes/{seen['athlete_id']}/week?monday={seen['monday']}", json=body
+        f"/api/athletes/{seen['athlete_id']}/week?week_start={seen['week_start']}", json=body
     )
 
 
@@ -70,7 +70,7 @@ def planned(coach: Coach, athlete: str) -> dict[str, Any]:
     """Next week, solved and kept."""
     seen = next_week(coach, athlete)
     end = solve(coach, seen)[-1][1]
-    response = keep(coach, seen, end["placed"], bound=end["bound"], word="solved")
+    response = keep(coach, seen, end["placed"], bound=end["bound"], note="solved")
     response.raise_for_status()
     found: dict[str, Any] = response.json()
     return found
@@ -102,13 +102,13 @@ def test_solving_tells_of_progress_and_ends_with_a_proven_plan(coach: Coach, ath
 def test_nothing_is_kept_by_solving(coach: Coach, athlete: str) -> None:
     seen = next_week(coach, athlete)
     solve(coach, seen)
-    assert sheet(coach, athlete, seen["monday"]) == seen
+    assert sheet(coach, athlete, seen["week_start"]) == seen
 
 
 def test_a_plan_is_kept_with_its_score_and_proof(coach: Coach, athlete: str, plan: dict) -> None:
     seen = plan
     assert seen["revision"] == 1
-    assert seen["word"] == "solved"
+    assert seen["note"] == "solved"
     assert seen["proof"] == "proven best"
     assert seen["breaches"] == []
     for day in seen["days"]:
@@ -121,14 +121,18 @@ def test_a_plan_is_kept_with_its_score_and_proof(coach: Coach, athlete: str, pla
 def test_a_move_that_breaks_a_rule_is_told_and_kept(coach: Coach, athlete: str, plan: dict) -> None:
     seen = plan
     every = [{"task": task["key"], "day": 0} for task in seen["tasks"]]
-    wishes = {"days": [{"index": 0, "minutes": 20}, {"index": 2, "minutes": 45}]}
-    coach.put(f"/api/athletes/{athlete}/week/wishes?monday={seen['monday']}", **wishes)
+    availability = {"days": [{"index": 0, "minutes": 20}, {"index": 2, "minutes": 45}]}
+    coach.put(
+        f"/api/athletes/{athlete}/week/availability?week_start={seen['week_start']}", **availability
+    )
     body = {"placed": every, "number": 1}
-    trial = coach.post(f"/api/athletes/{athlete}/week/trial?monday={seen['monday']}", **body)
+    trial = coach.post(
+        f"/api/athletes/{athlete}/week/preview?week_start={seen['week_start']}", **body
+    )
     assert [one["rule"] for one in trial["breaches"]] == ["week.minutes"]
     assert "Monday takes" in trial["breaches"][0]["words"]
     assert trial["breaches"][0]["sentence"]
-    assert sheet(coach, athlete, seen["monday"])["revision"] == 1
+    assert sheet(coach, athlete, seen["week_start"])["revision"] == 1
     kept = keep(coach, seen, every).json()
     assert kept["breaches"][0]["rule"] == "week.minutes"
     assert kept["proof"] == ""
@@ -141,7 +145,7 @@ def test_what_was_changed_meanwhile_is_not_overwritten(
     stale = {**seen, "revision": 0}
     told = problem(keep(coach, stale, []), 409)
     assert "revision 1 stands" in told["problem"]
-    assert sheet(coach, athlete, seen["monday"]) == seen
+    assert sheet(coach, athlete, seen["week_start"]) == seen
 
 
 def test_a_pin_holds_through_a_new_solve_and_little_else_moves(
@@ -163,10 +167,12 @@ def test_a_pin_holds_through_a_new_solve_and_little_else_moves(
 def test_an_undone_week_is_as_it_was(coach: Coach, athlete: str, plan: dict) -> None:
     first = plan
     keep(coach, first, []).raise_for_status()
-    back = coach.post(f"/api/athletes/{athlete}/week/undo?monday={first['monday']}")
+    back = coach.post(f"/api/athletes/{athlete}/week/undo?week_start={first['week_start']}")
     assert back == first
-    coach.post(f"/api/athletes/{athlete}/week/undo?monday={first['monday']}")
-    response = coach.client.post(f"/api/athletes/{athlete}/week/undo?monday={first['monday']}")
+    coach.post(f"/api/athletes/{athlete}/week/undo?week_start={first['week_start']}")
+    response = coach.client.post(
+        f"/api/athletes/{athlete}/week/undo?week_start={first['week_start']}"
+    )
     assert problem(response, 409)["problem"] == "there is nothing to undo."
 
 
@@ -178,7 +184,7 @@ def test_a_missed_day_is_planned_around(coach: Coach, athlete: str, plan: dict) 
     kept = keep(coach, seen, end["placed"], lost=lost).json()
     assert [day["lost"] for day in kept["days"]] == [False, True, False]
     response = coach.client.post(
-        f"/api/athletes/{athlete}/week/solve?monday={seen['monday']}",
+        f"/api/athletes/{athlete}/week/plans?week_start={seen['week_start']}",
         json={"lost": {"days": [0, 2, 4]}},
     )
     assert "every one of them is lost" in problem(response, 422)["problem"]
@@ -186,10 +192,10 @@ def test_a_missed_day_is_planned_around(coach: Coach, athlete: str, plan: dict) 
 
 def test_what_is_past_stays(coach: Coach, athlete: str, plan: dict) -> None:
     seen = plan
-    monday = date.fromisoformat(seen["monday"])
+    week_start = date.fromisoformat(seen["week_start"])
     today = coach.clock().date()
-    coach.clock.pass_by(days=(monday - today).days + 1)
-    now = sheet(coach, athlete, seen["monday"])
+    coach.clock.pass_by(days=(week_start - today).days + 1)
+    now = sheet(coach, athlete, seen["week_start"])
     assert [day["past"] for day in now["days"]] == [True, False, False]
     without = [
         {"task": task["key"], "day": day}
@@ -204,16 +210,18 @@ def test_what_is_past_stays(coach: Coach, athlete: str, plan: dict) -> None:
 
 
 def test_wishes_are_kept_and_shape_the_week(coach: Coach, athlete: str) -> None:
-    monday = next_week(coach, athlete)["monday"]
+    week_start = next_week(coach, athlete)["week_start"]
     row = next(t for t in sheet(coach, athlete)["tasks"] if "row" in t["name"].lower())
-    wishes = {
+    availability = {
         "days": [{"index": i, "minutes": 30, "at": "07:30"} for i in (1, 3, 5)],
         "extras": [{"movement": "calf-raise", "days": 2, "rotation": "small", "letter": "A"}],
         "targets": [{"region": "chest", "sets": 8}],
         "weights": {"even": 0},
         "hands": {"edits": [{"key": row["key"], "sets": [{"low": 5, "high": 6, "rest": 200}] * 3}]},
     }
-    seen = coach.put(f"/api/athletes/{athlete}/week/wishes?monday={monday}", **wishes)
+    seen = coach.put(
+        f"/api/athletes/{athlete}/week/availability?week_start={week_start}", **availability
+    )
     assert seen["told"]
     assert [day["at"] for day in seen["days"]] == ["07:30"] * 3
     assert any(task["key"] == "movement:calf-raise" for task in seen["tasks"])
@@ -224,7 +232,7 @@ def test_wishes_are_kept_and_shape_the_week(coach: Coach, athlete: str) -> None:
 
 
 @pytest.mark.parametrize(
-    ("wishes", "field"),
+    ("availability", "field"),
     [
         ({"days": []}, "days"),
         ({"days": [{"index": 0, "minutes": 0}]}, "minutes"),
@@ -243,10 +251,10 @@ def test_wishes_are_kept_and_shape_the_week(coach: Coach, athlete: str) -> None:
     ],
 )
 def test_wishes_that_cannot_be_are_refused_and_nothing_is_kept(
-    coach: Coach, athlete: str, wishes: dict[str, Any], field: str
+    coach: Coach, athlete: str, availability: dict[str, Any], field: str
 ) -> None:
     before = sheet(coach, athlete)
-    response = coach.client.put(f"/api/athletes/{athlete}/week/wishes", json=wishes)
+    response = coach.client.put(f"/api/athletes/{athlete}/week/availability", json=availability)
     assert problem(response, 422)["field"] == field
     assert sheet(coach, athlete) == before
 
@@ -254,9 +262,9 @@ def test_wishes_that_cannot_be_are_refused_and_nothing_is_kept(
 def test_pins_that_contradict_end_with_the_nearest_plan_and_what_it_relaxed(
     coach: Coach, athlete: str
 ) -> None:
-    wishes = {"days": [{"index": 0, "minutes": 12}]}
-    seen = coach.put(f"/api/athletes/{athlete}/week/wishes", **wishes)
-    seen = sheet(coach, athlete, next_week(coach, athlete)["monday"])
+    availability = {"days": [{"index": 0, "minutes": 12}]}
+    seen = coach.put(f"/api/athletes/{athlete}/week/availability", **availability)
+    seen = sheet(coach, athlete, next_week(coach, athlete)["week_start"])
     pins = [{"task": task["key"], "day": 0} for task in seen["tasks"]]
     end = solve(coach, seen, pins=pins)[-1][1]
     assert end["relaxed"]
@@ -269,11 +277,11 @@ def test_an_unknown_task_and_a_week_that_is_none_are_refused(coach: Coach, athle
     unknown = [{"task": "x", "day": 0}]
     assert "no task" in problem(keep(coach, seen, unknown), 422)["problem"]
     tried = coach.client.post(
-        f"/api/athletes/{athlete}/week/trial", json={"placed": unknown, "number": 0}
+        f"/api/athletes/{athlete}/week/preview", json={"placed": unknown, "number": 0}
     )
     assert "no task" in problem(tried, 422)["problem"]
-    response = coach.client.get(f"/api/athletes/{athlete}/week?monday=2026-01-06")
-    assert problem(response, 422)["field"] == "monday"
+    response = coach.client.get(f"/api/athletes/{athlete}/week?week_start=2026-01-06")
+    assert problem(response, 422)["field"] == "week_start"
 
 
 def test_someone_without_a_ladder_is_told_what_is_missing(coach: Coach) -> None:
@@ -293,15 +301,23 @@ def test_the_weeks_before_are_looked_back_on(coach: Coach, athlete: str) -> None
     week = next(before for before in seen["before"] if before["sessions"])
     regions = {one["region"]: one["sets"] for one in week["regions"]}
     assert regions["chest"] == 3
-    assert regions["abdomen"] == 1.5
+    assert regions["abs"] == 1.5
 
 
 def test_a_block_of_weeks_eases_the_fourth(coach: Coach, athlete: str) -> None:
     seen = next_week(coach, athlete)
-    wishes = {"days": [{"index": 0, "minutes": 45}, {"index": 3, "minutes": 45}]}
-    coach.put(f"/api/athletes/{athlete}/week/wishes", **wishes, begun=seen["monday"], weeks=8)
-    fourth = date.fromisoformat(seen["monday"]) + timedelta(days=21)
-    usual, easy = sheet(coach, athlete, seen["monday"]), sheet(coach, athlete, fourth.isoformat())
+    availability = {"days": [{"index": 0, "minutes": 45}, {"index": 3, "minutes": 45}]}
+    coach.put(
+        f"/api/athletes/{athlete}/week/availability",
+        **availability,
+        begun=seen["week_start"],
+        weeks=8,
+    )
+    fourth = date.fromisoformat(seen["week_start"]) + timedelta(days=21)
+    usual, easy = (
+        sheet(coach, athlete, seen["week_start"]),
+        sheet(coach, athlete, fourth.isoformat()),
+    )
     assert (usual["kind"], easy["kind"]) == ("build", "easy")
     assert sum(task["minutes"] for task in easy["tasks"]) < sum(
         task["minutes"] for task in usual["tasks"]
@@ -313,11 +329,13 @@ def test_a_long_time_away_is_noticed_and_the_way_back_planned(coach: Coach, athl
     coach.trains(ladder)
     assert not [one for one in next_week(coach, athlete)["notices"] if "logged" in one]
     coach.clock.pass_by(days=10)
-    monday = date(2026, 4, 6).isoformat()
-    seen = sheet(coach, athlete, monday)
+    week_start = date(2026, 4, 6).isoformat()
+    seen = sheet(coach, athlete, week_start)
     assert [one for one in seen["notices"] if one.startswith("Nothing is logged for 5 weeks")]
-    wishes = {"days": [{"index": 0, "minutes": 45}], "begun": monday, "away": 5}
-    seen = coach.put(f"/api/athletes/{athlete}/week/wishes?monday={monday}", **wishes)
+    availability = {"days": [{"index": 0, "minutes": 45}], "begun": week_start, "away": 5}
+    seen = coach.put(
+        f"/api/athletes/{athlete}/week/availability?week_start={week_start}", **availability
+    )
     assert seen["kind"] == "re-entry"
     assert not [one for one in seen["notices"] if "logged" in one]
 
@@ -326,7 +344,7 @@ def test_a_lost_place_is_planned_around(coach: Coach, athlete: str) -> None:
     seen = next_week(coach, athlete)
     assert seen["lost"] == {"days": [], "places": []}
     response = coach.client.post(
-        f"/api/athletes/{athlete}/week/solve?monday={seen['monday']}",
+        f"/api/athletes/{athlete}/week/plans?week_start={seen['week_start']}",
         json={"lost": {"days": [], "places": [str(uuid4())]}, "seconds": 2},
     )
     response.raise_for_status()

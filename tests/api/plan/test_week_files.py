@@ -54,7 +54,7 @@ def events(content: str) -> list[Any]:
 
 def test_the_calendar_reads_back_to_the_same_events(coach: Coach, athlete: str, plan: dict) -> None:
     seen = plan
-    response = file(coach, athlete, f"kind=ics&monday={seen['monday']}")
+    response = file(coach, athlete, f"kind=ics&week_start={seen['week_start']}")
     assert response.headers["content-type"].startswith("text/calendar")
     found = {event.dtstart.value.date(): event for event in events(response.text)}
     days = {date.fromisoformat(day["date"]): day for day in seen["days"] if day["tasks"]}
@@ -70,12 +70,14 @@ def test_the_calendar_reads_back_to_the_same_events(coach: Coach, athlete: str, 
 
 def test_wall_time_stays_across_a_change_of_the_clocks(coach: Coach, athlete: str) -> None:
     """Summer time ends in Lisbon on 25 October 2026 at 01:00 UTC (tz database)."""
-    wishes = {"days": [{"index": i, "minutes": 45, "at": "18:30"} for i in (5, 6)]}
-    monday = "2026-10-19"
-    seen = coach.put(f"/api/athletes/{athlete}/week/wishes?monday={monday}", **wishes)
+    availability = {"days": [{"index": i, "minutes": 45, "at": "18:30"} for i in (5, 6)]}
+    week_start = "2026-10-19"
+    seen = coach.put(
+        f"/api/athletes/{athlete}/week/availability?week_start={week_start}", **availability
+    )
     every = [{"task": one["key"], "day": day} for one in seen["tasks"] for day in (5, 6)]
     keep(coach, seen, every).raise_for_status()
-    content = file(coach, athlete, f"kind=ics&monday={monday}").text
+    content = file(coach, athlete, f"kind=ics&week_start={week_start}").text
     assert "BEGIN:VTIMEZONE" in content
     starts = sorted(event.dtstart.value for event in events(content))
     assert [one.astimezone(UTC).hour for one in starts] == [17, 18]
@@ -86,7 +88,7 @@ def test_the_calendar_says_nothing_of_health_or_of_whom(
     coach: Coach, athlete: str, plan: dict
 ) -> None:
     seen = plan
-    content = file(coach, athlete, f"kind=ics&monday={seen['monday']}").text
+    content = file(coach, athlete, f"kind=ics&week_start={seen['week_start']}").text
     assert not re.search(r"push-up|row|wrist|pain|Ödön|Żuławska", content, re.IGNORECASE)
     assert athlete not in content
 
@@ -96,14 +98,14 @@ def test_the_printed_week_has_a_sheet_and_a_card_for_each_session(
     coach: Coach, athlete: str, paper: str, size: tuple[int, int]
 ) -> None:
     seen = planned(coach, athlete)
-    response = file(coach, athlete, f"kind=pdf&monday={seen['monday']}&paper={paper}")
+    response = file(coach, athlete, f"kind=pdf&week_start={seen['week_start']}&paper={paper}")
     assert response.headers["content-type"] == "application/pdf"
     pages = pages_of(response.content)
     assert tuple(round(side) for side in pages[0].get_size()) == size
     texts = [text_of(page) for page in pages]
     sessions = [day for day in seen["days"] if day["tasks"]]
     assert len(pages) >= 1 + len(sessions)
-    assert f"Week of {seen['monday']}" in texts[0]
+    assert f"Week of {seen['week_start']}" in texts[0]
     for task in seen["tasks"]:
         assert task["name"] in " ".join(texts[0].split())
     for text in texts:
@@ -135,8 +137,8 @@ def test_a_session_card_fits_one_page_and_is_the_adapted_one(
 
 def test_markdown_reads_day_by_day(coach: Coach, athlete: str, plan: dict) -> None:
     seen = plan
-    text = file(coach, athlete, f"kind=md&monday={seen['monday']}").text
-    assert text.startswith(f"# Week of {seen['monday']}, Ödön Żuławska")
+    text = file(coach, athlete, f"kind=md&week_start={seen['week_start']}").text
+    assert text.startswith(f"# Week of {seen['week_start']}, Ödön Żuławska")
     headings = [line for line in text.splitlines() if line.startswith("## ")]
     assert len(headings) == sum(bool(day["tasks"]) for day in seen["days"])
     assert "**Floor push-up**" in text or "push-up**" in text

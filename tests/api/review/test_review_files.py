@@ -16,11 +16,11 @@ def six_sessions(coach: Coach) -> dict:
     made = coach.has_ladder()
     coach.trains(made["id"])
     step = coach.trains(made["id"])
-    coach.post(f"/api/decisions/{step['id']}/answer", answer="take")
+    coach.post(f"/api/proposals/{step['id']}/answer", answer="accept")
     for _ in range(3):
-        coach.trains(made["id"], (8, 8, 7), effort=9)
+        coach.trains(made["id"], (8, 8, 7), rpe=9)
     hurt = coach.trains(made["id"], (7, 7, 7), pain=2, pain_place="wrist")
-    coach.post(f"/api/decisions/{hurt['id']}/answer", answer="decline", word="wrist first")
+    coach.post(f"/api/proposals/{hurt['id']}/answer", answer="decline", note="wrist first")
     return made
 
 
@@ -43,7 +43,7 @@ def test_the_report_tells_what_was_done_and_what_comes(coach: Coach, ladder: dic
 
 def test_the_report_says_nothing_of_health(coach: Coach, ladder: dict) -> None:
     text = get(coach, ladder, kind="md").text.lower()
-    assert not any(word in text for word in ("pain", "wrist", "clinician"))
+    assert not any(note in text for note in ("pain", "wrist", "clinician"))
 
 
 def test_the_review_is_printed_with_its_rules(coach: Coach, ladder: dict) -> None:

@@ -12,14 +12,14 @@ from tests.api.coach import problem
 from tests.conftest import rows
 
 
-def week_plan(coach, athlete: str, monday: str) -> dict:
+def week_plan(coach, athlete: str, week_start: str) -> dict:
     """A week planned by hand: everything on its first days."""
     path = f"/api/athletes/{athlete}/week"
-    sheet = coach.get(f"{path}?monday={monday}")
-    first = sheet["wishes"]["days"][0]["index"]
+    sheet = coach.get(f"{path}?week_start={week_start}")
+    first = sheet["availability"]["days"][0]["index"]
     placed = [{"task": one["key"], "day": first} for one in sheet["tasks"]]
-    body = {"placed": placed, "number": sheet["revision"], "pins": [], "word": "by hand"}
-    return coach.put(f"{path}?monday={monday}", **body)
+    body = {"placed": placed, "number": sheet["revision"], "pins": [], "note": "by hand"}
+    return coach.put(f"{path}?week_start={week_start}", **body)
 
 
 def step_up(coach, ladder: str) -> dict:
@@ -27,7 +27,7 @@ def step_up(coach, ladder: str) -> dict:
     return coach.trains(ladder)
 
 
-def monday(coach) -> str:
+def week_start(coach) -> str:
     """Move the clock to the morning of the next Monday."""
     day = coach.clock()
     coach.later(7 - day.weekday())
@@ -44,7 +44,7 @@ def test_a_week_is_due_until_it_was_looked_at(coach, ladder) -> None:
     assert coach.get("/api/squad")["due"] == [athlete]
     coach.post(f"/api/athletes/{athlete}/week-review")
     assert coach.get("/api/squad")["due"] == []
-    monday(coach)
+    week_start(coach)
     assert coach.get("/api/squad")["due"] == [athlete]
 
 
@@ -59,40 +59,40 @@ def test_looking_twice_proposes_once(coach, ladder) -> None:
     path = f"/api/athletes/{ladder['athlete_id']}/week-review"
     assert coach.post(path)["proposed"] == 1
     assert coach.post(path)["proposed"] == 0
-    decision = coach.get(f"/api/ladders/{ladder['id']}/review")["decisions"][0]
-    assert decision["outcome"] == "ease-off"
-    assert [rule["id"] for rule in decision["rules"]] == ["layoff.re-entry"]
-    assert decision["monday"] is not None
+    proposal = coach.get(f"/api/ladders/{ladder['id']}/review")["proposals"][0]
+    assert proposal["outcome"] == "ease_off"
+    assert [rule["id"] for rule in proposal["rules"]] == ["layoff.re-entry"]
+    assert proposal["week_start"] is not None
 
 
 def test_a_layoff_taken_begins_a_block_that_comes_back(coach, ladder) -> None:
     coach.trains(ladder["id"], (8, 8, 8))
     coach.later(22)
-    first = monday(coach)
+    first = week_start(coach)
     coach.post(f"/api/athletes/{ladder['athlete_id']}/week-review")
-    (waits,) = line(coach, ladder["athlete_id"])["waiting"]
+    (waits,) = line(coach, ladder["athlete_id"])["pending_decisions"]
     assert waits["weekly"]
     assert not waits["plain"]
-    coach.post(f"/api/decisions/{waits['id']}/answer", answer="take")
-    sheet = coach.get(f"/api/athletes/{ladder['athlete_id']}/week?monday={first}")
-    assert sheet["wishes"]["begun"] == first
-    assert sheet["wishes"]["away"] > 3
+    coach.post(f"/api/proposals/{waits['id']}/answer", answer="accept")
+    sheet = coach.get(f"/api/athletes/{ladder['athlete_id']}/week?week_start={first}")
+    assert sheet["availability"]["begun"] == first
+    assert sheet["availability"]["away"] > 3
     assert "back after time away" in str(sheet)
 
 
 def test_a_session_s_decision_stands_where_the_week_says_no_more(coach, ladder) -> None:
-    decision = step_up(coach, ladder["id"])
-    monday(coach)
+    proposal = step_up(coach, ladder["id"])
+    week_start(coach)
     assert coach.post(f"/api/athletes/{ladder['athlete_id']}/week-review")["proposed"] == 0
-    (waits,) = line(coach, ladder["athlete_id"])["waiting"]
-    assert waits["id"] == decision["id"]
+    (waits,) = line(coach, ladder["athlete_id"])["pending_decisions"]
+    assert waits["id"] == proposal["id"]
 
 
 def test_a_stop_is_not_talked_over_by_the_week(coach, ladder) -> None:
     coach.trains(ladder["id"], pain=6, pain_place="wrist")
     coach.later(30)
     assert coach.post(f"/api/athletes/{ladder['athlete_id']}/week-review")["proposed"] == 0
-    assert line(coach, ladder["athlete_id"])["waiting"][0]["outcome"] == "stop"
+    assert line(coach, ladder["athlete_id"])["pending_decisions"][0]["outcome"] == "stop"
 
 
 # ---- in bulk ----
@@ -100,16 +100,18 @@ def test_a_stop_is_not_talked_over_by_the_week(coach, ladder) -> None:
 
 def test_plain_decisions_are_taken_together_and_told(coach) -> None:
     ladders = [coach.gives_ladder(coach.enrols(name)["id"]) for name in ("Oda Fenwick", "Kit Lowe")]
-    decisions = [step_up(coach, one["id"]) for one in ladders]
-    assert all(one["plain"] for one in decisions)
-    ids = [one["id"] for one in decisions]
-    done = coach.post("/api/decisions/take", ids=ids)
-    assert done == {"taken": ids, "replanned": []}
-    for ladder, decision in zip(ladders, decisions, strict=True):
-        assert coach.standing(ladder["id"]) == decision["to_rung"]["id"]
-        assert line(coach, ladder["athlete_id"])["waiting"] == []
-    assert coach.post("/api/decisions/take", ids=ids)["taken"] == ids  # a replay changes nothing
-    told = coach.get("/api/outbox")
+    proposals = [step_up(coach, one["id"]) for one in ladders]
+    assert all(one["plain"] for one in proposals)
+    ids = [one["id"] for one in proposals]
+    done = coach.post("/api/proposals/accept", ids=ids)
+    assert done == {"accepted": ids, "replanned": []}
+    for ladder, proposal in zip(ladders, proposals, strict=True):
+        assert coach.current_rung(ladder["id"]) == proposal["to_rung"]["id"]
+        assert line(coach, ladder["athlete_id"])["pending_decisions"] == []
+    assert (
+        coach.post("/api/proposals/accept", ids=ids)["accepted"] == ids
+    )  # a replay changes nothing
+    told = coach.get("/api/messages")
     assert len(told["messages"]) == 2
     assert sorted(told["athletes"].values()) == ["Kit Lowe", "Oda Fenwick"]
     assert all("Well done: next is" in one["body"] for one in told["messages"])
@@ -121,44 +123,44 @@ def test_in_bulk_it_is_all_or_nothing(coach) -> None:
     up = step_up(coach, plain["id"])
     stop = coach.trains(grave["id"], pain=5, pain_place="wrist")
     ids = [up["id"], stop["id"]]
-    refused = coach.client.post("/api/decisions/take", json={"ids": ids})
+    refused = coach.client.post("/api/proposals/accept", json={"ids": ids})
     assert "not plain enough" in problem(refused, 409)["problem"]
-    assert coach.standing(plain["id"]) == up["from_rung"]["id"]
-    assert coach.get("/api/outbox")["messages"] == []
+    assert coach.current_rung(plain["id"]) == up["from_rung"]["id"]
+    assert coach.get("/api/messages")["messages"] == []
 
 
 @pytest.mark.parametrize("ids", [[], [str(uuid4())] * 201, ["x"]])
 def test_odd_bulks_are_refused(coach, ids: list[str]) -> None:
-    assert coach.client.post("/api/decisions/take", json={"ids": ids}).status_code == 422
+    assert coach.client.post("/api/proposals/accept", json={"ids": ids}).status_code == 422
 
 
 def test_a_planned_week_is_planned_anew(coach, ladder) -> None:
     athlete = ladder["athlete_id"]
-    decision = step_up(coach, ladder["id"])
-    first = monday(coach)
+    proposal = step_up(coach, ladder["id"])
+    first = week_start(coach)
     before = week_plan(coach, athlete, first)
-    said = coach.post(f"/api/decisions/{decision['id']}/answer", answer="take")
+    said = coach.post(f"/api/proposals/{proposal['id']}/answer", answer="accept")
     assert said["replanned"] == first
-    after = coach.get(f"/api/athletes/{athlete}/week?monday={first}")
+    after = coach.get(f"/api/athletes/{athlete}/week?week_start={first}")
     assert after["revision"] == before["revision"] + 1
 
 
 def test_a_decline_plans_nothing_and_tells_nothing(coach, ladder) -> None:
-    decision = step_up(coach, ladder["id"])
-    week_plan(coach, ladder["athlete_id"], monday(coach))
-    path = f"/api/decisions/{decision['id']}/answer"
-    said = coach.post(path, answer="decline", word="after the premiere")
+    proposal = step_up(coach, ladder["id"])
+    week_plan(coach, ladder["athlete_id"], week_start(coach))
+    path = f"/api/proposals/{proposal['id']}/answer"
+    said = coach.post(path, answer="decline", note="after the premiere")
     assert (said["replanned"], said["message"]) == (None, None)
-    assert coach.get("/api/outbox")["messages"] == []
+    assert coach.get("/api/messages")["messages"] == []
 
 
 def test_what_was_declined_is_not_asked_again_until_something_changes(coach, ladder) -> None:
     first = step_up(coach, ladder["id"])
-    coach.post(f"/api/decisions/{first['id']}/answer", answer="decline", word="not before Porto")
+    coach.post(f"/api/proposals/{first['id']}/answer", answer="decline", note="not before Porto")
     assert coach.trains(ladder["id"])["outcome"] == "hold"
     assert coach.trains(ladder["id"])["outcome"] == "hold"
     coach.later(28)
-    assert coach.trains(ladder["id"])["outcome"] == "step-up"
+    assert coach.trains(ladder["id"])["outcome"] == "step_up"
 
 
 # ---- the outbox ----
@@ -166,51 +168,51 @@ def test_what_was_declined_is_not_asked_again_until_something_changes(coach, lad
 
 def test_a_message_says_nothing_of_health(coach, ladder) -> None:
     stop = coach.trains(ladder["id"], pain=7, pain_place="wrist")
-    coach.post(f"/api/decisions/{stop['id']}/answer", answer="take")
-    (told,) = coach.get("/api/outbox")["messages"]
+    coach.post(f"/api/proposals/{stop['id']}/answer", answer="accept")
+    (told,) = coach.get("/api/messages")["messages"]
     words = f"{told['subject']} {told['body']}".lower()
     assert "until we have spoken" in words
-    assert not any(word in words for word in ("pain", "wrist", "7", "clinician", "injur"))
+    assert not any(note in words for note in ("pain", "wrist", "7", "clinician", "injur"))
 
 
 def test_the_outbox_is_read_page_by_page(coach, ladder, engine) -> None:
-    decision = coach.trains(ladder["id"], (8, 8, 8))
-    coach.post(f"/api/decisions/{decision['id']}/answer", answer="take")
+    proposal = coach.trains(ladder["id"], (8, 8, 8))
+    coach.post(f"/api/proposals/{proposal['id']}/answer", answer="accept")
     (written,) = rows(engine, MessageRow)
-    (answered,) = (row for row in rows(engine, ProposalRow) if row.id == written.decision_id)
+    (answered,) = (row for row in rows(engine, ProposalRow) if row.id == written.proposal_id)
     with Session(engine) as db:
         for minutes in range(1, 23):
             new = {"id": uuid4(), "at": written.at + timedelta(minutes=minutes)}
             more = ProposalRow(**{**answered.model_dump(), **new})
             db.add(more)
             db.flush()
-            told = {**written.model_dump(), **new, "decision_id": more.id}
+            told = {**written.model_dump(), **new, "proposal_id": more.id}
             db.add(MessageRow(**told))
         db.commit()
-    first = coach.get("/api/outbox")
-    rest = coach.get(f"/api/outbox?before={first['before']}")
+    first = coach.get("/api/messages")
+    rest = coach.get(f"/api/messages?before={first['before']}")
     ids = [one["id"] for page in (first, rest) for one in page["messages"]]
     assert (len(first["messages"]), len(rest["messages"]), len(set(ids))) == (20, 3, 23)
     assert rest["before"] is None
 
 
 def test_another_coach_s_outbox_is_their_own(coach, ladder, new_coach) -> None:
-    decision = step_up(coach, ladder["id"])
-    coach.post(f"/api/decisions/{decision['id']}/answer", answer="take")
-    assert new_coach().get("/api/outbox")["messages"] == []
+    proposal = step_up(coach, ladder["id"])
+    coach.post(f"/api/proposals/{proposal['id']}/answer", answer="accept")
+    assert new_coach().get("/api/messages")["messages"] == []
 
 
 # ---- what came of it ----
 
 
 def test_how_a_decision_turned_out_is_told_once_it_shows(coach, ladder) -> None:
-    decision = coach.trains(ladder["id"], (8, 8, 8), effort=9)
-    coach.post(f"/api/decisions/{decision['id']}/answer", answer="take")
+    proposal = coach.trains(ladder["id"], (8, 8, 8), rpe=9)
+    coach.post(f"/api/proposals/{proposal['id']}/answer", answer="accept")
     path = f"/api/ladders/{ladder['id']}/review"
-    assert coach.get(path)["decisions"][0]["turned_out"] == ""
+    assert coach.get(path)["proposals"][0]["turned_out"] == ""
     for _ in range(4):
-        coach.trains(ladder["id"], (10, 10, 10), effort=8.5)
-    kept = next(one for one in coach.get(path)["decisions"] if one["id"] == decision["id"])
+        coach.trains(ladder["id"], (10, 10, 10), rpe=8.5)
+    kept = next(one for one in coach.get(path)["proposals"] if one["id"] == proposal["id"])
     assert kept["turned_out"].startswith("reach rose (+")
 
 
@@ -231,9 +233,9 @@ def test_trends_show_reach_gates_and_a_forecast(coach) -> None:
     assert len(told["reach"]) >= 8
     assert all(one["session_id"] for one in told["reach"][1:])
     assert told["unit"] == "kg"
-    needed = [one["needed"] for one in told["gates"]]
+    needed = [one["needed"] for one in told["criteria"]]
     assert needed == sorted(needed)
-    for one in (told["next_gate"], told["goal_forecast"]):
+    for one in (told["next_criterion"], told["goal_forecast"]):
         dates = [one[name] for name in ("low", "likely", "high") if one[name]]
         assert dates == sorted(dates)
         assert one["nearer"]
@@ -246,7 +248,7 @@ def test_an_athlete_with_one_set_ever_is_told_plainly(coach, ladder) -> None:
     coach.trains(ladder["id"], (8,))
     told = coach.get(f"/api/ladders/{ladder['id']}/trends")
     assert "not enough yet" in told["why_no_forecast"]
-    assert told["next_gate"] is None
+    assert told["next_criterion"] is None
     assert told["growth"] is None
     assert told["load"]["ratio"] is None
     assert told["load"]["words"] == "not told before four weeks of sessions"
@@ -284,34 +286,34 @@ def test_old_body_mass_is_said(coach) -> None:
     told = coach.get(f"/api/ladders/{ladder['id']}/trends")
     assert "days old: measure again" in told["mass_note"]
     body = {"mass_kg": 76.0, "stature_m": 1.75}
-    coach.post(f"/api/athletes/{ladder['athlete_id']}/measures", **body)
+    coach.post(f"/api/athletes/{ladder['athlete_id']}/body-measurements", **body)
     again = coach.get(f"/api/ladders/{ladder['id']}/trends")
     assert again["mass_note"] == ""
     assert [one["mass_kg"] for one in again["masses"]] == [75.0, 76.0]
 
 
 def test_events_stand_on_the_same_line(coach, ladder) -> None:
-    decision = step_up(coach, ladder["id"])
-    coach.post(f"/api/decisions/{decision['id']}/answer", answer="take")
+    proposal = step_up(coach, ladder["id"])
+    coach.post(f"/api/proposals/{proposal['id']}/answer", answer="accept")
     kinds = {
         one["kind"]: one["words"]
         for one in coach.get(f"/api/ladders/{ladder['id']}/trends")["events"]
     }
-    assert kinds["decision"] == "step up: take"
+    assert kinds["proposal"] == "step up: accept"
     assert kinds["test"].startswith("test: ")
 
 
 def test_sets_that_come_late_and_out_of_order_stand_on_their_own_day(coach) -> None:
     ladder = trained(coach, 4)
     before = coach.get(f"/api/ladders/{ladder['id']}/trends")
-    rung = coach.standing(ladder["id"])
+    rung = coach.current_rung(ladder["id"])
     session = str(uuid4())
-    path = f"/api/athletes/{ladder['athlete_id']}/runs/{session}"
-    late = {"at": (coach.clock() - timedelta(days=4)).isoformat(), "zone": "Europe/Lisbon"}
+    path = f"/api/athletes/{ladder['athlete_id']}/sessions/{session}"
+    late = {"at": (coach.clock() - timedelta(days=4)).isoformat(), "time_zone": "Europe/Lisbon"}
     coach.put(path, name="Late", ladder_id=ladder["id"], **late)
-    body = {"rung_id": rung, "number": 1, "reps": 8, "effort": 9, **late}
+    body = {"rung_id": rung, "number": 1, "reps": 8, "rpe": 9, **late}
     coach.put(f"{path}/sets/{uuid4()}", **body)
-    coach.post(f"{path}/finish", effort=6, **late)
+    coach.post(f"{path}/finish", rpe=6, **late)
     after = coach.get(f"/api/ladders/{ladder['id']}/trends")
     days = [one["day"] for one in after["sessions"]]
     assert days == sorted(days)
@@ -322,8 +324,8 @@ def test_a_set_in_the_future_is_refused_and_nothing_of_the_trend_changes(coach) 
     ladder = trained(coach, 2)
     before = coach.get(f"/api/ladders/{ladder['id']}/trends")
     session = str(uuid4())
-    ahead = {"at": (coach.clock() + timedelta(days=3)).isoformat(), "zone": "Europe/Lisbon"}
-    path = f"/api/athletes/{ladder['athlete_id']}/runs/{session}"
+    ahead = {"at": (coach.clock() + timedelta(days=3)).isoformat(), "time_zone": "Europe/Lisbon"}
+    path = f"/api/athletes/{ladder['athlete_id']}/sessions/{session}"
     refused = coach.client.put(path, json={"name": "x", "ladder_id": ladder["id"], **ahead})
     assert problem(refused, 422)["field"] == "at"
     assert coach.get(f"/api/ladders/{ladder['id']}/trends") == before
@@ -337,18 +339,18 @@ def test_how_far_back_has_its_ends(coach, ladder, weeks: object) -> None:
 
 def test_a_set_put_right_late_changes_the_session_s_sums(coach, ladder, engine) -> None:
     """Without an effort of its own a session's load hangs on its sets, corrected ones left out."""
-    rung = coach.standing(ladder["id"])
+    rung = coach.current_rung(ladder["id"])
     session = coach.starts(ladder["id"])
-    first = coach.logs(session, rung, 1, 10, effort=7)
-    coach.logs(session, rung, 2, 10, effort=8)
+    first = coach.logs(session, rung, 1, 10, rpe=7)
+    coach.logs(session, rung, 2, 10, rpe=8)
     coach.finishes(session)
 
     def sums() -> tuple[float | None, float | None]:
         with Session(engine) as db:
             row = db.get_one(TrainingSessionRow, UUID(session))
-            return row.of_sets, row.lasted_s
+            return row.mean_set_rpe, row.duration_s
 
     assert sums() == (7.5, 0.0)
     coach.clock.pass_by(minutes=4)
-    coach.logs(session, rung, 1, 10, effort=9, corrects=first["id"])
+    coach.logs(session, rung, 1, 10, rpe=9, corrects_set_id=first["id"])
     assert sums() == (8.5, 240.0)

@@ -24,7 +24,7 @@ def test_an_enrolled_athlete_stands_in_the_list_as_new(coach) -> None:
     athlete = coach.enrols(note="Puppeteer")
     line = coach.get("/api/squad")["athletes"][0]
     assert (line["id"], line["name"], line["note"]) == (athlete["id"], "Oda Fenwick", "Puppeteer")
-    assert line["marks"][0]["kind"] == "new"
+    assert line["flags"][0]["kind"] == "new"
     assert line["ladder_id"] is None
 
 
@@ -35,7 +35,10 @@ def test_the_coach_owns_whom_they_enrol_with_consent_dated(coach, engine) -> Non
         athlete = db.exec(select(AthleteRow)).one()
         assert athlete.consent_on.isoformat() == "2026-03-02"
         measure = db.exec(select(BodyMeasurementRow)).one()
-        assert (measure.zone, measure.local_date.isoformat()) == ("Europe/Lisbon", "2026-03-02")
+        assert (measure.time_zone, measure.local_date.isoformat()) == (
+            "Europe/Lisbon",
+            "2026-03-02",
+        )
 
 
 @pytest.mark.parametrize(
@@ -64,8 +67,8 @@ def test_a_bad_value_names_its_field_and_writes_nothing(coach, engine, change, f
 
 
 def test_infinity_and_nan_are_no_masses(coach) -> None:
-    for word in ("NaN", "Infinity", "1e999"):
-        raw = json.dumps({"id": str(uuid4()), **GOOD}).replace("75.0", word)
+    for note in ("NaN", "Infinity", "1e999"):
+        raw = json.dumps({"id": str(uuid4()), **GOOD}).replace("75.0", note)
         response = coach.client.post(
             "/api/athletes", content=raw, headers={"Content-Type": "application/json"}
         )
@@ -99,7 +102,9 @@ def test_an_id_in_use_is_refused_and_tells_nothing_of_its_owner(coach, new_coach
 def test_measures_are_kept_over_time_and_the_newest_draws_the_ladder(coach, ladder, clock) -> None:
     before = ladder["rungs"][0]["demand"]["likely"]
     clock.pass_by(days=10)
-    coach.post(f"/api/athletes/{ladder['athlete_id']}/measures", mass_kg=82.5, stature_m=1.75)
+    coach.post(
+        f"/api/athletes/{ladder['athlete_id']}/body-measurements", mass_kg=82.5, stature_m=1.75
+    )
     measures = coach.get(f"/api/athletes/{ladder['athlete_id']}")["measures"]
     assert [m["mass_kg"] for m in measures] == [75.0, 82.5]
     after = coach.get(f"/api/ladders/{ladder['id']}")["rungs"][0]["demand"]["likely"]
@@ -110,7 +115,9 @@ def test_a_test_is_read_with_the_body_of_its_day(coach, ladder, clock) -> None:
     """Gaining mass later makes no past test stronger."""
     before = ladder["placement"]["capacity"]["likely"]
     clock.pass_by(days=10)
-    coach.post(f"/api/athletes/{ladder['athlete_id']}/measures", mass_kg=90, stature_m=1.75)
+    coach.post(
+        f"/api/athletes/{ladder['athlete_id']}/body-measurements", mass_kg=90, stature_m=1.75
+    )
     after = coach.get(f"/api/ladders/{ladder['id']}")["placement"]["capacity"]["likely"]
     assert after == pytest.approx(before)
 
@@ -119,16 +126,16 @@ def test_a_test_is_read_with_the_body_of_its_day(coach, ladder, clock) -> None:
 def test_a_bad_measure_is_refused(coach, mass, field) -> None:
     athlete = coach.enrols()["id"]
     response = coach.client.post(
-        f"/api/athletes/{athlete}/measures", json={"mass_kg": mass, "stature_m": 1.7}
+        f"/api/athletes/{athlete}/body-measurements", json={"mass_kg": mass, "stature_m": 1.7}
     )
     assert problem(response, 422)["field"] == field
 
 
 def test_who_needs_the_coach_first_stands_first(coach, clock) -> None:
-    well, waiting, hurt = (coach.enrols(name) for name in ("Anna", "Bela", "Cora"))
-    ladders = [coach.gives_ladder(one["id"])["id"] for one in (well, waiting, hurt)]
+    well, pending_decisions, hurt = (coach.enrols(name) for name in ("Anna", "Bela", "Cora"))
+    ladders = [coach.gives_ladder(one["id"])["id"] for one in (well, pending_decisions, hurt)]
     quiet = coach.trains(ladders[0])
-    coach.post(f"/api/decisions/{quiet['id']}/answer", answer="take")
+    coach.post(f"/api/proposals/{quiet['id']}/answer", answer="accept")
     coach.trains(ladders[1])
     coach.trains(ladders[1])  # met twice: a step up waits
     coach.trains(ladders[2], pain=6, pain_place="left wrist")
@@ -139,18 +146,18 @@ def test_who_needs_the_coach_first_stands_first(coach, clock) -> None:
 def test_a_line_tells_reach_against_the_gate(coach) -> None:
     ladder = coach.has_ladder(reps=9)
     line = coach.get("/api/squad")["athletes"][0]
-    assert line["standing"]["id"] == ladder["standing_id"]
-    standing = next(r for r in ladder["rungs"] if r["id"] == ladder["standing_id"])
-    assert line["gate"] == standing["gate"]
+    assert line["current_rung"]["id"] == ladder["current_rung_id"]
+    standing = next(r for r in ladder["rungs"] if r["id"] == ladder["current_rung_id"])
+    assert line["criterion"] == standing["criterion"]
     assert line["expected"] == pytest.approx(standing["expected"])
 
 
 def test_days_missed_are_counted_in_the_athletes_zone(coach, ladder, clock) -> None:
-    decision = coach.trains(ladder["id"])
-    coach.post(f"/api/decisions/{decision['id']}/answer", answer="take")
+    proposal = coach.trains(ladder["id"])
+    coach.post(f"/api/proposals/{proposal['id']}/answer", answer="accept")
     clock.pass_by(days=7)
-    marks = coach.get("/api/squad")["athletes"][0]["marks"]
-    assert marks == [{"kind": "missed", "text": "7 days since the last session"}]
+    flags = coach.get("/api/squad")["athletes"][0]["flags"]
+    assert flags == [{"kind": "missed", "text": "7 days since the last session"}]
 
 
 def test_erasure_leaves_no_row_about_the_person(coach, engine) -> None:
@@ -178,5 +185,5 @@ def test_a_ladder_nothing_tells_of_yet_stands_in_the_squad(coach) -> None:
     athlete = coach.enrols()["id"]
     coach.post(f"/api/athletes/{athlete}/ladders", ready_ladder="row")
     (line,) = coach.get("/api/squad")["athletes"]
-    assert line["standing"]["name"] == "Row, standing"
+    assert line["current_rung"]["name"] == "Row, standing"
     assert line["expected"] is None

@@ -85,8 +85,8 @@ def test_what_the_coach_adapted_stays_under_every_check_in(coach, ladder, phone)
     phone.clock.pass_by(minutes=5)
     checks_in(phone, sleep=4)
     eased = phone.get("/floor")["sessions"][0]
-    assert max(one["effort"] for one in eased["items"][-1]["sets"]) < max(
-        one["effort"] for one in by_coach["items"][-1]["sets"]
+    assert max(one["rpe"] for one in eased["items"][-1]["sets"]) < max(
+        one["rpe"] for one in by_coach["items"][-1]["sets"]
     )
     phone.clock.pass_by(minutes=5)
     checks_in(phone)

@@ -27,13 +27,13 @@ OPEN_TO_ALL = {
 OF_THE_ATHLETE = "/api/athletes/{athlete_id}/"
 OPENED_BY_A_LINK = {
     ("GET", "floor"),
-    ("GET", "runs"),
-    ("PUT", "runs/{session_id}"),
-    ("DELETE", "runs/{session_id}"),
-    ("PUT", "runs/{session_id}/sets/{set_id}"),
-    ("PUT", "runs/{session_id}/skips/{skip_id}"),
-    ("PUT", "runs/{session_id}/where"),
-    ("POST", "runs/{session_id}/finish"),
+    ("GET", "sessions"),
+    ("PUT", "sessions/{session_id}"),
+    ("DELETE", "sessions/{session_id}"),
+    ("PUT", "sessions/{session_id}/sets/{set_id}"),
+    ("PUT", "sessions/{session_id}/skips/{skip_id}"),
+    ("PUT", "sessions/{session_id}/where"),
+    ("POST", "sessions/{session_id}/finish"),
     ("GET", "sets/{set_id}/history"),
     ("GET", "sets/{set_id}/picture"),
     ("PUT", "sets/{set_id}/picture"),
@@ -42,7 +42,7 @@ OPENED_BY_A_LINK = {
     ("GET", "notes"),
     ("GET", "logs"),
     ("POST", "log-files"),
-    ("PUT", "whole-sessions/{session_id}"),
+    ("PUT", "completed-sessions/{session_id}"),
     ("PUT", "check-ins/{check_in_id}"),
 }
 """All that a link opens: the athlete's own day, log and history."""
@@ -61,26 +61,26 @@ def come(new_client: Callable[[], TestClient], coach: Coach, clock) -> Callable[
 @pytest.fixture
 def theirs(coach: Coach, ladder: dict) -> dict[str, str]:
     """Everything there is of the athlete, by the name of the path's part."""
-    decision = coach.trains(ladder["id"])
+    proposal = coach.trains(ladder["id"])
     session = coach.get(f"/api/ladders/{ladder['id']}/review")["sessions"][0]
     return {
         "athlete_id": ladder["athlete_id"],
         "athlete": ladder["athlete_id"],
         "ladder_id": ladder["id"],
         "ladder": ladder["id"],
-        "rung_id": ladder["standing_id"],
-        "rung": ladder["standing_id"],
+        "rung_id": ladder["current_rung_id"],
+        "rung": ladder["current_rung_id"],
         "lower_id": ladder["rungs"][0]["id"],
-        "upper_id": ladder["standing_id"],
+        "upper_id": ladder["current_rung_id"],
         "session_id": session["id"],
         "session": session["id"],
         "set_id": session["sets"][0]["id"],
         "set": session["sets"][0]["id"],
-        "decision_id": decision["id"],
-        "decision": decision["id"],
+        "proposal_id": proposal["id"],
+        "proposal": proposal["id"],
         "day": "2026-03-02",
         "movement_id": "push-up",
-        "shape_id": "push-none",
+        "template_id": "push-none",
         "token": "x",
         "beside": ladder["athlete_id"],
     }
@@ -197,8 +197,8 @@ def test_opening_is_noted_and_the_cookie_is_out_of_scripts_reach(coach, new_clie
     token = link_for(coach, ladder["athlete_id"])
     response = new_client().post("/api/link", json={"token": token})
     cookie = response.headers["set-cookie"].lower()
-    for word in ("httponly", "samesite=strict", "path=/api"):
-        assert word in cookie
+    for note in ("httponly", "samesite=strict", "path=/api"):
+        assert note in cookie
     assert coach.get(f"/api/athletes/{ladder['athlete_id']}/link")["opened_at"]
 
 
@@ -224,8 +224,8 @@ def test_an_athlete_is_not_told_the_decisions_before_the_coach(come, coach, ladd
     session = athlete.starts(ladder_id=ladder["id"])
     what = coach.item(ladder["id"])["sets"][0]["what"]
     athlete.sends(session, what).raise_for_status()
-    assert athlete.finishes(session).json() == {"decisions": []}
-    assert coach.get(f"/api/ladders/{ladder['id']}/review")["decisions"]
+    assert athlete.finishes(session).json() == {"proposals": []}
+    assert coach.get(f"/api/ladders/{ladder['id']}/review")["proposals"]
 
 
 def test_erasing_a_person_ends_their_link(coach, come, ladder, engine) -> None:

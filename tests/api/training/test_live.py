@@ -67,7 +67,7 @@ def stream(service: Live) -> Iterator[Stream]:
 
 
 def now() -> dict[str, str]:
-    return {"at": datetime.now(UTC).isoformat(), "zone": "Europe/Lisbon"}
+    return {"at": datetime.now(UTC).isoformat(), "time_zone": "Europe/Lisbon"}
 
 
 def put(live: Live, path: str, **body: Any) -> None:
@@ -79,7 +79,7 @@ def begins(live: Live, name: str) -> tuple[str, str]:
     athlete = str(uuid4())
     body = {"id": athlete, "name": name, "mass_kg": 70, "stature_m": 1.7, "consent": True}
     live.session.post(f"{live.url}/api/athletes", json=body, timeout=PATIENCE).raise_for_status()
-    run = f"/api/athletes/{athlete}/runs/{uuid4()}"
+    run = f"/api/athletes/{athlete}/sessions/{uuid4()}"
     put(live, run, name="Monday", **now())
     return athlete, run
 
@@ -102,7 +102,7 @@ def test_several_at_once_are_told_set_by_set(service: Live, stream: Stream) -> N
                 step=4 * number,
                 steps=20,
             )
-            body = {"movement": "push-up", "number": number, "reps": 7 + number, "effort": 8}
+            body = {"movement": "push-up", "number": number, "reps": 7 + number, "rpe": 8}
             put(service, f"{run}/sets/{uuid4()}", **body, **now())
             picture = stream.until(
                 lambda seen, who=athlete, n=number: (
@@ -125,7 +125,7 @@ def test_a_stream_that_broke_comes_back_with_everything(service: Live, stream: S
     athlete, run = begins(service, "Gus Harl")
     stream.until(lambda seen: of(seen, athlete) is not None)
     stream.close()
-    put(service, f"{run}/sets/{uuid4()}", movement="push-up", number=1, reps=9, effort=8, **now())
+    put(service, f"{run}/sets/{uuid4()}", movement="push-up", number=1, reps=9, rpe=8, **now())
     again = Stream(service)
     first = again.until(lambda seen: True)
     person = of(first, athlete)
@@ -137,9 +137,9 @@ def test_a_stream_that_broke_comes_back_with_everything(service: Live, stream: S
 
 def test_a_finished_session_is_shown_as_done(service: Live, stream: Stream) -> None:
     athlete, run = begins(service, "Ida Jonk")
-    put(service, f"{run}/sets/{uuid4()}", movement="push-up", number=1, reps=9, effort=8, **now())
+    put(service, f"{run}/sets/{uuid4()}", movement="push-up", number=1, reps=9, rpe=8, **now())
     response = service.session.post(
-        f"{service.url}{run}/finish", json={"effort": 7, **now()}, timeout=PATIENCE
+        f"{service.url}{run}/finish", json={"rpe": 7, **now()}, timeout=PATIENCE
     )
     response.raise_for_status()
     picture = stream.until(lambda seen: (of(seen, athlete) or {}).get("state") == "done")
@@ -177,7 +177,7 @@ def test_a_session_left_open_is_not_shown_for_ever(coach) -> None:
 
 
 def test_where_someone_is_waits_for_their_session_without_a_fuss(coach, ladder) -> None:
-    path = f"/api/athletes/{ladder['athlete_id']}/runs/{uuid4()}/where"
+    path = f"/api/athletes/{ladder['athlete_id']}/sessions/{uuid4()}/where"
     response = coach.client.put(path, json={"state": "working", "doing": "Push-up"})
     assert response.status_code == 204
     assert coach.get("/api/live")["people"] == []

@@ -41,7 +41,7 @@ GOOD = "\n".join([HEADER, *(f"2026-02-{day:02},push-up,{8 + day % 3},8,7" for da
 def test_a_dry_run_tells_all_and_writes_nothing(coach, base, engine) -> None:
     told = sends(coach, base, GOOD).json()
     assert (told["sets"], told["sessions"], told["kept"], told["bad"]) == (10, 10, False, [])
-    assert told["matching"]["effort"] == "effort"
+    assert told["matching"]["rpe"] == "effort"
     assert count(engine) == 0
 
 
@@ -66,12 +66,12 @@ def test_a_bad_row_keeps_all_of_it_out(coach, base, engine) -> None:
 
 
 def test_a_rung_of_the_athletes_is_known_by_its_name(coach, base, ladder) -> None:
-    name = next(one["name"] for one in ladder["rungs"] if one["id"] == ladder["standing_id"])
+    name = next(one["name"] for one in ladder["rungs"] if one["id"] == ladder["current_rung_id"])
     text = f"date,rung,amount,effort\n2026-02-20,{name},9,8"
     sends(coach, base, text, keep=True).raise_for_status()
     (session,) = coach.get(f"{base}/history")["sessions"]
-    assert session["sets"][0]["rung_id"] == ladder["standing_id"]
-    assert coach.get(f"/api/ladders/{ladder['id']}/review")["decisions"]
+    assert session["sets"][0]["rung_id"] == ladder["current_rung_id"]
+    assert coach.get(f"/api/ladders/{ladder['id']}/review")["proposals"]
 
 
 def test_a_day_that_has_not_come_is_refused(coach, base) -> None:
@@ -101,7 +101,7 @@ def test_a_formula_stays_letters_in_and_out(coach, base) -> None:
 
 
 def test_a_history_is_judged_once_not_session_by_session(coach, base, ladder, engine) -> None:
-    name = next(one["name"] for one in ladder["rungs"] if one["id"] == ladder["standing_id"])
+    name = next(one["name"] for one in ladder["rungs"] if one["id"] == ladder["current_rung_id"])
     rows = [f'2026-02-{day:02},"{name}",9,8' for day in range(2, 20)]
     sends(coach, base, "\n".join(["date,rung,amount,effort", *rows]), keep=True).raise_for_status()
     with Session(engine) as db:
@@ -112,13 +112,13 @@ def test_every_ladder_of_a_file_is_judged(coach, base, ladder, engine) -> None:
     more = {"ready_ladder": "row", "purpose": "strength", "level": "intermediate", "test": None}
     row = coach.gives_ladder(ladder["athlete_id"], **more)
     names = [
-        next(one["name"] for one in each["rungs"] if one["id"] == each["standing_id"])
+        next(one["name"] for one in each["rungs"] if one["id"] == each["current_rung_id"])
         for each in (row, ladder)
     ]
     rows = [f'2026-02-{day:02},"{name}",9,8' for day, name in enumerate(names, start=2)]
     sends(coach, base, "\n".join(["date,rung,amount,effort", *rows]), keep=True).raise_for_status()
     for one in (row, ladder):
-        assert len(coach.get(f"/api/ladders/{one['id']}/review")["decisions"]) == 1
+        assert len(coach.get(f"/api/ladders/{one['id']}/review")["proposals"]) == 1
 
 
 # ---- CSV out -----------------------------------------------------------------------------------
@@ -140,13 +140,13 @@ def test_what_goes_out_comes_in_elsewhere_the_same(coach, base, ladder, new_coac
 
 
 def whole(coach: Coach, base: str, sets: list[dict], session: str = "", **more):
-    at = {"at": "2026-03-01T17:00:00Z", "zone": "Europe/Lisbon"}
-    body = {"name": "Sunday", "effort": 7, **at, "sets": [{**at, **one} for one in sets], **more}
-    return coach.client.put(f"{base}/whole-sessions/{session or uuid4()}", json=body)
+    at = {"at": "2026-03-01T17:00:00Z", "time_zone": "Europe/Lisbon"}
+    body = {"name": "Sunday", "rpe": 7, **at, "sets": [{**at, **one} for one in sets], **more}
+    return coach.client.put(f"{base}/completed-sessions/{session or uuid4()}", json=body)
 
 
 def row(ladder: dict, number: int = 1, **more) -> dict:
-    base = {"id": str(uuid4()), "rung_id": ladder["standing_id"], "number": number, "effort": 8}
+    base = {"id": str(uuid4()), "rung_id": ladder["current_rung_id"], "number": number, "rpe": 8}
     return {**base, **({} if "told" in more else {"reps": 9}), **more}
 
 
@@ -154,13 +154,13 @@ def test_a_whole_session_is_written_down_at_once(coach, base, ladder) -> None:
     sets = [row(ladder, 1, reps=10), row(ladder, 2, told="9 or 10"), row(ladder, 3, told="about 8")]
     assert whole(coach, base, sets).json() == {"new": 3, "known": 0}
     (session,) = coach.get(f"{base}/history")["sessions"]
-    assert (session["name"], session["effort"], session["local_date"]) == (
+    assert (session["name"], session["rpe"], session["local_date"]) == (
         "Sunday",
         7,
         "2026-03-01",
     )
     assert [one["least"] for one in session["sets"]] == [None, 9, 7]
-    assert coach.get(f"/api/ladders/{ladder['id']}/review")["decisions"]
+    assert coach.get(f"/api/ladders/{ladder['id']}/review")["proposals"]
 
 
 def test_sent_twice_it_is_kept_once(coach, base, ladder, engine) -> None:
@@ -171,8 +171,8 @@ def test_sent_twice_it_is_kept_once(coach, base, ladder, engine) -> None:
 
 
 def test_one_bad_row_keeps_the_session_out_and_is_named(coach, base, ladder, engine) -> None:
-    told = problem(whole(coach, base, [row(ladder), row(ladder, 2, effort=12)]), 422)
-    assert told["field"] == "effort"
+    told = problem(whole(coach, base, [row(ladder), row(ladder, 2, rpe=12)]), 422)
+    assert told["field"] == "rpe"
     told = problem(whole(coach, base, [row(ladder), row(ladder, 2, told="many")]), 422)
     assert told["field"] == "row 2, reps"
     assert count(engine) == 0

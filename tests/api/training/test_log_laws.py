@@ -57,7 +57,7 @@ class Diary:
             db.add(row)
             db.flush()
             while self.random.random() < 0.25:
-                row = self._set(session.id, at, row.number, corrects=row.id)
+                row = self._set(session.id, at, row.number, corrects_set_id=row.id)
                 db.add(row)
                 db.flush()
             if self.random.random() < 0.2:
@@ -78,9 +78,9 @@ class Diary:
             side=pick(["", "", "left", "right"]),
             number=number,
             amount=pick([0, 4, 9, 14]),
-            asked_high=pick([None, 10]),
-            effort=pick([5.0, 7.0, 8.0, 9.5]),
-            clean=pick([True, True, True, False]),
+            prescribed_max=pick([None, 10]),
+            rpe=pick([5.0, 7.0, 8.0, 9.5]),
+            form_ok=pick([True, True, True, False]),
             faults=pick([[], ["hips sag"], ["rushed", "half depth"]]),
             felt_in=pick([[], ["chest"]]),
             pain=pick([0, 0, 0, 2, 5]),
@@ -96,7 +96,7 @@ class Diary:
 def ladder(request, coach, engine) -> dict[str, Any]:
     """A ladder whose athlete has a diary of forty sessions."""
     made: dict[str, Any] = coach.has_ladder()
-    diary = Diary(engine, UUID(made["athlete_id"]), UUID(made["standing_id"]), request.param)
+    diary = Diary(engine, UUID(made["athlete_id"]), UUID(made["current_rung_id"]), request.param)
     diary.keeps(40)
     return made
 
@@ -109,7 +109,7 @@ def finished(db: Session) -> list[TrainingSessionRow]:
 def standing(db: Session, session: UUID) -> list[LoggedSetRow]:
     """The plain oracle: every row of a session that no other row names, in order."""
     rows = [one for one in db.exec(select(LoggedSetRow)) if one.session_id == session]
-    named = {one.corrects for one in rows}
+    named = {one.corrects_set_id for one in rows}
     kept = [one for one in rows if one.id not in named]
     return sorted(kept, key=lambda one: (one.at, one.number, one.id))
 
@@ -181,7 +181,7 @@ def test_what_lies_beyond_a_range_is_worked_out_for_each_set(coach, ladder) -> N
     sets = [one for session in page["sessions"] for one in session["sets"]]
     assert {one["unit"] for one in sets} >= {"reps"}
     for one in sets:
-        beyond = one["amount"] - (one["asked_high"] or one["amount"])
+        beyond = one["amount"] - (one["prescribed_max"] or one["amount"])
         assert one["surplus"] == max(0, beyond)
         movement = catalogue().find_movement(one["movement"])
         assert one["unit"] == movement.unit
@@ -191,12 +191,12 @@ def test_what_lies_beyond_a_range_is_worked_out_for_each_set(coach, ladder) -> N
 def test_a_session_opened_from_a_chart_is_the_one_of_the_page(coach, ladder) -> None:
     base = f"/api/athletes/{ladder['athlete_id']}"
     for told in coach.get(f"{base}/history")["sessions"][:3]:
-        assert coach.get(f"{base}/done/{told['id']}") == told
+        assert coach.get(f"{base}/sessions/{told['id']}") == told
 
 
 def test_open_sessions_are_told_apart_from_finished_ones(coach, ladder, engine) -> None:
     base = f"/api/athletes/{ladder['athlete_id']}"
-    running = {one["id"] for one in coach.get(f"{base}/runs")}
+    running = {one["id"] for one in coach.get(f"{base}/sessions")}
     with Session(engine) as db:
         every = {str(one.id) for one in db.exec(select(TrainingSessionRow))}
         assert running == every - {str(one.id) for one in finished(db)}
@@ -213,8 +213,8 @@ def test_the_newest_telling_sets_are_those_a_plain_look_picks(ladder, engine) ->
         for session in recent:
             for row in standing(db, session.id):
                 least = 9.5 if row.movement == "tuck-planche" else 6.0
-                tells = row.clean and row.pain < PAIN_STOP and row.amount >= 1
-                if tells and row.kind in ("work", "single") and row.effort >= least:
+                tells = row.form_ok and row.pain < PAIN_STOP and row.amount >= 1
+                if tells and row.kind in ("work", "single") and row.rpe >= least:
                     days = telling.setdefault((row.movement, row.side), {})
                     days.setdefault(session.local_date, set()).add(row.id)
         wanted = set()

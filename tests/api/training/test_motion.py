@@ -86,19 +86,19 @@ def test_a_sensor_in_trouble_is_told_and_the_count_is_kept(
 
 
 @pytest.mark.parametrize(
-    ("first", "word"),
+    ("first", "note"),
     [
         ({"movement": "calf-raise", "changes": {}}, "by hand"),
         ({"movement": "flying", "changes": {}}, "not in the catalogue"),
         ({"movement": "push-up", "changes": {"range": "x"}}, "given"),
     ],
 )
-def test_what_cannot_be_watched_is_told_at_once(coach, path, first, word) -> None:
+def test_what_cannot_be_watched_is_told_at_once(coach, path, first, note) -> None:
     with coach.client.websocket_connect(path) as link:
         asks(link, **first)
         seen = told(link, lambda one: True)
         assert seen["state"] == "cannot"
-        assert word in seen["words"].lower()
+        assert note in seen["words"].lower()
 
 
 @pytest.mark.parametrize("text", ["", "[]", "no json", '{"movement": 3}'])

@@ -65,11 +65,11 @@ def test_everything_that_is_said_of_a_set_is_kept(phone, push_up, engine) -> Non
     said = {
         "reps": 13,
         "partial": 2,
-        "asked_low": 6,
-        "asked_high": 10,
-        "clean": False,
+        "prescribed_min": 6,
+        "prescribed_max": 10,
+        "form_ok": False,
         "faults": ["hips sag"],
-        "felt_in": ["chest", "low back"],
+        "felt_in": ["chest", "lower back"],
         "pain": 2,
         "pain_place": "left wrist",
         "note": "slippery floor",
@@ -97,14 +97,14 @@ def test_a_count_from_memory_is_kept_as_a_range(phone, push_up, words, amount, l
 def test_a_set_off_any_ladder_is_kept_and_counts_as_evidence(coach, phone, ladder, engine) -> None:
     session = phone.starts()
     what = {"rung_id": None, "movement": "feet-raised-push-up", "changes": None}
-    told = phone.sends(session, what, reps=11, effort=9).json()
+    told = phone.sends(session, what, reps=11, rpe=9).json()
     assert (told["rung_id"], told["name"]) == (None, "Feet-raised push-up")
     phone.finishes(session).raise_for_status()
     seen = coach.get(f"/api/ladders/{ladder['id']}")
     assert seen["placement"]["evidence_kind"] in ("test", "set")
     review = coach.get(f"/api/ladders/{ladder['id']}/review")
     assert review["sessions"][0]["sets"][0]["name"] == "Feet-raised push-up"
-    assert review["decisions"] == [], "nothing of this ladder was done"
+    assert review["proposals"] == [], "nothing of this ladder was done"
 
 
 def test_both_sides_are_kept_and_the_weaker_begins_next_time(coach, phone) -> None:
@@ -122,11 +122,11 @@ def test_one_session_of_two_ladders_is_decided_on_each(coach, ladder, phone, pus
     row = coach.gives_ladder(ladder["athlete_id"], **more)
     session = phone.starts()
     phone.sends(session, push_up).raise_for_status()
-    other = {"rung_id": row["standing_id"], "movement": None, "changes": None}
+    other = {"rung_id": row["current_rung_id"], "movement": None, "changes": None}
     phone.sends(session, other).raise_for_status()
     phone.finishes(session).raise_for_status()
     for one in (ladder, row):
-        assert len(coach.get(f"/api/ladders/{one['id']}/review")["decisions"]) == 1
+        assert len(coach.get(f"/api/ladders/{one['id']}/review")["proposals"]) == 1
 
 
 @pytest.mark.parametrize(
@@ -153,13 +153,13 @@ def test_a_bad_set_names_its_field_and_leaves_nothing(
 def test_a_rung_of_another_athlete_cannot_be_logged(coach, phone) -> None:
     other = coach.has_ladder()
     session = phone.starts()
-    what = {"rung_id": other["standing_id"], "movement": None, "changes": None}
+    what = {"rung_id": other["current_rung_id"], "movement": None, "changes": None}
     assert problem(phone.sends(session, what), 404)["field"] == "rung"
 
 
 def test_a_skip_keeps_its_reason_and_is_kept_once(phone, engine) -> None:
     session = phone.starts()
-    path = f"{phone.base}/runs/{session}/skips/{uuid4()}"
+    path = f"{phone.base}/sessions/{session}/skips/{uuid4()}"
     body = {"name": "Push-up", "number": 3, "why": "no room", **phone.now()}
     for _ in range(2):
         assert phone.client.put(path, json=body).status_code == 204
@@ -199,8 +199,8 @@ def test_forty_sets_that_waited_keep_their_order_and_their_times(phone, push_up,
     phone.clock.pass_by(hours=5)
     session = phone.starts(at=began.isoformat())
     for set_id, body in [*waiting, *waiting[::3]]:  # some go twice
-        path = f"{phone.base}/runs/{session}/sets/{set_id}"
-        sent = {"rung_id": push_up["rung_id"], "effort": 8, "zone": "Europe/Lisbon", **body}
+        path = f"{phone.base}/sessions/{session}/sets/{set_id}"
+        sent = {"rung_id": push_up["rung_id"], "rpe": 8, "time_zone": "Europe/Lisbon", **body}
         sent["sent_at"] = phone.clock().isoformat()
         phone.client.put(path, json=sent).raise_for_status()
     kept = sorted(rows(engine, LoggedSetRow), key=lambda one: one.at)
@@ -272,10 +272,10 @@ def test_a_device_that_does_not_say_when_it_sends_may_run_an_hour_ahead(
 def test_a_session_about_to_begin_is_refused_where_one_that_was_is_kept(
     coach, phone, ladder, engine
 ) -> None:
-    decision = coach.trains(ladder["id"], pain=6, pain_place="left wrist")
-    coach.post(f"/api/decisions/{decision['id']}/answer", answer="take")
+    proposal = coach.trains(ladder["id"], pain=6, pain_place="left wrist")
+    coach.post(f"/api/proposals/{proposal['id']}/answer", answer="accept")
     body = {"name": "Alone", "ladder_id": ladder["id"], **phone.now()}
-    refused = phone.client.put(f"{phone.base}/runs/{uuid4()}", json=body)
+    refused = phone.client.put(f"{phone.base}/sessions/{uuid4()}", json=body)
     assert problem(refused, 409)["field"] == "ladder"
     past = (phone.clock() - timedelta(hours=3)).isoformat()
     phone.starts(ladder_id=ladder["id"], at=past)

@@ -193,14 +193,14 @@ def test_a_hold_ladder_places_by_seconds() -> None:
     from invelo.domain.ladder.rung import Rung
     from invelo.domain.plan.prescription import range_criterion, range_prescription
 
-    dose = range_prescription("strength", "beginner", "s")
+    prescription = range_prescription("strength", "beginner", "s")
     rungs = tuple(
         Rung(
             one.name,
             catalogue().find_movement(one.movement),
             one.modifiers(),
-            dose,
-            range_criterion(dose),
+            prescription,
+            range_criterion(prescription),
         )
         for one in catalogue().find_ladder("l-sit").rungs
     )
@@ -208,8 +208,8 @@ def test_a_hold_ladder_places_by_seconds() -> None:
     placed = place(ladder, (done("l-sit-tuck", 20),))
     here = placed.predictions[placed.index]
     assert here.unit == "s"
-    assert 0.7 * here.likely >= dose.low
-    assert 0.7 * placed.predictions[placed.index + 1].likely < dose.low
+    assert 0.7 * here.likely >= prescription.low
+    assert 0.7 * placed.predictions[placed.index + 1].likely < prescription.low
     assert placed.capacity.unit == "N·m"
     with pytest.raises(Exception, match="nothing says yet"):
         place(ladder, (done("push-up", 10),))

@@ -13,7 +13,7 @@ DAY = date(2026, 3, 2)
 @pytest.mark.parametrize("check", CHECKS, ids=lambda one: one.id)
 def test_a_closed_gate_is_no_dead_end(check) -> None:
     assert check.prepares
-    assert check.dose
+    assert check.prescription
     assert 7 <= check.again_days <= 28
     assert opened_by(check)
     shown = CheckResult(check.id, False, DAY)

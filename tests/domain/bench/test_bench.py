@@ -11,7 +11,7 @@ from invelo.domain.bench.comparison import (
     bands_for,
     both_ways,
     for_count,
-    least_help,
+    least_assistance,
 )
 from invelo.domain.bench.solve import solve
 from invelo.domain.biomechanics.adjustable import adjustable_of, adjustables
@@ -71,10 +71,14 @@ def test_different_measures_are_not_compared() -> None:
         against(AVERAGE, PUSH_UP, LeverageTask("planche", Modifiers()))
 
 
-@pytest.mark.parametrize("name", ["foot_height", "vest", "bag", "help", "lowering"])
+@pytest.mark.parametrize("name", ["foot_height", "vest", "bag", "assistance", "eccentric"])
 def test_what_equals_it_does_equal_it(name: str) -> None:
-    aim = LeverageTask("push_up", Modifiers(worn=Worn(bag=3.0)))
-    task = LeverageTask("push_up", Modifiers(worn=Worn(bag=6.0))) if name == "help" else PUSH_UP
+    aim = LeverageTask("push_up", Modifiers(added_load=Worn(bag=3.0)))
+    task = (
+        LeverageTask("push_up", Modifiers(added_load=Worn(bag=6.0)))
+        if name == "assistance"
+        else PUSH_UP
+    )
     found = as_hard_as(AVERAGE, task, name, aim)
     assert found.to is not None
     assert found.to.low <= found.to.likely <= found.to.high
@@ -104,7 +108,7 @@ def test_a_step_harder_is_that_much_harder() -> None:
 def test_a_dial_that_cannot_says_why() -> None:
     found = as_hard_as(AVERAGE, PUSH_UP, "ankles", PUSH_UP, step=0.5)
     assert found.to is None
-    assert "10 kg" in found.why_not
+    assert "10 kg" in found.unavailable_reason
 
 
 def test_a_height_at_which_so_many_reps_are_just_there() -> None:
@@ -114,14 +118,14 @@ def test_a_height_at_which_so_many_reps_are_just_there() -> None:
 
 
 def test_tempo_cannot_be_solved_for_a_count() -> None:
-    for name in ("lowering", "pause"):
+    for name in ("eccentric", "pause"):
         found = for_count(NINE, PUSH_UP, name, 12)
         assert found.to is None
-        assert "changes the count itself" in found.why_not
+        assert "changes the count itself" in found.unavailable_reason
 
 
 def test_the_least_help_brings_five_seconds_of_straddle_within_reach() -> None:
-    wanted = least_help(ADVANCED, STRADDLE, 5)
+    wanted = least_assistance(ADVANCED, STRADDLE, 5)
     demand = reading(AVERAGE, STRADDLE.setup).demand.likely
     allowed = ADVANCED.allowed(5, Tempo()).likely
     assert wanted.likely == pytest.approx(demand - allowed)
@@ -131,9 +135,9 @@ def test_the_least_help_brings_five_seconds_of_straddle_within_reach() -> None:
 
 def test_no_help_is_needed_for_what_is_there_already() -> None:
     easy = LeverageTask("planche", Modifiers(values=(("hip", 130.0), ("knee", 140.0))))
-    assert least_help(ADVANCED, easy, 5).likely == 0
+    assert least_assistance(ADVANCED, easy, 5).likely == 0
     (answer,) = bands_for(ADVANCED, easy, 5, (("broad", band(20)),))
-    assert answer.why_not == "no help is needed"
+    assert answer.unavailable_reason == "no help is needed"
 
 
 def test_each_band_that_is_enough_gives_the_seconds_and_a_thin_one_says_why_not() -> None:
@@ -150,7 +154,7 @@ def test_each_band_that_is_enough_gives_the_seconds_and_a_thin_one_says_why_not(
         assert one.pull.unit == "kg"
     assert choices["narrow"].stretch > choices["broad"].stretch
     assert choices["narrow"].anchor.likely > choices["broad"].anchor.likely
-    assert "too thin" in choices["thread"].why_not
+    assert "too thin" in choices["thread"].unavailable_reason
 
 
 @pytest.mark.parametrize("name", forms())
@@ -192,7 +196,8 @@ def test_where_no_body_goes_is_no_answer() -> None:
         (STRADDLE, "Planche, straddle"),
         (LeverageTask("planche", Modifiers(values=(("splay", 30.0),))),
          "Planche, each leg out to the side 30 °"),
-        (LeverageTask("push_up", Modifiers(worn=Worn(bag=3.0), range=0.8, tempo=Tempo(3, 0, 1, 0))),
+        (LeverageTask("push_up",
+                      Modifiers(added_load=Worn(bag=3.0), range=0.8, tempo=Tempo(3, 0, 1, 0))),
          "Push-up, bag 3 kg, 80 % of the range, 3-0-1-0"),
     ],
 )  # fmt: skip

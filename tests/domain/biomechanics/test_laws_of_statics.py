@@ -22,7 +22,7 @@ from tests.domain.people import AVERAGE, ready
 pytestmark = pytest.mark.law
 
 WEIGHED = tuple(
-    one for one in catalogue().movement if one.posture.counted != "effort" and not one.effort_only
+    one for one in catalogue().movement if one.posture.counted != "rpe" and not one.rpe_only
 )
 HOLDS = tuple(one for one in WEIGHED if one.unit == "s")
 LEVERS = ("front-lever", "tuck-front-lever", "straddle-front-lever", "back-lever", "l-sit")
@@ -103,11 +103,11 @@ def test_contacts_carry_the_weight_between_them(movement: Movement) -> None:
     if told.setup.form.level_plane or told.posture.outside:
         return  # seen from above, or pulled from outside: the weight is carried elsewhere too
     for depth in range(len(told.depths)):
-        carried = sum(float(force[depth, 0, 1]) for force in told.contact.values())
+        added_load = sum(float(force[depth, 0, 1]) for force in told.contact.values())
         if told.contact.keys() & LYING:
-            assert 0.3 * weight < carried < weight
+            assert 0.3 * weight < added_load < weight
         else:
-            assert carried == pytest.approx(weight, rel=2e-3)
+            assert added_load == pytest.approx(weight, rel=2e-3)
 
 
 @every

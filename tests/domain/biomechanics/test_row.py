@@ -15,8 +15,8 @@ from tests.domain.people import AVERAGE, alone
 leans = st.floats(20, 90)
 
 
-def row(body_angle: float, *, worn: Worn | None = None, **values: float) -> Reading:
-    return reading(AVERAGE, set_up("row", worn=worn, body_angle=body_angle, **values))
+def row(body_angle: float, *, added_load: Worn | None = None, **values: float) -> Reading:
+    return reading(AVERAGE, set_up("row", added_load=added_load, body_angle=body_angle, **values))
 
 
 bodies = st.builds(Body, mass=st.floats(40, 150), stature=st.floats(1.4, 2.1))
@@ -66,7 +66,7 @@ def test_raised_feet_are_harder_than_level_only_through_the_lean() -> None:
 
 def test_worn_mass_adds_to_the_pull() -> None:
     plain = row(60).demand.likely
-    vest = row(60, worn=Worn(vest=10)).demand.likely
+    vest = row(60, added_load=Worn(vest=10)).demand.likely
     assert plain < vest < plain + 10
 
 

@@ -8,13 +8,13 @@ from invelo.domain.biomechanics.body import Body, Worn
 from invelo.domain.biomechanics.dumas import DUMAS
 from invelo.domain.biomechanics.posture.form import Form, forms
 from invelo.domain.biomechanics.reading import reading, rep_share
-from invelo.domain.biomechanics.setup import Help
+from invelo.domain.biomechanics.setup import Assistance
 from invelo.domain.biomechanics.survey import survey
 from invelo.domain.catalogue.movement import Modifiers, sorted_values
 from invelo.domain.errors import InputError
 from tests.domain.people import AVERAGE
 
-COMPUTED = [one for one in forms().values() if one.counted != "effort"]
+COMPUTED = [one for one in forms().values() if one.counted != "rpe"]
 EACH = 30
 
 
@@ -22,9 +22,14 @@ def asked_of(form: Form, rng: random.Random) -> Modifiers:
     values = {
         one.name: rng.uniform(one.low, one.high) for one in form.parameter if rng.random() < 0.5
     }
-    worn = Worn(**{place: rng.choice([0.0, 5.0]) for place in form.loads})
+    added_load = Worn(**{place: rng.choice([0.0, 5.0]) for place in form.loads})
     share = rng.choice([1.0, 0.5, 0.7]) if form.counted == "reps" else 1.0
-    return Modifiers(sorted_values(values), worn, range=share, help=rng.choice([None, Help(8.0)]))
+    return Modifiers(
+        sorted_values(values),
+        added_load,
+        range=share,
+        assistance=rng.choice([None, Assistance(8.0)]),
+    )
 
 
 @pytest.mark.law

@@ -49,7 +49,7 @@ def test_every_movement_stands_and_is_drawn(movement: Movement, body: Body) -> N
     """A movement's sheet shows its figure at both ends of the rep."""
     drawn = figures(reading(body, movement.own(Modifiers()).setup(movement)))
     assert {"shoulder", "wrist"} <= drawn[0].joints.keys()
-    if movement.unit == "reps" and not movement.effort_only:
+    if movement.unit == "reps" and not movement.rpe_only:
         assert drawn[0].joints != drawn[-1].joints
 
 
@@ -81,7 +81,7 @@ def test_an_easier_movement_is_easier_where_both_can_be_weighed() -> None:
             there = reading(AVERAGE, other.own(Modifiers()).setup(other))
             if movement.id in REACH_NOT_TORQUE:
                 continue
-            if movement.effort_only or here.setup.form.lane != there.setup.form.lane:
+            if movement.rpe_only or here.setup.form.lane != there.setup.form.lane:
                 continue
             assert there.demand.low <= here.demand.high, (movement.id, other.id)
 
@@ -117,8 +117,10 @@ def _measured(ladder_id: str, body: Body):
     ready = catalogue().find_ladder(ladder_id)
     rungs = []
     for one in ready.rungs:
-        dose = range_prescription("strength", "beginner", one.of.unit)
-        rungs.append(Rung(one.name, one.of, one.modifiers(), dose, range_criterion(dose)))
+        prescription = range_prescription("strength", "beginner", one.of.unit)
+        rungs.append(
+            Rung(one.name, one.of, one.modifiers(), prescription, range_criterion(prescription))
+        )
     links = tuple((low, i) for i in range(len(rungs)) for low in ready.lower(i))
     return ready, measure(body, tuple(rungs), links)
 
@@ -146,7 +148,7 @@ def test_a_ready_ladder_climbs_or_says_why_not(ladder_id: str) -> None:
             assert (
                 not below
                 or ready.rungs[i].why
-                or ready.rungs[i].of.effort_only
+                or ready.rungs[i].of.rpe_only
                 or all(
                     measured.demands[low].lane is None or measured.demands[low].lane != demand.lane
                     for low in below
@@ -184,7 +186,7 @@ fault = [{ name = "stops", remedy = "Go on." }]
 def test_a_careful_entry_is_taken() -> None:
     (wave,) = read([GOOD]).movement
     assert wave.rest == "finisher"
-    assert wave.effort_only
+    assert wave.rpe_only
     assert wave.unit == "s"
 
 

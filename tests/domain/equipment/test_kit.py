@@ -11,7 +11,7 @@ from invelo.domain.equipment.kit import (
     KitItem,
     Room,
     SafetyCheck,
-    kit_why_not,
+    kit_unavailable_reason,
 )
 from invelo.domain.errors import InputError
 
@@ -26,8 +26,10 @@ def bar(**change: object) -> KitItem:
 
 
 def test_a_checked_bar_may_be_planned_with() -> None:
-    assert bar().why_not(TODAY) == ""
-    assert kit_why_not(("bar", "rings"), [Room("Stage", "smooth", (bar(),))], TODAY) == ""
+    assert bar().unavailable_reason(TODAY) == ""
+    assert (
+        kit_unavailable_reason(("bar", "rings"), [Room("Stage", "smooth", (bar(),))], TODAY) == ""
+    )
 
 
 @pytest.mark.parametrize(
@@ -42,22 +44,24 @@ def test_a_checked_bar_may_be_planned_with() -> None:
 )
 def test_unsafe_kit_is_never_planned_with(change: dict, word: str) -> None:
     thing = bar(**change)
-    assert word in thing.why_not(TODAY)
-    assert "not safe" in kit_why_not(("bar",), [Room("Stage", "smooth", (thing,))], TODAY)
+    assert word in thing.unavailable_reason(TODAY)
+    assert "not safe" in kit_unavailable_reason(
+        ("bar",), [Room("Stage", "smooth", (thing,))], TODAY
+    )
 
 
 def test_an_approved_rig_may_be_used_once_it_is_checked() -> None:
-    assert bar(home_made=True, approved=TODAY).why_not(TODAY) == ""
+    assert bar(home_made=True, approved=TODAY).unavailable_reason(TODAY) == ""
 
 
 def test_what_is_not_there_is_told_with_its_place() -> None:
-    why = kit_why_not(("bar", "rings"), [Room("Home", "gripping")], TODAY)
+    why = kit_unavailable_reason(("bar", "rings"), [Room("Home", "gripping")], TODAY)
     assert why == "it needs bar or rings, and there is none at Home"
 
 
 def test_where_no_place_is_known_nothing_is_refused() -> None:
-    assert kit_why_not(("bar",), [], TODAY) == ""
-    assert kit_why_not((), [Room("Home", "gripping")], TODAY) == ""
+    assert kit_unavailable_reason(("bar",), [], TODAY) == ""
+    assert kit_unavailable_reason((), [Room("Home", "gripping")], TODAY) == ""
 
 
 def test_whatever_bears_a_person_says_what_to_look_for() -> None:
@@ -71,7 +75,7 @@ def test_whatever_bears_a_person_says_what_to_look_for() -> None:
         ({"height": -0.2}, "height"),
         ({"height": 60.0}, "height"),
         ({"count": 0}, "count"),
-        ({"setup_minutes": 90.0}, "minutes to rig up"),
+        ({"setup_minutes": 90.0}, "minutes to set up"),
         ({"kind": "load", "kg": None}, "weight"),
         ({"kind": "load", "kg": 0.0}, "weight"),
         ({"kind": "bag", "kg": None}, "weight"),

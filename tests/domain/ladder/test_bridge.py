@@ -48,11 +48,11 @@ STAGE = to_hand(
 def on(movement: str, name: str = "", unit_effort: float = 9.0, **changes) -> Rung:
     of = catalogue().find_movement(movement)
     values = {k: v for k, v in changes.items() if k not in ("tempo", "bag")}
-    dose = range_prescription("strength", "beginner", of.unit)
+    prescription = range_prescription("strength", "beginner", of.unit)
     rest = of.own(
         Modifiers(tuple(sorted(values.items())), tempo=Tempo.parse(changes.get("tempo", "1-0-1-0")))
     )
-    return Rung(name or movement, of, rest, dose, range_criterion(dose))
+    return Rung(name or movement, of, rest, prescription, range_criterion(prescription))
 
 
 def test_every_step_of_a_bridge_is_under_the_wanted_size() -> None:
@@ -97,16 +97,22 @@ def test_only_what_is_to_hand_is_proposed() -> None:
         values = dict(one.modifiers.values)
         for height in ("hand_height", "foot_height"):
             assert values.get(height, 0.0) in {0.0, 0.2, 0.4, 0.9, *own}
-        assert one.modifiers.worn.total in {0.0, 2.5, 5.0, 7.5, 10.0}
+        assert one.modifiers.added_load.total in {0.0, 2.5, 5.0, 7.5, 10.0}
         assert STAGE.has(one.movement.kit)
-    assert {one.modifiers.worn.total for one in found.setups} == {0.0, 2.5, 5.0, 7.5, 10.0}
+    assert {one.modifiers.added_load.total for one in found.setups} == {0.0, 2.5, 5.0, 7.5, 10.0}
 
 
 def test_every_candidate_asks_what_its_rung_would() -> None:
     lower, upper = on("push-up"), on("one-arm-push-up")
     found = candidates(AVERAGE, lower, upper, STAGE, ((upper.movement.posture.lane, 1.0),))
     for index in range(0, len(found.heights), 997):
-        rung = Rung("x", found.of(index).movement, found.modifiers(index), lower.dose, lower.gate)
+        rung = Rung(
+            "x",
+            found.of(index).movement,
+            found.modifiers(index),
+            lower.prescription,
+            lower.criterion,
+        )
         assert demand(AVERAGE, rung).height == pytest.approx(found.heights[index], rel=1e-9)
 
 
@@ -145,7 +151,7 @@ def test_eight_seconds_of_an_advanced_tuck_are_far_from_a_straddle(family: str) 
     """Common practice: who holds an advanced tuck 5–10 s is far off the straddle; a shape in
     between, or help so that it is held 5 s, comes first."""
     lower = on(f"advanced-tuck-{family}")
-    lower = replace(lower, gate=replace(lower.gate, amount=8))
+    lower = replace(lower, criterion=replace(lower.criterion, amount=8))
     (step,) = measure(AVERAGE, (lower, on(f"straddle-{family}"))).steps
     assert step.gap
     assert step.above.likely < 5.0
@@ -242,9 +248,11 @@ def test_the_floor_at_thirty_reps_is_past_its_gate() -> None:
     from invelo.domain.training.log import SessionRecord, SetRecord
 
     floor = on("push-up")
-    done = SessionRecord(TODAY, tuple(SetRecord("floor", 30, 8.0) for _ in range(floor.gate.sets)))
+    done = SessionRecord(
+        TODAY, tuple(SetRecord("floor", 30, 8.0) for _ in range(floor.criterion.sets))
+    )
     assert meets_criterion(done, "floor", floor)
-    assert floor.gate.amount < 30
+    assert floor.criterion.amount < 30
 
 
 def test_what_is_to_hand_is_safe_and_real() -> None:

@@ -96,22 +96,22 @@ def test_a_rung_out_of_reach_is_refused_by_name() -> None:
         ({"high": 101}, "range's top"),
         ({"low": 12, "high": 8}, "range's top"),
         ({"rest": -1}, "rest"),
-        ({"effort": 11}, "effort"),
+        ({"rpe": 11}, "rpe"),
     ],
 )
 def test_impossible_doses_are_refused(change: dict[str, int], field: str) -> None:
     with pytest.raises(InputError) as caught:
-        Prescription(**{"sets": 3, "low": 6, "high": 10, "rest": 90, "effort": 9, **change})
+        Prescription(**{"sets": 3, "low": 6, "high": 10, "rest": 90, "rpe": 9, **change})
     assert caught.value.field == field
 
 
 @pytest.mark.parametrize(
     ("change", "field"),
     [
-        ({"sets": 13}, "gate sets"),
-        ({"amount": 0}, "gate reps"),
-        ({"effort": 0}, "gate effort"),
-        ({"sessions": 0}, "gate sessions"),
+        ({"sets": 13}, "criterion sets"),
+        ({"amount": 0}, "criterion reps"),
+        ({"rpe": 0}, "criterion effort"),
+        ({"sessions": 0}, "criterion sessions"),
     ],
 )
 def test_impossible_gates_are_refused(change: dict[str, int], field: str) -> None:
@@ -127,9 +127,9 @@ def test_sets_grow_with_the_level() -> None:
 
 
 def test_the_range_gate_asks_for_the_top_of_the_range_twice() -> None:
-    dose = range_prescription("size", "intermediate")
-    assert (dose.low, dose.high) == (8, 12)
-    assert range_criterion(dose) == Criterion(sets=3, amount=12, effort=9.0, sessions=2)
+    prescription = range_prescription("size", "intermediate")
+    assert (prescription.low, prescription.high) == (8, 12)
+    assert range_criterion(prescription) == Criterion(sets=3, amount=12, rpe=9.0, sessions=2)
 
 
 def test_a_set_up_belongs_right_above_what_asks_no_more() -> None:
@@ -143,7 +143,7 @@ def test_a_set_up_belongs_right_above_what_asks_no_more() -> None:
 
 def loaded(name: str, **values: float) -> Rung:
     plain = rung(name, **values)
-    return replace(plain, modifiers=replace(plain.modifiers, worn=Worn(bag=6.0)))
+    return replace(plain, modifiers=replace(plain.modifiers, added_load=Worn(bag=6.0)))
 
 
 def test_links_branch_and_join() -> None:
@@ -176,8 +176,10 @@ def test_a_thousand_rungs_are_refused() -> None:
 
 def test_what_only_effort_tells_has_no_height_and_no_ratio() -> None:
     towel = catalogue().find_movement("towel-apart")
-    dose = range_prescription("strength", "beginner", "s")
-    squeeze = Rung("squeeze", towel, towel.own(Modifiers()), dose, range_criterion(dose))
+    prescription = range_prescription("strength", "beginner", "s")
+    squeeze = Rung(
+        "squeeze", towel, towel.own(Modifiers()), prescription, range_criterion(prescription)
+    )
     measured = measure(AVERAGE, (squeeze, rung("floor")))
     assert measured.demands[0].on_scale is None
     assert measured.demands[0].lane is None
@@ -189,7 +191,7 @@ def test_what_only_effort_tells_has_no_height_and_no_ratio() -> None:
 def test_what_counts_as_a_gap_is_the_coach_s() -> None:
     rungs = (rung("floor"), rung("feet", foot_height=0.4))
     usual = measure(AVERAGE, rungs).steps[0]
-    strict = measure(AVERAGE, rungs, terms=StepPolicy(reps=25)).steps[0]
+    strict = measure(AVERAGE, rungs, policy=StepPolicy(reps=25)).steps[0]
     assert not usual.gap
     assert strict.gap
     assert strict.above == usual.above

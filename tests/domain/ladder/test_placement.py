@@ -18,22 +18,22 @@ DAY = date(2026, 3, 2)
 FLOOR = next(i for i, r in enumerate(ready().rungs) if r.name == "Floor push-up")
 
 
-def seen(reps: float, days_ago: int = 0, effort: float = 10, hands: float = 0.0) -> Evidence:
+def seen(reps: float, days_ago: int = 0, rpe: float = 10, hands: float = 0.0) -> Evidence:
     return evidence(
         DAY - timedelta(days=days_ago),
-        "test" if effort == 10 else "set",
+        "test" if rpe == 10 else "set",
         AVERAGE,
         catalogue().find_movement("push-up"),
         Modifiers((("hand_height", hands),)),
         reps,
-        effort,
+        rpe,
     )
 
 
 def test_the_dose_of_the_placed_rung_fits_and_the_next_one_does_not() -> None:
     ladder = ready()
     placed = place(ladder, (seen(9),))
-    wanted = ladder.rungs[0].dose.asks
+    wanted = ladder.rungs[0].prescription.asks
     assert placed.fits
     assert placed.predictions[placed.index].likely >= wanted
     assert placed.predictions[placed.index + 1].likely < wanted
@@ -58,7 +58,7 @@ def test_the_tested_rung_predicts_what_was_tested() -> None:
 
 
 def test_reach_stands_at_or_above_the_placed_rung() -> None:
-    """Reach is the demand at which the placed rung's useful dose is just there."""
+    """Reach is the demand at which the placed rung's useful prescription is just there."""
     ladder = ready()
     for reps in (4, 9, 14, 22):
         placed = place(ladder, (seen(reps),))
@@ -100,7 +100,7 @@ def test_what_is_left_after_a_layoff_still_speaks() -> None:
         (SetRecord("r", 8, 6.0), True),
         (SetRecord("r", 8, 5.5), False),
         (SetRecord("r", 0, 10.0), False),
-        (SetRecord("r", 8, 9.0, clean=False), False),
+        (SetRecord("r", 8, 9.0, form_ok=False), False),
         (SetRecord("r", 8, 9.0, pain=4), False),
         (SetRecord("r", 8, 9.0, pain=3), True),
     ],
@@ -112,5 +112,5 @@ def test_only_clean_hard_sets_say_something_of_capacity(done: SetRecord, speaks:
 def test_the_narrowing_test_depends_on_what_is_known() -> None:
     ladder = ready()
     assert "spread widely" in place(ladder, (seen(25),)).narrower
-    assert "rated effort" in place(ladder, (seen(8, effort=8.5),)).narrower
+    assert "rated effort" in place(ladder, (seen(8, rpe=8.5),)).narrower
     assert "second test" in place(ladder, (seen(9),)).narrower

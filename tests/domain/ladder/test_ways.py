@@ -32,7 +32,7 @@ KNOWN = pool(
 
 
 def found(start: Rung, step: float) -> dict[str, Adjustment]:
-    return {way.dial.name: way for way in adjustments(AVERAGE, start, step, KNOWN)}
+    return {way.adjustable.name: way for way in adjustments(AVERAGE, start, step, KNOWN)}
 
 
 @pytest.mark.law
@@ -47,12 +47,12 @@ def test_every_way_makes_the_step_it_was_asked_for(step: float, hands: float, si
     here = demand(AVERAGE, start).on_scale.likely
     for way in found(start, sign * step).values():
         if way.demand is None or way.to is None:
-            assert way.why_not
+            assert way.unavailable_reason
             continue
         made = way.demand.on_scale.likely / here
         assert made == pytest.approx(1 + sign * step, abs=1e-3)
         assert way.to.low <= way.to.likely <= way.to.high
-        assert way.dial.low <= way.to.likely <= way.dial.high
+        assert way.adjustable.low <= way.to.likely <= way.adjustable.high
 
 
 def test_from_the_floor_everything_but_range_and_the_hands_height_can_add() -> None:
@@ -63,7 +63,7 @@ def test_from_the_floor_everything_but_range_and_the_hands_height_can_add() -> N
         "foot_height",
         "hand_offset",
         "share",
-        "lowering",
+        "eccentric",
         "pause",
     }
 
@@ -78,31 +78,31 @@ def test_an_easier_step_raises_the_hands() -> None:
     easier = found(rung("raised", hand_height=0.4), -0.05)
     assert easier["hand_height"].to.likely > 0.4
     assert easier["bag"].to is None
-    assert "cannot weigh less than nothing" in easier["bag"].why_not
+    assert "cannot weigh less than nothing" in easier["bag"].unavailable_reason
 
 
 def test_a_loaded_bag_can_be_emptied() -> None:
-    start = rung("loaded", worn=Worn(bag=10.0))
+    start = rung("loaded", added_load=Worn(bag=10.0))
     lighter = found(start, -0.05)["bag"]
     assert lighter.now == 10
     assert 0 < lighter.to.likely < 10
 
 
 def test_a_slow_rung_can_be_made_quicker() -> None:
-    quicker = found(rung("slow", tempo=Tempo(4, 0, 1, 0)), -0.1)["lowering"]
+    quicker = found(rung("slow", tempo=Tempo(4, 0, 1, 0)), -0.1)["eccentric"]
     assert quicker.to.likely < 4
 
 
 def test_a_step_beyond_the_bag_says_so() -> None:
     far = found(rung("floor"), 0.9)["bag"]
     assert far.to is None
-    assert "15 kg" in far.why_not
+    assert "15 kg" in far.unavailable_reason
 
 
 def test_what_is_unknown_of_tempo_widens_its_range() -> None:
     """Kilos in a bag are sure; how tempo tells on a person is not."""
     told = found(rung("floor"), 0.1)
-    bag, lowering = told["bag"].to, told["lowering"].to
+    bag, lowering = told["bag"].to, told["eccentric"].to
     assert (lowering.high - lowering.low) / lowering.likely > (bag.high - bag.low) / bag.likely
 
 

@@ -78,13 +78,13 @@ def test_a_bad_night_eases_effort_and_takes_a_set_of_three() -> None:
     found = adapted(sleep=5)
     assert "5 h of sleep" in found.changes[0].why
     for before, after in zip(found.before.items, found.after.items, strict=True):
-        assert after.main.effort == before.main.effort - 1
+        assert after.main.rpe == before.main.rpe - 1
         assert len(after.sets) == max(2, len(before.sets) - 1)
 
 
 def test_effort_so_far_eases_too() -> None:
-    assert "effort 9 already" in adapted(effort=9).changes[0].why
-    assert adapted(effort=5, sleep=8).changes == ()
+    assert "effort 9 already" in adapted(rpe=9).changes[0].why
+    assert adapted(rpe=5, sleep=8).changes == ()
 
 
 def test_few_minutes_cut_accessories_first_and_never_the_warm_up() -> None:
@@ -97,7 +97,7 @@ def test_few_minutes_cut_accessories_first_and_never_the_warm_up() -> None:
         for session in (found.before, found.after)
     ]
     assert general[0] == general[1]
-    calf = next(one for one in found.regions if one.name == "calf")
+    calf = next(one for one in found.regions if one.name == "calves")
     assert calf.after < calf.before
 
 
@@ -121,7 +121,7 @@ def test_where_nothing_is_left_the_day_is_refused_with_the_reason() -> None:
     [
         ({"minutes": 0}, "minutes"),
         ({"sleep": 25}, "sleep"),
-        ({"effort": 11}, "effort"),
+        ({"rpe": 11}, "effort so far"),
         ({"sore": (("wrist", 11),)}, "wrist"),
     ],
 )
@@ -131,7 +131,7 @@ def test_what_is_out_of_range_is_refused(given: dict[str, object], field: str) -
 
 
 def test_one_minute_is_refused_and_the_smallest_dose_is_offered() -> None:
-    with pytest.raises(InputError, match="smallest daily dose"):
+    with pytest.raises(InputError, match="daily minimum"):
         adapted(minutes=1)
 
 
@@ -161,9 +161,9 @@ def test_where_there_is_no_easier_shape_it_says_so() -> None:
 
 @pytest.mark.parametrize("wave", ["easy", "middle", "hard"])
 def test_the_waves_holds_are_all_useful_and_at_most_seven_tenths(wave: str) -> None:
-    """Wave holds all ≥ the least useful dose (common practice)."""
+    """Wave holds all ≥ the least useful prescription (common practice)."""
     held = {"tuck-front-lever": 32.0, "advanced-tuck-front-lever": 18.0, "one-leg-front-lever": 9.0}
-    lever = stand("f", *held.items(), at=1, school="wave", purpose="skill")
+    lever = stand("f", *held.items(), at=1, method="wave", purpose="skill")
     item = trainee(lever).item(lever, wave)  # type: ignore[arg-type]
     assert item.main.low >= 5
     assert item.main.high <= 0.7 * held[item.movement.id]
@@ -171,7 +171,7 @@ def test_the_waves_holds_are_all_useful_and_at_most_seven_tenths(wave: str) -> N
 
 def test_the_hard_day_of_a_wave_takes_the_harder_shape() -> None:
     lever = stand(
-        "f", ("tuck-front-lever", 32.0), ("advanced-tuck-front-lever", 18.0), school="wave"
+        "f", ("tuck-front-lever", 32.0), ("advanced-tuck-front-lever", 18.0), method="wave"
     )
     who = trainee(lever)
     easy, hard = (who.item(lever, one) for one in ("easy", "hard"))  # type: ignore[arg-type]

@@ -29,7 +29,7 @@ def item(movement: str, sets: int | None = None, purpose: str = "strength") -> I
 
 
 def test_per_side_alternating_and_total_are_three_different_counts() -> None:
-    """Three different things, stored apart, or doses double (common practice)."""
+    """Three different things, stored apart, or prescriptions double (common practice)."""
     split, lunge, push = (item(one).main for one in ("split-squat", "rear-lunge", "push-up"))
     told = [one.count(8) for one in (split, lunge, push)]
     assert [one.in_all for one in told] == [16, 8, 8]
@@ -112,7 +112,7 @@ def test_interval_work_is_forty_on_and_twenty_off() -> None:
 def test_a_top_single_comes_first_and_is_near_the_best() -> None:
     block = blocks.top_single(item("pull-up", 2))
     single = block.items[0].sets[0]
-    assert (single.low, single.high, single.kind, single.effort) == (1, 1, "single", 9.0)
+    assert (single.low, single.high, single.kind, single.rpe) == (1, 1, "single", 9.0)
 
 
 @pytest.mark.parametrize(
@@ -220,7 +220,7 @@ def test_the_warm_up_takes_the_rung_below_at_half_the_amount() -> None:
 def test_a_set_counts_one_for_the_prime_mover_and_half_for_a_helper() -> None:
     found = totals(AVERAGE, [item("push-up", 3)])
     assert found.regions["chest"] == 3
-    assert found.regions["abdomen"] == 1.5
+    assert found.regions["abs"] == 1.5
     assert (found.push, found.pull) == (3, 0)
 
 
@@ -242,4 +242,4 @@ def test_torque_times_seconds_is_the_torque_times_the_seconds() -> None:
 
 
 def test_what_only_effort_tells_is_named() -> None:
-    assert totals(AVERAGE, [item("curl-up")]).effort_only == ("Curl-up",)
+    assert totals(AVERAGE, [item("curl-up")]).rpe_only == ("Curl-up",)

@@ -93,7 +93,7 @@ def test_a_session_that_is_closed_altogether_is_refused_with_the_reasons() -> No
 
 @pytest.mark.parametrize("shape", catalogue().session, ids=lambda one: one.id)
 def test_whoever_passed_no_check_yet_still_has_every_ready_session(shape: SessionTemplate) -> None:
-    """A closed gate is never a dead end (common practice)."""
+    """A closed criterion is never a dead end (common practice)."""
     waiting = {one.id for one in catalogue().movement if waits_for(one.posture, frozenset())}
     session = session_of(shape, trainee(open_movements=EVERYTHING - waiting))
     assert session.items
@@ -181,7 +181,7 @@ def test_what_a_cut_freed_too_much_of_is_given_back() -> None:
 
 def test_one_minute_is_refused_with_what_the_least_takes() -> None:
     whole = session_of(catalogue().session[0], PLAIN)
-    with pytest.raises(InputError, match="smallest daily dose") as caught:
+    with pytest.raises(InputError, match="daily minimum") as caught:
         fit(whole, 1)
     least = float(caught.value.remedy.split()[1])
     assert length(fit(whole, least + 1).session).likely <= least + 1
@@ -214,7 +214,7 @@ def by_hand(*sets: OwnSet, **more: object) -> Item:
 def test_each_set_may_have_its_own_rung_tempo_and_target() -> None:
     """An easy first set, a quick then a paused one (common practice)."""
     made = by_hand(
-        OwnSet("Knee push-up", effort=6),
+        OwnSet("Knee push-up", rpe=6),
         OwnSet(low=8, high=8),
         OwnSet(tempo="2-3-1-0", low=5, high=6, rest=180),
     )
@@ -230,7 +230,7 @@ def test_each_set_may_have_its_own_rung_tempo_and_target() -> None:
         ({"rung": "Dip"}, "rung"),
         ({"low": 9, "high": 4}, "range's top"),
         ({"tempo": "quick"}, "tempo"),
-        ({"effort": 11}, "effort"),
+        ({"rpe": 11}, "rpe"),
         ({"rest": -1}, "rest"),
     ],
 )
@@ -259,7 +259,7 @@ def test_items_together_stand_apart_on_a_day_that_lacks_one() -> None:
 
 
 def test_a_clocks_ladder_is_done_in_intervals() -> None:
-    clock = stand("p", "push-up", school="clock")
+    clock = stand("p", "push-up", method="density")
     who = trainee(clock)
     session = NOTHING_BY_HAND.session("day", [who.item(clock)], who)
     assert session.blocks[-1].format == "interval"

@@ -66,7 +66,7 @@ def test_what_a_set_asks_is_told_as_it_is_counted(movement: str, words: str) -> 
 
 def test_equal_neighbours_are_told_together_and_others_apart() -> None:
     push = item("push-up", 3)
-    slow = replace(push.main, low=5, high=5, effort=8.0)
+    slow = replace(push.main, low=5, high=5, rpe=8.0)
     mixed = replace(push, sets=(*push.sets, slow))
     assert sets_words(mixed) == (
         "3 × 6–10, effort 9, rest 2:00",

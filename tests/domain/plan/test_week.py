@@ -16,8 +16,8 @@ from invelo.domain.plan.week.progress import Progress
 from invelo.domain.plan.week.score import breaches, minutes_on, score
 from invelo.domain.plan.week.solve import solve
 
-SMALL = ("triceps", "elbow benders")
-REGIONS = ("chest", "upper back", "front thigh")
+SMALL = ("triceps", "biceps")
+REGIONS = ("chest", "upper back", "quads")
 
 
 def task(key: str, **more: object) -> WeekTask:

@@ -31,7 +31,7 @@ LEVER = stand(
     ("advanced-tuck-front-lever", 18.0),
     ("one-leg-front-lever", 9.0),
     at=1,
-    school="wave",
+    method="wave",
     purpose="skill",
 )
 STAGE = Venue("stage", "Stage", frozenset({"bar", "rings", "surface", "parallel bars"}))
@@ -176,11 +176,11 @@ def test_a_closed_checks_work_stands_on_every_training_day() -> None:
 def test_kit_and_floor_keep_a_movement_where_they_are() -> None:
     who = trainee(PUSH, PULL, stand("curl", ("sliding-leg-curl", 10.0)))
     smooth = replace(STAGE, floor="smooth")
-    wishes = Availability((Day(0, 45, "stage"), Day(2, 45, "yard"), Day(4, 45, "stage")))
-    laid = build_problem(who, wishes, [smooth, YARD])
+    availability = Availability((Day(0, 45, "stage"), Day(2, 45, "yard"), Day(4, 45, "stage")))
+    laid = build_problem(who, availability, [smooth, YARD])
     found = planned(laid)
     assert {day for key, day in found.plan if key in ("pull", "curl")} <= {0, 4}
-    rough = build_problem(who, wishes, [STAGE, YARD])
+    rough = build_problem(who, availability, [STAGE, YARD])
     assert any("Sliding leg curl" in one for one in rough.left_out)
 
 
@@ -213,7 +213,7 @@ def test_no_day_and_nothing_to_do_are_told() -> None:
 
 
 def test_a_habit_needs_no_session() -> None:
-    habit: Stand = stand("h", "push-up", school="habit")
+    habit: Stand = stand("h", "push-up", method="habit")
     laid = build_problem(trainee(habit, PULL), Availability(days(3)))
     assert [task.key for task in laid.problem.tasks] == ["pull"]
 
@@ -240,7 +240,7 @@ def test_after_a_layoff_the_way_back_is_as_long_as_the_time_away() -> None:
     shares = [one.share for one in back]
     assert shares == sorted(shares)
     assert shares[0] == 0.5
-    assert all(one.effort <= 7 for one in back)
+    assert all(one.rpe <= 7 for one in back)
     assert [one for one in course(10, away=2) if one.kind == "re-entry"] == []
 
 
@@ -251,16 +251,16 @@ def test_an_easy_week_has_fewer_sets_at_an_effort_of_seven() -> None:
     eased = build_problem(who, Availability(days(3), week=easy))
     for key, item in eased.items.items():
         assert len(item.sets) < len(usual.items[key].sets)
-        assert item.main.effort <= 7
+        assert item.main.rpe <= 7
     assert sum(eased.problem.targets.values()) < sum(usual.problem.targets.values())
 
 
 def test_a_grown_week_adds_a_set_where_the_school_does() -> None:
     grown = CourseWeek(5, "build", grows=1)
     item = trainee(PUSH).item(PUSH)
-    assert len(paced(item, grown, "range").sets) == len(item.sets) + 1
-    assert len(paced(item, grown, "near-failure").sets) == len(item.sets)
-    assert len(paced(item, CourseWeek(30, "build", grows=9), "range").sets) == 4
+    assert len(paced(item, grown, "double_progression").sets) == len(item.sets) + 1
+    assert len(paced(item, grown, "near_failure").sets) == len(item.sets)
+    assert len(paced(item, CourseWeek(30, "build", grows=9), "double_progression").sets) == 4
 
 
 def test_top_singles_wait_until_the_way_back_is_done() -> None:

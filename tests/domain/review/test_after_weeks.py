@@ -21,7 +21,7 @@ MONDAY = date(2026, 1, 5)
 PUSH_UP = catalogue().find_movement("push-up")
 
 
-def monday(week: int) -> date:
+def week_start(week: int) -> date:
     return MONDAY + timedelta(weeks=week)
 
 
@@ -30,11 +30,11 @@ def monday(week: int) -> date:
 
 def response(weeks: list[tuple[int, float]]) -> tuple[list[TrendPoint], dict[date, int]]:
     """Weeks of so many days, each with the change of reach into the next."""
-    value, points, days = 60.0, [TrendPoint(monday(0), 60.0)], {}
+    value, points, days = 60.0, [TrendPoint(week_start(0), 60.0)], {}
     for week, (count, change) in enumerate(weeks):
-        days[monday(week)] = count
+        days[week_start(week)] = count
         value *= 1 + change
-        points.append(TrendPoint(monday(week + 1), value))
+        points.append(TrendPoint(week_start(week + 1), value))
     return points, days
 
 
@@ -74,7 +74,7 @@ def test_one_bad_week_is_not_the_middle_of_three() -> None:
 
 def group(**change: object) -> Group:
     plain = {
-        "monday": MONDAY,
+        "week_start": MONDAY,
         "movement": PUSH_UP,
         "modifiers": Modifiers(),
         "kind": "work",
@@ -121,9 +121,9 @@ def test_weeks_stand_in_order_with_the_body_of_their_day() -> None:
         asked.append(day)
         return AVERAGE
 
-    found = tally([group(monday=monday(1)), group()], body_on)
-    assert [one.monday for one in found] == [monday(0), monday(1)]
-    assert set(asked) == {monday(0), monday(1)}
+    found = tally([group(week_start=week_start(1)), group()], body_on)
+    assert [one.week_start for one in found] == [week_start(0), week_start(1)]
+    assert set(asked) == {week_start(0), week_start(1)}
 
 
 # ---- how a decision turned out ----
@@ -172,17 +172,17 @@ def test_figures_and_rungs_stand_in_the_message() -> None:
         told = MessageTopic(outcome, "Stair push-up", "Floor push-up", "Dips", "", 3.0)  # type: ignore[arg-type]
         return message(told).body
 
-    assert "3 sets" in body("add-set")
-    assert "3 days a week" in body("cut-frequency")
-    assert "“Stair push-up” instead of “Floor push-up”" in body("step-back")
+    assert "3 sets" in body("add_set")
+    assert "3 days a week" in body("reduce_days")
+    assert "“Stair push-up” instead of “Floor push-up”" in body("step_back")
     assert body("hold").endswith(BYE)
 
 
-# ---- what would bring a gate nearer ----
+# ---- what would bring a criterion nearer ----
 
 
 @pytest.mark.parametrize(
-    ("days", "effort", "done", "growth", "words"),
+    ("days", "rpe", "done", "growth", "words"),
     [
         (3.0, 8.5, 0.5, 0.01, "Do the planned sessions: 50 %"),
         (1.0, 8.5, 1.0, 0.01, "A second day a week"),
@@ -192,6 +192,6 @@ def test_figures_and_rungs_stand_in_the_message() -> None:
     ],
 )
 def test_the_plainest_remedy_is_named_first(
-    days: float, effort: float, done: float, growth: float, words: str
+    days: float, rpe: float, done: float, growth: float, words: str
 ) -> None:
-    assert nearer_by(days, effort, done, growth).startswith(words)
+    assert nearer_by(days, rpe, done, growth).startswith(words)

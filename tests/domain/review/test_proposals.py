@@ -20,7 +20,7 @@ from invelo.domain.training.log import SessionRecord, SetRecord
 from tests.domain.people import rung
 
 HERE = rung("Floor push-up")
-GATE = HERE.gate
+CRITERION = HERE.criterion
 
 
 def reps(likely: float, low: float | None = None, high: float | None = None) -> Estimate:
@@ -33,8 +33,8 @@ BELOW = Neighbour("below", rung("Stair push-up", hand_height=0.17), reps(14))
 ABOVE = Neighbour("above", rung("Stair-feet push-up", foot_height=0.17), reps(9))
 
 
-def done(count: int = 10, effort: float = 8.5, **more: object) -> SetRecord:
-    return SetRecord("here", count, effort, **more)  # type: ignore[arg-type]
+def done(count: int = 10, rpe: float = 8.5, **more: object) -> SetRecord:
+    return SetRecord("here", count, rpe, **more)  # type: ignore[arg-type]
 
 
 def session(*sets: SetRecord, days_ago: int = 0) -> SessionRecord:
@@ -56,12 +56,12 @@ def ids(proposal) -> list[str]:
 
 def test_the_gate_met_twice_running_is_a_step_up() -> None:
     proposal = decide(situation(three(), three()))
-    assert (proposal.outcome, proposal.to) == ("step-up", "above")
-    assert ids(proposal) == ["range.gate-met"]
+    assert (proposal.outcome, proposal.to) == ("step_up", "above")
+    assert ids(proposal) == ["range.criterion-met"]
     assert "Stair-feet push-up" in proposal.reason
     figures = {f.name: f.value for f in proposal.figures}
     assert figures["set 1"] == "10 reps at effort 8.5"
-    assert figures["gate"] == "3 × 10 reps at effort 9 or under"
+    assert figures["criterion"] == "3 × 10 reps at effort 9 or under"
     assert figures["sessions running that met it"] == 2
 
 
@@ -99,9 +99,9 @@ def test_the_gate_is_met_by_every_set_or_not_at_all(last: SessionRecord) -> None
 )
 def test_confidence_rests_on_the_next_rung(low: float, likely: float, confidence: str) -> None:
     above = replace(ABOVE, prediction=reps(likely, low))
-    grown = replace(HERE, dose=replace(HERE.dose, sets=4))
+    grown = replace(HERE, prescription=replace(HERE.prescription, sets=4))
     proposal = decide(situation(three(), three(), rung=grown, above=above))
-    assert proposal.outcome == "step-up"
+    assert proposal.outcome == "step_up"
     assert proposal.confidence == confidence
 
 
@@ -109,14 +109,14 @@ def test_a_gap_ahead_is_a_hold_that_asks_for_a_bridge() -> None:
     above = replace(ABOVE, prediction=reps(3, 1))
     proposal = decide(situation(three(), three(), above=above))
     assert proposal.outcome == "hold"
-    assert ids(proposal) == ["range.gate-met", "step.gap-ahead"]
+    assert ids(proposal) == ["range.criterion-met", "step.gap-ahead"]
     assert "bridge" in proposal.reason
 
 
 def test_the_last_rung_met_is_the_goal() -> None:
     proposal = decide(situation(three(), three(), above=None))
     assert proposal.outcome == "hold"
-    assert ids(proposal) == ["range.gate-met", "ladder.top"]
+    assert ids(proposal) == ["range.criterion-met", "ladder.top"]
 
 
 def test_keeping_is_success_without_a_rise() -> None:
@@ -160,7 +160,7 @@ def test_pain_at_two_places_is_judged_place_by_place() -> None:
 
 def test_missing_the_foot_twice_is_a_step_back() -> None:
     proposal = decide(situation(three(5), three(5)))
-    assert (proposal.outcome, proposal.to) == ("step-back", "below")
+    assert (proposal.outcome, proposal.to) == ("step_back", "below")
     assert ids(proposal) == ["range.missed-twice"]
     assert "Stair push-up" in proposal.reason
 
@@ -171,7 +171,7 @@ def test_missing_the_foot_once_is_not() -> None:
 
 def test_all_out_at_the_foot_is_a_step_back() -> None:
     proposal = decide(situation(three(6, 9.5)))
-    assert proposal.outcome == "step-back"
+    assert proposal.outcome == "step_back"
     assert ids(proposal) == ["effort.foot"]
 
 
@@ -194,7 +194,7 @@ def test_at_the_foot_of_the_ladder_there_is_no_step_back() -> None:
 
 
 def test_lost_form_holds_whatever_the_count() -> None:
-    last = session(done(), done(clean=False), done())
+    last = session(done(), done(form_ok=False), done())
     proposal = decide(situation(three(), last))
     assert proposal.outcome == "hold"
     assert ids(proposal) == ["form.first"]
@@ -209,21 +209,21 @@ def test_nothing_logged_is_nothing_judged() -> None:
 
 
 def test_safety_speaks_before_fatigue_form_and_school() -> None:
-    worst = session(*(done(5, 10, clean=False, pain=6, pain_place="wrist") for _ in range(3)))
+    worst = session(*(done(5, 10, form_ok=False, pain=6, pain_place="wrist") for _ in range(3)))
     assert decide(situation(worst, worst)).outcome == "stop"
 
 
 def test_fatigue_speaks_before_form() -> None:
-    tired = session(*(done(5, 10, clean=False) for _ in range(3)))
-    assert decide(situation(tired, tired)).outcome == "step-back"
+    tired = session(*(done(5, 10, form_ok=False) for _ in range(3)))
+    assert decide(situation(tired, tired)).outcome == "step_back"
 
 
 sets = st.builds(
     SetRecord,
     rung=st.sampled_from(["here", "below"]),
     amount=st.integers(0, 40),
-    effort=st.sampled_from([5.0, 7.0, 8.5, 9.0, 9.5, 10.0]),
-    clean=st.booleans(),
+    rpe=st.sampled_from([5.0, 7.0, 8.5, 9.0, 9.5, 10.0]),
+    form_ok=st.booleans(),
     pain=st.integers(0, 10),
     pain_place=st.sampled_from(["", "wrist", "elbow"]),
 )
@@ -240,8 +240,8 @@ def test_every_history_gets_a_reasoned_answer(history: list[SessionRecord]) -> N
     assert proposal.rules
     assert all(rule.id in RULES and rule.sentence and rule.source for rule in proposal.rules)
     assert proposal.to in {"here", "below", "above"}
-    assert (proposal.to == "above") == (proposal.outcome == "step-up")
-    assert (proposal.to == "below") == (proposal.outcome == "step-back")
+    assert (proposal.to == "above") == (proposal.outcome == "step_up")
+    assert (proposal.to == "below") == (proposal.outcome == "step_back")
 
 
 @given(histories)
@@ -255,7 +255,7 @@ def test_pain_of_the_last_session_never_steps_up(history: list[SessionRecord]) -
     [
         ({"amount": -1}, "reps"),
         ({"amount": 201}, "reps"),
-        ({"effort": 0}, "effort"),
+        ({"rpe": 0}, "rpe"),
         ({"pain": 11}, "pain"),
     ],
 )
@@ -263,5 +263,5 @@ def test_impossible_sets_are_refused(change: dict[str, int], field: str) -> None
     from invelo.domain.errors import InputError
 
     with pytest.raises(InputError) as caught:
-        SetRecord(**{"rung": "here", "amount": 8, "effort": 8, **change})  # type: ignore[arg-type]
+        SetRecord(**{"rung": "here", "amount": 8, "rpe": 8, **change})  # type: ignore[arg-type]
     assert caught.value.field == field

@@ -1,4 +1,4 @@
-"""Decisions: each school's own way up, and what is added meanwhile."""
+"""Decisions: each method's own way up, and what is added meanwhile."""
 
 from dataclasses import replace
 from datetime import date, timedelta
@@ -27,34 +27,32 @@ def reps(likely: float, spread: float = 1.0) -> Estimate:
     return Estimate(likely, likely - spread, likely + spread, "reps")
 
 
-def by(school: Method, here: Rung | None = None, sets: int = 3) -> Rung:
+def by(method: Method, here: Rung | None = None, sets: int = 3) -> Rung:
     plain = here or rung("Floor push-up")
-    dose = replace(prescription_for(school, "strength", "intermediate"), sets=sets)
-    return replace(plain, dose=dose, gate=criterion_for(school, dose))
+    prescription = replace(prescription_for(method, "strength", "intermediate"), sets=sets)
+    return replace(plain, prescription=prescription, criterion=criterion_for(method, prescription))
 
 
 ABOVE = rung("Stair-feet push-up", foot_height=0.17)
 BELOW = rung("Stair push-up", hand_height=0.17)
-SLOWER = rung("Floor push-up, lowering 3 s")
+SLOWER = rung("Floor push-up, 3 s eccentric")
 HEAVIER = rung("Floor push-up, bag 4 kg")
 
 
-def session(
-    *counts: float, effort: float = 8.5, days_ago: int = 0, **more: object
-) -> SessionRecord:
-    sets = (SetRecord("here", one, effort, **more) for one in counts)  # type: ignore[arg-type]
+def session(*counts: float, rpe: float = 8.5, days_ago: int = 0, **more: object) -> SessionRecord:
+    sets = (SetRecord("here", one, rpe, **more) for one in counts)  # type: ignore[arg-type]
     return SessionRecord(MONDAY - timedelta(days=days_ago), tuple(sets))
 
 
-def situation(school: Method, *sessions: SessionRecord, **change: object) -> Situation:
+def situation(method: Method, *sessions: SessionRecord, **change: object) -> Situation:
     plain = Situation(
         "here",
-        by(school),
+        by(method),
         Neighbour("below", BELOW, reps(14)),
         Neighbour("above", ABOVE, reps(9)),
         sessions,
         "strength",
-        school=school,
+        method=method,
     )
     return replace(plain, **change)  # type: ignore[arg-type]
 
@@ -80,59 +78,59 @@ def week(**change: object) -> WeekSeen:
 
 
 def test_a_set_of_thirty_near_failure_is_too_light_common_practice() -> None:
-    proposal = decide(situation("near-failure", session(30, 24, effort=9)))
-    assert (proposal.outcome, ids(proposal)) == ("step-up", ["near-failure.ceiling"])
+    proposal = decide(situation("near_failure", session(30, 24, rpe=9)))
+    assert (proposal.outcome, ids(proposal)) == ("step_up", ["near-failure.ceiling"])
 
 
 def test_twenty_nine_is_not_thirty() -> None:
-    assert decide(situation("near-failure", session(29, 24, effort=9))).outcome != "step-up"
+    assert decide(situation("near_failure", session(29, 24, rpe=9))).outcome != "step_up"
 
 
 def test_a_coach_s_own_ceiling_is_taken() -> None:
-    here = by("near-failure")
-    here = replace(here, gate=replace(here.gate, amount=20))
-    assert decide(situation("near-failure", session(20, effort=9), rung=here)).outcome == "step-up"
+    here = by("near_failure")
+    here = replace(here, criterion=replace(here.criterion, amount=20))
+    assert decide(situation("near_failure", session(20, rpe=9), rung=here)).outcome == "step_up"
 
 
 def test_all_out_is_no_alarm_where_it_is_meant() -> None:
-    foot = by("near-failure").dose.low
-    assert decide(situation("near-failure", session(foot, effort=10))).outcome != "step-back"
-    assert decide(situation("range", session(foot, effort=10))).outcome == "step-back"
+    foot = by("near_failure").prescription.low
+    assert decide(situation("near_failure", session(foot, rpe=10))).outcome != "step_back"
+    assert decide(situation("double_progression", session(foot, rpe=10))).outcome == "step_back"
 
 
 # ---- by effort ----
 
 
 def test_by_effort_moves_when_the_next_range_s_foot_fits_at_the_target() -> None:
-    above = Neighbour("above", by("effort", ABOVE), reps(0))
-    asks = above.rung.dose.asks
+    above = Neighbour("above", by("rpe_target", ABOVE), reps(0))
+    asks = above.rung.prescription.asks
     fits = replace(above, prediction=reps(asks))
     short = replace(above, prediction=reps(asks - 0.1))
-    done = session(7, 7, 7, effort=8)
-    assert decide(situation("effort", done, above=fits)).outcome == "step-up"
-    assert decide(situation("effort", done, above=short)).outcome != "step-up"
+    done = session(7, 7, 7, rpe=8)
+    assert decide(situation("rpe_target", done, above=fits)).outcome == "step_up"
+    assert decide(situation("rpe_target", done, above=short)).outcome != "step_up"
 
 
 def test_by_effort_adds_a_set_while_the_effort_stays_at_its_target() -> None:
-    full = session(10, 10, 10, effort=8)
+    full = session(10, 10, 10, rpe=8)
     above = Neighbour("above", ABOVE, reps(6.5))
-    proposal = decide(situation("effort", full, above=above))
-    assert (proposal.outcome, proposal.amount) == ("add-set", 4)
-    four = by("effort", sets=4)
-    assert decide(situation("effort", full, above=above, rung=four)).outcome != "add-set"
+    proposal = decide(situation("rpe_target", full, above=above))
+    assert (proposal.outcome, proposal.amount) == ("add_set", 4)
+    four = by("rpe_target", sets=4)
+    assert decide(situation("rpe_target", full, above=above, rung=four)).outcome != "add_set"
 
 
 # ---- wave ----
 
 
 def test_the_hard_day_of_a_wave_takes_help_away_first() -> None:
-    gate = by("wave").gate
-    done = session(*[gate.amount] * gate.sets, effort=9)
-    help_less = Offer("load", rung("Push-up with help 4 kg"), reps(9), less_help=True)
+    criterion = by("wave").criterion
+    done = session(*[criterion.amount] * criterion.sets, rpe=9)
+    help_less = Offer("load", rung("Push-up with help 4 kg"), reps(9), less_assistance=True)
     proposal = decide(situation("wave", done, offers=lambda: (help_less,)))
-    assert (proposal.outcome, proposal.rung) == ("less-help", help_less.rung)
+    assert (proposal.outcome, proposal.rung) == ("reduce_assistance", help_less.rung)
     assert "wave.hard-day" in ids(proposal)
-    assert decide(situation("wave", done)).outcome == "step-up"
+    assert decide(situation("wave", done)).outcome == "step_up"
 
 
 # ---- clock ----
@@ -141,16 +139,16 @@ def test_the_hard_day_of_a_wave_takes_help_away_first() -> None:
 def test_more_in_the_same_window_twice_running_goes_on() -> None:
     rising = (session(14, 14, 14), session(15, 14, 14), session(15, 15, 14))
     above = Neighbour("above", ABOVE, reps(20))
-    assert decide(situation("clock", *rising, above=above)).outcome == "step-up"
+    assert decide(situation("density", *rising, above=above)).outcome == "step_up"
     weak = Neighbour("above", ABOVE, reps(5))
-    proposal = decide(situation("clock", *rising, above=weak))
-    assert (proposal.outcome, ids(proposal)) == ("add-amount", ["clock.more-in-window"])
+    proposal = decide(situation("density", *rising, above=weak))
+    assert (proposal.outcome, ids(proposal)) == ("add_amount", ["clock.more-in-window"])
     assert "ten seconds longer" in proposal.reason
 
 
 def test_as_many_as_before_is_not_more() -> None:
     same = (session(14, 14, 14), session(15, 14, 14), session(15, 14, 14))
-    assert "clock.more-in-window" not in ids(decide(situation("clock", *same)))
+    assert "clock.more-in-window" not in ids(decide(situation("density", *same)))
 
 
 # ---- habit ----
@@ -160,13 +158,13 @@ def test_as_many_as_before_is_not_more() -> None:
 def test_a_habit_is_offered_more_after_two_steady_weeks(ticks: int, offered: bool) -> None:
     asked = situation("habit", session(1), occasion="week", week=week(ticks=ticks))
     proposal = decide(asked)
-    assert (proposal.outcome == "add-amount") is offered
+    assert (proposal.outcome == "add_amount") is offered
     if offered:
         assert "nothing is asked for" in proposal.reason
 
 
 def test_a_habit_is_never_pushed() -> None:
-    steady = [session(5, effort=4, days_ago=i) for i in range(30, 0, -1)]
+    steady = [session(5, rpe=4, days_ago=i) for i in range(30, 0, -1)]
     assert decide(situation("habit", *steady)).outcome == "hold"
 
 
@@ -183,25 +181,29 @@ FAR = Neighbour("above", ABOVE, reps(3))
 def test_a_gap_ahead_is_crossed_by_one_lever() -> None:
     slow = Offer("tempo", SLOWER, reps(7))
     heavy = Offer("load", HEAVIER, reps(7))
-    tempo_first = decide(situation("range", *met(), above=FAR, offers=lambda: (slow, heavy)))
-    load_first = decide(situation("range", *met(), above=FAR, offers=lambda: (heavy, slow)))
-    assert (tempo_first.outcome, tempo_first.rung) == ("slow-tempo", SLOWER)
-    assert (load_first.outcome, load_first.rung) == ("add-load", HEAVIER)
+    tempo_first = decide(
+        situation("double_progression", *met(), above=FAR, offers=lambda: (slow, heavy))
+    )
+    load_first = decide(
+        situation("double_progression", *met(), above=FAR, offers=lambda: (heavy, slow))
+    )
+    assert (tempo_first.outcome, tempo_first.rung) == ("slow_eccentric", SLOWER)
+    assert (load_first.outcome, load_first.rung) == ("add_load", HEAVIER)
     assert "step.one-lever" in ids(tempo_first)
 
 
 def test_a_lever_that_leaves_too_little_is_passed_over_for_a_set_more() -> None:
     slow = Offer("tempo", SLOWER, reps(4))
-    proposal = decide(situation("range", *met(), above=FAR, offers=lambda: (slow,)))
-    assert (proposal.outcome, proposal.amount) == ("add-set", 4)
+    proposal = decide(situation("double_progression", *met(), above=FAR, offers=lambda: (slow,)))
+    assert (proposal.outcome, proposal.amount) == ("add_set", 4)
 
 
 def test_levers_are_worked_out_on_the_model_in_the_coach_s_order() -> None:
-    here = by("range")
+    here = by("double_progression")
     known = pool([evidence(MONDAY, "test", AVERAGE, here.movement, Modifiers(), 20.0, 10.0)])
     first = offers(AVERAGE, here, StepPolicy(order=("load", "tempo", "lever", "range")), known)
     assert first[0].lever == "load"
-    assert first[0].rung.modifiers.worn.bag > 0
+    assert first[0].rung.modifiers.added_load.bag > 0
     assert first[0].expected is not None
     assert first[0].expected.likely < 20
     other = offers(AVERAGE, here, StepPolicy(order=("tempo", "lever", "range", "load")), known)
@@ -210,25 +212,25 @@ def test_levers_are_worked_out_on_the_model_in_the_coach_s_order() -> None:
 
 
 def test_less_help_comes_before_every_other_lever() -> None:
-    from invelo.domain.biomechanics.setup import Help
+    from invelo.domain.biomechanics.setup import Assistance
 
-    helped = replace(by("range"), modifiers=Modifiers(help=Help(20.0)))
+    helped = replace(by("double_progression"), modifiers=Modifiers(assistance=Assistance(20.0)))
     found = offers(AVERAGE, helped, StepPolicy(), None)
-    assert found[0].less_help
-    assert found[0].rung.modifiers.help is not None
-    assert found[0].rung.modifiers.help.kg < 20
+    assert found[0].less_assistance
+    assert found[0].rung.modifiers.assistance is not None
+    assert found[0].rung.modifiers.assistance.kg < 20
 
 
 # ---- adding within the range ----
 
 
 def test_room_in_every_set_is_a_rep_more() -> None:
-    proposal = decide(situation("range", session(8, 8, 8, effort=7.5)))
-    assert (proposal.outcome, ids(proposal)) == ("add-amount", ["range.room"])
+    proposal = decide(situation("double_progression", session(8, 8, 8, rpe=7.5)))
+    assert (proposal.outcome, ids(proposal)) == ("add_amount", ["range.room"])
 
 
 def test_no_room_is_a_hold() -> None:
-    proposal = decide(situation("range", session(8, 8, 7, effort=8.5)))
+    proposal = decide(situation("double_progression", session(8, 8, 7, rpe=8.5)))
     assert (proposal.outcome, ids(proposal)) == ("hold", ["range.building"])
 
 
@@ -237,7 +239,7 @@ def test_no_room_is_a_hold() -> None:
 
 def test_safety_speaks_before_the_week() -> None:
     hurt = session(8, pain=6, pain_place="elbow")
-    asked = situation("range", hurt, occasion="week", week=week(ratio=2.0))
+    asked = situation("double_progression", hurt, occasion="week", week=week(ratio=2.0))
     assert decide(asked).outcome == "stop"
 
 
@@ -250,11 +252,11 @@ def test_rules_are_asked_in_a_fixed_order() -> None:
 
 
 def test_another_body_gets_other_levers() -> None:
-    here = by("range")
+    here = by("double_progression")
     heavy = offers(
         Body(110.0, 1.9), here, StepPolicy(order=("load", "tempo", "lever", "range")), None
     )
     light = offers(
         Body(50.0, 1.55), here, StepPolicy(order=("load", "tempo", "lever", "range")), None
     )
-    assert heavy[0].rung.modifiers.worn.bag > light[0].rung.modifiers.worn.bag
+    assert heavy[0].rung.modifiers.added_load.bag > light[0].rung.modifiers.added_load.bag

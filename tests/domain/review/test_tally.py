@@ -79,8 +79,8 @@ def test_groups_add_up() -> None:
 def test_weeks_stand_apart_and_oldest_first_with_the_body_of_their_time() -> None:
     later = MONDAY + timedelta(weeks=1)
     bodies = {MONDAY: AVERAGE, later: replace(AVERAGE, mass=2 * AVERAGE.mass)}
-    light, heavy = tally([done(monday=later), done()], bodies.__getitem__)
-    assert (light.monday, heavy.monday) == (MONDAY, later)
+    light, heavy = tally([done(week_start=later), done()], bodies.__getitem__)
+    assert (light.week_start, heavy.week_start) == (MONDAY, later)
     for joint, told in light.joints.items():
         assert heavy.joints[joint].likely == pytest.approx(2 * told.likely)
 

@@ -46,16 +46,16 @@ def test_order_does_not_matter() -> None:
 def test_under_six_days_there_is_not_enough_yet() -> None:
     for days in range(LEAST_DAYS):
         with pytest.raises(InputError, match="not enough yet"):
-            forecast(rising(days), 0.1, MONDAY, "the gate")
+            forecast(rising(days), 0.1, MONDAY, "the criterion")
     twice = rising(5) + rising(5)  # two sets of one day are one day
     with pytest.raises(InputError, match="5 days tell"):
-        forecast(twice, 0.1, MONDAY, "the gate")
-    assert forecast(rising(LEAST_DAYS), 0.1, last(rising(LEAST_DAYS)), "the gate").what
+        forecast(twice, 0.1, MONDAY, "the criterion")
+    assert forecast(rising(LEAST_DAYS), 0.1, last(rising(LEAST_DAYS)), "the criterion").what
 
 
 def test_what_is_there_already_is_today() -> None:
     points = rising(20)
-    told = forecast(points, -0.2, last(points), "the gate")
+    told = forecast(points, -0.2, last(points), "the criterion")
     assert told.low == told.likely == told.high == last(points)
 
 

@@ -1,4 +1,4 @@
-"""Workload: session load, the two ways of short over long, monotony and strain."""
+"""Workload: session load, the two ways of acute : chronic, monotony and strain."""
 
 from datetime import date, timedelta
 
@@ -25,10 +25,8 @@ from invelo.domain.review.workload import (
 MONDAY = date(2026, 3, 2)
 
 
-def sessions(
-    count: int, every: int = 1, effort: float = 7, minutes: float = 30
-) -> list[SessionLoad]:
-    return [SessionLoad(MONDAY + timedelta(days=every * i), effort, minutes) for i in range(count)]
+def sessions(count: int, every: int = 1, rpe: float = 7, minutes: float = 30) -> list[SessionLoad]:
+    return [SessionLoad(MONDAY + timedelta(days=every * i), rpe, minutes) for i in range(count)]
 
 
 def test_a_session_s_load_is_effort_times_minutes() -> None:

@@ -32,7 +32,7 @@ diaries = st.lists(
     st.builds(
         SessionLoad,
         day=st.integers(0, 60).map(lambda days: FIRST + timedelta(days=days)),
-        effort=st.sampled_from([3.0, 5.0, 7.0, 9.5]),
+        rpe=st.sampled_from([3.0, 5.0, 7.0, 9.5]),
         minutes=st.sampled_from([10.0, 25.0, 60.0]),
     ),
     min_size=1,
@@ -58,7 +58,7 @@ def test_the_plain_mean_is_that_of_the_last_days(series, days: int) -> None:
 
 @given(diaries, today, st.floats(0.1, 10))
 def test_a_ratio_knows_no_unit(diary, now: date, scale: float) -> None:
-    """Minutes or hours, effort of ten or of a hundred: short over long is the same."""
+    """Minutes or hours, effort of ten or of a hundred: acute : chronic is the same."""
     plain = daily(diary, FIRST, now)
     for mean in (exponential, rolling):
         one = short_over_long(mean(plain, SHORT_DAYS), mean(plain, LONG_DAYS))
@@ -70,7 +70,7 @@ def test_a_ratio_knows_no_unit(diary, now: date, scale: float) -> None:
 @given(diaries, today, st.integers(1, 400))
 def test_a_diary_moved_in_time_is_judged_the_same(diary, now: date, days: int) -> None:
     shift = timedelta(days=days)
-    moved = [SessionLoad(one.day + shift, one.effort, one.minutes) for one in diary]
+    moved = [SessionLoad(one.day + shift, one.rpe, one.minutes) for one in diary]
     one, other = workload(diary, now), workload(moved, now + shift)
     assert np.array_equal(one.ratio, other.ratio, equal_nan=True)
     assert np.array_equal(one.ratio_rolling, other.ratio_rolling, equal_nan=True)

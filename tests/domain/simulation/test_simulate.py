@@ -20,15 +20,15 @@ pytestmark = pytest.mark.law
 TALENT = Talent(AVERAGE, 70.0)
 
 
-def hard(effort: float = 9.0) -> list[tuple[SetRecord, float]]:
-    return [(SetRecord("", 8, effort), 9.0)] * 3
+def hard(rpe: float = 9.0) -> list[tuple[SetRecord, float]]:
+    return [(SetRecord("", 8, rpe), 9.0)] * 3
 
 
-def trained(weeks: int, effort: float = 9.0, days: tuple[int, ...] = (0, 2, 4)) -> Response:
+def trained(weeks: int, rpe: float = 9.0, days: tuple[int, ...] = (0, 2, 4)) -> Response:
     response = Response(TALENT)
     for day in range(7 * weeks):
         if day % 7 in days:
-            response.train(hard(effort))
+            response.train(hard(rpe))
         response.rest()
     return response
 
@@ -124,12 +124,12 @@ def table() -> dict[str, CandidateResult]:
 
 
 def test_the_closed_loop_on_a_small_scale() -> None:
-    """Twenty athletes, eight weeks: as many gates as the best fixed plan within the noise of so
+    """Twenty athletes, eight weeks: as many criteria as the best fixed plan within the noise of so
     few, and no more pain or spikes than the fixed plans have. The bench holds the whole."""
     told = table()
     fixed = [told[one] for one in ("fixed", "linear", "failure")]
-    best = max(one.gates.likely for one in fixed)
-    assert told["invelo"].gates.high >= best
+    best = max(one.criteria.likely for one in fixed)
+    assert told["invelo"].criteria.high >= best
     assert told["invelo"].spikes.likely <= max(one.spikes.likely for one in fixed)
     assert told["invelo"].pains.low <= min(one.pains.likely for one in fixed)
 
@@ -148,7 +148,7 @@ def test_the_same_question_gives_the_same_answer_and_another_seed_another() -> N
 
 def test_means_stand_within_their_range_and_athletes_count() -> None:
     for one in table().values():
-        for told in (one.gates, one.spikes, one.pains, one.gained):
+        for told in (one.criteria, one.spikes, one.pains, one.gained):
             assert told.low <= told.likely <= told.high
         assert all(count <= 20 for _, count in one.first_weeks)
 

@@ -5,7 +5,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from invelo.domain.biomechanics.reading import reading
-from invelo.domain.biomechanics.setup import Help, set_up
+from invelo.domain.biomechanics.setup import Assistance, set_up
 from invelo.domain.errors import InputError
 from invelo.domain.strength.predict import Done, Known
 from invelo.domain.strength.tempo import Tempo
@@ -35,7 +35,7 @@ def test_the_same_hold_gives_the_same_seconds(movement: str, seconds: float) -> 
 
 def test_an_easier_set_up_gives_more_and_a_harder_one_less() -> None:
     done = known("pull_up", reps=5)
-    helped = reading(AVERAGE, set_up("pull_up", help=Help(15.0, "feet")))
+    helped = reading(AVERAGE, set_up("pull_up", assistance=Assistance(15.0, "feet")))
     one_arm = reading(AVERAGE, set_up("pull_up", share=80))
     assert done.expected(helped, Tempo()).likely > 8
     assert done.expected(one_arm, Tempo()).likely < 1
@@ -73,7 +73,7 @@ def test_sixty_reps_are_spoken_to_by_the_equations_that_go_so_far() -> None:
 
 def test_where_help_carries_all_nothing_is_left_to_count() -> None:
     done = known("pull_up", reps=5)
-    lifted = reading(AVERAGE, set_up("pull_up", help=Help(74.0, "feet")))
+    lifted = reading(AVERAGE, set_up("pull_up", assistance=Assistance(74.0, "feet")))
     told = done.expected(lifted, Tempo())
     assert told.likely > 30
     assert "nothing is left" in told.derivation.formula

@@ -15,8 +15,8 @@ EQUAL = (1.0, 1.0)
 by_name = {equation.name.split()[0]: equation for equation in EQUATIONS}
 
 
-def capacity(reps: float, load: float = 40.0, tempo: str = "1-0-1-0", effort: float = 10):
-    return Capacity(RepResult(load, reps, Tempo.parse(tempo), effort))
+def capacity(reps: float, load: float = 40.0, tempo: str = "1-0-1-0", rpe: float = 10):
+    return Capacity(RepResult(load, reps, Tempo.parse(tempo), rpe))
 
 
 @pytest.mark.parametrize("equation", EQUATIONS, ids=lambda e: e.name)
@@ -71,8 +71,8 @@ def test_predictions_keep_their_order_and_their_scale(
 
 
 @given(st.floats(1, 25), st.floats(1, 10))
-def test_capacity_never_lies_under_the_load_done(reps: float, effort: float) -> None:
-    one_rep = capacity(reps, effort=effort).one_rep
+def test_capacity_never_lies_under_the_load_done(reps: float, rpe: float) -> None:
+    one_rep = capacity(reps, rpe=rpe).one_rep
     assert one_rep.likely >= 40.0
     assert one_rep.low <= one_rep.likely <= one_rep.high
 
@@ -94,11 +94,11 @@ def test_above_fifteen_reps_the_range_widens_and_says_why() -> None:
 
 
 def test_reps_in_reserve_count_as_reps() -> None:
-    assert capacity(8, effort=8).one_rep.likely == pytest.approx(capacity(10).one_rep.likely)
+    assert capacity(8, rpe=8).one_rep.likely == pytest.approx(capacity(10).one_rep.likely)
 
 
 def test_a_rated_set_is_less_sure_than_a_test_to_the_end() -> None:
-    rated, ended = capacity(8, effort=8).one_rep, capacity(10).one_rep
+    rated, ended = capacity(8, rpe=8).one_rep, capacity(10).one_rep
     assert rated.high - rated.low > ended.high - ended.low
 
 
@@ -133,8 +133,8 @@ def test_tempo_equivalence_goes_there_and_back(reps: float, now: float, then: fl
         ({"load": 0.0}, "load"),
         ({"reps": 0}, "reps"),
         ({"reps": 201}, "reps"),
-        ({"effort": 0.5}, "effort"),
-        ({"effort": 10.5}, "effort"),
+        ({"rpe": 0.5}, "rpe"),
+        ({"rpe": 10.5}, "rpe"),
         ({"reps": float("nan")}, "reps"),
     ],
 )

@@ -16,8 +16,8 @@ from tests.domain.people import AVERAGE
 DAY = date(2026, 3, 2)
 
 
-def set_of(amount: float = 10, effort: float = 8, **more: object) -> SetRecord:
-    return SetRecord("a", amount, effort, **more)  # type: ignore[arg-type]
+def set_of(amount: float = 10, rpe: float = 8, **more: object) -> SetRecord:
+    return SetRecord("a", amount, rpe, **more)  # type: ignore[arg-type]
 
 
 # ---- counts as they are told ---------------------------------------------------------------
@@ -91,7 +91,7 @@ def test_a_count_from_memory_makes_every_later_estimate_wider() -> None:
         ({"amount": float("nan")}, "reps"),
         ({"amount": 4000, "unit": "s"}, "hold"),
         ({"amount": 401, "unit": "cm"}, "distance"),
-        ({"effort": 0}, "effort"),
+        ({"rpe": 0}, "rpe"),
         ({"pain": 11}, "pain"),
         ({"partial": 201}, "partial reps"),
         ({"about": (11, 12)}, "reps"),
@@ -134,10 +134,10 @@ def test_a_top_single_tells_capacity_but_judges_no_gate() -> None:
 
 def test_of_two_sides_the_weaker_speaks_and_all_that_went_wrong() -> None:
     """One-limb work: log both; the weaker side leads (common practice)."""
-    left = set_of(8, 9, side="left", number=1, clean=False)
+    left = set_of(8, 9, side="left", number=1, form_ok=False)
     right = set_of(10, 7, side="right", number=1, pain=2)
     (found,) = weaker_sides([left, right])
-    assert (found.amount, found.effort, found.pain, found.clean) == (8, 9, 2, False)
+    assert (found.amount, found.rpe, found.pain, found.form_ok) == (8, 9, 2, False)
     assert found.side == ""
 
 

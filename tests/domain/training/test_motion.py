@@ -58,7 +58,7 @@ def test_a_squat_is_watched_at_the_knee_and_a_pull_up_rises() -> None:
 def test_what_no_angle_tells_is_counted_by_hand(movement: str) -> None:
     known = {one.id for one in catalogue().movement}
     if movement not in known:
-        of = next(one for one in catalogue().movement if one.effort_only)
+        of = next(one for one in catalogue().movement if one.rpe_only)
         movement = of.id
     with pytest.raises(InputError) as refused:
         watched(movement)
@@ -66,7 +66,7 @@ def test_what_no_angle_tells_is_counted_by_hand(movement: str) -> None:
 
 
 @pytest.mark.parametrize(
-    "movement", [one for one in catalogue().movement if not one.effort_only], ids=lambda m: m.id
+    "movement", [one for one in catalogue().movement if not one.rpe_only], ids=lambda m: m.id
 )
 def test_every_movement_is_watched_sensibly_or_refused(movement) -> None:
     found = watched_or_none(movement)

@@ -1,4 +1,4 @@
-"""Sessions as a device runs them: rungs around each set, doses, a rep's phases and path."""
+"""Sessions as a device runs them: rungs around each set, prescriptions, a rep's phases and path."""
 
 from dataclasses import replace
 
@@ -57,10 +57,10 @@ def test_the_neighbours_go_along_the_hardest_first() -> None:
 def test_here_is_what_was_planned() -> None:
     here = next(one for one in choices(ITEM, WHO) if one.way == "here")
     main = ITEM.main
-    assert (here.low, here.high, here.effort, here.rest) == (
+    assert (here.low, here.high, here.rpe, here.rest) == (
         main.low,
         main.high,
-        main.effort,
+        main.rpe,
         main.rest,
     )
 
@@ -72,7 +72,7 @@ def test_an_easier_rung_asks_for_more_and_a_harder_for_less() -> None:
 
 def test_the_top_leaves_in_reserve_what_the_effort_says() -> None:
     """10 − effort are reps in reserve (common practice); by hand: of 22 at effort 8, 20."""
-    eased = replace(ITEM.main, effort=8.0)
+    eased = replace(ITEM.main, rpe=8.0)
     assert prescription_on(eased, near("knee-push-up", 22), "easier").high == 20
 
 
@@ -92,18 +92,19 @@ def test_past_thirty_reps_nothing_is_asked() -> None:
 def test_where_nothing_is_known_the_rungs_own_dose_stands() -> None:
     unknown = near("knee-push-up")
     found = prescription_on(ITEM.main, unknown, "easier")
-    assert (found.low, found.high) == (unknown.rung.dose.low, unknown.rung.dose.high)
+    assert (found.low, found.high) == (
+        unknown.rung.prescription.low,
+        unknown.rung.prescription.high,
+    )
     assert found.likely is None
 
 
 @given(st.floats(0.1, 120), st.floats(1, 10))
-def test_a_dose_on_another_rung_is_always_one_that_can_be_done(
-    likely: float, effort: float
-) -> None:
-    one = replace(ITEM.main, effort=effort)
+def test_a_dose_on_another_rung_is_always_one_that_can_be_done(likely: float, rpe: float) -> None:
+    one = replace(ITEM.main, rpe=rpe)
     found = prescription_on(one, near("knee-push-up", likely), "easier")
     assert 1 <= found.low <= found.high <= CEILING["reps"]
-    if likely - (10 - effort) >= 1:
+    if likely - (10 - rpe) >= 1:
         assert found.high <= likely
 
 

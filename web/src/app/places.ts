@@ -109,7 +109,7 @@ export const PLACES: Place[] = [
     keys: [
       ["D", "the newest decision"],
       ["T", "trends"],
-      ["O", "the outbox"],
+      ["M", "the messages"],
     ],
   },
 ];

@@ -145,10 +145,10 @@ def _done(
         amount=row.amount,
         unit=movement.unit,
         side=one.side,
-        effort=row.effort,
+        rpe=row.rpe,
         model_version=row.model_version,
         since=between(last, one).words if last else "",
-        norm_word=norm.word(age, row.amount) if norm and age is not None else "",
+        norm_text=norm.word(age, row.amount) if norm and age is not None else "",
     )
 
 
@@ -174,7 +174,7 @@ def _capacity(one: battery.GroupStatus) -> CapacityOut:
         rungs=f"{rungs[placement.low_index].name} to {rungs[placement.high_index].name}"
         if placement
         else "",
-        standing=rungs[placed.standing].name if placed else "",
+        current_rung=rungs[placed.current].name if placed else "",
         moved_why=one.moved_why,
         ready_ladders=[ReadyLadderName.model_validate(ready) for ready in one.ready],
         sides=TwoSides(words=compared.difference.words, weaker=compared.weaker)

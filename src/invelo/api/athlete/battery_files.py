@@ -60,17 +60,17 @@ def get_tests_file(athlete_id: UUID, coach: Coach, db: Database) -> Response:
     athlete = access.athlete(db, coach.id, athlete_id)
     rows = []
     for one in capacity.tests_of(db, athlete.id):
-        there = one.at.astimezone(ZoneInfo(one.zone))
+        there = one.at.astimezone(ZoneInfo(one.time_zone))
         rows.append(
             {
                 "date": one.local_date.isoformat(),
                 "time": f"{there:%H:%M:%S}",
-                "zone": one.zone,
+                "time zone": one.time_zone,
                 "movement": one.movement,
                 "set-up": json.dumps(one.changes, ensure_ascii=False, sort_keys=True),
                 "amount": f"{one.amount:g}",
                 "unit": catalogue().find_movement(one.movement).unit,
-                "effort": f"{one.effort:g}",
+                "rpe": f"{one.rpe:g}",
                 "side": one.side,
             }
         )
@@ -128,7 +128,7 @@ def _new(athlete: AthleteRow, one: tests_csv.CsvTest) -> battery.NewTest:
         modifiers=changes_from(one.changes),
         reps=None if held else one.amount,
         seconds=one.amount if held else None,
-        effort=one.effort,
+        rpe=one.rpe,
         side=one.side,
     )
     _ = test.amount  # refuses what cannot be tested

@@ -22,7 +22,7 @@ class TestCreate(Changes):
     movement: str = Field("push-up", examples=["push-up"])
     reps: int | None = Field(None, examples=[12])
     seconds: float | None = Field(None, description="Of a hold, up to an hour.")
-    effort: float = 10.0
+    rpe: float = 10.0
     side: OneSide = Field("", description="Of a movement done one side at a time.")
 
     def core(self) -> battery.NewTest:
@@ -33,7 +33,7 @@ class TestCreate(Changes):
             self.modifiers(),
             self.reps,
             self.seconds,
-            self.effort,
+            self.rpe,
             self.side,
         )
 
@@ -92,10 +92,10 @@ class TestDone(ResponseModel):
     amount: float
     unit: Unit
     side: OneSide
-    effort: float
+    rpe: float
     model_version: str
     since: str = Field(description="Against the test of the same kind before it; '' if none.")
-    norm_word: str = Field(description="Where it stands among people of that age and sex.")
+    norm_text: str = Field(description="Where it stands among people of that age and sex.")
 
 
 class TwoSides(ResponseModel):
@@ -124,9 +124,9 @@ class CapacityOut(ResponseModel):
     tests: int = Field(description="Days of evidence it rests on.")
     ladder_id: UUID | None
     goal: str
-    rung: str = Field(description="The rung whose dose fits; '' while there is no ladder.")
+    rung: str = Field(description="The rung whose prescription fits; '' while there is no ladder.")
     rungs: str = Field(description="The rungs its range would place them on.")
-    standing: str
+    current_rung: str
     moved_why: str = Field(description="The coach's word, where they moved the athlete.")
     ready_ladders: list[ReadyLadderName] = Field(description="To give, while there is none.")
     sides: TwoSides | None

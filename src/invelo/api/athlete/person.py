@@ -29,7 +29,7 @@ class PersonRequest(StrictModel):
     minutes: int | None = Field(None, description="A day, 5 to 180.")
     places: list[UUID] = Field(default_factory=list, max_length=20)
     units: Units = "metric"
-    schools: list[Method] = Field(default_factory=list)
+    methods: list[Method] = Field(default_factory=list)
     dislikes: list[str] = Field(default_factory=list, max_length=100)
     sex: Sex | None = Field(None, description="For published norms only.")
 
@@ -43,7 +43,7 @@ class PersonRequest(StrictModel):
             minutes=self.minutes,
             places=tuple(str(place) for place in self.places),
             units=self.units,
-            schools=tuple(self.schools),
+            methods=tuple(self.methods),
             dislikes=tuple(self.dislikes),
             sex=self.sex,
         )
@@ -59,7 +59,7 @@ class PersonOut(ResponseModel):
     minutes: int | None
     places: list[UUID]
     units: Units
-    schools: list[Method]
+    methods: list[Method]
     dislikes: list[str]
     sex: Sex | None
     missing: list[str]

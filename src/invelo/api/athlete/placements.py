@@ -26,7 +26,9 @@ class PlacedOn(ResponseModel):
     rungs: int
     closed: str = Field(description="Why all of it is closed today; '' where some is open.")
     shut: int = Field(description="How many of its rungs are closed.")
-    rung: str = Field(description="The rung whose useful dose fits; '' while nothing tells.")
+    rung: str = Field(
+        description="The rung whose useful prescription fits; '' while nothing tells."
+    )
     low_rung: str = Field(description="The lowest that the range of the prediction allows.")
     high_rung: str
     fits: bool

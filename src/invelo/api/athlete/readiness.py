@@ -26,12 +26,12 @@ class ReadinessCheck(ResponseModel):
     passes: str
     opens: list[str] = Field(description="Movements that wait for it.")
     prepares: str
-    dose: str
+    prescription: str
     beside: str
     passed: bool | None
     on: date | None
     again_on: date | None
-    word: str
+    note: str
 
 
 class ReadinessOut(ResponseModel):
@@ -46,7 +46,7 @@ class NewShown(StrictModel):
     id: UUID = Field(description="Made by the client, so that sending it twice counts once.")
     check: CheckId
     passed: bool
-    word: str = Field("", max_length=200, examples=["left 6 s, right 12 s"])
+    note: str = Field("", max_length=200, examples=["left 6 s, right 12 s"])
 
 
 @router.get("/readiness")
@@ -59,10 +59,11 @@ def get_readiness(athlete_id: UUID, coach: Coach, db: Database) -> ReadinessOut:
 def add_shown(
     athlete_id: UUID, body: NewShown, coach: Coach, db: Database, now: Now
 ) -> ReadinessOut:
-    """Keep what a check showed; a closed gate names the work that opens it and a day to retry."""
+    """Keep what a check showed; a closed criterion names the work that opens it and a day to
+    retry."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
     moment = moment_for(athlete, now)
-    shown = CheckResult(body.check, body.passed, moment.local_date, body.word.strip())
+    shown = CheckResult(body.check, body.passed, moment.local_date, body.note.strip())
     readiness.record(db, athlete, body.id, shown, moment)
     return _readiness(db, athlete.id)
 
@@ -80,10 +81,10 @@ def _check(one: Check, shown: CheckResult | None) -> ReadinessCheck:
         passes=one.passes,
         opens=[form.name for form in opened_by(one)],
         prepares=one.prepares,
-        dose=one.dose,
+        prescription=one.prescription,
         beside=one.beside,
         passed=shown.passed if shown else None,
         on=shown.day if shown else None,
         again_on=shown.again_on if shown else None,
-        word=shown.word if shown else "",
+        note=shown.note if shown else "",
     )

@@ -34,7 +34,7 @@ class RecordEntry(ResponseModel):
     words: str = Field(description="The set-up as it is called.")
     reps: float | None
     seconds: float | None
-    effort: float
+    rpe: float
     capacity: Explained
 
 
@@ -54,7 +54,7 @@ class Personal(ResponseModel):
     growth: Explained | None
     g: Explained | None
     endurance: Explained | None
-    why_not: str
+    unavailable_reason: str
 
 
 @router.get("/ladders/{ladder_id}/record")
@@ -90,11 +90,11 @@ def get_personal(ladder_id: UUID, coach: Coach, db: Database) -> Personal:
         growth=Explained.model_validate(found.growth),
         g=Explained.model_validate(found.g),
         endurance=Explained.model_validate(found.endurance),
-        why_not="",
+        unavailable_reason="",
     )
 
 
-def _none(sets: int, why_not: str) -> Personal:
+def _none(sets: int, unavailable_reason: str) -> Personal:
     return Personal(
         sets=sets,
         first=None,
@@ -103,7 +103,7 @@ def _none(sets: int, why_not: str) -> Personal:
         growth=None,
         g=None,
         endurance=None,
-        why_not=why_not,
+        unavailable_reason=unavailable_reason,
     )
 
 
@@ -117,6 +117,6 @@ def _entry(one: Evidence) -> RecordEntry:
         words=LeverageTask(setup.movement, setup.changes()).words,
         reps=done.reps,
         seconds=done.seconds,
-        effort=done.effort,
+        rpe=done.rpe,
         capacity=Explained.model_validate(one.greatest),
     )

@@ -79,7 +79,7 @@ class ClearanceOut(ResponseModel):
     """A clinician's word, as the coach recorded it."""
 
     said_by: str
-    word: str
+    note: str
     lifts: list[str]
     on: date
     author: str
@@ -102,7 +102,7 @@ class NewClearance(StrictModel):
 
     id: UUID = Field(description="Made by the client, so that sending it twice counts once.")
     said_by: Annotated[str, Field(min_length=1, max_length=120, pattern=r"\S")]
-    word: Annotated[str, Field(min_length=1, max_length=500, pattern=r"\S")]
+    note: Annotated[str, Field(min_length=1, max_length=500, pattern=r"\S")]
     lifts: list[str] = Field(max_length=20, examples=[["doctor", "overhead"]])
 
 
@@ -126,8 +126,8 @@ def add_clearance(
 ) -> Screen:
     """Record what a clinician opened again."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
-    word = screen.Word(body.id, body.said_by.strip(), body.word.strip(), tuple(body.lifts))
-    screen.clear(db, athlete, coach, word, moment_for(athlete, now))
+    note = screen.Word(body.id, body.said_by.strip(), body.note.strip(), tuple(body.lifts))
+    screen.clear(db, athlete, coach, note, moment_for(athlete, now))
     return _screen(db, athlete.id)
 
 
@@ -143,7 +143,7 @@ def _screen(db: Database, athlete_id: UUID) -> Screen:
         clearances=[
             ClearanceOut(
                 said_by=one.said_by,
-                word=one.word,
+                note=one.note,
                 lifts=one.lifts,
                 on=one.local_date,
                 author=_author(db, one.author_id),

@@ -64,15 +64,15 @@ def get_forms(coach: Coach) -> Forms:
 def read_bench(body: Sheet, coach: Coach) -> Bench:
     """What one or two set-ups ask of a body, and how they compare."""
     whose = body.body.core()
-    known, known_why_not = _known(whose, body.done)
-    one = _reading(whose, body.one, known, known_why_not)
-    other = _second(whose, body.other, known, known_why_not) if body.other else None
-    ratio, why_not = _ratio(whose, body.one, body.other)
+    known, known_unavailable_reason = _known(whose, body.done)
+    one = _reading(whose, body.one, known, known_unavailable_reason)
+    other = _second(whose, body.other, known, known_unavailable_reason) if body.other else None
+    ratio, unavailable_reason = _ratio(whose, body.one, body.other)
     return Bench(
         one=one,
         other=other,
         ratio=EstimateOut.model_validate(ratio) if ratio else None,
-        ratio_why_not=why_not,
+        ratio_unavailable_reason=unavailable_reason,
         done=_task(body.done.setup).words if body.done else "",
         model_version=MODEL_VERSION,
     )
@@ -90,10 +90,12 @@ def solve(body: Puzzle, coach: Coach) -> SolutionOut:
     whose, task, aim = body.body.core(), _task(body.task), body.aim
     if aim.model is not None:
         found = comparison.as_hard_as(
-            whose, task, body.dial, _task(aim.model), aim.step_percent / 100
+            whose, task, body.adjustable, _task(aim.model), aim.step_percent / 100
         )
     elif aim.count is not None and body.done is not None:
-        found = comparison.for_count(Known(whose, body.done.core()), task, body.dial, aim.count)
+        found = comparison.for_count(
+            Known(whose, body.done.core()), task, body.adjustable, aim.count
+        )
     else:
         raise InputError(
             "aim",
@@ -101,13 +103,13 @@ def solve(body: Puzzle, coach: Coach) -> SolutionOut:
             "Give a set-up to equal, or a count with what was done.",
         )
     return SolutionOut(
-        dial=found.dial.name,
-        label=found.dial.label,
-        unit=found.dial.unit,
+        adjustable=found.adjustable.name,
+        label=found.adjustable.label,
+        unit=found.adjustable.unit,
         now=found.now,
         to=Explained.model_validate(found.to) if found.to else None,
         setup=_travels(found.task) if found.task else None,
-        why_not=found.why_not,
+        unavailable_reason=found.unavailable_reason,
     )
 
 
@@ -119,7 +121,7 @@ def which_band(body: BandPuzzle, coach: Coach, db: Database) -> BandAnswers:
     curves = ((row.name, bands.curve(row)) for row in bands.of_account(db, coach.id))
     found = comparison.bands_for(known, task, body.count, comparison.both_ways(curves), body.at)
     return BandAnswers(
-        help=Explained.model_validate(comparison.least_help(known, task, body.count)),
+        assistance=Explained.model_validate(comparison.least_assistance(known, task, body.count)),
         bands=[
             BandAnswer(
                 name=one.name,
@@ -128,7 +130,7 @@ def which_band(body: BandPuzzle, coach: Coach, db: Database) -> BandAnswers:
                 stretch=one.stretch,
                 expected=Explained.model_validate(one.expected) if one.expected else None,
                 setup=_travels(one.task) if one.task else None,
-                why_not=one.why_not,
+                unavailable_reason=one.unavailable_reason,
             )
             for one in found
         ],
@@ -153,8 +155,14 @@ def keep_set_up(ladder_id: UUID, body: KeptSetUp, coach: Coach, db: Database, no
     row = access.ladder(db, coach.id, ladder_id, roles=access.WRITE)
     athlete = access.athlete(db, coach.id, row.athlete_id)
     movement = catalogue().movement_of(body.setup.movement, row.family)
-    dose = range_prescription(row.purpose, row.level, movement.unit)  # type: ignore[arg-type]
-    rung = Rung(body.name.strip(), movement, body.setup.changes(), dose, range_criterion(dose))
+    prescription = range_prescription(row.purpose, row.level, movement.unit)  # type: ignore[arg-type]
+    rung = Rung(
+        body.name.strip(),
+        movement,
+        body.setup.changes(),
+        prescription,
+        range_criterion(prescription),
+    )
     moment = moment_for(athlete, now)
     kept = workshop.add_where_it_belongs(db, row, athlete, Node(body.id, rung), moment)
     return RungName.model_validate(kept)
@@ -174,7 +182,7 @@ def _form(one: Form) -> FormOf:
         measure=one.limiting,
         ends=list(one.ends),
         parameters=[ParameterOf.model_validate(each) for each in one.parameter],
-        dials=[AdjustableOut.model_validate(each) for each in adjustables(one)],
+        adjustables=[AdjustableOut.model_validate(each) for each in adjustables(one)],
         presets=[Preset(name=name, values=values) for name, values in one.preset.items()],
         loads=list(one.loads),
         says=one.says,
@@ -205,14 +213,18 @@ def _known(body: Body, done: DoneAt | None) -> tuple[Known | None, str]:
     return known, ""
 
 
-def _second(body: Body, setup: SetUpRequest, known: Known | None, why_not: str) -> ReadingOf:
+def _second(
+    body: Body, setup: SetUpRequest, known: Known | None, unavailable_reason: str
+) -> ReadingOf:
     try:
-        return _reading(body, setup, known, why_not)
+        return _reading(body, setup, known, unavailable_reason)
     except InputError as error:
         raise InputError(f"second set-up, {error.field}", error.problem, error.remedy) from error
 
 
-def _reading(body: Body, setup: SetUpRequest, known: Known | None, why_not: str) -> ReadingOf:
+def _reading(
+    body: Body, setup: SetUpRequest, known: Known | None, unavailable_reason: str
+) -> ReadingOf:
     read = reading(body, setup.core())
     tempo = Tempo.parse(setup.tempo)
     expected: estimate.Estimate | None = None
@@ -220,7 +232,7 @@ def _reading(body: Body, setup: SetUpRequest, known: Known | None, why_not: str)
         try:
             expected = known.expected(read, tempo)
         except InputError as error:
-            why_not = error.problem
+            unavailable_reason = error.problem
     return ReadingOf(
         movement=read.setup.movement,
         words=_task(setup).words,
@@ -236,7 +248,7 @@ def _reading(body: Body, setup: SetUpRequest, known: Known | None, why_not: str)
         torques={name: EstimateOut.model_validate(one) for name, one in read.torques.items()},
         forces={name: EstimateOut.model_validate(one) for name, one in read.forces.items()},
         expected=EstimateOut.model_validate(expected) if expected else None,
-        expected_why_not="" if expected else why_not,
+        expected_unavailable_reason="" if expected else unavailable_reason,
         figures=[FigureOut.model_validate(one) for one in figures(read)],
     )
 

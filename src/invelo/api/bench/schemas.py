@@ -50,11 +50,11 @@ class FormOf(ResponseModel):
     id: str = Field(examples=["push_up"])
     name: str = Field(examples=["Push-up"])
     family: str
-    counted: Literal["reps", "hold", "effort"]
+    counted: Literal["reps", "hold", "rpe"]
     measure: str = Field(examples=["hand load"])
     ends: list[str]
     parameters: list[ParameterOf]
-    dials: list[AdjustableOut]
+    adjustables: list[AdjustableOut]
     presets: list[Preset]
     loads: list[str]
     says: str
@@ -75,7 +75,7 @@ class DoneAt(StrictModel):
     setup: SetUpRequest
     reps: float | None = Field(None, examples=[9])
     seconds: float | None = None
-    effort: float = 10.0
+    rpe: float = 10.0
 
     def core(self) -> Done:
         """As the domain reads it."""
@@ -84,7 +84,7 @@ class DoneAt(StrictModel):
             self.reps,
             self.seconds,
             Tempo.parse(self.setup.tempo),
-            self.effort,
+            self.rpe,
         )
 
 
@@ -121,7 +121,7 @@ class ReadingOf(ResponseModel):
     torques: dict[str, EstimateOut]
     forces: dict[str, EstimateOut]
     expected: EstimateOut | None = Field(description="Reps or seconds, from what was done.")
-    expected_why_not: str
+    expected_unavailable_reason: str
     figures: list[FigureOut]
 
 
@@ -131,7 +131,7 @@ class Bench(ResponseModel):
     one: ReadingOf
     other: ReadingOf | None
     ratio: EstimateOut | None = Field(description="How many times as hard the other is.")
-    ratio_why_not: str
+    ratio_unavailable_reason: str
     done: str = Field(description="What was done, as it is called.")
     model_version: str
 
@@ -156,7 +156,7 @@ class Puzzle(StrictModel):
 
     body: BodyRequest
     task: SetUpRequest
-    dial: str = Field(examples=["foot_height"])
+    adjustable: str = Field(examples=["foot_height"])
     aim: Aim
     done: DoneAt | None = None
 
@@ -164,13 +164,13 @@ class Puzzle(StrictModel):
 class SolutionOut(ResponseModel):
     """Where the dial meets the aim."""
 
-    dial: str
+    adjustable: str
     label: str
     unit: str
     now: float
     to: Explained | None
     setup: SetUpRequest | None
-    why_not: str
+    unavailable_reason: str
 
 
 class BandPuzzle(StrictModel):
@@ -192,13 +192,13 @@ class BandAnswer(ResponseModel):
     stretch: float | None
     expected: Explained | None
     setup: SetUpRequest | None
-    why_not: str
+    unavailable_reason: str
 
 
 class BandAnswers(ResponseModel):
     """Every band the coach has, plain and doubled."""
 
-    help: Explained = Field(description="How much must be taken off the demand.")
+    assistance: Explained = Field(description="How much must be taken off the demand.")
     bands: list[BandAnswer]
 
 

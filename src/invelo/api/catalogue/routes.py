@@ -40,7 +40,7 @@ class MovementOut(ResponseModel):
     form_name: str
     unit: Unit
     counted: str
-    effort_only: bool
+    rpe_only: bool
     muscles: list[str] = Field(description="Regions that work, the most first.")
     kit: list[str] = Field(description="Any one of these is needed.")
     values: dict[str, float]
@@ -173,7 +173,7 @@ def get_movement(
         stress=[f"{joint}: {STRESS[much]}" for joint, much in movement.stress.items()],
         rest_s=RESTS[movement.rest],
         says=movement.posture.says,
-        demand=None if movement.effort_only else Explained.model_validate(read.demand),
+        demand=None if movement.rpe_only else Explained.model_validate(read.demand),
         measure_words=read.measure,
         whose=whose,
         figures=[
@@ -192,7 +192,7 @@ def _fields(one: CoreMovement) -> dict[str, object]:
         "form_name": one.posture.name,
         "unit": one.unit,
         "counted": one.counted,
-        "effort_only": one.effort_only,
+        "rpe_only": one.rpe_only,
         "muscles": list(one.muscles),
         "kit": list(one.kit),
         "values": dict(one.values),

@@ -17,7 +17,7 @@ from invelo.db.moment import Moment
 from invelo.db.tables.account import AccountRow
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.errors import InputError
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import StrictModel, renamed
 from invelo.services.account import accounts
 from invelo.services.training import links
 
@@ -136,7 +136,9 @@ class DeviceClock(StrictModel):
     """When something was done, and what the device's clock says as it sends."""
 
     at: AwareDatetime = Field(description="The device's clock.")
-    zone: str | None = Field(None, description="The device's IANA zone.")
+    time_zone: str | None = Field(
+        None, description="The device's IANA zone.", validation_alias=renamed("time_zone", "zone")
+    )
     sent_at: AwareDatetime | None = Field(
         None, description="The device's clock as it sends; tells by how much it is off."
     )
@@ -155,13 +157,16 @@ def device_moment(
         Moment(at, athlete.time_zone)  # refuses a year that is none of ours
     skew = now - told.sent_at if told.sent_at is not None else timedelta()
     if abs(skew) <= CLOCK_BELIEVED:
-        return moment_for(athlete, now, told.at, told.zone), None
+        return moment_for(athlete, now, told.at, told.time_zone), None
     at = min(told.at + skew, now)
-    return Moment(at, told.zone or athlete.time_zone), skew.total_seconds()
+    return Moment(at, told.time_zone or athlete.time_zone), skew.total_seconds()
 
 
 def moment_for(
-    athlete: AthleteRow, now: datetime, at: AwareDatetime | None = None, zone: str | None = None
+    athlete: AthleteRow,
+    now: datetime,
+    at: AwareDatetime | None = None,
+    time_zone: str | None = None,
 ) -> Moment:
     """When something happened to an athlete: now, or when and where their device says.
 
@@ -170,4 +175,4 @@ def moment_for(
     """
     if at is not None and at > now + CLOCK_LEEWAY:
         raise InputError("at", "that time has not come yet.", "Set the device's clock right.")
-    return Moment(at or now, zone or athlete.time_zone)
+    return Moment(at or now, time_zone or athlete.time_zone)

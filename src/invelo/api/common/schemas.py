@@ -58,7 +58,7 @@ class PrescriptionOut(ResponseModel):
     high: int = Field(examples=[10])
     unit: Unit
     rest_s: int = Field(description="Seconds between sets.", examples=[120])
-    effort: float = Field(description="Target, 1–10.", examples=[9])
+    rpe: float = Field(description="Target, 1–10.", examples=[9])
 
 
 class CriterionOut(ResponseModel):
@@ -67,30 +67,30 @@ class CriterionOut(ResponseModel):
     sets: int = Field(examples=[3])
     amount: int = Field(examples=[10])
     unit: Unit
-    effort: float = Field(description="Highest effort allowed.", examples=[9])
+    rpe: float = Field(description="Highest effort allowed.", examples=[9])
     sessions: int = Field(description="Sessions running.", examples=[2])
 
 
 def prescription_of(row: RungRow) -> PrescriptionOut:
-    """A rung's dose."""
+    """A rung's prescription."""
     return PrescriptionOut(
         sets=row.sets,
         low=row.low,
         high=row.high,
         unit=UNIT.validate_python(row.unit),
         rest_s=row.rest_s,
-        effort=row.effort,
+        rpe=row.rpe,
     )
 
 
 def criterion_of(row: RungRow) -> CriterionOut:
-    """A rung's gate."""
+    """A rung's criterion."""
     return CriterionOut(
-        sets=row.gate_sets,
-        amount=row.gate_amount,
+        sets=row.criterion_sets,
+        amount=row.criterion_amount,
         unit=UNIT.validate_python(row.unit),
-        effort=row.gate_effort,
-        sessions=row.gate_sessions,
+        rpe=row.criterion_rpe,
+        sessions=row.criterion_sessions,
     )
 
 

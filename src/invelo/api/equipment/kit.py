@@ -41,7 +41,7 @@ class KitItemOut(ResponseModel):
     safe: bool | None
     checked_by: str
     look_for: str = Field(description="What a safety check looks for.")
-    why_not: str = Field(description="Why it is not planned with; empty where it is.")
+    unavailable_reason: str = Field(description="Why it is not planned with; empty where it is.")
 
 
 class PlaceOut(ResponseModel):
@@ -203,5 +203,5 @@ def _item(row: KitItemRow, today: date) -> KitItemOut:
         safe=row.safe,
         checked_by=row.checked_by,
         look_for=LOOK_FOR.get(thing.kind, ""),
-        why_not=thing.why_not(today),
+        unavailable_reason=thing.unavailable_reason(today),
     )

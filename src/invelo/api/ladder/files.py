@@ -67,7 +67,7 @@ def get_file(
             row.goal,
             PURPOSE.validate_python(row.purpose),
             LEVEL.validate_python(row.level),
-            seen.measured.terms,
+            seen.measured.policy,
         )
         content = ladder_document.as_text(told)
     elif kind == "md":
@@ -126,5 +126,5 @@ def import_file(
         moment_for(athlete, now),
         {"ladder imported": goal},
     )
-    workshop.set_step_policy(db, row, read.file.terms.core())
+    workshop.set_step_policy(db, row, read.file.settings.core())
     return Imported(goal=goal, rungs=told, faults=[], ladder_id=row.id)

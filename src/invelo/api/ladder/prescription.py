@@ -1,4 +1,4 @@
-"""Dose: the school of a ladder, and what its rungs' doses depart from."""
+"""Prescription: the method of a ladder, and what its rungs' prescriptions depart from."""
 
 from uuid import UUID
 
@@ -6,7 +6,7 @@ from fastapi import APIRouter
 
 from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import PrescriptionOut as DoseShape
+from invelo.api.common.schemas import PrescriptionOut as PrescriptionShape
 from invelo.api.common.schemas import ResponseModel
 from invelo.api.ladder.views import seen_by
 from invelo.db import access
@@ -16,11 +16,11 @@ from invelo.domain.plan.prescription import Level, Method, Prescription, Purpose
 from invelo.domain.strict import StrictModel
 from invelo.services.ladder import prescription
 
-router = APIRouter(prefix="/api", tags=["Dose"], responses=ERRORS)
+router = APIRouter(prefix="/api", tags=["Prescription"], responses=ERRORS)
 
 
 class MethodOut(ResponseModel):
-    """A school of progress."""
+    """A method of progress."""
 
     id: Method
     name: str
@@ -29,7 +29,7 @@ class MethodOut(ResponseModel):
 
 
 class Overridden(ResponseModel):
-    """A rule that a dose overrides."""
+    """A rule that a prescription overrides."""
 
     rule: str
     sentence: str
@@ -39,68 +39,69 @@ class Overridden(ResponseModel):
 
 
 class RungPrescriptionOut(ResponseModel):
-    """A rung's dose beside what the rules ask."""
+    """A rung's prescription beside what the rules ask."""
 
     id: UUID
     name: str
-    given: DoseShape
-    asked: DoseShape
+    given: PrescriptionShape
+    asked: PrescriptionShape
     overrides: list[Overridden]
 
 
 class PrescriptionsOut(ResponseModel):
-    """The doses of a ladder."""
+    """The prescriptions of a ladder."""
 
-    school: Method
+    method: Method
     purpose: Purpose
     level: Level
-    schools: list[MethodOut]
+    methods: list[MethodOut]
     rungs: list[RungPrescriptionOut]
 
 
 class MethodRequest(StrictModel):
-    """By which school a ladder progresses from now on."""
+    """By which method a ladder progresses from now on."""
 
-    school: Method
+    method: Method
     purpose: Purpose
     level: Level
     anew: bool = False
 
 
-@router.get("/ladders/{ladder_id}/doses")
-def get_doses(ladder_id: UUID, coach: Coach, db: Database, now: Now) -> PrescriptionsOut:
-    """Every rung's dose beside what school and purpose ask."""
+@router.get("/ladders/{ladder_id}/prescriptions")
+def get_prescriptions(ladder_id: UUID, coach: Coach, db: Database, now: Now) -> PrescriptionsOut:
+    """Every rung's prescription beside what method and purpose ask."""
     seen = seen_by(db, access.ladder(db, coach.id, ladder_id), coach, now)
     row = seen.row
     return PrescriptionsOut(
-        school=METHOD.validate_python(row.school),
+        method=METHOD.validate_python(row.method),
         purpose=PURPOSE.validate_python(row.purpose),
         level=LEVEL.validate_python(row.level),
-        schools=[MethodOut.model_validate(one) for one in METHODS.values()],
+        methods=[MethodOut.model_validate(one) for one in METHODS.values()],
         rungs=[_rung(one) for one in prescription.prescriptions(seen)],
     )
 
 
-@router.put("/ladders/{ladder_id}/school")
-def choose_school(
+@router.put("/ladders/{ladder_id}/method")
+def choose_method(
     ladder_id: UUID, body: MethodRequest, coach: Coach, db: Database, now: Now
 ) -> PrescriptionsOut:
-    """Choose the school, purpose and level; `anew` gives every rung the dose that they ask."""
+    """Choose the method, purpose and level; `anew` gives every rung the prescription that they
+    ask."""
     row = access.ladder(db, coach.id, ladder_id, roles=access.WRITE)
     athlete = access.athlete(db, coach.id, row.athlete_id)
     moment = moment_for(athlete, now)
     prescription.set_method(
-        db, row, athlete, body.school, body.purpose, body.level, body.anew, moment
+        db, row, athlete, body.method, body.purpose, body.level, body.anew, moment
     )
-    return get_doses(ladder_id, coach, db, now)
+    return get_prescriptions(ladder_id, coach, db, now)
 
 
 def _rung(one: prescription.RungPrescription) -> RungPrescriptionOut:
     return RungPrescriptionOut(
         id=one.row.id,
         name=one.row.name,
-        given=_dose(one.given),
-        asked=_dose(one.asked),
+        given=_prescription(one.given),
+        asked=_prescription(one.asked),
         overrides=[
             Overridden(
                 rule=each.rule.id,
@@ -114,12 +115,12 @@ def _rung(one: prescription.RungPrescription) -> RungPrescriptionOut:
     )
 
 
-def _dose(given: Prescription) -> DoseShape:
-    return DoseShape(
+def _prescription(given: Prescription) -> PrescriptionShape:
+    return PrescriptionShape(
         sets=given.sets,
         low=given.low,
         high=given.high,
         unit=given.unit,
         rest_s=given.rest,
-        effort=given.effort,
+        rpe=given.rpe,
     )

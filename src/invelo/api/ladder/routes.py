@@ -100,12 +100,12 @@ def get_rung(ladder_id: UUID, rung_id: UUID, coach: Coach, db: Database, now: No
     return _rung_sheet(seen_by(db, row, coach, now), position)
 
 
-@router.post("/ladders/{ladder_id}/standing")
+@router.put("/ladders/{ladder_id}/current-rung")
 def stand(ladder_id: UUID, body: Move, coach: Coach, db: Database, now: Now) -> LadderSheet:
     """Put the athlete on a rung of the coach's choice."""
     row = access.ladder(db, coach.id, ladder_id, roles=access.WRITE)
     athlete = access.athlete(db, coach.id, row.athlete_id)
-    ladder.stand(db, row, athlete, body.rung_id, body.word.strip(), moment_for(athlete, now))
+    ladder.stand(db, row, athlete, body.rung_id, body.note.strip(), moment_for(athlete, now))
     return sheet_of(db, row, athlete, now)
 
 

@@ -37,8 +37,8 @@ class RungOut(SetUpOut):
     id: UUID
     position: int
     name: str
-    dose: PrescriptionOut
-    gate: CriterionOut
+    prescription: PrescriptionOut
+    criterion: CriterionOut
     why: str = Field(description="Why it stands where it does, if not by demand.")
     closed: str = Field(description="Why it is closed to the athlete today; '' if it is open.")
     lane: int | None = Field(description="Which of the ladder's lanes; none if effort alone tells.")
@@ -55,7 +55,9 @@ class StepOut(ResponseModel):
     lower_id: UUID
     upper_id: UUID
     ratio: EstimateOut | None = Field(description="None across lanes and where effort alone tells.")
-    above: EstimateOut | None = Field(description="Likely above for whoever just meets the gate.")
+    above: EstimateOut | None = Field(
+        description="Likely above for whoever just meets the criterion."
+    )
     gap: bool
     easier: bool
 
@@ -93,12 +95,12 @@ class LadderSheet(ResponseModel):
     goal: str
     family: str
     lanes: list[Lane]
-    school: str
+    method: str
     purpose: Purpose
     level: Level
-    terms: StepPolicyDocument
+    settings: StepPolicyDocument
     stopped: str = Field(description="Why pain stopped the movement; empty while it runs.")
-    standing_id: UUID
+    current_rung_id: UUID
     measure: BodyMeasurementOut
     rungs: list[RungOut]
     steps: list[StepOut]
@@ -132,7 +134,7 @@ class RungSheet(ResponseModel):
     id: UUID
     name: str
     movement_name: str
-    effort_only: bool
+    rpe_only: bool
     prime: list[str]
     cues: list[str]
     faults: list[FaultAtRungOut]
@@ -174,7 +176,7 @@ class Move(StrictModel):
     """The coach's own choice of rung."""
 
     rung_id: UUID
-    word: str = Field("", max_length=300, description="Why.")
+    note: str = Field("", max_length=300, description="Why.")
 
 
 class ComparedLadders(ResponseModel):

@@ -53,7 +53,7 @@ class EdgeRequest(StrictModel):
 class AdjustmentOut(ResponseModel):
     """One thing changed alone until the step is made, as a rung to add."""
 
-    dial: str = Field(examples=["bag"])
+    adjustable: str = Field(examples=["bag"])
     label: str = Field(examples=["bag high on the back"])
     unit: str = Field(examples=["kg"])
     now: float
@@ -61,7 +61,7 @@ class AdjustmentOut(ResponseModel):
     demand: EstimateOut | None
     expected: EstimateOut | None
     rung: PlainRung | None
-    why_not: str
+    unavailable_reason: str
 
 
 class AdjustmentsOut(ResponseModel):
@@ -123,9 +123,9 @@ def change_rung(
     row, athlete, moment = _writing(db, coach, ladder_id, now)
     ladder.rung_on(db, row.id, rung_id)
     new = Node(rung_id, body.core(row.purpose, row.level), body.why)  # type: ignore[arg-type]
-    word = f"changed “{new.rung.name}”"
+    note = f"changed “{new.rung.name}”"
     given = [new.rung.movement.id]
-    workshop.edit(db, row, athlete, lambda d: d.change(new), word, moment, given)
+    workshop.edit(db, row, athlete, lambda d: d.change(new), note, moment, given)
     return sheet_of(db, row, athlete, now)
 
 
@@ -149,13 +149,13 @@ def move_rung(
     return sheet_of(db, row, athlete, now)
 
 
-@router.post("/ladders/{ladder_id}/ties")
-def tie(ladder_id: UUID, body: EdgeRequest, coach: Coach, db: Database, now: Now) -> LadderSheet:
+@router.post("/ladders/{ladder_id}/edges")
+def edge(ladder_id: UUID, body: EdgeRequest, coach: Coach, db: Database, now: Now) -> LadderSheet:
     """Branch or join: let one step from a rung to another."""
     return _tied(ladder_id, body, coach, db, now, True)
 
 
-@router.delete("/ladders/{ladder_id}/ties/{lower_id}/{upper_id}")
+@router.delete("/ladders/{ladder_id}/edges/{lower_id}/{upper_id}")
 def untie(
     ladder_id: UUID, lower_id: UUID, upper_id: UUID, coach: Coach, db: Database, now: Now
 ) -> LadderSheet:
@@ -172,11 +172,11 @@ def _tied(
     names = [ladder.rung_on(db, row.id, one).name for one in (body.lower_id, body.upper_id)]
 
     def how(drawing: LadderGraph) -> LadderGraph:
-        edit = drawing.tie if on else drawing.untie
+        edit = drawing.edge if on else drawing.untie
         return edit(body.lower_id, body.upper_id)
 
-    word = f"{'tied' if on else 'untied'} “{names[0]}” and “{names[1]}”"
-    workshop.edit(db, row, athlete, how, word, moment)
+    note = f"{'tied' if on else 'untied'} “{names[0]}” and “{names[1]}”"
+    workshop.edit(db, row, athlete, how, note, moment)
     return sheet_of(db, row, athlete, now)
 
 
@@ -194,7 +194,7 @@ def redo(ladder_id: UUID, coach: Coach, db: Database, now: Now) -> LadderSheet:
     return sheet_of(db, workshop.redo(db, row, athlete, moment), athlete, now)
 
 
-@router.put("/ladders/{ladder_id}/terms")
+@router.put("/ladders/{ladder_id}/settings")
 def set_terms(
     ladder_id: UUID, body: StepPolicyDocument, coach: Coach, db: Database, now: Now
 ) -> LadderSheet:
@@ -245,7 +245,7 @@ def _proposed(one: ProposedRung, seen: ladder.LadderView) -> ProposedRungOut:
     )
 
 
-@router.get("/ladders/{ladder_id}/rungs/{rung_id}/ways")
+@router.get("/ladders/{ladder_id}/rungs/{rung_id}/adjustments")
 def get_ways(
     ladder_id: UUID,
     rung_id: UUID,
@@ -269,19 +269,19 @@ def get_ways(
         step_percent=step_percent,
         ways=[
             AdjustmentOut(
-                dial=way.dial.name,
-                label=way.dial.label,
-                unit=way.dial.unit,
+                adjustable=way.adjustable.name,
+                label=way.adjustable.label,
+                unit=way.adjustable.unit,
                 now=way.now,
                 to=Explained.model_validate(way.to) if way.to else None,
                 demand=EstimateOut.model_validate(way.demand.told) if way.demand else None,
                 expected=EstimateOut.model_validate(way.expected) if way.expected else None,
                 rung=PlainRung(
-                    **PlainRung.fields_of(core.changed(rung, way.dial.name, way.to.likely))
+                    **PlainRung.fields_of(core.changed(rung, way.adjustable.name, way.to.likely))
                 )
                 if way.to
                 else None,
-                why_not=way.why_not,
+                unavailable_reason=way.unavailable_reason,
             )
             for way in found
         ],

@@ -1,4 +1,4 @@
-"""Daily dose: one rep at a fixed moment, tried, ticked, changed."""
+"""Daily minimum: one rep at a fixed moment, tried, ticked, changed."""
 
 from datetime import date
 from uuid import UUID
@@ -13,14 +13,14 @@ from invelo.db import access
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.plan.daily_minimum import MOMENTS, TRIES, DailyMinimum
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import StrictModel, renamed
 from invelo.services.plan import daily_minimum
 
 router = APIRouter(prefix="/api/athletes/{athlete_id}/daily", tags=["Daily"], responses=ERRORS)
 
 
 class NewDaily(StrictModel):
-    """A smallest daily dose."""
+    """A daily minimum."""
 
     movement: str = Field(examples=["push-up"])
     amount: int = Field(1, description="Reps, 1 to 5, or seconds, 1 to 10.")
@@ -30,22 +30,22 @@ class NewDaily(StrictModel):
 
 
 class NewTick(StrictModel):
-    """A daily dose done."""
+    """A daily minimum done."""
 
     amount: int | None = Field(None, ge=1, le=600, description="More than asked is welcome.")
     trial: bool = Field(False, description="Tried out, on the first day.")
     at: AwareDatetime | None = None
-    zone: str | None = None
+    time_zone: str | None = Field(None, validation_alias=renamed("time_zone", "zone"))
 
 
 class Ended(StrictModel):
-    """The end of a daily dose."""
+    """The end of a daily minimum."""
 
     why: str = Field("", max_length=200)
 
 
 class DailyBefore(ResponseModel):
-    """A daily dose that was changed."""
+    """A daily minimum that was changed."""
 
     movement: str
     moment: str
@@ -55,7 +55,7 @@ class DailyBefore(ResponseModel):
 
 
 class Daily(ResponseModel):
-    """A daily dose as it stands."""
+    """A daily minimum as it stands."""
 
     id: UUID
     movement: str
@@ -73,12 +73,12 @@ class Daily(ResponseModel):
     tries: int
     tries_wanted: int
     today: bool
-    word: str
+    note: str
     before: list[DailyBefore]
 
 
 class DailySheet(ResponseModel):
-    """The daily dose, if one runs, and moments to tie one to."""
+    """The daily minimum, if one runs, and moments to tie one to."""
 
     daily: Daily | None
     moments: list[str]
@@ -86,21 +86,21 @@ class DailySheet(ResponseModel):
 
 @router.get("")
 def get_daily(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> DailySheet:
-    """The daily dose as it stands."""
+    """The daily minimum as it stands."""
     athlete = access.athlete(db, coach.id, athlete_id)
     return _sheet(db, athlete, moment_for(athlete, now).local_date)
 
 
-@router.put("/{habit_id}")
+@router.put("/{daily_minimum_id}")
 def begin_daily(
-    athlete_id: UUID, habit_id: UUID, body: NewDaily, coach: Coach, db: Database, now: Now
+    athlete_id: UUID, daily_minimum_id: UUID, body: NewDaily, coach: Coach, db: Database, now: Now
 ) -> DailySheet:
-    """Begin a daily dose, in place of the one that runs."""
+    """Begin a daily minimum, in place of the one that runs."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
     moment = moment_for(athlete, now)
     movement = catalogue().find_movement(body.movement)
-    dose = DailyMinimum(movement, body.amount, body.moment, body.at)
-    daily_minimum.begin(db, athlete, habit_id, dose, body.why, moment)
+    prescription = DailyMinimum(movement, body.amount, body.moment, body.at)
+    daily_minimum.begin(db, athlete, daily_minimum_id, prescription, body.why, moment)
     return _sheet(db, athlete, moment.local_date)
 
 
@@ -108,16 +108,16 @@ def begin_daily(
 def tick_daily(
     athlete_id: UUID, tick_id: UUID, body: NewTick, coach: Coach, db: Database, now: Now
 ) -> DailySheet:
-    """Tick the day off, or try the dose out on its first day. A day has one tick."""
+    """Tick the day off, or try the prescription out on its first day. A day has one tick."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
-    moment = moment_for(athlete, now, body.at, body.zone)
+    moment = moment_for(athlete, now, body.at, body.time_zone)
     daily_minimum.tick(db, athlete.id, tick_id, body.amount, body.trial, moment)
     return _sheet(db, athlete, moment_for(athlete, now).local_date)
 
 
 @router.post("/end", status_code=204)
 def end_daily(athlete_id: UUID, body: Ended, coach: Coach, db: Database, now: Now) -> Response:
-    """End the daily dose that runs."""
+    """End the daily minimum that runs."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
     daily_minimum.end(db, athlete.id, body.why, moment_for(athlete, now).local_date)
     return Response(status_code=204)
@@ -146,7 +146,7 @@ def _sheet(db: Database, athlete: AthleteRow, today: date) -> DailySheet:
             tries=goes.tries,
             tries_wanted=TRIES,
             today=goes.today,
-            word=goes.word,
+            note=goes.note,
             before=[
                 DailyBefore(
                     movement=catalogue().find_movement(one.movement).name,

@@ -50,7 +50,7 @@ class RegionSets(ResponseModel):
 
 
 class DepartureOut(ResponseModel):
-    """A rule of the dose that the coach's own overrides."""
+    """A rule of the prescription that the coach's own overrides."""
 
     item: str
     rule: str
@@ -74,7 +74,7 @@ class SessionSheet(ResponseModel):
     right_s: float
     push: float
     pull: float
-    effort_only: list[str]
+    rpe_only: list[str]
     departures: list[DepartureOut]
 
 
@@ -125,7 +125,7 @@ def item_of(item: Item) -> SessionItem:
         in_all=[one.count(one.low).words for one in item.sets],
         cues=list(item.movement.cues),
         easier=[rung.name for rung in item.easier],
-        rig=f"{what}, {minutes:g} min to rig up" if what and minutes else what,
+        rig=f"{what}, {minutes:g} min to set up" if what and minutes else what,
     )
 
 
@@ -137,7 +137,7 @@ def block_of(block: Block) -> SessionBlock:
 
 
 def departures_of(session: Session, trainee: Trainee) -> list[DepartureOut]:
-    """Rules of the dose that the ladders' items override."""
+    """Rules of the prescription that the ladders' items override."""
     found = []
     for item in session.items:
         stand = next((one for one in trainee.stands if one.key == item.key), None)
@@ -146,11 +146,11 @@ def departures_of(session: Session, trainee: Trainee) -> list[DepartureOut]:
         main = item.main
         tempo = main.modifiers.tempo.rep_time
         asked = prescription_for(
-            stand.school, stand.purpose, stand.level, main.unit, rep_time=tempo
+            stand.method, stand.purpose, stand.level, main.unit, rep_time=tempo
         )
         work = [one for one in item.sets if one.kind == "work"]
         given = Prescription(
-            len(work) or 1, main.low, main.high, int(main.rest), main.effort, main.unit
+            len(work) or 1, main.low, main.high, int(main.rest), main.rpe, main.unit
         )
         best = stand.here.likely.likely if stand.here.likely else None
         if main.unit == "s":
@@ -187,7 +187,7 @@ def sheet_of(session: Session, trainee: Trainee) -> SessionSheet:
         right_s=sums.right,
         push=sums.push,
         pull=sums.pull,
-        effort_only=list(sums.effort_only),
+        rpe_only=list(sums.rpe_only),
         departures=departures_of(session, trainee),
     )
 

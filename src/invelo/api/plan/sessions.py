@@ -18,7 +18,7 @@ from invelo.domain.plan.prescription import Purpose
 from invelo.domain.plan.session import builder, fit, template
 from invelo.domain.plan.session.adapt import Today, adapt
 from invelo.domain.plan.session.work import Format
-from invelo.domain.plan.week.availability import monday_of
+from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.strict import StrictModel
 from invelo.services.plan import sessions, trainee, week
 
@@ -64,10 +64,10 @@ class NewOwnSession(StrictModel):
     name: str = Field(max_length=80, examples=["After the get-out"])
     blocks: list[ShapeBlockOf] = Field(min_length=1, max_length=20)
 
-    def core(self, shape_id: UUID) -> template.SessionTemplate:
+    def core(self, template_id: UUID) -> template.SessionTemplate:
         """As the domain reads it."""
         return template.SessionTemplate(
-            str(shape_id),
+            str(template_id),
             self.name,
             "own",
             "bar and bands",
@@ -130,7 +130,7 @@ class Allows(StrictModel):
     sore: list[Sore] = Field(default_factory=list, max_length=8)
     tight: list[StressedJoint] = Field(default_factory=list, max_length=8)
     sleep: float | None = Field(None, description="Hours of the last night.")
-    effort: float | None = Field(None, description="Of what was done today already, 1–10.")
+    rpe: float | None = Field(None, description="Of what was done today already, 1–10.")
 
     def core(self) -> Today:
         """As the domain reads it."""
@@ -140,7 +140,7 @@ class Allows(StrictModel):
             tuple((one.place, one.how) for one in self.sore),
             tuple(self.tight),
             self.sleep,
-            self.effort,
+            self.rpe,
         )
 
 
@@ -161,14 +161,14 @@ class DaySession(ResponseModel):
 DaySource = Literal["plan", "adapted"]
 
 
-@router.get("/sessions-to-start-from")
+@router.get("/session-templates")
 def get_ready_sessions(coach: Coach, db: Database) -> ReadySessions:
     """The ready sessions and the coach's own."""
     there = sessions.shapes(db, coach.id)
     return ReadySessions(sessions=[ReadySession.model_validate(_plain(one)) for one in there])
 
 
-@router.put("/own-sessions/{session_id}")
+@router.put("/session-templates/{session_id}")
 def keep_own_session(
     session_id: UUID, body: NewOwnSession, coach: Coach, db: Database, now: Now
 ) -> ReadySession:
@@ -177,17 +177,17 @@ def keep_own_session(
     return ReadySession.model_validate(_plain(sessions.SHAPE.validate_python(row.document)))
 
 
-@router.delete("/own-sessions/{session_id}", status_code=204)
+@router.delete("/session-templates/{session_id}", status_code=204)
 def remove_own_session(session_id: UUID, coach: Coach, db: Database) -> Response:
     """Take an own session away."""
     sessions.remove_own(db, coach.id, session_id)
     return Response(status_code=204)
 
 
-@router.get("/athletes/{athlete_id}/sessions/{shape_id}")
+@router.get("/athletes/{athlete_id}/session-templates/{template_id}")
 def get_session(
     athlete_id: UUID,
-    shape_id: str,
+    template_id: str,
     coach: Coach,
     db: Database,
     now: Now,
@@ -196,21 +196,21 @@ def get_session(
     """A session to start from, filled in for an athlete, and cut to the minutes there are."""
     athlete = access.athlete(db, coach.id, athlete_id)
     who = trainee.of_athlete(db, athlete, moment_for(athlete, now).local_date)
-    made = builder.session_of(sessions.find(db, coach.id, shape_id), who)
+    made = builder.session_of(sessions.find(db, coach.id, template_id), who)
     fitted = fit.fit(made, minutes) if minutes is not None else fit.Fitted(made, ())
     return FittedOut(
         session=sheet_of(fitted.session, who), cuts=list(fitted.cuts), back=list(fitted.back)
     )
 
 
-@router.post("/group-sessions/{shape_id}")
+@router.post("/session-templates/{template_id}/group")
 def group_session(
-    shape_id: str, body: ForGroup, coach: Coach, db: Database, now: Now
+    template_id: str, body: ForGroup, coach: Coach, db: Database, now: Now
 ) -> GroupSheet:
     """One session for several people, each on their own rung."""
     there = [access.athlete(db, coach.id, one) for one in dict.fromkeys(body.athletes)]
     people = [trainee.of_athlete(db, one, moment_for(one, now).local_date) for one in there]
-    made = builder.group(sessions.find(db, coach.id, shape_id), people)
+    made = builder.group(sessions.find(db, coach.id, template_id), people)
     return GroupSheet(
         name=made.shape.name,
         minutes=made.minutes,
@@ -233,7 +233,7 @@ def get_day(
     """A day's session: as it was adapted, or else as it is planned."""
     athlete = access.athlete(db, coach.id, athlete_id)
     today = moment_for(athlete, now).local_date
-    seen = week.view(db, athlete, monday_of(day), today)
+    seen = week.view(db, athlete, week_start_of(day), today)
     adapted = None if source == "plan" else sessions.adapted(db, athlete.id, day)
     session = adapted or seen.session(day.weekday())
     return DaySession(day=day, adapted=adapted is not None, session=sheet_of(session, seen.who))
@@ -247,7 +247,7 @@ def adapt_day(
     roles = access.WRITE if body.keep else access.SEE
     athlete = access.athlete(db, coach.id, athlete_id, roles=roles)
     moment = moment_for(athlete, now)
-    seen = week.view(db, athlete, monday_of(day), moment.local_date)
+    seen = week.view(db, athlete, week_start_of(day), moment.local_date)
     allowed = body.core()
     done = adapt(seen.session(day.weekday()), seen.who, allowed)
     if body.keep:

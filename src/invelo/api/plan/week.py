@@ -34,7 +34,7 @@ from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.plan.session.timeline import length
 from invelo.domain.plan.session.words import sets_words
 from invelo.domain.plan.week.advice import layoff_notice
-from invelo.domain.plan.week.availability import monday_of
+from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.plan.week.problem import WEEKDAYS, Plan
 from invelo.domain.plan.week.progress import PlannedWeek, Progress
 from invelo.domain.plan.week.score import days_of, days_of_region, minutes_on, sets_of_regions
@@ -74,66 +74,68 @@ class SolveRefused(BaseModel):
 
 @router.get("")
 def get_week(
-    athlete_id: UUID, coach: Coach, db: Database, now: Now, monday: Monday = None
+    athlete_id: UUID, coach: Coach, db: Database, now: Now, week_start: Monday = None
 ) -> WeekSheet:
     """A week as it stands."""
     athlete = access.athlete(db, coach.id, athlete_id)
     today = moment_for(athlete, now).local_date
-    seen = week.view(db, athlete, monday or monday_of(today), today)
+    seen = week.view(db, athlete, week_start or week_start_of(today), today)
     return _sheet(db, athlete, seen, today)
 
 
-@router.post("/trial")
+@router.post("/preview")
 def try_week(
-    athlete_id: UUID, body: ToKeep, coach: Coach, db: Database, now: Now, monday: Monday = None
+    athlete_id: UUID, body: ToKeep, coach: Coach, db: Database, now: Now, week_start: Monday = None
 ) -> WeekSheet:
     """A week as it would be with a coach's own moves: its score and the rules it breaks. Nothing
     is kept."""
     athlete = access.athlete(db, coach.id, athlete_id)
     today = moment_for(athlete, now).local_date
-    seen = _seen(db, athlete, monday, today, body)
+    seen = _seen(db, athlete, week_start, today, body)
     plan = _plan(body)
     return _sheet(db, athlete, seen.with_plan(plan), today)
 
 
-@router.put("/wishes")
-def keep_wishes(
+@router.put("/availability")
+def keep_availability(
     athlete_id: UUID,
     body: AvailabilityRequest,
     coach: Coach,
     db: Database,
     now: Now,
-    monday: Monday = None,
+    week_start: Monday = None,
 ) -> WeekSheet:
     """Keep what is asked of every week, in place of what was asked before."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
     week.keep_availability(db, athlete, body.core(), now)
     today = moment_for(athlete, now).local_date
-    return _sheet(db, athlete, week.view(db, athlete, monday or monday_of(today), today), today)
+    return _sheet(
+        db, athlete, week.view(db, athlete, week_start or week_start_of(today), today), today
+    )
 
 
 @router.put("")
 def keep_week(
-    athlete_id: UUID, body: ToKeep, coach: Coach, db: Database, now: Now, monday: Monday = None
+    athlete_id: UUID, body: ToKeep, coach: Coach, db: Database, now: Now, week_start: Monday = None
 ) -> WeekSheet:
     """Keep a plan as a new revision. A plan that breaks a rule is kept too, since the coach has the
     last word; the answer names what it breaks."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
     moment = moment_for(athlete, now)
-    seen = _seen(db, athlete, monday, moment.local_date, body)
-    week.keep(db, athlete, seen, _plan(body), body.number, body.word, moment, body.bound)
-    seen = week.view(db, athlete, seen.monday, moment.local_date)
+    seen = _seen(db, athlete, week_start, moment.local_date, body)
+    week.keep(db, athlete, seen, _plan(body), body.number, body.note, moment, body.bound)
+    seen = week.view(db, athlete, seen.week_start, moment.local_date)
     return _sheet(db, athlete, seen, moment.local_date)
 
 
 @router.post("/undo")
 def undo_week(
-    athlete_id: UUID, coach: Coach, db: Database, now: Now, monday: Monday = None
+    athlete_id: UUID, coach: Coach, db: Database, now: Now, week_start: Monday = None
 ) -> WeekSheet:
     """Take up the revision before the one that stands."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
     today = moment_for(athlete, now).local_date
-    first = monday or monday_of(today)
+    first = week_start or week_start_of(today)
     week.undo(db, athlete, first)
     return _sheet(db, athlete, week.view(db, athlete, first, today), today)
 
@@ -152,7 +154,7 @@ class SolveTidings(BaseModel):
     refused: SolveRefused
 
 
-@router.post("/solve", response_class=EventStream, responses={200: {"model": SolveTidings}})
+@router.post("/plans", response_class=EventStream, responses={200: {"model": SolveTidings}})
 def solve_week(
     request: Request,
     athlete_id: UUID,
@@ -160,13 +162,13 @@ def solve_week(
     coach: Coach,
     db: Database,
     now: Now,
-    monday: Monday = None,
+    week_start: Monday = None,
 ) -> EventStream:
     """Solve a week, telling of every better plan and bound; closing the connection stops it. It is
     kept only when it is put."""
     athlete = access.athlete(db, coach.id, athlete_id)
     today = moment_for(athlete, now).local_date
-    seen = _seen(db, athlete, monday, today, body)
+    seen = _seen(db, athlete, week_start, today, body)
     problem, start = seen.laid.problem, seen.plan
     stream = _events(solving(problem, start or None, body.seconds, request.app.state.solves))
     return EventStream(stream)
@@ -209,13 +211,13 @@ def _plan(body: ToKeep) -> Plan:
 
 
 def _seen(
-    db: Database, athlete: AthleteRow, monday: date | None, today: date, body: Trial
+    db: Database, athlete: AthleteRow, week_start: date | None, today: date, body: Trial
 ) -> week.WeekView:
     lost = week.SkippedDay(
         frozenset(body.lost.days), frozenset(str(one) for one in body.lost.places)
     )
     pins = tuple(pin.core() for pin in body.pins)
-    return week.view(db, athlete, monday or monday_of(today), today, pins, lost)
+    return week.view(db, athlete, week_start or week_start_of(today), today, pins, lost)
 
 
 def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) -> WeekSheet:
@@ -223,20 +225,20 @@ def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) 
     scored = seen.score
     bound = seen.bound
     sets = sets_of_regions(problem, plan)
-    course = seen.wishes.week(seen.monday)
+    course = seen.availability.week(seen.week_start)
     return WeekSheet(
         athlete_id=athlete.id,
         athlete_name=athlete.name,
         time_zone=athlete.time_zone,
-        monday=seen.monday,
+        week_start=seen.week_start,
         today=today,
         revision=seen.row.number if seen.row else 0,
-        word=seen.row.word if seen.row else "",
+        note=seen.row.note if seen.row else "",
         kind=course.kind,
         kind_words=course.words,
         advice=seen.advice.why,
         told=seen.told,
-        wishes=AvailabilityRequest.told_by(seen.wishes),
+        availability=AvailabilityRequest.told_by(seen.availability),
         places=[WeekPlace(key=spot.key, name=spot.name) for spot in seen.spots],
         days=[_day(db, athlete, seen, index) for index in _indices(seen)],
         tasks=[_task(seen, key) for key in seen.laid.items],
@@ -265,23 +267,25 @@ def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) 
         ],
         left_out=list(seen.laid.left_out),
         notices=_notices(db, athlete, seen),
-        before=[_before(one) for one in look_back.weeks(db, athlete.id, seen.monday, LOOK_BACK)],
+        before=[
+            _before(one) for one in look_back.weeks(db, athlete.id, seen.week_start, LOOK_BACK)
+        ],
     )
 
 
 def _notices(db: Database, athlete: AthleteRow, seen: week.WeekView) -> list[str]:
-    away = layoff_notice(look_back.last_day(db, athlete.id), seen.monday)
-    planned = seen.wishes.week(seen.monday).kind == "re-entry"
+    away = layoff_notice(look_back.last_day(db, athlete.id), seen.week_start)
+    planned = seen.availability.week(seen.week_start).kind == "re-entry"
     return [*([away] if away and not planned else []), *seen.laid.notices]
 
 
 def _indices(seen: week.WeekView) -> list[int]:
-    return sorted(day.index for day in seen.wishes.days)
+    return sorted(day.index for day in seen.availability.days)
 
 
 def _day(db: Database, athlete: AthleteRow, seen: week.WeekView, index: int) -> PlannedDay:
-    wish = next(day for day in seen.wishes.days if day.index == index)
-    date_ = seen.monday + timedelta(days=index)
+    wish = next(day for day in seen.availability.days if day.index == index)
+    date_ = seen.week_start + timedelta(days=index)
     lost = index in seen.lost.days
     items = [] if lost else list(seen.items(index))
     session = seen.session(index) if items else None
@@ -323,7 +327,7 @@ def _task(seen: week.WeekView, key: str) -> PlannedTask:
 
 def _before(one: look_back.LookBack) -> WeekBefore:
     return WeekBefore(
-        monday=one.monday,
+        week_start=one.week_start,
         sessions=[DoneSession.model_validate(done) for done in one.sessions],
         regions=[
             RegionTotal(region=region, sets=sets, target=0, days=0)

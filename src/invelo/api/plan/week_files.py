@@ -16,7 +16,7 @@ from invelo.api.plan.week_schemas import Monday
 from invelo.db import access
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.errors import InputError
-from invelo.domain.plan.week.availability import monday_of
+from invelo.domain.plan.week.availability import week_start_of
 from invelo.services.plan import feeds
 from invelo.services.plan.week_file import file_week
 
@@ -41,13 +41,13 @@ def get_week_file(
     db: Database,
     now: Now,
     kind: Annotated[Kind, Query(description="PDF to print, Markdown to read, iCalendar.")],
-    monday: Monday = None,
+    week_start: Monday = None,
     paper: Paper = "a4",
 ) -> Response:
     """A week as a file."""
     athlete = access.athlete(db, coach.id, athlete_id)
     today = moment_for(athlete, now).local_date
-    told = file_week(db, athlete, monday or monday_of(today), today)
+    told = file_week(db, athlete, week_start or week_start_of(today), today)
     content: bytes | str
     if kind == "pdf":
         from invelo.formats.plan.pdf import week_pdf
@@ -61,7 +61,7 @@ def get_week_file(
         from invelo.formats.plan.ics import ics
 
         content = ics([told], now, _owner(athlete))
-    return file_answer(content, kind, f"Week of {told.monday.isoformat()}")
+    return file_answer(content, kind, f"Week of {told.week_start.isoformat()}")
 
 
 @router.get("/athletes/{athlete_id}/days/{day}/card", response_class=Response)
@@ -72,7 +72,7 @@ def get_session_card(
     from invelo.formats.plan.pdf import session_pdf
 
     athlete = access.athlete(db, coach.id, athlete_id)
-    told = file_week(db, athlete, monday_of(day), moment_for(athlete, now).local_date)
+    told = file_week(db, athlete, week_start_of(day), moment_for(athlete, now).local_date)
     there = next((one for one in told.days if one.day == day), None)
     if there is None:
         raise InputError("day", "nothing is planned on it.", "Pick a day with a session.")
@@ -109,7 +109,7 @@ def read_feed(token: str, db: Database, now: Now) -> Response:
 
     athlete = feeds.athlete_of(db, token)
     today = moment_for(athlete, now).local_date
-    first = monday_of(today)
+    first = week_start_of(today)
     told = [
         file_week(db, athlete, first + timedelta(days=7 * ahead), today)
         for ahead in range(AHEAD + 1)

@@ -42,13 +42,13 @@ class ExtraIn(StrictModel):
 
 
 class OwnSetIn(StrictModel):
-    """A set as the coach wants it; what is left out is as the dose says."""
+    """A set as the coach wants it; what is left out is as the prescription says."""
 
     rung: str = Field("", max_length=120)
     tempo: str = Field("", max_length=20)
     low: int | None = None
     high: int | None = None
-    effort: float | None = None
+    rpe: float | None = None
     rest: float | None = None
 
 
@@ -125,11 +125,15 @@ class AvailabilityRequest(StrictModel):
             raise
 
     @classmethod
-    def told_by(cls, wishes: StandingAvailability) -> "AvailabilityRequest":
+    def told_by(cls, availability: StandingAvailability) -> "AvailabilityRequest":
         """What the domain keeps, as it is asked for."""
-        told = _WISHES.dump_python(wishes, mode="json")
-        told["targets"] = [{"region": region, "sets": sets} for region, sets in wishes.targets]
-        told["rarely"] = [{"ladder_id": ladder, "days": days} for ladder, days in wishes.rarely]
+        told = _WISHES.dump_python(availability, mode="json")
+        told["targets"] = [
+            {"region": region, "sets": sets} for region, sets in availability.targets
+        ]
+        told["rarely"] = [
+            {"ladder_id": ladder, "days": days} for ladder, days in availability.rarely
+        ]
         return cls.model_validate(told)
 
 
@@ -185,7 +189,7 @@ class ToKeep(Trial):
     placed: list[PlacedTask] = Field(max_length=420)
     number: int = Field(ge=0, description="Of the revision it follows; 0 for none.")
     bound: int | None = Field(None, description="Points no plan can go under, if proven.")
-    word: str = Field("", max_length=200)
+    note: str = Field("", max_length=200)
 
 
 class PlannedTask(ResponseModel):
@@ -237,13 +241,13 @@ class DoneSession(ResponseModel):
     day: date
     goal: str
     sets: int
-    effort: float
+    rpe: float
 
 
 class WeekBefore(ResponseModel):
     """A week that is over."""
 
-    monday: date
+    week_start: date
     sessions: list[DoneSession]
     regions: list[RegionTotal]
 
@@ -268,15 +272,15 @@ class WeekSheet(ResponseModel):
     athlete_id: UUID
     athlete_name: str
     time_zone: str
-    monday: date
+    week_start: date
     today: date
     revision: int
-    word: str
+    note: str
     kind: str
     kind_words: str
     advice: str
     told: bool
-    wishes: AvailabilityRequest
+    availability: AvailabilityRequest
     places: list[WeekPlace]
     days: list[PlannedDay]
     tasks: list[PlannedTask]

@@ -21,7 +21,7 @@ from invelo.services.review import outlook, reach, review, trends
 
 router = APIRouter(prefix="/api", tags=["Review files"], responses=ERRORS)
 
-ANSWERS = {"take": "taken", "edit": "edited", "decline": "declined", "lapse": "lapsed"}
+ANSWERS = {"accept": "accepted", "edit": "edited", "decline": "declined", "expired": "expired"}
 
 
 @router.get("/ladders/{ladder_id}/review/file", response_class=Response)
@@ -46,13 +46,13 @@ def get_review_file(
     points = [one.point for one in reach.over_time(db, row.id, since)]
     done = trends.sessions(db, athlete.id, since)
     weekly = trends.adherence(db, athlete.id, done, since, today)
-    kept = [one for one in review.decisions(db, row.id, 200) if one.local_date >= since]
+    kept = [one for one in review.proposals(db, row.id, 200) if one.local_date >= since]
     try:
         line = trend(points)
         growth = line.weeks * line.slope
     except InputError:
         growth = None
-    stands = names[row.standing_id] if row.standing_id else ""
+    stands = names[row.current_rung_id] if row.current_rung_id else ""
     block = BlockReport(
         who=athlete.name,
         goal=row.goal,
@@ -62,15 +62,17 @@ def get_review_file(
         stands_on=stands,
         done=len(done),
         planned=sum(one.planned for one in weekly),
-        sets=(round(sum(one.clean * one.sets for one in done)), sum(one.sets for one in done)),
+        sets=(round(sum(one.form_ok * one.sets for one in done)), sum(one.sets for one in done)),
         growth=growth,
         moves=tuple(
             f"{one.local_date.isoformat()}: {words}"
             for one in reversed(kept)
             if (words := _move(one, names))
         ),
-        next_gate=outlook.outlook(outlook.criteria(seen), points, done, weekly, today).next_gate,
-        decisions=tuple(_said(one, names) for one in kept),
+        next_criterion=outlook.outlook(
+            outlook.criteria(seen), points, done, weekly, today
+        ).next_criterion,
+        proposals=tuple(_said(one, names) for one in kept),
         revision=len(kept),
     )
     title = f"{row.goal}, {today.isoformat()}"
@@ -83,10 +85,10 @@ def get_review_file(
 
 def _move(one: ProposalRow, names: dict[UUID, str]) -> str:
     """What an answer changed, without a word of why; '' where nothing moved."""
-    if one.answer not in ("take", "edit") or one.outcome in ("hold", "stop", "ease-off"):
+    if one.answer not in ("accept", "edit") or one.outcome in ("hold", "stop", "ease_off"):
         return ""
     there = names[one.final_rung_id] if one.final_rung_id else ""
-    return f"{one.outcome.replace('-', ' ')}, “{there}”"
+    return f"{one.outcome.replace('_', ' ')}, “{there}”"
 
 
 def _said(one: ProposalRow, names: dict[UUID, str]) -> ProposalReport:
@@ -95,10 +97,10 @@ def _said(one: ProposalRow, names: dict[UUID, str]) -> ProposalReport:
     answer = ANSWERS.get(one.answer or "", "")
     return ProposalReport(
         day=one.local_date,
-        outcome=one.outcome.replace("-", " ").capitalize(),
+        outcome=one.outcome.replace("_", " ").capitalize(),
         way=before if to == before else f"{before} → {to}",
         reason=one.reason,
         rules=tuple(f"{RULES[rule].sentence} ({RULES[rule].source})" for rule in one.rules),
         confidence=f"{one.confidence}. {one.confidence_why}",
-        answer=f"{answer}: {one.word}" if answer and one.word else answer,
+        answer=f"{answer}: {one.note}" if answer and one.note else answer,
     )

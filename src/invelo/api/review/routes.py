@@ -12,13 +12,13 @@ from invelo.api.review.schemas import (
     AcceptedOut,
     AcceptRequest,
     AnsweredProposalOut,
+    MessageList,
     MessageOut,
-    OutboxSheet,
     ProposalAnswer,
     Replanned,
     ReviewSheet,
     WeekLooked,
-    decision_of,
+    proposal_of,
 )
 from invelo.api.training.log_schemas import sessions_of
 from invelo.db import access, ladder_graph, logs
@@ -33,8 +33,8 @@ def get_review(ladder_id: UUID, coach: Coach, db: Database) -> ReviewSheet:
     """What was proposed on this ladder and what was done."""
     row, athlete = access.ladder_seen(db, coach.id, ladder_id)
     rungs = {rung.id: rung for rung in ladder_graph.rungs_of(db, row.id)}
-    kept = review.decisions(db, row.id)
-    told = review.messages(db, [one.id for one in kept])
+    kept = review.proposals(db, row.id)
+    told = review.messages_of(db, [one.id for one in kept])
     since = min((one.local_date for one in kept), default=None)
     points = [one.point for one in reach.over_time(db, row.id, _before(since))]
     return ReviewSheet(
@@ -43,9 +43,11 @@ def get_review(ladder_id: UUID, coach: Coach, db: Database) -> ReviewSheet:
         athlete_name=athlete.name,
         goal=row.goal,
         stopped=row.stopped,
-        standing=RungName.model_validate(rungs[row.standing_id]) if row.standing_id else None,
+        current_rung=RungName.model_validate(rungs[row.current_rung_id])
+        if row.current_rung_id
+        else None,
         rungs=[RungName.model_validate(rung) for rung in rungs.values()],
-        decisions=[decision_of(one, rungs, points, told.get(one.id)) for one in kept],
+        proposals=[proposal_of(one, rungs, points, told.get(one.id)) for one in kept],
         sessions=sessions_of(db, logs.newest(db, row.athlete_id, review.NEWEST)),
     )
 
@@ -55,35 +57,35 @@ def _before(since: date | None) -> date | None:
     return since - timedelta(days=AFTER_DAYS) if since else None
 
 
-@router.post("/decisions/{decision_id}/answer")
+@router.post("/proposals/{proposal_id}/answer")
 def answer(
-    decision_id: UUID, body: ProposalAnswer, coach: Coach, db: Database, now: Now
+    proposal_id: UUID, body: ProposalAnswer, coach: Coach, db: Database, now: Now
 ) -> AnsweredProposalOut:
     """Take, edit or decline. Nothing is applied before this; a week that was planned is planned
-    anew, and the athlete's message lies in the outbox."""
-    decision = access.decision(db, coach.id, decision_id, roles=access.WRITE)
-    row = access.ladder(db, coach.id, decision.ladder_id, roles=access.WRITE)
-    db.refresh(decision)  # someone may have answered while we waited for the ladder
+    anew, and the athlete's message is written."""
+    proposal = access.proposal(db, coach.id, proposal_id, roles=access.WRITE)
+    row = access.ladder(db, coach.id, proposal.ladder_id, roles=access.WRITE)
+    db.refresh(proposal)  # someone may have answered while we waited for the ladder
     athlete = access.athlete(db, coach.id, row.athlete_id)
     moment = moment_for(athlete, now)
-    fresh = decision.answer is None
-    said = review.answer(db, row, decision, coach, body.answer, body.rung_id, body.word, moment)
+    fresh = proposal.answer is None
+    said = review.answer(db, row, proposal, coach, body.answer, body.rung_id, body.note, moment)
     changed = fresh and body.answer != "decline" and said.outcome != "hold"
     again = review.week_again(db, athlete, moment) if changed else None
     rungs = {rung.id: rung for rung in ladder_graph.rungs_of(db, row.id)}
-    told = review.messages(db, [said.id]).get(said.id)
-    plain = decision_of(said, rungs, (), told)
-    return AnsweredProposalOut(**dict(plain), replanned=again.monday if again else None)
+    told = review.messages_of(db, [said.id]).get(said.id)
+    plain = proposal_of(said, rungs, (), told)
+    return AnsweredProposalOut(**dict(plain), replanned=again.week_start if again else None)
 
 
-@router.post("/decisions/take")
+@router.post("/proposals/accept")
 def take_all(body: AcceptRequest, coach: Coach, db: Database, now: Now) -> AcceptedOut:
     """Take several plain decisions in one go: all of them, or none."""
     done = review.accept_all(db, coach, body.ids, lambda athlete: moment_for(athlete, now))
     return AcceptedOut(
-        taken=[one.id for one in done.decisions],
+        accepted=[one.id for one in done.proposals],
         replanned=[
-            Replanned(athlete_id=athlete, monday=plan.monday)
+            Replanned(athlete_id=athlete, week_start=plan.week_start)
             for athlete, plan in done.weeks.items()
         ],
     )
@@ -96,12 +98,12 @@ def look_at_week(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> Week
     return WeekLooked(proposed=len(weekly.look(db, athlete, moment_for(athlete, now))))
 
 
-@router.get("/outbox")
-def get_outbox(coach: Coach, db: Database, before: UUID | None = None) -> OutboxSheet:
+@router.get("/messages")
+def get_messages(coach: Coach, db: Database, before: UUID | None = None) -> MessageList:
     """Messages to this coach's athletes, twenty at a time. Nothing is sent from here."""
-    rows = review.outbox(db, coach.id, before, review.NEWEST)
+    rows = review.messages(db, coach.id, before, review.NEWEST)
     names = {one.id: one.name for one in access.athletes(db, coach.id)}
-    return OutboxSheet(
+    return MessageList(
         messages=[MessageOut.model_validate(row) for row in rows],
         athletes={row.athlete_id: names[row.athlete_id] for row in rows},
         before=rows[-1].id if len(rows) == review.NEWEST else None,

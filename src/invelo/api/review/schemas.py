@@ -21,7 +21,7 @@ from invelo.domain.strict import StrictModel
 class RuleOut(ResponseModel):
     """A rule that spoke."""
 
-    id: str = Field(examples=["range.gate-met"])
+    id: str = Field(examples=["range.criterion-met"])
     sentence: str
     source: str
 
@@ -33,7 +33,7 @@ class ComputedInputOut(InputOut):
 
 
 class MessageOut(ResponseModel):
-    """What the athlete was told; it lies in the outbox and is not sent from here."""
+    """What the athlete was told; it is not sent from here."""
 
     id: UUID
     athlete_id: UUID
@@ -42,7 +42,7 @@ class MessageOut(ResponseModel):
     body: str
 
 
-class OutboxSheet(ResponseModel):
+class MessageList(ResponseModel):
     """Messages to the coach's athletes, newest first."""
 
     messages: list[MessageOut]
@@ -56,7 +56,9 @@ class ProposalOut(ResponseModel):
     id: UUID
     at: datetime
     local_date: date
-    monday: date | None = Field(description="Of the week to come, where a week's end proposed it.")
+    week_start: date | None = Field(
+        description="Of the week to come, where a week's end proposed it."
+    )
     outcome: Outcome
     from_rung: RungName
     to_rung: RungName
@@ -68,9 +70,9 @@ class ProposalOut(ResponseModel):
     rules: list[RuleOut]
     confidence: Literal["high", "medium", "low"]
     confidence_why: str
-    answer: Literal["take", "edit", "decline", "lapse"] | None
+    answer: Literal["accept", "edit", "decline", "expired"] | None
     answered_at: datetime | None
-    word: str
+    note: str
     final_rung: RungName | None
     turned_out: str = Field("", description="What reach did in the weeks after; '' while unknown.")
     message: MessageOut | None = None
@@ -86,9 +88,9 @@ class ReviewSheet(ResponseModel):
     athlete_name: str
     goal: str
     stopped: str
-    standing: RungName
+    current_rung: RungName
     rungs: list[RungName]
-    decisions: list[ProposalOut]
+    proposals: list[ProposalOut]
     sessions: list[LoggedSessionOut] = Field(description="The athlete's, every set of them.")
 
 
@@ -108,13 +110,13 @@ class Replanned(ResponseModel):
     """A week that was planned anew."""
 
     athlete_id: UUID
-    monday: date
+    week_start: date
 
 
 class AcceptedOut(ResponseModel):
     """What came of it."""
 
-    taken: list[UUID]
+    accepted: list[UUID]
     replanned: list[Replanned]
 
 
@@ -127,12 +129,12 @@ class WeekLooked(ResponseModel):
 class ProposalAnswer(StrictModel):
     """What the coach says to a decision."""
 
-    answer: Literal["take", "edit", "decline"]
+    answer: Literal["accept", "edit", "decline"]
     rung_id: UUID | None = Field(None, description="Where to stand instead; for an edit.")
-    word: str = Field("", max_length=300, description="Why; wanted with edit and decline.")
+    note: str = Field("", max_length=300, description="Why; wanted with edit and decline.")
 
 
-def decision_of(
+def proposal_of(
     row: ProposalRow,
     rungs: Mapping[UUID, RungRow],
     points: Sequence[TrendPoint] = (),
@@ -140,13 +142,13 @@ def decision_of(
 ) -> ProposalOut:
     """A kept decision as it is answered with."""
     final = rungs.get(row.final_rung_id) if row.final_rung_id else None
-    said = row.answer in ("take", "edit", "decline")
+    said = row.answer in ("accept", "edit", "decline")
     after = turnout(points, row.answered_at.date()) if said and row.answered_at else None
     return ProposalOut(
         id=row.id,
         at=row.at,
         local_date=row.local_date,
-        monday=row.monday,
+        week_start=row.week_start,
         outcome=row.outcome,
         from_rung=RungName.model_validate(rungs[row.from_rung_id]),
         to_rung=RungName.model_validate(rungs[row.to_rung_id]),
@@ -160,7 +162,7 @@ def decision_of(
         confidence_why=row.confidence_why,
         answer=row.answer,
         answered_at=row.answered_at,
-        word=row.word,
+        note=row.note,
         final_rung=RungName.model_validate(final) if final else None,
         turned_out=after.words if after else "",
         message=MessageOut.model_validate(told) if told else None,

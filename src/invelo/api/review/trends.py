@@ -1,4 +1,4 @@
-"""Trends: reach with its gates, load, weeks, sides, and when the next gate is likely."""
+"""Trends: reach with its criteria, load, weeks, sides, and when the next criterion is likely."""
 
 from datetime import date, timedelta
 from typing import Literal
@@ -13,7 +13,7 @@ from invelo.api.common.schemas import DerivationOut, EstimateOut, Explained, Res
 from invelo.api.training.log_schemas import LoggedSessionOut, sessions_of
 from invelo.db import access
 from invelo.domain.errors import InputError
-from invelo.domain.plan.week.availability import monday_of
+from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.plan.week.problem import STRESSFUL_LIMIT
 from invelo.domain.review.response import weekly_limit
 from invelo.domain.review.tally import WeekTally
@@ -44,7 +44,7 @@ class ReachPoint(ResponseModel):
 
 
 class CriterionLineOut(ResponseModel):
-    """What a rung's gate asks of capacity."""
+    """What a rung's criterion asks of capacity."""
 
     name: str
     needed: float
@@ -69,10 +69,10 @@ class SessionOnLine(ResponseModel):
 
     id: UUID
     day: date
-    effort: float | None
-    of_sets: float = Field(description="Mean effort of its sets.")
+    rpe: float | None
+    mean_set_rpe: float = Field(description="Mean effort of its sets.")
     sets: int
-    clean: float
+    form_ok: float
     tempo: float = Field(description="Share of its sets without a fault of tempo.")
     pain: int
 
@@ -89,7 +89,7 @@ class LoadDay(ResponseModel):
 class LoadWeek(ResponseModel):
     """What a week asked."""
 
-    monday: date
+    week_start: date
     load: float
     monotony: float | None = Field(description="Empty where every day was alike: no variation.")
     strain: float | None
@@ -109,7 +109,7 @@ class Load(ResponseModel):
 class RegionWeek(ResponseModel):
     """Hard sets of a week by region, torque × seconds by joint, N·m·s."""
 
-    monday: date
+    week_start: date
     regions: dict[str, float]
     joints: dict[str, EstimateOut]
 
@@ -127,7 +127,7 @@ class SidePair(ResponseModel):
 class WeekDone(ResponseModel):
     """Sessions planned and done."""
 
-    monday: date
+    week_start: date
     planned: int
     done: int
 
@@ -168,8 +168,8 @@ class Trends(ResponseModel):
     unit: str
     measure: str
     growth: Explained | None
-    gates: list[CriterionLineOut]
-    next_gate: ForecastOut | None
+    criteria: list[CriterionLineOut]
+    next_criterion: ForecastOut | None
     goal_forecast: ForecastOut | None
     why_no_forecast: str
     sessions: list[SessionOnLine]
@@ -186,7 +186,7 @@ class Trends(ResponseModel):
 WEEKS = 26
 MASS_OLD_DAYS = 60
 """Days after which a body mass is too old for loads that hang on it (ours)."""
-GATES_SHOWN = 4
+CRITERIA_SHOWN = 4
 
 
 @router.get("/ladders/{ladder_id}/trends")
@@ -209,7 +209,7 @@ def get_trends(
     lines = outlook.criteria(seen)
     told = outlook.outlook(lines, points, done, adherence, today)
     tallies = trends.weeks(db, athlete.id, since)
-    demand = seen.measured.demands[seen.standing]
+    demand = seen.measured.demands[seen.current]
     try:
         growth = Explained.model_validate(trend(points).growth)
     except InputError:
@@ -234,10 +234,12 @@ def get_trends(
         unit=reached[-1].capacity.unit if reached else demand.load.unit,
         measure=demand.load.measure,
         growth=growth,
-        gates=[CriterionLineOut.model_validate(one) for one in lines[:GATES_SHOWN]],
-        next_gate=ForecastOut.model_validate(told.next_gate) if told.next_gate else None,
+        criteria=[CriterionLineOut.model_validate(one) for one in lines[:CRITERIA_SHOWN]],
+        next_criterion=ForecastOut.model_validate(told.next_criterion)
+        if told.next_criterion
+        else None,
         goal_forecast=ForecastOut.model_validate(told.goal) if told.goal else None,
-        why_no_forecast=told.why_not,
+        why_no_forecast=told.unavailable_reason,
         sessions=[SessionOnLine.model_validate(one) for one in done],
         load=_load(reach.loads(db, athlete.id, since), since, today),
         weeks=[RegionWeek.model_validate(one) for one in tallies],
@@ -247,12 +249,14 @@ def get_trends(
         mass_note=f"Body mass is {old} days old: measure again." if old > MASS_OLD_DAYS else "",
         events=[EventOut.model_validate(one) for one in trends.events(db, athlete.id, since)],
         limit=StressLimit.model_validate(
-            weekly_limit(points, weekly.days_by_week(db, row.id, monday_of(today)), STRESSFUL_LIMIT)
+            weekly_limit(
+                points, weekly.days_by_week(db, row.id, week_start_of(today)), STRESSFUL_LIMIT
+            )
         ),
     )
 
 
-@router.get("/athletes/{athlete_id}/done/{session_id}")
+@router.get("/athletes/{athlete_id}/sessions/{session_id}")
 def get_done(athlete_id: UUID, session_id: UUID, coach: Coach, db: Database) -> LoggedSessionOut:
     """One session, as a point of a chart opens it."""
     athlete = access.athlete(db, coach.id, athlete_id)
@@ -265,10 +269,10 @@ def _load(loads: list[SessionLoad], since: date, today: date) -> Load | None:
         return None
     work = workload(held, today)
     ratio = told_ratio(work, today)
-    mondays = _mondays(work, today)
+    week_starts = _week_starts(work, today)
     return Load(
         days=[_day(work, work.first + timedelta(days=i)) for i in range(len(work.series))],
-        weeks=[_week(work, monday) for monday in mondays],
+        weeks=[_week(work, week_start) for week_start in week_starts],
         ratio=Explained.model_validate(ratio) if ratio else None,
         words=ratio_words(ratio.likely if ratio else None),
         dispute=DISPUTE,
@@ -276,8 +280,8 @@ def _load(loads: list[SessionLoad], since: date, today: date) -> Load | None:
     )
 
 
-def _mondays(work: Workload, today: date) -> list[date]:
-    first = monday_of(work.first)
+def _week_starts(work: Workload, today: date) -> list[date]:
+    first = week_start_of(work.first)
     return [first + timedelta(weeks=i) for i in range((today - first).days // 7 + 1)]
 
 
@@ -287,9 +291,11 @@ def _day(work: Workload, day: date) -> LoadDay:
     return LoadDay(day=day, load=load, ratio=ratio, ratio_rolling=rolling)
 
 
-def _week(work: Workload, monday: date) -> LoadWeek:
-    loads = work.week(monday)
-    return LoadWeek(monday=monday, load=sum(loads), monotony=monotony(loads), strain=strain(loads))
+def _week(work: Workload, week_start: date) -> LoadWeek:
+    loads = work.week(week_start)
+    return LoadWeek(
+        week_start=week_start, load=sum(loads), monotony=monotony(loads), strain=strain(loads)
+    )
 
 
 def _sides(tallies: tuple[WeekTally, ...]) -> list[SidePair]:

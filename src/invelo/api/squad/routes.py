@@ -36,11 +36,11 @@ class FlagOut(ResponseModel):
     """One reason to look at an athlete."""
 
     kind: Kind
-    text: str = Field(examples=["step up waits for a word"])
+    text: str = Field(examples=["step up waits for your decision"])
 
 
 class PendingDecisionOut(ResponseModel):
-    """A decision that waits for a word."""
+    """A decision that waits for your decision."""
 
     id: UUID
     ladder_id: UUID
@@ -62,8 +62,8 @@ class SquadLineOut(ResponseModel):
     note: str
     ladder_id: UUID | None
     goal: str | None
-    standing: RungName | None
-    gate: CriterionOut | None
+    current_rung: RungName | None
+    criterion: CriterionOut | None
     expected: EstimateOut | None = Field(
         description="Reps to failure, or seconds, on their rung, as of the last evidence."
     )
@@ -71,8 +71,8 @@ class SquadLineOut(ResponseModel):
     today: int | None = Field(
         description="Things planned for today; empty where the week was not planned."
     )
-    waiting: list[PendingDecisionOut]
-    marks: list[FlagOut]
+    pending_decisions: list[PendingDecisionOut]
+    flags: list[FlagOut]
 
 
 class Squad(ResponseModel):
@@ -163,7 +163,7 @@ def get_athlete(athlete_id: UUID, coach: Coach, db: Database) -> AthleteOut:
     )
 
 
-@router.post("/athletes/{athlete_id}/measures", status_code=201)
+@router.post("/athletes/{athlete_id}/body-measurements", status_code=201)
 def measure(
     athlete_id: UUID, body: NewMeasure, coach: Coach, db: Database, now: Now
 ) -> BodyMeasurementOut:
@@ -180,20 +180,22 @@ def erase(athlete_id: UUID, coach: Coach, db: Database) -> None:
 
 
 def _line(line: squad.SquadLine) -> SquadLineOut:
-    rung = line.standing
+    rung = line.current_rung
     return SquadLineOut(
         id=line.athlete.id,
         name=line.athlete.name,
         note=line.athlete.note,
         ladder_id=line.ladder.id if line.ladder else None,
         goal=line.ladder.goal if line.ladder else None,
-        standing=RungName.model_validate(rung) if rung else None,
-        gate=criterion_of(rung) if rung else None,
+        current_rung=RungName.model_validate(rung) if rung else None,
+        criterion=criterion_of(rung) if rung else None,
         expected=_expected(line.expected, UNIT.validate_python(rung.unit) if rung else "reps"),
         last_session=line.last.local_date if line.last else None,
         today=line.today,
-        waiting=[PendingDecisionOut.model_validate(one) for one in line.waiting],
-        marks=[FlagOut(kind=mark.kind, text=mark.text) for mark in line.marks],
+        pending_decisions=[
+            PendingDecisionOut.model_validate(one) for one in line.pending_decisions
+        ],
+        flags=[FlagOut(kind=mark.kind, text=mark.text) for mark in line.flags],
     )
 
 

@@ -16,7 +16,7 @@ from invelo.domain.catalogue.movement import StressedJoint
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.errors import InputError
 from invelo.domain.plan.session.adapt import Adapted, adapt
-from invelo.domain.plan.week.availability import monday_of
+from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.strict import StrictModel
 from invelo.domain.training.check_in import Alarm, CheckIn
 from invelo.services.plan import sessions, week
@@ -106,7 +106,7 @@ def keep_check_in(
 def _adapted(db: Database, athlete: AthleteRow, told: CheckIn, moment: Moment) -> Adapted:
     """The day's session as the coach left it, adapted to what was told."""
     day = moment.local_date
-    seen = week.view(db, athlete, monday_of(day), day)
+    seen = week.view(db, athlete, week_start_of(day), day)
     earlier = check_in.of_day(db, athlete.id, day)
     by_coach = sessions.adapted(db, athlete.id, day, besides=earlier)
     return adapt(by_coach or seen.session(day.weekday()), seen.who, told.today)

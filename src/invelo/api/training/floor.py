@@ -13,7 +13,7 @@ from pydantic import Field
 from invelo.api.common.context import AtWork, Database, DeviceClock, Now, OnFloor, device_moment
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
-from invelo.api.review.schemas import ProposalOut, decision_of
+from invelo.api.review.schemas import ProposalOut, proposal_of
 from invelo.api.training.log_schemas import LoggedSessionOut, LoggedSetOut, sessions_of, sets_of
 from invelo.api.training.run_schemas import (
     OfflineBundleOut,
@@ -29,7 +29,7 @@ from invelo.db import access, ladder_graph, logs
 from invelo.db.errors import MissingError
 from invelo.db.moment import Moment
 from invelo.domain.catalogue.movement import MUSCLES
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import StrictModel, renamed
 from invelo.domain.training.check_in import ALARMS, PLACES
 from invelo.domain.training.log import MOST_LOGGED, PAIN_STOP
 from invelo.services.ladder import ladder
@@ -80,13 +80,17 @@ class Where(StrictModel):
 class Finish(DeviceClock):
     """The end of a session."""
 
-    effort: float = Field(description="Of the whole session, 1–10.", examples=[7])
+    rpe: float = Field(
+        description="Of the whole session, 1–10.",
+        examples=[7],
+        validation_alias=renamed("rpe", "effort"),
+    )
 
 
 class Finished(ResponseModel):
     """What a session led to; an athlete is told by their coach."""
 
-    decisions: list[ProposalOut]
+    proposals: list[ProposalOut]
 
 
 class History(ResponseModel):
@@ -98,8 +102,8 @@ class History(ResponseModel):
 
 @router.get("/floor")
 def take_along(who: OnFloor, db: Database, now: Now) -> OfflineBundleOut:
-    """Today's session and the next ones, with the rungs around each set and their doses, so that
-    a device runs them with the network gone."""
+    """Today's session and the next ones, with the rungs around each set and their prescriptions,
+    so that a device runs them with the network gone."""
     athlete = who.athlete
     today = device_moment(athlete, now, DeviceClock(at=now))[0].local_date
     took = run.offline_bundle(db, athlete, today)
@@ -128,7 +132,7 @@ def take_along(who: OnFloor, db: Database, now: Now) -> OfflineBundleOut:
         athlete_id=athlete.id,
         athlete_name=athlete.name,
         today=today,
-        zone=athlete.time_zone,
+        time_zone=athlete.time_zone,
         server_time=now,
         pain_stop=PAIN_STOP,
         most=MOST_LOGGED,
@@ -146,7 +150,7 @@ def take_along(who: OnFloor, db: Database, now: Now) -> OfflineBundleOut:
     )
 
 
-@router.put("/runs/{session_id}")
+@router.put("/sessions/{session_id}")
 def start(session_id: UUID, body: NewRun, who: AtWork, db: Database, now: Now) -> Running:
     """Open a session. Sending it again opens nothing new; another device at the same session finds
     what is logged of it."""
@@ -164,13 +168,13 @@ def start(session_id: UUID, body: NewRun, who: AtWork, db: Database, now: Now) -
     )
 
 
-@router.get("/runs")
+@router.get("/sessions")
 def get_open_runs(who: OnFloor, db: Database) -> list[LoggedSessionOut]:
     """Sessions that were opened and not closed, the newest first."""
     return sessions_of(db, logs.unfinished(db, who.athlete.id))
 
 
-@router.put("/runs/{session_id}/sets/{set_id}")
+@router.put("/sessions/{session_id}/sets/{set_id}")
 def log_set(
     session_id: UUID, set_id: UUID, body: NewSet, who: AtWork, db: Database, now: Now
 ) -> LoggedSetOut:
@@ -181,7 +185,7 @@ def log_set(
     moment, skew = device_moment(who.athlete, now, body)
     entry = entry_of(set_id, body, moment, skew)
     fresh = floor.log(db, session, entry, now)
-    propose.judge_anew(db, who.athlete, session, Moment(now, moment.zone))
+    propose.judge_anew(db, who.athlete, session, Moment(now, moment.time_zone))
     live.tell(db, who.athlete.id)
     return sets_of(db, [fresh.id])[0]
 
@@ -193,7 +197,7 @@ def get_set_history(set_id: UUID, who: OnFloor, db: Database) -> list[LoggedSetO
     return sets_of(db, [row.id for row in logs.history(db, set_id)])
 
 
-@router.put("/runs/{session_id}/skips/{skip_id}", status_code=204)
+@router.put("/sessions/{session_id}/skips/{skip_id}", status_code=204)
 def skip_set(
     session_id: UUID, skip_id: UUID, body: NewSkip, who: AtWork, db: Database, now: Now
 ) -> Response:
@@ -204,7 +208,7 @@ def skip_set(
     return Response(status_code=204)
 
 
-@router.put("/runs/{session_id}/where", status_code=204)
+@router.put("/sessions/{session_id}/where", status_code=204)
 def tell_where(session_id: UUID, body: Where, who: AtWork, db: Database, now: Now) -> Response:
     """Say where in the session the athlete is, for whoever watches."""
     try:
@@ -216,21 +220,21 @@ def tell_where(session_id: UUID, body: Where, who: AtWork, db: Database, now: No
     return Response(status_code=204)
 
 
-@router.post("/runs/{session_id}/finish")
+@router.post("/sessions/{session_id}/finish")
 def finish(session_id: UUID, body: Finish, who: AtWork, db: Database, now: Now) -> Finished:
     """Close a session; the answer is what it leads to. The same effort again changes nothing."""
     session = access.own_session(db, who.athlete.id, session_id)
     moment, _ = device_moment(who.athlete, now, body)
-    made = floor.finish(db, who.athlete, session, body.effort, moment)
+    made = floor.finish(db, who.athlete, session, body.rpe, moment)
     live.tell(db, who.athlete.id)
     found = []
     for one in made:
         rungs = {rung.id: rung for rung in ladder_graph.rungs_of(db, one.ladder_id)}
-        found.append(decision_of(one, rungs))
-    return Finished(decisions=found if who.coach is not None else [])
+        found.append(proposal_of(one, rungs))
+    return Finished(proposals=found if who.coach is not None else [])
 
 
-@router.delete("/runs/{session_id}", status_code=204)
+@router.delete("/sessions/{session_id}", status_code=204)
 def discard(session_id: UUID, who: AtWork, db: Database) -> Response:
     """Drop a session in which nothing was logged."""
     floor.discard(db, access.own_session(db, who.athlete.id, session_id))

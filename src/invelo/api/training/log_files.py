@@ -19,7 +19,7 @@ from invelo.db.moment import Moment
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.errors import InputError, require_within
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import StrictModel, renamed
 from invelo.formats import csv_table
 from invelo.formats.training import log_csv
 from invelo.services.training import retrospective_log
@@ -66,7 +66,11 @@ class SessionByHand(DeviceClock):
     """A whole session written down afterwards."""
 
     name: str = Field(max_length=80, examples=["Monday"])
-    effort: float | None = Field(None, description="Of the whole session, 1–10.")
+    rpe: float | None = Field(
+        None,
+        description="Of the whole session, 1–10.",
+        validation_alias=renamed("rpe", "effort"),
+    )
     sets: list[SetByHand] = Field(min_length=1, max_length=200)
 
 
@@ -77,15 +81,15 @@ class KeptSets(ResponseModel):
     known: int
 
 
-@router.put("/whole-sessions/{session_id}")
+@router.put("/completed-sessions/{session_id}")
 def keep_whole_session(
     session_id: UUID, body: SessionByHand, who: AtWork, db: Database, now: Now
 ) -> KeptSets:
     """Keep a session written down afterwards: all of it, or none. Sending it again changes
     nothing."""
     moment, skew = device_moment(who.athlete, now, body)
-    if body.effort is not None:
-        require_within("session effort", body.effort, 1, 10, "")
+    if body.rpe is not None:
+        require_within("rpe", body.rpe, 1, 10, "")
     sets = []
     for number, one in enumerate(body.sets, start=1):
         try:
@@ -93,7 +97,7 @@ def keep_whole_session(
             sets.append(entry_of(one.id, one, there, skew))
         except InputError as error:
             raise InputError(f"row {number}, {error.field}", error.problem, error.remedy) from error
-    whole = retrospective_log.WholeSession(session_id, body.name, moment, body.effort, tuple(sets))
+    whole = retrospective_log.WholeSession(session_id, body.name, moment, body.rpe, tuple(sets))
     new, known = retrospective_log.keep(db, who.athlete, [whole], now)
     return KeptSets(new=new, known=known)
 
@@ -111,13 +115,13 @@ def get_logs(
         if since is not None and session.row.local_date < since:
             continue
         for one in session.sets:
-            there = one.at.astimezone(ZoneInfo(one.zone))
+            there = one.at.astimezone(ZoneInfo(one.time_zone))
             about = one.least is not None and one.most is not None and one.least != one.most
             rows.append(
                 {
                     "date": one.local_date.isoformat(),
                     "time": f"{there:%H:%M:%S}",
-                    "zone": one.zone,
+                    "time zone": one.time_zone,
                     "session": session.row.name,
                     "movement": one.movement,
                     "rung": names.get(one.rung_id, "") if one.rung_id else "",
@@ -127,14 +131,14 @@ def get_logs(
                     "amount": f"{one.least:g}–{one.most:g}" if about else f"{one.amount:g}",
                     "unit": catalogue().find_movement(one.movement).unit,
                     "partial": one.partial,
-                    "effort": f"{one.effort:g}",
-                    "clean": "yes" if one.clean else "no",
+                    "rpe": f"{one.rpe:g}",
+                    "form ok": "yes" if one.form_ok else "no",
                     "faults": "; ".join(one.faults),
                     "felt in": "; ".join(one.felt_in),
                     "pain": one.pain,
                     "pain place": one.pain_place,
                     "note": one.note,
-                    "session effort": f"{session.row.effort or 0:g}",
+                    "session rpe": f"{session.row.rpe or 0:g}",
                 }
             )
     name = quote(f"Sets of {who.athlete.name}")
@@ -190,13 +194,13 @@ def _sessions(
     sessions = []
     for (day, name), those in groups.items():
         first = those[0][0]
-        effort = next((one.session_effort for one, _ in those if one.session_effort), None)
+        rpe = next((one.session_rpe for one, _ in those if one.session_rpe), None)
         sessions.append(
             retrospective_log.WholeSession(
                 retrospective_log.row_id(athlete.id, "session", day, name),
                 name,
                 Moment(first.at, str(first.at.tzinfo)),
-                effort,
+                rpe,
                 retrospective_log.numbered([entry for _, entry in those]),
             )
         )
@@ -226,13 +230,13 @@ def _entry(
     return SetEntry(
         id=retrospective_log.row_id(athlete.id, *told, seen[told]),
         number=one.number,
-        effort=one.effort,
+        rpe=one.rpe,
         moment=Moment(one.at, str(one.at.tzinfo)),
         rung_id=rung.id if rung else None,
         movement=catalogue().find_movement(movement) if movement else None,
         told=one.amount,
         partial=one.partial,
-        clean=one.clean,
+        form_ok=one.form_ok,
         faults=one.faults,
         felt_in=one.felt_in,
         pain=one.pain,

@@ -32,17 +32,17 @@ class LoggedSetOut(ResponseModel):
     least: float | None = Field(description="The least of a count told from memory.")
     most: float | None
     partial: int = Field(description="Reps that fell short of depth.")
-    asked_low: int | None
-    asked_high: int | None
+    prescribed_min: int | None
+    prescribed_max: int | None
     surplus: float = Field(description="Beyond the top of what was asked.")
-    effort: float
-    clean: bool
+    rpe: float
+    form_ok: bool
     faults: list[str]
     felt_in: list[str]
     pain: int
     pain_place: str
     note: str
-    corrects: UUID | None
+    corrects_set_id: UUID | None
     picture: str = Field(description="Media type of what is kept with it; '' for nothing.")
     clock_off_s: float | None = Field(description="Seconds the device's clock was behind ours.")
 
@@ -55,7 +55,7 @@ class LoggedSessionOut(ResponseModel):
     at: datetime
     local_date: date
     finished_at: datetime | None
-    effort: float | None
+    rpe: float | None
     sets: list[LoggedSetOut]
 
 
@@ -75,7 +75,7 @@ def sessions_of(db: Session, rows: Iterable[TrainingSessionRow]) -> list[LoggedS
             at=row.at,
             local_date=row.local_date,
             finished_at=row.finished_at,
-            effort=row.effort,
+            rpe=row.rpe,
             sets=[_set(one) for one in sets[row.id]],
         )
         for row in there
@@ -84,7 +84,7 @@ def sessions_of(db: Session, rows: Iterable[TrainingSessionRow]) -> list[LoggedS
 
 def _set(one: shown_sets.ShownSet) -> LoggedSetOut:
     movement = catalogue().find_movement(one["movement"])
-    over = one["amount"] - one["asked_high"] if one["asked_high"] is not None else 0.0
+    over = one["amount"] - one["prescribed_max"] if one["prescribed_max"] is not None else 0.0
     name = one["name"] or movement.name
     told = {**one, "name": name, "unit": movement.unit, "surplus": max(0.0, over)}
     return LoggedSetOut.model_validate(told)

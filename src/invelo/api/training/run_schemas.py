@@ -1,4 +1,5 @@
-"""What a device takes along, as it is answered: sessions second by second, doses and paths."""
+"""What a device takes along, as it is answered: sessions second by second, prescriptions and
+paths."""
 
 from collections.abc import Iterable
 from dataclasses import asdict
@@ -60,7 +61,7 @@ class RunSet(ResponseModel):
     what: Doing
     low: int
     high: int
-    effort: float
+    rpe: float
     rest: float
     kind: SetKind
     side: OneSide
@@ -68,13 +69,13 @@ class RunSet(ResponseModel):
 
 
 class RunChoice(ResponseModel):
-    """A rung that a set may be done on instead, with its dose there."""
+    """A rung that a set may be done on instead, with its prescription there."""
 
     way: Way
     what: Doing
     low: int
     high: int
-    effort: float
+    rpe: float
     rest: float
     likely: EstimateOut | None
 
@@ -158,7 +159,7 @@ class OfflineBundleOut(ResponseModel):
     athlete_id: UUID
     athlete_name: str
     today: date
-    zone: str
+    time_zone: str
     server_time: datetime = Field(description="To check the device's clock by.")
     pain_stop: int
     most: dict[str, float] = Field(description="The most that can be logged, by unit.")
@@ -228,7 +229,7 @@ def run_set(one: WorkSet, item: str, paths: Paths) -> RunSet:
         what=paths.doing(one.name, item, one.movement, one.modifiers),
         low=one.low,
         high=one.high,
-        effort=one.effort,
+        rpe=one.rpe,
         rest=one.rest,
         kind=one.kind,
         side=one.side,
@@ -243,7 +244,7 @@ def run_choice(one: Choice, item: str, paths: Paths) -> RunChoice:
         what=paths.doing(one.rung.name, item, one.rung.movement, one.rung.modifiers),
         low=one.low,
         high=one.high,
-        effort=one.effort,
+        rpe=one.rpe,
         rest=one.rest,
         likely=EstimateOut.model_validate(one.likely) if one.likely else None,
     )

@@ -1,8 +1,8 @@
 """Alembic's entry: migrate over one connection, in one transaction, one copy of the service at a
-time."""
+time. Whoever is in a transaction already hands its connection over, and commits by itself."""
 
 from alembic import context
-from sqlalchemy import text
+from sqlalchemy import Connection, text
 from sqlmodel import SQLModel
 
 from invelo.db import tables  # noqa: F401  (the metadata knows what was imported)
@@ -11,10 +11,20 @@ from invelo.db.database import engine_for
 ONE_AT_A_TIME = text("SELECT pg_advisory_xact_lock(hashtext('invelo migrations'))")
 """Whoever comes second waits, and then finds nothing to do."""
 
-engine = engine_for(context.config.attributes["url"])
-with engine.connect() as connection:
+
+def migrate(connection: Connection) -> None:
+    """Run what was asked for."""
     context.configure(connection=connection, target_metadata=SQLModel.metadata)
     with context.begin_transaction():
         connection.execute(ONE_AT_A_TIME)
         context.run_migrations()
-engine.dispose()
+
+
+handed_over = context.config.attributes.get("connection")
+if handed_over is not None:
+    migrate(handed_over)
+else:
+    engine = engine_for(context.config.attributes["url"])
+    with engine.connect() as own:
+        migrate(own)
+    engine.dispose()

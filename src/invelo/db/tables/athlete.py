@@ -46,14 +46,14 @@ class PersonRow(SQLModel, table=True):
     __tablename__ = "person"
 
     athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", primary_key=True)
-    told: dict[str, Any] = json_column()
+    answers: dict[str, Any] = json_column()
     updated_at: datetime = instant()
 
 
 class BodyMeasurementRow(Dated, table=True):
     """Body mass, stature and whatever limb lengths (m) were measured on a day."""
 
-    __tablename__ = "measure"
+    __tablename__ = "body_measurement"
 
     __table_args__ = (within("mass_kg", 20, 300), within("stature_m", 1, 2.4))
 
@@ -86,7 +86,7 @@ class ClearanceRow(Dated, table=True):
     screening_id: UUID = Field(foreign_key="screening.id", ondelete="CASCADE", index=True)
     author_id: UUID | None = Field(foreign_key="account.id", ondelete="SET NULL")
     said_by: str
-    word: str
+    note: str
     lifts: list[str] = Field(sa_column=Column(ARRAY(Text), nullable=False))
 
 
@@ -99,7 +99,7 @@ class ReadinessRow(Dated, table=True):
     athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
     check: str
     passed: bool
-    word: str = ""
+    note: str = ""
 
 
 class TestRow(Dated, Computed, SetUpColumns, table=True):
@@ -109,14 +109,14 @@ class TestRow(Dated, Computed, SetUpColumns, table=True):
 
     __table_args__ = (
         within("amount", 0.5, 3600),
-        within("effort", 1, 10),
+        within("rpe", 1, 10),
         one_of("side", "", "left", "right"),
     )
 
     id: UUID = Field(primary_key=True)
     athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
     amount: float
-    effort: float
+    rpe: float
     side: str = ""
     result: dict[str, Any] = json_column()
 

@@ -33,15 +33,15 @@ class LadderRow(SQLModel, table=True):
     athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
     goal: str
     family: str
-    school: str = "range"
+    method: str = "double_progression"
     purpose: str
     level: str
-    standing_id: UUID | None = Field(
+    current_rung_id: UUID | None = Field(
         default=None,
         sa_column=Column(
             ForeignKey(
                 "rung.id",
-                name="fk_ladder_standing_id",
+                name="fk_ladder_current_rung_id",
                 ondelete="SET NULL",
                 use_alter=True,
                 deferrable=True,
@@ -49,13 +49,13 @@ class LadderRow(SQLModel, table=True):
         ),
     )
     stopped: str = ""
-    least_reps: float = LEAST_USEFUL["reps"]
-    least_seconds: float = LEAST_USEFUL["s"]
-    step: float = WANTED_STEP
-    levers: list[str] = Field(
+    min_reps: float = LEAST_USEFUL["reps"]
+    min_hold_s: float = LEAST_USEFUL["s"]
+    target_step: float = WANTED_STEP
+    lever_order: list[str] = Field(
         default_factory=lambda: list(LEVERS), sa_column=Column(ARRAY(Text), nullable=False)
     )
-    drawn: int = 0
+    revision: int = 0
     created_at: datetime = instant()
 
 
@@ -63,7 +63,7 @@ class LadderRevisionRow(SQLModel, table=True):
     """A ladder as it was drawn at one time, `number` counting its edits; kept so that an edit can
     be undone. `document` holds the drawing."""
 
-    __tablename__ = "sketch"
+    __tablename__ = "ladder_revision"
 
     __table_args__ = (UniqueConstraint("ladder_id", "number"),)
 
@@ -71,12 +71,13 @@ class LadderRevisionRow(SQLModel, table=True):
     ladder_id: UUID = Field(foreign_key="ladder.id", ondelete="CASCADE")
     number: int
     at: datetime = instant()
-    word: str
+    note: str
     document: dict[str, Any] = json_column()
 
 
 class RungRow(SetUpColumns, table=True):
-    """A set-up with its dose and its gate, at a position counted from 0 at the foot."""
+    """A set-up with its prescription and its criterion, at a position counted from 0 at the
+    foot."""
 
     __tablename__ = "rung"
 
@@ -94,18 +95,18 @@ class RungRow(SetUpColumns, table=True):
     high: int
     unit: str
     rest_s: int
-    effort: float
-    gate_sets: int
-    gate_amount: int
-    gate_effort: float
-    gate_sessions: int
+    rpe: float
+    criterion_sets: int
+    criterion_amount: int
+    criterion_rpe: float
+    criterion_sessions: int
     why: str = ""
 
 
 class EdgeRow(SQLModel, table=True):
     """One steps from a lower rung to an upper one of the same ladder."""
 
-    __tablename__ = "tie"
+    __tablename__ = "edge"
 
     lower_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE", primary_key=True)
     upper_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE", primary_key=True, index=True)

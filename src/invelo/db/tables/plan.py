@@ -1,4 +1,5 @@
-"""The rows of planning: what is asked of a week, its plans, own sessions, the daily dose, feeds."""
+"""The rows of planning: what is asked of a week, its plans, own sessions, the daily minimum,
+feeds."""
 
 from datetime import date, datetime
 from typing import Any
@@ -11,12 +12,12 @@ from invelo.db.columns import Computed, Dated, SetUpColumns, instant, json_colum
 
 
 class AvailabilityRow(SQLModel, table=True):
-    """What a coach asks of an athlete's weeks, as `core.week.wishes` writes it."""
+    """What a coach asks of an athlete's weeks, as `core.week.availability` writes it."""
 
-    __tablename__ = "week_wishes"
+    __tablename__ = "availability"
 
     athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", primary_key=True)
-    told: dict[str, Any] = json_column()
+    document: dict[str, Any] = json_column()
     updated_at: datetime = instant()
 
 
@@ -26,23 +27,23 @@ class WeekPlanRow(Dated, Computed, table=True):
 
     __tablename__ = "week_plan"
     __table_args__ = (
-        UniqueConstraint("athlete_id", "monday", "number"),
-        CheckConstraint("EXTRACT(ISODOW FROM monday) = 1", "monday"),
+        UniqueConstraint("athlete_id", "week_start", "number"),
+        CheckConstraint("EXTRACT(ISODOW FROM week_start) = 1", "week_start"),
     )
 
     id: UUID = Field(default_factory=uuid4, primary_key=True)
     athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE")
-    monday: date
+    week_start: date
     number: int
     placed: list[tuple[str, int]] = json_column()
     result: dict[str, Any] = json_column()
-    word: str = ""
+    note: str = ""
 
 
 class SessionTemplateRow(SQLModel, table=True):
     """A coach's own session to start from, as the domain's `Shape` writes it."""
 
-    __tablename__ = "own_session"
+    __tablename__ = "session_template"
     __table_args__ = (UniqueConstraint("account_id", "name"),)
 
     id: UUID = Field(primary_key=True)
@@ -67,14 +68,14 @@ class AdaptedDayRow(Dated, table=True):
 
 
 class DailyMinimumRow(SetUpColumns, table=True):
-    """A smallest daily dose: one movement at a fixed moment of the day, in the zone of whoever does
+    """A daily minimum: one movement at a fixed moment of the day, in the zone of whoever does
     it. A changed one is a new row; the old stays, ended."""
 
-    __tablename__ = "habit"
+    __tablename__ = "daily_minimum"
 
     __table_args__ = (
         Index(
-            "uq_habit_running",
+            "uq_daily_minimum_running",
             "athlete_id",
             unique=True,
             postgresql_where=text("ended_on IS NULL"),
@@ -87,7 +88,7 @@ class DailyMinimumRow(SetUpColumns, table=True):
     athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE")
     moment: str
     at: str
-    zone: str
+    time_zone: str
     amount: int
     unit: str
     begun_on: date
@@ -96,13 +97,13 @@ class DailyMinimumRow(SetUpColumns, table=True):
 
 
 class DailyMinimumTickRow(Dated, table=True):
-    """A daily dose done: a try on the first day, or the day's tick, which is one."""
+    """A daily minimum done: a try on the first day, or the day's tick, which is one."""
 
-    __tablename__ = "habit_tick"
+    __tablename__ = "daily_minimum_tick"
     __table_args__ = (
         Index(
-            "uq_habit_tick_day",
-            "habit_id",
+            "uq_daily_minimum_tick_day",
+            "daily_minimum_id",
             "local_date",
             unique=True,
             postgresql_where=text("NOT trial"),
@@ -111,7 +112,7 @@ class DailyMinimumTickRow(Dated, table=True):
     )
 
     id: UUID = Field(primary_key=True)
-    habit_id: UUID = Field(foreign_key="habit.id", ondelete="CASCADE")
+    daily_minimum_id: UUID = Field(foreign_key="daily_minimum.id", ondelete="CASCADE")
     amount: int
     trial: bool = False
 

@@ -19,13 +19,13 @@ class ProposalRow(Dated, Computed, table=True):
     `made` holds a rung that is to be put on the ladder, `amount` sets, days or a share.
     """
 
-    __tablename__ = "decision"
+    __tablename__ = "proposal"
 
     __table_args__ = (
-        Index("ix_decision_ladder_id_at", "ladder_id", "at"),
-        Index("ix_decision_waiting", "ladder_id", "at", postgresql_where=text("answer IS NULL")),
+        Index("ix_proposal_ladder_id_at", "ladder_id", "at"),
+        Index("ix_proposal_pending", "ladder_id", "at", postgresql_where=text("answer IS NULL")),
         one_of("outcome", *OUTCOMES),
-        one_of("answer", "take", "edit", "decline", "lapse"),
+        one_of("answer", "accept", "edit", "decline", "expired"),
     )
 
     id: UUID = Field(default_factory=uuid4, primary_key=True)
@@ -33,7 +33,7 @@ class ProposalRow(Dated, Computed, table=True):
     session_id: UUID | None = Field(
         default=None, foreign_key="training_session.id", ondelete="CASCADE", index=True
     )
-    monday: date | None = None
+    week_start: date | None = None
     outcome: str
     from_rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
     to_rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
@@ -47,7 +47,7 @@ class ProposalRow(Dated, Computed, table=True):
     answer: str | None = None
     answered_at: datetime | None = instant(nullable=True)
     answered_by: UUID | None = Field(default=None, foreign_key="account.id", ondelete="SET NULL")
-    word: str = ""
+    note: str = ""
     final_rung_id: UUID | None = Field(default=None, foreign_key="rung.id", ondelete="CASCADE")
 
 
@@ -57,20 +57,20 @@ class WeekReviewRow(SQLModel, table=True):
     __tablename__ = "week_review"
 
     athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", primary_key=True)
-    monday: date = Field(primary_key=True)
+    week_start: date = Field(primary_key=True)
     at: datetime = instant()
 
 
 class MessageRow(Dated, table=True):
     """A message to an athlete in plain words: written and shown, never sent from here."""
 
-    __tablename__ = "outbox_message"
-    __table_args__ = (Index("ix_outbox_message_athlete_id_at", "athlete_id", "at"),)
+    __tablename__ = "message"
+    __table_args__ = (Index("ix_message_athlete_id_at", "athlete_id", "at"),)
 
     id: UUID = Field(default_factory=uuid4, primary_key=True)
     athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE")
-    decision_id: UUID | None = Field(
-        default=None, foreign_key="decision.id", ondelete="CASCADE", unique=True
+    proposal_id: UUID | None = Field(
+        default=None, foreign_key="proposal.id", ondelete="CASCADE", unique=True
     )
     subject: str
     body: str

@@ -23,7 +23,7 @@ class TrainingSessionRow(Dated, table=True):
     """What an athlete did on one occasion, of one ladder or of several. Its id is made by the
     device, or told with a planned day, so that two devices at one session write into one.
 
-    Once it is finished, `of_sets` is the mean effort of its standing sets and `lasted_s` the
+    Once it is finished, `mean_set_rpe` is the mean effort of its standing sets and `duration_s` the
     seconds from its opening to the last of them; see `invelo.services.training.sums`.
     """
 
@@ -34,19 +34,19 @@ class TrainingSessionRow(Dated, table=True):
             "ix_training_session_load",
             "athlete_id",
             "local_date",
-            postgresql_include=["effort", "of_sets", "lasted_s"],
+            postgresql_include=["rpe", "mean_set_rpe", "duration_s"],
             postgresql_where=text("finished_at IS NOT NULL"),
         ),
-        within("effort", 1, 10),
+        within("rpe", 1, 10),
     )
 
     id: UUID = Field(primary_key=True)
     athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE")
     name: str
     finished_at: datetime | None = instant(nullable=True)
-    effort: float | None = None
-    of_sets: float | None = None
-    lasted_s: float | None = None
+    rpe: float | None = None
+    mean_set_rpe: float | None = None
+    duration_s: float | None = None
 
 
 class LoggedSetRow(Dated, SetUpColumns, table=True):
@@ -55,18 +55,22 @@ class LoggedSetRow(Dated, SetUpColumns, table=True):
     `at` is when it was done, `server_at` when we heard of it; `skew_s` is by how many seconds the
     device's own clock stood behind ours, where that was too much to believe it. `amount` holds
     full reps (or seconds, or cm), `partial` reps that fell short; `least` and `most` bound a count
-    told from memory. `asked_low` and `asked_high` are what the set was to be. `rung_id` is empty
-    for a movement off any ladder.
+    told from memory. `prescribed_min` and `prescribed_max` are what the set was to be. `rung_id`
+    is empty for a movement off any ladder.
     """
 
     __tablename__ = "logged_set"
     __table_args__ = (
         Index("ix_logged_set_session_id", "session_id"),
         Index("ix_logged_set_rung_id", "rung_id"),
-        Index("ix_logged_set_corrects", "corrects", postgresql_where=text("corrects IS NOT NULL")),
+        Index(
+            "ix_logged_set_corrects_set_id",
+            "corrects_set_id",
+            postgresql_where=text("corrects_set_id IS NOT NULL"),
+        ),
         within("number", 1, 99),
         within("amount", 0, 3600),
-        within("effort", 1, 10),
+        within("rpe", 1, 10),
         within("pain", 0, 10),
         within("partial", 0, 200),
         one_of("kind", "work", "easy", "drop", "piece", "single", "cluster"),
@@ -85,16 +89,16 @@ class LoggedSetRow(Dated, SetUpColumns, table=True):
     least: float | None = None
     most: float | None = None
     partial: int = 0
-    asked_low: int | None = None
-    asked_high: int | None = None
-    effort: float
-    clean: bool
+    prescribed_min: int | None = None
+    prescribed_max: int | None = None
+    rpe: float
+    form_ok: bool
     faults: list[str] = Field(default_factory=list, sa_column=Column(ARRAY(Text), nullable=False))
     felt_in: list[str] = Field(default_factory=list, sa_column=Column(ARRAY(Text), nullable=False))
     pain: int
     pain_place: str
     note: str = ""
-    corrects: UUID | None = Field(
+    corrects_set_id: UUID | None = Field(
         default=None,
         sa_column=Column(ForeignKey("logged_set.id", ondelete="CASCADE", deferrable=True)),
     )
@@ -110,7 +114,7 @@ class CheckInRow(Dated, table=True):
 
     id: UUID = Field(primary_key=True)
     athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE")
-    told: dict[str, Any] = json_column()
+    answers: dict[str, Any] = json_column()
 
 
 class SkipRow(Dated, table=True):

@@ -1,1 +1,1 @@
-"""The person: wishes, screen, readiness, tests and their results."""
+"""The person: availability, screen, readiness, tests and their results."""

@@ -2,7 +2,7 @@
 
 A family that nothing is known of comes first, in the order of the goals; then the families whose
 capacity is least sure. Of a family's tests the one is taken whose count is likely to tell most. A
-test that a limit, a readiness gate or the kit closes is left out with the reason.
+test that a limit, a readiness criterion or the kit closes is left out with the reason.
 """
 
 from collections.abc import Iterable, Mapping
@@ -16,7 +16,7 @@ from invelo.domain.biomechanics.body import Body
 from invelo.domain.biomechanics.posture.form import Lane, Strain
 from invelo.domain.biomechanics.reading import reading
 from invelo.domain.catalogue.catalogue import TestKind, catalogue
-from invelo.domain.equipment.kit import Room, kit_why_not
+from invelo.domain.equipment.kit import Room, kit_unavailable_reason
 from invelo.domain.estimate import Estimate
 from invelo.domain.strength.capacity import Pool
 from invelo.domain.strength.predict import Done, Known
@@ -113,10 +113,12 @@ def closed(test: TestKind, situation: BatterySituation) -> str:
     waiting = waits_for(form, situation.passed)
     if waiting:
         return f"waits for the check “{waiting[0].name.lower()}”"
-    why_not = kit_why_not(test.of.kit, situation.rooms, situation.today)
-    why_not = why_not or kit_why_not(test.kit, situation.rooms, situation.today)
-    if why_not:
-        return f"kit: {why_not}"
+    unavailable_reason = kit_unavailable_reason(test.of.kit, situation.rooms, situation.today)
+    unavailable_reason = unavailable_reason or kit_unavailable_reason(
+        test.kit, situation.rooms, situation.today
+    )
+    if unavailable_reason:
+        return f"kit: {unavailable_reason}"
     if test.movement in situation.person.dislikes:
         return "disliked"
     return ""

@@ -28,7 +28,7 @@ class Person:
         minutes: a day, 5 to 180.
         places: where they train, ids of the coach's places.
         units: to show measures in.
-        schools: by which the coach would have them progress, the preferred first.
+        methods: by which the coach would have them progress, the preferred first.
         dislikes: movements of the catalogue they would rather not do.
         sex: for published norms by sex; nothing else hangs on it.
     """
@@ -40,7 +40,7 @@ class Person:
     minutes: int | None = None
     places: tuple[str, ...] = ()
     units: Units = "metric"
-    schools: tuple[Method, ...] = ()
+    methods: tuple[Method, ...] = ()
     dislikes: tuple[str, ...] = ()
     sex: Sex | None = None
 

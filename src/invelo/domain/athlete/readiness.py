@@ -1,7 +1,8 @@
-"""Readiness: what a body must show before some movements are given, and what opens a closed gate.
+"""Readiness: what a body must show before some movements are given, and what opens a closed
+criterion.
 
-A gate is no dead end: each check names the balance or mobility work that opens it, and a day to
-try again. Checks and what they open are common practice; where a published figure stands beside
+A criterion is no dead end: each check names the balance or mobility work that opens it, and a day
+to try again. Checks and what they open are common practice; where a published figure stands beside
 one, it is named.
 """
 
@@ -25,7 +26,7 @@ class Check:
         passes: what must be seen.
         opens: the forms that wait for it.
         prepares: the balance or mobility work while it is closed.
-        dose: of that work.
+        prescription: of that work.
         again_days: until it is tried again.
         sides: whether each side is looked at.
         beside: a published figure to set it beside, '' where there is none.
@@ -37,7 +38,7 @@ class Check:
     passes: str
     opens: tuple[str, ...]
     prepares: str
-    dose: str
+    prescription: str
     again_days: int
     sides: bool = True
     beside: str = ""
@@ -137,7 +138,7 @@ class CheckResult:
     check: CheckId
     passed: bool
     day: date
-    word: str = ""
+    note: str = ""
 
     @property
     def again_on(self) -> date | None:

@@ -22,7 +22,8 @@ from invelo.domain.strength.bands import Band
 from invelo.domain.strength.predict import Known, compare, whole_reps
 
 WEIGHED_AT = 8.0
-"""Reps at which tempo is weighed where no dose says otherwise (ours: the middle of 6–10)."""
+"""Reps at which tempo is weighed where no prescription says otherwise (ours: the middle of
+6–10)."""
 
 HIGHEST_ANCHOR = 5.0
 """Metres above the floor beyond which no band is hung (ours)."""
@@ -106,14 +107,14 @@ class Solution:
         now: where it stands.
         to: where it meets the aim; None where it cannot.
         task: the set-up with the dial there, rounded to what can be set up.
-        why_not: why it cannot, '' if it can.
+        unavailable_reason: why it cannot, '' if it can.
     """
 
-    dial: Adjustable
+    adjustable: Adjustable
     now: float
     to: Estimate | None = None
     task: LeverageTask | None = None
-    why_not: str = ""
+    unavailable_reason: str = ""
 
 
 def as_hard_as(
@@ -163,8 +164,8 @@ def for_count(known: Known, task: LeverageTask, name: str, count: float) -> Solu
     compare(task.setup, known.done.setup)
     one = adjustable_of(task.form, name)
     if one.lengthens:
-        why_not = "a longer or shorter rep changes the count itself; turn another"
-        return Solution(one, one.get(task.changes), why_not=why_not)
+        unavailable_reason = "a longer or shorter rep changes the count itself; turn another"
+        return Solution(one, one.get(task.changes), unavailable_reason=unavailable_reason)
     allowed = _allowed(known, task, count)
     tested = known.load.demand.likely
 
@@ -207,7 +208,7 @@ def _turn(
     ratio(task.changes)  # what is wrong with the set-up itself is said, not taken for an end
     found = solve(quantity, one.low, one.high, now, wanted)
     if found is None:
-        return Solution(one, now, why_not=one.end)
+        return Solution(one, now, unavailable_reason=one.end)
     return Solution(
         one,
         now,
@@ -233,7 +234,7 @@ def _told(found: SolvedAmount, unit: str, words: str, inputs: tuple[Input, ...])
     )
 
 
-def least_help(known: Known, task: LeverageTask, count: float) -> Estimate:
+def least_assistance(known: Known, task: LeverageTask, count: float) -> Estimate:
     """How much of the demand must be taken off so that a count is just there, kg or N·m.
 
     Returns:
@@ -276,7 +277,7 @@ class BandChoice:
         stretch: its length there ÷ rest length.
         expected: reps or seconds with the band hung there.
         task: the set-up with it.
-        why_not: why it cannot, '' if it can.
+        unavailable_reason: why it cannot, '' if it can.
     """
 
     name: str
@@ -285,7 +286,7 @@ class BandChoice:
     stretch: float | None = None
     expected: Estimate | None = None
     task: LeverageTask | None = None
-    why_not: str = ""
+    unavailable_reason: str = ""
 
 
 def both_ways(bands: Iterable[tuple[str, Band]]) -> tuple[tuple[str, Band], ...]:
@@ -324,8 +325,8 @@ def _band(
 ) -> BandChoice:
     plain = reading(known.body, bare.setup)
     place = float(plain.posture.joints[PLACES[at][1]][0, 0, 1])
-    if least_help(known, bare, count).likely == 0.0:
-        return BandChoice(name, why_not="no help is needed")
+    if least_assistance(known, bare, count).likely == 0.0:
+        return BandChoice(name, unavailable_reason="no help is needed")
     allowed = _allowed(known, bare, count)
     tested = known.load.demand.likely
 
@@ -346,7 +347,8 @@ def _band(
     found = solve(quantity, slack, highest, slack, wanted) if slack < highest else None
     if found is None:
         return BandChoice(
-            name, why_not="too thin: it would stretch past its limit. Double it or add one"
+            name,
+            unavailable_reason="too thin: it would stretch past its limit. Double it or add one",
         )
     task = hung(round(found.likely, 2))
     there = reading(known.body, task.setup)

@@ -8,7 +8,7 @@ from collections.abc import Callable
 from dataclasses import dataclass, replace
 
 from invelo.domain.biomechanics.posture.form import Form
-from invelo.domain.biomechanics.setup import LEAST_RANGE, Help
+from invelo.domain.biomechanics.setup import LEAST_RANGE, Assistance
 from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.errors import InputError, require_within
 from invelo.domain.strength.tempo import Tempo
@@ -75,20 +75,25 @@ def adjustables(form: Form) -> tuple[Adjustable, ...]:
     found += [_parameter(form, one.name) for one in form.parameter]
     found.append(
         Adjustable(
-            "help",
+            "assistance",
             "help upwards",
             "kg",
             0.0,
             MOST_HELP,
             0.5,
-            lambda m: m.help.kg if m.help else 0.0,
-            lambda m, x: replace(m, help=Help(x, m.help.at if m.help else "hips") if x else None),
+            lambda m: m.assistance.kg if m.assistance else 0.0,
+            lambda m, x: replace(
+                m,
+                assistance=Assistance(x, m.assistance.at if m.assistance else "hips")
+                if x
+                else None,
+            ),
             "help is nothing at least, and lifting the whole person at most",
-            lambda x: f"help {x:g} kg",
+            lambda x: f"{x:g} kg assistance",
         )
     )
     if form.counted == "reps":
-        found += [_RANGE, _LOWERING, _PAUSE]
+        found += [_RANGE, _ECCENTRIC, _PAUSE]
     return tuple(found)
 
 
@@ -102,7 +107,9 @@ def adjustable_of(form: Form, name: str) -> Adjustable:
         if one.name == name:
             return one
     known = ", ".join(one.name for one in adjustables(form))
-    raise InputError("dial", f"the {form.name.lower()} has no “{name}”.", f"Use one of {known}.")
+    raise InputError(
+        "adjustable", f"the {form.name.lower()} has no “{name}”.", f"Use one of {known}."
+    )
 
 
 def _load(place: str) -> Adjustable:
@@ -114,8 +121,8 @@ def _load(place: str) -> Adjustable:
         0.0,
         most,
         0.5,
-        lambda m: float(getattr(m.worn, place)),
-        lambda m, x: replace(m, worn=replace(m.worn, **{place: x})),
+        lambda m: float(getattr(m.added_load, place)),
+        lambda m, x: replace(m, added_load=replace(m.added_load, **{place: x})),
         f"it holds about {most:g} kg and cannot weigh less than nothing",
         lambda x: f"{place} {x:g} kg",
     )
@@ -156,17 +163,17 @@ _RANGE = Adjustable(
     lambda x: f"{x:g} % of the range",
     lengthens=True,
 )
-_LOWERING = Adjustable(
-    "lowering",
-    "seconds of lowering",
+_ECCENTRIC = Adjustable(
+    "eccentric",
+    "eccentric",
     "s",
     0.5,
     10.0,
-    0.1,
+    1.0,
     lambda m: m.tempo.lower,
     lambda m, x: replace(m, tempo=replace(m.tempo, lower=x)),
     "no one lowers in less than half a second or more than ten",
-    lambda x: f"lowering {x:g} s",
+    lambda x: f"{x:g} s eccentric",
     lengthens=True,
 )
 _PAUSE = Adjustable(
@@ -175,23 +182,25 @@ _PAUSE = Adjustable(
     "s",
     0.0,
     10.0,
-    0.1,
+    1.0,
     lambda m: m.tempo.bottom,
     lambda m, x: replace(m, tempo=replace(m.tempo, bottom=x)),
     "a pause is nothing at least, and ten seconds at most",
-    lambda x: f"pause {x:g} s",
+    lambda x: f"{x:g} s pause",
     lengthens=True,
 )
 
 
 def changed_words(form: Form, modifiers: Modifiers, band: str) -> list[str]:
     """Loads, band (in the words given), help, range and tempo, as a coach would say them."""
-    loads = [(adjustable_of(form, place), getattr(modifiers.worn, place)) for place in form.loads]
+    loads = [
+        (adjustable_of(form, place), getattr(modifiers.added_load, place)) for place in form.loads
+    ]
     told = [load.words(kg) for load, kg in loads if kg]
     if modifiers.band:
         told.append(band)
-    if modifiers.help:
-        told.append(adjustable_of(form, "help").words(modifiers.help.kg))
+    if modifiers.assistance:
+        told.append(adjustable_of(form, "assistance").words(modifiers.assistance.kg))
     if modifiers.range < 1.0:
         told.append(adjustable_of(form, "range").words(100 * modifiers.range))
     if modifiers.tempo != Tempo():

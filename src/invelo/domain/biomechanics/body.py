@@ -128,9 +128,11 @@ class Loads:
     hands: Array
 
     @classmethod
-    def of(cls, worn: Sequence[Worn]) -> "Loads":
+    def of(cls, added_load: Sequence[Worn]) -> "Loads":
         """The loads of many set-ups."""
-        return cls(*(np.array([getattr(one, place.name) for one in worn]) for place in fields(cls)))
+        return cls(
+            *(np.array([getattr(one, place.name) for one in added_load]) for place in fields(cls))
+        )
 
     @property
     def total(self) -> Array:

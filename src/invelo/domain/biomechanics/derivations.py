@@ -49,10 +49,10 @@ class Derivations:
                 for name, value in setup.all_values.items()
             ),
         ]
-        if setup.worn.total:
-            told.append(Input("carried", setup.worn.total, "kg"))
-        if setup.help:
-            told.append(Input(f"help at the {setup.help.at}", setup.help.kg, "kg"))
+        if setup.added_load.total:
+            told.append(Input("carried", setup.added_load.total, "kg"))
+        if setup.assistance:
+            told.append(Input(f"help at the {setup.assistance.at}", setup.assistance.kg, "kg"))
         if setup.range < 1.0:
             told.append(Input("share of the range", 100 * setup.range, "%"))
         for force in self.posture.outside:

@@ -14,7 +14,7 @@ from invelo.domain.biomechanics.posture.build import ExternalForce, build
 from invelo.domain.biomechanics.posture.form import Form
 from invelo.domain.biomechanics.posture.refuse import Refuse, at_first
 from invelo.domain.biomechanics.posture.skeleton import Posture, vector
-from invelo.domain.biomechanics.setup import PLACES, BandHold, Help
+from invelo.domain.biomechanics.setup import PLACES, Assistance, BandHold
 from invelo.domain.biomechanics.statics import contact_forces, joint_torques
 from invelo.domain.errors import InputError
 from invelo.domain.estimate import Array
@@ -47,9 +47,9 @@ class Rows:
     segments: SegmentValues
     values: Mapping[str, Array]
     depths: Array
-    worn: AddedMass
+    added_load: AddedMass
     band: BandHold | None = None
-    help: Help | None = None
+    assistance: Assistance | None = None
     slack: Mapping[str, Array] = field(default_factory=dict)
 
 
@@ -86,7 +86,7 @@ def hold(rows: Rows, refuse: Refuse = at_first) -> Equilibrium:
     Source: plane statics; closures and constants are the form's.
     """
     plain = posture = _posture(rows, (), refuse)
-    if rows.band or rows.help:
+    if rows.band or rows.assistance:
         anchor = _anchor(rows.band, plain) if rows.band else None
         for _ in range(BAND_ROUNDS if rows.band else 1):
             posture = _posture(rows, tuple(_pulls(rows, posture, anchor, refuse)), refuse)
@@ -99,7 +99,14 @@ def hold(rows: Rows, refuse: Refuse = at_first) -> Equilibrium:
 
 def _posture(rows: Rows, pulls: tuple[ExternalForce, ...], refuse: Refuse) -> Posture:
     return build(
-        rows.form, rows.segments, rows.values, rows.depths, rows.worn, pulls, rows.slack, refuse
+        rows.form,
+        rows.segments,
+        rows.values,
+        rows.depths,
+        rows.added_load,
+        pulls,
+        rows.slack,
+        refuse,
     )
 
 
@@ -114,10 +121,10 @@ def _pulls(
 ) -> list[ExternalForce]:
     shape = posture.joints["hip"].shape
     found = []
-    if rows.help:
-        segment, joint = PLACES[rows.help.at]
-        lift = np.broadcast_to(np.array([0.0, rows.help.kg * GRAVITY]), shape)
-        found.append(ExternalForce("help", segment, joint, lift))
+    if rows.assistance:
+        segment, joint = PLACES[rows.assistance.at]
+        lift = np.broadcast_to(np.array([0.0, rows.assistance.kg * GRAVITY]), shape)
+        found.append(ExternalForce("assistance", segment, joint, lift))
     if rows.band and anchor is not None:
         band = rows.band.band
         segment, joint = PLACES[rows.band.at]

@@ -233,9 +233,9 @@ def _variations(body: Body, setup: SetUp) -> Rows:
         segments,
         values,
         places_along(form, np.array([setup.range])),
-        setup.worn,
+        setup.added_load,
         setup.band,
-        setup.help,
+        setup.assistance,
         slack,
     )
 

@@ -48,7 +48,7 @@ class BandHold:
 
 
 @dataclass(frozen=True)
-class Help:
+class Assistance:
     """A hand or a support that takes some kilos off, straight up.
 
     Attributes:
@@ -61,7 +61,7 @@ class Help:
 
     def __post_init__(self) -> None:
         """Check ranges."""
-        require_within("help", self.kg, 0.0, 150.0, "kg")
+        require_within("assistance", self.kg, 0.0, 150.0, "kg")
 
 
 @dataclass(frozen=True)
@@ -82,9 +82,9 @@ class SetUp:
 
     movement: str
     values: tuple[tuple[str, float], ...] = ()
-    worn: Worn = field(default_factory=Worn)
+    added_load: Worn = field(default_factory=Worn)
     band: BandHold | None = None
-    help: Help | None = None
+    assistance: Assistance | None = None
     range: float = 1.0
 
     def __post_init__(self) -> None:
@@ -92,7 +92,7 @@ class SetUp:
         self.form.values(dict(self.values))
         require_within("range", self.range, LEAST_RANGE, 1.0, "")
         for place in ("vest", "bag", "ankles", "lap", "hands"):
-            if getattr(self.worn, place) and place not in self.form.loads:
+            if getattr(self.added_load, place) and place not in self.form.loads:
                 raise InputError(
                     f"worn {place}",
                     f"the {self.form.name.lower()} carries nothing there.",
@@ -129,9 +129,9 @@ def set_up(
     movement: str,
     *,
     shape: str | None = None,
-    worn: Worn | None = None,
+    added_load: Worn | None = None,
     band: BandHold | None = None,
-    help: Help | None = None,
+    assistance: Assistance | None = None,
     range: float = 1.0,
     **values: float,
 ) -> SetUp:
@@ -146,4 +146,6 @@ def set_up(
     given = (known.named(shape) if shape else {}) | values
     own = known.values({})
     kept = {name: value for name, value in given.items() if own.get(name) != value}
-    return SetUp(movement, tuple(sorted(kept.items())), worn or Worn(), band, help, range)
+    return SetUp(
+        movement, tuple(sorted(kept.items())), added_load or Worn(), band, assistance, range
+    )

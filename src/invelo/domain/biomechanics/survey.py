@@ -81,7 +81,7 @@ def _alike(asked: Sequence[Asked]) -> Iterable[list[int]]:
     for i, (form, one) in enumerate(asked):
         values = dict(one.values)
         legs, strap = values.get("leg_out", 0.0) > 0.0, values.get("strap_height", 0.0) > 0.0
-        groups.setdefault((form.id, one.band, one.help, legs, strap), []).append(i)
+        groups.setdefault((form.id, one.band, one.assistance, legs, strap), []).append(i)
     return groups.values()
 
 
@@ -98,9 +98,9 @@ def _surveyed(body: Body, form: Form, asked: Sequence[Modifiers]) -> tuple[Array
         _alone(body),
         values,
         places_along(form, np.array([one.range for one in asked])),
-        Loads.of([one.worn for one in asked]),
+        Loads.of([one.added_load for one in asked]),
         asked[0].band,
-        asked[0].help,
+        asked[0].assistance,
     )
     marked = Marked(count)
     with np.errstate(all="ignore"):

@@ -14,7 +14,7 @@ from typing import Any, Literal
 from pydantic import TypeAdapter
 
 from invelo.domain.biomechanics.body import Worn
-from invelo.domain.biomechanics.setup import Help
+from invelo.domain.biomechanics.setup import Assistance
 from invelo.domain.catalogue.movement import Modifiers, Movement, sorted_values
 from invelo.domain.catalogue.norms import Norm
 from invelo.domain.equipment.kit import Kind
@@ -66,7 +66,7 @@ class ReadySetUp:
     vest: float = 0.0
     bag: float = 0.0
     hands: float = 0.0
-    help: float = 0.0
+    assistance: float = 0.0
     range: float = 1.0
     tempo: str = "1-0-1-0"
 
@@ -82,7 +82,7 @@ class ReadySetUp:
         return Modifiers(
             sorted_values({**movement.values, **named, **self.values}),
             Worn(vest=self.vest, bag=self.bag, hands=self.hands),
-            help=Help(self.help) if self.help else None,
+            assistance=Assistance(self.assistance) if self.assistance else None,
             range=self.range,
             tempo=Tempo.parse(self.tempo),
         )

@@ -5,7 +5,7 @@ from typing import Literal, get_args
 
 from invelo.domain.biomechanics.body import Worn
 from invelo.domain.biomechanics.posture.form import Form, form
-from invelo.domain.biomechanics.setup import BandHold, Help, SetUp, set_up
+from invelo.domain.biomechanics.setup import Assistance, BandHold, SetUp, set_up
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.plan.prescription import Counted, Unit
 from invelo.domain.strength.tempo import Tempo
@@ -16,24 +16,41 @@ Muscle = Literal[
     "side shoulder",
     "rear shoulder",
     "triceps",
-    "elbow benders",
-    "forearm and grip",
+    "biceps",
+    "forearm",
     "upper back",
     "shoulder blade",
     "neck",
-    "abdomen",
-    "side of the trunk",
-    "low back",
-    "hip benders",
-    "buttocks",
-    "side of the hip",
-    "front thigh",
-    "rear thigh",
-    "inner thigh",
-    "calf",
-    "shin and foot",
+    "abs",
+    "obliques",
+    "lower back",
+    "hip flexors",
+    "glutes",
+    "side glutes",
+    "quads",
+    "hamstrings",
+    "adductors",
+    "calves",
+    "shins",
 ]
-"""Regions that work, in plain words."""
+"""Regions that work, in the words of the trade."""
+
+EARLIER_REGIONS: dict[str, Muscle] = {
+    "elbow benders": "biceps",
+    "forearm and grip": "forearm",
+    "abdomen": "abs",
+    "side of the trunk": "obliques",
+    "low back": "lower back",
+    "hip benders": "hip flexors",
+    "buttocks": "glutes",
+    "side of the hip": "side glutes",
+    "front thigh": "quads",
+    "rear thigh": "hamstrings",
+    "inner thigh": "adductors",
+    "calf": "calves",
+    "shin and foot": "shins",
+}
+"""What regions were called in files of earlier releases, and on phones that have not sent yet."""
 
 Rest = Literal["skill", "strength", "size", "endurance", "finisher", "squeeze"]
 """What a movement's sets are usually for, which says how long to rest between them."""
@@ -141,7 +158,7 @@ class Movement:
         computed = {"hold": "s", "reps": "reps"}.get(self.posture.counted, self.amount)
         if self.amount not in ("", computed):
             found.append(f"its form counts {computed}, not {self.amount}.")
-        if self.posture.counted == "effort" and not self.amount:
+        if self.posture.counted == "rpe" and not self.amount:
             found.append("its form computes nothing; say what is counted: reps, s or cm.")
         return found
 
@@ -158,9 +175,9 @@ class Movement:
         return "s" if self.posture.counted == "hold" else "reps"
 
     @property
-    def effort_only(self) -> bool:
+    def rpe_only(self) -> bool:
         """Whether physics cannot weigh it: the athlete sets the resistance."""
-        return self.posture.counted == "effort"
+        return self.posture.counted == "rpe"
 
     @property
     def muscles(self) -> tuple[Muscle, ...]:
@@ -197,9 +214,9 @@ class Modifiers:
     """
 
     values: tuple[tuple[str, float], ...] = ()
-    worn: Worn = field(default_factory=Worn)
+    added_load: Worn = field(default_factory=Worn)
     band: BandHold | None = None
-    help: Help | None = None
+    assistance: Assistance | None = None
     range: float = 1.0
     tempo: Tempo = field(default_factory=Tempo)
 
@@ -220,9 +237,9 @@ class Modifiers:
         return set_up(
             form_id,
             shape=shape,
-            worn=self.worn,
+            added_load=self.added_load,
             band=self.band,
-            help=self.help,
+            assistance=self.assistance,
             range=self.range,
             **dict(self.values),
         )

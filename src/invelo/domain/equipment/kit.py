@@ -100,9 +100,9 @@ class KitItem:
         if self.kg is not None:
             require_within("weight", self.kg, 0.05, 150.0, "kg")
         require_within("count", self.count, 1, 200, "")
-        require_within("minutes to rig up", self.setup_minutes, 0.0, 60.0, "min")
+        require_within("minutes to set up", self.setup_minutes, 0.0, 60.0, "min")
 
-    def why_not(self, today: date) -> str:
+    def unavailable_reason(self, today: date) -> str:
         """Why it is not planned with; '' where it may be."""
         if self.check is not None and not self.check.safe:
             return f"found unsafe on {self.check.day.isoformat()}"
@@ -141,7 +141,7 @@ class Room:
     items: tuple[KitItem, ...] = ()
 
 
-def kit_why_not(needed: tuple[Kind, ...], rooms: Iterable[Room], today: date) -> str:
+def kit_unavailable_reason(needed: tuple[Kind, ...], rooms: Iterable[Room], today: date) -> str:
     """Why the kit at hand does not allow something; '' where it does.
 
     Args:
@@ -156,7 +156,7 @@ def kit_why_not(needed: tuple[Kind, ...], rooms: Iterable[Room], today: date) ->
     if not there:
         where = ", ".join(room.name for room in known)
         return f"it needs {' or '.join(needed)}, and there is none at {where}"
-    reasons = [(item, item.why_not(today)) for item in there]
+    reasons = [(item, item.unavailable_reason(today)) for item in there]
     if any(not reason for _, reason in reasons):
         return ""
     item, reason = reasons[0]
@@ -181,7 +181,7 @@ class ToHand:
     bars: tuple[float, ...] = ()
     loads: tuple[float, ...] = ()
     bands: tuple[tuple[str, Band], ...] = ()
-    helps: tuple[float, ...] = ()
+    assistances: tuple[float, ...] = ()
 
     def has(self, needed: tuple[Kind, ...]) -> bool:
         """Whether one of these kinds is there; none is needed if empty."""
@@ -208,7 +208,7 @@ def to_hand(rooms: Iterable[Room], today: date, bands: tuple[tuple[str, Band], .
     known = tuple(rooms)
     if not known:
         return replace(ANYTHING, bands=bands)
-    items = [item for room in known for item in room.items if not item.why_not(today)]
+    items = [item for room in known for item in room.items if not item.unavailable_reason(today)]
 
     def heights(kinds: frozenset[Kind]) -> tuple[float, ...]:
         found = {item.height for item in items if item.kind in kinds and item.height}

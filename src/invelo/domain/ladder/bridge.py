@@ -18,7 +18,7 @@ from invelo.domain.errors import InputError
 from invelo.domain.ladder.candidates import Candidates, Scales, SetUpOf, candidates
 from invelo.domain.ladder.rung import Demand, Rung, demand
 from invelo.domain.ladder.shortest import Costs, shortest
-from invelo.domain.ladder.step_policy import USUAL_TERMS, Lever, StepPolicy
+from invelo.domain.ladder.step_policy import USUAL_POLICY, Lever, StepPolicy
 from invelo.domain.strength.tempo import Tempo
 
 ANOTHER = 1000
@@ -48,7 +48,7 @@ class ProposedRung:
     """A rung of a bridge.
 
     Attributes:
-        rung: with the lower rung's dose and gate.
+        rung: with the lower rung's prescription and criterion.
         demand: what it asks.
         ratio: its demand ÷ the one below it.
         distance: 0 the upper rung's movement, 1 limited by the same, 2 of the same family.
@@ -88,7 +88,7 @@ def bridge(
     lower: Rung,
     upper: Rung,
     hand: ToHand,
-    terms: StepPolicy = USUAL_TERMS,
+    policy: StepPolicy = USUAL_POLICY,
     capacity: Mapping[Lane, float] | None = None,
     allowed: frozenset[str] | None = None,
 ) -> Bridge:
@@ -98,7 +98,7 @@ def bridge(
         body: whose.
         lower, upper: the rungs.
         hand: what can be set up with.
-        terms: wanted step and order of preference.
+        policy: wanted step and order of preference.
         capacity: likely capacity by lane, where it is known: on the share of it, rungs of two lanes
             of one family compare.
         allowed: movements that nothing closes; all if None.
@@ -112,9 +112,9 @@ def bridge(
     below, above = demand(body, lower), demand(body, upper)
     low, high = below.height * dict(scales)[lower.movement.posture.lane], above.height
     found = candidates(body, lower, upper, hand, scales, allowed)
-    chain = _chain(found, lower, upper, low, high, terms)
+    chain = _chain(found, lower, upper, low, high, policy)
     if chain is None:
-        missing = _missing(body, lower, upper, hand, scales, allowed, (low, high), terms)
+        missing = _missing(body, lower, upper, hand, scales, allowed, (low, high), policy)
         return Bridge((), high / low, len(found.heights), False, missing)
     rungs = []
     last = low
@@ -128,7 +128,7 @@ def bridge(
 def _scales(lower: Rung, upper: Rung, capacity: Mapping[Lane, float]) -> Scales:
     """The lanes that compare with the upper rung's, and by how much."""
     for rung in (lower, upper):
-        if rung.movement.effort_only:
+        if rung.movement.rpe_only:
             raise InputError(
                 "bridge",
                 f"only effort tells “{rung.name}”; there is no step to divide.",
@@ -158,13 +158,13 @@ def _chain(
     upper: Rung,
     low: float,
     high: float,
-    terms: StepPolicy,
+    policy: StepPolicy,
     among: NDArray[np.intp] | None = None,
 ) -> tuple[int, ...] | None:
     chosen = np.arange(len(found.heights)) if among is None else among
-    costs = costs_of(found, lower, upper, terms)[chosen]
+    costs = costs_of(found, lower, upper, policy)[chosen]
     names = _Names(found, chosen)
-    chain = shortest(low, high, 1.0 + terms.step, found.heights[chosen], costs, names)
+    chain = shortest(low, high, 1.0 + policy.step, found.heights[chosen], costs, names)
     return None if chain is None else tuple(int(chosen[i]) for i in chain)
 
 
@@ -178,10 +178,10 @@ class _Names:
         return self.found.name(int(self.chosen[index]))
 
 
-def costs_of(found: Candidates, lower: Rung, upper: Rung, terms: StepPolicy) -> Costs:
+def costs_of(found: Candidates, lower: Rung, upper: Rung, policy: StepPolicy) -> Costs:
     """What taking each candidate costs: distance first, then the coach's order, shape `(n,)`."""
-    plain = np.array([_cost(one, one.levers, lower, upper, terms) for one in found.setups])
-    slow = np.array([_cost(one, one.levers | SLOWER, lower, upper, terms) for one in found.setups])
+    plain = np.array([_cost(one, one.levers, lower, upper, policy) for one in found.setups])
+    slow = np.array([_cost(one, one.levers | SLOWER, lower, upper, policy) for one in found.setups])
     changed = np.array([tempo != Tempo() for tempo in found.tempos])
     return np.where(changed[found.tempo], slow[found.setup], plain[found.setup]).astype(np.int64)
 
@@ -191,12 +191,12 @@ ELSEWHERE: frozenset[Lever] = frozenset({"lever"})
 
 
 def _cost(
-    one: SetUpOf, levers: frozenset[Lever], lower: Rung, upper: Rung, terms: StepPolicy
+    one: SetUpOf, levers: frozenset[Lever], lower: Rung, upper: Rung, policy: StepPolicy
 ) -> int:
     kinds = levers or ELSEWHERE
     if one.movement is not lower.movement:
         kinds = kinds | ELSEWHERE
-    return ANOTHER * _distance(one, upper) + sum(terms.order.index(kind) + 1 for kind in kinds)
+    return ANOTHER * _distance(one, upper) + sum(policy.order.index(kind) + 1 for kind in kinds)
 
 
 def _distance(one: SetUpOf, upper: Rung) -> int:
@@ -209,7 +209,9 @@ def _proposed(
     body: Body, found: Candidates, index: int, lower: Rung, upper: Rung, below: float
 ) -> ProposedRung:
     one = found.of(index)
-    rung = Rung(found.name(index), one.movement, found.modifiers(index), lower.dose, lower.gate)
+    rung = Rung(
+        found.name(index), one.movement, found.modifiers(index), lower.prescription, lower.criterion
+    )
     distance = _distance(one, upper)
     levers = tuple(sorted(found.levers(index)))
     ratio = float(found.heights[index]) / below
@@ -232,7 +234,7 @@ def _missing(
     scales: Scales,
     allowed: frozenset[str] | None,
     ends: tuple[float, float],
-    terms: StepPolicy,
+    policy: StepPolicy,
 ) -> str:
     """What one piece of kit would do: a block, else a bag, else a band's help."""
 
@@ -250,20 +252,21 @@ def _missing(
     for block in BLOCKS:
         fits = np.array([not new - {block} for new in heights])
         among = np.flatnonzero(fits[found.setup])
-        chain = _chain(found, lower, upper, *ends, terms, among)
+        chain = _chain(found, lower, upper, *ends, policy, among)
         if chain is not None and any(heights[int(found.setup[i])] for i in chain):
             return f"A block of {100 * block:.0f} cm would do it, in {_rungs(len(chain))}."
     found = tried(replace(hand, loads=tuple(sorted({*hand.loads, *BAGS}))))
-    chain = _chain(found, lower, upper, *ends, terms)
+    chain = _chain(found, lower, upper, *ends, policy)
     if chain is not None:
-        most = max(found.modifiers(i).worn.total for i in chain)
+        most = max(found.modifiers(i).added_load.total for i in chain)
         return f"A bag filled up to {most:g} kg would do it, in {_rungs(len(chain))}."
-    found = tried(replace(hand, helps=HELPS))
-    chain = _chain(found, lower, upper, *ends, terms)
+    found = tried(replace(hand, assistances=HELPS))
+    chain = _chain(found, lower, upper, *ends, policy)
     if chain is not None:
-        helps = [one.kg for one in (found.modifiers(i).help for i in chain) if one]
+        assistances = [one.kg for one in (found.modifiers(i).assistance for i in chain) if one]
         return (
-            f"A band that takes {min(helps):g} to {max(helps):g} kg at the hips would do it, in "
+            f"A band that takes {min(assistances):g} to {max(assistances):g} kg at the hips "
+            "would do it, in "
             f"{_rungs(len(chain))}."
         )
     return "No one block, bag or band closes it: ask for larger steps, or go over another movement."

@@ -17,7 +17,7 @@ from numpy.typing import NDArray
 from invelo.domain.biomechanics.adjustable import LOADS, adjustable_of, changed_words
 from invelo.domain.biomechanics.body import Body, Worn
 from invelo.domain.biomechanics.posture.form import Form, Lane, Parameter, form
-from invelo.domain.biomechanics.setup import BandHold, Help
+from invelo.domain.biomechanics.setup import Assistance, BandHold
 from invelo.domain.biomechanics.survey import survey
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers, Movement, sorted_values
@@ -39,7 +39,7 @@ BETWEEN = tuple(round(0.1 * i, 1) for i in range(1, 10))
 """Shares of the way from the lower rung's shape to the upper one's."""
 
 TEMPOS = tuple(Tempo(lower, pause, PRESS) for lower in LOWERINGS for pause in PAUSES)
-CARRIED_AT = ("bag", "hands", "lap", "vest")
+ADDED_LOAD_AT = ("bag", "hands", "lap", "vest")
 
 
 @dataclass(frozen=True)
@@ -141,7 +141,7 @@ def candidates(
     form = lower.movement.posture
     tempos = TEMPOS if form.counted == "reps" else (Tempo(),)
     can = np.flatnonzero(read.possible & (read.demand > 0.0))
-    factors = _factors(lower.dose.low, tempos, read.share[can], form)
+    factors = _factors(lower.prescription.low, tempos, read.share[can], form)
     heights = (read.demand * scale)[can][:, None] * factors
     return Candidates(
         setups,
@@ -192,7 +192,7 @@ def _setups(
 def _same(form: Form, one: Modifiers) -> tuple[object, ...]:
     """What set-ups that are the same in all but words have in common."""
     values = _own(form.id) | dict(one.values)
-    return form.id, tuple(values.values()), one.worn, one.range, one.band, one.help
+    return form.id, tuple(values.values()), one.added_load, one.range, one.band, one.assistance
 
 
 @cache
@@ -245,8 +245,8 @@ def _around(
             yield SetUpOf(movement, replace(start, range=share), frozenset({"range"}))
     for band in _bands(form, hand):
         yield SetUpOf(movement, replace(start, band=band), frozenset({"load"}))
-    for kg in hand.helps:
-        yield SetUpOf(movement, replace(start, help=Help(kg)), frozenset({"load"}))
+    for kg in hand.assistances:
+        yield SetUpOf(movement, replace(start, assistance=Assistance(kg)), frozenset({"load"}))
 
 
 def _shapes(form: Form, start: Modifiers, hand: ToHand) -> Iterator[Changed]:
@@ -290,10 +290,10 @@ def _amounts(one: Parameter, hand: ToHand) -> tuple[float, ...]:
 
 def _loaded(form: Form, plain: Modifiers, kg: float) -> Modifiers | None:
     """With so many kilos where the form carries them; None where it carries none or has some."""
-    place = next((one for one in CARRIED_AT if one in form.loads), None)
-    if place is None or plain.worn != NOTHING or kg > LOADS[place][1]:
+    place = next((one for one in ADDED_LOAD_AT if one in form.loads), None)
+    if place is None or plain.added_load != NOTHING or kg > LOADS[place][1]:
         return None
-    return replace(plain, worn=_worn(place, kg))
+    return replace(plain, added_load=_worn(place, kg))
 
 
 NOTHING = Worn()

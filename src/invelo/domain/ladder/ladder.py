@@ -16,7 +16,7 @@ from invelo.domain.biomechanics.ratio import load_ratio
 from invelo.domain.errors import InputError
 from invelo.domain.estimate import Derivation, Estimate, Input
 from invelo.domain.ladder.rung import Demand, Rung, demand
-from invelo.domain.ladder.step_policy import USUAL_TERMS, StepPolicy
+from invelo.domain.ladder.step_policy import USUAL_POLICY, StepPolicy
 from invelo.domain.strength.predict import Done, Known
 
 MOST_RUNGS = 60
@@ -33,9 +33,10 @@ class Step:
     Attributes:
         lower, upper: positions on the ladder.
         ratio: upper demand ÷ lower demand; None across lanes, and where only effort tells.
-        above: reps to failure, or seconds, on the upper rung for whoever just meets the lower gate;
+        above: reps to failure, or seconds, on the upper rung for whoever just meets the lower
+        criterion;
             None where there is no ratio.
-        gap: whether that is under the least useful dose.
+        gap: whether that is under the least useful prescription.
         easier: whether the upper rung asks less than the lower; flagged, never moved.
     """
 
@@ -57,7 +58,7 @@ class MeasuredLadder:
     rungs: tuple[Rung, ...]
     demands: tuple[Demand, ...]
     steps: tuple[Step, ...]
-    terms: StepPolicy = USUAL_TERMS
+    policy: StepPolicy = USUAL_POLICY
 
     @cached_property
     def lanes(self) -> tuple[Lane, ...]:
@@ -108,11 +109,11 @@ def step(
     below: Demand,
     above: Demand,
     link: Link,
-    terms: StepPolicy = USUAL_TERMS,
+    policy: StepPolicy = USUAL_POLICY,
 ) -> Step:
     """The step from `lower` to `upper`.
 
-    Source: ours; the least useful dose is common practice.
+    Source: ours; the least useful prescription is common practice.
     """
     if not (below.on_scale and above.on_scale and below.lane == above.lane):
         return Step(*link, None, None, False, False)
@@ -120,7 +121,9 @@ def step(
     likely = above.on_scale.likely / below.on_scale.likely
     just_met = Known(
         below.load.body,
-        Done.of(below.load.setup, lower.gate.amount, lower.modifiers.tempo, lower.gate.effort),
+        Done.of(
+            below.load.setup, lower.criterion.amount, lower.modifiers.tempo, lower.criterion.rpe
+        ),
     )
     expected = just_met.expected(above.load, upper.modifiers.tempo)
     return Step(
@@ -141,7 +144,7 @@ def step(
             ),
         ),
         above=expected,
-        gap=expected.likely < terms.least(upper.dose.unit),
+        gap=expected.likely < policy.least(upper.prescription.unit),
         easier=likely < 1.0,
     )
 
@@ -162,7 +165,7 @@ def measure(
     body: Body,
     rungs: tuple[Rung, ...],
     links: tuple[Link, ...] | None = None,
-    terms: StepPolicy = USUAL_TERMS,
+    policy: StepPolicy = USUAL_POLICY,
 ) -> MeasuredLadder:
     """Demands and steps of `rungs` for `body`.
 
@@ -170,7 +173,7 @@ def measure(
         body: whose.
         rungs: from the foot up.
         links: from a lower to an upper position; each rung from the one before if left out.
-        terms: what counts as a gap.
+        policy: what counts as a gap.
 
     Raises:
         InputError: if a rung is out of this body's reach, or a link turns back.
@@ -179,6 +182,6 @@ def measure(
     check_links(tuple(rung.name for rung in rungs), joined)
     demands = tuple(demand(body, rung) for rung in rungs)
     steps = tuple(
-        step(rungs[i], rungs[j], demands[i], demands[j], (i, j), terms) for i, j in joined
+        step(rungs[i], rungs[j], demands[i], demands[j], (i, j), policy) for i, j in joined
     )
-    return MeasuredLadder(rungs, demands, steps, terms)
+    return MeasuredLadder(rungs, demands, steps, policy)

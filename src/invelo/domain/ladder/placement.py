@@ -1,4 +1,4 @@
-"""Where an athlete stands on a ladder: the rung whose useful dose fits."""
+"""Where an athlete stands on a ladder: the rung whose useful prescription fits."""
 
 from collections.abc import Callable
 from dataclasses import dataclass
@@ -25,7 +25,7 @@ class LaneStanding:
     Attributes:
         known: what it rests on.
         capacity: one-rep load at a rep of 2 s, kg or N·m; or the torque held for 6 s.
-        reach: the demand at which they get the useful dose.
+        reach: the demand at which they get the useful prescription.
     """
 
     known: Pool
@@ -42,7 +42,7 @@ class Placement:
         predictions: reps to failure, or seconds, on each rung; None where nothing tells.
         index: the placed rung.
         low_index, high_index: rungs the range of the predictions would place them on.
-        fits: whether its dose fits; if not, they are placed at the foot all the same.
+        fits: whether its prescription fits; if not, they are placed at the foot all the same.
         narrower: the test that would narrow it most, in words.
     """
 
@@ -80,12 +80,13 @@ class Placement:
 def place(
     ladder: MeasuredLadder, known: tuple[Evidence, ...], closed: frozenset[int] = frozenset()
 ) -> Placement:
-    """The hardest open rung on which the range's foot is there with the dose's reserve to spare.
+    """The hardest open rung on which the range's foot is there with the prescription's reserve to
+    spare.
 
     Args:
         ladder: measured for the athlete's body.
         known: evidence; what is of none of the ladder's lanes is passed over.
-        closed: positions that a limit, a gate or the kit closes.
+        closed: positions that a limit, a criterion or the kit closes.
 
     Raises:
         InputError: without evidence of any of its lanes.
@@ -105,7 +106,8 @@ def place(
         fitting = [
             i
             for i in open_rungs
-            if (told := predictions[i]) is not None and count(told) >= ladder.rungs[i].dose.asks
+            if (told := predictions[i]) is not None
+            and count(told) >= ladder.rungs[i].prescription.asks
         ]
         return max(fitting, key=lambda i: _rank(ladder, i), default=None)
 
@@ -139,12 +141,12 @@ def _rank(ladder: MeasuredLadder, index: int) -> tuple[int, float]:
 
 
 def _asks(ladder: MeasuredLadder, index: int, lane: Lane) -> float:
-    """What the useful dose asks in a lane: that of the placed rung if it is its own, else that of
-    the lane's first rung."""
+    """What the useful prescription asks in a lane: that of the placed rung if it is its own, else
+    that of the lane's first rung."""
     if ladder.demands[index].lane == lane:
-        return ladder.rungs[index].dose.asks
+        return ladder.rungs[index].prescription.asks
     first = next(i for i, one in enumerate(ladder.demands) if one.lane == lane)
-    return ladder.rungs[first].dose.asks
+    return ladder.rungs[first].prescription.asks
 
 
 def _narrower(ladder: MeasuredLadder, index: int, known: Pool) -> str:

@@ -1,4 +1,5 @@
-"""A rung: a movement with its modifiers, a dose and a gate; and what it asks of a body."""
+"""A rung: a movement with its modifiers, a prescription and a criterion; and what it asks of a
+body."""
 
 import math
 from dataclasses import dataclass
@@ -23,8 +24,8 @@ class Rung:
     name: str
     movement: Movement
     modifiers: Modifiers
-    dose: Prescription
-    gate: Criterion
+    prescription: Prescription
+    criterion: Criterion
 
 
 RAISED_ON: tuple[Kind, ...] = ("surface", "chair", "stairs", "parallel bars")
@@ -36,7 +37,7 @@ def kit_needed(movement: Movement, modifiers: Modifiers) -> tuple[tuple[Kind, ..
     heights = {one.name for one in movement.posture.parameter if one.tried == "kit"}
     if any(value > 0.0 for name, value in modifiers.values if name in heights):
         needed.append(RAISED_ON)
-    if modifiers.worn.bag > 0.0:
+    if modifiers.added_load.bag > 0.0:
         needed.append(("bag",))
     if modifiers.band:
         needed.append(("band",))
@@ -87,7 +88,9 @@ def demand(body: Body, rung: Rung) -> Demand:
     Raises:
         InputError: if the set-up is out of this body's reach.
     """
-    return asked(body, rung.modifiers.setup(rung.movement), rung.modifiers.tempo, rung.dose.low)
+    return asked(
+        body, rung.modifiers.setup(rung.movement), rung.modifiers.tempo, rung.prescription.low
+    )
 
 
 def asked(body: Body, setup: SetUp, tempo: Tempo, reps: float) -> Demand:
@@ -103,7 +106,7 @@ def asked(body: Body, setup: SetUp, tempo: Tempo, reps: float) -> Demand:
         InputError: if the set-up is out of this body's reach.
     """
     load = reading(body, setup)
-    if setup.form.counted == "effort":
+    if setup.form.counted == "rpe":
         return Demand(load, tempo.rep_time, 1.0, None)
     if setup.form.counted == "hold":
         return Demand(load, REFERENCE_REP, 1.0, load.demand)

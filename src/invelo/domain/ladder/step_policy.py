@@ -50,4 +50,4 @@ class StepPolicy:
         return {"reps": self.reps, "s": self.seconds, "cm": LEAST_USEFUL["cm"]}[unit]
 
 
-USUAL_TERMS = StepPolicy()
+USUAL_POLICY = StepPolicy()

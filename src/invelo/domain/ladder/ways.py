@@ -19,7 +19,7 @@ from invelo.domain.strength.capacity import Pool
 STEP_RANGE = (-0.5, 1.0)
 """Steps that can be asked for, as a share of the demand."""
 
-NOT_WAYS = ("help", "width", "strap_height", "strap_ahead")
+NOT_WAYS = ("assistance", "width", "strap_height", "strap_ahead")
 """Dials that are no way to a next step of their own: help is for what is out of reach, and the rest
 say how a thing is rigged."""
 
@@ -34,15 +34,15 @@ class Adjustment:
         to: as the step asks for it, None where it cannot be reached.
         demand: of the changed rung.
         expected: reps to failure, or seconds, this athlete likely has there.
-        why_not: why it cannot be reached, '' if it can.
+        unavailable_reason: why it cannot be reached, '' if it can.
     """
 
-    dial: Adjustable
+    adjustable: Adjustable
     now: float
     to: Estimate | None = None
     demand: Demand | None = None
     expected: Estimate | None = None
-    why_not: str = ""
+    unavailable_reason: str = ""
 
 
 def adjustments(body: Body, rung: Rung, step: float, known: Pool | None) -> tuple[Adjustment, ...]:
@@ -84,14 +84,14 @@ def changed(rung: Rung, name: str, amount: float) -> Rung:
 
 def _way(body: Body, rung: Rung, name: str, step: float, known: Pool | None) -> Adjustment:
     here = LeverageTask(rung.movement.form, rung.modifiers)
-    reps = rung.dose.low
+    reps = rung.prescription.low
     found = as_hard_as(body, here, name, here, step, reps)
     if found.to is None:
-        return Adjustment(found.dial, found.now, why_not=found.why_not)
-    there = LeverageTask(here.form_id, found.dial.put(rung.modifiers, found.to.likely))
+        return Adjustment(found.adjustable, found.now, unavailable_reason=found.unavailable_reason)
+    there = LeverageTask(here.form_id, found.adjustable.put(rung.modifiers, found.to.likely))
     reached = there.asks(body, reps)
     return Adjustment(
-        found.dial,
+        found.adjustable,
         found.now,
         found.to,
         reached,

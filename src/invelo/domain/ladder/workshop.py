@@ -41,7 +41,7 @@ class LadderGraph:
     """
 
     rungs: tuple[Node, ...]
-    ties: tuple[tuple[UUID, UUID], ...]
+    edges: tuple[tuple[UUID, UUID], ...]
 
     def __post_init__(self) -> None:
         """Check that it climbs."""
@@ -59,18 +59,18 @@ class LadderGraph:
     def links(self) -> tuple[Link, ...]:
         """The ties by position, in order."""
         at = {one.id: i for i, one in enumerate(self.rungs)}
-        for tie in self.ties:
-            for end in tie:
+        for edge in self.edges:
+            for end in edge:
                 if end not in at:
                     raise InputError("after", "it names no rung of this ladder.", "Name one.")
-        return tuple(sorted((at[lower], at[upper]) for lower, upper in self.ties))
+        return tuple(sorted((at[lower], at[upper]) for lower, upper in self.edges))
 
     def afresh(self) -> "LadderGraph":
         """The same with new ids, for another ladder."""
         new = {one.id: uuid4() for one in self.rungs}
         return LadderGraph(
             tuple(replace(one, id=new[one.id]) for one in self.rungs),
-            tuple(sorted((new[lower], new[upper]) for lower, upper in self.ties)),
+            tuple(sorted((new[lower], new[upper]) for lower, upper in self.edges)),
         )
 
     def position(self, rung_id: UUID) -> int:
@@ -86,11 +86,11 @@ class LadderGraph:
 
     def below(self, rung_id: UUID) -> tuple[UUID, ...]:
         """Rungs one steps to this one from."""
-        return tuple(lower for lower, upper in self.ties if upper == rung_id)
+        return tuple(lower for lower, upper in self.edges if upper == rung_id)
 
     def above(self, rung_id: UUID) -> tuple[UUID, ...]:
         """Rungs one steps to from this one."""
-        return tuple(upper for lower, upper in self.ties if lower == rung_id)
+        return tuple(upper for lower, upper in self.edges if lower == rung_id)
 
     def add(self, new: Node, after: Iterable[UUID], before: Iterable[UUID]) -> "LadderGraph":
         """Put a rung between others.
@@ -113,10 +113,10 @@ class LadderGraph:
                 "Put it between two neighbours.",
             )
         place = foot if lower else top
-        ties = {tie for tie in self.ties if not (tie[0] in lower and tie[1] in upper)}
-        ties |= {(one, new.id) for one in lower} | {(new.id, one) for one in upper}
+        edges = {edge for edge in self.edges if not (edge[0] in lower and edge[1] in upper)}
+        edges |= {(one, new.id) for one in lower} | {(new.id, one) for one in upper}
         rungs = (*self.rungs[:place], new, *self.rungs[place:])
-        return LadderGraph(rungs, tuple(sorted(ties)))
+        return LadderGraph(rungs, tuple(sorted(edges)))
 
     def change(self, new: Node) -> "LadderGraph":
         """Put another rung in the place of the one of the same id."""
@@ -134,9 +134,9 @@ class LadderGraph:
                 "rung", "it is the only one.", "Put another on first, or delete the ladder."
             )
         place = self.position(rung_id)
-        ties = {tie for tie in self.ties if rung_id not in tie}
-        ties |= {(lower, upper) for lower in self.below(rung_id) for upper in self.above(rung_id)}
-        return LadderGraph(self.rungs[:place] + self.rungs[place + 1 :], tuple(sorted(ties)))
+        edges = {edge for edge in self.edges if rung_id not in edge}
+        edges |= {(lower, upper) for lower in self.below(rung_id) for upper in self.above(rung_id)}
+        return LadderGraph(self.rungs[:place] + self.rungs[place + 1 :], tuple(sorted(edges)))
 
     def move(self, rung_id: UUID, place: int) -> "LadderGraph":
         """Put a rung at another position, between whatever stands there.
@@ -152,17 +152,17 @@ class LadderGraph:
         rest = self.remove(rung_id)
         below = [rest.rungs[place - 1].id] if place else []
         above = [rest.rungs[place].id] if place < len(rest.rungs) else []
-        if below and above and (below[0], above[0]) not in rest.ties:
+        if below and above and (below[0], above[0]) not in rest.edges:
             above = []  # between two ways: it ends the lower one
         return rest.add(moved, below, above)
 
-    def tie(self, lower: UUID, upper: UUID) -> "LadderGraph":
+    def edge(self, lower: UUID, upper: UUID) -> "LadderGraph":
         """Branch or join: let one step from a rung to another.
 
         Raises:
             InputError: if that would turn back.
         """
-        return replace(self, ties=tuple(sorted({*self.ties, (lower, upper)})))
+        return replace(self, edges=tuple(sorted({*self.edges, (lower, upper)})))
 
     def untie(self, lower: UUID, upper: UUID) -> "LadderGraph":
         """No longer step from a rung to another.
@@ -170,9 +170,9 @@ class LadderGraph:
         Raises:
             InputError: if they are not tied.
         """
-        if (lower, upper) not in self.ties:
+        if (lower, upper) not in self.edges:
             raise InputError("after", "the two are not tied.", "Look at the ladder anew.")
-        return replace(self, ties=tuple(tie for tie in self.ties if tie != (lower, upper)))
+        return replace(self, edges=tuple(edge for edge in self.edges if edge != (lower, upper)))
 
 
 def in_a_row(rungs: Iterable[Node]) -> LadderGraph:

@@ -1,4 +1,4 @@
-"""The smallest daily dose: one rep at a fixed moment of the day, ticked off with a good word.
+"""The daily minimum: one rep at a fixed moment of the day, ticked off with a good word.
 
 It stays so easy that it needs no warm-up; more is welcome and never required. It is tried out a
 few times on its first day, and changed as soon as its moment proves wrong.
@@ -27,7 +27,7 @@ MOMENTS = (
 """To choose from; any other will do."""
 
 MOST_REPS, MOST_SECONDS = 5, 10
-"""Of the asked dose: a daily dose stays small (ours)."""
+"""Of the asked prescription: a daily minimum stays small (ours)."""
 
 TRIES = 3
 """Times it is tried out on the first day."""
@@ -96,7 +96,7 @@ class RunningDailyMinimum:
 
 @dataclass(frozen=True)
 class DailyMinimumStatus:
-    """How a daily dose goes.
+    """How a daily minimum goes.
 
     Attributes:
         run: days in a row up to today, or up to yesterday while today is open.
@@ -113,7 +113,7 @@ class DailyMinimumStatus:
     missed: int
     tries: int
     today: bool
-    word: str
+    note: str
 
 
 def standing(begun: date, ticks: Iterable[date], tries: int, today: date) -> DailyMinimumStatus:
@@ -141,7 +141,7 @@ def standing(begun: date, ticks: Iterable[date], tries: int, today: date) -> Dai
         missed,
         tries,
         today in done,
-        _word(run, len(done), missed, tries, today == begun, today in done),
+        _note(run, len(done), missed, tries, today == begun, today in done),
     )
 
 
@@ -152,7 +152,7 @@ def _run(done: set[date], last: date) -> int:
     return run
 
 
-def _word(run: int, done: int, missed: int, tries: int, first: bool, today: bool) -> str:
+def _note(run: int, done: int, missed: int, tries: int, first: bool, today: bool) -> str:
     if first and tries < TRIES and not today:
         return f"Try it out now, {TRIES - tries} times, so that the moment knows it."
     if missed >= LAPSED:

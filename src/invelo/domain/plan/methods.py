@@ -1,6 +1,6 @@
-"""Six schools of progress: what each asks on a rung, how its sets grow, when it moves up.
+"""Six methods of progress: what each asks on a rung, how its sets grow, when it moves up.
 
-A school says how hard and how much; the purpose of the ladder says in which range. What a coach
+A method says how hard and how much; the purpose of the ladder says in which range. What a coach
 sets by hand stands, and `departures` names every rule it goes against.
 
 Source: common practice, where a constant does not say otherwise.
@@ -14,7 +14,7 @@ from typing import Literal
 from invelo.domain.errors import InputError
 from invelo.domain.estimate import Input
 from invelo.domain.plan.prescription import (
-    GATE_EFFORT,
+    CRITERION_RPE,
     HELD_RANGES,
     LEAST_USEFUL,
     RANGES,
@@ -67,7 +67,7 @@ is 1.8 of it)."""
 
 @dataclass(frozen=True)
 class MethodRule:
-    """A school in words.
+    """A method in words.
 
     Attributes:
         id, name: as stored, as shown.
@@ -85,7 +85,7 @@ METHODS: dict[Method, MethodRule] = {
     one.id: one
     for one in (
         MethodRule(
-            "range",
+            "double_progression",
             "fixed range",
             "Every set at the top of the range, effort 9 or under, form clean, two sessions "
             "running.",
@@ -93,13 +93,13 @@ METHODS: dict[Method, MethodRule] = {
             "sets that have grown go along.",
         ),
         MethodRule(
-            "near-failure",
+            "near_failure",
             "near failure",
             "A set taken to at most two in reserve passes the ceiling: 30 reps, or a minute.",
             "Sets stay as they are; reps and seconds grow.",
         ),
         MethodRule(
-            "effort",
+            "rpe_target",
             "guided by effort",
             "What is likely on the next rung at the target effort reaches the range's foot.",
             "A set more while the effort stays at its target, up to 4.",
@@ -107,11 +107,12 @@ METHODS: dict[Method, MethodRule] = {
         MethodRule(
             "wave",
             "three-day wave",
-            "The hard day passes its shortest useful dose in every set; help shrinks first.",
+            "The hard day passes its shortest useful prescription in every set; help shrinks "
+            "first.",
             "Sets stay as they are; the hard day's help shrinks.",
         ),
         MethodRule(
-            "clock",
+            "density",
             "against the clock",
             "More clean reps in the same work window, two sessions running.",
             "A round more, up to 5; then longer windows or a harder rung.",
@@ -129,23 +130,38 @@ MOST_ROUNDS = 5
 """Rounds of a circuit or of interval work: 2 to 5."""
 
 
-DOSE_RULES: dict[str, Rule] = {
-    id_: Rule(id_, sentence, "ours" if id_ == "dose.hold-total" else "common practice")
+PRESCRIPTION_RULES: dict[str, Rule] = {
+    id_: Rule(id_, sentence, "ours" if id_ == "prescription.hold-total" else "common practice")
     for id_, sentence in (
-        ("dose.sets", "Sets grow from 2 to 3 to 4 with practice; a purpose may ask for fewer."),
-        ("dose.range", "Each purpose has its range; the school may open its top."),
-        ("dose.rest", "Rest follows from what the set is for: long for skill, short at last."),
-        ("dose.effort", "Each school and purpose has its target effort."),
-        ("dose.least", "Under 5 reps, or 5 s of a hold, a set is a trial rather than practice."),
-        ("dose.hold-share", "Each hold is 50 to 70 % of the best one."),
-        ("dose.hold-total", "Seconds of holding in a session are a share of the best hold."),
-        ("dose.ceiling", "A set that reaches 30 reps, or a minute, is too light for strength."),
+        (
+            "prescription.sets",
+            "Sets grow from 2 to 3 to 4 with practice; a purpose may ask for fewer.",
+        ),
+        ("prescription.range", "Each purpose has its range; the method may open its top."),
+        (
+            "prescription.rest",
+            "Rest follows from what the set is for: long for skill, short at last.",
+        ),
+        ("prescription.rpe", "Each method and purpose has its target effort."),
+        (
+            "prescription.least",
+            "Under 5 reps, or 5 s of a hold, a set is a trial rather than practice.",
+        ),
+        ("prescription.hold-share", "Each hold is 50 to 70 % of the best one."),
+        (
+            "prescription.hold-total",
+            "Seconds of holding in a session are a share of the best hold.",
+        ),
+        (
+            "prescription.ceiling",
+            "A set that reaches 30 reps, or a minute, is too light for strength.",
+        ),
     )
 }
 
 
 def prescription_for(
-    school: Method,
+    method: Method,
     purpose: Purpose,
     level: Level,
     unit: Unit = "reps",
@@ -153,18 +169,18 @@ def prescription_for(
     rep_time: float = REFERENCE_REP,
     wave: WaveDay = "middle",
 ) -> Prescription:
-    """What a school asks for a purpose.
+    """What a method asks for a purpose.
 
     Args:
-        school, purpose, level: of the ladder.
+        method, purpose, level: of the ladder.
         unit: what is counted.
         rep_time: seconds of a rep, for reps against the clock.
         wave: which of the wave's three days.
     """
     plain = range_prescription(purpose, level, unit)
     if unit == "cm":
-        return plain  # a jump is judged by its landing, whatever the school
-    return _DOSES[school](plain, purpose, level, rep_time, wave)
+        return plain  # a jump is judged by its landing, whatever the method
+    return _PRESCRIPTIONS[method](plain, purpose, level, rep_time, wave)
 
 
 def _near_failure(plain: Prescription, purpose: Purpose, *_: object) -> Prescription:
@@ -173,11 +189,11 @@ def _near_failure(plain: Prescription, purpose: Purpose, *_: object) -> Prescrip
     return replace(plain, high=max(plain.high, CEILING[plain.unit]), rest=min(plain.rest, 90))
 
 
-def _by_effort(plain: Prescription, *_: object) -> Prescription:
-    return replace(plain, effort=min(plain.effort, 8.0))
+def _by_rpe(plain: Prescription, *_: object) -> Prescription:
+    return replace(plain, rpe=min(plain.rpe, 8.0))
 
 
-WAVE_DOSES: dict[Unit, dict[WaveDay, tuple[int, int, int, float]]] = {
+WAVE_PRESCRIPTIONS: dict[Unit, dict[WaveDay, tuple[int, int, int, float]]] = {
     "s": {"easy": (15, 20, 90, 6.0), "middle": (8, 12, 120, 8.0), "hard": (5, 8, 180, 9.0)},
     "reps": {"easy": (12, 15, 75, 6.0), "middle": (8, 12, 90, 8.0), "hard": (5, 8, 150, 9.0)},
 }
@@ -186,8 +202,8 @@ hardest shape with help (reps after the same pattern: ours)."""
 
 
 def _wave(plain: Prescription, _: Purpose, level: Level, __: float, wave: WaveDay) -> Prescription:
-    low, high, rest, effort = WAVE_DOSES[plain.unit][wave]
-    return Prescription(max(2, SETS[level]), low, high, rest, effort, plain.unit)
+    low, high, rest, rpe = WAVE_PRESCRIPTIONS[plain.unit][wave]
+    return Prescription(max(2, SETS[level]), low, high, rest, rpe, plain.unit)
 
 
 def _clock(
@@ -203,55 +219,65 @@ def _clock(
 
 
 def _habit(plain: Prescription, *_: object) -> Prescription:
-    low, high, rest, effort = (HELD_RANGES if plain.unit == "s" else RANGES)["daily"]
-    return Prescription(1, low, high, rest, effort, plain.unit)
+    low, high, rest, rpe = (HELD_RANGES if plain.unit == "s" else RANGES)["daily"]
+    return Prescription(1, low, high, rest, rpe, plain.unit)
 
 
-_DOSES: dict[Method, Callable[[Prescription, Purpose, Level, float, WaveDay], Prescription]] = {
-    "range": lambda plain, *_: plain,
-    "near-failure": _near_failure,
-    "effort": _by_effort,
+_PRESCRIPTIONS: dict[
+    Method, Callable[[Prescription, Purpose, Level, float, WaveDay], Prescription]
+] = {
+    "double_progression": lambda plain, *_: plain,
+    "near_failure": _near_failure,
+    "rpe_target": _by_rpe,
     "wave": _wave,
-    "clock": _clock,
+    "density": _clock,
     "habit": _habit,
 }
 
 
-def criterion_for(school: Method, dose: Prescription) -> Criterion:
-    """What a school asks to be shown before moving up."""
-    if dose.unit == "cm" or school == "range":
-        return range_criterion(dose)
-    if school == "near-failure":
-        return Criterion(1, dose.high, 10.0, 1, dose.unit)
-    if school == "effort":
-        return Criterion(dose.sets, dose.high, dose.effort, 1, dose.unit)
-    if school == "wave":
-        return Criterion(dose.sets, dose.low, GATE_EFFORT, 1, dose.unit)
-    if school == "clock":
-        return Criterion(dose.sets, dose.high, GATE_EFFORT, 2, dose.unit)
-    return Criterion(1, dose.high, dose.effort, HABIT_SESSIONS, dose.unit)
+def criterion_for(method: Method, prescription: Prescription) -> Criterion:
+    """What a method asks to be shown before moving up."""
+    if prescription.unit == "cm" or method == "double_progression":
+        return range_criterion(prescription)
+    if method == "near_failure":
+        return Criterion(1, prescription.high, 10.0, 1, prescription.unit)
+    if method == "rpe_target":
+        return Criterion(
+            prescription.sets, prescription.high, prescription.rpe, 1, prescription.unit
+        )
+    if method == "wave":
+        return Criterion(prescription.sets, prescription.low, CRITERION_RPE, 1, prescription.unit)
+    if method == "density":
+        return Criterion(prescription.sets, prescription.high, CRITERION_RPE, 2, prescription.unit)
+    return Criterion(1, prescription.high, prescription.rpe, HABIT_SESSIONS, prescription.unit)
 
 
-def most_sets(school: Method) -> int:
-    """Sets up to which a school grows a dose; 0 where it grows none."""
-    return {"range": MOST_SETS, "effort": MOST_SETS, "clock": MOST_ROUNDS}.get(school, 0)
+def most_sets(method: Method) -> int:
+    """Sets up to which a method grows a prescription; 0 where it grows none."""
+    return {"double_progression": MOST_SETS, "rpe_target": MOST_SETS, "density": MOST_ROUNDS}.get(
+        method, 0
+    )
 
 
-def grown(school: Method, dose: Prescription) -> Prescription | None:
-    """The dose with a set more, as the school grows them; None where it grows none."""
-    return replace(dose, sets=dose.sets + 1) if dose.sets < most_sets(school) else None
+def grown(method: Method, prescription: Prescription) -> Prescription | None:
+    """The prescription with a set more, as the method grows them; None where it grows none."""
+    return (
+        replace(prescription, sets=prescription.sets + 1)
+        if prescription.sets < most_sets(method)
+        else None
+    )
 
 
 @dataclass(frozen=True)
 class HoldPrescription:
-    """A dose of holding fitted to a known best hold.
+    """A prescription of holding fitted to a known best hold.
 
     Attributes:
-        dose: in seconds.
+        prescription: in seconds.
         figures: what it rests on.
     """
 
-    dose: Prescription
+    prescription: Prescription
     figures: tuple[Input, ...]
 
 
@@ -259,13 +285,15 @@ LEAST_BEST = LEAST_USEFUL["s"] / LONGEST_SHARE
 """Best hold, s, from which the least useful hold is at most 70 % of it: 7.1 s."""
 
 
-def hold_prescription(best: float, dose: Prescription, purpose: Purpose) -> HoldPrescription:
-    """A dose fitted to the best hold: each 50 to 70 % of it, and of that what lies in the dose's
-    own range if any does; as many as make up the session's share.
+def hold_prescription(
+    best: float, prescription: Prescription, purpose: Purpose
+) -> HoldPrescription:
+    """A prescription fitted to the best hold: each 50 to 70 % of it, and of that what lies in the
+    prescription's own range if any does; as many as make up the session's share.
 
     Args:
         best: likely best hold, s.
-        dose: what school and purpose ask, in seconds.
+        prescription: what method and purpose ask, in seconds.
         purpose: says how much of the best hold a session has in all.
 
     Raises:
@@ -279,13 +307,13 @@ def hold_prescription(best: float, dose: Prescription, purpose: Purpose) -> Hold
             f"Take an easier shape, or help, that is held {LEAST_BEST:.0f} s or more; single "
             "near-best tries are practice only.",
         )
-    low, high = _within(best, dose)
+    low, high = _within(best, prescription)
     wanted = TOTAL_SHARE[purpose] * best
     sets = max(2, min(MOST_SETS, round(wanted / ((low + high) / 2))))
     if purpose in ("learn", "finisher", "daily"):
-        sets = min(sets, dose.sets)
+        sets = min(sets, prescription.sets)
     return HoldPrescription(
-        replace(dose, sets=sets, low=int(low), high=int(high)),
+        replace(prescription, sets=sets, low=int(low), high=int(high)),
         (
             Input("best hold", best, "s"),
             Input("each, at least", low, "s"),
@@ -295,18 +323,18 @@ def hold_prescription(best: float, dose: Prescription, purpose: Purpose) -> Hold
     )
 
 
-def _within(best: float, dose: Prescription) -> tuple[float, float]:
+def _within(best: float, prescription: Prescription) -> tuple[float, float]:
     low = max(LEAST_USEFUL["s"], math.ceil(SHORTEST_SHARE * best))
     high = max(low, min(math.floor(LONGEST_SHARE * best), CEILING["s"]))
     low = min(low, high)
-    if dose.low <= high and low <= dose.high:
-        return max(low, dose.low), min(high, dose.high)
+    if prescription.low <= high and low <= prescription.high:
+        return max(low, prescription.low), min(high, prescription.high)
     return low, high
 
 
 @dataclass(frozen=True)
 class Departure:
-    """Where a coach's dose goes against a rule.
+    """Where a coach's prescription goes against a rule.
 
     Attributes:
         rule: which.
@@ -321,11 +349,11 @@ class Departure:
 def departures(
     given: Prescription, asked: Prescription, best: float | None = None
 ) -> tuple[Departure, ...]:
-    """The rules a coach's own dose overrides, most weighty first.
+    """The rules a coach's own prescription overrides, most weighty first.
 
     Args:
         given: as the coach set it.
-        asked: what school and purpose ask, in the same unit.
+        asked: what method and purpose ask, in the same unit.
         best: likely reps to failure or best hold on this rung, if known.
     """
     unit = "" if asked.unit == "reps" else f" {asked.unit}"
@@ -333,18 +361,22 @@ def departures(
 
     def note(rule: str, want: str, have: str) -> None:
         if want != have:
-            found.append(Departure(DOSE_RULES[rule], want, have))
+            found.append(Departure(PRESCRIPTION_RULES[rule], want, have))
 
     least = LEAST_USEFUL[asked.unit]
     if given.high < least <= asked.high:
-        note("dose.least", f"{least:g}{unit} or more", f"{given.high:g}{unit} at most")
+        note("prescription.least", f"{least:g}{unit} or more", f"{given.high:g}{unit} at most")
     if asked.unit == "s" and best is not None and given.low > LONGEST_SHARE * best:
         share = f"{LONGEST_SHARE * best:.0f} s at most, of a best of {best:.0f} s"
-        note("dose.hold-share", share, f"{given.low} s or more")
+        note("prescription.hold-share", share, f"{given.low} s or more")
     if asked.high < CEILING[asked.unit] < given.high:
-        note("dose.ceiling", f"up to {CEILING[asked.unit]}{unit}", f"up to {given.high}{unit}")
-    note("dose.sets", f"{asked.sets} sets", f"{given.sets} sets")
-    note("dose.range", f"{asked.low}–{asked.high}{unit}", f"{given.low}–{given.high}{unit}")
-    note("dose.rest", f"{asked.rest} s of rest", f"{given.rest} s of rest")
-    note("dose.effort", f"effort {asked.effort:g}", f"effort {given.effort:g}")
+        note(
+            "prescription.ceiling",
+            f"up to {CEILING[asked.unit]}{unit}",
+            f"up to {given.high}{unit}",
+        )
+    note("prescription.sets", f"{asked.sets} sets", f"{given.sets} sets")
+    note("prescription.range", f"{asked.low}–{asked.high}{unit}", f"{given.low}–{given.high}{unit}")
+    note("prescription.rest", f"{asked.rest} s of rest", f"{given.rest} s of rest")
+    note("prescription.rpe", f"effort {asked.rpe:g}", f"effort {given.rpe:g}")
     return tuple(found)

@@ -1,4 +1,4 @@
-"""How much to do: sets, reps or seconds, rest and effort, by school and purpose."""
+"""How much to do: sets, reps or seconds, rest and effort, by method and purpose."""
 
 from dataclasses import dataclass
 from typing import Literal
@@ -8,12 +8,12 @@ from invelo.domain.strength.holds import LEAST_USEFUL_HOLD, LONGEST_SHARE
 
 Purpose = Literal["learn", "skill", "strength", "size", "endurance", "keep", "finisher", "daily"]
 Level = Literal["beginner", "intermediate", "advanced"]
-Method = Literal["range", "near-failure", "effort", "wave", "clock", "habit"]
+Method = Literal["double_progression", "near_failure", "rpe_target", "wave", "density", "habit"]
 Counted = Literal["total", "per side", "alternating"]
 """How reps are told: all of them, those of one side before the other, or all of them with the lead
 swapped halfway."""
 Unit = Literal["reps", "s", "cm"]
-"""What a dose counts: reps, seconds of a hold, or centimetres of a jump landed still."""
+"""What a prescription counts: reps, seconds of a hold, or centimetres of a jump landed still."""
 
 LEAST_USEFUL: dict[Unit, float] = {"reps": 5.0, "s": LEAST_USEFUL_HOLD, "cm": 10.0}
 """Fewest reps, or shortest hold, that are still practice rather than a trial (common practice); of
@@ -21,11 +21,11 @@ a jump anything that can be landed still."""
 
 MOST: dict[Unit, float] = {"reps": 100.0, "s": 600.0, "cm": 400.0}
 
-GATE_EFFORT = 9.0
-"""Highest effort at which a gate counts as met in the range school (common practice)."""
+CRITERION_RPE = 9.0
+"""Highest effort at which a criterion counts as met in the range method (common practice)."""
 
-GATE_SESSIONS = 2
-"""Consecutive sessions of a ladder on which the gate is shown (common practice)."""
+CRITERION_SESSIONS = 2
+"""Consecutive sessions of a ladder on which the criterion is shown (common practice)."""
 
 
 DONE_IN: dict[Unit, str] = {"reps": "counted", "s": "held", "cm": "jumped"}
@@ -81,7 +81,7 @@ class Prescription:
     low: int
     high: int
     rest: int
-    effort: float
+    rpe: float
     unit: Unit = "reps"
 
     def __post_init__(self) -> None:
@@ -90,7 +90,7 @@ class Prescription:
         require_within("range's foot", self.low, 1, MOST[self.unit], self.unit)
         require_within("range's top", self.high, 1, MOST[self.unit], self.unit)
         require_within("rest", self.rest, 0, 900, "s")
-        require_within("effort", self.effort, 1, 10, "")
+        require_within("rpe", self.rpe, 1, 10, "")
         if self.low > self.high:
             raise InputError(
                 "range's top", "the range's top lies under its foot.", "Give the larger second."
@@ -99,7 +99,7 @@ class Prescription:
     @property
     def reserve(self) -> float:
         """Reps left in reserve at the target effort."""
-        return 10.0 - self.effort
+        return 10.0 - self.rpe
 
     @property
     def asks(self) -> float:
@@ -125,22 +125,22 @@ class Criterion:
 
     sets: int
     amount: int
-    effort: float = GATE_EFFORT
-    sessions: int = GATE_SESSIONS
+    rpe: float = CRITERION_RPE
+    sessions: int = CRITERION_SESSIONS
     unit: Unit = "reps"
 
     def __post_init__(self) -> None:
         """Check ranges."""
-        require_within("gate sets", self.sets, 1, 12, "sets")
-        require_within(f"gate {self.unit}", self.amount, 1, MOST[self.unit], self.unit)
-        require_within("gate effort", self.effort, 1, 10, "")
-        require_within("gate sessions", self.sessions, 1, 14, "sessions")
+        require_within("criterion sets", self.sets, 1, 12, "sets")
+        require_within(f"criterion {self.unit}", self.amount, 1, MOST[self.unit], self.unit)
+        require_within("criterion effort", self.rpe, 1, 10, "")
+        require_within("criterion sessions", self.sessions, 1, 14, "sessions")
 
     @property
     def asks(self) -> float:
-        """What must be there to the end for the gate to be shown: its reps and those in reserve at
-        its effort; of a hold or a jump, itself."""
-        return self.amount + 10.0 - self.effort if self.unit == "reps" else float(self.amount)
+        """What must be there to the end for the criterion to be shown: its reps and those in
+        reserve at its effort; of a hold or a jump, itself."""
+        return self.amount + 10.0 - self.rpe if self.unit == "reps" else float(self.amount)
 
 
 RANGES: dict[Purpose, tuple[int, int, int, float]] = {
@@ -179,21 +179,22 @@ FEW_SETS: dict[Purpose, int] = {"learn": 2, "keep": 2, "finisher": 1, "daily": 1
 
 
 def range_prescription(purpose: Purpose, level: Level, unit: Unit = "reps") -> Prescription:
-    """The `range` school's dose: a fixed range, climbed before the rung changes.
+    """The `range` method's prescription: a fixed range, climbed before the rung changes.
 
     Source: common practice.
     """
-    low, high, rest, effort = {
+    low, high, rest, rpe = {
         "reps": RANGES[purpose],
         "s": HELD_RANGES[purpose],
         "cm": JUMP_RANGE,
     }[unit]
-    return Prescription(min(SETS[level], FEW_SETS.get(purpose, 12)), low, high, rest, effort, unit)
+    return Prescription(min(SETS[level], FEW_SETS.get(purpose, 12)), low, high, rest, rpe, unit)
 
 
-def range_criterion(dose: Prescription) -> Criterion:
-    """The `range` school's gate: every set at the top, effort 9 or under, two sessions running.
+def range_criterion(prescription: Prescription) -> Criterion:
+    """The `range` method's criterion: every set at the top, effort 9 or under, two sessions
+    running.
 
     Source: common practice.
     """
-    return Criterion(dose.sets, dose.high, unit=dose.unit)
+    return Criterion(prescription.sets, prescription.high, unit=prescription.unit)

@@ -1,6 +1,7 @@
-"""When the next gate, when the goal: a capacity's robust trend carried on by simulation.
+"""When the next criterion, when the goal: a capacity's robust trend carried on by simulation.
 
-What is asked is by how much capacity has to grow until a rung's gate is likely shown. The trend of
+What is asked is by how much capacity has to grow until a rung's criterion is likely shown. The
+trend of
 the logarithm of capacity is carried on many times over: each time with another slope out of its
 range, pulled towards a plain expectation while few days tell, and with growth that slackens or
 picks up from week to week as people's does.
@@ -53,7 +54,7 @@ class Forecast:
     """When something is likely reached.
 
     Attributes:
-        what: the gate or goal, in words.
+        what: the criterion or goal, in words.
         likely, low, high: dates; None where it lies beyond two years or is not in sight. `low` and
             `high` bound 80 % of the simulated futures.
         reached: share of the futures that get there within two years.
@@ -87,7 +88,7 @@ def forecast(
         growth: that is wanted over what the newest points say, as a share: 0.1 is a tenth more; 0
             or less is there already.
         today: from which it is counted.
-        what: the gate or goal, in words.
+        what: the criterion or goal, in words.
         seed: of the simulation; the same gives the same.
         nearer: what would bring it nearer, in words.
 
@@ -120,14 +121,14 @@ def forecast(
 
 
 LEAST_DAYS_A_WEEK = 2
-LOW_EFFORT = 7.0
+LOW_RPE = 7.0
 LOW_SHARE = 0.7
 """Days a week, mean effort and share of planned sessions under which each is named as what would
-bring a gate nearer (days: common practice; the others ours)."""
+bring a criterion nearer (days: common practice; the others ours)."""
 
 
-def nearer_by(days_a_week: float, effort: float, done_share: float, growth: float) -> str:
-    """What would bring a gate nearer, in words.
+def nearer_by(days_a_week: float, rpe: float, done_share: float, growth: float) -> str:
+    """What would bring a criterion nearer, in words.
 
     Args:
         days_a_week: trained lately.
@@ -139,8 +140,8 @@ def nearer_by(days_a_week: float, effort: float, done_share: float, growth: floa
         return f"Do the planned sessions: {100 * done_share:.0f} % of them were done."
     if days_a_week < LEAST_DAYS_A_WEEK:
         return "A second day a week: once is too little."
-    if effort < LOW_EFFORT:
-        return f"Sets nearer their end: the mean effort is {effort:.1f}."
+    if rpe < LOW_RPE:
+        return f"Sets nearer their end: the mean effort is {rpe:.1f}."
     if growth <= 0:
         return "Change one thing, as the review proposes: capacity does not rise."
     return "Go on as you do; an easier week now and then keeps it rising."
@@ -216,5 +217,5 @@ def _account(line: Trend, growth: float) -> Derivation:
             Input("scatter of a day", 100 * line.scatter, "%"),
         ),
         ("Theil 1950 and Sen 1968, from memory", "simulation, ours"),
-        "Tells when capacity would allow the gate, if training goes on as it did.",
+        "Tells when capacity would allow the criterion, if training goes on as it did.",
     )

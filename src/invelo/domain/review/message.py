@@ -38,7 +38,7 @@ class Message:
 
 
 def message(told: MessageTopic) -> Message:
-    """The message of a decision that was taken or edited."""
+    """The message of a decision that was accepted or edited."""
     body = "\n".join((_WORDS[told.outcome](told), told.coach or BYE))
     return Message(f"On the way to: {told.goal}", body)
 
@@ -49,27 +49,28 @@ def _whole(told: MessageTopic) -> int:
 
 _WORDS: dict[Outcome, Callable[[MessageTopic], str]] = {
     "stop": lambda told: f"Leave “{told.before}” out until we have spoken.",
-    "ease-off": lambda told: (
+    "ease_off": lambda told: (
         "Next week is an easier one: fewer sets, nothing to the end. It is part of the plan."
     ),
-    "step-back": lambda told: (
+    "step_back": lambda told: (
         f"From now on “{told.rung}” instead of “{told.before}”. You will be back up soon."
     ),
     "hold": lambda told: f"Stay with “{told.rung}” for now. It is going as it should.",
-    "add-amount": lambda told: f"“{told.rung}”: add a little to each set where there is room.",
-    "add-set": lambda told: f"“{told.rung}”: {_whole(told)} sets from now on.",
-    "slow-tempo": lambda told: f"Next is “{told.rung}”: the same, slower.",
-    "add-load": lambda told: f"Next is “{told.rung}”: the same, with a little more weight.",
-    "less-help": lambda told: f"Next is “{told.rung}”: the same, with less help.",
-    "step-up": lambda told: (
+    "add_amount": lambda told: f"“{told.rung}”: add a little to each set where there is room.",
+    "add_set": lambda told: f"“{told.rung}”: {_whole(told)} sets from now on.",
+    "slow_eccentric": lambda told: f"Next is “{told.rung}”: the same, slower.",
+    "add_load": lambda told: f"Next is “{told.rung}”: the same, with a little more weight.",
+    "reduce_assistance": lambda told: f"Next is “{told.rung}”: the same, with less assistance.",
+    "step_up": lambda told: (
         f"Well done: next is “{told.rung}”. Begin with a few easy ones."
         + (f" Keep your {_whole(told)} sets." if told.amount else "")
     ),
-    "swap-surface": lambda told: f"“{told.rung}”: change the surface next time, for variety.",
-    "cut-frequency": lambda told: (
+    "swap_surface": lambda told: f"“{told.rung}”: change the surface next time, for variety.",
+    "reduce_days": lambda told: (
         f"“{told.rung}”: {_whole(told)} days a week from now on. Rest is part of it."
     ),
-    "test-again": lambda told: (
-        f"Next time do one set of “{told.rung}” to the end, so that we know where you are."
+    "retest": lambda told: (
+        f"Next time do one set of “{told.rung}” with as many clean reps as there are, so that "
+        "we know where you are."
     ),
 }

@@ -52,10 +52,10 @@ def weekly_limit(
     """
     by_week = _by_week(points)
     changes: dict[int, list[float]] = {}
-    for monday, count in days.items():
-        after = monday + timedelta(days=7)
-        if count and monday in by_week and after in by_week:
-            changes.setdefault(count, []).append(by_week[after] / by_week[monday] - 1.0)
+    for week_start, count in days.items():
+        after = week_start + timedelta(days=7)
+        if count and week_start in by_week and after in by_week:
+            changes.setdefault(count, []).append(by_week[after] / by_week[week_start] - 1.0)
     told = {count: median(found) for count, found in changes.items() if len(found) >= LEAST_WEEKS}
     inputs = tuple(
         Input(f"weeks of {count} days, change after", round(100 * change, 1), "%")
@@ -87,4 +87,4 @@ def _by_week(points: Sequence[TrendPoint]) -> dict[date, float]:
     found: dict[date, list[float]] = {}
     for one in points:
         found.setdefault(one.day - timedelta(days=one.day.weekday()), []).append(one.value)
-    return {monday: median(values) for monday, values in found.items()}
+    return {week_start: median(values) for week_start, values in found.items()}

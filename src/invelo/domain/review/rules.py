@@ -48,7 +48,7 @@ RULES: dict[str, Rule] = {
         ),
         Rule(
             "form.first",
-            "Form comes before numbers: a set that lost its form does not open a gate.",
+            "Form comes before numbers: a set that lost its form does not open a criterion.",
             "common practice",
         ),
         Rule(
@@ -57,25 +57,25 @@ RULES: dict[str, Rule] = {
             "common practice",
         ),
         Rule(
-            "range.gate-met",
-            "Every set at the top of the range, effort within the gate, form clean, on the "
+            "range.criterion-met",
+            "Every set at the top of the range, effort within the criterion, form clean, on the "
             "sessions asked for: move up.",
             "common practice",
         ),
         Rule(
             "step.gap-ahead",
             "The next rung likely allows fewer reps than are useful: build a bridge first.",
-            "ours; least useful dose is common practice",
+            "ours; least useful prescription is common practice",
         ),
         Rule(
             "step.by-effort",
             "Where nothing tells what the next rung allows, it is learned in a few easy ones.",
             "common practice",
         ),
-        Rule("ladder.top", "The gate of the last rung is met: the goal is reached.", "ours"),
+        Rule("ladder.top", "The criterion of the last rung is met: the goal is reached.", "ours"),
         Rule(
             "range.building",
-            "The gate is not met yet: stay, and add reps within the range.",
+            "The criterion is not met yet: stay, and add reps within the range.",
             "common practice",
         ),
         Rule(
@@ -114,7 +114,8 @@ RULES: dict[str, Rule] = {
         ),
         Rule(
             "wave.hard-day",
-            "The hard day passed its shortest useful dose in every set: help shrinks, then the "
+            "The hard day passed its shortest useful prescription in every set: help shrinks, "
+            "then the "
             "rung changes.",
             "common practice",
         ),
@@ -126,7 +127,7 @@ RULES: dict[str, Rule] = {
         ),
         Rule(
             "habit.steady",
-            "Two steady weeks of the daily dose: more may be offered, never asked.",
+            "Two steady weeks of the daily minimum: more may be offered, never asked.",
             "common practice",
         ),
         Rule(
@@ -141,7 +142,8 @@ RULES: dict[str, Rule] = {
         ),
         Rule(
             "step.one-lever",
-            "Where the next shape is too far, one lever alone makes the step: less help, slower, "
+            "Where the next shape is too far, one lever alone makes the step: less "
+            "assistance, slower, "
             "or heavier, in the coach's order.",
             "common practice",
         ),
@@ -157,7 +159,7 @@ RULES: dict[str, Rule] = {
         ),
         Rule(
             "plateau.frequency",
-            "A standstill at high effort on many days is more likely tiredness: take a day away.",
+            "A plateau at high effort on many days is more likely tiredness: take a day away.",
             "common practice",
         ),
         Rule(

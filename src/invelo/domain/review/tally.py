@@ -31,7 +31,7 @@ class Group:
         best: the greatest of them.
     """
 
-    monday: date
+    week_start: date
     movement: Movement
     modifiers: Modifiers
     kind: SetKind
@@ -59,7 +59,7 @@ class WeekTally:
         left, right: best of each side, by movement, where the sides were done apart.
     """
 
-    monday: date
+    week_start: date
     regions: dict[Muscle, float] = field(default_factory=dict)
     joints: dict[str, Estimate] = field(default_factory=dict)
     left: dict[str, float] = field(default_factory=dict)
@@ -78,26 +78,26 @@ def tally(groups: Iterable[Group], body_on: Callable[[date], Body]) -> tuple[Wee
     found: dict[date, WeekTally] = {}
     sums: dict[date, dict[str, list[float]]] = {}
     for one in groups:
-        week = found.setdefault(one.monday, WeekTally(one.monday))
+        week = found.setdefault(one.week_start, WeekTally(one.week_start))
         _sides(week, one)
         share = 0.5 if one.side else 1.0  # a set of both sides is logged as two
         if one.kind != "easy":
             for region in one.movement.muscles:
                 weight = (1.0 if region in one.movement.prime else HELPER) * share * one.sets
                 week.regions[region] = week.regions.get(region, 0.0) + weight
-        told = torques(body_on(one.monday), one.movement, one.modifiers)
+        told = torques(body_on(one.week_start), one.movement, one.modifiers)
         for joint, torque in told.items():
-            mine = sums.setdefault(one.monday, {}).setdefault(
+            mine = sums.setdefault(one.week_start, {}).setdefault(
                 joint.removeprefix("other_"), [0.0, 0.0, 0.0]
             )
             for i, end in enumerate((torque.likely, torque.low, torque.high)):
                 mine[i] += end * one.seconds
-    for monday, joints in sums.items():
-        found[monday].joints = {
+    for week_start, joints in sums.items():
+        found[week_start].joints = {
             joint: Estimate(likely, min(low, likely), max(high, likely), "N·m·s", HOW)
             for joint, (likely, low, high) in joints.items()
         }
-    return tuple(found[monday] for monday in sorted(found))
+    return tuple(found[week_start] for week_start in sorted(found))
 
 
 def _sides(week: WeekTally, one: Group) -> None:

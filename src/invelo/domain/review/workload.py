@@ -1,6 +1,6 @@
-"""How much was done, lately and for long: session load, monotony, strain, short over long.
+"""How much was done, lately and for long: session load, monotony, strain, acute : chronic.
 
-The ratio of short over long load is shown as a caution and never as a prediction of injury: the
+The ratio of acute : chronic load is shown as a caution and never as a prediction of injury: the
 measure is disputed (Impellizzeri et al. 2020).
 """
 
@@ -33,7 +33,7 @@ LEAST_MINUTES, MOST_MINUTES = 1.0, 240.0
 AFTER_LAST_SET = 1.0
 """Minutes a session goes on after its last set (ours)."""
 
-EFFORT_RANGE = 0.5
+RPE_RANGE = 0.5
 """Half-width of what a rated effort may be off (ours: the scale is told in halves and wholes)."""
 
 DISPUTE = (
@@ -53,9 +53,9 @@ def minutes_of(lasted: Array | float) -> Array:
     return found
 
 
-def load_of(effort: Array | float, minutes: Array | float) -> Array:
+def load_of(rpe: Array | float, minutes: Array | float) -> Array:
     """Effort × minutes as far as they are believed, arbitrary units."""
-    found: Array = np.asarray(effort) * np.clip(minutes, LEAST_MINUTES, MOST_MINUTES)
+    found: Array = np.asarray(rpe) * np.clip(minutes, LEAST_MINUTES, MOST_MINUTES)
     return found
 
 
@@ -71,25 +71,25 @@ class SessionLoad:
     """
 
     day: date
-    effort: float
+    rpe: float
     minutes: float
     stood_in: bool = False
 
     def __post_init__(self) -> None:
         """Check ranges."""
-        require_within("session effort", self.effort, 1, 10, "")
+        require_within("session effort", self.rpe, 1, 10, "")
         require_within("minutes", self.minutes, 0, 24 * 60, "min")
 
     @property
     def load(self) -> float:
         """Effort × minutes, arbitrary units."""
-        return float(load_of(self.effort, self.minutes))
+        return float(load_of(self.rpe, self.minutes))
 
     @property
     def told(self) -> Estimate:
         """The load with its range and how it came about."""
         minutes = min(MOST_MINUTES, max(LEAST_MINUTES, self.minutes))
-        low, high = max(1.0, self.effort - EFFORT_RANGE), min(10.0, self.effort + EFFORT_RANGE)
+        low, high = max(1.0, self.rpe - RPE_RANGE), min(10.0, self.rpe + RPE_RANGE)
         return Estimate(
             self.load,
             low * minutes,
@@ -97,7 +97,7 @@ class SessionLoad:
             "effort × min",
             Derivation(
                 "Effort of the whole session × minutes.",
-                (Input("effort", self.effort), Input("minutes", minutes, "min")),
+                (Input("rpe", self.rpe), Input("minutes", minutes, "min")),
                 (SESSION_SOURCE,),
                 "The mean of the sets' efforts stands in: the session's own was not asked."
                 if self.stood_in
@@ -210,7 +210,7 @@ def daily_loads(days: NDArray[np.int64], loads: Array, length: int) -> Array:
 
 
 def newest_ratios(series: Mapping[K, Array]) -> dict[K, float | None]:
-    """Exponential short over long of many athletes at once, each on their own last day; None where
+    """Exponential acute : chronic of many athletes at once, each on their own last day; None where
     it is not told. A single athlete's is the newest of `workload`.
 
     Args:
@@ -258,7 +258,7 @@ class Workload:
     Attributes:
         first: day of the first value.
         series: load by day, shape `(n,)`.
-        ratio: exponential short over long, mean of seven days, shape `(n,)`; NaN where not told.
+        ratio: exponential acute : chronic, mean of seven days, shape `(n,)`; NaN where not told.
         ratio_rolling: by plain means of 7 and 28 days.
     """
 
@@ -272,9 +272,9 @@ class Workload:
         """The newest day."""
         return self.first + timedelta(days=len(self.series) - 1)
 
-    def week(self, monday: date) -> list[float]:
+    def week(self, week_start: date) -> list[float]:
         """Seven daily loads from a Monday; days outside are 0."""
-        begin = (monday - self.first).days
+        begin = (week_start - self.first).days
         days = range(begin, begin + 7)
         return [float(self.series[i]) if 0 <= i < len(self.series) else 0.0 for i in days]
 

@@ -34,12 +34,20 @@ class Member:
 
 
 def rungs_for(level: Level, ladder: str = LADDER) -> tuple[Rung, ...]:
-    """The ready ladder's rungs with the fixed range's strength dose."""
+    """The ready ladder's rungs with the fixed range's strength prescription."""
     found = []
     for one in catalogue().find_ladder(ladder).rungs:
         modifiers = one.modifiers()
-        dose = prescription_for("range", "strength", level, one.of.unit)
-        found.append(Rung(one.name, one.of, modifiers, dose, criterion_for("range", dose)))
+        prescription = prescription_for("double_progression", "strength", level, one.of.unit)
+        found.append(
+            Rung(
+                one.name,
+                one.of,
+                modifiers,
+                prescription,
+                criterion_for("double_progression", prescription),
+            )
+        )
     return tuple(found)
 
 

@@ -37,11 +37,13 @@ CANDIDATES: dict[str, Candidate] = {
     one.id: one
     for one in (
         Candidate("invelo", "Invelo, fixed range", "invelo"),
-        Candidate("invelo-effort", "Invelo, by effort", "invelo", RuleSettings(school="effort")),
         Candidate(
-            "invelo-failure", "Invelo, near failure", "invelo", RuleSettings(school="near-failure")
+            "invelo-effort", "Invelo, by effort", "invelo", RuleSettings(method="rpe_target")
         ),
-        Candidate("invelo-clock", "Invelo, clock", "invelo", RuleSettings(school="clock")),
+        Candidate(
+            "invelo-failure", "Invelo, near failure", "invelo", RuleSettings(method="near_failure")
+        ),
+        Candidate("invelo-clock", "Invelo, clock", "invelo", RuleSettings(method="density")),
         Candidate("invelo-no-ease", "Invelo, load unheeded", "invelo", RuleSettings(eases=False)),
         Candidate("invelo-no-week", "Invelo, sessions alone", "invelo", RuleSettings(weekly=False)),
         Candidate("fixed", "fixed repeat", "fixed"),
@@ -111,18 +113,19 @@ class CandidateResult:
 
     Attributes:
         candidate: which.
-        gates: that true capacity allows at the end and did not before.
-        first_weeks: median weeks until the first, second, … gate, over those who got there; with
+        criteria: that true capacity allows at the end and did not before.
+        first_weeks: median weeks until the first, second, … criterion, over those who got there;
+        with
             how many did.
         hard_weeks: with a mean effort of 8.5 or more.
-        spikes: weeks with short over long load above 1.5.
+        spikes: weeks with acute : chronic load above 1.5.
         pains: events of pain of 4 or more.
         sessions: done.
         gained: growth of true capacity, %.
     """
 
     candidate: Candidate
-    gates: SimulatedMean
+    criteria: SimulatedMean
     first_weeks: tuple[tuple[float, int], ...]
     hard_weeks: SimulatedMean
     spikes: SimulatedMean
@@ -155,8 +158,8 @@ def seasons(question: Question, mapping: Mapping = map) -> Iterator[Lived]:
     yield from mapping(lived, work)
 
 
-MOST_GATES = 4
-"""Gates of which the weeks are told."""
+MOST_CRITERIA = 4
+"""Criteria of which the weeks are told."""
 
 
 def lines(question: Question, done: Iterable[Lived]) -> tuple[CandidateResult, ...]:
@@ -169,8 +172,8 @@ def lines(question: Question, done: Iterable[Lived]) -> tuple[CandidateResult, .
 
 def _line(candidate: Candidate, found: list[Season]) -> CandidateResult:
     weeks = []
-    for gate in range(MOST_GATES):
-        there = [one.weeks[gate] for one in found if len(one.weeks) > gate]
+    for criterion in range(MOST_CRITERIA):
+        there = [one.weeks[criterion] for one in found if len(one.weeks) > criterion]
         if there:
             weeks.append((float(median(there)), len(there)))
 
@@ -181,7 +184,7 @@ def _line(candidate: Candidate, found: list[Season]) -> CandidateResult:
 
     return CandidateResult(
         candidate,
-        told([one.gates for one in found]),
+        told([one.criteria for one in found]),
         tuple(weeks),
         told([one.hard_weeks for one in found]),
         told([one.spikes for one in found]),

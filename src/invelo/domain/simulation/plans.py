@@ -11,7 +11,7 @@ from invelo.domain.ladder.ladder import MeasuredLadder, measure
 from invelo.domain.ladder.rung import Demand, Rung
 from invelo.domain.plan.methods import CEILING, criterion_for, prescription_for
 from invelo.domain.plan.prescription import Method, Prescription
-from invelo.domain.plan.week.course import EASY_EFFORT, EASY_SHARE, course
+from invelo.domain.plan.week.course import EASY_RPE, EASY_SHARE, course
 from invelo.domain.review.proposals.offers import offers
 from invelo.domain.review.proposals.propose import decide
 from invelo.domain.review.proposals.situation import (
@@ -36,14 +36,14 @@ class PrescribedSession:
     Attributes:
         key: of the rung, for the log.
         rung, demand: which, and what it asks.
-        dose: sets, range and effort.
+        prescription: sets, range and effort.
         to_failure: whether each set goes to its end, whatever the range.
     """
 
     key: str
     rung: Rung
     demand: Demand
-    dose: Prescription
+    prescription: Prescription
     to_failure: bool = False
 
 
@@ -58,19 +58,19 @@ class Plan(Protocol):
     def logged(self, session: SessionRecord) -> None:
         """Take in what was done."""
 
-    def week_ends(self, monday: date, ratio: float | None, rolling: float | None) -> None:
-        """Look at the week before a Monday, with its short over long load."""
+    def week_ends(self, week_start: date, ratio: float | None, rolling: float | None) -> None:
+        """Look at the week before a Monday, with its acute : chronic load."""
 
     def hurt(self) -> None:
         """Take in that pain has ended training for some days."""
 
 
 def start_index(ladder: MeasuredLadder, tested: Pool) -> int:
-    """The hardest rung whose useful dose fits by the first test."""
+    """The hardest rung whose useful prescription fits by the first test."""
     fits = [
         i
         for i, (rung, demand) in enumerate(zip(ladder.rungs, ladder.demands, strict=True))
-        if tested.expected(demand.load, rung.modifiers.tempo).likely >= rung.dose.asks
+        if tested.expected(demand.load, rung.modifiers.tempo).likely >= rung.prescription.asks
     ]
     return max(fits, key=lambda i: ladder.demands[i].height, default=0)
 
@@ -99,21 +99,21 @@ class Fixed:
         self.at = min(self.at + 1, len(self.order) - 1)
 
     def asks(self, day: date) -> PrescribedSession:
-        """The same dose each time: every set to the top of the range."""
+        """The same prescription each time: every set to the top of the range."""
         rung = self.ladder.rungs[self.index]
-        return self.asked(replace(rung.dose, low=rung.dose.high, effort=FAILURE))
+        return self.asked(replace(rung.prescription, low=rung.prescription.high, rpe=FAILURE))
 
-    def asked(self, dose: Prescription, to_failure: bool = False) -> PrescribedSession:
-        """This rung with a dose."""
+    def asked(self, prescription: Prescription, to_failure: bool = False) -> PrescribedSession:
+        """This rung with a prescription."""
         rung = self.ladder.rungs[self.index]
         return PrescribedSession(
-            str(self.index), rung, self.ladder.demands[self.index], dose, to_failure
+            str(self.index), rung, self.ladder.demands[self.index], prescription, to_failure
         )
 
     def logged(self, session: SessionRecord) -> None:
         """Nothing follows."""
 
-    def week_ends(self, monday: date, ratio: float | None, rolling: float | None) -> None:
+    def week_ends(self, week_start: date, ratio: float | None, rolling: float | None) -> None:
         """Nothing follows."""
 
     def hurt(self) -> None:
@@ -129,16 +129,16 @@ class Linear(Fixed):
 
     def asks(self, day: date) -> PrescribedSession:
         """This week's reps, however they go."""
-        dose = self.ladder.rungs[self.index].dose
-        reps = self.reps = self.reps or dose.low
-        return self.asked(replace(dose, low=reps, high=reps, effort=FAILURE))
+        prescription = self.ladder.rungs[self.index].prescription
+        reps = self.reps = self.reps or prescription.low
+        return self.asked(replace(prescription, low=reps, high=reps, rpe=FAILURE))
 
-    def week_ends(self, monday: date, ratio: float | None, rolling: float | None) -> None:
+    def week_ends(self, week_start: date, ratio: float | None, rolling: float | None) -> None:
         """A rep more."""
-        dose = self.ladder.rungs[self.index].dose
-        self.reps = (self.reps or dose.low) + 1
-        if self.reps > dose.high:
-            self.reps = dose.low
+        prescription = self.ladder.rungs[self.index].prescription
+        self.reps = (self.reps or prescription.low) + 1
+        if self.reps > prescription.high:
+            self.reps = prescription.low
             self.up()
 
 
@@ -150,7 +150,7 @@ class Calendar(Fixed):
     every: int = 3
     weeks: int = 0
 
-    def week_ends(self, monday: date, ratio: float | None, rolling: float | None) -> None:
+    def week_ends(self, week_start: date, ratio: float | None, rolling: float | None) -> None:
         """Count the weeks."""
         self.weeks += 1
         if self.weeks % self.every == 0:
@@ -166,8 +166,8 @@ class NearFailure(Fixed):
 
     def asks(self, day: date) -> PrescribedSession:
         """To the end."""
-        dose = self.ladder.rungs[self.index].dose
-        return self.asked(replace(dose, high=CEILING["reps"], effort=FAILURE), to_failure=True)
+        prescription = self.ladder.rungs[self.index].prescription
+        return self.asked(replace(prescription, high=CEILING["reps"], rpe=FAILURE), to_failure=True)
 
     def logged(self, session: SessionRecord) -> None:
         """Up past the ceiling."""
@@ -180,12 +180,12 @@ class RuleSettings:
     """What of Invelo's rules can be set for a comparison.
 
     Attributes:
-        school: that decides.
+        method: that decides.
         weekly: whether the end of a week is looked at.
         eases: whether what it says of load and layoff is taken.
     """
 
-    school: Method = "range"
+    method: Method = "double_progression"
     weekly: bool = True
     eases: bool = True
 
@@ -210,8 +210,8 @@ class Invelo:
     name: str = "Invelo"
 
     def __post_init__(self) -> None:
-        """Take the school's doses."""
-        self.rungs = [self._by_school(rung) for rung in self.ladder.rungs]
+        """Take the method's prescriptions."""
+        self.rungs = [self._by_method(rung) for rung in self.ladder.rungs]
         heights = [one.height for one in self.ladder.demands]
         order = sorted(range(len(heights)), key=lambda i: heights[i])
         self.rungs = [self.rungs[i] for i in order]
@@ -227,13 +227,19 @@ class Invelo:
         self.done_days: set[date] = set()
         self.taken: dict[str, int] = {}
 
-    def _by_school(self, rung: Rung) -> Rung:
-        school = self.settings.school
-        if school == "range":
+    def _by_method(self, rung: Rung) -> Rung:
+        method = self.settings.method
+        if method == "double_progression":
             return rung
-        dose = prescription_for(school, "strength", "intermediate", rung.dose.unit)
-        dose = replace(dose, sets=max(dose.sets, rung.dose.sets)) if school == "effort" else dose
-        return replace(rung, dose=dose, gate=criterion_for(school, dose))
+        prescription = prescription_for(method, "strength", "intermediate", rung.prescription.unit)
+        prescription = (
+            replace(prescription, sets=max(prescription.sets, rung.prescription.sets))
+            if method == "rpe_target"
+            else prescription
+        )
+        return replace(
+            rung, prescription=prescription, criterion=criterion_for(method, prescription)
+        )
 
     def _measure(self) -> None:
         self.measured = measure(self.body, tuple(self.rungs))
@@ -246,12 +252,14 @@ class Invelo:
         return pool(groups[lane]) if lane in groups else pool(next(iter(groups.values())))
 
     def asks(self, day: date) -> PrescribedSession:
-        """The standing rung's dose, eased in a week that was asked to."""
+        """The standing rung's prescription, eased in a week that was asked to."""
         rung = self.rungs[self.at]
-        share, effort = self.eased.get(day - timedelta(days=day.weekday()), (1.0, FAILURE))
-        sets = max(1, round(share * rung.dose.sets))
-        dose = replace(rung.dose, sets=sets, effort=min(rung.dose.effort, effort))
-        return PrescribedSession(self.keys[self.at], rung, self.measured.demands[self.at], dose)
+        share, rpe = self.eased.get(day - timedelta(days=day.weekday()), (1.0, FAILURE))
+        sets = max(1, round(share * rung.prescription.sets))
+        prescription = replace(rung.prescription, sets=sets, rpe=min(rung.prescription.rpe, rpe))
+        return PrescribedSession(
+            self.keys[self.at], rung, self.measured.demands[self.at], prescription
+        )
 
     def logged(self, session: SessionRecord) -> None:
         """Take in the sets, and what is proposed."""
@@ -269,26 +277,26 @@ class Invelo:
                         rung.movement,
                         rung.modifiers,
                         one.amount,
-                        one.effort,
+                        one.rpe,
                     )
                 )
         self.reach.append(TrendPoint(session.day, self.pool.greatest.likely))
         self._take(self._propose("session", None), session.day)
 
-    def week_ends(self, monday: date, ratio: float | None, rolling: float | None) -> None:
+    def week_ends(self, week_start: date, ratio: float | None, rolling: float | None) -> None:
         """Look at the week, and take what is proposed."""
         if not self.settings.weekly or not self.sessions:
             return
         eases = self.settings.eases
         week = WeekSeen(
-            monday,
+            week_start,
             ratio if eases else None,
             rolling if eases else None,
             tuple(self.reach),
-            sum(1 for day in self.done_days if 0 < (monday - day).days <= 7),
+            sum(1 for day in self.done_days if 0 < (week_start - day).days <= 7),
             evidence=max(one.day for one in self.known),
         )
-        self._take(self._propose("week", week), monday)
+        self._take(self._propose("week", week), week_start)
 
     def hurt(self) -> None:
         """A rung back after pain, if there is one: the stopped movement comes back easier."""
@@ -317,10 +325,10 @@ class Invelo:
                 self._neighbour(self.at + 1),
                 tuple(self.sessions[-12:]),
                 "strength",
-                school=self.settings.school,
+                method=self.settings.method,
                 occasion=occasion,
                 week=week,
-                offers=lambda: offers(self.body, rung, self.measured.terms, self.pool),
+                offers=lambda: offers(self.body, rung, self.measured.policy, self.pool),
                 answered=tuple(
                     replace(one, days=(today - day).days) for day, one in self.answered[-12:]
                 ),
@@ -330,21 +338,27 @@ class Invelo:
     def _take(self, said: Proposal, day: date) -> None:
         ids = tuple(rule.id for rule in said.rules)
         key = self.keys[self.at]
-        self.answered.append((day, AnsweredProposal(said.outcome, key, ids, "take", 0)))
+        self.answered.append((day, AnsweredProposal(said.outcome, key, ids, "accept", 0)))
         self.taken[said.outcome] = self.taken.get(said.outcome, 0) + 1
-        if said.outcome in ("step-up", "step-back"):
+        if said.outcome in ("step_up", "step_back"):
             self.at = self.keys.index(said.to)
-        if said.outcome in ("add-set", "step-up") and said.amount:
+        if said.outcome in ("add_set", "step_up") and said.amount:
             self._more_sets(int(said.amount))
         elif said.rung is not None:
             self._insert(said.rung, day)
-        elif said.outcome == "ease-off":
+        elif said.outcome == "ease_off":
             self._ease(said, day)
 
     def _more_sets(self, sets: int) -> None:
         rung = self.rungs[self.at]
-        gate = replace(rung.gate, sets=sets) if rung.gate.sets == rung.dose.sets else rung.gate
-        self.rungs[self.at] = replace(rung, dose=replace(rung.dose, sets=sets), gate=gate)
+        criterion = (
+            replace(rung.criterion, sets=sets)
+            if rung.criterion.sets == rung.prescription.sets
+            else rung.criterion
+        )
+        self.rungs[self.at] = replace(
+            rung, prescription=replace(rung.prescription, sets=sets), criterion=criterion
+        )
         self._measure()
 
     def _insert(self, rung: Rung, day: date) -> None:
@@ -354,11 +368,11 @@ class Invelo:
         self._measure()
 
     def _ease(self, said: Proposal, day: date) -> None:
-        monday = day - timedelta(days=day.weekday())
+        week_start = day - timedelta(days=day.weekday())
         if "layoff.re-entry" not in {rule.id for rule in said.rules}:
-            self.eased[monday] = (EASY_SHARE, EASY_EFFORT)
+            self.eased[week_start] = (EASY_SHARE, EASY_RPE)
             return
         back = course(26, said.amount or 0.0)
         for week in back:
             if week.kind == "re-entry":
-                self.eased[monday + timedelta(weeks=week.number - 1)] = (week.share, week.effort)
+                self.eased[week_start + timedelta(weeks=week.number - 1)] = (week.share, week.rpe)

@@ -25,7 +25,7 @@ DIMINISHING = 0.75
 """Power by which more sets of one session tell less (ours; after Schoenfeld, Ogborn and Krieger
 2017: growth rises with sets, and ever less)."""
 
-EASY_EFFORT, FULL_EFFORT = 5.0, 9.0
+EASY_RPE, FULL_RPE = 5.0, 9.0
 """Effort under which a set trains nothing, and from which it trains in full (ours)."""
 
 FAILURE_COST = 0.25
@@ -100,7 +100,7 @@ class Response:
         """Take in a session: each set with how many reps of it were there."""
         worth = sum(_worth(done, there) for done, there in sets)
         cost = sum(
-            _worth(done, there) * (1.0 + FAILURE_COST * max(0.0, done.effort - FULL_EFFORT))
+            _worth(done, there) * (1.0 + FAILURE_COST * max(0.0, done.rpe - FULL_RPE))
             for done, there in sets
         )
         self.fitness += worth**DIMINISHING
@@ -109,7 +109,7 @@ class Response:
 
 def _worth(done: SetRecord, there: float) -> float:
     """What a set trains, 0 to 1: near enough its end, and heavy enough."""
-    near = (done.effort - EASY_EFFORT) / (FULL_EFFORT - EASY_EFFORT)
+    near = (done.rpe - EASY_RPE) / (FULL_RPE - EASY_RPE)
     light = 1.0
     if done.unit == "reps" and there > LIGHT_FROM:
         over = min(1.0, (there - LIGHT_FROM) / (LIGHT_TO - LIGHT_FROM))

@@ -33,7 +33,7 @@ PAIN_CHANCE = 0.006
 """Chance of pain of 4 or more in a session as usual (ours)."""
 
 PAIN_BY_RATIO = 2.5
-"""How the chance grows with short over long load above 1.3, in the exponent (ours)."""
+"""How the chance grows with acute : chronic load above 1.3, in the exponent (ours)."""
 
 PAIN_BY_FAILURE = 1.0
 """How much a session all of whose sets end at effort 10 adds to it (ours)."""
@@ -44,7 +44,7 @@ PAIN_DAYS = 8
 ACHE_CHANCE = 0.04
 """Chance of pain of 1 to 3, which is gone the next time (ours)."""
 
-HARD_EFFORT = 8.5
+HARD_RPE = 8.5
 """Mean effort of a week's sets from which it counts as hard."""
 
 
@@ -53,16 +53,17 @@ class Season:
     """What came of it.
 
     Attributes:
-        gates: rungs whose gate true capacity allows at the end and did not at the beginning.
+        criteria: rungs whose criterion true capacity allows at the end and did not at the
+        beginning.
         weeks: until each of them, sorted.
         hard_weeks: with a mean effort of 8.5 or more.
-        spikes: weeks that ended with short over long load above 1.5.
+        spikes: weeks that ended with acute : chronic load above 1.5.
         pains: events of pain of 4 or more.
         sessions: done.
         gained: growth of true capacity, share.
     """
 
-    gates: int
+    criteria: int
     weeks: tuple[int, ...]
     hard_weeks: int
     spikes: int
@@ -161,10 +162,10 @@ class _Season:
         }
         self.loads: list[SessionLoad] = []
         self.spikes = self.pains = self.hard_weeks = 0
-        self.efforts: list[float] = []
+        self.rpes: list[float] = []
 
     def season(self) -> Season:
-        start = self._gates()
+        start = self._criteria()
         begun = self.response.capacity
         reached: dict[int, int] = {}
         away, back = self.talent.away[0], sum(self.talent.away)
@@ -173,8 +174,8 @@ class _Season:
             day = FIRST_DAY + timedelta(days=index)
             if day.weekday() == 0 and index:
                 self._week_ends(day)
-                for gate in self._gates() - start:
-                    reached.setdefault(gate, index // 7)
+                for criterion in self._criteria() - start:
+                    reached.setdefault(criterion, index // 7)
             done = None
             trains = (
                 day.weekday() in self.talent.days
@@ -191,10 +192,10 @@ class _Season:
             if self.watch is not None:
                 self.watch(day, self.response.capacity, done)
             self.response.rest()
-        for gate in self._gates() - start:
-            reached.setdefault(gate, self.weeks)
+        for criterion in self._criteria() - start:
+            reached.setdefault(criterion, self.weeks)
         return Season(
-            gates=len(reached),
+            criteria=len(reached),
             weeks=tuple(sorted(reached.values())),
             hard_weeks=self.hard_weeks,
             spikes=self.spikes,
@@ -203,21 +204,21 @@ class _Season:
             gained=self.response.capacity / begun - 1.0,
         )
 
-    def _week_ends(self, monday: date) -> None:
+    def _week_ends(self, week_start: date) -> None:
         ratio = rolling = None
         if self.loads:
-            ratio, rolling = workload(self.loads, monday - timedelta(days=1)).on(
-                monday - timedelta(days=1)
+            ratio, rolling = workload(self.loads, week_start - timedelta(days=1)).on(
+                week_start - timedelta(days=1)
             )
         if ratio is not None and ratio > RATIO_EASE:
             self.spikes += 1
-        if self.efforts and sum(self.efforts) / len(self.efforts) >= HARD_EFFORT:
+        if self.rpes and sum(self.rpes) / len(self.rpes) >= HARD_RPE:
             self.hard_weeks += 1
-        self.efforts = []
-        self.plan.week_ends(monday, ratio, rolling)
+        self.rpes = []
+        self.plan.week_ends(week_start, ratio, rolling)
 
-    def _gates(self) -> set[int]:
-        """Rungs whose gate true capacity allows today, last set and reserve counted in."""
+    def _criteria(self) -> set[int]:
+        """Rungs whose criterion true capacity allows today, last set and reserve counted in."""
         found = set()
         for index, (rung, demand) in enumerate(
             zip(self.ladder.rungs, self.ladder.demands, strict=True)
@@ -225,8 +226,8 @@ class _Season:
             there = allowed(
                 self.talent, self.response.capacity, demand, self.suits.get(rung.name, 1.0)
             )
-            last = there * (1.0 - SET_DROP * (rung.gate.sets - 1))
-            if last >= rung.gate.amount + 10.0 - rung.gate.effort:
+            last = there * (1.0 - SET_DROP * (rung.criterion.sets - 1))
+            if last >= rung.criterion.amount + 10.0 - rung.criterion.rpe:
                 found.add(index)
         return found
 
@@ -236,35 +237,39 @@ class _Season:
         there = allowed(self.talent, capacity, asked.demand, self.suits.get(asked.rung.name, 1.0))
         sets, amounts = [], []
         drop = 0.0
-        for number in range(asked.dose.sets):
+        for number in range(asked.prescription.sets):
             can = max(0.0, there * (1.0 - drop))
             done = self._set(asked, can, index, number)
             sets.append(done)
             amounts.append(can)
-            drop += tires_by(done.effort)
+            drop += tires_by(done.rpe)
         hurt = self._pain(index, day, sets, asked)
         if hurt:
             last = sets[-1]
             sets[-1] = SetRecord(
-                last.rung, last.amount, last.effort, last.clean, hurt, "wrist", last.unit
+                last.rung, last.amount, last.rpe, last.form_ok, hurt, "wrist", last.unit
             )
         session = SessionRecord(day, tuple(sets))
         self.response.train(list(zip(sets, amounts, strict=True)))
         self.loads.append(self._load(day, asked, sets))
-        self.efforts += [one.effort for one in sets]
+        self.rpes += [one.rpe for one in sets]
         self.plan.logged(session)
         return session, hurt
 
     def _set(self, asked: PrescribedSession, can: float, index: int, number: int) -> SetRecord:
         done = perform(
-            asked.dose, can, self.rating[index, number], self.form[index, number], asked.to_failure
+            asked.prescription,
+            can,
+            self.rating[index, number],
+            self.form[index, number],
+            asked.to_failure,
         )
-        unit = asked.rung.dose.unit
-        return SetRecord(asked.key, float(done.amount), done.effort, done.clean, unit=unit)
+        unit = asked.rung.prescription.unit
+        return SetRecord(asked.key, float(done.amount), done.rpe, done.form_ok, unit=unit)
 
     def _pain(self, index: int, day: date, sets: list[SetRecord], asked: PrescribedSession) -> int:
         recent = workload([*self.loads, self._load(day, asked, sets)], day).on(day)[0] or 1.0
-        failed = sum(1 for one in sets if one.effort >= 10.0) / len(sets)
+        failed = sum(1 for one in sets if one.rpe >= 10.0) / len(sets)
         chance = (
             PAIN_CHANCE
             * self.talent.prone
@@ -278,6 +283,6 @@ class _Season:
         return 0
 
     def _load(self, day: date, asked: PrescribedSession, sets: list[SetRecord]) -> SessionLoad:
-        seconds = sum(one.amount * asked.demand.rep_time + asked.dose.rest for one in sets)
-        effort = sum(one.effort for one in sets) / len(sets)
-        return SessionLoad(day, min(10.0, max(1.0, effort)), 5.0 + seconds / 60.0)
+        seconds = sum(one.amount * asked.demand.rep_time + asked.prescription.rest for one in sets)
+        rpe = sum(one.rpe for one in sets) / len(sets)
+        return SessionLoad(day, min(10.0, max(1.0, rpe)), 5.0 + seconds / 60.0)

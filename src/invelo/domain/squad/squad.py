@@ -10,14 +10,15 @@ MISSED_DAYS = 5
 """Days without a session after which it is worth a word: a region wants work at least twice a
 week (common practice)."""
 
-Kind = Literal["stopped", "pain", "load", "decision", "missed", "new"]
+Kind = Literal["stopped", "pain", "load", "proposal", "missed", "new"]
 
-ORDER: tuple[Kind, ...] = ("stopped", "pain", "load", "decision", "missed", "new")
-"""The squad's stated order: safety, then too much lately, then what waits for a word, then absence,
-then newcomers."""
+ORDER: tuple[Kind, ...] = ("stopped", "pain", "load", "proposal", "missed", "new")
+"""The squad's stated order: safety, then too much lately, then what needs your decision, then
+absence, then newcomers."""
 
 ORDER_WORDS = (
-    "safety first, then too much lately, then what waits for a word, then absence; the worse first"
+    "safety first, then too much lately, then what needs your decision, then absence; "
+    "the worse first"
 )
 
 
@@ -37,20 +38,20 @@ class Condition:
     Attributes:
         stopped: why a movement was stopped, '' while all run.
         pain: worst pain of the last session, with its place.
-        waiting: outcomes of decisions not answered yet.
+        pending_decisions: outcomes of decisions not answered yet.
         last: day of the last session, None before the first.
-        ratio: short over long load, None while it is not told.
+        ratio: acute : chronic load, None while it is not told.
     """
 
     stopped: str
     pain: int
     pain_place: str
-    waiting: tuple[str, ...]
+    pending_decisions: tuple[str, ...]
     last: date | None
     ratio: float | None = None
 
 
-def marks(condition: Condition, today: date) -> tuple[Flag, ...]:
+def flags(condition: Condition, today: date) -> tuple[Flag, ...]:
     """The reasons to look at an athlete, most urgent first; empty when all is well."""
     found: list[Flag] = []
     if condition.stopped:
@@ -62,11 +63,11 @@ def marks(condition: Condition, today: date) -> tuple[Flag, ...]:
         much = "much more" if condition.ratio > RATIO_EASE else "more"
         text = f"{much} than usual, ×{condition.ratio:.2f}"
         found.append(Flag("load", text, condition.ratio))
-    if condition.waiting:
-        count = len(condition.waiting)
-        first = condition.waiting[0].replace("-", " ")
+    if condition.pending_decisions:
+        count = len(condition.pending_decisions)
+        first = condition.pending_decisions[0].replace("_", " ")
         more = f" and {count - 1} more wait" if count > 1 else " waits"
-        found.append(Flag("decision", f"{first}{more} for a word", count))
+        found.append(Flag("proposal", f"{first}{more} for your decision", count))
     if condition.last is None:
         found.append(Flag("new", "no session yet"))
     elif (today - condition.last).days > MISSED_DAYS:

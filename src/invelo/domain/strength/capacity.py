@@ -23,7 +23,7 @@ EVIDENCE_DAYS = 28
 EVIDENCE_SESSIONS = 3
 """Capacity is the middle of this many days of evidence, so that one day does not move it (ours)."""
 
-EVIDENCE_EFFORT = {"reps": 6.0, "s": 9.5}
+EVIDENCE_RPE = {"reps": 6.0, "s": 9.5}
 """Least effort at which a set still says something of capacity (common practice: the scale tells
 reps in reserve near its top; of a hold only its end tells)."""
 
@@ -36,10 +36,10 @@ def tells(done: SetRecord) -> bool:
     """Whether a logged set says something of capacity: clean, hard enough, not cut by pain, and not
     done tired on purpose or broken into pieces."""
     return (
-        done.clean
+        done.form_ok
         and done.kind in TELLING_KINDS
         and done.least >= 1
-        and done.effort >= EVIDENCE_EFFORT[done.unit]
+        and done.rpe >= EVIDENCE_RPE[done.unit]
         and done.pain < PAIN_STOP
     )
 
@@ -79,7 +79,7 @@ def evidence(
     movement: Movement,
     modifiers: Modifiers,
     amount: float,
-    effort: float,
+    rpe: float,
     side: OneSide = "",
     about: tuple[float, float] | None = None,
 ) -> Evidence:
@@ -89,7 +89,7 @@ def evidence(
     Raises:
         InputError: for a set-up, an amount or an effort out of range.
     """
-    done = Done.of(modifiers.setup(movement), amount, modifiers.tempo, effort)
+    done = Done.of(modifiers.setup(movement), amount, modifiers.tempo, rpe)
     known = Known(body, done, about=about)
     _ = known.greatest  # refuses what is out of range
     return Evidence(day, kind, known, side)

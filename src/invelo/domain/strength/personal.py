@@ -64,7 +64,7 @@ class Observed:
             result.load,
             result.tempo.rep_time,
             min(MOST_REPS, result.reps_to_failure),
-            result.effort < 10,
+            result.rpe < 10,
         )
 
     @property

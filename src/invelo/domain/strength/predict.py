@@ -37,12 +37,12 @@ class Done:
     reps: float | None = None
     seconds: float | None = None
     tempo: Tempo = field(default_factory=Tempo)
-    effort: float = 10.0
+    rpe: float = 10.0
 
     def __post_init__(self) -> None:
         """Ask for the count that the movement has."""
         form = self.setup.form
-        if form.counted == "effort":
+        if form.counted == "rpe":
             raise InputError(
                 "movement",
                 f"a {form.name.lower()} is logged by effort; no count follows from it.",
@@ -51,15 +51,15 @@ class Done:
         _ = self.amount
 
     @classmethod
-    def of(cls, setup: SetUp, amount: float, tempo: Tempo, effort: float) -> "Done":
+    def of(cls, setup: SetUp, amount: float, tempo: Tempo, rpe: float) -> "Done":
         """An amount in whatever the movement is counted in."""
         if setup.form.counted == "hold":
-            return cls(setup, seconds=amount, tempo=tempo, effort=effort)
-        return cls(setup, amount, tempo=tempo, effort=effort)
+            return cls(setup, seconds=amount, tempo=tempo, rpe=rpe)
+        return cls(setup, amount, tempo=tempo, rpe=rpe)
 
     def counted(self, amount: float) -> "Done":
         """The same with another count."""
-        return Done.of(self.setup, amount, self.tempo, self.effort)
+        return Done.of(self.setup, amount, self.tempo, self.rpe)
 
     @property
     def amount(self) -> float:
@@ -121,7 +121,7 @@ class Known:
                 load.likely,
                 done.reps or 0.0,
                 whole_reps(self.load, done.tempo),
-                done.effort,
+                done.rpe,
                 load.low,
                 load.high,
                 self.load.unit,

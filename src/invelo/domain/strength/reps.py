@@ -65,7 +65,7 @@ class RepResult:
     load: float
     reps: float
     tempo: Tempo = field(default_factory=Tempo)
-    effort: float = 10.0
+    rpe: float = 10.0
     load_low: float | None = None
     load_high: float | None = None
     unit: str = "kg"
@@ -75,18 +75,18 @@ class RepResult:
         """Check ranges."""
         require_within("load", self.load, 0.1, 5000.0, self.unit)
         require_within("reps", self.reps, 1, 200, "reps")
-        require_within("effort", self.effort, 1, 10, "")
+        require_within("rpe", self.rpe, 1, 10, "")
 
     @property
     def reps_to_failure(self) -> float:
         """Reps done plus reps in reserve."""
-        return self.reps + (10.0 - self.effort)
+        return self.reps + (10.0 - self.rpe)
 
     @property
     def scatter(self) -> float:
         """80 % half-width of `reps_to_failure`, reps."""
         test = max(1.0, REP_SCATTER * self.reps)
-        rated = RESERVE_SCATTER if self.effort < 10 else 0.0
+        rated = RESERVE_SCATTER if self.rpe < 10 else 0.0
         return math.hypot(test, rated) / math.sqrt(self.days)
 
 
@@ -164,7 +164,7 @@ class Capacity:
                 (
                     Input("load", result.load, result.unit),
                     Input("reps", result.reps, "reps"),
-                    Input("effort", result.effort, "of 10"),
+                    Input("rpe", result.rpe, "of 10"),
                     Input("reps to failure", result.reps_to_failure, "reps"),
                     Input("tempo", str(result.tempo), "s"),
                     Input("reps of 2 s", reps, "reps"),

@@ -94,8 +94,8 @@ class SetRecord:
 
     rung: str
     amount: float
-    effort: float
-    clean: bool = True
+    rpe: float
+    form_ok: bool = True
     pain: int = 0
     pain_place: str = ""
     unit: Unit = "reps"
@@ -114,13 +114,13 @@ class SetRecord:
             raise InputError(
                 field, "it is not between its least and its most.", "Give the least first."
             )
-        require_within("effort", self.effort, 1, 10, "")
+        require_within("rpe", self.rpe, 1, 10, "")
         require_within("pain", self.pain, 0, 10, "")
         require_within("partial reps", self.partial, 0, MOST_PARTIAL, "")
 
     @property
     def least(self) -> float:
-        """What was done at the least: what a gate is judged by."""
+        """What was done at the least: what a criterion is judged by."""
         return self.about[0] if self.about else self.amount
 
     def surplus(self, top: float) -> float:
@@ -166,9 +166,9 @@ def weaker_sides(sets: Iterable[SetRecord]) -> tuple[SetRecord, ...]:
         found[at] = replace(
             weaker,
             side="",
-            effort=max(one.effort, other.effort),
+            rpe=max(one.rpe, other.rpe),
             pain=max(one.pain, other.pain),
-            clean=one.clean and other.clean,
+            form_ok=one.form_ok and other.form_ok,
         )
         del first[one.number]
     return tuple(found)

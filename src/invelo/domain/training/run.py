@@ -1,6 +1,7 @@
 """A session as a device runs it: what happens when, and every rung that a set may be done on.
 
-All doses are worked out here, so that whoever runs it computes clocks only, with the network gone.
+All prescriptions are worked out here, so that whoever runs it computes clocks only, with the
+network gone.
 """
 
 from collections.abc import Sequence
@@ -69,7 +70,7 @@ class Path:
 
 @dataclass(frozen=True)
 class Choice:
-    """A rung on which a set may be done, with the dose it would have there.
+    """A rung on which a set may be done, with the prescription it would have there.
 
     Attributes:
         way: harder, here or easier than what was planned.
@@ -84,7 +85,7 @@ class Choice:
     rung: Rung
     low: int
     high: int
-    effort: float
+    rpe: float
     rest: float
     likely: Estimate | None = None
 
@@ -139,7 +140,7 @@ def _as_done(rung: Rung, one: WorkSet) -> Rung:
 
 
 def _told(one: WorkSet) -> tuple[int, int, float, float]:
-    return one.low, one.high, one.effort, one.rest
+    return one.low, one.high, one.rpe, one.rest
 
 
 def prescription_on(one: WorkSet, near: Near, way: Way) -> Choice:
@@ -147,19 +148,21 @@ def prescription_on(one: WorkSet, near: Near, way: Way) -> Choice:
     leaves what it leaves in reserve.
 
     The top is the likely count there less the reps in reserve; of a hold at most 70 % of the likely
-    best. It stays between 1 and the ceiling. Where nothing is known of the rung, its own dose
-    stands. Source: common practice; the rounding is ours.
+    best. It stays between 1 and the ceiling. Where nothing is known of the rung, its own
+    prescription stands. Source: common practice; the rounding is ours.
     """
-    dose = near.rung.dose
+    prescription = near.rung.prescription
     if near.likely is None or near.rung.movement.unit == "cm":
-        return Choice(way, near.rung, dose.low, dose.high, one.effort, one.rest, near.likely)
+        return Choice(
+            way, near.rung, prescription.low, prescription.high, one.rpe, one.rest, near.likely
+        )
     unit = near.rung.movement.unit
     best = near.likely.likely
-    there = best - (10.0 - one.effort) if unit == "reps" else LONGEST_SHARE * best
+    there = best - (10.0 - one.rpe) if unit == "reps" else LONGEST_SHARE * best
     high = max(1, floor(min(CEILING[unit], there)))
-    width = dose.high - dose.low
+    width = prescription.high - prescription.low
     low = max(1, high - width)
-    return Choice(way, near.rung, low, high, one.effort, one.rest, near.likely)
+    return Choice(way, near.rung, low, high, one.rpe, one.rest, near.likely)
 
 
 def _off_ladders(item: Item, trainee: Trainee) -> tuple[Choice, ...]:
@@ -183,8 +186,16 @@ def _off_ladders(item: Item, trainee: Trainee) -> tuple[Choice, ...]:
 
 
 def _rung_of(one: WorkSet) -> Rung:
-    dose = Prescription(1, one.low, max(one.low, one.high), int(one.rest), one.effort, one.unit)
-    return Rung(one.name, one.movement, one.modifiers, dose, criterion_for("range", dose))
+    prescription = Prescription(
+        1, one.low, max(one.low, one.high), int(one.rest), one.rpe, one.unit
+    )
+    return Rung(
+        one.name,
+        one.movement,
+        one.modifiers,
+        prescription,
+        criterion_for("double_progression", prescription),
+    )
 
 
 def without_closed(session: Session, trainee: Trainee) -> tuple[Session, tuple[str, ...]]:

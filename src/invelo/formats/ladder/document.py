@@ -25,11 +25,12 @@ from invelo.domain.plan.prescription import (
     range_criterion,
     range_prescription,
 )
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import StrictModel, renamed
 from invelo.formats.setups import Changes
 
 FORMAT = "invelo-ladder"
-VERSION = 1
+VERSION = 2
+"""Version 1 had other names for the same fields; it is read as well."""
 MOST_BYTES = 256 * 1024
 """Of a ladder file (ours): sixty rungs take a third of it."""
 
@@ -42,39 +43,55 @@ class PrescriptionDocument(StrictModel):
     high: int = Field(description="The range's top.", examples=[10])
     unit: Unit
     rest_s: int = Field(120, description="Seconds between sets.")
-    effort: float = Field(9.0, description="Target, 1–10.")
+    rpe: float = Field(9.0, description="Target, 1–10.", validation_alias=renamed("rpe", "effort"))
 
     def core(self) -> prescription.Prescription:
         """As the domain computes with it."""
         return prescription.Prescription(
-            self.sets, self.low, self.high, self.rest_s, self.effort, self.unit
+            self.sets, self.low, self.high, self.rest_s, self.rpe, self.unit
         )
 
 
 class CriterionDocument(StrictModel):
-    """What is shown before moving up, in the dose's unit."""
+    """What is shown before moving up, in the prescription's unit."""
 
     sets: int = Field(examples=[3])
     amount: int = Field(description="In every set.", examples=[10])
-    effort: float = Field(prescription.GATE_EFFORT, description="Highest effort allowed.")
-    sessions: int = Field(prescription.GATE_SESSIONS, description="Sessions running.")
+    rpe: float = Field(
+        prescription.CRITERION_RPE,
+        description="Highest effort allowed.",
+        validation_alias=renamed("rpe", "effort"),
+    )
+    sessions: int = Field(prescription.CRITERION_SESSIONS, description="Sessions running.")
 
     def core(self, unit: Unit) -> prescription.Criterion:
         """As the domain computes with it."""
-        return prescription.Criterion(self.sets, self.amount, self.effort, self.sessions, unit)
+        return prescription.Criterion(self.sets, self.amount, self.rpe, self.sessions, unit)
 
 
 class StepPolicyDocument(StrictModel):
     """What counts as a step."""
 
-    least_reps: float = Field(
-        prescription.LEAST_USEFUL["reps"], description="Fewest useful reps above."
+    min_reps: float = Field(
+        prescription.LEAST_USEFUL["reps"],
+        description="Fewest useful reps above.",
+        validation_alias=renamed("min_reps", "least_reps"),
     )
-    least_seconds: float = Field(
-        prescription.LEAST_USEFUL["s"], description="Shortest useful hold above."
+    min_hold_s: float = Field(
+        prescription.LEAST_USEFUL["s"],
+        description="Shortest useful hold above.",
+        validation_alias=renamed("min_hold_s", "least_seconds"),
     )
-    step_percent: float = Field(100 * WANTED_STEP, description="Wanted step, % of the demand.")
-    order: list[Lever] = Field(list(LEVERS), description="Kinds of change, the dearest first.")
+    target_step_percent: float = Field(
+        100 * WANTED_STEP,
+        description="Wanted step, % of the demand.",
+        validation_alias=renamed("target_step_percent", "step_percent"),
+    )
+    lever_order: list[Lever] = Field(
+        list(LEVERS),
+        description="Kinds of change, the dearest first.",
+        validation_alias=renamed("lever_order", "order"),
+    )
 
     def core(self) -> StepPolicy:
         """As the domain computes with them.
@@ -83,17 +100,17 @@ class StepPolicyDocument(StrictModel):
             InputError: for a value out of range, or a kind that is missing.
         """
         return StepPolicy(
-            self.least_reps, self.least_seconds, self.step_percent / 100, tuple(self.order)
+            self.min_reps, self.min_hold_s, self.target_step_percent / 100, tuple(self.lever_order)
         )
 
     @classmethod
-    def of(cls, terms: StepPolicy) -> "StepPolicyDocument":
+    def of(cls, policy: StepPolicy) -> "StepPolicyDocument":
         """As they travel."""
         return cls(
-            least_reps=terms.reps,
-            least_seconds=terms.seconds,
-            step_percent=round(100 * terms.step, 6),
-            order=list(terms.order),
+            min_reps=policy.reps,
+            min_hold_s=policy.seconds,
+            target_step_percent=round(100 * policy.step, 6),
+            lever_order=list(policy.order),
         )
 
 
@@ -104,11 +121,15 @@ class PlainRung(Changes):
     movement: str = Field(
         description="Id in the catalogue, or a name that means only one.", examples=["push-up"]
     )
-    dose: PrescriptionDocument | None = Field(
-        None, description="The purpose's and level's own if left out."
+    prescription: PrescriptionDocument | None = Field(
+        None,
+        validation_alias=renamed("prescription", "dose"),
+        description="The purpose's and level's own if left out.",
     )
-    gate: CriterionDocument | None = Field(
-        None, description="The top of the dose's range if left out."
+    criterion: CriterionDocument | None = Field(
+        None,
+        validation_alias=renamed("criterion", "gate"),
+        description="The top of the prescription's range if left out.",
     )
     why: str = Field("", max_length=300, description="Why it stands here, if not by demand.")
 
@@ -119,36 +140,48 @@ class PlainRung(Changes):
             InputError: for no such movement, or what its form does not know.
         """
         movement = movement_named(self.movement)
-        dose = self.dose.core() if self.dose else range_prescription(purpose, level, movement.unit)
-        if dose.unit != movement.unit:
+        prescription = (
+            self.prescription.core()
+            if self.prescription
+            else range_prescription(purpose, level, movement.unit)
+        )
+        if prescription.unit != movement.unit:
             raise InputError(
-                "dose.unit",
-                f"the {movement.name.lower()} is counted in {movement.unit}, not {dose.unit}.",
-                f"Give its dose in {movement.unit}.",
+                "prescription.unit",
+                f"the {movement.name.lower()} is counted in {movement.unit}, not "
+                f"{prescription.unit}.",
+                f"Give its prescription in {movement.unit}.",
             )
-        gate = self.gate.core(dose.unit) if self.gate else range_criterion(dose)
+        criterion = (
+            self.criterion.core(prescription.unit)
+            if self.criterion
+            else range_criterion(prescription)
+        )
         modifiers = movement.own(self.modifiers())
         modifiers.setup(movement)  # refuses what the form does not know
-        return Rung(self.name.strip(), movement, modifiers, dose, gate)
+        return Rung(self.name.strip(), movement, modifiers, prescription, criterion)
 
     @classmethod
     def fields_of(cls, rung: Rung, why: str = "") -> dict[str, Any]:
         """Its fields as they travel."""
-        dose, gate = rung.dose, rung.gate
+        prescription, criterion = rung.prescription, rung.criterion
         return {
             "name": rung.name,
             "movement": rung.movement.id,
             **Changes.of(rung.modifiers),
-            "dose": PrescriptionDocument(
-                sets=dose.sets,
-                low=dose.low,
-                high=dose.high,
-                unit=dose.unit,
-                rest_s=dose.rest,
-                effort=dose.effort,
+            "prescription": PrescriptionDocument(
+                sets=prescription.sets,
+                low=prescription.low,
+                high=prescription.high,
+                unit=prescription.unit,
+                rest_s=prescription.rest,
+                rpe=prescription.rpe,
             ),
-            "gate": CriterionDocument(
-                sets=gate.sets, amount=gate.amount, effort=gate.effort, sessions=gate.sessions
+            "criterion": CriterionDocument(
+                sets=criterion.sets,
+                amount=criterion.amount,
+                rpe=criterion.rpe,
+                sessions=criterion.sessions,
             ),
             "why": why,
         }
@@ -173,7 +206,9 @@ class LadderFile(StrictModel):
     goal: str = Field(min_length=1, max_length=120, examples=["Floor push-up"])
     purpose: Purpose = "strength"
     level: Level = "beginner"
-    terms: StepPolicyDocument = Field(default_factory=StepPolicyDocument)
+    settings: StepPolicyDocument = Field(
+        default_factory=StepPolicyDocument, validation_alias=renamed("settings", "terms")
+    )
     rungs: list[RungOf] = Field(min_length=1, max_length=MOST_RUNGS)
 
 
@@ -221,7 +256,7 @@ def movement_named(name: str) -> Movement:
 
 
 def write(
-    drawing: LadderGraph, goal: str, purpose: Purpose, level: Level, terms: StepPolicy
+    drawing: LadderGraph, goal: str, purpose: Purpose, level: Level, policy: StepPolicy
 ) -> dict[str, Any]:
     """A ladder as its file says it."""
     tags = {one.id: f"r{i + 1}" for i, one in enumerate(drawing.rungs)}
@@ -239,7 +274,7 @@ def write(
         goal=goal,
         purpose=purpose,
         level=level,
-        terms=StepPolicyDocument.of(terms),
+        settings=StepPolicyDocument.of(policy),
         rungs=rungs,
     ).model_dump(mode="json", exclude_none=True)
 
@@ -306,7 +341,7 @@ def _said(error: Any) -> FileFault:
 
 
 def place_of(loc: Iterable[str | int]) -> str:
-    """Where something is in JSON: `rungs[2].dose.low`."""
+    """Where something is in JSON: `rungs[2].prescription.low`."""
     told = ""
     for part in loc:
         told += f"[{part}]" if isinstance(part, int) else f".{part}" if told else str(part)
@@ -326,9 +361,9 @@ def _drawn(file: LadderFile, body: Body | None) -> Read:
         )
 
     try:
-        file.terms.core()
+        file.settings.core()
     except InputError as error:
-        note("terms", error)
+        note("settings", error)
     tags: dict[str, UUID] = {}
     rungs: list[Node | None] = []
     for i, one in enumerate(file.rungs):
@@ -338,11 +373,11 @@ def _drawn(file: LadderFile, body: Body | None) -> Read:
             note(place, taken)
         tags.setdefault(one.id, uuid4())
         rungs.append(_rung(one, file, body, place, note, tags[one.id]))
-    ties = _ties(file, tags, note)
+    edges = _edges(file, tags, note)
     whole = [one for one in rungs if one is not None]
     if not faults:
         try:
-            return Read(file, LadderGraph(tuple(whole), ties), ())
+            return Read(file, LadderGraph(tuple(whole), edges), ())
         except InputError as error:
             note("rungs", error)
     return _faulty(faults)
@@ -361,7 +396,7 @@ def _rung(
     return Node(rung_id, rung, one.why)
 
 
-def _ties(file: LadderFile, tags: Mapping[str, UUID], note: Any) -> tuple[tuple[UUID, UUID], ...]:
+def _edges(file: LadderFile, tags: Mapping[str, UUID], note: Any) -> tuple[tuple[UUID, UUID], ...]:
     places = {one.id: i for i, one in enumerate(file.rungs)}
     found = set()
     for below, one in pairwise([None, *file.rungs]):

@@ -20,7 +20,7 @@ def markdown(goal: str, whose: str, drawing: LadderGraph, measured: MeasuredLadd
         "",
         f"Measured for {whose}. Ranges hold the value 8 times of 10.",
         "",
-        "| | Rung | Demand | Step from below | Dose | Gate |",
+        "| | Rung | Demand | Step from below | Prescription | Criterion |",
         "|---|---|---|---|---|---|",
     ]
     for i in reversed(range(len(measured.rungs))):
@@ -42,18 +42,26 @@ def markdown(goal: str, whose: str, drawing: LadderGraph, measured: MeasuredLadd
 
 
 def prescription_words(rung: Rung) -> str:
-    """A dose as it is told: 3 × 6–10 reps, effort 9, rest 120 s."""
-    dose = rung.dose
-    amount = f"{dose.low}–{dose.high}" if dose.high > dose.low else f"{dose.low}"
-    return f"{dose.sets} × {amount} {dose.unit}, effort {dose.effort:g}, rest {dose.rest} s"
+    """A prescription as it is told: 3 × 6–10 reps, effort 9, rest 120 s."""
+    prescription = rung.prescription
+    amount = (
+        f"{prescription.low}–{prescription.high}"
+        if prescription.high > prescription.low
+        else f"{prescription.low}"
+    )
+    return (
+        f"{prescription.sets} × {amount} {prescription.unit}, effort {prescription.rpe:g}, "
+        f"rest {prescription.rest} s"
+    )
 
 
 def criterion_words(rung: Rung) -> str:
-    """A gate as it is told."""
-    gate = rung.gate
+    """A criterion as it is told."""
+    criterion = rung.criterion
     return (
-        f"{gate.sets} × {gate.amount} {IN_WORDS[gate.unit]}, effort {gate.effort:g} or under, "
-        f"{gate.sessions} sessions running"
+        f"{criterion.sets} × {criterion.amount} {IN_WORDS[criterion.unit]}, effort "
+        f"{criterion.rpe:g} or under, "
+        f"{criterion.sessions} sessions running"
     )
 
 

@@ -78,8 +78,11 @@ def _rung(measured: MeasuredLadder, i: int, y: float, label: float, scaled: bool
     told = demand.on_scale
     figures = f"{told.likely:.1f} {told.unit} ({told.low:.1f}–{told.high:.1f})" if told else ""
     yield words_at(LABEL + 76, label - 1, rung.name, 13)
-    dose = f"{rung.dose.sets} × {rung.dose.low}–{rung.dose.high} {rung.dose.unit}"
-    yield words_at(LABEL + 76, label + 13, " · ".join(filter(None, (figures, dose))), 10, FAINT)
+    asked = rung.prescription
+    prescription = f"{asked.sets} × {asked.low}–{asked.high} {asked.unit}"
+    yield words_at(
+        LABEL + 76, label + 13, " · ".join(filter(None, (figures, prescription))), 10, FAINT
+    )
 
 
 def _gap(step: Step, low: float, high: float) -> Iterable[str]:

@@ -2,12 +2,20 @@
 
 from typing import Annotated, Any, Literal
 
-from pydantic import BaseModel, Discriminator, Field, Tag, TypeAdapter, ValidationError
+from pydantic import (
+    BaseModel,
+    BeforeValidator,
+    Discriminator,
+    Field,
+    Tag,
+    TypeAdapter,
+    ValidationError,
+)
 
 from invelo.domain import MODEL_VERSION
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.catalogue.catalogue import CATALOGUE_VERSION, catalogue
-from invelo.domain.catalogue.movement import Muscle, StressedJoint
+from invelo.domain.catalogue.movement import EARLIER_REGIONS, Muscle, StressedJoint
 from invelo.domain.errors import InputError
 from invelo.domain.plan.methods import WaveDay
 from invelo.domain.plan.prescription import Purpose
@@ -29,6 +37,8 @@ from invelo.domain.strict import StrictModel
 
 DayName = Literal["monday", "tuesday", "wednesday", "thursday", "friday", "saturday", "sunday"]
 MOST_SECONDS = 300.0
+Region = Annotated[Muscle, BeforeValidator(lambda name: EARLIER_REGIONS.get(name, name))]
+"""By its name, or by the one it had in an earlier release."""
 
 
 class DayIn(StrictModel):
@@ -61,12 +71,12 @@ class _Often(StrictModel):
 
 
 class MovementIn(_Often):
-    """A movement of the catalogue; minutes, sets and stress follow from its dose."""
+    """A movement of the catalogue; minutes, sets and stress follow from its prescription."""
 
     movement: str = Field(examples=["push-up"])
     key: str = Field("", description="The movement's id if left out.")
     purpose: Purpose = "strength"
-    sets: int | None = Field(None, description="The dose's own if left out.", ge=1, le=12)
+    sets: int | None = Field(None, description="The prescription's own if left out.", ge=1, le=12)
 
 
 class PlainIn(_Often):
@@ -76,11 +86,11 @@ class PlainIn(_Often):
     name: str
     role: Role
     minutes: int
-    sets: dict[Muscle, float] = Field(default_factory=dict, description="Hard sets by region.")
+    sets: dict[Region, float] = Field(default_factory=dict, description="Hard sets by region.")
     push: float = 0
     pull: float = 0
     stress: dict[StressedJoint, Literal[1, 2, 3]] = Field(default_factory=dict)
-    leans: list[Muscle] = Field(default_factory=list, description="Small muscles it leans on.")
+    leans: list[Region] = Field(default_factory=list, description="Small muscles it leans on.")
 
 
 def _kind(given: Any) -> str:
@@ -127,7 +137,7 @@ class WeekRequest(StrictModel):
 
     days: list[DayIn]
     tasks: list[TaskIn]
-    targets: dict[Muscle, float] = Field(
+    targets: dict[Region, float] = Field(
         default_factory=dict, description="Hard sets a week by region."
     )
     pins: list[PinIn] = Field(default_factory=list)

@@ -16,7 +16,7 @@ every reader understands; a feed is read anew long before."""
 
 
 def ics(weeks: Iterable[FileWeek], made: datetime, owner: str) -> bytes:
-    """A calendar of some weeks, and of the daily dose.
+    """A calendar of some weeks, and of the daily minimum.
 
     Args:
         weeks: in order; they share a zone.
@@ -34,16 +34,16 @@ def ics(weeks: Iterable[FileWeek], made: datetime, owner: str) -> bytes:
             calendar.add_component(_session(day, week, made, owner))
     habit = told[0].habit if told else None
     if habit is not None:
-        calendar.add_component(_habit(habit, told[0].monday, made, owner))
+        calendar.add_component(_habit(habit, told[0].week_start, made, owner))
     if told:
-        calendar.add_missing_timezones(told[0].monday - ABOUT, told[-1].monday + ABOUT)
+        calendar.add_missing_timezones(told[0].week_start - ABOUT, told[-1].week_start + ABOUT)
     told_as: bytes = calendar.to_ical()
     return told_as
 
 
-def _at(day: date, wall: str, zone: str) -> datetime:
+def _at(day: date, wall: str, time_zone: str) -> datetime:
     hours, minutes = wall.split(":")
-    return datetime.combine(day, time(int(hours), int(minutes)), ZoneInfo(zone))
+    return datetime.combine(day, time(int(hours), int(minutes)), ZoneInfo(time_zone))
 
 
 def _session(day: FileDay, week: FileWeek, made: datetime, owner: str) -> Event:
@@ -51,7 +51,7 @@ def _session(day: FileDay, week: FileWeek, made: datetime, owner: str) -> Event:
     event.add("uid", f"{owner}-{day.day.isoformat()}@invelo")
     event.add("dtstamp", made)
     event.add("sequence", week.revision)
-    start = _at(day.day, day.at, week.zone)
+    start = _at(day.day, day.at, week.time_zone)
     event.add("dtstart", start)
     # Added to the wall time, so that a session over a change of the clocks ends when it does.
     event.add("duration", timedelta(minutes=round(day.minutes)))
@@ -61,11 +61,11 @@ def _session(day: FileDay, week: FileWeek, made: datetime, owner: str) -> Event:
     return event
 
 
-def _habit(habit: RunningDailyMinimum, monday: date, made: datetime, owner: str) -> Event:
+def _habit(habit: RunningDailyMinimum, week_start: date, made: datetime, owner: str) -> Event:
     event = Event()
     event.add("uid", f"{owner}-daily-{habit.id}@invelo")
     event.add("dtstamp", made)
-    event.add("dtstart", _at(max(habit.begun_on, monday), habit.at, habit.time_zone))
+    event.add("dtstart", _at(max(habit.begun_on, week_start), habit.at, habit.time_zone))
     event.add("duration", timedelta(minutes=1))
     event.add("rrule", {"freq": "daily"})
     event.add("summary", f"Daily minute, {habit.moment}")

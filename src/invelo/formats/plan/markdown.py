@@ -8,7 +8,7 @@ from invelo.formats.plan.words import FileWeek
 
 def markdown(week: FileWeek) -> str:
     """A week, day by day."""
-    lines = [f"# Week of {week.monday.isoformat()}, {week.who}", ""]
+    lines = [f"# Week of {week.week_start.isoformat()}, {week.who}", ""]
     if week.habit is not None:
         lines += [
             f"Every day at {week.habit.at}, {week.habit.moment}: {week.habit.amount} × "

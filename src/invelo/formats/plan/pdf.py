@@ -22,7 +22,7 @@ def week_pdf(week: FileWeek, paper: Paper) -> bytes:
     width = (size[0] - 2 * MARGIN) / max(1, len(week.days))
     head = [[text(f"{day.title}, {day.at}", 10, bold=True)] for day in week.days]
     cells = [[*head[i], *_column(day)] for i, day in enumerate(week.days)]
-    story: list[Flowable] = [text(f"Week of {week.monday.isoformat()}", 16, bold=True, after=6)]
+    story: list[Flowable] = [text(f"Week of {week.week_start.isoformat()}", 16, bold=True, after=6)]
     if week.habit is not None:
         movement = week.habit.movement.name.lower()
         words = f"{week.habit.moment}: {week.habit.amount} × {movement}"
@@ -33,7 +33,7 @@ def week_pdf(week: FileWeek, paper: Paper) -> bytes:
         story.append(text("Nothing is planned in this week yet."))
     for day in week.days:
         story += [PageBreak(), *_card(day, size[0] - 2 * MARGIN)]
-    return built(story, size, week.who, f"Week of {week.monday.isoformat()}", week.revision)
+    return built(story, size, week.who, f"Week of {week.week_start.isoformat()}", week.revision)
 
 
 def session_pdf(week: FileWeek, day: FileDay, paper: Paper) -> bytes:

@@ -45,12 +45,12 @@ class FileWeek:
         zone: IANA name in which its times are told.
         revision: of the plan.
         days: with something on them.
-        habit: the daily dose, if one runs.
+        habit: the daily minimum, if one runs.
     """
 
     who: str
-    monday: date
-    zone: str
+    week_start: date
+    time_zone: str
     revision: int
     days: tuple[FileDay, ...]
     habit: RunningDailyMinimum | None

@@ -9,7 +9,7 @@ from invelo.formats.review.words import BlockReport
 
 def markdown(block: BlockReport) -> str:
     """The report."""
-    clean, sets = block.sets
+    form_ok, sets = block.sets
     lines = [
         f"# {block.weeks} weeks towards: {block.goal}",
         "",
@@ -18,7 +18,7 @@ def markdown(block: BlockReport) -> str:
         "## What you did",
         "",
         f"- {block.done} sessions of {block.planned} planned",
-        f"- {sets} sets, {clean} of them clean to the end",
+        f"- {sets} sets, {form_ok} of them clean to the end",
     ]
     if block.growth is not None:
         way = "more" if block.growth >= 0 else "less"
@@ -35,7 +35,7 @@ def markdown(block: BlockReport) -> str:
 
 
 def _next(block: BlockReport) -> str:
-    told = block.next_gate
+    told = block.next_criterion
     if told is None:
         return "Go on; a few more sessions, and we can say when the next step is likely."
     if told.likely is None:

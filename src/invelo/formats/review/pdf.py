@@ -14,12 +14,12 @@ def review_pdf(block: BlockReport, paper: Paper) -> bytes:
     size = SIZES[paper]
     width = size[0] - 2 * MARGIN
     story: list[Flowable] = [text(f"Review: {block.goal}", 16, bold=True, after=6)]
-    if block.decisions:
-        story += _newest(block.decisions[0])
+    if block.proposals:
+        story += _newest(block.proposals[0])
     else:
         story.append(text("No decision yet: run a session."))
     story += [Spacer(0, 8), KeepTogether(_figures(block, width))]
-    if len(block.decisions) > 1:
+    if len(block.proposals) > 1:
         story += [Spacer(0, 8), text("Earlier decisions", 11, bold=True, after=2)]
         rows: list[list[Any]] = [
             [
@@ -28,7 +28,7 @@ def review_pdf(block: BlockReport, paper: Paper) -> bytes:
                 text(one.reason, 8.5),
                 text(one.answer or "waits", 8.5),
             ]
-            for one in block.decisions[1:]
+            for one in block.proposals[1:]
         ]
         columns = [0.13 * width, 0.25 * width, 0.42 * width, 0.2 * width]
         story.append(Table(rows, colWidths=columns, style=ruled()))
@@ -42,14 +42,14 @@ def _newest(one: ProposalReport) -> list[Flowable]:
         text(one.reason, 10, after=4),
         *(text(f"– {rule}", 8.5) for rule in one.rules),
         text(f"Confidence: {one.confidence}", 9, after=2),
-        text(one.answer or "Waits for a word.", 9, bold=True),
+        text(one.answer or "Waits for your decision.", 9, bold=True),
     ]
 
 
 def _figures(block: BlockReport, width: float) -> list[Flowable]:
-    clean, sets = block.sets
+    form_ok, sets = block.sets
     growth = "too little tells" if block.growth is None else f"{100 * block.growth:+.1f} %"
-    told = block.next_gate
+    told = block.next_criterion
     when = told.likely.isoformat() if told and told.likely else "not in sight"
     span = ""
     if told is not None and told.low is not None:
@@ -58,10 +58,10 @@ def _figures(block: BlockReport, width: float) -> list[Flowable]:
     rows = [
         ("Weeks", f"{block.first.isoformat()} to {block.last.isoformat()}"),
         ("Sessions", f"{block.done} of {block.planned} planned"),
-        ("Sets", f"{sets}, {clean} clean"),
+        ("Sets", f"{sets}, {form_ok} clean"),
         ("Stood on, stands on", f"{block.began_on}, {block.stands_on}"),
         ("Capacity over the block", growth),
-        ("Next gate likely", f"{when}{span}" if told else "not enough yet"),
+        ("Next criterion likely", f"{when}{span}" if told else "not enough yet"),
     ]
     cells = [[text(name, 9), text(words, 9, bold=True)] for name, words in rows]
     return [

@@ -41,7 +41,7 @@ class BlockReport:
         sets: clean sets, and all of them.
         growth: of capacity over the block, share; None where too little tells.
         moves: what was taken, in words, oldest first.
-        next_gate: when it is likely, None where nothing tells.
+        next_criterion: when it is likely, None where nothing tells.
         decisions: the newest first.
         revision: how many decisions there are.
     """
@@ -57,8 +57,8 @@ class BlockReport:
     sets: tuple[int, int]
     growth: float | None
     moves: tuple[str, ...]
-    next_gate: Forecast | None
-    decisions: tuple[ProposalReport, ...]
+    next_criterion: Forecast | None
+    proposals: tuple[ProposalReport, ...]
     revision: int
 
     @property

@@ -15,7 +15,7 @@ from invelo.domain.estimate import Estimate
 from invelo.domain.ladder.bridge import Bridge, bridge
 from invelo.domain.ladder.ladder import MeasuredLadder, measure
 from invelo.domain.strength.capacity import Evidence, evidence, groups_of, pool
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import StrictModel, renamed
 from invelo.formats.ladder import document as ladder_document
 from invelo.formats.scripts.movements import Range
 from invelo.formats.setups import BandRequest, BodyRequest, Changes
@@ -53,7 +53,7 @@ class TestOf(Changes):
     movement: str = Field(examples=["push-up"])
     reps: float | None = Field(None, examples=[14])
     seconds: float | None = None
-    effort: float = 10.0
+    rpe: float = 10.0
     day: date | None = None
 
     def core(self, body: BodyRequest) -> Evidence:
@@ -74,7 +74,7 @@ class TestOf(Changes):
             movement,
             movement.own(self.modifiers()),
             given[0],
-            self.effort,
+            self.rpe,
         )
 
 
@@ -86,8 +86,10 @@ class LadderRequest(StrictModel):
     tests: list[TestOf] = Field(default_factory=list)
     kit: list[ItemOf] | None = None
     bands: list[BandOf] = Field(default_factory=list)
-    terms: ladder_document.StepPolicyDocument | None = Field(
-        None, description="In place of the file's own."
+    settings: ladder_document.StepPolicyDocument | None = Field(
+        validation_alias=renamed("settings", "terms"),
+        default=None,
+        description="In place of the file's own.",
     )
 
 
@@ -127,7 +129,9 @@ class StepAnswer(BaseModel):
     lower: str
     upper: str
     ratio: Range | None = Field(description="None across measures and where effort alone tells.")
-    above: Range | None = Field(description="Likely above for whoever just meets the lower gate.")
+    above: Range | None = Field(
+        description="Likely above for whoever just meets the lower criterion."
+    )
     gap: bool
     easier: bool
     bridge: BridgeAnswer | None = Field(None, description="Of a gap.")
@@ -197,7 +201,7 @@ def answer(found: Any) -> LadderAnswer:
     ]
     bands = [(one.name, parts.make(f"bands[{i}]", one.core)) for i, one in enumerate(request.bands)]
     items = [parts.make(f"kit[{i}]", one.core) for i, one in enumerate(request.kit or [])]
-    terms = parts.make("terms", request.terms.core) if request.terms else None
+    settings = parts.make("settings", request.settings.core) if request.settings else None
     if parts.faults or read.drawing is None or read.file is None:
         raise FaultyError(tuple(parts.faults))
     if bands:
@@ -208,7 +212,7 @@ def answer(found: Any) -> LadderAnswer:
         body,
         tuple(one.rung for one in drawing.rungs),
         drawing.links,
-        terms or read.file.terms.core(),
+        settings or read.file.settings.core(),
     )
     return _answer(read.file.goal, measured, tuple(known), to_hand(rooms, TODAY, tuple(bands)))
 
@@ -251,7 +255,7 @@ def _answer(
                 demand=_range(demand.on_scale),
                 share=_range(demand.load.share) if demand.on_scale else None,
                 expected=_range(expected),
-                expected_unit=rung.dose.unit,
+                expected_unit=rung.prescription.unit,
             )
         )
     capacity = {lane: one.greatest.likely for lane, one in pools.items()}
@@ -278,7 +282,7 @@ def _bridged(
         measured.rungs[lower],
         measured.rungs[upper],
         hand,
-        measured.terms,
+        measured.policy,
         capacity,
     )
     return BridgeAnswer(

@@ -75,7 +75,7 @@ NAMES = {
     "pull": "hand_load_kg",
     "arms": "arm_load_kg",
     "legs": "leg_load_kg",
-    "carried": "carried_kg",
+    "carried": "added_load_kg",
 }
 
 

@@ -58,7 +58,7 @@ class PushUp(StrictModel):
         one = self.setup
         return set_up(
             "push_up" if one.support == "toes" else "knee_push_up",
-            worn=Worn(vest=one.vest_kg, bag=one.bag_kg),
+            added_load=Worn(vest=one.vest_kg, bag=one.bag_kg),
             hand_height=one.hands_height_m,
             foot_height=one.feet_height_m,
             hand_offset=one.hands_offset_m,
@@ -76,7 +76,7 @@ class Row(StrictModel):
         one = self.setup
         return set_up(
             "row",
-            worn=Worn(vest=one.vest_kg),
+            added_load=Worn(vest=one.vest_kg),
             body_angle=one.body_angle_deg,
             knee=one.knee_bend_deg,
             foot_height=one.feet_height_m,

@@ -9,7 +9,7 @@ from invelo.domain.estimate import Estimate
 from invelo.domain.strength.predict import Done, Known
 from invelo.domain.strength.rep_equations import speaking
 from invelo.domain.strength.reps import Capacity
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import StrictModel, renamed
 from invelo.formats.scripts.movements import (
     AnyForm,
     Lever,
@@ -29,7 +29,11 @@ class _Result(StrictModel):
     reps: float | None = Field(None, examples=[12])
     hold_s: float | None = Field(None, examples=[20])
     tempo: TempoSeconds = None
-    effort: float = Field(10.0, description="1–10; reps in reserve are added.")
+    rpe: float = Field(
+        10.0,
+        description="1–10; reps in reserve are added.",
+        validation_alias=renamed("rpe", "effort"),
+    )
 
 
 class TestedPushUp(PushUp, _Result):
@@ -110,7 +114,7 @@ def predict(request: PredictRequest, version: str) -> PredictAnswer:
         InputError: for values out of range, or two movements that do not compare.
     """
     body, tested, wanted = request.body.core(), request.tested, request.wanted
-    done = Done(tested.core(), tested.reps, tested.hold_s, tempo_of(tested.tempo), tested.effort)
+    done = Done(tested.core(), tested.reps, tested.hold_s, tempo_of(tested.tempo), tested.rpe)
     known = Known(body, done)
     tempo = tempo_of(getattr(wanted, "tempo", None))
     expected = known.expected(reading(body, wanted.core()), tempo)

@@ -31,7 +31,7 @@ class MeanOut(_Said):
 
 
 class ReachedOut(_Said):
-    """Of the first, second, … gate: median weeks until it, and how many athletes got there."""
+    """Of the first, second, … criterion: median weeks until it, and how many athletes got there."""
 
     weeks: float
     athletes: int
@@ -42,8 +42,8 @@ class PlanLine(_Said):
 
     plan: str
     name: str
-    gates: MeanOut
-    weeks_to_gates: list[ReachedOut]
+    criteria: MeanOut
+    weeks_to_criteria: list[ReachedOut]
     hard_weeks: MeanOut
     spikes: MeanOut
     pain_events: MeanOut
@@ -61,10 +61,10 @@ class Comparison(_Said):
     seed: int
     caution: str = CAUTION
     units: dict[str, str] = {
-        "gates": "rungs whose gate true capacity allows at the end and did not before",
-        "weeks_to_gates": "weeks",
+        "criteria": "rungs whose criterion true capacity allows at the end and did not before",
+        "weeks_to_criteria": "weeks",
         "hard_weeks": "weeks with a mean effort of 8.5 or more",
-        "spikes": "weeks with short over long load above 1.5",
+        "spikes": "weeks with acute : chronic load above 1.5",
         "pain_events": "times pain reached 4 of 10",
         "sessions": "sessions done",
         "capacity_gained": "% of true capacity",
@@ -82,8 +82,8 @@ def comparison(question: Question, found: Iterable[CandidateResult]) -> Comparis
             PlanLine(
                 plan=one.candidate.id,
                 name=one.candidate.name,
-                gates=_figure(one.gates),
-                weeks_to_gates=[ReachedOut(weeks=w, athletes=n) for w, n in one.first_weeks],
+                criteria=_figure(one.criteria),
+                weeks_to_criteria=[ReachedOut(weeks=w, athletes=n) for w, n in one.first_weeks],
                 hard_weeks=_figure(one.hard_weeks),
                 spikes=_figure(one.spikes),
                 pain_events=_figure(one.pains),
@@ -101,7 +101,7 @@ def _figure(told: SimulatedMean) -> MeanOut:
 
 HEADS = (
     "plan",
-    "gates",
+    "criteria",
     "weeks to 1st/2nd/3rd",
     "hard weeks",
     "spikes",
@@ -115,11 +115,11 @@ def table(told: Comparison) -> str:
     """A comparison in columns, for a terminal."""
     rows: list[Sequence[str]] = [HEADS]
     for one in told.plans:
-        weeks = "/".join(f"{each.weeks:g}" for each in one.weeks_to_gates[:3]) or "none"
+        weeks = "/".join(f"{each.weeks:g}" for each in one.weeks_to_criteria[:3]) or "none"
         rows.append(
             (
                 one.name,
-                f"{one.gates.likely:.2f} ({one.gates.low:.2f}–{one.gates.high:.2f})",
+                f"{one.criteria.likely:.2f} ({one.criteria.low:.2f}–{one.criteria.high:.2f})",
                 weeks,
                 f"{one.hard_weeks.likely:.1f}",
                 f"{one.spikes.likely:.2f}",
@@ -141,9 +141,9 @@ def table(told: Comparison) -> str:
 
 
 def chart(told: Comparison) -> str:
-    """A comparison drawn: a row a plan; gates, spikes and pain side by side."""
+    """A comparison drawn: a row a plan; criteria, spikes and pain side by side."""
     panels = (
-        ("gates reached", [one.gates for one in told.plans], GREEN),
+        ("criteria reached", [one.criteria for one in told.plans], GREEN),
         ("weeks with a spike", [one.spikes for one in told.plans], RED),
         ("pain events", [one.pain_events for one in told.plans], RED),
     )

@@ -15,7 +15,7 @@ from invelo.formats.csv_table import Cells, Columns, Table, day_of, moment_of, n
 COLUMNS = (
     "date",
     "time",
-    "zone",
+    "time zone",
     "session",
     "movement",
     "rung",
@@ -25,33 +25,34 @@ COLUMNS = (
     "amount",
     "unit",
     "partial",
-    "effort",
-    "clean",
+    "rpe",
+    "form ok",
     "faults",
     "felt in",
     "pain",
     "pain place",
     "note",
-    "session effort",
+    "session rpe",
 )
-WANTED = ("date", "amount", "effort")
+WANTED = ("date", "amount", "rpe")
 """Without which no row is read; a rung or a movement besides."""
 
 ALSO: dict[str, tuple[str, ...]] = {
     "date": ("day", "datum", "date"),
     "time": ("clock", "time of day"),
+    "time zone": ("zone", "time_zone"),
     "session": ("workout", "training", "session name"),
     "movement": ("exercise", "exercise name", "movement name"),
     "rung": ("variation", "step"),
     "set": ("set number", "set no", "set #", "no"),
     "amount": ("reps", "count", "repetitions", "seconds", "reps done", "result"),
     "partial": ("partial reps", "half reps"),
-    "effort": ("rpe", "how hard", "effort 1-10"),
-    "clean": ("form", "clean form"),
+    "rpe": ("effort", "how hard", "effort 1-10"),
+    "form ok": ("clean", "form", "clean form"),
     "pain": ("pain 0-10",),
     "pain place": ("where", "pain where"),
     "note": ("notes", "comment", "comments", "remarks"),
-    "session effort": ("session rpe", "effort of the session"),
+    "session rpe": ("session effort", "effort of the session"),
 }
 KINDS: dict[str, SetKind] = {kind: kind for kind in get_args(SetKind)}
 SIDES: dict[str, OneSide] = {side: side for side in get_args(OneSide)}
@@ -74,14 +75,14 @@ class CsvSet:
     amount: EstimatedCount
     unit: Unit
     partial: int
-    effort: float
-    clean: bool
+    rpe: float
+    form_ok: bool
     faults: tuple[str, ...]
     felt_in: tuple[str, ...]
     pain: int
     pain_place: str
     note: str
-    session_effort: float | None
+    session_rpe: float | None
 
 
 Read = Table[CsvSet]
@@ -93,7 +94,7 @@ def written(rows: Iterable[Mapping[str, object]]) -> str:
     return csv_table.written(COLUMNS_OF, rows)
 
 
-def read(content: bytes, zone: str, given: Mapping[str, str] | None = None) -> Read:
+def read(content: bytes, time_zone: str, given: Mapping[str, str] | None = None) -> Read:
     """The sets in a CSV file; nothing is kept by reading.
 
     Args:
@@ -109,11 +110,11 @@ def read(content: bytes, zone: str, given: Mapping[str, str] | None = None) -> R
         return [] if {"movement", "rung"} & set(found) else ["movement"]
 
     return csv_table.read(
-        content, COLUMNS_OF, lambda row, cells: _set(row, cells, zone), given, nothing_named
+        content, COLUMNS_OF, lambda row, cells: _set(row, cells, time_zone), given, nothing_named
     )
 
 
-def _set(row: int, cells: Cells, zone: str) -> CsvSet:
+def _set(row: int, cells: Cells, time_zone: str) -> CsvSet:
     day = day_of(cells.get("date", ""))
     name = cells.get("movement", "")
     unit = _unit(name, cells.get("unit", ""))
@@ -121,7 +122,7 @@ def _set(row: int, cells: Cells, zone: str) -> CsvSet:
     made = CsvSet(
         row=row,
         day=day,
-        at=moment_of(day, cells.get("time", ""), cells.get("zone", "") or zone),
+        at=moment_of(day, cells.get("time", ""), cells.get("time zone", "") or time_zone),
         session=cells.get("session", "") or "Session",
         movement=name,
         rung=cells.get("rung", ""),
@@ -131,20 +132,18 @@ def _set(row: int, cells: Cells, zone: str) -> CsvSet:
         amount=amount,
         unit=unit,
         partial=int(number_of(cells, "partial", 0, 0, 200)),
-        effort=number_of(cells, "effort", None, 1, 10),
-        clean=word_of(cells, "clean", "yes", ("yes", "no")) == "yes",
+        rpe=number_of(cells, "rpe", None, 1, 10),
+        form_ok=word_of(cells, "form ok", "yes", ("yes", "no")) == "yes",
         faults=_list(cells, "faults"),
         felt_in=_list(cells, "felt in"),
         pain=int(number_of(cells, "pain", 0, 0, 10)),
         pain_place=cells.get("pain place", "")[:40],
         note=cells.get("note", ""),
-        session_effort=number_of(cells, "session effort", 0, 0, 10) or None,
+        session_rpe=number_of(cells, "session rpe", 0, 0, 10) or None,
     )
     if not made.movement and not made.rung:
         raise InputError("movement", "it is empty.", "Name what was done.")
-    SetRecord(
-        "", amount.amount, made.effort, unit=unit, about=amount.about
-    )  # the domain's own limits
+    SetRecord("", amount.amount, made.rpe, unit=unit, about=amount.about)  # the domain's own limits
     return made
 
 

@@ -15,13 +15,14 @@ from invelo.formats.csv_table import Cells, Columns, Table, day_of, moment_of, n
 from invelo.formats.training.log_csv import find_movement
 
 COLUMNS = Columns(
-    names=("date", "time", "zone", "movement", "set-up", "amount", "unit", "effort", "side"),
+    names=("date", "time", "time zone", "movement", "set-up", "amount", "unit", "rpe", "side"),
     also={
         "date": ("day", "tested on"),
         "movement": ("exercise", "test", "movement name"),
         "set-up": ("changes", "setup"),
         "amount": ("reps", "seconds", "result", "best"),
-        "effort": ("how hard",),
+        "rpe": ("effort", "how hard"),
+        "time zone": ("zone", "time_zone"),
     },
     wanted=("date", "movement", "amount"),
 )
@@ -38,7 +39,7 @@ class CsvTest:
     movement: Movement
     changes: dict[str, Any]
     amount: float
-    effort: float
+    rpe: float
     side: OneSide
 
 
@@ -47,7 +48,7 @@ def written(rows: Iterable[Mapping[str, object]]) -> str:
     return csv_table.written(COLUMNS, rows)
 
 
-def read(content: bytes, zone: str, given: Mapping[str, str] | None = None) -> Table[CsvTest]:
+def read(content: bytes, time_zone: str, given: Mapping[str, str] | None = None) -> Table[CsvTest]:
     """The tests in a CSV file; nothing is kept by reading.
 
     Args:
@@ -58,10 +59,10 @@ def read(content: bytes, zone: str, given: Mapping[str, str] | None = None) -> T
     Raises:
         InputError: for what is no CSV in UTF-8, has no rows, too many, or lacks a column.
     """
-    return csv_table.read(content, COLUMNS, lambda row, cells: _test(row, cells, zone), given)
+    return csv_table.read(content, COLUMNS, lambda row, cells: _test(row, cells, time_zone), given)
 
 
-def _test(row: int, cells: Cells, zone: str) -> CsvTest:
+def _test(row: int, cells: Cells, time_zone: str) -> CsvTest:
     day = day_of(cells.get("date", ""))
     said = cells.get("movement", "")
     found = find_movement(said)
@@ -80,11 +81,11 @@ def _test(row: int, cells: Cells, zone: str) -> CsvTest:
     return CsvTest(
         row=row,
         day=day,
-        at=moment_of(day, cells.get("time", ""), cells.get("zone", "") or zone),
+        at=moment_of(day, cells.get("time", ""), cells.get("time zone", "") or time_zone),
         movement=movement,
         changes=_changes(cells.get("set-up", "")),
         amount=number_of(cells, "amount", None, 0.5, 3600),
-        effort=number_of(cells, "effort", 10.0, 1, 10),
+        rpe=number_of(cells, "rpe", 10.0, 1, 10),
         side=SIDES[word_of(cells, "side", "", tuple(SIDES))],
     )
 

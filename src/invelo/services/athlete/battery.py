@@ -35,7 +35,7 @@ class NewTest:
     modifiers: Modifiers
     reps: float | None = None
     seconds: float | None = None
-    effort: float = 10.0
+    rpe: float = 10.0
     side: OneSide = ""
 
     def __post_init__(self) -> None:
@@ -53,7 +53,7 @@ class NewTest:
             InputError: for reps on a hold, seconds on reps, or neither.
         """
         setup, tempo = self.modifiers.setup(self.movement), self.modifiers.tempo
-        return Done(setup, self.reps, self.seconds, tempo, self.effort).amount
+        return Done(setup, self.reps, self.seconds, tempo, self.rpe).amount
 
 
 def keep_test(db: Session, athlete: AthleteRow, test: NewTest, moment: Moment) -> TestRow:
@@ -80,7 +80,7 @@ def keep_test(db: Session, athlete: AthleteRow, test: NewTest, moment: Moment) -
     guard.allow(db, athlete.id, [test.movement.id], moment.local_date)
     body = body_on(capacity.measures(db, athlete.id), moment.local_date)
     read = evidence(
-        moment.local_date, "test", body, test.movement, test.modifiers, amount, test.effort
+        moment.local_date, "test", body, test.movement, test.modifiers, amount, test.rpe
     )
     row = TestRow(
         id=test.id,
@@ -88,7 +88,7 @@ def keep_test(db: Session, athlete: AthleteRow, test: NewTest, moment: Moment) -
         **dated(moment),
         **set_up_columns(test.movement.id, test.modifiers),
         amount=amount,
-        effort=test.effort,
+        rpe=test.rpe,
         side=test.side,
         inputs={
             "mass_kg": body.mass,

@@ -38,7 +38,7 @@ def test_evidence(test: TestRow, bodies: list[BodyMeasurementRow]) -> Evidence:
         catalogue().find_movement(test.movement),
         modifiers_of(test),
         test.amount,
-        test.effort,
+        test.rpe,
         ONE_SIDE.validate_python(test.side),
     )
 
@@ -55,7 +55,7 @@ def of_rungs(db: Session, athlete_id: UUID, rungs: list[RungRow]) -> tuple[Evide
             for session in logs.of_athlete(db, athlete_id)
             for done in session.sets
             if catalogue().find_movement(done.movement).posture.lane in lanes
-            and not catalogue().find_movement(done.movement).effort_only
+            and not catalogue().find_movement(done.movement).rpe_only
             and tells(set_of(done))
         ),
     )
@@ -93,7 +93,7 @@ def _movements(lanes: frozenset[Lane] | None) -> tuple[str, ...]:
     return tuple(
         one.id
         for one in catalogue().movement
-        if not one.effort_only and (lanes is None or one.posture.lane in lanes)
+        if not one.rpe_only and (lanes is None or one.posture.lane in lanes)
     )
 
 
@@ -113,7 +113,7 @@ def _set_evidence(day: date, done: LoggedSetRow, bodies: list[BodyMeasurementRow
         catalogue().find_movement(done.movement),
         modifiers_of(done),
         done.amount,
-        done.effort,
+        done.rpe,
         ONE_SIDE.validate_python(done.side),
         about_of(done),
     )

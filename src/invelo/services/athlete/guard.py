@@ -13,7 +13,7 @@ from invelo.domain.athlete.screen import WORDS, forbidden
 from invelo.domain.biomechanics.posture.form import Strain
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers, Movement
-from invelo.domain.equipment.kit import Kind, Room, ToHand, kit_why_not, to_hand
+from invelo.domain.equipment.kit import Kind, Room, ToHand, kit_unavailable_reason, to_hand
 from invelo.domain.ladder.rung import kit_needed
 from invelo.services.athlete import person, readiness, screen
 from invelo.services.equipment import bands, kit
@@ -61,28 +61,29 @@ class Guard:
                 f"the {name} waits for the check “{check.name.lower()}”.",
                 f"Check it on the Intake sheet; until it is open: {check.prepares}",
             )
-        why_not = kit_why_not(movement.kit, self.rooms, self.today)
-        if why_not:
+        unavailable_reason = kit_unavailable_reason(movement.kit, self.rooms, self.today)
+        if unavailable_reason:
             return ConflictError(
                 "kit",
-                f"the {name}: {why_not}.",
+                f"the {name}: {unavailable_reason}.",
                 "Look at the kit on the Intake sheet, or take another movement.",
             )
         return None
 
-    def why_not(self, movement: Movement, modifiers: Modifiers) -> str:
+    def unavailable_reason(self, movement: Movement, modifiers: Modifiers) -> str:
         """Why a rung is closed, in words; '' where it is open."""
         refused = self.refusal(movement)
         if refused is not None:
             return refused.problem
         reasons = (
-            kit_why_not(kinds, self.rooms, self.today) for kinds in kit_needed(movement, modifiers)
+            kit_unavailable_reason(kinds, self.rooms, self.today)
+            for kinds in kit_needed(movement, modifiers)
         )
         return next(filter(None, reasons), "")
 
     def has(self, kind: Kind) -> bool:
         """Whether there is a safe thing of a kind where they train, as far as kit is known."""
-        return bool(self.rooms) and not kit_why_not((kind,), self.rooms, self.today)
+        return bool(self.rooms) and not kit_unavailable_reason((kind,), self.rooms, self.today)
 
     @property
     def open_movements(self) -> frozenset[str]:
@@ -103,7 +104,7 @@ def of_athlete(db: Session, athlete_id: UUID, today: date) -> Guard:
 
 
 def allow(db: Session, athlete_id: UUID, given: Iterable[str], today: date) -> None:
-    """Refuse whatever a limit, a closed gate or unsafe kit forbids.
+    """Refuse whatever a limit, a closed criterion or unsafe kit forbids.
 
     Args:
         db: the transaction.

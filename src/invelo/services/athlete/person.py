@@ -10,26 +10,30 @@ from invelo.db.tables.athlete import AthleteRow, PersonRow
 from invelo.domain.athlete.person import Person
 from invelo.services.equipment import kit
 
-TOLD = TypeAdapter(Person)
+ANSWERS = TypeAdapter(Person)
 
 
 def of_athlete(db: Session, athlete_id: UUID) -> Person:
     """What they have told; everything open where they have told nothing."""
     row = db.get(PersonRow, athlete_id)
-    return TOLD.validate_python(row.told) if row else Person()
+    return ANSWERS.validate_python(row.answers) if row else Person()
 
 
-def keep(db: Session, account_id: UUID, athlete: AthleteRow, told: Person, now: datetime) -> Person:
+def keep(
+    db: Session, account_id: UUID, athlete: AthleteRow, person: Person, now: datetime
+) -> Person:
     """Keep what they have told, in place of what they told before.
 
     Raises:
         MissingError: for a place that is not the coach's.
     """
-    for place in told.places:
+    for place in person.places:
         kit.place(db, account_id, UUID(place))
-    row = db.get(PersonRow, athlete.id) or PersonRow(athlete_id=athlete.id, told={}, updated_at=now)
-    row.told = TOLD.dump_python(told, mode="json")
+    row = db.get(PersonRow, athlete.id) or PersonRow(
+        athlete_id=athlete.id, answers={}, updated_at=now
+    )
+    row.answers = ANSWERS.dump_python(person, mode="json")
     row.updated_at = now
     db.add(row)
     db.flush()
-    return told
+    return person

@@ -58,7 +58,7 @@ def everywhere(
     for ready in catalogue().ladder:
         drawing = ladder.drawn(ready, purpose, level)
         rungs = tuple(one.rung for one in drawing.rungs)
-        closed = [guarded.why_not(one.movement, one.modifiers) for one in rungs]
+        closed = [guarded.unavailable_reason(one.movement, one.modifiers) for one in rungs]
         shut = frozenset(i for i, why in enumerate(closed) if why)
         reason = closed[0] if len(shut) == len(rungs) else ""
         measured = placement = test = None

@@ -20,7 +20,7 @@ def newest(db: Session, athlete_id: UUID) -> dict[CheckId, CheckResult]:
     found: dict[CheckId, CheckResult] = {}
     for row in db.exec(statement.order_by(col(ReadinessRow.at), col(ReadinessRow.id))):
         check = CHECK.validate_python(row.check)
-        found[check] = CheckResult(check, row.passed, row.local_date, row.word)
+        found[check] = CheckResult(check, row.passed, row.local_date, row.note)
     return found
 
 
@@ -47,7 +47,7 @@ def record(
         athlete_id=athlete.id,
         check=shown.check,
         passed=shown.passed,
-        word=shown.word,
+        note=shown.note,
         **dated(moment),
     )
     db.add(row)

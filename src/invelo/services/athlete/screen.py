@@ -99,41 +99,41 @@ class Word:
 
     id: UUID
     said_by: str
-    word: str
+    note: str
     lifts: tuple[str, ...]
 
 
 def clear(
-    db: Session, athlete: AthleteRow, coach: AccountRow, word: Word, moment: Moment
+    db: Session, athlete: AthleteRow, coach: AccountRow, note: Word, moment: Moment
 ) -> ClearanceRow:
     """Record a clearance of the newest screen. A replay changes nothing.
 
     Raises:
         ConflictError: if there is no screen, the id is in use, or it lifts what was never closed.
     """
-    kept = db.get(ClearanceRow, word.id)
-    standing_now = standing(db, athlete.id)
-    if standing_now.screening is None:
+    kept = db.get(ClearanceRow, note.id)
+    current_rung_now = standing(db, athlete.id)
+    if current_rung_now.screening is None:
         raise ConflictError("screen", "there is none yet.", "Ask the questions first.")
     if kept is not None:
-        if kept.screening_id == standing_now.screening.id:
+        if kept.screening_id == current_rung_now.screening.id:
             return kept
         raise ConflictError("id", "it is in use.", "Make a new id for each clearance.")
-    closed = standing_now.now.closed
-    strange = [lift for lift in word.lifts if lift not in closed]
-    if strange or not word.lifts:
+    closed = current_rung_now.now.closed
+    strange = [lift for lift in note.lifts if lift not in closed]
+    if strange or not note.lifts:
         raise ConflictError(
             "lifts",
             f"“{strange[0]}” is not closed." if strange else "it lifts nothing.",
             f"Choose of: {', '.join(closed) or 'nothing is closed'}.",
         )
     row = ClearanceRow(
-        id=word.id,
-        screening_id=standing_now.screening.id,
+        id=note.id,
+        screening_id=current_rung_now.screening.id,
         author_id=coach.id,
-        said_by=word.said_by,
-        word=word.word,
-        lifts=list(word.lifts),
+        said_by=note.said_by,
+        note=note.note,
+        lifts=list(note.lifts),
         **dated(moment),
     )
     db.add(row)

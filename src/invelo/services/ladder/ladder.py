@@ -52,9 +52,9 @@ class LadderView:
     placement: Placement | None
 
     @property
-    def standing(self) -> int:
+    def current(self) -> int:
         """Index of the rung the athlete stands on."""
-        return next(i for i, r in enumerate(self.rungs) if r.id == self.row.standing_id)
+        return next(i for i, r in enumerate(self.rungs) if r.id == self.row.current_rung_id)
 
     @property
     def shut(self) -> frozenset[int]:
@@ -93,18 +93,21 @@ def rung_on(db: Session, ladder_id: UUID, rung_id: UUID) -> RungRow:
 
 
 def drawn(
-    ready: ReadyLadder, purpose: Purpose, level: Level, school: Method = "range"
+    ready: ReadyLadder, purpose: Purpose, level: Level, method: Method = "double_progression"
 ) -> LadderGraph:
-    """A ready ladder as it is drawn for a school and purpose: each rung with that dose and gate."""
+    """A ready ladder as it is drawn for a method and purpose: each rung with that prescription and
+    criterion."""
     rungs = []
     for one in ready.rungs:
         modifiers = one.modifiers()
         rep_time = modifiers.tempo.rep_time
-        dose = prescription_for(school, purpose, level, one.of.unit, rep_time=rep_time)
-        rung = CoreRung(one.name, one.of, modifiers, dose, criterion_for(school, dose))
+        prescription = prescription_for(method, purpose, level, one.of.unit, rep_time=rep_time)
+        rung = CoreRung(
+            one.name, one.of, modifiers, prescription, criterion_for(method, prescription)
+        )
         rungs.append(Node(uuid4(), rung, one.why))
-    ties = [(rungs[low].id, one.id) for i, one in enumerate(rungs) for low in ready.lower(i)]
-    return LadderGraph(tuple(rungs), tuple(sorted(ties)))
+    edges = [(rungs[low].id, one.id) for i, one in enumerate(rungs) for low in ready.lower(i)]
+    return LadderGraph(tuple(rungs), tuple(sorted(edges)))
 
 
 def create(
@@ -115,17 +118,17 @@ def create(
     level: Level,
     moment: Moment,
 ) -> LadderRow:
-    """Give an athlete a ready ladder by the school they prefer, and stand them on the rung that
+    """Give an athlete a ready ladder by the method they prefer, and stand them on the rung that
     their tests say.
 
     Raises:
         InputError: for a rung out of range for this body.
         ConflictError: if the athlete has such a ladder, or something closes all of it.
     """
-    school: Method = next(iter(person.of_athlete(db, athlete.id).schools), "range")
-    drawing = drawn(ready, purpose, level, school)
+    method: Method = next(iter(person.of_athlete(db, athlete.id).methods), "double_progression")
+    drawing = drawn(ready, purpose, level, method)
     because = {"ladder given": ready.id}
-    return begin(db, athlete, ready.goal, drawing, purpose, level, moment, because, school)
+    return begin(db, athlete, ready.goal, drawing, purpose, level, moment, because, method)
 
 
 def begin(
@@ -137,7 +140,7 @@ def begin(
     level: Level,
     moment: Moment,
     because: Mapping[str, Any],
-    school: Method = "range",
+    method: Method = "double_progression",
 ) -> LadderRow:
     """Give an athlete a ladder as it is drawn; its family is its last rung's.
 
@@ -159,7 +162,7 @@ def begin(
         athlete_id=athlete.id,
         goal=goal,
         family=drawing.rungs[-1].rung.movement.family,
-        school=school,
+        method=method,
         purpose=purpose,
         level=level,
         created_at=moment.at,
@@ -181,9 +184,9 @@ def copy(db: Session, row: LadderRow, other: AthleteRow, moment: Moment) -> Ladd
     drawing = graph_of(db, rungs_of(db, row.id)).afresh()
     because = {"copied from": str(row.id)}
     purpose, level = PURPOSE.validate_python(row.purpose), LEVEL.validate_python(row.level)
-    school = METHOD.validate_python(row.school)
-    made = begin(db, other, row.goal, drawing, purpose, level, moment, because, school)
-    for name in ("least_reps", "least_seconds", "step", "levers"):
+    method = METHOD.validate_python(row.method)
+    made = begin(db, other, row.goal, drawing, purpose, level, moment, because, method)
+    for name in ("min_reps", "min_hold_s", "target_step", "lever_order"):
         setattr(made, name, getattr(row, name))
     db.flush()
     return made
@@ -242,7 +245,9 @@ def _view(
         drawing.links,
         step_policy_of(row),
     )
-    closed = tuple(guarded.why_not(one.rung.movement, one.rung.modifiers) for one in drawing.rungs)
+    closed = tuple(
+        guarded.unavailable_reason(one.rung.movement, one.rung.modifiers) for one in drawing.rungs
+    )
     shut = frozenset(i for i, why in enumerate(closed) if why)
     tells = any(one.load.setup.form.lane in measured.lanes for one in evidence)
     placement = place(measured, evidence, shut) if tells else None
@@ -260,8 +265,8 @@ def record_placement(
     placement = seen.placement
     foot = next((i for i, why in enumerate(seen.closed) if not why), 0)
     placed = seen.rungs[placement.index if placement else foot]
-    if row.standing_id is None or (placement and not revision(db, row)):
-        row.standing_id = placed.id
+    if row.current_rung_id is None or (placement and not revision(db, row)):
+        row.current_rung_id = placed.id
     db.add(row)
     if placement is not None:
         told = placement.capacity
@@ -274,7 +279,7 @@ def record_placement(
                     **because,
                     "mass_kg": seen.measure.mass_kg,
                     "stature_m": seen.measure.stature_m,
-                    "standing": str(row.standing_id),
+                    "current_rung": str(row.current_rung_id),
                 },
                 likely=told.likely,
                 low=told.low,
@@ -298,7 +303,7 @@ def record_placement(
 
 
 def stand(
-    db: Session, row: LadderRow, athlete: AthleteRow, rung_id: UUID, word: str, moment: Moment
+    db: Session, row: LadderRow, athlete: AthleteRow, rung_id: UUID, note: str, moment: Moment
 ) -> LadderRow:
     """Put the athlete on another rung, on the coach's own word, which is kept.
 
@@ -308,8 +313,8 @@ def stand(
     """
     rung = rung_on(db, row.id, rung_id)
     guard.allow(db, athlete.id, [rung.movement], moment.local_date)
-    row.standing_id = rung.id
-    record_placement(db, row, athlete, moment, {"moved to": str(rung_id), "word": word})
+    row.current_rung_id = rung.id
+    record_placement(db, row, athlete, moment, {"moved to": str(rung_id), "note": note})
     return row
 
 
@@ -322,9 +327,9 @@ def moved_why(db: Session, row: LadderRow) -> str:
     )
     moves = (found for found in db.exec(statement) if "moved to" in found)
     newest = next(moves, None)
-    if newest is None or newest["moved to"] != str(row.standing_id):
+    if newest is None or newest["moved to"] != str(row.current_rung_id):
         return ""
-    return str(newest.get("word", ""))
+    return str(newest.get("note", ""))
 
 
 def resume(db: Session, row: LadderRow) -> LadderRow:

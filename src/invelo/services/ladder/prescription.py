@@ -1,4 +1,5 @@
-"""Doses: the school, purpose and level of a ladder, and what its rungs' doses depart from."""
+"""Prescriptions: the method, purpose and level of a ladder, and what its rungs' prescriptions
+depart from."""
 
 from dataclasses import dataclass, replace
 
@@ -18,11 +19,11 @@ from invelo.services.ladder.ladder import LadderView
 
 @dataclass(frozen=True)
 class RungPrescription:
-    """A rung's dose beside what school and purpose ask.
+    """A rung's prescription beside what method and purpose ask.
 
     Attributes:
         row: the rung.
-        given, asked: the dose as it stands, and as it would be by the rules.
+        given, asked: the prescription as it stands, and as it would be by the rules.
         departures: rules that it overrides.
     """
 
@@ -33,17 +34,21 @@ class RungPrescription:
 
 
 def prescriptions(seen: LadderView) -> tuple[RungPrescription, ...]:
-    """Every rung's dose, from the foot up."""
+    """Every rung's prescription, from the foot up."""
     row = seen.row
-    school, purpose = METHOD.validate_python(row.school), PURPOSE.validate_python(row.purpose)
+    method, purpose = METHOD.validate_python(row.method), PURPOSE.validate_python(row.purpose)
     level = LEVEL.validate_python(row.level)
     predictions = seen.placement.predictions if seen.placement else (None,) * len(seen.rungs)
     found = []
     for stored, rung, likely in zip(seen.rungs, seen.measured.rungs, predictions, strict=True):
         rep_time = rung.modifiers.tempo.rep_time
-        asked = prescription_for(school, purpose, level, rung.dose.unit, rep_time=rep_time)
+        asked = prescription_for(method, purpose, level, rung.prescription.unit, rep_time=rep_time)
         best = likely.likely if likely else None
-        found.append(RungPrescription(stored, rung.dose, asked, departures(rung.dose, asked, best)))
+        found.append(
+            RungPrescription(
+                stored, rung.prescription, asked, departures(rung.prescription, asked, best)
+            )
+        )
     return tuple(found)
 
 
@@ -51,39 +56,44 @@ def set_method(
     db: Session,
     row: LadderRow,
     athlete: AthleteRow,
-    school: Method,
+    method: Method,
     purpose: Purpose,
     level: Level,
     anew: bool,
     moment: Moment,
 ) -> LadderRow:
-    """By which school a ladder progresses from now on.
+    """By which method a ladder progresses from now on.
 
     Args:
         db, row, athlete: the transaction, the ladder and whose it is.
-        school, purpose, level: from now on.
-        anew: whether every rung takes the dose and gate that these ask; undone like any edit.
+        method, purpose, level: from now on.
+        anew: whether every rung takes the prescription and criterion that these ask; undone like
+        any edit.
         moment: when.
     """
-    row.school, row.purpose, row.level = school, purpose, level
+    row.method, row.purpose, row.level = method, purpose, level
     db.add(row)
     db.flush()
     if anew:
 
-        def dosed(drawing: LadderGraph) -> LadderGraph:
+        def prescribed(drawing: LadderGraph) -> LadderGraph:
             return replace(
                 drawing,
                 rungs=tuple(
-                    replace(one, rung=_dosed(one.rung, school, purpose, level))
+                    replace(one, rung=_prescribed(one.rung, method, purpose, level))
                     for one in drawing.rungs
                 ),
             )
 
-        workshop.edit(db, row, athlete, dosed, f"doses anew: {school}, {purpose}", moment)
+        workshop.edit(
+            db, row, athlete, prescribed, f"prescriptions anew: {method}, {purpose}", moment
+        )
     return row
 
 
-def _dosed(rung: CoreRung, school: Method, purpose: Purpose, level: Level) -> CoreRung:
+def _prescribed(rung: CoreRung, method: Method, purpose: Purpose, level: Level) -> CoreRung:
     rep_time = rung.modifiers.tempo.rep_time
-    dose = prescription_for(school, purpose, level, rung.dose.unit, rep_time=rep_time)
-    return replace(rung, dose=dose, gate=criterion_for(school, dose))
+    prescription = prescription_for(
+        method, purpose, level, rung.prescription.unit, rep_time=rep_time
+    )
+    return replace(rung, prescription=prescription, criterion=criterion_for(method, prescription))

@@ -20,7 +20,7 @@ from invelo.domain.ladder.workshop import LadderGraph, Node
 from invelo.services.athlete import capacity, guard
 from invelo.services.ladder import ladder
 
-MOST_SKETCHES = 100
+MOST_REVISIONS = 100
 """Edits of a ladder that can be undone."""
 
 Edit = Callable[[LadderGraph], LadderGraph]
@@ -31,7 +31,7 @@ def edit(
     row: LadderRow,
     athlete: AthleteRow,
     how: Edit,
-    word: str,
+    note: str,
     moment: Moment,
     given: Iterable[str] = (),
 ) -> LadderRow:
@@ -57,30 +57,30 @@ def edit(
     guard.allow(db, athlete.id, given, moment.local_date)
     body = body_of(capacity.measures(db, athlete.id)[-1])
     measure(body, tuple(one.rung for one in after.rungs), after.links, step_policy_of(row))
-    _sketch(db, row, row.drawn, before, "as it was", moment.at)
-    later = col(LadderRevisionRow.ladder_id) == row.id, col(LadderRevisionRow.number) > row.drawn
+    _revise(db, row, row.revision, before, "as it was", moment.at)
+    later = col(LadderRevisionRow.ladder_id) == row.id, col(LadderRevisionRow.number) > row.revision
     db.exec(delete(LadderRevisionRow).where(*later))
-    row.drawn += 1
+    row.revision += 1
     write(db, row, after)
-    _sketch(db, row, row.drawn, after, word, moment.at)
+    _revise(db, row, row.revision, after, note, moment.at)
     old = (
         col(LadderRevisionRow.ladder_id) == row.id,
-        col(LadderRevisionRow.number) < row.drawn - MOST_SKETCHES,
+        col(LadderRevisionRow.number) < row.revision - MOST_REVISIONS,
     )
     db.exec(delete(LadderRevisionRow).where(*old))
-    ladder.record_placement(db, row, athlete, moment, {"drawn anew": word})
+    ladder.record_placement(db, row, athlete, moment, {"drawn anew": note})
     return row
 
 
-def _sketch(
-    db: Session, row: LadderRow, number: int, drawing: LadderGraph, word: str, at: datetime
+def _revise(
+    db: Session, row: LadderRow, number: int, drawing: LadderGraph, note: str, at: datetime
 ) -> None:
     """Keep a drawing under its number; one that is kept already stays."""
     if _numbered(db, row, number) is None:
-        sketch = LadderRevisionRow(
-            ladder_id=row.id, number=number, at=at, word=word, document=document_of(drawing)
+        ladder_revision = LadderRevisionRow(
+            ladder_id=row.id, number=number, at=at, note=note, document=document_of(drawing)
         )
-        db.add(sketch)
+        db.add(ladder_revision)
         db.flush()
 
 
@@ -93,8 +93,8 @@ def _numbered(db: Session, row: LadderRow, number: int) -> LadderRevisionRow | N
 
 def undoable(db: Session, row: LadderRow) -> tuple[str, str]:
     """What can be undone and what done again, in words; '' where nothing can."""
-    near = (row.drawn - 1, row.drawn, row.drawn + 1)
-    statement = select(col(LadderRevisionRow.number), col(LadderRevisionRow.word)).where(
+    near = (row.revision - 1, row.revision, row.revision + 1)
+    statement = select(col(LadderRevisionRow.number), col(LadderRevisionRow.note)).where(
         LadderRevisionRow.ladder_id == row.id, col(LadderRevisionRow.number).in_(near)
     )
     words = dict(db.exec(statement).all())
@@ -121,13 +121,13 @@ def redo(db: Session, row: LadderRow, athlete: AthleteRow, moment: Moment) -> La
 
 
 def _turn(db: Session, row: LadderRow, athlete: AthleteRow, by: int, moment: Moment) -> LadderRow:
-    sketch = _numbered(db, row, row.drawn + by)
-    if sketch is None:
+    ladder_revision = _numbered(db, row, row.revision + by)
+    if ladder_revision is None:
         what = "undo" if by < 0 else "do again"
         raise ConflictError("ladder", f"there is nothing to {what}.", "Go on from here.")
-    row.drawn += by
-    write(db, row, read(sketch.document))
-    ladder.record_placement(db, row, athlete, moment, {"drawn as in": sketch.number})
+    row.revision += by
+    write(db, row, read(ladder_revision.document))
+    ladder.record_placement(db, row, athlete, moment, {"drawn as in": ladder_revision.number})
     return row
 
 
@@ -193,10 +193,10 @@ def neighbours(drawing: LadderGraph, position: int) -> tuple[tuple[UUID, ...], t
     return after, drawing.above(after[0])
 
 
-def set_step_policy(db: Session, row: LadderRow, terms: StepPolicy) -> LadderRow:
+def set_step_policy(db: Session, row: LadderRow, policy: StepPolicy) -> LadderRow:
     """What counts as a step on this ladder from now on."""
-    row.least_reps, row.least_seconds = terms.reps, terms.seconds
-    row.step, row.levers = terms.step, list(terms.order)
+    row.min_reps, row.min_hold_s = policy.reps, policy.seconds
+    row.target_step, row.lever_order = policy.step, list(policy.order)
     db.add(row)
     db.flush()
     return row
@@ -216,7 +216,7 @@ def bridge_between(
         seen.measured.rungs[lower],
         seen.measured.rungs[upper],
         guard.hand_of(db, seen.guarded, coach_id),
-        seen.measured.terms,
+        seen.measured.policy,
         {lane: one.capacity.likely for lane, one in known.items()},
         seen.guarded.open_movements,
     )

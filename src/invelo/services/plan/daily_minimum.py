@@ -1,4 +1,4 @@
-"""The smallest daily dose: one that runs, its ticks, its changes."""
+"""The daily minimum: one that runs, its ticks, its changes."""
 
 from dataclasses import dataclass
 from datetime import date
@@ -20,7 +20,7 @@ from invelo.services.athlete import guard
 
 @dataclass(frozen=True)
 class DailyMinimumView:
-    """A daily dose as it stands, and those before it."""
+    """A daily minimum as it stands, and those before it."""
 
     row: DailyMinimumRow
     ticks: tuple[date, ...]
@@ -42,7 +42,9 @@ def view(db: Session, athlete_id: UUID, today: date) -> DailyMinimumView | None:
     row = running(db, athlete_id)
     if row is None:
         return None
-    ticks = list(db.exec(select(DailyMinimumTickRow).where(DailyMinimumTickRow.habit_id == row.id)))
+    ticks = list(
+        db.exec(select(DailyMinimumTickRow).where(DailyMinimumTickRow.daily_minimum_id == row.id))
+    )
     days = tuple(sorted(one.local_date for one in ticks if not one.trial))
     tries = sum(one.trial for one in ticks)
     before = select(DailyMinimumRow).where(
@@ -55,31 +57,36 @@ def view(db: Session, athlete_id: UUID, today: date) -> DailyMinimumView | None:
 
 
 def begin(
-    db: Session, athlete: AthleteRow, habit_id: UUID, dose: DailyMinimum, why: str, moment: Moment
+    db: Session,
+    athlete: AthleteRow,
+    daily_minimum_id: UUID,
+    prescription: DailyMinimum,
+    why: str,
+    moment: Moment,
 ) -> DailyMinimumRow:
     """Begin one, in place of the one that runs. A replay changes nothing.
 
     Raises:
         ConflictError: if something closes the movement, or the id is another's.
     """
-    kept = db.get(DailyMinimumRow, habit_id)
+    kept = db.get(DailyMinimumRow, daily_minimum_id)
     if kept is not None:
         if kept.athlete_id == athlete.id:
             return kept
-        raise ConflictError("id", "it is in use.", "Make a new id for each daily dose.")
-    guard.allow(db, athlete.id, [dose.movement.id], moment.local_date)
+        raise ConflictError("id", "it is in use.", "Make a new id for each daily minimum.")
+    guard.allow(db, athlete.id, [prescription.movement.id], moment.local_date)
     before = running(db, athlete.id)
     if before is not None:
         _end(db, before, why or "changed", moment.local_date)
     row = DailyMinimumRow(
-        id=habit_id,
+        id=daily_minimum_id,
         athlete_id=athlete.id,
-        **set_up_columns(dose.movement.id, dose.movement.own(Modifiers())),
-        moment=dose.moment.strip(),
-        at=dose.at,
-        zone=moment.zone,
-        amount=dose.amount,
-        unit=dose.movement.unit,
+        **set_up_columns(prescription.movement.id, prescription.movement.own(Modifiers())),
+        moment=prescription.moment.strip(),
+        at=prescription.at,
+        time_zone=moment.time_zone,
+        amount=prescription.amount,
+        unit=prescription.movement.unit,
         begun_on=moment.local_date,
     )
     db.add(row)
@@ -102,7 +109,7 @@ def end(db: Session, athlete_id: UUID, why: str, day: date) -> None:
     """
     row = running(db, athlete_id)
     if row is None:
-        raise MissingError("daily dose")
+        raise MissingError("daily minimum")
     _end(db, row, why, day)
 
 
@@ -112,23 +119,23 @@ def tick(
     """Tick the day off, or try it out. A replay changes nothing, and a day has one tick.
 
     Raises:
-        MissingError: if no daily dose runs.
+        MissingError: if no daily minimum runs.
         InputError: for a trial after the first day.
         ConflictError: if the id is another's.
     """
     row = running(db, athlete_id)
     if row is None:
-        raise MissingError("daily dose")
+        raise MissingError("daily minimum")
     kept = db.get(DailyMinimumTickRow, tick_id)
     if kept is not None:
-        if kept.habit_id == row.id:
+        if kept.daily_minimum_id == row.id:
             return kept
         raise ConflictError("id", "it is in use.", "Make a new id for each tick.")
     if trial and moment.local_date != row.begun_on:
         raise InputError("trial", "it is tried out on its first day.", "Tick the day off instead.")
     there = db.exec(
         select(DailyMinimumTickRow).where(
-            DailyMinimumTickRow.habit_id == row.id,
+            DailyMinimumTickRow.daily_minimum_id == row.id,
             DailyMinimumTickRow.local_date == moment.local_date,
             col(DailyMinimumTickRow.trial).is_(False),
         )
@@ -136,7 +143,11 @@ def tick(
     if there is not None and not trial:
         return there
     made = DailyMinimumTickRow(
-        id=tick_id, habit_id=row.id, amount=amount or row.amount, trial=trial, **dated(moment)
+        id=tick_id,
+        daily_minimum_id=row.id,
+        amount=amount or row.amount,
+        trial=trial,
+        **dated(moment),
     )
     db.add(made)
     db.flush()

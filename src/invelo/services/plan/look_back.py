@@ -11,7 +11,7 @@ from invelo.db.tables.training import TrainingSessionRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Muscle
 from invelo.domain.plan.session.totals import HELPER
-from invelo.domain.plan.week.availability import monday_of
+from invelo.domain.plan.week.availability import week_start_of
 
 
 @dataclass(frozen=True)
@@ -21,35 +21,35 @@ class PastSession:
     day: date
     goal: str
     sets: int
-    effort: float
+    rpe: float
 
 
 @dataclass(frozen=True)
 class LookBack:
     """A week that is over: what was done, and hard sets by region."""
 
-    monday: date
+    week_start: date
     sessions: tuple[PastSession, ...]
     regions: dict[Muscle, float]
 
 
-def weeks(db: Session, athlete_id: UUID, monday: date, count: int = 2) -> tuple[LookBack, ...]:
+def weeks(db: Session, athlete_id: UUID, week_start: date, count: int = 2) -> tuple[LookBack, ...]:
     """The weeks before one, the newest first."""
     rows = db.exec(
         select(TrainingSessionRow)
         .where(
             TrainingSessionRow.athlete_id == athlete_id,
             col(TrainingSessionRow.finished_at).is_not(None),
-            TrainingSessionRow.local_date >= monday - timedelta(days=7 * count),
-            TrainingSessionRow.local_date < monday,
+            TrainingSessionRow.local_date >= week_start - timedelta(days=7 * count),
+            TrainingSessionRow.local_date < week_start,
         )
         .order_by(col(TrainingSessionRow.at))
     ).all()
     sets = logs.standing_sets(db, [session.id for session in rows])
     found = []
     for back in range(1, count + 1):
-        first = monday - timedelta(days=7 * back)
-        there = [one for one in rows if monday_of(one.local_date) == first]
+        first = week_start - timedelta(days=7 * back)
+        there = [one for one in rows if week_start_of(one.local_date) == first]
         regions: dict[Muscle, float] = {}
         for session in there:
             for done in sets[session.id]:
@@ -60,7 +60,7 @@ def weeks(db: Session, athlete_id: UUID, monday: date, count: int = 2) -> tuple[
                     weight = 1.0 if region in movement.prime else HELPER
                     regions[region] = regions.get(region, 0.0) + weight
         sessions = tuple(
-            PastSession(one.local_date, one.name, len(sets[one.id]), one.effort or 0.0)
+            PastSession(one.local_date, one.name, len(sets[one.id]), one.rpe or 0.0)
             for one in there
         )
         found.append(LookBack(first, sessions, regions))

@@ -49,7 +49,7 @@ def _closed(db: Session, athlete_id: UUID) -> tuple[Check, ...]:
 
 
 def _stand(seen: ladder.LadderView) -> Stand:
-    here = seen.standing
+    here = seen.current
     rungs = seen.measured.rungs
     told = seen.placement.predictions if seen.placement else (None,) * len(rungs)
     nears = [Near(rung, one) for rung, one in zip(rungs, told, strict=True)]
@@ -67,7 +67,7 @@ def _stand(seen: ladder.LadderView) -> Stand:
     return Stand(
         key=str(row.id),
         goal=row.goal,
-        school=METHOD.validate_python(row.school),
+        method=METHOD.validate_python(row.method),
         purpose=PURPOSE.validate_python(row.purpose),
         level=LEVEL.validate_python(row.level),
         here=nears[here],
@@ -77,11 +77,11 @@ def _stand(seen: ladder.LadderView) -> Stand:
 
 
 def _rigs(guarded: guard.Guard, today: date) -> dict[str, float]:
-    """Minutes to rig up, by kind: the quickest safe thing of each."""
+    """Minutes to set up, by kind: the quickest safe thing of each."""
     found: dict[str, float] = {}
     for room in guarded.rooms:
         for item in room.items:
-            if not item.why_not(today):
+            if not item.unavailable_reason(today):
                 found[item.kind] = min(found.get(item.kind, item.setup_minutes), item.setup_minutes)
     return found
 
@@ -92,7 +92,7 @@ def venues_of(db: Session, athlete_id: UUID, today: date) -> tuple[Venue, ...]:
     for place_id in person.of_athlete(db, athlete_id).places:
         for room in kit.rooms(db, (place_id,)):
             safe: frozenset[Kind] = frozenset(
-                item.kind for item in room.items if not item.why_not(today)
+                item.kind for item in room.items if not item.unavailable_reason(today)
             )
             found.append(Venue(place_id, room.name, safe, room.floor))
     return tuple(found)

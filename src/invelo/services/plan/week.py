@@ -27,7 +27,7 @@ from invelo.domain.plan.week.venue import Venue
 from invelo.services.athlete import person
 from invelo.services.plan import trainee
 
-WISHES: TypeAdapter[StandingAvailability] = TypeAdapter(StandingAvailability)
+AVAILABILITY: TypeAdapter[StandingAvailability] = TypeAdapter(StandingAvailability)
 PINS: TypeAdapter[tuple[Pin, ...]] = TypeAdapter(tuple[Pin, ...])
 MOST_REVISIONS = 50
 """Revisions of a week that are kept."""
@@ -57,7 +57,7 @@ class WeekView:
     Attributes:
         monday: its first day.
         who: the athlete as it sees them.
-        wishes: what is asked of it; `told` says whether the coach did.
+        availability: what is asked of it; `told` says whether the coach did.
         spots: their places.
         advice: how many days would serve, and why.
         laid: what it should hold.
@@ -67,9 +67,9 @@ class WeekView:
         plan: what stands where; what has gone since is left out.
     """
 
-    monday: date
+    week_start: date
     who: Trainee
-    wishes: StandingAvailability
+    availability: StandingAvailability
     told: bool
     spots: tuple[Venue, ...]
     advice: DaysAdvice
@@ -129,21 +129,19 @@ class WeekView:
         """
         items = self.items(index)
         if not items:
-            raise InputError(
-                "day", "nothing is planned on it.", "Solve the week, or move one here."
-            )
-        day = self.monday + timedelta(days=index)
-        return self.wishes.hands.session(f"{day:%A}", items, self.who)
+            raise InputError("day", "nothing is planned on it.", "Plan the week, or move one here.")
+        day = self.week_start + timedelta(days=index)
+        return self.availability.hands.session(f"{day:%A}", items, self.who)
 
 
 def availability_of(db: Session, athlete_id: UUID) -> StandingAvailability | None:
     """What the coach asked of the athlete's weeks, if anything."""
     row = db.get(AvailabilityRow, athlete_id)
-    return WISHES.validate_python(row.told) if row else None
+    return AVAILABILITY.validate_python(row.document) if row else None
 
 
 def keep_availability(
-    db: Session, athlete: AthleteRow, told: StandingAvailability, now: datetime
+    db: Session, athlete: AthleteRow, asked: StandingAvailability, now: datetime
 ) -> None:
     """Keep what is asked, in place of what was asked before.
 
@@ -151,7 +149,7 @@ def keep_availability(
         InputError: for a place where the athlete does not train.
     """
     places = person.of_athlete(db, athlete.id).places
-    for day in told.days:
+    for day in asked.days:
         if day.place and day.place not in places:
             raise InputError(
                 "place",
@@ -159,9 +157,9 @@ def keep_availability(
                 "Pick one of their places, or add it on the Intake sheet.",
             )
     row = db.get(AvailabilityRow, athlete.id) or AvailabilityRow(
-        athlete_id=athlete.id, told={}, updated_at=now
+        athlete_id=athlete.id, document={}, updated_at=now
     )
-    row.told = WISHES.dump_python(told, mode="json")
+    row.document = AVAILABILITY.dump_python(asked, mode="json")
     row.updated_at = now
     db.add(row)
     db.flush()
@@ -170,7 +168,7 @@ def keep_availability(
 def view(
     db: Session,
     athlete: AthleteRow,
-    monday: date,
+    week_start: date,
     today: date,
     pins: tuple[Pin, ...] | None = None,
     lost: SkippedDay | None = None,
@@ -180,22 +178,24 @@ def view(
     Raises:
         InputError: for a week that does not begin on a Monday, or with nothing to do.
     """
-    if monday.weekday() != 0:
-        raise InputError("monday", f"{monday.isoformat()} is none.", "Name the week by its Monday.")
+    if week_start.weekday() != 0:
+        raise InputError(
+            "week_start", f"{week_start.isoformat()} is none.", "Name the week by its Monday."
+        )
     who = trainee.of_athlete(db, athlete, today)
     spots = trainee.venues_of(db, athlete.id, today)
     told = person.of_athlete(db, athlete.id)
     advice = advise_days(low_resistance(who), told.days, told.minutes)
     kept = availability_of(db, athlete.id)
-    wishes = kept or usual_availability(told, advice)
-    row = newest(db, athlete.id, monday)
+    availability = kept or usual_availability(told, advice)
+    row = newest(db, athlete.id, week_start)
     if pins is None:
         pins = PINS.validate_python(row.inputs["pins"]) if row else ()
     if lost is None:
         lost = LOST.validate_python(row.inputs["lost"]) if row else NOTHING_LOST
     placed = frozenset(one for one in _placed(row) if one[1] not in lost.days)
-    past = [Pin(*one) for one in sorted(placed) if monday + timedelta(days=one[1]) < today]
-    asked = wishes.of(monday, today, tuple(dict.fromkeys((*pins, *past))))
+    past = [Pin(*one) for one in sorted(placed) if week_start + timedelta(days=one[1]) < today]
+    asked = availability.of(week_start, today, tuple(dict.fromkeys((*pins, *past))))
     days = tuple(day for day in asked.days if day.index not in lost.days)
     if not days:
         raise InputError(
@@ -207,19 +207,19 @@ def view(
         replace(asked, days=days, pins=tuple(pin for pin in asked.pins if pin.day in open_days)),
         [replace(one, kinds=frozenset()) if one.key in lost.places else one for one in spots],
         placed,
-        _hard_before(db, athlete.id, monday),
+        _hard_before(db, athlete.id, week_start),
     )
     known = {task.key for task in laid.problem.tasks}
     plan = frozenset(one for one in placed if one[0] in known and one[1] in open_days)
     return WeekView(
-        monday, who, wishes, kept is not None, spots, advice, laid, row, pins, lost, plan
+        week_start, who, availability, kept is not None, spots, advice, laid, row, pins, lost, plan
     )
 
 
-def newest(db: Session, athlete_id: UUID, monday: date) -> WeekPlanRow | None:
+def newest(db: Session, athlete_id: UUID, week_start: date) -> WeekPlanRow | None:
     """The revision that stands."""
     statement = select(WeekPlanRow).where(
-        WeekPlanRow.athlete_id == athlete_id, WeekPlanRow.monday == monday
+        WeekPlanRow.athlete_id == athlete_id, WeekPlanRow.week_start == week_start
     )
     return db.exec(statement.order_by(col(WeekPlanRow.number).desc()).limit(1)).first()
 
@@ -228,9 +228,9 @@ def _placed(row: WeekPlanRow | None) -> frozenset[Placed]:
     return frozenset((str(key), int(day)) for key, day in row.placed) if row else frozenset()
 
 
-def _hard_before(db: Session, athlete_id: UUID, monday: date) -> frozenset[StressedJoint]:
+def _hard_before(db: Session, athlete_id: UUID, week_start: date) -> frozenset[StressedJoint]:
     """Joints for which the Sunday before was planned hard."""
-    row = newest(db, athlete_id, monday - timedelta(days=7))
+    row = newest(db, athlete_id, week_start - timedelta(days=7))
     stress: dict[str, dict[StressedJoint, int]] = row.result.get("stress", {}) if row else {}
     return frozenset(
         joint
@@ -247,7 +247,7 @@ def keep(
     seen: WeekView,
     plan: Plan,
     number: int,
-    word: str,
+    note: str,
     moment: Moment,
     bound: int | None = None,
 ) -> WeekPlanRow:
@@ -280,22 +280,22 @@ def keep(
         )
     row = WeekPlanRow(
         athlete_id=athlete.id,
-        monday=seen.monday,
+        week_start=seen.week_start,
         number=standing + 1,
         placed=sorted(plan),
-        word=word,
+        note=note,
         **dated(moment),
         inputs={
             "pins": PINS.dump_python(seen.pins, mode="json"),
             "lost": LOST.dump_python(seen.lost, mode="json"),
-            "wishes": WISHES.dump_python(seen.wishes, mode="json"),
+            "availability": AVAILABILITY.dump_python(seen.availability, mode="json"),
             "tasks": {task.key: task.name for task in seen.laid.problem.tasks},
         },
         result=_judged(seen.laid.problem, plan, bound),
     )
     db.add(row)
     db.flush()
-    _forget(db, athlete.id, seen.monday, row.number - MOST_REVISIONS)
+    _forget(db, athlete.id, seen.week_start, row.number - MOST_REVISIONS)
     return row
 
 
@@ -316,7 +316,7 @@ REPLAN_STEPS = 4.0
 
 
 def plan_again(
-    db: Session, athlete: AthleteRow, monday: date, moment: Moment, word: str
+    db: Session, athlete: AthleteRow, week_start: date, moment: Moment, note: str
 ) -> WeekPlanRow | None:
     """Plan a week anew that was planned, around its pins and what is past; None where it was not,
     or where nothing is left to plan.
@@ -330,11 +330,11 @@ def plan_again(
     """
     from invelo.domain.plan.week.solve import solve  # heavy: loaded on first use
 
-    before = newest(db, athlete.id, monday)
+    before = newest(db, athlete.id, week_start)
     if before is None:
         return None
     try:
-        seen = view(db, athlete, monday, moment.local_date)
+        seen = view(db, athlete, week_start, moment.local_date)
     except InputError:
         return None
     solved = solve(seen.laid.problem, steps=REPLAN_STEPS)
@@ -344,7 +344,7 @@ def plan_again(
         seen,
         solved.plan,
         before.number,
-        word,
+        note,
         moment,
         bound=solved.progress.bound,
     )
@@ -360,23 +360,23 @@ def standing_availability(db: Session, athlete: AthleteRow, today: date) -> Stan
     return usual_availability(told, advise_days(low_resistance(who), told.days, told.minutes))
 
 
-def _forget(db: Session, athlete_id: UUID, monday: date, up_to: int) -> None:
+def _forget(db: Session, athlete_id: UUID, week_start: date, up_to: int) -> None:
     statement = select(WeekPlanRow).where(
         WeekPlanRow.athlete_id == athlete_id,
-        WeekPlanRow.monday == monday,
+        WeekPlanRow.week_start == week_start,
         col(WeekPlanRow.number) <= up_to,
     )
     for row in db.exec(statement):
         db.delete(row)
 
 
-def undo(db: Session, athlete: AthleteRow, monday: date) -> None:
+def undo(db: Session, athlete: AthleteRow, week_start: date) -> None:
     """Take up the revision before; the undone one goes.
 
     Raises:
         ConflictError: if there is none.
     """
-    row = newest(db, athlete.id, monday)
+    row = newest(db, athlete.id, week_start)
     if row is None:
         raise ConflictError("week", "there is nothing to undo.", "Go on from here.")
     db.delete(row)

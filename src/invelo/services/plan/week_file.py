@@ -16,28 +16,28 @@ from invelo.services.plan import daily_minimum, sessions, week
 from invelo.services.plan.week import WeekView
 
 
-def file_week(db: Session, athlete: AthleteRow, monday: date, today: date) -> FileWeek:
+def file_week(db: Session, athlete: AthleteRow, week_start: date, today: date) -> FileWeek:
     """A week as its files tell it, each day as it was adapted; without anything to plan, the daily
     minimum alone."""
     row = daily_minimum.running(db, athlete.id)
     running = None if row is None else _running(row)
     try:
-        seen = week.view(db, athlete, monday, today)
+        seen = week.view(db, athlete, week_start, today)
     except InputError:
-        return FileWeek(athlete.name, monday, athlete.time_zone, 0, (), running)
+        return FileWeek(athlete.name, week_start, athlete.time_zone, 0, (), running)
     revision = seen.row.number if seen.row else 0
     days = tuple(_adapted(db, athlete, day) for day in _days(seen))
-    return FileWeek(athlete.name, monday, athlete.time_zone, revision, days, running)
+    return FileWeek(athlete.name, week_start, athlete.time_zone, revision, days, running)
 
 
 def _days(seen: WeekView) -> Iterator[FileDay]:
     names = {spot.key: spot.name for spot in seen.spots}
-    for day in seen.wishes.days:
+    for day in seen.availability.days:
         if not seen.items(day.index):
             continue
         session = seen.session(day.index)
         yield FileDay(
-            seen.monday + timedelta(days=day.index),
+            seen.week_start + timedelta(days=day.index),
             day.at,
             names.get(day.place, ""),
             length(session).likely,
@@ -53,5 +53,5 @@ def _adapted(db: Session, athlete: AthleteRow, day: FileDay) -> FileDay:
 def _running(row: DailyMinimumRow) -> RunningDailyMinimum:
     movement = catalogue().find_movement(row.movement)
     return RunningDailyMinimum(
-        row.id, movement, row.amount, row.moment, row.at, row.begun_on, row.zone
+        row.id, movement, row.amount, row.moment, row.at, row.begun_on, row.time_zone
     )

@@ -1,4 +1,4 @@
-"""What a decision changes once the coach has said yes: the ladder, the dose, the weeks."""
+"""What a decision changes once the coach has said yes: the ladder, the prescription, the weeks."""
 
 from datetime import date, timedelta
 from uuid import UUID, uuid4
@@ -14,18 +14,18 @@ from invelo.db.tables.ladder import LadderRow, RungRow
 from invelo.db.tables.review import MessageRow, ProposalRow
 from invelo.domain.ladder.rung import Rung as CoreRung
 from invelo.domain.ladder.workshop import LadderGraph, Node
-from invelo.domain.plan.week.availability import StandingAvailability, monday_of
+from invelo.domain.plan.week.availability import StandingAvailability, week_start_of
 from invelo.domain.review.message import MessageTopic, message
 from invelo.domain.review.proposals.situation import Outcome
 from invelo.services.ladder import ladder, workshop
 from invelo.services.plan import week
 
-TO_WEEK: frozenset[Outcome] = frozenset(("ease-off", "cut-frequency"))
+TO_WEEK: frozenset[Outcome] = frozenset(("ease_off", "reduce_days"))
 """Outcomes that change what is asked of the weeks."""
 
 
-def apply_decision(
-    db: Session, row: LadderRow, athlete: AthleteRow, decision: ProposalRow, moment: Moment
+def apply_proposal(
+    db: Session, row: LadderRow, athlete: AthleteRow, proposal: ProposalRow, moment: Moment
 ) -> None:
     """Do what a taken decision says.
 
@@ -33,16 +33,16 @@ def apply_decision(
         InputError: if a rung that is to be put on does not fit this body.
         ConflictError: if something closes it.
     """
-    outcome = decision.outcome
+    outcome = proposal.outcome
     if outcome == "stop":
-        row.stopped = decision.reason
-    elif decision.made is not None:
-        row.standing_id = _put_on(db, row, athlete, rung_from(decision.made), moment)
-        ladder.record_placement(db, row, athlete, moment, {"decision": str(decision.id)})
-    elif outcome in ("add-set", "step-up") and decision.amount:
-        _more_sets(db, decision.to_rung_id, round(decision.amount))
+        row.stopped = proposal.reason
+    elif proposal.made is not None:
+        row.current_rung_id = _put_on(db, row, athlete, rung_from(proposal.made), moment)
+        ladder.record_placement(db, row, athlete, moment, {"proposal": str(proposal.id)})
+    elif outcome in ("add_set", "step_up") and proposal.amount:
+        _more_sets(db, proposal.to_rung_id, round(proposal.amount))
     elif outcome in TO_WEEK:
-        _ask_of_weeks(db, athlete, decision, moment)
+        _ask_of_weeks(db, athlete, proposal, moment)
     db.add(row)
     db.flush()
 
@@ -51,7 +51,7 @@ def _put_on(
     db: Session, row: LadderRow, athlete: AthleteRow, rung: CoreRung, moment: Moment
 ) -> UUID:
     """A rung right above the one they stand on; the one that is there, if it was put on before."""
-    here = row.standing_id
+    here = row.current_rung_id
     assert here is not None  # noqa: S101  (a ladder that is decided on is stood on)
     there = next((one for one in rungs_of(db, row.id) if one.name == rung.name), None)
     if there is not None:
@@ -68,48 +68,50 @@ def _put_on(
 def _more_sets(db: Session, rung_id: UUID, sets: int) -> None:
     rung = db.get(RungRow, rung_id)
     assert rung is not None  # noqa: S101  (decisions keep their rungs)
-    if rung.gate_sets == rung.sets:
-        rung.gate_sets = sets
+    if rung.criterion_sets == rung.sets:
+        rung.criterion_sets = sets
     rung.sets = sets
     db.add(rung)
 
 
-def _ask_of_weeks(db: Session, athlete: AthleteRow, decision: ProposalRow, moment: Moment) -> None:
-    wishes = week.standing_availability(db, athlete, moment.local_date)
-    week.keep_availability(db, athlete, _asked(wishes, decision, moment.local_date), moment.at)
+def _ask_of_weeks(db: Session, athlete: AthleteRow, proposal: ProposalRow, moment: Moment) -> None:
+    availability = week.standing_availability(db, athlete, moment.local_date)
+    week.keep_availability(
+        db, athlete, _asked(availability, proposal, moment.local_date), moment.at
+    )
 
 
 def _asked(
-    wishes: StandingAvailability, decision: ProposalRow, today: date
+    availability: StandingAvailability, proposal: ProposalRow, today: date
 ) -> StandingAvailability:
     """What is asked of the weeks from the one a decision is about."""
-    monday = decision.monday or next_monday(today)
-    if decision.outcome == "cut-frequency":
-        return wishes.keeping_to(str(decision.ladder_id), max(1, round(decision.amount or 1)))
-    if "layoff.re-entry" in decision.rules:
-        return wishes.coming_back(monday, decision.amount or 0.0)
-    return wishes.easing(monday)
+    week_start = proposal.week_start or next_week_start(today)
+    if proposal.outcome == "reduce_days":
+        return availability.keeping_to(str(proposal.ladder_id), max(1, round(proposal.amount or 1)))
+    if "layoff.re-entry" in proposal.rules:
+        return availability.coming_back(week_start, proposal.amount or 0.0)
+    return availability.easing(week_start)
 
 
-def next_monday(today: date) -> date:
+def next_week_start(today: date) -> date:
     """The first day of the week that comes; today, if it begins today."""
-    return today if today.weekday() == 0 else monday_of(today) + timedelta(days=7)
+    return today if today.weekday() == 0 else week_start_of(today) + timedelta(days=7)
 
 
 def tell(
     db: Session,
     row: LadderRow,
     athlete: AthleteRow,
-    decision: ProposalRow,
+    proposal: ProposalRow,
     coach: AccountRow,
     moment: Moment,
 ) -> MessageRow:
-    """Write the athlete's message of an answered decision to the outbox."""
-    edited = decision.answer == "edit"
-    final, before = db.get(RungRow, decision.final_rung_id), db.get(RungRow, decision.from_rung_id)
+    """Write the athlete's message of an answered decision as one not sent yet."""
+    edited = proposal.answer == "edit"
+    final, before = db.get(RungRow, proposal.final_rung_id), db.get(RungRow, proposal.from_rung_id)
     assert final is not None  # noqa: S101  (an answer names where they stand)
     assert before is not None  # noqa: S101
-    outcome = _edited(before, final) if edited else decision.outcome
+    outcome = _edited(before, final) if edited else proposal.outcome
     told = message(
         MessageTopic(
             outcome,  # type: ignore[arg-type]
@@ -117,12 +119,12 @@ def tell(
             before.name,
             row.goal,
             coach.name,
-            amount=decision.amount,
+            amount=proposal.amount,
         )
     )
     kept = MessageRow(
         athlete_id=athlete.id,
-        decision_id=decision.id,
+        proposal_id=proposal.id,
         **dated(moment),
         subject=told.subject,
         body=told.body,
@@ -136,4 +138,4 @@ def _edited(before: RungRow, final: RungRow) -> Outcome:
     """What a coach's own rung comes to, in words."""
     if final.position == before.position:
         return "hold"
-    return "step-up" if final.position > before.position else "step-back"
+    return "step_up" if final.position > before.position else "step_back"

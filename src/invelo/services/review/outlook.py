@@ -1,4 +1,4 @@
-"""When the next gate, when the goal, and what each asks of capacity."""
+"""When the next criterion, when the goal, and what each asks of capacity."""
 
 from collections.abc import Sequence
 from dataclasses import dataclass
@@ -17,7 +17,7 @@ LATELY = 4
 
 @dataclass(frozen=True)
 class CriterionLine:
-    """What a rung's gate asks of capacity, kg or N·m.
+    """What a rung's criterion asks of capacity, kg or N·m.
 
     Attributes:
         index: position of the rung.
@@ -33,9 +33,9 @@ class CriterionLine:
 
 
 def criteria(seen: LadderView) -> tuple[CriterionLine, ...]:
-    """The gates in the lane of the rung they stand on, from it upwards; empty where nothing
+    """The criteria in the lane of the rung they stand on, from it upwards; empty where nothing
     tells."""
-    here = seen.standing
+    here = seen.current
     lane = seen.measured.demands[here].lane
     if seen.placement is None or lane not in seen.placement.lanes:
         return ()
@@ -47,9 +47,9 @@ def criteria(seen: LadderView) -> tuple[CriterionLine, ...]:
         if index < here or demand.lane != lane or demand.on_scale is None:
             continue
         try:
-            allowed = known.known.allowed(rung.gate.asks, Tempo()).likely
+            allowed = known.known.allowed(rung.criterion.asks, Tempo()).likely
         except InputError:
-            continue  # a gate beyond the curves tells nothing
+            continue  # a criterion beyond the curves tells nothing
         times = demand.on_scale.likely / allowed
         found.append(CriterionLine(index, rung.name, known.capacity.likely * times, times - 1.0))
     return tuple(found)
@@ -57,16 +57,16 @@ def criteria(seen: LadderView) -> tuple[CriterionLine, ...]:
 
 @dataclass(frozen=True)
 class Outlook:
-    """Forecasts of the next gate and of the goal, or why there is none.
+    """Forecasts of the next criterion and of the goal, or why there is none.
 
     Attributes:
-        next_gate, goal: None where there is none.
-        why_not: in words, '' where both are told.
+        next_criterion, goal: None where there is none.
+        unavailable_reason: in words, '' where both are told.
     """
 
-    next_gate: Forecast | None
+    next_criterion: Forecast | None
     goal: Forecast | None
-    why_not: str
+    unavailable_reason: str
 
 
 def outlook(
@@ -76,15 +76,15 @@ def outlook(
     weeks: Sequence[Adherence],
     today: date,
 ) -> Outlook:
-    """When capacity would allow the next gate and the last of the lane."""
+    """When capacity would allow the next criterion and the last of the lane."""
     if not lines:
         return Outlook(None, None, "Nothing tells yet what they can do here. Enter a test.")
     try:
         nearer = _nearer(points, done, weeks)
         ahead = next((one for one in lines if one.growth > 0), lines[-1])
-        first = forecast(points, ahead.growth, today, f"gate of “{ahead.name}”", 1, nearer)
+        first = forecast(points, ahead.growth, today, f"criterion of “{ahead.name}”", 1, nearer)
         top = max(lines, key=lambda one: one.needed)
-        last = forecast(points, top.growth, today, f"gate of “{top.name}”", 2, nearer)
+        last = forecast(points, top.growth, today, f"criterion of “{top.name}”", 2, nearer)
     except InputError as error:
         return Outlook(None, None, f"{error.problem} {error.remedy}")
     return Outlook(first, last, "")
@@ -97,6 +97,6 @@ def _nearer(
     planned = sum(one.planned for one in past)
     share = sum(one.done for one in past) / planned if planned else 1.0
     days = sum(one.done for one in past) / max(1, len(past))
-    newest = [one.of_sets for one in done[-3 * LATELY :]]
-    effort = sum(newest) / len(newest) if newest else 0.0
-    return nearer_by(days, effort, share, recent(points).slope if len(points) > 2 else 0.0)
+    newest = [one.mean_set_rpe for one in done[-3 * LATELY :]]
+    rpe = sum(newest) / len(newest) if newest else 0.0
+    return nearer_by(days, rpe, share, recent(points).slope if len(points) > 2 else 0.0)

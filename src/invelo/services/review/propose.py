@@ -34,7 +34,7 @@ SESSIONS_JUDGED = 12
 """Sessions of the ladder a decision looks back on."""
 
 
-def decisions_of(db: Session, session: TrainingSessionRow) -> list[ProposalRow]:
+def proposals_of(db: Session, session: TrainingSessionRow) -> list[ProposalRow]:
     """What a session led to, of each ladder the newest."""
     rows = db.exec(
         select(ProposalRow)
@@ -89,7 +89,7 @@ def judge_anew(
     if session.finished_at is None:
         return
     sums.settle(db, session)
-    answered = {row.ladder_id for row in decisions_of(db, session) if row.answered_by is not None}
+    answered = {row.ladder_id for row in proposals_of(db, session) if row.answered_by is not None}
     open_ones = [row.id for row in _touched(db, session) if row.id not in answered]
     judge(db, athlete, session, moment, open_ones)
 
@@ -108,28 +108,28 @@ def situation(
     db: Session, seen: LadderView, today: date, week: WeekSeen | None = None
 ) -> Situation:
     """What a decision on this ladder looks at, after a session or at the end of a week."""
-    here = seen.standing
+    here = seen.current
     below, above = seen.measured.below(here), seen.measured.above(here)
-    rung, terms = seen.measured.rungs[here], seen.measured.terms
+    rung, policy = seen.measured.rungs[here], seen.measured.policy
     return Situation(
-        key=str(seen.row.standing_id),
+        key=str(seen.row.current_rung_id),
         rung=rung,
         below=_neighbour(seen, max(below, default=None)),
         above=_neighbour(seen, _next(seen, above)),
         sessions=tuple(s.record for s in logs.finished(db, seen.row.id, SESSIONS_JUDGED)),
         purpose=seen.row.purpose,  # type: ignore[arg-type]
-        terms=terms,
-        school=METHOD.validate_python(seen.row.school),
+        policy=policy,
+        method=METHOD.validate_python(seen.row.method),
         occasion="session" if week is None else "week",
         week=week,
-        offers=lambda: offers(body_of(seen.measure), rung, terms, _pool(seen)),
+        offers=lambda: offers(body_of(seen.measure), rung, policy, _pool(seen)),
         answered=answered(db, seen.row.id, today),
     )
 
 
 def _pool(seen: LadderView) -> Pool | None:
     """What is known of the athlete in the lane of the rung they stand on."""
-    lane = seen.measured.demands[seen.standing].lane
+    lane = seen.measured.demands[seen.current].lane
     if seen.placement is None or lane is None or lane not in seen.placement.lanes:
         return None
     return seen.placement.lanes[lane].known
@@ -145,7 +145,7 @@ def answered(db: Session, ladder_id: UUID, today: date) -> tuple[AnsweredProposa
         select(ProposalRow)
         .where(
             ProposalRow.ladder_id == ladder_id,
-            col(ProposalRow.answer).in_(("take", "edit", "decline")),
+            col(ProposalRow.answer).in_(("accept", "edit", "decline")),
         )
         .order_by(col(ProposalRow.at).desc(), col(ProposalRow.id))
         .limit(ANSWERS)
@@ -164,7 +164,7 @@ def answered(db: Session, ladder_id: UUID, today: date) -> tuple[AnsweredProposa
 
 
 def waiting(db: Session, ladder_id: UUID) -> ProposalRow | None:
-    """The proposal of a ladder that waits for a word, if one does."""
+    """The proposal of a ladder that waits for your decision, if one does."""
     statement = (
         select(ProposalRow)
         .where(ProposalRow.ladder_id == ladder_id, col(ProposalRow.answer).is_(None))
@@ -200,20 +200,20 @@ def keep(
     proposal: Proposal,
     moment: Moment,
     session: TrainingSessionRow | None = None,
-    monday: date | None = None,
+    week_start: date | None = None,
 ) -> ProposalRow:
     """Keep a proposal with all it rests on; what waited on this ladder before lapses."""
     spoke = "a newer session spoke" if session else "the end of the week spoke"
     lapsing = (
         update(ProposalRow)
         .where(col(ProposalRow.ladder_id) == seen.row.id, col(ProposalRow.answer).is_(None))
-        .values(answer="lapse", answered_at=moment.at, word=spoke)
+        .values(answer="expired", answered_at=moment.at, note=spoke)
     )
     db.exec(lapsing)
-    decision = ProposalRow(
+    row = ProposalRow(
         ladder_id=seen.row.id,
         session_id=session.id if session else None,
-        monday=monday,
+        week_start=week_start,
         **dated(moment),
         outcome=proposal.outcome,
         from_rung_id=UUID(asked.key),
@@ -227,22 +227,22 @@ def keep(
         confidence_why=proposal.confidence_why,
         inputs={
             "purpose": asked.purpose,
-            "school": seen.row.school,
+            "method": seen.row.method,
             "pain": asked.pain,
             "plain": proposal.plain,
             "sessions": [str(s.row.id) for s in logs.finished(db, seen.row.id, SESSIONS_JUDGED)],
-            "gate": {
-                "sets": asked.rung.gate.sets,
-                "amount": asked.rung.gate.amount,
-                "unit": asked.rung.gate.unit,
-                "effort": asked.rung.gate.effort,
-                "sessions": asked.rung.gate.sessions,
+            "criterion": {
+                "sets": asked.rung.criterion.sets,
+                "amount": asked.rung.criterion.amount,
+                "unit": asked.rung.criterion.unit,
+                "rpe": asked.rung.criterion.rpe,
+                "sessions": asked.rung.criterion.sessions,
             },
         },
     )
-    db.add(decision)
+    db.add(row)
     db.flush()
-    return decision
+    return row
 
 
 def _figure(one: Input) -> dict[str, Any]:

@@ -89,16 +89,16 @@ def loads(db: Session, athlete_id: UUID, since: date) -> list[SessionLoad]:
     return [
         SessionLoad(
             row.local_date,
-            row.effort or row.of_sets or 0.0,
-            float(minutes_of(row.lasted_s or 0.0)),
-            stood_in=row.effort is None,
+            row.rpe or row.mean_set_rpe or 0.0,
+            float(minutes_of(row.duration_s or 0.0)),
+            stood_in=row.rpe is None,
         )
         for row in db.exec(statement)
     ]
 
 
 def ratios(db: Session, todays: Mapping[UUID, date], back: timedelta) -> dict[UUID, float | None]:
-    """Short over long load of many athletes, each as of their own today; None where not told.
+    """Acute : chronic load of many athletes, each as of their own today; None where not told.
 
     Args:
         db: one transaction.
@@ -110,8 +110,8 @@ def ratios(db: Session, todays: Mapping[UUID, date], back: timedelta) -> dict[UU
         select(
             col(TrainingSessionRow.athlete_id),
             func.array_agg(TrainingSessionRow.local_date - since),
-            func.array_agg(func.coalesce(TrainingSessionRow.effort, TrainingSessionRow.of_sets)),
-            func.array_agg(TrainingSessionRow.lasted_s),
+            func.array_agg(func.coalesce(TrainingSessionRow.rpe, TrainingSessionRow.mean_set_rpe)),
+            func.array_agg(TrainingSessionRow.duration_s),
         )
         .where(among(TrainingSessionRow.athlete_id, todays), *_counted(since))
         .group_by(col(TrainingSessionRow.athlete_id))
@@ -120,10 +120,10 @@ def ratios(db: Session, todays: Mapping[UUID, date], back: timedelta) -> dict[UU
         {
             athlete: daily_loads(
                 np.array(days),
-                load_of(np.array(efforts), minutes_of(np.array(lasted))),
+                load_of(np.array(rpes), minutes_of(np.array(lasted))),
                 (todays[athlete] - since).days + 1,
             )
-            for athlete, days, efforts, lasted in db.exec(statement)
+            for athlete, days, rpes, lasted in db.exec(statement)
         }
     )
 
@@ -131,7 +131,7 @@ def ratios(db: Session, todays: Mapping[UUID, date], back: timedelta) -> dict[UU
 def _counted(since: date) -> tuple[Any, ...]:
     return (
         col(TrainingSessionRow.finished_at).is_not(None),
-        col(TrainingSessionRow.of_sets).is_not(None),
+        col(TrainingSessionRow.mean_set_rpe).is_not(None),
         TrainingSessionRow.local_date >= since,
     )
 

@@ -17,19 +17,19 @@ from invelo.db.tables.ladder import LadderRow
 from invelo.db.tables.plan import WeekPlanRow
 from invelo.db.tables.review import MessageRow, ProposalRow
 from invelo.domain.errors import InputError
-from invelo.domain.plan.week.availability import monday_of
+from invelo.domain.plan.week.availability import week_start_of
 from invelo.services.athlete import guard
 from invelo.services.ladder import ladder
 from invelo.services.plan import week
 from invelo.services.review import apply
 
-Answer = Literal["take", "edit", "decline"]
+Answer = Literal["accept", "edit", "decline"]
 MomentOf = Callable[[AthleteRow], Moment]
 
 NEWEST = 20
 
 
-def decisions(db: Session, ladder_id: UUID, most: int = NEWEST) -> list[ProposalRow]:
+def proposals(db: Session, ladder_id: UUID, most: int = NEWEST) -> list[ProposalRow]:
     """The newest decisions of a ladder, newest first."""
     statement = (
         select(ProposalRow)
@@ -43,53 +43,53 @@ def decisions(db: Session, ladder_id: UUID, most: int = NEWEST) -> list[Proposal
 def answer(
     db: Session,
     row: LadderRow,
-    decision: ProposalRow,
+    proposal: ProposalRow,
     coach: AccountRow,
     said: Answer,
     rung_id: UUID | None,
-    word: str,
+    note: str,
     moment: Moment,
 ) -> ProposalRow:
     """Take a proposal, take another rung instead, or decline it; a replay changes nothing. What is
-    taken or edited is done, and told to the athlete through the outbox.
+    accepted or edited is done, and written to the athlete as a message.
 
     Raises:
         ConflictError: if it is answered otherwise already, or something closes the rung.
         InputError: if an edit names no rung, or an edit or a decline gives no word why.
         MissingError: if the rung is not on this ladder.
     """
-    final = {"take": decision.to_rung_id, "edit": rung_id, "decline": decision.from_rung_id}[said]
-    if decision.answer is not None:
-        made = said == "take" and decision.made is not None
-        if decision.answer == said and (made or decision.final_rung_id == final):
-            return decision
+    final = {"accept": proposal.to_rung_id, "edit": rung_id, "decline": proposal.from_rung_id}[said]
+    if proposal.answer is not None:
+        made = said == "accept" and proposal.made is not None
+        if proposal.answer == said and (made or proposal.final_rung_id == final):
+            return proposal
         raise ConflictError(
-            "decision",
-            f"it is answered already ({decision.answer}).",
+            "proposal",
+            f"it is answered already ({proposal.answer}).",
             "Move the athlete on the Ladder sheet instead.",
         )
     if final is None:
         raise InputError("rung", "an edit needs the rung to stand on.", "Choose one.")
-    if said != "take" and not word.strip():
-        raise InputError("word", "it is empty.", "Say in a word why.")
+    if said != "accept" and not note.strip():
+        raise InputError("note", "it is empty.", "Say in a word why.")
     rung = ladder.rung_on(db, row.id, final)
-    if said != "decline" and decision.outcome != "stop":
+    if said != "decline" and proposal.outcome != "stop":
         guard.allow(db, row.athlete_id, [rung.movement], moment.local_date)
     athlete = db.get_one(AthleteRow, row.athlete_id)
     if said != "decline":
-        row.standing_id = final
-    if said == "take":
-        apply.apply_decision(db, row, athlete, decision, moment)
-    decision.answer = said
-    decision.answered_at = moment.at
-    decision.answered_by = coach.id
-    decision.word = word.strip()
-    decision.final_rung_id = row.standing_id if said != "decline" else final
-    db.add_all([decision, row])
+        row.current_rung_id = final
+    if said == "accept":
+        apply.apply_proposal(db, row, athlete, proposal, moment)
+    proposal.answer = said
+    proposal.answered_at = moment.at
+    proposal.answered_by = coach.id
+    proposal.note = note.strip()
+    proposal.final_rung_id = row.current_rung_id if said != "decline" else final
+    db.add_all([proposal, row])
     db.flush()
     if said != "decline":
-        apply.tell(db, row, athlete, decision, coach, moment)
-    return decision
+        apply.tell(db, row, athlete, proposal, coach, moment)
+    return proposal
 
 
 @dataclass(frozen=True)
@@ -101,7 +101,7 @@ class Accepted:
         weeks: planned anew, by athlete.
     """
 
-    decisions: tuple[ProposalRow, ...]
+    proposals: tuple[ProposalRow, ...]
     weeks: dict[UUID, WeekPlanRow]
 
 
@@ -116,19 +116,19 @@ def accept_all(
     """
     found = []
     changed: dict[UUID, tuple[AthleteRow, Moment]] = {}
-    for decision_id in dict.fromkeys(ids):
-        decision = access.decision(db, coach.id, decision_id, roles=access.WRITE)
-        row = access.ladder(db, coach.id, decision.ladder_id, roles=access.WRITE)
-        db.refresh(decision)
-        if not decision.inputs.get("plain"):
+    for proposal_id in dict.fromkeys(ids):
+        proposal = access.proposal(db, coach.id, proposal_id, roles=access.WRITE)
+        row = access.ladder(db, coach.id, proposal.ladder_id, roles=access.WRITE)
+        db.refresh(proposal)
+        if not proposal.inputs.get("plain"):
             raise ConflictError(
-                "decision",
-                f"“{decision.outcome.replace('-', ' ')}” is not plain enough to be taken unread.",
+                "proposal",
+                f"“{proposal.outcome.replace('_', ' ')}” is not plain enough to be accepted unread.",
                 "Open it, and answer it by itself.",
             )
         athlete = db.get_one(AthleteRow, row.athlete_id)
         moment = moment_of(athlete)
-        found.append(answer(db, row, decision, coach, "take", None, "", moment))
+        found.append(answer(db, row, proposal, coach, "accept", None, "", moment))
         changed[athlete.id] = (athlete, moment)
     weeks = {}
     for athlete, moment in changed.values():
@@ -141,17 +141,17 @@ def accept_all(
 def week_again(db: Session, athlete: AthleteRow, moment: Moment) -> WeekPlanRow | None:
     """Plan anew the week that is about to be trained, after an answer, if it was planned."""
     return week.plan_again(
-        db, athlete, apply.next_monday(moment.local_date), moment, "after the review"
-    ) or week.plan_again(db, athlete, monday_of(moment.local_date), moment, "after the review")
+        db, athlete, apply.next_week_start(moment.local_date), moment, "after the review"
+    ) or week.plan_again(db, athlete, week_start_of(moment.local_date), moment, "after the review")
 
 
-def messages(db: Session, decision_ids: list[UUID]) -> dict[UUID, MessageRow]:
+def messages_of(db: Session, proposal_ids: list[UUID]) -> dict[UUID, MessageRow]:
     """What was told of some decisions, by decision."""
-    statement = select(MessageRow).where(among(MessageRow.decision_id, decision_ids))
-    return {row.decision_id: row for row in db.exec(statement) if row.decision_id}
+    statement = select(MessageRow).where(among(MessageRow.proposal_id, proposal_ids))
+    return {row.proposal_id: row for row in db.exec(statement) if row.proposal_id}
 
 
-def outbox(db: Session, account_id: UUID, before: UUID | None, most: int) -> list[MessageRow]:
+def messages(db: Session, account_id: UUID, before: UUID | None, most: int) -> list[MessageRow]:
     """Messages to a coach's athletes, newest first, from after a known one."""
     statement = (
         select(MessageRow)

@@ -19,7 +19,7 @@ from invelo.db.tables.plan import WeekPlanRow
 from invelo.db.tables.review import ProposalRow
 from invelo.db.tables.training import CheckInRow, LoggedSetRow, TrainingSessionRow
 from invelo.domain.catalogue.catalogue import catalogue
-from invelo.domain.plan.week.availability import monday_of
+from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.review.tally import Group, WeekTally, tally
 from invelo.services.athlete import capacity, person
 
@@ -42,10 +42,10 @@ class SessionPoint:
 
     id: UUID
     day: date
-    effort: float | None
-    of_sets: float
+    rpe: float | None
+    mean_set_rpe: float
     sets: int
-    clean: float
+    form_ok: float
     tempo: float
     pain: int
 
@@ -63,7 +63,7 @@ class DatedEvent:
 class Adherence:
     """Sessions of a week: how many were planned, how many done."""
 
-    monday: date
+    week_start: date
     planned: int
     done: int
 
@@ -80,10 +80,10 @@ def sessions(db: Session, athlete_id: UUID, since: date) -> tuple[SessionPoint, 
         select(  # type: ignore[call-overload]
             TrainingSessionRow.id,
             TrainingSessionRow.local_date,
-            TrainingSessionRow.effort,
-            func.avg(LoggedSetRow.effort),
+            TrainingSessionRow.rpe,
+            func.avg(LoggedSetRow.rpe),
             func.count(),
-            func.count().filter(col(LoggedSetRow.clean)),
+            func.count().filter(col(LoggedSetRow.form_ok)),
             untimed,
             func.max(LoggedSetRow.pain),
         )
@@ -93,8 +93,8 @@ def sessions(db: Session, athlete_id: UUID, since: date) -> tuple[SessionPoint, 
         .order_by(TrainingSessionRow.at, TrainingSessionRow.id)
     )
     return tuple(
-        SessionPoint(id_, day, effort, float(mean), n, clean / n, 1 - fast / n, int(pain))
-        for id_, day, effort, mean, n, clean, fast, pain in db.exec(statement)
+        SessionPoint(id_, day, rpe, float(mean), n, form_ok / n, 1 - fast / n, int(pain))
+        for id_, day, rpe, mean, n, form_ok, fast, pain in db.exec(statement)
     )
 
 
@@ -110,9 +110,9 @@ def _standing(athlete_id: UUID, since: date) -> tuple[Any, ...]:
 
 def weeks(db: Session, athlete_id: UUID, since: date) -> tuple[WeekTally, ...]:
     """What each week since a day adds up to."""
-    monday = cast(func.date_trunc("week", TrainingSessionRow.local_date), Date)
+    week_start = cast(func.date_trunc("week", TrainingSessionRow.local_date), Date)
     changes = cast(LoggedSetRow.changes, JSONB)
-    alike = (monday, LoggedSetRow.movement, changes, LoggedSetRow.kind, LoggedSetRow.side)
+    alike = (week_start, LoggedSetRow.movement, changes, LoggedSetRow.kind, LoggedSetRow.side)
     statement = (
         select(  # type: ignore[call-overload]
             *alike, func.count(), func.sum(LoggedSetRow.amount), func.max(LoggedSetRow.amount)
@@ -146,22 +146,22 @@ def adherence(
     newest: dict[date, WeekPlanRow] = {}
     rows = db.exec(
         select(WeekPlanRow)
-        .where(WeekPlanRow.athlete_id == athlete_id, WeekPlanRow.monday >= monday_of(since))
+        .where(WeekPlanRow.athlete_id == athlete_id, WeekPlanRow.week_start >= week_start_of(since))
         .order_by(col(WeekPlanRow.number))
     )
     for row in rows:
-        newest[row.monday] = row
+        newest[row.week_start] = row
     usual = person.of_athlete(db, athlete_id).days or USUAL_DAYS
     by_week: dict[date, set[UUID]] = {}
     for one in done:
-        by_week.setdefault(monday_of(one.day), set()).add(one.id)
+        by_week.setdefault(week_start_of(one.day), set()).add(one.id)
     found = []
-    monday = min((*by_week, monday_of(today)))
-    while monday <= today:
-        plan = newest.get(monday)
+    week_start = min((*by_week, week_start_of(today)))
+    while week_start <= today:
+        plan = newest.get(week_start)
         planned = len({day for _, day in plan.placed}) if plan else usual
-        found.append(Adherence(monday, planned, len(by_week.get(monday, ()))))
-        monday += timedelta(days=7)
+        found.append(Adherence(week_start, planned, len(by_week.get(week_start, ()))))
+        week_start += timedelta(days=7)
     return tuple(found)
 
 
@@ -173,16 +173,16 @@ def events(db: Session, athlete_id: UUID, since: date) -> tuple[DatedEvent, ...]
         col(ProposalRow.local_date),
         col(ProposalRow.outcome),
         col(ProposalRow.answer),
-        col(ProposalRow.word),
+        col(ProposalRow.note),
     ).where(
         col(ProposalRow.ladder_id).in_(ladders),
         ProposalRow.local_date >= since,
-        col(ProposalRow.answer).in_(("take", "edit", "decline")),
+        col(ProposalRow.answer).in_(("accept", "edit", "decline")),
         ProposalRow.outcome != "hold",
     )
-    for day, outcome, answer, word in db.exec(answers):
-        words = f"{outcome.replace('-', ' ')}: {answer}" + (f", {word}" if word else "")
-        found.append(DatedEvent(day, "decision", words))
+    for day, outcome, answer, note in db.exec(answers):
+        words = f"{outcome.replace('_', ' ')}: {answer}" + (f", {note}" if note else "")
+        found.append(DatedEvent(day, "proposal", words))
     for test in db.exec(
         select(TestRow).where(TestRow.athlete_id == athlete_id, TestRow.local_date >= since)
     ):
@@ -192,19 +192,19 @@ def events(db: Session, athlete_id: UUID, since: date) -> tuple[DatedEvent, ...]
                 test.local_date, "test", f"test: {movement.name}, {test.amount:g} {movement.unit}"
             )
         )
-    for note in db.exec(
+    for technique in db.exec(
         select(TechniqueNoteRow).where(
             TechniqueNoteRow.athlete_id == athlete_id,
             func.date(TechniqueNoteRow.created_at) >= since,
         )
     ):
-        found.append(DatedEvent(note.created_at.date(), "note", note.text))
+        found.append(DatedEvent(technique.created_at.date(), "note", technique.text))
     for check in db.exec(
         select(CheckInRow).where(
             CheckInRow.athlete_id == athlete_id, CheckInRow.local_date >= since
         )
     ):
-        pains = dict(check.told.get("pain") or {})
+        pains = dict(check.answers.get("pain") or {})
         if pains:
             place, worst = max(pains.items(), key=lambda item: item[1])
             found.append(DatedEvent(check.local_date, "pain", f"came with pain {worst}, {place}"))

@@ -15,7 +15,7 @@ from invelo.db.tables.ladder import LadderRow
 from invelo.db.tables.plan import DailyMinimumRow, DailyMinimumTickRow
 from invelo.db.tables.review import ProposalRow, WeekReviewRow
 from invelo.domain.equipment.kit import Kind
-from invelo.domain.plan.week.availability import monday_of
+from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.plan.week.problem import HARD, STRESSFUL_LIMIT
 from invelo.domain.review.proposals.propose import decide
 from invelo.domain.review.proposals.situation import Proposal, WeekSeen
@@ -33,16 +33,20 @@ FORTNIGHT = timedelta(days=14)
 
 def due(db: Session, athletes: list[AthleteRow], now: datetime) -> list[AthleteRow]:
     """Whose last week was not looked at yet: those who train on a ladder."""
-    mondays = {one.id: monday_of(_today(one, now)) for one in athletes}
-    looked = select(col(WeekReviewRow.athlete_id), col(WeekReviewRow.monday)).where(
-        among(WeekReviewRow.athlete_id, mondays),
-        col(WeekReviewRow.monday).in_(set(mondays.values())),
+    week_starts = {one.id: week_start_of(_today(one, now)) for one in athletes}
+    looked = select(col(WeekReviewRow.athlete_id), col(WeekReviewRow.week_start)).where(
+        among(WeekReviewRow.athlete_id, week_starts),
+        col(WeekReviewRow.week_start).in_(set(week_starts.values())),
     )
-    done = {(athlete, monday) for athlete, monday in db.exec(looked)}
+    done = {(athlete, week_start) for athlete, week_start in db.exec(looked)}
     training = set(
-        db.exec(select(LadderRow.athlete_id).where(among(LadderRow.athlete_id, mondays)).distinct())
+        db.exec(
+            select(LadderRow.athlete_id).where(among(LadderRow.athlete_id, week_starts)).distinct()
+        )
     )
-    return [one for one in athletes if one.id in training and (one.id, mondays[one.id]) not in done]
+    return [
+        one for one in athletes if one.id in training and (one.id, week_starts[one.id]) not in done
+    ]
 
 
 def _today(athlete: AthleteRow, now: datetime) -> date:
@@ -52,13 +56,13 @@ def _today(athlete: AthleteRow, now: datetime) -> date:
 def look(db: Session, athlete: AthleteRow, moment: Moment) -> list[ProposalRow]:
     """Look at the week before this one, once: a second look changes nothing.
 
-    What a session has proposed and waits for a word stands, unless the week says something of its
-    own. What concerns the whole athlete is said on their first ladder only.
+    What a session has proposed and waits for your decision stands, unless the week says something
+    of its own. What concerns the whole athlete is said on their first ladder only.
     """
-    monday = monday_of(moment.local_date)
+    week_start = week_start_of(moment.local_date)
     once = (
         insert(WeekReviewRow)
-        .values(athlete_id=athlete.id, monday=monday, at=moment.at)
+        .values(athlete_id=athlete.id, week_start=week_start, at=moment.at)
         .on_conflict_do_nothing()
         .returning(col(WeekReviewRow.athlete_id))
     )
@@ -66,22 +70,22 @@ def look(db: Session, athlete: AthleteRow, moment: Moment) -> list[ProposalRow]:
         return []
     found = []
     rows = [row for row in ladder.of_athlete(db, athlete.id) if not row.stopped]
-    ratios = _ratios(db, athlete.id, monday)
+    ratios = _ratios(db, athlete.id, week_start)
     for row in rows:
         seen = ladder.view(db, row, athlete, moment.local_date)
-        if row.standing_id is None:
+        if row.current_rung_id is None:
             continue
-        said = _propose(db, seen, monday, moment, ratios)
+        said = _propose(db, seen, week_start, moment, ratios)
         if said is not None:
             found.append(said)
             ratios = (None, None)
     return found
 
 
-def _ratios(db: Session, athlete_id: UUID, monday: date) -> tuple[float | None, float | None]:
-    """Short over long load on the Sunday before a Monday, both ways."""
-    sunday = monday - timedelta(days=1)
-    kept = reach.loads(db, athlete_id, monday - RATIO_BACK)
+def _ratios(db: Session, athlete_id: UUID, week_start: date) -> tuple[float | None, float | None]:
+    """Acute : chronic load on the Sunday before a Monday, both ways."""
+    sunday = week_start - timedelta(days=1)
+    kept = reach.loads(db, athlete_id, week_start - RATIO_BACK)
     before = [one for one in kept if one.day <= sunday]
     return workload(before, sunday).on(sunday) if before else (None, None)
 
@@ -89,19 +93,19 @@ def _ratios(db: Session, athlete_id: UUID, monday: date) -> tuple[float | None, 
 def _propose(
     db: Session,
     seen: LadderView,
-    monday: date,
+    week_start: date,
     moment: Moment,
     ratios: tuple[float | None, float | None],
 ) -> ProposalRow | None:
     """What the week says of one ladder; None where it says no more than its sessions did."""
-    asked = propose.situation(db, seen, moment.local_date, seen_week(db, seen, monday, ratios))
+    asked = propose.situation(db, seen, moment.local_date, seen_week(db, seen, week_start, ratios))
     proposal = decide(asked)
     waiting = propose.waiting(db, seen.row.id)
     if waiting is not None and waiting.outcome in ("stop", proposal.outcome):
         return None
     if not _weekly(proposal):
         return None
-    return propose.keep(db, seen, asked, proposal, moment, monday=monday)
+    return propose.keep(db, seen, asked, proposal, moment, week_start=week_start)
 
 
 WEEKLY_RULES = frozenset(
@@ -120,41 +124,41 @@ def _weekly(proposal: Proposal) -> bool:
 def seen_week(
     db: Session,
     seen: LadderView,
-    monday: date,
+    week_start: date,
     ratios: tuple[float | None, float | None] = (None, None),
 ) -> WeekSeen:
     """What is known of an athlete on a ladder at the end of the week before a Monday."""
-    row, movement = seen.row, seen.measured.rungs[seen.standing].movement
-    sunday = monday - timedelta(days=1)
-    points = tuple(one.point for one in reach.over_time(db, row.id, monday - REACH_BACK))
-    wishes = week.availability_of(db, row.athlete_id)
+    row, movement = seen.row, seen.measured.rungs[seen.current].movement
+    sunday = week_start - timedelta(days=1)
+    points = tuple(one.point for one in reach.over_time(db, row.id, week_start - REACH_BACK))
+    availability = week.availability_of(db, row.athlete_id)
     stressful = any(stress >= HARD for stress in movement.stress.values())
     known = seen.placement.known.members if seen.placement else ()
     here, there = _surfaces(seen)
-    limit = wishes.stressful_limit if wishes else STRESSFUL_LIMIT
-    days = days_by_week(db, row.id, monday)
+    limit = availability.stressful_limit if availability else STRESSFUL_LIMIT
+    days = days_by_week(db, row.id, week_start)
     if stressful:
         limit = weekly_limit(points, days, limit).days
     return WeekSeen(
-        today=monday,
+        today=week_start,
         ratio=ratios[0],
         ratio_rolling=ratios[1],
         reach=tuple(one for one in points if one.day <= sunday),
-        days_done=days.get(monday_of(sunday), 0),
+        days_done=days.get(week_start_of(sunday), 0),
         days_limit=limit,
         stressful=stressful,
         evidence=max((one.day for one in known), default=None),
         surface=here,
         other_surface=there,
-        ticks=_ticks(db, row.athlete_id, monday) if row.school == "habit" else 0,
+        ticks=_ticks(db, row.athlete_id, week_start) if row.method == "habit" else 0,
     )
 
 
-def days_by_week(db: Session, ladder_id: UUID, monday: date) -> dict[date, int]:
+def days_by_week(db: Session, ladder_id: UUID, week_start: date) -> dict[date, int]:
     """Days trained in each of the weeks that reach is looked back on."""
     found: dict[date, int] = {}
-    for day in reach.training_days(db, ladder_id, monday - REACH_BACK):
-        found[monday_of(day)] = found.get(monday_of(day), 0) + 1
+    for day in reach.training_days(db, ladder_id, week_start - REACH_BACK):
+        found[week_start_of(day)] = found.get(week_start_of(day), 0) + 1
     return found
 
 
@@ -163,7 +167,7 @@ SURFACES: tuple[Kind, ...] = ("bar", "rings", "parallel bars")
 
 def _surfaces(seen: LadderView) -> tuple[str, str]:
     """What a straight-arm hold is likely done on, and what else the athlete has for it."""
-    movement = seen.measured.rungs[seen.standing].movement
+    movement = seen.measured.rungs[seen.current].movement
     if movement.unit != "s" or not movement.family.startswith("straight-arm"):
         return "", ""
     takes = [one for one in movement.kit if one in SURFACES]
@@ -171,15 +175,15 @@ def _surfaces(seen: LadderView) -> tuple[str, str]:
     return (have[0], have[1]) if len(have) > 1 else ("", "")
 
 
-def _ticks(db: Session, athlete_id: UUID, monday: date) -> int:
+def _ticks(db: Session, athlete_id: UUID, week_start: date) -> int:
     statement = (
         select(func.count(func.distinct(DailyMinimumTickRow.local_date)))
-        .join(DailyMinimumRow, col(DailyMinimumRow.id) == DailyMinimumTickRow.habit_id)
+        .join(DailyMinimumRow, col(DailyMinimumRow.id) == DailyMinimumTickRow.daily_minimum_id)
         .where(
             DailyMinimumRow.athlete_id == athlete_id,
             col(DailyMinimumTickRow.trial).is_(False),
-            DailyMinimumTickRow.local_date >= monday - FORTNIGHT,
-            DailyMinimumTickRow.local_date < monday,
+            DailyMinimumTickRow.local_date >= week_start - FORTNIGHT,
+            DailyMinimumTickRow.local_date < week_start,
         )
     )
     return int(db.exec(statement).one())

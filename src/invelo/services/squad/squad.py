@@ -23,9 +23,9 @@ from invelo.db.tables.plan import WeekPlanRow
 from invelo.db.tables.review import ProposalRow
 from invelo.db.tables.training import TrainingSessionRow
 from invelo.domain.biomechanics.body import Body
-from invelo.domain.plan.week.availability import monday_of
+from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.review.workload import LONG_DAYS
-from invelo.domain.squad.squad import Condition, Flag, marks, urgency
+from invelo.domain.squad.squad import Condition, Flag, flags, urgency
 from invelo.services.review import reach
 
 RATIO_BACK = timedelta(days=4 * LONG_DAYS)
@@ -34,7 +34,7 @@ RATIO_BACK = timedelta(days=4 * LONG_DAYS)
 
 @dataclass(frozen=True)
 class PendingDecision:
-    """A decision that waits for a word, as the list tells it."""
+    """A decision that waits for your decision, as the list tells it."""
 
     id: UUID
     ladder_id: UUID
@@ -64,12 +64,12 @@ class SquadLine:
 
     athlete: AthleteRow
     ladder: LadderLine | None
-    standing: RungRow | None
+    current_rung: RungRow | None
     expected: tuple[float, float, float] | None
     last: TrainingSessionRow | None
     today: int | None
-    waiting: tuple[PendingDecision, ...]
-    marks: tuple[Flag, ...]
+    pending_decisions: tuple[PendingDecision, ...]
+    flags: tuple[Flag, ...]
 
 
 @dataclass(frozen=True)
@@ -99,7 +99,7 @@ def enrol(db: Session, coach: AccountRow, person: AthleteDraft, moment: Moment) 
     athlete = AthleteRow(
         id=person.id,
         name=person.name.strip(),
-        time_zone=moment.zone,
+        time_zone=moment.time_zone,
         note=person.note.strip(),
         consent_on=moment.local_date,
         created_at=moment.at,
@@ -155,12 +155,12 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
         "ladder_id",
         db.exec(
             select(RungRow)
-            .join(LadderRow, col(LadderRow.standing_id) == RungRow.id)
+            .join(LadderRow, col(LadderRow.current_rung_id) == RungRow.id)
             .where(among(LadderRow.id, ids))
         ),
     )
     expected = _expected(db, ids)
-    waiting = _waiting(db, [ladder.id for ladder in ladders])
+    pending_decisions = _waiting(db, [ladder.id for ladder in ladders])
     stopped = {one.athlete_id: one.stopped for one in ladders if one.stopped}
     todays = {one.id: _today(one, now) for one in people}
     ratios = reach.ratios(db, todays, RATIO_BACK)
@@ -177,9 +177,9 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
             stopped=stopped.get(athlete.id, ""),
             pain=pain,
             pain_place=place,
-            waiting=tuple(
+            pending_decisions=tuple(
                 one.outcome
-                for one in waiting.get(athlete.id, ())
+                for one in pending_decisions.get(athlete.id, ())
                 if one.outcome != "hold"  # to go on as it is wants no word
             ),
             last=session.local_date if session else None,
@@ -193,11 +193,11 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
                 expected.get(key),
                 session,
                 planned.get(athlete.id),
-                waiting.get(athlete.id, ()),
-                marks(condition, todays[athlete.id]),
+                pending_decisions.get(athlete.id, ()),
+                flags(condition, todays[athlete.id]),
             )
         )
-    return sorted(found, key=lambda line: (*urgency(line.marks), line.athlete.name))
+    return sorted(found, key=lambda line: (*urgency(line.flags), line.athlete.name))
 
 
 def _ladders(db: Session, people: list[UUID]) -> list[LadderLine]:
@@ -228,7 +228,7 @@ def _expected(db: Session, ids: list[UUID]) -> dict[Any, tuple[float, float, flo
         .limit(1)
         .scalar_subquery()
     )
-    told = newest[cast(LadderRow.standing_id, Text)]
+    told = newest[cast(LadderRow.current_rung_id, Text)]
     rows = db.exec(select(col(LadderRow.id), told).where(among(LadderRow.id, ids)))
     return {ladder_id: tuple(found) for ladder_id, found in rows if found}
 
@@ -246,7 +246,7 @@ def _waiting(db: Session, ladder_ids: list[UUID]) -> dict[UUID, tuple[PendingDec
             ProposalRow.reason,
             ProposalRow.confidence,
             func.coalesce(col(ProposalRow.inputs)["plain"].as_boolean(), False),
-            col(ProposalRow.monday).is_not(None),
+            col(ProposalRow.week_start).is_not(None),
             LadderRow.goal,
             RungRow.name,
             func.coalesce(made, to.name),
@@ -265,22 +265,22 @@ def _waiting(db: Session, ladder_ids: list[UUID]) -> dict[UUID, tuple[PendingDec
 
 def _planned(db: Session, todays: Mapping[UUID, date]) -> dict[UUID, int]:
     """How many things are planned for today, for those whose week was planned."""
-    mondays = {athlete: monday_of(today) for athlete, today in todays.items()}
+    week_starts = {athlete: week_start_of(today) for athlete, today in todays.items()}
     statement = (
         select(WeekPlanRow)
         .where(
-            among(WeekPlanRow.athlete_id, mondays),
-            col(WeekPlanRow.monday).in_(set(mondays.values())),
+            among(WeekPlanRow.athlete_id, week_starts),
+            col(WeekPlanRow.week_start).in_(set(week_starts.values())),
         )
-        .ext(distinct_on(col(WeekPlanRow.athlete_id), col(WeekPlanRow.monday)))
+        .ext(distinct_on(col(WeekPlanRow.athlete_id), col(WeekPlanRow.week_start)))
         .order_by(
-            col(WeekPlanRow.athlete_id), col(WeekPlanRow.monday), col(WeekPlanRow.number).desc()
+            col(WeekPlanRow.athlete_id), col(WeekPlanRow.week_start), col(WeekPlanRow.number).desc()
         )
     )
     return {
         row.athlete_id: sum(1 for _, day in row.placed if day == todays[row.athlete_id].weekday())
         for row in db.exec(statement)
-        if row.monday == mondays[row.athlete_id]
+        if row.week_start == week_starts[row.athlete_id]
     }
 
 

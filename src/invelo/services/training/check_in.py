@@ -15,14 +15,14 @@ from invelo.domain.training.check_in import CheckIn
 CHECK_IN: TypeAdapter[CheckIn] = TypeAdapter(CheckIn)
 
 
-def keep(db: Session, athlete: AthleteRow, row_id: UUID, told: CheckIn, moment: Moment) -> bool:
+def keep(db: Session, athlete: AthleteRow, row_id: UUID, check_in: CheckIn, moment: Moment) -> bool:
     """Keep what was told; a replay changes nothing. Whether it is new."""
     if db.get(Row, row_id) is not None:
         return False
     row = Row(
         id=row_id,
         athlete_id=athlete.id,
-        told=CHECK_IN.dump_python(told, mode="json"),
+        answers=CHECK_IN.dump_python(check_in, mode="json"),
         **dated(moment),
     )
     db.add(row)
@@ -40,4 +40,4 @@ def newest(db: Session, athlete_id: UUID, day: date) -> CheckIn | None:
     """What was told last on a day."""
     statement = select(Row).where(Row.athlete_id == athlete_id, Row.local_date == day)
     row = db.exec(statement.order_by(col(Row.at).desc(), col(Row.id))).first()
-    return CHECK_IN.validate_python(row.told) if row else None
+    return CHECK_IN.validate_python(row.answers) if row else None

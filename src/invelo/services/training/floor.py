@@ -61,7 +61,7 @@ class SetEntry:
 
     id: UUID
     number: int
-    effort: float
+    rpe: float
     moment: Moment
     rung_id: UUID | None = None
     movement: Movement | None = None
@@ -71,7 +71,7 @@ class SetEntry:
     centimetres: float | None = None
     told: EstimatedCount | None = None
     partial: int = 0
-    clean: bool = True
+    form_ok: bool = True
     faults: tuple[str, ...] = ()
     felt_in: tuple[str, ...] = ()
     pain: int = 0
@@ -81,7 +81,7 @@ class SetEntry:
     kind: SetKind = "work"
     side: OneSide = ""
     asked: tuple[int, int] | None = None
-    corrects: UUID | None = None
+    corrects_set_id: UUID | None = None
     skew: float | None = None
 
 
@@ -131,8 +131,8 @@ def _may_begin(db: Session, ladder: LadderRow, moment: Moment) -> None:
             f"it is stopped: {ladder.stopped}",
             "Take it up again on the Ladder sheet once a clinician agrees.",
         )
-    assert ladder.standing_id is not None  # noqa: S101  (a ladder is entered when it is made)
-    rung = ladders.rung_on(db, ladder.id, ladder.standing_id)
+    assert ladder.current_rung_id is not None  # noqa: S101  (a ladder is entered when it is made)
+    rung = ladders.rung_on(db, ladder.id, ladder.current_rung_id)
     movement = catalogue().find_movement(rung.movement)
     guard.allow(db, ladder.athlete_id, [movement.id], moment.local_date)
 
@@ -155,16 +155,16 @@ def log(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetime
         raise ConflictError(
             "set id", "it names a set with other figures.", "Send a correction with a new id."
         )
-    if entry.corrects is not None:
-        old = db.get(LoggedSetRow, entry.corrects)
+    if entry.corrects_set_id is not None:
+        old = db.get(LoggedSetRow, entry.corrects_set_id)
         if old is None or old.session_id != session.id:
             raise ConflictError(
-                "corrects", "that set is not in this session.", "Name a set of this session."
+                "corrects_set_id", "that set is not in this session.", "Name a set of this session."
             )
-        taken = select(LoggedSetRow.id).where(LoggedSetRow.corrects == old.id)
+        taken = select(LoggedSetRow.id).where(LoggedSetRow.corrects_set_id == old.id)
         if db.exec(taken).first() is not None:
             raise ConflictError(
-                "corrects", "that set is corrected already.", "Correct the newest row of it."
+                "corrects_set_id", "that set is corrected already.", "Correct the newest row of it."
             )
     db.add(fresh)
     db.flush()
@@ -188,8 +188,8 @@ def _row(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetim
     SetRecord(
         str(entry.rung_id or ""),
         amount,
-        entry.effort,
-        entry.clean,
+        entry.rpe,
+        entry.form_ok,
         entry.pain,
         entry.pain_place,
         movement.unit,
@@ -214,16 +214,16 @@ def _row(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetim
         least=least,
         most=most,
         partial=entry.partial,
-        asked_low=low,
-        asked_high=high,
-        effort=entry.effort,
-        clean=entry.clean,
+        prescribed_min=low,
+        prescribed_max=high,
+        rpe=entry.rpe,
+        form_ok=entry.form_ok,
         faults=list(entry.faults),
         felt_in=list(entry.felt_in),
         pain=entry.pain,
         pain_place=entry.pain_place.strip(),
         note=entry.note.strip(),
-        corrects=entry.corrects,
+        corrects_set_id=entry.corrects_set_id,
         server_at=now,
         skew_s=entry.skew,
         **dated(entry.moment),
@@ -254,8 +254,8 @@ def _rung_of(db: Session, athlete_id: UUID, rung_id: UUID) -> RungRow:
 
 TOLD = (
     *("session_id", "rung_id", "movement", "item", "kind", "side", "number", "amount"),
-    *("least", "most", "partial", "effort", "clean", "faults", "felt_in", "pain", "pain_place"),
-    *("note", "corrects"),
+    *("least", "most", "partial", "rpe", "form_ok", "faults", "felt_in", "pain", "pain_place"),
+    *("note", "corrects_set_id"),
 )
 """What makes two rows of a set the same."""
 
@@ -294,7 +294,7 @@ def discard(db: Session, session: TrainingSessionRow) -> None:
 
 
 def finish(
-    db: Session, athlete: AthleteRow, session: TrainingSessionRow, effort: float, moment: Moment
+    db: Session, athlete: AthleteRow, session: TrainingSessionRow, rpe: float, moment: Moment
 ) -> list[ProposalRow]:
     """Close a session, place the athlete anew on each ladder it touched, and propose what comes
     next. Closing it again with the same effort changes nothing.
@@ -303,20 +303,20 @@ def finish(
         ConflictError: if it was finished with another effort, or nothing was logged.
         InputError: for an effort out of range.
     """
-    require_within("session effort", effort, 1, 10, "")
+    require_within("session effort", rpe, 1, 10, "")
     if session.finished_at is not None:
-        if session.effort == effort:
-            return propose.decisions_of(db, session)
+        if session.rpe == rpe:
+            return propose.proposals_of(db, session)
         raise ConflictError(
             "session",
-            f"it is finished already, at effort {session.effort:g}.",
+            f"it is finished already, at effort {session.rpe:g}.",
             "Its decisions are on the Review sheet.",
         )
     if not logs.standing_sets(db, [session.id]):
         raise ConflictError("session", "no set is logged in it.", "Log a set, or discard it.")
     session.finished_at = moment.at
-    session.effort = effort
+    session.rpe = rpe
     db.add(session)
     sums.settle(db, session)
     propose.judge(db, athlete, session, moment)
-    return propose.decisions_of(db, session)
+    return propose.proposals_of(db, session)

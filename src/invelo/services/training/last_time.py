@@ -35,7 +35,7 @@ class LastTime:
         session, done = found
         unit = UNITS[catalogue().find_movement(movement).unit]
         amounts = ", ".join(f"{one.amount:g}{unit}" for one in done)
-        hardest = max(one.effort for one in done)
+        hardest = max(one.rpe for one in done)
         return f"{session.row.local_date:%-d %b}: {amounts} at effort {hardest:g} at most"
 
     def first_side(self, movement: str) -> OneSide:

@@ -32,7 +32,7 @@ class WholeSession:
     id: UUID
     name: str
     moment: Moment
-    effort: float | None
+    rpe: float | None
     sets: tuple[SetEntry, ...]
 
 
@@ -56,7 +56,7 @@ def keep(
         new, old = new + len(fresh), old + len(one.sets) - len(fresh)
         if session.finished_at is None:
             session.finished_at = one.sets[-1].moment.at if one.sets else one.moment.at
-            session.effort = one.effort if one.effort is not None else _stand_in(one.sets)
+            session.rpe = one.rpe if one.rpe is not None else _stand_in(one.sets)
             db.add(session)
             db.flush()
         if fresh:
@@ -67,7 +67,7 @@ def keep(
 
 def _stand_in(sets: Sequence[SetEntry]) -> float:
     """The mean effort of the sets, where nobody said how hard the whole session was."""
-    return round(sum(one.effort for one in sets) / len(sets), 1) if sets else 1.0
+    return round(sum(one.rpe for one in sets) / len(sets), 1) if sets else 1.0
 
 
 def rung_named(db: Session, athlete_id: UUID, name: str) -> RungRow | None:

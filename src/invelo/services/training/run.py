@@ -14,7 +14,7 @@ from invelo.domain.plan.session.builder import cautions
 from invelo.domain.plan.session.plan_overrides import NOTHING_BY_HAND
 from invelo.domain.plan.session.trainee import Trainee
 from invelo.domain.plan.session.work import Session as CoreSession
-from invelo.domain.plan.week.availability import monday_of
+from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.training.check_in import CheckIn
 from invelo.domain.training.run import Run, run_of, without_closed, without_pain
 from invelo.services.ladder import ladder
@@ -103,10 +103,10 @@ def _planned(
     views: dict[date, week.WeekView | None] = {}
     for ahead in range(AHEAD + 1):
         day = today + timedelta(days=ahead)
-        monday = monday_of(day)
-        if monday not in views:
-            views[monday] = _week(db, athlete, monday, today)
-        seen = views[monday]
+        week_start = week_start_of(day)
+        if week_start not in views:
+            views[week_start] = _week(db, athlete, week_start, today)
+        seen = views[week_start]
         kept = sessions.adapted(db, athlete.id, day)
         planned = _session(seen, day) if seen is not None else None
         session = kept or planned
@@ -115,9 +115,9 @@ def _planned(
             yield _day_run(athlete, who, session, f"{day:%A}", hurts, day, kept is not None)
 
 
-def _week(db: Session, athlete: AthleteRow, monday: date, today: date) -> week.WeekView | None:
+def _week(db: Session, athlete: AthleteRow, week_start: date, today: date) -> week.WeekView | None:
     try:
-        return week.view(db, athlete, monday, today)
+        return week.view(db, athlete, week_start, today)
     except InputError:  # nothing to plan with
         return None
 

@@ -56,9 +56,9 @@ export async function answer<T>(call: Promise<{ data?: T }>): Promise<T> {
 }
 
 /** Time and zone as this device sees them. */
-export function deviceMoment(): { at: string; zone: string } {
+export function deviceMoment(): { at: string; time_zone: string } {
   return {
     at: new Date().toISOString(),
-    zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    time_zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
   };
 }

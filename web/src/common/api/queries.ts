@@ -88,15 +88,15 @@ export const queries = {
       queryKey: ["ladder", ladder_id, "rung", rung_id, "ways", step_percent],
       queryFn: () =>
         answer(
-          api.GET("/api/ladders/{ladder_id}/rungs/{rung_id}/ways", {
+          api.GET("/api/ladders/{ladder_id}/rungs/{rung_id}/adjustments", {
             params: { path: { ladder_id, rung_id }, query: { step_percent } },
           }),
         ),
     }),
-  doses: (id: string) =>
+  prescriptions: (id: string) =>
     queryOptions({
-      queryKey: ["ladder", id, "doses"],
-      queryFn: () => answer(api.GET("/api/ladders/{ladder_id}/doses", path(id))),
+      queryKey: ["ladder", id, "prescriptions"],
+      queryFn: () => answer(api.GET("/api/ladders/{ladder_id}/prescriptions", path(id))),
     }),
   bridge: (ladder_id: string, lower_id: string, upper_id: string) =>
     queryOptions({
@@ -137,25 +137,28 @@ export const queries = {
           api.GET("/api/athletes/{athlete_id}/placements", { params: { path: { athlete_id } } }),
         ),
     }),
-  week: (athlete_id: string, monday: string) =>
+  week: (athlete_id: string, week_start: string) =>
     queryOptions({
-      queryKey: ["athlete", athlete_id, "week", monday],
+      queryKey: ["athlete", athlete_id, "week", week_start],
       queryFn: () =>
         answer(
           api.GET("/api/athletes/{athlete_id}/week", {
-            params: { path: { athlete_id }, query: monday ? { monday } : {} },
+            params: { path: { athlete_id }, query: week_start ? { week_start } : {} },
           }),
         ),
     }),
   /** A plan that is not kept: its score, and the rules it breaks. */
-  trial: (sheet: Schema["WeekSheet"], draft: Omit<Schema["ToKeep"], "number" | "word">) =>
+  trial: (sheet: Schema["WeekSheet"], draft: Omit<Schema["ToKeep"], "number" | "note">) =>
     queryOptions({
-      queryKey: ["athlete", sheet.athlete_id, "trial", sheet.monday, draft],
+      queryKey: ["athlete", sheet.athlete_id, "trial", sheet.week_start, draft],
       queryFn: () =>
         answer(
-          api.POST("/api/athletes/{athlete_id}/week/trial", {
-            params: { path: { athlete_id: sheet.athlete_id }, query: { monday: sheet.monday } },
-            body: { ...draft, number: sheet.revision, word: "" },
+          api.POST("/api/athletes/{athlete_id}/week/preview", {
+            params: {
+              path: { athlete_id: sheet.athlete_id },
+              query: { week_start: sheet.week_start },
+            },
+            body: { ...draft, number: sheet.revision, note: "" },
           }),
         ),
     }),
@@ -171,15 +174,15 @@ export const queries = {
     }),
   readySessions: queryOptions({
     queryKey: ["athlete", "sessions to start from"],
-    queryFn: () => answer(api.GET("/api/sessions-to-start-from")),
+    queryFn: () => answer(api.GET("/api/session-templates")),
   }),
-  filledSession: (athlete_id: string, shape_id: string) =>
+  filledSession: (athlete_id: string, template_id: string) =>
     queryOptions({
-      queryKey: ["athlete", athlete_id, "session", shape_id],
+      queryKey: ["athlete", athlete_id, "session", template_id],
       queryFn: () =>
         answer(
-          api.GET("/api/athletes/{athlete_id}/sessions/{shape_id}", {
-            params: { path: { athlete_id, shape_id } },
+          api.GET("/api/athletes/{athlete_id}/session-templates/{template_id}", {
+            params: { path: { athlete_id, template_id } },
           }),
         ),
     }),
@@ -259,15 +262,15 @@ export const queries = {
       queryKey: ["athlete", athlete_id, "session", session_id],
       queryFn: () =>
         answer(
-          api.GET("/api/athletes/{athlete_id}/done/{session_id}", {
+          api.GET("/api/athletes/{athlete_id}/sessions/{session_id}", {
             params: { path: { athlete_id, session_id } },
           }),
         ),
     }),
-  outbox: (before: string | null) =>
+  messages: (before: string | null) =>
     queryOptions({
-      queryKey: ["outbox", before],
-      queryFn: () => answer(api.GET("/api/outbox", { params: { query: { before } } })),
+      queryKey: ["messages", before],
+      queryFn: () => answer(api.GET("/api/messages", { params: { query: { before } } })),
     }),
 };
 

@@ -149,7 +149,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/athletes/{athlete_id}/measures": {
+    "/api/athletes/{athlete_id}/body-measurements": {
         parameters: {
             query?: never;
             header?: never;
@@ -288,7 +288,8 @@ export interface paths {
         put?: never;
         /**
          * Add Shown
-         * @description Keep what a check showed; a closed gate names the work that opens it and a day to retry.
+         * @description Keep what a check showed; a closed criterion names the work that opens it and a day to
+         *     retry.
          */
         post: operations["add_shown"];
         delete?: never;
@@ -686,7 +687,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/ladders/{ladder_id}/standing": {
+    "/api/ladders/{ladder_id}/current-rung": {
         parameters: {
             query?: never;
             header?: never;
@@ -694,12 +695,12 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put?: never;
         /**
          * Stand
          * @description Put the athlete on a rung of the coach's choice.
          */
-        post: operations["stand"];
+        put: operations["stand"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -766,7 +767,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/ladders/{ladder_id}/ties": {
+    "/api/ladders/{ladder_id}/edges": {
         parameters: {
             query?: never;
             header?: never;
@@ -776,17 +777,17 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Tie
+         * Edge
          * @description Branch or join: let one step from a rung to another.
          */
-        post: operations["tie"];
+        post: operations["edge"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/ladders/{ladder_id}/ties/{lower_id}/{upper_id}": {
+    "/api/ladders/{ladder_id}/edges/{lower_id}/{upper_id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -846,7 +847,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/ladders/{ladder_id}/terms": {
+    "/api/ladders/{ladder_id}/settings": {
         parameters: {
             query?: never;
             header?: never;
@@ -886,7 +887,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/ladders/{ladder_id}/rungs/{rung_id}/ways": {
+    "/api/ladders/{ladder_id}/rungs/{rung_id}/adjustments": {
         parameters: {
             query?: never;
             header?: never;
@@ -966,7 +967,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/ladders/{ladder_id}/doses": {
+    "/api/ladders/{ladder_id}/prescriptions": {
         parameters: {
             query?: never;
             header?: never;
@@ -974,10 +975,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Get Doses
-         * @description Every rung's dose beside what school and purpose ask.
+         * Get Prescriptions
+         * @description Every rung's prescription beside what method and purpose ask.
          */
-        get: operations["get_doses"];
+        get: operations["get_prescriptions"];
         put?: never;
         post?: never;
         delete?: never;
@@ -986,7 +987,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/ladders/{ladder_id}/school": {
+    "/api/ladders/{ladder_id}/method": {
         parameters: {
             query?: never;
             header?: never;
@@ -995,10 +996,11 @@ export interface paths {
         };
         get?: never;
         /**
-         * Choose School
-         * @description Choose the school, purpose and level; `anew` gives every rung the dose that they ask.
+         * Choose Method
+         * @description Choose the method, purpose and level; `anew` gives every rung the prescription that they
+         *     ask.
          */
-        put: operations["choose_school"];
+        put: operations["choose_method"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1256,7 +1258,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/athletes/{athlete_id}/week/trial": {
+    "/api/athletes/{athlete_id}/week/preview": {
         parameters: {
             query?: never;
             header?: never;
@@ -1277,7 +1279,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/athletes/{athlete_id}/week/wishes": {
+    "/api/athletes/{athlete_id}/week/availability": {
         parameters: {
             query?: never;
             header?: never;
@@ -1286,10 +1288,10 @@ export interface paths {
         };
         get?: never;
         /**
-         * Keep Wishes
+         * Keep Availability
          * @description Keep what is asked of every week, in place of what was asked before.
          */
-        put: operations["keep_wishes"];
+        put: operations["keep_availability"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1317,7 +1319,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/athletes/{athlete_id}/week/solve": {
+    "/api/athletes/{athlete_id}/week/plans": {
         parameters: {
             query?: never;
             header?: never;
@@ -1426,7 +1428,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sessions-to-start-from": {
+    "/api/session-templates": {
         parameters: {
             query?: never;
             header?: never;
@@ -1446,7 +1448,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/own-sessions/{session_id}": {
+    "/api/session-templates/{session_id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -1470,7 +1472,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/athletes/{athlete_id}/sessions/{shape_id}": {
+    "/api/athletes/{athlete_id}/session-templates/{template_id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -1490,7 +1492,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/group-sessions/{shape_id}": {
+    "/api/session-templates/{template_id}/group": {
         parameters: {
             query?: never;
             header?: never;
@@ -1563,7 +1565,7 @@ export interface paths {
         };
         /**
          * Get Daily
-         * @description The daily dose as it stands.
+         * @description The daily minimum as it stands.
          */
         get: operations["get_daily"];
         put?: never;
@@ -1574,7 +1576,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/athletes/{athlete_id}/daily/{habit_id}": {
+    "/api/athletes/{athlete_id}/daily/{daily_minimum_id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -1584,7 +1586,7 @@ export interface paths {
         get?: never;
         /**
          * Begin Daily
-         * @description Begin a daily dose, in place of the one that runs.
+         * @description Begin a daily minimum, in place of the one that runs.
          */
         put: operations["begin_daily"];
         post?: never;
@@ -1604,7 +1606,7 @@ export interface paths {
         get?: never;
         /**
          * Tick Daily
-         * @description Tick the day off, or try the dose out on its first day. A day has one tick.
+         * @description Tick the day off, or try the prescription out on its first day. A day has one tick.
          */
         put: operations["tick_daily"];
         post?: never;
@@ -1625,7 +1627,7 @@ export interface paths {
         put?: never;
         /**
          * End Daily
-         * @description End the daily dose that runs.
+         * @description End the daily minimum that runs.
          */
         post: operations["end_daily"];
         delete?: never;
@@ -1716,8 +1718,8 @@ export interface paths {
         };
         /**
          * Take Along
-         * @description Today's session and the next ones, with the rungs around each set and their doses, so that
-         *     a device runs them with the network gone.
+         * @description Today's session and the next ones, with the rungs around each set and their prescriptions,
+         *     so that a device runs them with the network gone.
          */
         get: operations["take_along"];
         put?: never;
@@ -1728,14 +1730,18 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/athletes/{athlete_id}/runs/{session_id}": {
+    "/api/athletes/{athlete_id}/sessions/{session_id}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /**
+         * Get Done
+         * @description One session, as a point of a chart opens it.
+         */
+        get: operations["get_done"];
         /**
          * Start
          * @description Open a session. Sending it again opens nothing new; another device at the same session finds
@@ -1753,7 +1759,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/athletes/{athlete_id}/runs": {
+    "/api/athletes/{athlete_id}/sessions": {
         parameters: {
             query?: never;
             header?: never;
@@ -1773,7 +1779,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/athletes/{athlete_id}/runs/{session_id}/sets/{set_id}": {
+    "/api/athletes/{athlete_id}/sessions/{session_id}/sets/{set_id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -1815,7 +1821,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/athletes/{athlete_id}/runs/{session_id}/skips/{skip_id}": {
+    "/api/athletes/{athlete_id}/sessions/{session_id}/skips/{skip_id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -1835,7 +1841,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/athletes/{athlete_id}/runs/{session_id}/where": {
+    "/api/athletes/{athlete_id}/sessions/{session_id}/where": {
         parameters: {
             query?: never;
             header?: never;
@@ -1855,7 +1861,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/athletes/{athlete_id}/runs/{session_id}/finish": {
+    "/api/athletes/{athlete_id}/sessions/{session_id}/finish": {
         parameters: {
             query?: never;
             header?: never;
@@ -1967,7 +1973,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/athletes/{athlete_id}/whole-sessions/{session_id}": {
+    "/api/athletes/{athlete_id}/completed-sessions/{session_id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -2089,7 +2095,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/decisions/{decision_id}/answer": {
+    "/api/proposals/{proposal_id}/answer": {
         parameters: {
             query?: never;
             header?: never;
@@ -2101,7 +2107,7 @@ export interface paths {
         /**
          * Answer
          * @description Take, edit or decline. Nothing is applied before this; a week that was planned is planned
-         *     anew, and the athlete's message lies in the outbox.
+         *     anew, and the athlete's message is written.
          */
         post: operations["answer"];
         delete?: never;
@@ -2110,7 +2116,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/decisions/take": {
+    "/api/proposals/accept": {
         parameters: {
             query?: never;
             header?: never;
@@ -2150,7 +2156,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/outbox": {
+    "/api/messages": {
         parameters: {
             query?: never;
             header?: never;
@@ -2158,10 +2164,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Get Outbox
+         * Get Messages
          * @description Messages to this coach's athletes, twenty at a time. Nothing is sent from here.
          */
-        get: operations["get_outbox"];
+        get: operations["get_messages"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2210,26 +2216,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/athletes/{athlete_id}/done/{session_id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Get Done
-         * @description One session, as a point of a chart opens it.
-         */
-        get: operations["get_done"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2247,8 +2233,8 @@ export interface components {
          * @description What came of it.
          */
         AcceptedOut: {
-            /** Taken */
-            taken: string[];
+            /** Accepted */
+            accepted: string[];
             /** Replanned */
             replanned: components["schemas"]["Replanned"][];
         };
@@ -2331,10 +2317,10 @@ export interface components {
          */
         AdjustmentOut: {
             /**
-             * Dial
+             * Adjustable
              * @example bag
              */
-            dial: string;
+            adjustable: string;
             /**
              * Label
              * @example bag high on the back
@@ -2351,8 +2337,8 @@ export interface components {
             demand: components["schemas"]["EstimateOut"] | null;
             expected: components["schemas"]["EstimateOut"] | null;
             rung: components["schemas"]["PlainRung"] | null;
-            /** Why Not */
-            why_not: string;
+            /** Unavailable Reason */
+            unavailable_reason: string;
         };
         /**
          * AdjustmentsOut
@@ -2416,15 +2402,15 @@ export interface components {
              */
             local_date: string;
             /**
-             * Monday
+             * Week Start
              * @description Of the week to come, where a week's end proposed it.
              */
-            monday: string | null;
+            week_start: string | null;
             /**
              * Outcome
              * @enum {string}
              */
-            outcome: "stop" | "ease-off" | "step-back" | "hold" | "add-amount" | "add-set" | "slow-tempo" | "add-load" | "less-help" | "step-up" | "swap-surface" | "cut-frequency" | "test-again";
+            outcome: "stop" | "ease_off" | "step_back" | "hold" | "add_amount" | "add_set" | "slow_eccentric" | "add_load" | "reduce_assistance" | "step_up" | "swap_surface" | "reduce_days" | "retest";
             from_rung: components["schemas"]["RungName"];
             to_rung: components["schemas"]["RungName"];
             /**
@@ -2456,11 +2442,11 @@ export interface components {
             /** Confidence Why */
             confidence_why: string;
             /** Answer */
-            answer: ("take" | "edit" | "decline" | "lapse") | null;
+            answer: ("accept" | "edit" | "decline" | "expired") | null;
             /** Answered At */
             answered_at: string | null;
-            /** Word */
-            word: string;
+            /** Note */
+            note: string;
             final_rung: components["schemas"]["RungName"] | null;
             /**
              * Turned Out
@@ -2478,6 +2464,23 @@ export interface components {
              * @description Monday of that week; empty where none was.
              */
             replanned: string | null;
+        };
+        /**
+         * AssistanceRequest
+         * @description Kilos a hand or a support takes off, straight up.
+         */
+        AssistanceRequest: {
+            /**
+             * Kg
+             * @example 10
+             */
+            kg: number;
+            /**
+             * At
+             * @default hips
+             * @enum {string}
+             */
+            at: "hips" | "feet" | "knees" | "hands" | "shoulders";
         };
         /**
          * AtPlace
@@ -2629,8 +2632,8 @@ export interface components {
             stretch: number | null;
             expected: components["schemas"]["Explained"] | null;
             setup: components["schemas"]["SetUpRequest"] | null;
-            /** Why Not */
-            why_not: string;
+            /** Unavailable Reason */
+            unavailable_reason: string;
         };
         /**
          * BandAnswers
@@ -2638,7 +2641,7 @@ export interface components {
          */
         BandAnswers: {
             /** @description How much must be taken off the demand. */
-            help: components["schemas"]["Explained"];
+            assistance: components["schemas"]["Explained"];
             /** Bands */
             bands: components["schemas"]["BandAnswer"][];
         };
@@ -2799,8 +2802,8 @@ export interface components {
             other: components["schemas"]["ReadingOf"] | null;
             /** @description How many times as hard the other is. */
             ratio: components["schemas"]["EstimateOut"] | null;
-            /** Ratio Why Not */
-            ratio_why_not: string;
+            /** Ratio Unavailable Reason */
+            ratio_unavailable_reason: string;
             /**
              * Done
              * @description What was done, as it is called.
@@ -3006,7 +3009,7 @@ export interface components {
             goal: string;
             /**
              * Rung
-             * @description The rung whose dose fits; '' while there is no ladder.
+             * @description The rung whose prescription fits; '' while there is no ladder.
              */
             rung: string;
             /**
@@ -3014,8 +3017,8 @@ export interface components {
              * @description The rungs its range would place them on.
              */
             rungs: string;
-            /** Standing */
-            standing: string;
+            /** Current Rung */
+            current_rung: string;
             /**
              * Moved Why
              * @description The coach's word, where they moved the athlete.
@@ -3061,9 +3064,9 @@ export interface components {
             values?: {
                 [key: string]: number;
             };
-            carried?: components["schemas"]["AddedLoad"];
+            added_load?: components["schemas"]["AddedLoad"];
             band?: components["schemas"]["BandHoldRequest"] | null;
-            help?: components["schemas"]["HelpRequest"] | null;
+            assistance?: components["schemas"]["AssistanceRequest"] | null;
             /**
              * Range Percent
              * @description Share of the full range that is used.
@@ -3131,8 +3134,8 @@ export interface components {
         ClearanceOut: {
             /** Said By */
             said_by: string;
-            /** Word */
-            word: string;
+            /** Note */
+            note: string;
             /** Lifts */
             lifts: string[];
             /**
@@ -3213,7 +3216,7 @@ export interface components {
         };
         /**
          * CriterionDocument
-         * @description What is shown before moving up, in the dose's unit.
+         * @description What is shown before moving up, in the prescription's unit.
          */
         CriterionDocument: {
             /**
@@ -3228,11 +3231,11 @@ export interface components {
              */
             amount: number;
             /**
-             * Effort
+             * Rpe
              * @description Highest effort allowed.
              * @default 9
              */
-            effort: number;
+            rpe: number;
             /**
              * Sessions
              * @description Sessions running.
@@ -3242,7 +3245,7 @@ export interface components {
         };
         /**
          * CriterionLineOut
-         * @description What a rung's gate asks of capacity.
+         * @description What a rung's criterion asks of capacity.
          */
         CriterionLineOut: {
             /** Name */
@@ -3276,11 +3279,11 @@ export interface components {
              */
             unit: "reps" | "s" | "cm";
             /**
-             * Effort
+             * Rpe
              * @description Highest effort allowed.
              * @example 9
              */
-            effort: number;
+            rpe: number;
             /**
              * Sessions
              * @description Sessions running.
@@ -3300,7 +3303,7 @@ export interface components {
         };
         /**
          * Daily
-         * @description A daily dose as it stands.
+         * @description A daily minimum as it stands.
          */
         Daily: {
             /**
@@ -3341,14 +3344,14 @@ export interface components {
             tries_wanted: number;
             /** Today */
             today: boolean;
-            /** Word */
-            word: string;
+            /** Note */
+            note: string;
             /** Before */
             before: components["schemas"]["DailyBefore"][];
         };
         /**
          * DailyBefore
-         * @description A daily dose that was changed.
+         * @description A daily minimum that was changed.
          */
         DailyBefore: {
             /** Movement */
@@ -3370,7 +3373,7 @@ export interface components {
         };
         /**
          * DailySheet
-         * @description The daily dose, if one runs, and moments to tie one to.
+         * @description The daily minimum, if one runs, and moments to tie one to.
          */
         DailySheet: {
             daily: components["schemas"]["Daily"] | null;
@@ -3393,7 +3396,7 @@ export interface components {
         };
         /**
          * DepartureOut
-         * @description A rule of the dose that the coach's own overrides.
+         * @description A rule of the prescription that the coach's own overrides.
          */
         DepartureOut: {
             /** Item */
@@ -3494,10 +3497,10 @@ export interface components {
             /** Seconds */
             seconds?: number | null;
             /**
-             * Effort
+             * Rpe
              * @default 10
              */
-            effort: number;
+            rpe: number;
         };
         /**
          * DoneSession
@@ -3513,8 +3516,8 @@ export interface components {
             goal: string;
             /** Sets */
             sets: number;
-            /** Effort */
-            effort: number;
+            /** Rpe */
+            rpe: number;
         };
         /**
          * EdgeRequest
@@ -3550,7 +3553,7 @@ export interface components {
         };
         /**
          * Ended
-         * @description The end of a daily dose.
+         * @description The end of a daily minimum.
          */
         Ended: {
             /**
@@ -3820,29 +3823,29 @@ export interface components {
              */
             at: string;
             /**
-             * Zone
+             * Time Zone
              * @description The device's IANA zone.
              */
-            zone?: string | null;
+            time_zone?: string | null;
             /**
              * Sent At
              * @description The device's clock as it sends; tells by how much it is off.
              */
             sent_at?: string | null;
             /**
-             * Effort
+             * Rpe
              * @description Of the whole session, 1–10.
              * @example 7
              */
-            effort: number;
+            rpe: number;
         };
         /**
          * Finished
          * @description What a session led to; an athlete is told by their coach.
          */
         Finished: {
-            /** Decisions */
-            decisions: components["schemas"]["ProposalOut"][];
+            /** Proposals */
+            proposals: components["schemas"]["ProposalOut"][];
         };
         /**
          * FirstRung
@@ -3859,9 +3862,9 @@ export interface components {
             values?: {
                 [key: string]: number;
             };
-            carried?: components["schemas"]["AddedLoad"];
+            added_load?: components["schemas"]["AddedLoad"];
             band?: components["schemas"]["BandHoldRequest"] | null;
-            help?: components["schemas"]["HelpRequest"] | null;
+            assistance?: components["schemas"]["AssistanceRequest"] | null;
             /**
              * Range Percent
              * @description Share of the full range that is used.
@@ -3887,9 +3890,9 @@ export interface components {
              */
             movement: string;
             /** @description The purpose's and level's own if left out. */
-            dose?: components["schemas"]["PrescriptionDocument"] | null;
-            /** @description The top of the dose's range if left out. */
-            gate?: components["schemas"]["CriterionDocument"] | null;
+            prescription?: components["schemas"]["PrescriptionDocument"] | null;
+            /** @description The top of the prescription's range if left out. */
+            criterion?: components["schemas"]["CriterionDocument"] | null;
             /**
              * Why
              * @description Why it stands here, if not by demand.
@@ -3922,10 +3925,10 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "stopped" | "pain" | "load" | "decision" | "missed" | "new";
+            kind: "stopped" | "pain" | "load" | "proposal" | "missed" | "new";
             /**
              * Text
-             * @example step up waits for a word
+             * @example step up waits for your decision
              */
             text: string;
         };
@@ -4005,7 +4008,7 @@ export interface components {
              * Counted
              * @enum {string}
              */
-            counted: "reps" | "hold" | "effort";
+            counted: "reps" | "hold" | "rpe";
             /**
              * Measure
              * @example hand load
@@ -4015,8 +4018,8 @@ export interface components {
             ends: string[];
             /** Parameters */
             parameters: components["schemas"]["ParameterOf"][];
-            /** Dials */
-            dials: components["schemas"]["AdjustableOut"][];
+            /** Adjustables */
+            adjustables: components["schemas"]["AdjustableOut"][];
             /** Presets */
             presets: components["schemas"]["Preset"][];
             /** Loads */
@@ -4085,23 +4088,6 @@ export interface components {
             version: string;
             /** Model Version */
             model_version: string;
-        };
-        /**
-         * HelpRequest
-         * @description Kilos a hand or a support takes off, straight up.
-         */
-        HelpRequest: {
-            /**
-             * Kg
-             * @example 10
-             */
-            kg: number;
-            /**
-             * At
-             * @default hips
-             * @enum {string}
-             */
-            at: "hips" | "feet" | "knees" | "hands" | "shoulders";
         };
         /**
          * History
@@ -4183,10 +4169,10 @@ export interface components {
              */
             sleep?: number | null;
             /**
-             * Effort
+             * Rpe
              * @description Of what was done today already, 1–10.
              */
-            effort?: number | null;
+            rpe?: number | null;
             /**
              * Keep
              * @description An id to keep it under; only shown if left out.
@@ -4263,10 +4249,10 @@ export interface components {
              */
             look_for: string;
             /**
-             * Why Not
+             * Unavailable Reason
              * @description Why it is not planned with; empty where it is.
              */
-            why_not: string;
+            unavailable_reason: string;
         };
         /**
          * LadderName
@@ -4306,8 +4292,8 @@ export interface components {
             family: string;
             /** Lanes */
             lanes: components["schemas"]["Lane"][];
-            /** School */
-            school: string;
+            /** Method */
+            method: string;
             /**
              * Purpose
              * @enum {string}
@@ -4318,17 +4304,17 @@ export interface components {
              * @enum {string}
              */
             level: "beginner" | "intermediate" | "advanced";
-            terms: components["schemas"]["StepPolicyDocument"];
+            settings: components["schemas"]["StepPolicyDocument"];
             /**
              * Stopped
              * @description Why pain stopped the movement; empty while it runs.
              */
             stopped: string;
             /**
-             * Standing Id
+             * Current Rung Id
              * Format: uuid
              */
-            standing_id: string;
+            current_rung_id: string;
             measure: components["schemas"]["BodyMeasurementOut"];
             /** Rungs */
             rungs: components["schemas"]["RungOut"][];
@@ -4499,10 +4485,10 @@ export interface components {
          */
         LoadWeek: {
             /**
-             * Monday
+             * Week Start
              * Format: date
              */
-            monday: string;
+            week_start: string;
             /** Load */
             load: number;
             /**
@@ -4562,8 +4548,8 @@ export interface components {
             local_date: string;
             /** Finished At */
             finished_at: string | null;
-            /** Effort */
-            effort: number | null;
+            /** Rpe */
+            rpe: number | null;
             /** Sets */
             sets: components["schemas"]["LoggedSetOut"][];
         };
@@ -4630,19 +4616,19 @@ export interface components {
              * @description Reps that fell short of depth.
              */
             partial: number;
-            /** Asked Low */
-            asked_low: number | null;
-            /** Asked High */
-            asked_high: number | null;
+            /** Prescribed Min */
+            prescribed_min: number | null;
+            /** Prescribed Max */
+            prescribed_max: number | null;
             /**
              * Surplus
              * @description Beyond the top of what was asked.
              */
             surplus: number;
-            /** Effort */
-            effort: number;
-            /** Clean */
-            clean: boolean;
+            /** Rpe */
+            rpe: number;
+            /** Form Ok */
+            form_ok: boolean;
             /** Faults */
             faults: string[];
             /** Felt In */
@@ -4653,8 +4639,8 @@ export interface components {
             pain_place: string;
             /** Note */
             note: string;
-            /** Corrects */
-            corrects: string | null;
+            /** Corrects Set Id */
+            corrects_set_id: string | null;
             /**
              * Picture
              * @description Media type of what is kept with it; '' for nothing.
@@ -4698,8 +4684,25 @@ export interface components {
             mass_kg: number;
         };
         /**
+         * MessageList
+         * @description Messages to the coach's athletes, newest first.
+         */
+        MessageList: {
+            /** Messages */
+            messages: components["schemas"]["MessageOut"][];
+            /** Athletes */
+            athletes: {
+                [key: string]: string;
+            };
+            /**
+             * Before
+             * @description Ask for older ones with this; empty at the end.
+             */
+            before: string | null;
+        };
+        /**
          * MessageOut
-         * @description What the athlete was told; it lies in the outbox and is not sent from here.
+         * @description What the athlete was told; it is not sent from here.
          */
         MessageOut: {
             /**
@@ -4724,14 +4727,14 @@ export interface components {
         };
         /**
          * MethodOut
-         * @description A school of progress.
+         * @description A method of progress.
          */
         MethodOut: {
             /**
              * Id
              * @enum {string}
              */
-            id: "range" | "near-failure" | "effort" | "wave" | "clock" | "habit";
+            id: "double_progression" | "near_failure" | "rpe_target" | "wave" | "density" | "habit";
             /** Name */
             name: string;
             /** Moves Up */
@@ -4741,14 +4744,14 @@ export interface components {
         };
         /**
          * MethodRequest
-         * @description By which school a ladder progresses from now on.
+         * @description By which method a ladder progresses from now on.
          */
         MethodRequest: {
             /**
-             * School
+             * Method
              * @enum {string}
              */
-            school: "range" | "near-failure" | "effort" | "wave" | "clock" | "habit";
+            method: "double_progression" | "near_failure" | "rpe_target" | "wave" | "density" | "habit";
             /**
              * Purpose
              * @enum {string}
@@ -4776,11 +4779,11 @@ export interface components {
              */
             rung_id: string;
             /**
-             * Word
+             * Note
              * @description Why.
              * @default
              */
-            word: string;
+            note: string;
         };
         /**
          * MovementOut
@@ -4809,8 +4812,8 @@ export interface components {
             unit: "reps" | "s" | "cm";
             /** Counted */
             counted: string;
-            /** Effort Only */
-            effort_only: boolean;
+            /** Rpe Only */
+            rpe_only: boolean;
             /**
              * Muscles
              * @description Regions that work, the most first.
@@ -4853,8 +4856,8 @@ export interface components {
             unit: "reps" | "s" | "cm";
             /** Counted */
             counted: string;
-            /** Effort Only */
-            effort_only: boolean;
+            /** Rpe Only */
+            rpe_only: boolean;
             /**
              * Muscles
              * @description Regions that work, the most first.
@@ -4987,10 +4990,10 @@ export interface components {
              */
             at: string;
             /**
-             * Zone
+             * Time Zone
              * @description The device's IANA zone.
              */
-            zone?: string | null;
+            time_zone?: string | null;
             /**
              * Sent At
              * @description The device's clock as it sends; tells by how much it is off.
@@ -5038,8 +5041,8 @@ export interface components {
             id: string;
             /** Said By */
             said_by: string;
-            /** Word */
-            word: string;
+            /** Note */
+            note: string;
             /**
              * Lifts
              * @example [
@@ -5051,7 +5054,7 @@ export interface components {
         };
         /**
          * NewDaily
-         * @description A smallest daily dose.
+         * @description A daily minimum.
          */
         NewDaily: {
             /**
@@ -5268,10 +5271,10 @@ export interface components {
              */
             at: string;
             /**
-             * Zone
+             * Time Zone
              * @description The device's IANA zone.
              */
-            zone?: string | null;
+            time_zone?: string | null;
             /**
              * Sent At
              * @description The device's clock as it sends; tells by how much it is off.
@@ -5303,9 +5306,9 @@ export interface components {
             values?: {
                 [key: string]: number;
             };
-            carried?: components["schemas"]["AddedLoad"];
+            added_load?: components["schemas"]["AddedLoad"];
             band?: components["schemas"]["BandHoldRequest"] | null;
-            help?: components["schemas"]["HelpRequest"] | null;
+            assistance?: components["schemas"]["AssistanceRequest"] | null;
             /**
              * Range Percent
              * @description Share of the full range that is used.
@@ -5331,9 +5334,9 @@ export interface components {
              */
             movement: string;
             /** @description The purpose's and level's own if left out. */
-            dose?: components["schemas"]["PrescriptionDocument"] | null;
-            /** @description The top of the dose's range if left out. */
-            gate?: components["schemas"]["CriterionDocument"] | null;
+            prescription?: components["schemas"]["PrescriptionDocument"] | null;
+            /** @description The top of the prescription's range if left out. */
+            criterion?: components["schemas"]["CriterionDocument"] | null;
             /**
              * Why
              * @description Why it stands here, if not by demand.
@@ -5421,10 +5424,10 @@ export interface components {
              */
             at: string;
             /**
-             * Zone
+             * Time Zone
              * @description The device's IANA zone.
              */
-            zone?: string | null;
+            time_zone?: string | null;
             /**
              * Sent At
              * @description The device's clock as it sends; tells by how much it is off.
@@ -5487,33 +5490,33 @@ export interface components {
              */
             centimetres?: number | null;
             /**
-             * Told
+             * Amount Text
              * @description In place of the three: the count in words, exact or from memory.
              * @example 11 or 12
              * @example about 30
              */
-            told?: string | null;
+            amount_text?: string | null;
             /**
              * Partial
              * @description Reps that fell short of depth.
              * @default 0
              */
             partial: number;
-            /** Asked Low */
-            asked_low?: number | null;
-            /** Asked High */
-            asked_high?: number | null;
+            /** Prescribed Min */
+            prescribed_min?: number | null;
+            /** Prescribed Max */
+            prescribed_max?: number | null;
             /**
-             * Effort
+             * Rpe
              * @description 1–10; 10 is not one more.
              * @example 8.5
              */
-            effort: number;
+            rpe: number;
             /**
-             * Clean
+             * Form Ok
              * @default true
              */
-            clean: boolean;
+            form_ok: boolean;
             /** Faults */
             faults?: string[];
             /** Felt In */
@@ -5536,10 +5539,10 @@ export interface components {
              */
             note: string;
             /**
-             * Corrects
+             * Corrects Set Id
              * @description The set this one puts right.
              */
-            corrects?: string | null;
+            corrects_set_id?: string | null;
         };
         /**
          * NewShown
@@ -5560,11 +5563,11 @@ export interface components {
             /** Passed */
             passed: boolean;
             /**
-             * Word
+             * Note
              * @default
              * @example left 6 s, right 12 s
              */
-            word: string;
+            note: string;
         };
         /**
          * NewSkip
@@ -5578,10 +5581,10 @@ export interface components {
              */
             at: string;
             /**
-             * Zone
+             * Time Zone
              * @description The device's IANA zone.
              */
-            zone?: string | null;
+            time_zone?: string | null;
             /**
              * Sent At
              * @description The device's clock as it sends; tells by how much it is off.
@@ -5599,7 +5602,7 @@ export interface components {
         };
         /**
          * NewTick
-         * @description A daily dose done.
+         * @description A daily minimum done.
          */
         NewTick: {
             /**
@@ -5615,8 +5618,8 @@ export interface components {
             trial: boolean;
             /** At */
             at?: string | null;
-            /** Zone */
-            zone?: string | null;
+            /** Time Zone */
+            time_zone?: string | null;
         };
         /**
          * NormOut
@@ -5690,8 +5693,8 @@ export interface components {
              * Format: date
              */
             today: string;
-            /** Zone */
-            zone: string;
+            /** Time Zone */
+            time_zone: string;
             /**
              * Server Time
              * Format: date-time
@@ -5772,25 +5775,8 @@ export interface components {
             token: string;
         };
         /**
-         * OutboxSheet
-         * @description Messages to the coach's athletes, newest first.
-         */
-        OutboxSheet: {
-            /** Messages */
-            messages: components["schemas"]["MessageOut"][];
-            /** Athletes */
-            athletes: {
-                [key: string]: string;
-            };
-            /**
-             * Before
-             * @description Ask for older ones with this; empty at the end.
-             */
-            before: string | null;
-        };
-        /**
          * Overridden
-         * @description A rule that a dose overrides.
+         * @description A rule that a prescription overrides.
          */
         Overridden: {
             /** Rule */
@@ -5806,7 +5792,7 @@ export interface components {
         };
         /**
          * OwnSetIn
-         * @description A set as the coach wants it; what is left out is as the dose says.
+         * @description A set as the coach wants it; what is left out is as the prescription says.
          */
         OwnSetIn: {
             /**
@@ -5823,8 +5809,8 @@ export interface components {
             low?: number | null;
             /** High */
             high?: number | null;
-            /** Effort */
-            effort?: number | null;
+            /** Rpe */
+            rpe?: number | null;
             /** Rest */
             rest?: number | null;
         };
@@ -5859,7 +5845,7 @@ export interface components {
         };
         /**
          * PendingDecisionOut
-         * @description A decision that waits for a word.
+         * @description A decision that waits for your decision.
          */
         PendingDecisionOut: {
             /**
@@ -5878,7 +5864,7 @@ export interface components {
              * Outcome
              * @enum {string}
              */
-            outcome: "stop" | "ease-off" | "step-back" | "hold" | "add-amount" | "add-set" | "slow-tempo" | "add-load" | "less-help" | "step-up" | "swap-surface" | "cut-frequency" | "test-again";
+            outcome: "stop" | "ease_off" | "step_back" | "hold" | "add_amount" | "add_set" | "slow_eccentric" | "add_load" | "reduce_assistance" | "step_up" | "swap_surface" | "reduce_days" | "retest";
             /** From Rung */
             from_rung: string;
             /** To Rung */
@@ -5926,8 +5912,8 @@ export interface components {
              * @enum {string}
              */
             units: "metric" | "imperial";
-            /** Schools */
-            schools: ("range" | "near-failure" | "effort" | "wave" | "clock" | "habit")[];
+            /** Methods */
+            methods: ("double_progression" | "near_failure" | "rpe_target" | "wave" | "density" | "habit")[];
             /** Dislikes */
             dislikes: string[];
             /** Sex */
@@ -5977,8 +5963,8 @@ export interface components {
              * @enum {string}
              */
             units: "metric" | "imperial";
-            /** Schools */
-            schools?: ("range" | "near-failure" | "effort" | "wave" | "clock" | "habit")[];
+            /** Methods */
+            methods?: ("double_progression" | "near_failure" | "rpe_target" | "wave" | "density" | "habit")[];
             /** Dislikes */
             dislikes?: string[];
             /**
@@ -6002,8 +5988,8 @@ export interface components {
             growth: components["schemas"]["Explained"] | null;
             g: components["schemas"]["Explained"] | null;
             endurance: components["schemas"]["Explained"] | null;
-            /** Why Not */
-            why_not: string;
+            /** Unavailable Reason */
+            unavailable_reason: string;
         };
         /**
          * Phases
@@ -6116,7 +6102,7 @@ export interface components {
             shut: number;
             /**
              * Rung
-             * @description The rung whose useful dose fits; '' while nothing tells.
+             * @description The rung whose useful prescription fits; '' while nothing tells.
              */
             rung: string;
             /**
@@ -6231,9 +6217,9 @@ export interface components {
             values?: {
                 [key: string]: number;
             };
-            carried?: components["schemas"]["AddedLoad"];
+            added_load?: components["schemas"]["AddedLoad"];
             band?: components["schemas"]["BandHoldRequest"] | null;
-            help?: components["schemas"]["HelpRequest"] | null;
+            assistance?: components["schemas"]["AssistanceRequest"] | null;
             /**
              * Range Percent
              * @description Share of the full range that is used.
@@ -6259,9 +6245,9 @@ export interface components {
              */
             movement: string;
             /** @description The purpose's and level's own if left out. */
-            dose?: components["schemas"]["PrescriptionDocument"] | null;
-            /** @description The top of the dose's range if left out. */
-            gate?: components["schemas"]["CriterionDocument"] | null;
+            prescription?: components["schemas"]["PrescriptionDocument"] | null;
+            /** @description The top of the prescription's range if left out. */
+            criterion?: components["schemas"]["CriterionDocument"] | null;
             /**
              * Why
              * @description Why it stands here, if not by demand.
@@ -6402,11 +6388,11 @@ export interface components {
              */
             rest_s: number;
             /**
-             * Effort
+             * Rpe
              * @description Target, 1–10.
              * @default 9
              */
-            effort: number;
+            rpe: number;
         };
         /**
          * PrescriptionOut
@@ -6440,22 +6426,22 @@ export interface components {
              */
             rest_s: number;
             /**
-             * Effort
+             * Rpe
              * @description Target, 1–10.
              * @example 9
              */
-            effort: number;
+            rpe: number;
         };
         /**
          * PrescriptionsOut
-         * @description The doses of a ladder.
+         * @description The prescriptions of a ladder.
          */
         PrescriptionsOut: {
             /**
-             * School
+             * Method
              * @enum {string}
              */
-            school: "range" | "near-failure" | "effort" | "wave" | "clock" | "habit";
+            method: "double_progression" | "near_failure" | "rpe_target" | "wave" | "density" | "habit";
             /**
              * Purpose
              * @enum {string}
@@ -6466,8 +6452,8 @@ export interface components {
              * @enum {string}
              */
             level: "beginner" | "intermediate" | "advanced";
-            /** Schools */
-            schools: components["schemas"]["MethodOut"][];
+            /** Methods */
+            methods: components["schemas"]["MethodOut"][];
             /** Rungs */
             rungs: components["schemas"]["RungPrescriptionOut"][];
         };
@@ -6522,18 +6508,18 @@ export interface components {
              * Answer
              * @enum {string}
              */
-            answer: "take" | "edit" | "decline";
+            answer: "accept" | "edit" | "decline";
             /**
              * Rung Id
              * @description Where to stand instead; for an edit.
              */
             rung_id?: string | null;
             /**
-             * Word
+             * Note
              * @description Why; wanted with edit and decline.
              * @default
              */
-            word: string;
+            note: string;
         };
         /**
          * ProposalOut
@@ -6556,15 +6542,15 @@ export interface components {
              */
             local_date: string;
             /**
-             * Monday
+             * Week Start
              * @description Of the week to come, where a week's end proposed it.
              */
-            monday: string | null;
+            week_start: string | null;
             /**
              * Outcome
              * @enum {string}
              */
-            outcome: "stop" | "ease-off" | "step-back" | "hold" | "add-amount" | "add-set" | "slow-tempo" | "add-load" | "less-help" | "step-up" | "swap-surface" | "cut-frequency" | "test-again";
+            outcome: "stop" | "ease_off" | "step_back" | "hold" | "add_amount" | "add_set" | "slow_eccentric" | "add_load" | "reduce_assistance" | "step_up" | "swap_surface" | "reduce_days" | "retest";
             from_rung: components["schemas"]["RungName"];
             to_rung: components["schemas"]["RungName"];
             /**
@@ -6596,11 +6582,11 @@ export interface components {
             /** Confidence Why */
             confidence_why: string;
             /** Answer */
-            answer: ("take" | "edit" | "decline" | "lapse") | null;
+            answer: ("accept" | "edit" | "decline" | "expired") | null;
             /** Answered At */
             answered_at: string | null;
-            /** Word */
-            word: string;
+            /** Note */
+            note: string;
             final_rung: components["schemas"]["RungName"] | null;
             /**
              * Turned Out
@@ -6629,9 +6615,9 @@ export interface components {
             values?: {
                 [key: string]: number;
             };
-            carried?: components["schemas"]["AddedLoad"];
+            added_load?: components["schemas"]["AddedLoad"];
             band?: components["schemas"]["BandHoldRequest"] | null;
-            help?: components["schemas"]["HelpRequest"] | null;
+            assistance?: components["schemas"]["AssistanceRequest"] | null;
             /**
              * Range Percent
              * @description Share of the full range that is used.
@@ -6657,9 +6643,9 @@ export interface components {
              */
             movement: string;
             /** @description The purpose's and level's own if left out. */
-            dose?: components["schemas"]["PrescriptionDocument"] | null;
-            /** @description The top of the dose's range if left out. */
-            gate?: components["schemas"]["CriterionDocument"] | null;
+            prescription?: components["schemas"]["PrescriptionDocument"] | null;
+            /** @description The top of the prescription's range if left out. */
+            criterion?: components["schemas"]["CriterionDocument"] | null;
             /**
              * Why
              * @description Why it stands here, if not by demand.
@@ -6712,10 +6698,10 @@ export interface components {
             body: components["schemas"]["BodyRequest"];
             task: components["schemas"]["SetUpRequest"];
             /**
-             * Dial
+             * Adjustable
              * @example foot_height
              */
-            dial: string;
+            adjustable: string;
             aim: components["schemas"]["Aim"];
             done?: components["schemas"]["DoneAt"] | null;
         };
@@ -6818,8 +6804,8 @@ export interface components {
             opens: string[];
             /** Prepares */
             prepares: string;
-            /** Dose */
-            dose: string;
+            /** Prescription */
+            prescription: string;
             /** Beside */
             beside: string;
             /** Passed */
@@ -6828,8 +6814,8 @@ export interface components {
             on: string | null;
             /** Again On */
             again_on: string | null;
-            /** Word */
-            word: string;
+            /** Note */
+            note: string;
         };
         /**
          * ReadinessOut
@@ -6879,8 +6865,8 @@ export interface components {
             };
             /** @description Reps or seconds, from what was done. */
             expected: components["schemas"]["EstimateOut"] | null;
-            /** Expected Why Not */
-            expected_why_not: string;
+            /** Expected Unavailable Reason */
+            expected_unavailable_reason: string;
             /** Figures */
             figures: components["schemas"]["FigureOut"][];
         };
@@ -6970,8 +6956,8 @@ export interface components {
             reps: number | null;
             /** Seconds */
             seconds: number | null;
-            /** Effort */
-            effort: number;
+            /** Rpe */
+            rpe: number;
             capacity: components["schemas"]["Explained"];
         };
         /**
@@ -7019,10 +7005,10 @@ export interface components {
          */
         RegionWeek: {
             /**
-             * Monday
+             * Week Start
              * Format: date
              */
-            monday: string;
+            week_start: string;
             /** Regions */
             regions: {
                 [key: string]: number;
@@ -7075,10 +7061,10 @@ export interface components {
              */
             athlete_id: string;
             /**
-             * Monday
+             * Week Start
              * Format: date
              */
-            monday: string;
+            week_start: string;
         };
         /**
          * Retirement
@@ -7112,11 +7098,11 @@ export interface components {
             goal: string;
             /** Stopped */
             stopped: string;
-            standing: components["schemas"]["RungName"];
+            current_rung: components["schemas"]["RungName"];
             /** Rungs */
             rungs: components["schemas"]["RungName"][];
-            /** Decisions */
-            decisions: components["schemas"]["ProposalOut"][];
+            /** Proposals */
+            proposals: components["schemas"]["ProposalOut"][];
             /**
              * Sessions
              * @description The athlete's, every set of them.
@@ -7130,7 +7116,7 @@ export interface components {
         RuleOut: {
             /**
              * Id
-             * @example range.gate-met
+             * @example range.criterion-met
              */
             id: string;
             /** Sentence */
@@ -7162,7 +7148,7 @@ export interface components {
         };
         /**
          * RunChoice
-         * @description A rung that a set may be done on instead, with its dose there.
+         * @description A rung that a set may be done on instead, with its prescription there.
          */
         RunChoice: {
             /**
@@ -7175,8 +7161,8 @@ export interface components {
             low: number;
             /** High */
             high: number;
-            /** Effort */
-            effort: number;
+            /** Rpe */
+            rpe: number;
             /** Rest */
             rest: number;
             likely: components["schemas"]["EstimateOut"] | null;
@@ -7268,8 +7254,8 @@ export interface components {
             low: number;
             /** High */
             high: number;
-            /** Effort */
-            effort: number;
+            /** Rpe */
+            rpe: number;
             /** Rest */
             rest: number;
             /**
@@ -7351,9 +7337,9 @@ export interface components {
             values?: {
                 [key: string]: number;
             };
-            carried?: components["schemas"]["AddedLoad"];
+            added_load?: components["schemas"]["AddedLoad"];
             band?: components["schemas"]["BandHoldRequest"] | null;
-            help?: components["schemas"]["HelpRequest"] | null;
+            assistance?: components["schemas"]["AssistanceRequest"] | null;
             /**
              * Range Percent
              * @description Share of the full range that is used.
@@ -7381,8 +7367,8 @@ export interface components {
             position: number;
             /** Name */
             name: string;
-            dose: components["schemas"]["PrescriptionOut"];
-            gate: components["schemas"]["CriterionOut"];
+            prescription: components["schemas"]["PrescriptionOut"];
+            criterion: components["schemas"]["CriterionOut"];
             /**
              * Why
              * @description Why it stands where it does, if not by demand.
@@ -7407,7 +7393,7 @@ export interface components {
         };
         /**
          * RungPrescriptionOut
-         * @description A rung's dose beside what the rules ask.
+         * @description A rung's prescription beside what the rules ask.
          */
         RungPrescriptionOut: {
             /**
@@ -7436,8 +7422,8 @@ export interface components {
             name: string;
             /** Movement Name */
             movement_name: string;
-            /** Effort Only */
-            effort_only: boolean;
+            /** Rpe Only */
+            rpe_only: boolean;
             /** Prime */
             prime: string[];
             /** Cues */
@@ -7560,10 +7546,10 @@ export interface components {
              */
             at: string;
             /**
-             * Zone
+             * Time Zone
              * @description The device's IANA zone.
              */
-            zone?: string | null;
+            time_zone?: string | null;
             /**
              * Sent At
              * @description The device's clock as it sends; tells by how much it is off.
@@ -7575,10 +7561,10 @@ export interface components {
              */
             name: string;
             /**
-             * Effort
+             * Rpe
              * @description Of the whole session, 1–10.
              */
-            effort?: number | null;
+            rpe?: number | null;
             /** Sets */
             sets: components["schemas"]["SetByHand"][];
         };
@@ -7646,17 +7632,17 @@ export interface components {
              * Format: date
              */
             day: string;
-            /** Effort */
-            effort: number | null;
+            /** Rpe */
+            rpe: number | null;
             /**
-             * Of Sets
+             * Mean Set Rpe
              * @description Mean effort of its sets.
              */
-            of_sets: number;
+            mean_set_rpe: number;
             /** Sets */
             sets: number;
-            /** Clean */
-            clean: number;
+            /** Form Ok */
+            form_ok: number;
             /**
              * Tempo
              * @description Share of its sets without a fault of tempo.
@@ -7696,8 +7682,8 @@ export interface components {
             push: number;
             /** Pull */
             pull: number;
-            /** Effort Only */
-            effort_only: string[];
+            /** Rpe Only */
+            rpe_only: string[];
             /** Departures */
             departures: components["schemas"]["DepartureOut"][];
         };
@@ -7713,10 +7699,10 @@ export interface components {
              */
             at: string;
             /**
-             * Zone
+             * Time Zone
              * @description The device's IANA zone.
              */
-            zone?: string | null;
+            time_zone?: string | null;
             /**
              * Sent At
              * @description The device's clock as it sends; tells by how much it is off.
@@ -7779,33 +7765,33 @@ export interface components {
              */
             centimetres?: number | null;
             /**
-             * Told
+             * Amount Text
              * @description In place of the three: the count in words, exact or from memory.
              * @example 11 or 12
              * @example about 30
              */
-            told?: string | null;
+            amount_text?: string | null;
             /**
              * Partial
              * @description Reps that fell short of depth.
              * @default 0
              */
             partial: number;
-            /** Asked Low */
-            asked_low?: number | null;
-            /** Asked High */
-            asked_high?: number | null;
+            /** Prescribed Min */
+            prescribed_min?: number | null;
+            /** Prescribed Max */
+            prescribed_max?: number | null;
             /**
-             * Effort
+             * Rpe
              * @description 1–10; 10 is not one more.
              * @example 8.5
              */
-            effort: number;
+            rpe: number;
             /**
-             * Clean
+             * Form Ok
              * @default true
              */
-            clean: boolean;
+            form_ok: boolean;
             /** Faults */
             faults?: string[];
             /** Felt In */
@@ -7828,10 +7814,10 @@ export interface components {
              */
             note: string;
             /**
-             * Corrects
+             * Corrects Set Id
              * @description The set this one puts right.
              */
-            corrects?: string | null;
+            corrects_set_id?: string | null;
             /**
              * Id
              * Format: uuid
@@ -7854,9 +7840,9 @@ export interface components {
             values?: {
                 [key: string]: number;
             };
-            carried?: components["schemas"]["AddedLoad"];
+            added_load?: components["schemas"]["AddedLoad"];
             band?: components["schemas"]["BandHoldRequest"] | null;
-            help?: components["schemas"]["HelpRequest"] | null;
+            assistance?: components["schemas"]["AssistanceRequest"] | null;
             /**
              * Range Percent
              * @description Share of the full range that is used.
@@ -8001,8 +7987,8 @@ export interface components {
          * @description Where the dial meets the aim.
          */
         SolutionOut: {
-            /** Dial */
-            dial: string;
+            /** Adjustable */
+            adjustable: string;
             /** Label */
             label: string;
             /** Unit */
@@ -8011,8 +7997,8 @@ export interface components {
             now: number;
             to: components["schemas"]["Explained"] | null;
             setup: components["schemas"]["SetUpRequest"] | null;
-            /** Why Not */
-            why_not: string;
+            /** Unavailable Reason */
+            unavailable_reason: string;
         };
         /**
          * SolveEnd
@@ -8121,8 +8107,8 @@ export interface components {
             ladder_id: string | null;
             /** Goal */
             goal: string | null;
-            standing: components["schemas"]["RungName"] | null;
-            gate: components["schemas"]["CriterionOut"] | null;
+            current_rung: components["schemas"]["RungName"] | null;
+            criterion: components["schemas"]["CriterionOut"] | null;
             /** @description Reps to failure, or seconds, on their rung, as of the last evidence. */
             expected: components["schemas"]["EstimateOut"] | null;
             /** Last Session */
@@ -8132,10 +8118,10 @@ export interface components {
              * @description Things planned for today; empty where the week was not planned.
              */
             today: number | null;
-            /** Waiting */
-            waiting: components["schemas"]["PendingDecisionOut"][];
-            /** Marks */
-            marks: components["schemas"]["FlagOut"][];
+            /** Pending Decisions */
+            pending_decisions: components["schemas"]["PendingDecisionOut"][];
+            /** Flags */
+            flags: components["schemas"]["FlagOut"][];
         };
         /**
          * StepOut
@@ -8154,7 +8140,7 @@ export interface components {
             upper_id: string;
             /** @description None across lanes and where effort alone tells. */
             ratio: components["schemas"]["EstimateOut"] | null;
-            /** @description Likely above for whoever just meets the gate. */
+            /** @description Likely above for whoever just meets the criterion. */
             above: components["schemas"]["EstimateOut"] | null;
             /** Gap */
             gap: boolean;
@@ -8167,25 +8153,25 @@ export interface components {
          */
         StepPolicyDocument: {
             /**
-             * Least Reps
+             * Min Reps
              * @description Fewest useful reps above.
              * @default 5
              */
-            least_reps: number;
+            min_reps: number;
             /**
-             * Least Seconds
+             * Min Hold S
              * @description Shortest useful hold above.
              * @default 5
              */
-            least_seconds: number;
+            min_hold_s: number;
             /**
-             * Step Percent
+             * Target Step Percent
              * @description Wanted step, % of the demand.
              * @default 10
              */
-            step_percent: number;
+            target_step_percent: number;
             /**
-             * Order
+             * Lever Order
              * @description Kinds of change, the dearest first.
              * @default [
              *       "tempo",
@@ -8194,7 +8180,7 @@ export interface components {
              *       "load"
              *     ]
              */
-            order: ("tempo" | "lever" | "range" | "load")[];
+            lever_order: ("tempo" | "lever" | "range" | "load")[];
         };
         /**
          * Stopped
@@ -8253,7 +8239,7 @@ export interface components {
              * Region
              * @enum {string}
              */
-            region: "chest" | "front shoulder" | "side shoulder" | "rear shoulder" | "triceps" | "elbow benders" | "forearm and grip" | "upper back" | "shoulder blade" | "neck" | "abdomen" | "side of the trunk" | "low back" | "hip benders" | "buttocks" | "side of the hip" | "front thigh" | "rear thigh" | "inner thigh" | "calf" | "shin and foot";
+            region: "chest" | "front shoulder" | "side shoulder" | "rear shoulder" | "triceps" | "biceps" | "forearm" | "upper back" | "shoulder blade" | "neck" | "abs" | "obliques" | "lower back" | "hip flexors" | "glutes" | "side glutes" | "quads" | "hamstrings" | "adductors" | "calves" | "shins";
             /** Sets */
             sets: number;
         };
@@ -8293,9 +8279,9 @@ export interface components {
             values?: {
                 [key: string]: number;
             };
-            carried?: components["schemas"]["AddedLoad"];
+            added_load?: components["schemas"]["AddedLoad"];
             band?: components["schemas"]["BandHoldRequest"] | null;
-            help?: components["schemas"]["HelpRequest"] | null;
+            assistance?: components["schemas"]["AssistanceRequest"] | null;
             /**
              * Range Percent
              * @description Share of the full range that is used.
@@ -8354,9 +8340,9 @@ export interface components {
             values?: {
                 [key: string]: number;
             };
-            carried?: components["schemas"]["AddedLoad"];
+            added_load?: components["schemas"]["AddedLoad"];
             band?: components["schemas"]["BandHoldRequest"] | null;
-            help?: components["schemas"]["HelpRequest"] | null;
+            assistance?: components["schemas"]["AssistanceRequest"] | null;
             /**
              * Range Percent
              * @description Share of the full range that is used.
@@ -8393,10 +8379,10 @@ export interface components {
              */
             seconds?: number | null;
             /**
-             * Effort
+             * Rpe
              * @default 10
              */
-            effort: number;
+            rpe: number;
             /**
              * Side
              * @description Of a movement done one side at a time.
@@ -8441,8 +8427,8 @@ export interface components {
              * @enum {string}
              */
             side: "" | "left" | "right";
-            /** Effort */
-            effort: number;
+            /** Rpe */
+            rpe: number;
             /** Model Version */
             model_version: string;
             /**
@@ -8451,10 +8437,10 @@ export interface components {
              */
             since: string;
             /**
-             * Norm Word
+             * Norm Text
              * @description Where it stands among people of that age and sex.
              */
-            norm_word: string;
+            norm_text: string;
         };
         /**
          * TestFile
@@ -8531,10 +8517,10 @@ export interface components {
              */
             bound?: number | null;
             /**
-             * Word
+             * Note
              * @default
              */
-            word: string;
+            note: string;
         };
         /**
          * ToSolve
@@ -8605,9 +8591,9 @@ export interface components {
             /** Measure */
             measure: string;
             growth: components["schemas"]["Explained"] | null;
-            /** Gates */
-            gates: components["schemas"]["CriterionLineOut"][];
-            next_gate: components["schemas"]["ForecastOut"] | null;
+            /** Criteria */
+            criteria: components["schemas"]["CriterionLineOut"][];
+            next_criterion: components["schemas"]["ForecastOut"] | null;
             goal_forecast: components["schemas"]["ForecastOut"] | null;
             /** Why No Forecast */
             why_no_forecast: string;
@@ -8647,10 +8633,10 @@ export interface components {
          */
         WeekBefore: {
             /**
-             * Monday
+             * Week Start
              * Format: date
              */
-            monday: string;
+            week_start: string;
             /** Sessions */
             sessions: components["schemas"]["DoneSession"][];
             /** Regions */
@@ -8689,10 +8675,10 @@ export interface components {
          */
         WeekDone: {
             /**
-             * Monday
+             * Week Start
              * Format: date
              */
-            monday: string;
+            week_start: string;
             /** Planned */
             planned: number;
             /** Done */
@@ -8731,10 +8717,10 @@ export interface components {
             /** Time Zone */
             time_zone: string;
             /**
-             * Monday
+             * Week Start
              * Format: date
              */
-            monday: string;
+            week_start: string;
             /**
              * Today
              * Format: date
@@ -8742,8 +8728,8 @@ export interface components {
             today: string;
             /** Revision */
             revision: number;
-            /** Word */
-            word: string;
+            /** Note */
+            note: string;
             /** Kind */
             kind: string;
             /** Kind Words */
@@ -8752,7 +8738,7 @@ export interface components {
             advice: string;
             /** Told */
             told: boolean;
-            wishes: components["schemas"]["AvailabilityRequest"];
+            availability: components["schemas"]["AvailabilityRequest"];
             /** Places */
             places: components["schemas"]["WeekPlace"][];
             /** Days */
@@ -12079,7 +12065,7 @@ export interface operations {
             };
         };
     };
-    tie: {
+    edge: {
         parameters: {
             query?: never;
             header?: never;
@@ -12794,7 +12780,7 @@ export interface operations {
             };
         };
     };
-    get_doses: {
+    get_prescriptions: {
         parameters: {
             query?: never;
             header?: never;
@@ -12863,7 +12849,7 @@ export interface operations {
             };
         };
     };
-    choose_school: {
+    choose_method: {
         parameters: {
             query?: never;
             header?: never;
@@ -13782,7 +13768,7 @@ export interface operations {
         parameters: {
             query?: {
                 /** @description The week's Monday; this week if left out. */
-                monday?: string | null;
+                week_start?: string | null;
             };
             header?: never;
             path: {
@@ -13854,7 +13840,7 @@ export interface operations {
         parameters: {
             query?: {
                 /** @description The week's Monday; this week if left out. */
-                monday?: string | null;
+                week_start?: string | null;
             };
             header?: never;
             path: {
@@ -13930,7 +13916,7 @@ export interface operations {
         parameters: {
             query?: {
                 /** @description The week's Monday; this week if left out. */
-                monday?: string | null;
+                week_start?: string | null;
             };
             header?: never;
             path: {
@@ -14002,11 +13988,11 @@ export interface operations {
             };
         };
     };
-    keep_wishes: {
+    keep_availability: {
         parameters: {
             query?: {
                 /** @description The week's Monday; this week if left out. */
-                monday?: string | null;
+                week_start?: string | null;
             };
             header?: never;
             path: {
@@ -14082,7 +14068,7 @@ export interface operations {
         parameters: {
             query?: {
                 /** @description The week's Monday; this week if left out. */
-                monday?: string | null;
+                week_start?: string | null;
             };
             header?: never;
             path: {
@@ -14154,7 +14140,7 @@ export interface operations {
         parameters: {
             query?: {
                 /** @description The week's Monday; this week if left out. */
-                monday?: string | null;
+                week_start?: string | null;
             };
             header?: never;
             path: {
@@ -14232,7 +14218,7 @@ export interface operations {
                 /** @description PDF to print, Markdown to read, iCalendar. */
                 kind: "pdf" | "md" | "ics";
                 /** @description The week's Monday; this week if left out. */
-                monday?: string | null;
+                week_start?: string | null;
                 paper?: "a4" | "letter";
             };
             header?: never;
@@ -14854,7 +14840,7 @@ export interface operations {
             header?: never;
             path: {
                 athlete_id: string;
-                shape_id: string;
+                template_id: string;
             };
             cookie?: {
                 invelo_session?: string | null;
@@ -14923,7 +14909,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                shape_id: string;
+                template_id: string;
             };
             cookie?: {
                 invelo_session?: string | null;
@@ -15281,7 +15267,7 @@ export interface operations {
             header?: never;
             path: {
                 athlete_id: string;
-                habit_id: string;
+                daily_minimum_id: string;
             };
             cookie?: {
                 invelo_session?: string | null;
@@ -15933,6 +15919,76 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OfflineBundleOut"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    get_done: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+                session_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoggedSessionOut"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -17496,7 +17552,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                decision_id: string;
+                proposal_id: string;
             };
             cookie?: {
                 invelo_session?: string | null;
@@ -17704,7 +17760,7 @@ export interface operations {
             };
         };
     };
-    get_outbox: {
+    get_messages: {
         parameters: {
             query?: {
                 before?: string | null;
@@ -17723,7 +17779,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["OutboxSheet"];
+                    "application/json": components["schemas"]["MessageList"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -17869,76 +17925,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Trends"];
-                };
-            };
-            /** @description Nobody is signed in. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
-                };
-            };
-            /** @description There is no such thing among the coach's own. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
-                };
-            };
-            /** @description It goes against what is already kept. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
-                };
-            };
-            /** @description A value cannot be used; nothing was written. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
-                };
-            };
-            /** @description The database does not answer. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
-                };
-            };
-        };
-    };
-    get_done: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                athlete_id: string;
-                session_id: string;
-            };
-            cookie?: {
-                invelo_session?: string | null;
-            };
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LoggedSessionOut"];
                 };
             };
             /** @description Nobody is signed in. */

@@ -190,7 +190,7 @@ interface LabelProps {
 }
 
 function RungLabel({ sheet, rung, tight, beside }: LabelProps) {
-  const stands = rung.id === sheet.standing_id;
+  const stands = rung.id === sheet.current_rung_id;
   const fits = rung.id === sheet.placement?.rung_id;
   const figures = rung.demand ? (
     <>
@@ -210,8 +210,10 @@ function RungLabel({ sheet, rung, tight, beside }: LabelProps) {
         <span className={`truncate ${stands ? "font-semibold" : ""}`} title={rung.name}>
           {rung.name}
         </span>
-        {stands && <span className="bg-ink px-1.5 text-sm text-sheet">stands here</span>}
-        {fits && <span className="border border-ready px-1.5 text-sm text-ready">dose fits</span>}
+        {stands && <span className="bg-ink px-1.5 text-sm text-sheet">current rung</span>}
+        {fits && (
+          <span className="border border-ready px-1.5 text-sm text-ready">prescription fits</span>
+        )}
         {rung.closed && <span className="border border-over px-1 text-sm text-over">■ closed</span>}
       </div>
       <div className="text-sm whitespace-nowrap text-faint">{figures}</div>
@@ -321,14 +323,14 @@ function Steps({ sheet, layout, selected }: StepsProps) {
     const lane = layout.lanes[sheet.rungs[lower]?.lane ?? -1];
     const beside = lower === selected || upper === selected;
     if (!step.ratio || !lane || !(step.gap || step.easier || beside)) return null;
-    const word = step.easier ? "easier " : step.gap ? "gap " : "";
+    const note = step.easier ? "easier " : step.gap ? "gap " : "";
     const x = lane.left - 14;
     return (
       <Dimension
         key={step.lower_id + step.upper_id}
         from={[x, layout.heights[lower] ?? 0]}
         to={[x, layout.heights[upper] ?? 0]}
-        text={`${word}${ratio(step.ratio)}`}
+        text={`${note}${ratio(step.ratio)}`}
         tone={step.gap || step.easier ? "over" : "ink"}
         side="left"
       />

@@ -86,7 +86,7 @@ interface ReachProps {
   beside: boolean;
 }
 
-/** Filled between the rails up to where the useful dose is there; a hairline at capacity. */
+/** Filled between the rails up to where the useful prescription is there; a hairline at capacity. */
 function Reach({ layout, reach, capacity, beside }: ReachProps) {
   const { left } = layout;
   const right = beside ? (layout.left + layout.right) / 2 : layout.right;

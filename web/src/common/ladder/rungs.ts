@@ -13,41 +13,41 @@ export function plainOf(
     ...changesOf(rung),
     name: rung.name,
     movement: rung.movement,
-    dose: rung.dose ? doseOf(rung.dose) : null,
-    gate: rung.gate ? gateOf(rung.gate) : null,
+    prescription: rung.prescription ? prescriptionOf(rung.prescription) : null,
+    criterion: rung.criterion ? criterionOf(rung.criterion) : null,
     why: rung.why,
   };
 }
 
-function doseOf({
+function prescriptionOf({
   sets,
   low,
   high,
   unit,
   rest_s,
-  effort,
+  rpe,
 }: Schema["PrescriptionDocument"]): Schema["PrescriptionDocument"] {
-  return { sets, low, high, unit, rest_s, effort };
+  return { sets, low, high, unit, rest_s, rpe };
 }
 
-function gateOf({
+function criterionOf({
   sets,
   amount,
-  effort,
+  rpe,
   sessions,
 }: Schema["CriterionDocument"]): Schema["CriterionDocument"] {
-  return { sets, amount, effort, sessions };
+  return { sets, amount, rpe, sessions };
 }
 
-/** A movement as it is, as a rung with the purpose's own dose and gate. */
+/** A movement as it is, as a rung with the purpose's own prescription and criterion. */
 export function freshRung(movement: Schema["MovementOut"], name = movement.name): PlainRung {
   return {
     ...UNCHANGED,
     values: movement.values,
     name,
     movement: movement.id,
-    dose: null,
-    gate: null,
+    prescription: null,
+    criterion: null,
     why: "",
   };
 }

@@ -24,7 +24,7 @@ interface Props {
 export function BandFold({ setup, onChange }: Props) {
   const bands = useQuery(queries.bands).data?.bands ?? [];
   const [listing, setListing] = useState(false);
-  const { band: hold, help } = setup;
+  const { band: hold, assistance } = setup;
   const held = hold && bands.find((one) => same(one, hold.band));
 
   function take(id: string) {
@@ -35,7 +35,7 @@ export function BandFold({ setup, onChange }: Props) {
     hold && onChange({ ...setup, band: { ...hold, ...changes } });
 
   return (
-    <Fold name="Band and help" told={told(setup, held ?? undefined)}>
+    <Fold name="Band and assistance" told={told(setup, held ?? undefined)}>
       <Choice
         label="Band"
         value={held?.id ?? (hold ? "other" : "")}
@@ -92,23 +92,26 @@ export function BandFold({ setup, onChange }: Props) {
         The bands …
       </Button>
       <Slider
-        label="a helping hand lifts"
+        label="a helping hand takes off"
         unit="kg"
         low={0}
         high={80}
         step={0.5}
-        value={help?.kg ?? 0}
+        value={assistance?.kg ?? 0}
         onChange={(kg) =>
-          onChange({ ...setup, help: kg > 0 ? { kg, at: help?.at ?? "hips" } : null })
+          onChange({ ...setup, assistance: kg > 0 ? { kg, at: assistance?.at ?? "hips" } : null })
         }
       />
-      {help && (
+      {assistance && (
         <Choice
           label="It lifts at the"
-          value={help.at}
+          value={assistance.at}
           options={placeOptions}
           onChange={(event) =>
-            onChange({ ...setup, help: { ...help, at: event.target.value as Hold["at"] } })
+            onChange({
+              ...setup,
+              assistance: { ...assistance, at: event.target.value as Hold["at"] },
+            })
           }
         />
       )}
@@ -134,9 +137,9 @@ function hung(band: Schema["BandOut"], before: Hold | null): Hold {
   };
 }
 
-function told({ band, help }: SetUp, held: Schema["BandOut"] | undefined): string {
+function told({ band, assistance }: SetUp, held: Schema["BandOut"] | undefined): string {
   const parts = [];
   if (band) parts.push(`${held?.name ?? "a band"}${band.band.doubled ? ", folded" : ""}`);
-  if (help) parts.push(`help ${help.kg} kg`);
+  if (assistance) parts.push(`help ${assistance.kg} kg`);
   return parts.join(", ") || "none";
 }

@@ -115,7 +115,7 @@ function fits(
   const words = asked.words.trim().toLowerCase().split(/\s+/);
   const names = [one.name, ...one.also].join(" ").toLowerCase();
   return (
-    words.every((word) => names.includes(word)) &&
+    words.every((note) => names.includes(note)) &&
     (!asked.family || one.family === asked.family) &&
     (!asked.muscle || one.muscles.includes(asked.muscle)) &&
     (!asked.kit || (asked.kit === NOTHING ? one.kit.length === 0 : one.kit.includes(asked.kit)))

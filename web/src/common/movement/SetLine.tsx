@@ -44,8 +44,8 @@ export function SetLine({ athleteId, set }: Props) {
         {set.name} <span className="text-faint">{set.number}</span>
       </span>
       <span>
-        {amountOf(set)}, effort {set.effort}
-        {!set.clean && <span className="text-watch"> ◆ form went</span>}
+        {amountOf(set)}, effort {set.rpe}
+        {!set.form_ok && <span className="text-watch"> ◆ form went</span>}
         {set.pain > 0 && (
           <span className="text-over">
             {" "}

@@ -79,20 +79,22 @@ function PostureFold({ setup, form, forms, onChange }: Props) {
 type Place = keyof Schema["AddedLoad"];
 
 function LoadFold({ setup, form, onChange }: Omit<Props, "forms">) {
-  const total = Object.values(setup.carried).reduce((sum, kg) => sum + kg, 0);
+  const total = Object.values(setup.added_load).reduce((sum, kg) => sum + kg, 0);
   return (
     <Fold name="Load" told={total ? `${total} kg` : "none"}>
-      {form.dials
+      {form.adjustables
         .filter(({ name }) => form.loads.includes(name))
-        .map((dial) => {
-          const place = `${dial.name}_kg` as Place;
+        .map((adjustable) => {
+          const place = `${adjustable.name}_kg` as Place;
           return (
             <Slider
-              key={dial.name}
-              {...dial}
+              key={adjustable.name}
+              {...adjustable}
               step={0.5}
-              value={setup.carried[place]}
-              onChange={(kg) => onChange({ ...setup, carried: { ...setup.carried, [place]: kg } })}
+              value={setup.added_load[place]}
+              onChange={(kg) =>
+                onChange({ ...setup, added_load: { ...setup.added_load, [place]: kg } })
+              }
             />
           );
         })}

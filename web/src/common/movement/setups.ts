@@ -3,9 +3,9 @@ import type { Schema } from "../api/client";
 
 export interface Changes {
   values: Record<string, number>;
-  carried: Schema["AddedLoad"];
+  added_load: Schema["AddedLoad"];
   band: Schema["BandHoldRequest"] | null;
-  help: Schema["HelpRequest"] | null;
+  assistance: Schema["AssistanceRequest"] | null;
   range_percent: number;
   tempo: string;
 }
@@ -17,9 +17,9 @@ export interface SetUp extends Changes {
 /** A movement as it is, nothing changed about it. */
 export const UNCHANGED: Changes = {
   values: {},
-  carried: { vest_kg: 0, bag_kg: 0, ankles_kg: 0, lap_kg: 0, hands_kg: 0 },
+  added_load: { vest_kg: 0, bag_kg: 0, ankles_kg: 0, lap_kg: 0, hands_kg: 0 },
   band: null,
-  help: null,
+  assistance: null,
   range_percent: 100,
   tempo: "1-0-1-0",
 };
@@ -28,9 +28,9 @@ export const UNCHANGED: Changes = {
 export function changesOf(one: Omit<Schema["SetUpRequest"], "movement" | "shape">): Changes {
   return {
     values: one.values ?? UNCHANGED.values,
-    carried: one.carried ?? UNCHANGED.carried,
+    added_load: one.added_load ?? UNCHANGED.added_load,
     band: one.band ?? null,
-    help: one.help ?? null,
+    assistance: one.assistance ?? null,
     range_percent: one.range_percent,
     tempo: one.tempo,
   };

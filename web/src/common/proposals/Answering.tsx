@@ -9,7 +9,7 @@ import { Wrong } from "../ui/Wrong";
 export type Mode = "none" | "edit" | "decline";
 
 interface Props {
-  decisionId: string;
+  proposalId: string;
   /** Where they stand, which an edit starts from. */
   from: string;
   rungs: Schema["RungName"][];
@@ -17,11 +17,11 @@ interface Props {
   onAnswered?: (said: Schema["AnsweredProposalOut"]) => void;
 }
 
-export function Answering({ decisionId, from, rungs, mode: first = "none", onAnswered }: Props) {
+export function Answering({ proposalId, from, rungs, mode: first = "none", onAnswered }: Props) {
   const refresh = useRefresh();
   const [mode, setMode] = useState<Mode>(first);
   const [rung, setRung] = useState(from);
-  const [word, setWord] = useState("");
+  const [note, setWord] = useState("");
   const [error, setError] = useState<Error | null>(null);
   const [busy, setBusy] = useState(false);
 
@@ -29,9 +29,9 @@ export function Answering({ decisionId, from, rungs, mode: first = "none", onAns
     setBusy(true);
     try {
       const done = await answer(
-        api.POST("/api/decisions/{decision_id}/answer", {
-          params: { path: { decision_id: decisionId } },
-          body: { answer: said, rung_id: said === "edit" ? rung : null, word },
+        api.POST("/api/proposals/{proposal_id}/answer", {
+          params: { path: { proposal_id: proposalId } },
+          body: { answer: said, rung_id: said === "edit" ? rung : null, note },
         }),
       );
       setError(null);
@@ -51,7 +51,7 @@ export function Answering({ decisionId, from, rungs, mode: first = "none", onAns
   return (
     <div className="mt-4 border-t border-ink pt-3">
       <div className="flex flex-wrap gap-2">
-        <Button main busy={busy} onClick={() => say("take")}>
+        <Button main busy={busy} onClick={() => say("accept")}>
           Take it
         </Button>
         <Button aria-expanded={mode === "edit"} onClick={() => pick("edit")}>
@@ -60,7 +60,7 @@ export function Answering({ decisionId, from, rungs, mode: first = "none", onAns
         <Button aria-expanded={mode === "decline"} onClick={() => pick("decline")}>
           Decline …
         </Button>
-        <span className="self-center text-faint">Nothing changes before your word.</span>
+        <span className="self-center text-faint">Nothing changes before you decide.</span>
       </div>
       {mode !== "none" && (
         <form
@@ -72,16 +72,16 @@ export function Answering({ decisionId, from, rungs, mode: first = "none", onAns
         >
           {mode === "edit" && (
             <Choice
-              label="Stand on instead"
+              label="Train this rung instead"
               value={rung}
               onChange={(event) => setRung(event.target.value)}
               options={rungs.map((one) => [one.id, one.name])}
             />
           )}
           <Field
-            label="Why, in a word"
+            label="Why, in short"
             autoFocus
-            value={word}
+            value={note}
             maxLength={300}
             onChange={(event) => setWord(event.target.value)}
           />

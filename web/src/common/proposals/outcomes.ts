@@ -3,18 +3,18 @@ import type { Tone } from "../ui/Mark";
 
 export type Outcome = Schema["ProposalOut"]["outcome"];
 
-export const OUTCOMES: Record<Outcome, { word: string; tone: Tone }> = {
-  stop: { word: "Stop", tone: "over" },
-  "ease-off": { word: "Ease off", tone: "watch" },
-  "step-back": { word: "Step back", tone: "watch" },
-  hold: { word: "Hold", tone: "plain" },
-  "add-amount": { word: "Add within the range", tone: "ready" },
-  "add-set": { word: "Add a set", tone: "ready" },
-  "slow-tempo": { word: "Slow the tempo", tone: "ready" },
-  "add-load": { word: "Add load", tone: "ready" },
-  "less-help": { word: "Less help", tone: "ready" },
-  "step-up": { word: "Step up", tone: "ready" },
-  "swap-surface": { word: "Swap the surface", tone: "watch" },
-  "cut-frequency": { word: "Fewer days", tone: "watch" },
-  "test-again": { word: "Test again", tone: "watch" },
+export const OUTCOMES: Record<Outcome, { note: string; tone: Tone }> = {
+  stop: { note: "Stop", tone: "over" },
+  ease_off: { note: "Ease off", tone: "watch" },
+  step_back: { note: "Step back", tone: "watch" },
+  hold: { note: "Hold", tone: "plain" },
+  add_amount: { note: "Add within the range", tone: "ready" },
+  add_set: { note: "Add a set", tone: "ready" },
+  slow_eccentric: { note: "Slow the tempo", tone: "ready" },
+  add_load: { note: "Add load", tone: "ready" },
+  reduce_assistance: { note: "Less assistance", tone: "ready" },
+  step_up: { note: "Step up", tone: "ready" },
+  swap_surface: { note: "Swap the surface", tone: "watch" },
+  reduce_days: { note: "Fewer days", tone: "watch" },
+  retest: { note: "Test again", tone: "watch" },
 };

@@ -89,19 +89,26 @@ export function day(iso: string): string {
 }
 
 /** "3 × 6–10 at effort 9, rest 2:00"; "2 × 8–15 s …" of a hold. */
-export function dose({ sets, low, high, unit, effort, rest_s }: Schema["PrescriptionOut"]): string {
-  return `${sets} × ${low}–${high}${seconds(unit)} at effort ${effort}, rest ${clock(rest_s)}`;
+export function prescription({
+  sets,
+  low,
+  high,
+  unit,
+  rpe,
+  rest_s,
+}: Schema["PrescriptionOut"]): string {
+  return `${sets} × ${low}–${high}${seconds(unit)} at effort ${rpe}, rest ${clock(rest_s)}`;
 }
 
 /** "3 × 10 at effort 9 or under, 2 sessions running". */
-export function gate({
+export function criterion({
   sets,
   amount: count,
   unit,
-  effort,
+  rpe,
   sessions,
 }: Schema["CriterionOut"]): string {
-  return `${sets} × ${count}${seconds(unit)} at effort ${effort} or under, ${sessions} sessions running`;
+  return `${sets} × ${count}${seconds(unit)} at effort ${rpe} or under, ${sessions} sessions running`;
 }
 
 export type Unit = Schema["PrescriptionOut"]["unit"];

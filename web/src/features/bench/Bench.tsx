@@ -65,7 +65,7 @@ function fresh({ ladder, newest }: SheetProps): Lying {
     other: null,
     active: "one",
     done: newest
-      ? { setup: one, count: newest.seconds ?? newest.reps ?? 0, effort: newest.effort }
+      ? { setup: one, count: newest.seconds ?? newest.reps ?? 0, rpe: newest.rpe }
       : null,
   };
 }
@@ -201,7 +201,7 @@ function Sheet(props: SheetProps) {
       <WhichBandDialog {...show("band")} {...asking} />
       <PiecesDialog
         {...show("pieces")}
-        onTake={(kg) => put({ ...setup, carried: { ...setup.carried, bag_kg: kg } })}
+        onTake={(kg) => put({ ...setup, added_load: { ...setup.added_load, bag_kg: kg } })}
       />
       {keeps && dialog === "keep" && (
         <KeepDialog {...show("keep")} ladder={ladder} setup={setup} name={words} />
@@ -242,7 +242,7 @@ function Whose({ ladder, body, onBody }: WhoseProps) {
             ),
         )}
       </select>
-      <Button onClick={onBody} title="Mass, stature, measured lengths">
+      <Button onClick={onBody} title="Mass, height, measured lengths">
         {body.mass_kg} kg, {Math.round(100 * body.stature_m)} cm …
       </Button>
     </div>

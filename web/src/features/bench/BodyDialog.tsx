@@ -51,7 +51,7 @@ export function BodyDialog({ open, onOpenChange, body, onChange }: Props) {
       <form onSubmit={take}>
         <div className="grid grid-cols-2 gap-x-3">
           <Measure label="Body mass" unit="kg" name="mass" value={body.mass_kg} required />
-          <Measure label="Stature" unit="cm" name="stature" value={100 * body.stature_m} required />
+          <Measure label="Height" unit="cm" name="stature" value={100 * body.stature_m} required />
           <Choice
             label="Table of averages"
             name="sex"

@@ -22,9 +22,9 @@ export function DoneFields({ ladderId, done, now, forms, onChange }: Props) {
   const here = formOf(forms, now);
   const form = done ? formOf(forms, done.setup) : here;
   const held = form.counted === "hold";
-  const counted = forms.filter((one) => one.counted !== "effort" && here.compares.includes(one.id));
+  const counted = forms.filter((one) => one.counted !== "rpe" && here.compares.includes(one.id));
   const take = (setup: SetUp) =>
-    onChange({ setup, count: done?.count ?? (held ? 10 : 8), effort: done?.effort ?? 10 });
+    onChange({ setup, count: done?.count ?? (held ? 10 : 8), rpe: done?.rpe ?? 10 });
 
   function fromRecord(index: string) {
     const entry = record[Number(index)];
@@ -32,7 +32,7 @@ export function DoneFields({ ladderId, done, now, forms, onChange }: Props) {
     onChange({
       setup: setUpOf(entry.setup),
       count: entry.seconds ?? entry.reps ?? 0,
-      effort: entry.effort,
+      rpe: entry.rpe,
     });
   }
 
@@ -99,9 +99,9 @@ export function DoneFields({ ladderId, done, now, forms, onChange }: Props) {
               min={1}
               max={10}
               step={0.5}
-              value={done.effort || ""}
-              hint="10: to the end."
-              onChange={(event) => onChange({ ...done, effort: Number(event.target.value) })}
+              value={done.rpe || ""}
+              hint="10: as many as possible."
+              onChange={(event) => onChange({ ...done, rpe: Number(event.target.value) })}
             />
           )}
         </>

@@ -88,7 +88,7 @@ function Drawn({ reading, at, width, title }: DrawnProps) {
 
 /** How much harder, in words a coach says. */
 function Ratio({ sheet, bench }: { sheet: Schema["Sheet"]; bench: Schema["Bench"] }) {
-  const { ratio, ratio_why_not } = bench;
+  const { ratio, ratio_unavailable_reason } = bench;
   return (
     <div className="w-40 border-y border-ink py-3 text-center" aria-live="polite">
       <div className="lettering">Second ÷ first</div>
@@ -105,7 +105,7 @@ function Ratio({ sheet, bench }: { sheet: Schema["Sheet"]; bench: Schema["Bench"
           <p>{harder(ratio)}</p>
         </>
       ) : (
-        <p className="text-sm text-faint">{ratio_why_not}</p>
+        <p className="text-sm text-faint">{ratio_unavailable_reason}</p>
       )}
     </div>
   );
@@ -115,7 +115,7 @@ export function harder({ low, likely, high }: Schema["EstimateOut"]): string {
   const percent = (x: number) => Math.abs(100 * (x - 1));
   const told = (x: number) => percent(x).toFixed(percent(x) < 10 ? 1 : 0);
   if (percent(likely) < 0.05) return "equally hard";
-  const word = likely > 1 ? "harder" : "easier";
+  const note = likely > 1 ? "harder" : "easier";
   const sure = low > 1 || high < 1 ? "" : "; within the range either may be";
-  return `${told(likely)} % ${word}${sure}`;
+  return `${told(likely)} % ${note}${sure}`;
 }

@@ -9,9 +9,9 @@ export function PersonalFigures({ ladderId }: { ladderId: string }) {
   const personal = useQuery(queries.personal(ladderId));
   if (personal.error) return <Wrong error={personal.error} />;
   if (!personal.data) return <p className="text-faint">Fitting …</p>;
-  const { sets, first, last, capacity, growth, g, endurance, why_not } = personal.data;
+  const { sets, first, last, capacity, growth, g, endurance, unavailable_reason } = personal.data;
   if (!capacity || !growth || !g || !endurance)
-    return <p className="pt-1 text-sm text-faint">{why_not}</p>;
+    return <p className="pt-1 text-sm text-faint">{unavailable_reason}</p>;
   const rows = [
     ["capacity", capacity],
     ["growth", growth],

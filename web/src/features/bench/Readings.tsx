@@ -62,7 +62,7 @@ export const Readings = memo(function Readings({ answered: { sheet, bench }, for
           reading.expected ? (
             asked(which, "expected", "what is likely there", reading.expected)
           ) : (
-            <span className="text-faint">{reading.expected_why_not}</span>
+            <span className="text-faint">{reading.expected_unavailable_reason}</span>
           ),
         )}
         {counted &&

@@ -31,7 +31,7 @@ export function SolveDialog({ open, onOpenChange, ...asking }: AskingDialog) {
 function Solving(props: Asking) {
   const { lying, ladderId, forms, onTake, onDone } = props;
   const { task, form, beside } = asked(props);
-  const places = form.dials.filter(({ name }) => form.loads.includes(name));
+  const places = form.adjustables.filter(({ name }) => form.loads.includes(name));
   const [kind, setKind] = useState<Aim>(beside ? "other" : places.length ? "load" : "step");
   const [place, setPlace] = useState(places.find(({ name }) => name === "bag")?.name ?? "vest");
   const [kg, setKg] = useState("3");
@@ -42,7 +42,7 @@ function Solving(props: Asking) {
   if (places.length) aims.unshift(["load", "this with more kilos on it"]);
   if (beside)
     aims.unshift(["other", `the ${lying.active === "other" ? "first" : "second"} set-up`]);
-  if (form.counted !== "effort")
+  if (form.counted !== "rpe")
     aims.push(["count", form.counted === "hold" ? "so many seconds" : "so many reps"]);
   const done = telling(lying.done, form, forms);
   const aim = aimOf();
@@ -53,8 +53,8 @@ function Solving(props: Asking) {
     if (kind === "step") return { model: task, step_percent: Number(step) };
     if (kind === "count")
       return done && Number(count) > 0 ? { count: Number(count), step_percent: 0 } : null;
-    const carried = { ...task.carried, [loaded]: task.carried[loaded] + Number(kg) };
-    return { model: { ...task, carried }, step_percent: 0 };
+    const added_load = { ...task.added_load, [loaded]: task.added_load[loaded] + Number(kg) };
+    return { model: { ...task, added_load }, step_percent: 0 };
   }
 
   return (
@@ -126,16 +126,16 @@ function Solving(props: Asking) {
             </tr>
           </thead>
           <tbody>
-            {form.dials
+            {form.adjustables
               .filter(({ name }) => !(kind === "load" && name === place))
-              .map((dial) => (
+              .map((adjustable) => (
                 <Line
-                  key={dial.name}
-                  dial={dial}
+                  key={adjustable.name}
+                  adjustable={adjustable}
                   puzzle={{
                     body: lying.body,
                     task,
-                    dial: dial.name,
+                    adjustable: adjustable.name,
                     aim,
                     done,
                   }}
@@ -150,12 +150,12 @@ function Solving(props: Asking) {
 }
 
 interface LineProps {
-  dial: Schema["AdjustableOut"];
+  adjustable: Schema["AdjustableOut"];
   puzzle: Schema["Puzzle"];
   onTake: (setup: SetUp) => void;
 }
 
-function Line({ dial, puzzle, onTake }: LineProps) {
+function Line({ adjustable, puzzle, onTake }: LineProps) {
   const solved = useQuery({
     queryKey: ["solution", puzzle],
     queryFn: ({ signal }) => answer(api.POST("/api/bench/solution", { body: puzzle, signal })),
@@ -163,7 +163,7 @@ function Line({ dial, puzzle, onTake }: LineProps) {
   const found = solved.data;
   return (
     <tr className="border-b border-hair align-top [&>*]:py-1.5 [&>*]:pr-3">
-      <th scope="row">{dial.label}</th>
+      <th scope="row">{adjustable.label}</th>
       {!found && (
         <td colSpan={3} className="text-faint">
           {solved.error ? `cannot: ${solved.error.message}` : "solving …"}
@@ -175,12 +175,12 @@ function Line({ dial, puzzle, onTake }: LineProps) {
           {found.to && found.setup ? (
             <>
               <td>
-                <Explained name={dial.label} figure={found.to} />
+                <Explained name={adjustable.label} figure={found.to} />
               </td>
               <td>
                 <Button
                   onClick={() => found.setup && onTake(setUpOf(found.setup))}
-                  aria-label={`Set it up: ${dial.label}`}
+                  aria-label={`Set it up: ${adjustable.label}`}
                 >
                   Set it up
                 </Button>
@@ -188,7 +188,7 @@ function Line({ dial, puzzle, onTake }: LineProps) {
             </>
           ) : (
             <td colSpan={2} className="text-faint">
-              cannot: {found.why_not}
+              cannot: {found.unavailable_reason}
             </td>
           )}
         </>

@@ -20,7 +20,7 @@ export function WhichBandDialog({ open, onOpenChange, ...asking }: AskingDialog)
       onOpenChange={onOpenChange}
       wide
       title="Which band"
-      about="The least help that brings the count within reach, and each band that gives it."
+      about="The least assistance that brings the count within reach, and each band that gives it."
     >
       <Choosing {...asking} />
     </Dialog>
@@ -74,7 +74,7 @@ function Choosing(props: Asking) {
         <>
           <p className="pt-3">
             Taken off the demand:{" "}
-            <Explained name="the help that is wanted" figure={found.data.help} />
+            <Explained name="the help that is wanted" figure={found.data.assistance} />
           </p>
           <Answers answers={found.data.bands} onTake={onTake} />
         </>
@@ -143,7 +143,7 @@ function Answers({ answers, onTake }: AnswersProps) {
               </>
             ) : (
               <td colSpan={4} className="text-faint">
-                {one.why_not}
+                {one.unavailable_reason}
               </td>
             )}
           </tr>

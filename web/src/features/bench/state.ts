@@ -11,7 +11,7 @@ export interface DoneAt {
   setup: SetUp;
   /** Reps or seconds, as the movement is counted. */
   count: number;
-  effort: number;
+  rpe: number;
 }
 
 export interface Lying {
@@ -39,9 +39,9 @@ export function telling(done: DoneAt | null, form: Form, forms: Form[]): Schema[
     : null;
 }
 
-export function doneOf({ setup, count, effort }: DoneAt, forms: Form[]): Schema["DoneAt"] {
+export function doneOf({ setup, count, rpe }: DoneAt, forms: Form[]): Schema["DoneAt"] {
   const held = formOf(forms, setup).counted === "hold";
-  return { setup, effort, reps: held ? null : count, seconds: held ? count : null };
+  return { setup, rpe, reps: held ? null : count, seconds: held ? count : null };
 }
 
 /**

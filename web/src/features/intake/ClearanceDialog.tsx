@@ -31,7 +31,7 @@ export function ClearanceDialog({ open, onOpenChange, athleteId, closed }: Props
           body: {
             id,
             said_by: String(typed.get("said_by")),
-            word: String(typed.get("word")),
+            note: String(typed.get("note")),
             lifts: typed.getAll("lifts").map(String),
           },
         }),
@@ -48,7 +48,7 @@ export function ClearanceDialog({ open, onOpenChange, athleteId, closed }: Props
       open={open}
       onOpenChange={onOpenChange}
       title="Record a clearance"
-      about="What a doctor or clinician said, in their words. It opens what you tick and nothing else, and stands until the next screen."
+      about="What a doctor or clinician said, in their words. It opens what you tick and nothing else, and holds until the next screen."
     >
       <form onSubmit={keep} onChange={draft.onChange}>
         <Field
@@ -63,7 +63,7 @@ export function ClearanceDialog({ open, onOpenChange, athleteId, closed }: Props
           name="word"
           required
           maxLength={500}
-          defaultValue={draft.typed("word")}
+          defaultValue={draft.typed("note")}
         />
         <fieldset className="mt-3">
           <legend className="lettering">It lifts</legend>

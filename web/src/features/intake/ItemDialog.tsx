@@ -125,7 +125,7 @@ export function ItemDialog({ place, onClose }: { place: Schema["PlaceOut"]; onCl
             defaultValue={draft.typed("count", "1")}
           />
           <Field
-            label="Time to rig it up"
+            label="Time to set it up"
             name="minutes"
             unit="min"
             type="number"

@@ -36,7 +36,7 @@ export function Measures({ athlete, units }: { athlete: Schema["AthleteOut"]; un
   const keep = () =>
     act(
       () =>
-        api.POST("/api/athletes/{athlete_id}/measures", {
+        api.POST("/api/athletes/{athlete_id}/body-measurements", {
           params: { path: { athlete_id: athlete.id } },
           body: {
             mass_kg: toSi(Number(typed.mass), units, "mass"),
@@ -76,7 +76,7 @@ export function Measures({ athlete, units }: { athlete: Schema["AthleteOut"]; un
       <h2 className="pt-2 text-lg">Measures</h2>
       <div className="grid grid-cols-2 gap-x-4">
         {box("mass", "Body mass", "mass")}
-        {box("stature", "Stature", "length")}
+        {box("stature", "Height", "length")}
       </div>
       <details>
         <summary className="lettering cursor-pointer">Limb lengths, if measured</summary>

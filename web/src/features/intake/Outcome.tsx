@@ -45,8 +45,8 @@ export function Outcome({ athleteId, screen }: { athleteId: string; screen: Sche
       {screen.clearances.length > 0 && <h3 className="lettering pt-3">Cleared</h3>}
       <ul>
         {screen.clearances.map((one) => (
-          <li key={one.on + one.word} className="border-t border-hair py-1">
-            {one.said_by}: “{one.word}”
+          <li key={one.on + one.note} className="border-t border-hair py-1">
+            {one.said_by}: “{one.note}”
             <span className="block text-sm text-faint">
               lifts {one.lifts.map((lift) => LIFTS[lift] ?? lift).join(", ")}; recorded{" "}
               {day(one.on)} by {one.author}

@@ -57,7 +57,7 @@ export function TestRun({ athleteId, card, onClose }: Props) {
               movement: card.movement,
               ...changesOf(card),
               ...(held ? { seconds: Number(amount) } : { reps: Number(amount) }),
-              effort: 10,
+              rpe: 10,
               side,
             },
           });
@@ -95,7 +95,7 @@ export function TestRun({ athleteId, card, onClose }: Props) {
           {sides.map((side) => (
             <div key={side} className="w-56">
               <Field
-                label={`${held ? "Seconds" : "Reps"} to the end${side && `, ${side}`}`}
+                label={`${held ? "Longest clean hold, s" : "As many clean reps as possible"}${side && `, ${side}`}`}
                 unit={held ? "s" : "reps"}
                 type="number"
                 min={1}
@@ -148,9 +148,9 @@ function Norm({ norm, unit }: { norm: Schema["NormOut"]; unit: string }) {
         {norm.name}, {norm.age} years
       </p>
       <p className="flex flex-wrap gap-x-4">
-        {norm.words.map((word, i) => (
-          <span key={word}>
-            {word} {i === 0 ? `under ${norm.least[1]}` : `from ${norm.least[i]}`}
+        {norm.words.map((note, i) => (
+          <span key={note}>
+            {note} {i === 0 ? `under ${norm.least[1]}` : `from ${norm.least[i]}`}
             {unit === "s" && " s"}
           </span>
         ))}

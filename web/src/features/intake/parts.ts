@@ -14,7 +14,7 @@ export const PARTS: Part[] = [
   { id: "readiness", name: "Readiness", asks: (who) => `What ${who} is ready for` },
   { id: "kit", name: "Kit", asks: (who) => `Where ${who} trains, and with what` },
   { id: "tests", name: "Tests", asks: (who) => `What ${who} can do now` },
-  { id: "placement", name: "Placement", asks: (who) => `Where ${who} stands` },
+  { id: "placement", name: "Placement", asks: (who) => `Where ${who} begins` },
 ];
 
 export type Done = Record<Part["id"], boolean>;

@@ -100,8 +100,8 @@ export function BridgePanel({ sheet, lower, upper, onPencil, onClose }: Props) {
       </div>
       <div className="px-4 pb-4">
         <p className="pt-1 text-faint">
-          From “{lower.name}” to “{upper.name}”, in steps of {sheet.terms.step_percent} % at most,{" "}
-          {sheet.terms.order[0]} first.
+          From “{lower.name}” to “{upper.name}”, in steps of {sheet.settings.target_step_percent} %
+          at most, {sheet.settings.lever_order[0]} first.
         </p>
         <Wrong error={found.error ?? error} />
         {found.isPending && (

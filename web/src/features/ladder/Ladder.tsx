@@ -20,13 +20,13 @@ import { TitleBlock } from "../../common/ui/TitleBlock";
 import { Wrong } from "../../common/ui/Wrong";
 import { day } from "../../common/units/figures";
 import { BridgePanel } from "./BridgePanel";
+import { AdjustmentsDialog } from "./dialogs/AdjustmentsDialog";
 import { CompareDialog } from "./dialogs/CompareDialog";
 import { CopyDialog } from "./dialogs/CopyDialog";
 import { DeleteDialog } from "./dialogs/DeleteDialog";
-import { SchoolDialog } from "./dialogs/SchoolDialog";
-import { TermsDialog } from "./dialogs/TermsDialog";
+import { MethodDialog } from "./dialogs/MethodDialog";
+import { SettingsDialog } from "./dialogs/SettingsDialog";
 import { TestDialog } from "./dialogs/TestDialog";
-import { WaysDialog } from "./dialogs/WaysDialog";
 import { LadderTable } from "./LadderTable";
 import { LaneLines } from "./LaneLines";
 import { RungEditor } from "./RungEditor";
@@ -63,11 +63,11 @@ type Aside = "sheet" | "edit" | "bridge";
 
 function Sheet({ sheet, onGone }: { sheet: Schema["LadderSheet"]; onGone: () => void }) {
   // Picked by id, so that the pick stays when rungs are put in or taken off.
-  const [picked, setPicked] = useState(sheet.standing_id);
+  const [picked, setPicked] = useState(sheet.current_rung_id);
   const indexOf = (id: string) => sheet.rungs.findIndex((rung) => rung.id === id);
-  const selected = indexOf(picked) >= 0 ? indexOf(picked) : indexOf(sheet.standing_id);
+  const selected = indexOf(picked) >= 0 ? indexOf(picked) : indexOf(sheet.current_rung_id);
   const setSelected = (index: number) => {
-    setPicked(sheet.rungs[index]?.id ?? sheet.standing_id);
+    setPicked(sheet.rungs[index]?.id ?? sheet.current_rung_id);
     if (aside !== "bridge") setAside("sheet");
   };
   const [asTable, setAsTable] = useState(false);
@@ -205,7 +205,8 @@ function Sheet({ sheet, onGone }: { sheet: Schema["LadderSheet"]; onGone: () => 
           )}
           {placement && !placement.fits && (
             <p className="px-4 pt-2 text-watch">
-              ◆ Even the lowest rung's dose does not fit yet: add an easier one, or test again.
+              ◆ Even the lowest rung's prescription does not fit yet: add an easier one, or test
+              again.
             </p>
           )}
           {other && (
@@ -250,7 +251,7 @@ function Sheet({ sheet, onGone }: { sheet: Schema["LadderSheet"]; onGone: () => 
             onEdit={() => setAside("edit")}
             onBridge={bridge}
             onMove={(by) => move(selected, selected + by)}
-            onGone={() => setPicked(sheet.standing_id)}
+            onGone={() => setPicked(sheet.current_rung_id)}
           />
         )}
         {rung && aside === "edit" && (
@@ -275,7 +276,12 @@ function Sheet({ sheet, onGone }: { sheet: Schema["LadderSheet"]; onGone: () => 
         revision={`${sheet.revision} · model ${sheet.model_version}`}
       />
       {rung?.demand && (
-        <WaysDialog open={dialog === "ways"} onOpenChange={close} sheet={sheet} index={selected} />
+        <AdjustmentsDialog
+          open={dialog === "ways"}
+          onOpenChange={close}
+          sheet={sheet}
+          index={selected}
+        />
       )}
       <TestDialog open={dialog === "test"} onOpenChange={close} sheet={sheet} />
       {(dialog === "add" || dialog === "find") && rung && (
@@ -287,8 +293,8 @@ function Sheet({ sheet, onGone }: { sheet: Schema["LadderSheet"]; onGone: () => 
           onClose={close}
         />
       )}
-      {dialog === "school" && <SchoolDialog ladder={sheet.id} onClose={close} />}
-      {dialog === "terms" && <TermsDialog sheet={sheet} onClose={close} />}
+      {dialog === "method" && <MethodDialog ladder={sheet.id} onClose={close} />}
+      {dialog === "settings" && <SettingsDialog sheet={sheet} onClose={close} />}
       {dialog === "files" && (
         <FileDialog
           athleteId={sheet.athlete_id}

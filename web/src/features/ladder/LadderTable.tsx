@@ -1,5 +1,5 @@
 import type { Schema } from "../../common/api/client";
-import { dose, ratio, told } from "../../common/units/figures";
+import { prescription, ratio, told } from "../../common/units/figures";
 
 interface Props {
   sheet: Schema["LadderSheet"];
@@ -22,7 +22,7 @@ export function LadderTable({ sheet, selected, other, onSelect }: Props) {
           <th>Step from below</th>
           <th>{other ? `Likely, ${sheet.athlete_name}` : "Likely"}</th>
           {other && <th>Likely, {other.athlete_name}</th>}
-          <th>Dose</th>
+          <th>Prescription</th>
         </tr>
       </thead>
       <tbody>
@@ -35,7 +35,9 @@ export function LadderTable({ sheet, selected, other, onSelect }: Props) {
               <button type="button" className="text-left" onClick={() => onSelect(index)}>
                 {rung.name}
               </button>
-              {rung.id === sheet.standing_id && <span className="text-faint"> · stands here</span>}
+              {rung.id === sheet.current_rung_id && (
+                <span className="text-faint"> · current rung</span>
+              )}
               {rung.closed && <span className="text-over"> · closed</span>}
             </th>
             <td className="pr-3">{rung.demand ? told(rung.demand) : "by effort"}</td>
@@ -52,7 +54,7 @@ export function LadderTable({ sheet, selected, other, onSelect }: Props) {
                 {other.rungs[index]?.expected ? told(other.rungs[index].expected) : "–"}
               </td>
             )}
-            <td>{dose(rung.dose)}</td>
+            <td>{prescription(rung.prescription)}</td>
           </tr>
         ))}
       </tbody>

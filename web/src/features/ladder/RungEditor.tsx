@@ -83,7 +83,7 @@ export function RungEditor({ sheet, rung, onClose }: Props) {
           onChange={(event) => change({ name: event.target.value })}
         />
       </div>
-      <Folds open={["Posture", "Dose and gate"]}>
+      <Folds open={["Posture", "Prescription and criterion"]}>
         {form && forms && (
           <SetUpPanel
             setup={{ movement: form.id, ...changesOf(draft) }}
@@ -91,11 +91,11 @@ export function RungEditor({ sheet, rung, onClose }: Props) {
             onChange={(setup) => change(changesOf(setup))}
           />
         )}
-        <DoseFold draft={draft} rung={rung} onChange={change} />
+        <PrescriptionFold draft={draft} rung={rung} onChange={change} />
       </Folds>
       <div className="border-t border-hair px-4 pb-4">
         <Field
-          label="Why it stands here"
+          label="Why it is here"
           value={draft.why}
           maxLength={300}
           hint="Where the demand alone would not say so."
@@ -138,61 +138,69 @@ function Followed(props: { sheet: Schema["LadderSheet"]; setup: SetUp; form: For
   );
 }
 
-interface DoseProps {
+interface PrescriptionProps {
   draft: PlainRung;
   rung: Schema["RungOut"];
   onChange: (changes: Partial<PlainRung>) => void;
 }
 
-function DoseFold({ draft, rung, onChange }: DoseProps) {
-  const dose = draft.dose ?? rung.dose;
-  const gate = draft.gate ?? rung.gate;
+function PrescriptionFold({ draft, rung, onChange }: PrescriptionProps) {
+  const prescription = draft.prescription ?? rung.prescription;
+  const criterion = draft.criterion ?? rung.criterion;
   const put = (changes: Partial<Schema["PrescriptionDocument"]>) =>
-    onChange({ dose: { ...dose, ...changes } });
+    onChange({ prescription: { ...prescription, ...changes } });
   const show = (changes: Partial<Schema["CriterionDocument"]>) => {
-    const { sets, amount, effort, sessions } = { ...gate, ...changes };
-    onChange({ gate: { sets, amount, effort, sessions } });
+    const { sets, amount, rpe, sessions } = { ...criterion, ...changes };
+    onChange({ criterion: { sets, amount, rpe, sessions } });
   };
   return (
-    <Fold name="Dose and gate" told={`${dose.sets} × ${dose.low}–${dose.high} ${dose.unit}`}>
+    <Fold
+      name="Prescription and criterion"
+      told={`${prescription.sets} × ${prescription.low}–${prescription.high} ${prescription.unit}`}
+    >
       <div className="grid grid-cols-2 gap-x-4">
-        <Count label="Sets" value={dose.sets} onChange={(sets) => put({ sets })} />
-        <Count label="Rest" unit="s" value={dose.rest_s} onChange={(rest_s) => put({ rest_s })} />
+        <Count label="Sets" value={prescription.sets} onChange={(sets) => put({ sets })} />
+        <Count
+          label="Rest"
+          unit="s"
+          value={prescription.rest_s}
+          onChange={(rest_s) => put({ rest_s })}
+        />
         <Count
           label="Range's foot"
-          unit={dose.unit}
-          value={dose.low}
+          unit={prescription.unit}
+          value={prescription.low}
           onChange={(low) => put({ low })}
         />
         <Count
           label="Range's top"
-          unit={dose.unit}
-          value={dose.high}
+          unit={prescription.unit}
+          value={prescription.high}
           onChange={(high) => put({ high })}
         />
         <Count
-          label="Effort"
+          label="Effort (RPE)"
           step={0.5}
-          value={dose.effort}
-          onChange={(effort) => put({ effort })}
+          value={prescription.rpe}
+          onChange={(rpe) => put({ rpe })}
         />
         <span />
-        <Count label="Gate: sets" value={gate.sets} onChange={(sets) => show({ sets })} />
+        <Count label="Criterion: sets" value={criterion.sets} onChange={(sets) => show({ sets })} />
         <Count
-          label="Gate: in every set"
-          unit={dose.unit}
-          value={gate.amount}
+          label="Criterion: in every set"
+          unit={prescription.unit}
+          value={criterion.amount}
           onChange={(amount) => show({ amount })}
         />
         <Count
-          label="Gate: effort at most"
+          label="Criterion: effort at most"
           step={0.5}
-          value={gate.effort}
-          onChange={(effort) => show({ effort })}
+          value={criterion.rpe}
+          onChange={(rpe) => show({ rpe })}
         />
         <Count
-          label="Gate: sessions running"
-          value={gate.sessions}
+          label="Criterion: sessions running"
+          value={criterion.sessions}
           onChange={(sessions) => show({ sessions })}
         />
       </div>

@@ -1,4 +1,4 @@
-/** Everything about one rung: its figure at both ends of the rep, its demand, dose and gate. */
+/** Everything about one rung: its figure at both ends of the rep, its demand, prescription and criterion. */
 import { useQuery } from "@tanstack/react-query";
 import type { ReactNode, Ref } from "react";
 import { flushSync } from "react-dom";
@@ -11,8 +11,8 @@ import { changesOf } from "../../common/movement/setups";
 import { Button } from "../../common/ui/Button";
 import { Wrong } from "../../common/ui/Wrong";
 import { Explained } from "../../common/units/Explained";
-import { dose, gate, ratio, told } from "../../common/units/figures";
-import { TiesPart } from "./dialogs/TiesPart";
+import { criterion, prescription, ratio, told } from "../../common/units/figures";
+import { EdgesPart } from "./dialogs/EdgesPart";
 
 interface Props {
   sheet: Schema["LadderSheet"];
@@ -30,7 +30,7 @@ export function RungSheet(props: Props) {
   const full = useQuery(queries.rung(sheet.id, rung.id)).data;
   const { act, error } = useAct();
   const lane = rung.lane === null ? undefined : sheet.lanes[rung.lane];
-  const held = rung.dose.unit === "s";
+  const held = rung.prescription.unit === "s";
   const navigate = useNavigate();
   const movements = useQuery(queries.catalogue).data?.movements;
   const form = movements?.find(({ id }) => id === rung.movement)?.form;
@@ -39,9 +39,9 @@ export function RungSheet(props: Props) {
 
   const stand = () =>
     act(() =>
-      api.POST("/api/ladders/{ladder_id}/standing", {
+      api.PUT("/api/ladders/{ladder_id}/current-rung", {
         params: { path: { ladder_id: sheet.id } },
-        body: { rung_id: rung.id, word: "" },
+        body: { rung_id: rung.id, note: "" },
       }),
     );
 
@@ -62,8 +62,8 @@ export function RungSheet(props: Props) {
     >
       <div className="flex items-center justify-between gap-3 border-b border-hair px-4 py-1.5">
         <h2 className="text-xl">{rung.name}</h2>
-        {rung.id === sheet.standing_id ? (
-          <span className="lettering">stands here</span>
+        {rung.id === sheet.current_rung_id ? (
+          <span className="lettering">current rung</span>
         ) : (
           <Button onClick={stand}>Stand here</Button>
         )}
@@ -78,7 +78,7 @@ export function RungSheet(props: Props) {
           label={`${rung.name}: the start in ink, the other end dashed, with the forces on the body`}
         />
         <dl className="grid grid-cols-[8.5rem_1fr] gap-x-3 gap-y-0.5 border-t border-ink pt-2">
-          {full?.effort_only && (
+          {full?.rpe_only && (
             <Row name="Demand">by effort: the athlete sets the resistance, nothing is computed</Row>
           )}
           {full?.demand && (
@@ -102,8 +102,8 @@ export function RungSheet(props: Props) {
               <Explained name={held ? "longest hold" : "reps to failure"} figure={full.expected} />
             </Row>
           )}
-          <Row name="Dose">{dose(rung.dose)}</Row>
-          <Row name="Gate">{gate(rung.gate)}</Row>
+          <Row name="Prescription">{prescription(rung.prescription)}</Row>
+          <Row name="Criterion">{criterion(rung.criterion)}</Row>
           {sheet.steps
             .filter(({ lower_id }) => lower_id === rung.id)
             .map((step) => (
@@ -141,13 +141,13 @@ export function RungSheet(props: Props) {
               On the Bench
             </Button>
           )}
-          {rung.id !== sheet.standing_id && (
+          {rung.id !== sheet.current_rung_id && (
             <Button quiet onClick={remove}>
               Take this rung off
             </Button>
           )}
         </div>
-        <TiesPart sheet={sheet} rung={rung} />
+        <EdgesPart sheet={sheet} rung={rung} />
         {full && <Advice full={full} />}
       </div>
     </aside>
@@ -167,7 +167,7 @@ function StepAbove({ sheet, step }: { sheet: Schema["LadderSheet"]; step: Schema
         {step.gap && ", a gap"}
         {step.easier && ", easier than this rung: check the order"}
       </span>{" "}
-      to {upper}: from this gate, {told(step.above)} there
+      to {upper}: from this criterion, {told(step.above)} there
     </>
   );
 }

@@ -7,8 +7,8 @@ export type Act =
   | "find"
   | "ways"
   | "test"
-  | "terms"
-  | "school"
+  | "settings"
+  | "method"
   | "files"
   | "compare"
   | "copy"
@@ -50,11 +50,11 @@ export function WorkBar({ sheet, busy, asTable, onTable, onUndo, onRedo, onAct }
       >
         ↷ Again
       </Button>
-      <Button quiet onClick={() => onAct("terms")}>
+      <Button quiet onClick={() => onAct("settings")}>
         Steps …
       </Button>
-      <Button quiet onClick={() => onAct("school")}>
-        School …
+      <Button quiet onClick={() => onAct("method")}>
+        Method …
       </Button>
       <Button quiet onClick={() => onAct("files")}>
         Files …

@@ -60,12 +60,12 @@ export function DayColumn(props: Props) {
         </h2>
         <p className="text-sm leading-tight text-faint">
           {day.place_name || "anywhere"}
-          {placeLost && ", lost this week"}
+          {placeLost && ", skipped this week"}
           {day.adapted && ", adapted"}
         </p>
         <p className="text-sm">
           {day.lost ? (
-            <Mark tone="watch">lost this week</Mark>
+            <Mark tone="watch">skipped this week</Mark>
           ) : taken > day.minutes ? (
             <Mark tone="over">{`${taken} of ${day.minutes} min`}</Mark>
           ) : (
@@ -109,12 +109,12 @@ export function DayColumn(props: Props) {
         ))}
         {!day.past && (
           <Button quiet onClick={onLose} className="text-sm">
-            {day.lost ? "Have it again" : "Lose this day"}
+            {day.lost ? "Restore this day" : "Skip this day"}
           </Button>
         )}
         {!day.past && day.place && (
           <Button quiet onClick={onLosePlace} className="text-sm">
-            {placeLost ? `Have ${day.place_name} again` : `Lose ${day.place_name}`}
+            {placeLost ? `Restore ${day.place_name}` : `Skip ${day.place_name}`}
           </Button>
         )}
       </footer>

@@ -171,15 +171,15 @@ function Before({ weeks }: { weeks: Schema["WeekBefore"][] }) {
     <div className="mt-4">
       <h2 className="lettering">Two weeks back</h2>
       {weeks.map((week) => (
-        <div key={week.monday} className="border-t border-hair">
+        <div key={week.week_start} className="border-t border-hair">
           <p>
-            Week of {short(week.monday)}:{" "}
+            Week of {short(week.week_start)}:{" "}
             {week.sessions.length === 0 ? "nothing logged" : `${week.sessions.length} sessions`}
           </p>
           <ul className="text-sm text-faint">
             {week.sessions.map((one) => (
               <li key={one.day + one.goal}>
-                {short(one.day)}: {one.goal}, {one.sets} sets at effort {plain(one.effort)}
+                {short(one.day)}: {one.goal}, {one.sets} sets at effort {plain(one.rpe)}
               </li>
             ))}
           </ul>

@@ -50,8 +50,8 @@ export function SessionView({ session, onEdit }: Props) {
             </li>
           ))}
         </ul>
-        {session.effort_only.length > 0 && (
-          <p className="text-sm text-faint">By effort only: {session.effort_only.join(", ")}.</p>
+        {session.rpe_only.length > 0 && (
+          <p className="text-sm text-faint">By effort only: {session.rpe_only.join(", ")}.</p>
         )}
         <h3 className="lettering pt-3">Sides, push and pull</h3>
         <p>

@@ -16,12 +16,13 @@ import { DayColumn, PX } from "./DayColumn";
 import { dayDate, span, weekAfter, weekBefore } from "./dates";
 import { AdaptDialog } from "./dialogs/AdaptDialog";
 import { AddDialog } from "./dialogs/AddDialog";
+import { AvailabilityDialog } from "./dialogs/AvailabilityDialog";
 import { DailyDialog } from "./dialogs/DailyDialog";
 import { EditDialog } from "./dialogs/EditDialog";
 import { FilesDialog } from "./dialogs/FilesDialog";
 import { ReadyDialog } from "./dialogs/ReadyDialog";
 import { SessionDialog } from "./dialogs/SessionDialog";
-import { WishesDialog } from "./dialogs/WishesDialog";
+import { PlanningBar } from "./PlanningBar";
 import {
   type Draft,
   draftOf,
@@ -35,14 +36,13 @@ import {
   without,
 } from "./plan";
 import { ScorePanel } from "./ScorePanel";
-import { SolveBar } from "./SolveBar";
 import { useSolve } from "./useSolve";
 import { type WeekAct, WeekBar } from "./WeekBar";
 
 export default function Week() {
   const { athleteId = "" } = useParams();
-  const [monday, setMonday] = useState("");
-  const week = useQuery({ ...queries.week(athleteId, monday), enabled: athleteId !== "" });
+  const [week_start, setWeekStart] = useState("");
+  const week = useQuery({ ...queries.week(athleteId, week_start), enabled: athleteId !== "" });
   if (!athleteId) return <NobodyPicked />;
   if (week.error && !week.data) {
     return (
@@ -57,10 +57,12 @@ export default function Week() {
     );
   }
   if (!week.data) return <main className="flex-1 p-6 text-faint">Laying out the week …</main>;
-  return <Drawn key={`${athleteId}${week.data.monday}`} sheet={week.data} onWeek={setMonday} />;
+  return (
+    <Drawn key={`${athleteId}${week.data.week_start}`} sheet={week.data} onWeek={setWeekStart} />
+  );
 }
 
-function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (monday: string) => void }) {
+function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (week_start: string) => void }) {
   const [picked, pick] = useState<Picked | null>(null);
   const [open, setOpen] = useState<WeekAct | null>(null);
   const { act, busy, error } = useAct();
@@ -81,13 +83,16 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (monday: string) => vo
   const task = there.find(({ key }) => key === picked?.key) ?? there[0];
   const name = task?.name ?? "";
 
-  const keep = (next: Draft, word: string, bound: number | null = null, then = () => {}) =>
+  const keep = (next: Draft, note: string, bound: number | null = null, then = () => {}) =>
     act(
       () =>
         answer(
           api.PUT("/api/athletes/{athlete_id}/week", {
-            params: { path: { athlete_id: sheet.athlete_id }, query: { monday: sheet.monday } },
-            body: { ...next, number: sheet.revision, bound, word },
+            params: {
+              path: { athlete_id: sheet.athlete_id },
+              query: { week_start: sheet.week_start },
+            },
+            body: { ...next, number: sheet.revision, bound, note },
           }),
         ),
       then,
@@ -119,20 +124,23 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (monday: string) => vo
   };
   const turnPin = (thereOn: boolean) => {
     if (!task || preview) return;
-    const word = thereOn ? "pinned" : "kept off";
-    keep(pinTurned(draft, task.key, day, thereOn), `${word} ${name}, ${nameOf(sheet, day)}`);
+    const note = thereOn ? "pinned" : "kept off";
+    keep(pinTurned(draft, task.key, day, thereOn), `${note} ${name}, ${nameOf(sheet, day)}`);
   };
   const swap = () => {
     const other = dayBeside(1);
     if (other === undefined || preview) return;
-    const word = `swapped ${nameOf(sheet, day)} and ${nameOf(sheet, other)}`;
-    keep(swapped(draft, day, other), word, null, () => pick({ day: other, key: task?.key ?? "" }));
+    const note = `swapped ${nameOf(sheet, day)} and ${nameOf(sheet, other)}`;
+    keep(swapped(draft, day, other), note, null, () => pick({ day: other, key: task?.key ?? "" }));
   };
   const undo = () =>
     act(() =>
       answer(
         api.POST("/api/athletes/{athlete_id}/week/undo", {
-          params: { path: { athlete_id: sheet.athlete_id }, query: { monday: sheet.monday } },
+          params: {
+            path: { athlete_id: sheet.athlete_id },
+            query: { week_start: sheet.week_start },
+          },
         }),
       ),
     );
@@ -143,13 +151,13 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (monday: string) => vo
       : [...draft.lost.days, index];
     const next = { ...draft, lost: { ...draft.lost, days: lost } };
     next.placed = next.placed.filter((one) => !lost.includes(one.day));
-    keep(next, `${nameOf(sheet, index)} ${lost.includes(index) ? "lost" : "had again"}`);
+    keep(next, `${nameOf(sheet, index)} ${lost.includes(index) ? "skipped" : "restored"}`);
   };
   const losePlace = (place: string, words: string) => {
     const places = draft.lost.places.includes(place)
       ? draft.lost.places.filter((one) => one !== place)
       : [...draft.lost.places, place];
-    const had = places.includes(place) ? "lost" : "had again";
+    const had = places.includes(place) ? "skipped" : "restored";
     keep({ ...draft, lost: { ...draft.lost, places } }, `${words} ${had}`);
   };
   const acts: Partial<Record<WeekAct, () => void>> = { solve, undo, swap };
@@ -174,14 +182,14 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (monday: string) => vo
   ]);
 
   const close = () => setOpen(null);
-  const date = dayDate(sheet.monday, day);
+  const date = dayDate(sheet.week_start, day);
   const tallest = Math.max(30, ...sheet.days.map((one) => Math.max(one.minutes, one.taken)));
 
   return (
     <>
       <main className="flex min-h-0 flex-1 flex-col">
         <h1 className="flex flex-wrap items-baseline gap-x-4 border-b border-hair px-4 py-1.5 text-xl">
-          Week of {span(sheet.monday)}
+          Week of {span(sheet.week_start)}
           <span className="text-base font-normal text-faint">
             {sheet.kind === "build" ? sheet.advice : sheet.kind_words}
           </span>
@@ -193,7 +201,9 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (monday: string) => vo
           picked={task ? name : ""}
           onAct={run}
           onWeek={(step) =>
-            onWeek(step < 0 ? weekBefore(sheet.monday) : step > 0 ? weekAfter(sheet.monday) : "")
+            onWeek(
+              step < 0 ? weekBefore(sheet.week_start) : step > 0 ? weekAfter(sheet.week_start) : "",
+            )
           }
         />
         {daily && (
@@ -201,12 +211,18 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (monday: string) => vo
             Every day at {daily.at}, {daily.moment}:{" "}
             {done(daily.amount, daily.unit as "reps" | "s")} of {daily.movement.toLowerCase()}.{" "}
             <span className="text-faint">
-              {daily.today ? "Ticked off today." : daily.word}
+              {daily.today ? "Ticked off today." : daily.note}
               {daily.run > 1 && ` ${daily.run} days running.`}
             </span>
           </p>
         )}
-        <SolveBar solving={solving} onStop={stop} onLeave={leave} onKeep={keepSolved} busy={busy} />
+        <PlanningBar
+          solving={solving}
+          onStop={stop}
+          onLeave={leave}
+          onKeep={keepSolved}
+          busy={busy}
+        />
         <Wrong error={error} />
         <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
           <section
@@ -249,8 +265,8 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (monday: string) => vo
         athlete={sheet.athlete_name}
         sheet="Week"
         scale={`1 min to ${PX} px`}
-        date={span(sheet.monday)}
-        revision={sheet.word ? `${sheet.revision}: ${sheet.word}` : String(sheet.revision)}
+        date={span(sheet.week_start)}
+        revision={sheet.note ? `${sheet.revision}: ${sheet.note}` : String(sheet.revision)}
       />
       {open === "session" && (
         <SessionDialog
@@ -266,7 +282,7 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (monday: string) => vo
       )}
       {open === "adapt" && <AdaptDialog sheet={sheet} date={date} onClose={close} />}
       {open === "edit" && task && <EditDialog sheet={sheet} task={task} onClose={close} />}
-      {open === "wishes" && <WishesDialog sheet={sheet} onClose={close} />}
+      {open === "availability" && <AvailabilityDialog sheet={sheet} onClose={close} />}
       {open === "add" && <AddDialog sheet={sheet} onClose={close} />}
       {open === "ready" && (
         <ReadyDialog sheet={sheet} draft={draft} day={day} keep={keep} onClose={close} />

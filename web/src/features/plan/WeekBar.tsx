@@ -6,7 +6,7 @@ export type WeekAct =
   | "solve"
   | "undo"
   | "swap"
-  | "wishes"
+  | "availability"
   | "add"
   | "ready"
   | "daily"
@@ -31,19 +31,19 @@ export function WeekBar({ sheet, busy, solving, picked, onAct, onWeek }: Props) 
       aria-label="Week"
       className="flex flex-wrap items-center gap-1 border-b border-hair px-3 py-1 print:hidden"
     >
-      <Button main onClick={() => onAct("solve")} title="Solve the week (S)">
-        {solving ? "Stop solving" : sheet.revision ? "Solve again" : "Solve the week"}
+      <Button main onClick={() => onAct("solve")} title="Plan the week (S)">
+        {solving ? "Stop planning" : sheet.revision ? "Plan again" : "Plan the week"}
       </Button>
       <Button
         quiet
         disabled={sheet.revision === 0 || busy}
         onClick={() => onAct("undo")}
-        title={sheet.word ? `Undo: ${sheet.word} (U)` : "Undo (U)"}
+        title={sheet.note ? `Undo: ${sheet.note} (U)` : "Undo (U)"}
       >
         ↶ Undo
       </Button>
-      <Button quiet onClick={() => onAct("wishes")}>
-        Days and wishes …
+      <Button quiet onClick={() => onAct("availability")}>
+        Availability …
       </Button>
       <Button quiet onClick={() => onAct("add")}>
         Add a movement …
@@ -60,7 +60,7 @@ export function WeekBar({ sheet, busy, solving, picked, onAct, onWeek }: Props) 
         Sets …
       </Button>
       <Button quiet onClick={() => onAct("daily")}>
-        Daily dose …
+        Daily minimum …
       </Button>
       <Button quiet onClick={() => onAct("files")}>
         Print and files …

@@ -3,18 +3,18 @@
 const at = (day: string) => new Date(`${day}T12:00:00Z`);
 const iso = (date: Date) => date.toISOString().slice(0, 10);
 
-export function dayDate(monday: string, index: number): string {
-  const date = at(monday);
+export function dayDate(week_start: string, index: number): string {
+  const date = at(week_start);
   date.setUTCDate(date.getUTCDate() + index);
   return iso(date);
 }
 
-export const weekBefore = (monday: string) => dayDate(monday, -7);
-export const weekAfter = (monday: string) => dayDate(monday, 7);
+export const weekBefore = (week_start: string) => dayDate(week_start, -7);
+export const weekAfter = (week_start: string) => dayDate(week_start, 7);
 
 /** "30 Nov – 6 Dec 2026". */
-export function span(monday: string): string {
-  return `${short(monday)} – ${short(dayDate(monday, 6))} ${dayDate(monday, 6).slice(0, 4)}`;
+export function span(week_start: string): string {
+  return `${short(week_start)} – ${short(dayDate(week_start, 6))} ${dayDate(week_start, 6).slice(0, 4)}`;
 }
 
 /** "30 Nov". */

@@ -1,6 +1,6 @@
 /** A plan as the sheet moves it about: tasks on days, and the coach's pins. */
 import type { Schema } from "../../common/api/client";
-import { type Lost, lostOf } from "./wishes";
+import { type Lost, lostOf } from "./availability";
 
 export type Sheet = Schema["WeekSheet"];
 export type Task = Schema["PlannedTask"];

@@ -28,7 +28,7 @@ export function useSolve(sheet: Sheet) {
     try {
       const { placed: _, ...body } = draft;
       const response = await fetch(
-        `/api/athletes/${sheet.athlete_id}/week/solve?monday=${sheet.monday}`,
+        `/api/athletes/${sheet.athlete_id}/week/plans?week_start=${sheet.week_start}`,
         {
           method: "POST",
           headers: { "Content-Type": "application/json" },

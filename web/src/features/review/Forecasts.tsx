@@ -1,16 +1,16 @@
-/** When the next gate, when the goal: dates with their range, how they came about, what helps. */
+/** When the next criterion, when the goal: dates with their range, how they came about, what helps. */
 import type { Schema } from "../../common/api/client";
 import { Opens } from "../../common/ui/Opens";
 import { Account } from "../../common/units/Explained";
 import { day } from "../../common/units/figures";
 
-type Forecast = NonNullable<Schema["Trends"]["next_gate"]>;
+type Forecast = NonNullable<Schema["Trends"]["next_criterion"]>;
 
 const when = (date: string | null) => (date ? day(date) : "beyond two years");
 
 export function Forecasts({ trends }: { trends: Schema["Trends"] }) {
   const rows: [string, Forecast | null][] = [
-    ["Next gate", trends.next_gate],
+    ["Next criterion", trends.next_criterion],
     ["Goal", trends.goal_forecast],
   ];
   return (
@@ -39,7 +39,7 @@ export function Forecasts({ trends }: { trends: Schema["Trends"] }) {
             </div>
           ),
       )}
-      {trends.next_gate?.nearer && <p className="pt-1">{trends.next_gate.nearer}</p>}
+      {trends.next_criterion?.nearer && <p className="pt-1">{trends.next_criterion.nearer}</p>}
     </section>
   );
 }

@@ -27,12 +27,12 @@ export function LoadChart({ trends }: { trends: Trends }) {
   const rows = load.days.map((one) => ({ ...one, at: at(one.day) }));
   return (
     <Chart<(typeof load.weeks)[number]>
-      title="Load: effort × minutes, and short over long"
+      title="Load: effort × minutes, and acute : chronic"
       words={`Load by day since ${day(load.days[0]?.day ?? trends.since)}; lately ${load.words}`}
       rows={[...load.weeks].reverse()}
-      rowKey={(row) => row.monday}
+      rowKey={(row) => row.week_start}
       columns={[
-        { head: "Week of", cell: (row) => day(row.monday) },
+        { head: "Week of", cell: (row) => day(row.week_start) },
         { head: "Load", cell: (row) => Math.round(row.load).toString() },
         { head: "Monotony", cell: (row) => row.monotony?.toFixed(2) ?? "no variation" },
         { head: "Strain", cell: (row) => (row.strain === null ? "–" : Math.round(row.strain)) },
@@ -42,7 +42,7 @@ export function LoadChart({ trends }: { trends: Trends }) {
           Lately <b>{load.words}</b>
           {load.ratio && (
             <>
-              : <Explained name="short over long load" figure={load.ratio} />
+              : <Explained name="acute : chronic load" figure={load.ratio} />
             </>
           )}
           . {load.dispute}
@@ -96,28 +96,30 @@ export function LoadChart({ trends }: { trends: Trends }) {
 }
 
 const POINTS = [
-  { dataKey: "effort", name: "session", fill: "var(--line)", shape: "cross" },
-  { dataKey: "of_sets", name: "sets", fill: "var(--ink)", shape: "circle" },
+  { dataKey: "rpe", name: "session", fill: "var(--line)", shape: "cross" },
+  { dataKey: "mean_set_rpe", name: "sets", fill: "var(--ink)", shape: "circle" },
 ] as const;
 
-interface EffortProps {
+interface RpeProps {
   trends: Trends;
   onOpen: (session: string) => void;
 }
 
-function open(point: unknown, onOpen: EffortProps["onOpen"]) {
+function open(point: unknown, onOpen: RpeProps["onOpen"]) {
   const session = (point as { payload?: Trends["sessions"][number] }).payload?.id;
   if (session) onOpen(session);
 }
 
-export function EffortChart({ trends, onOpen }: EffortProps) {
+export function RpeChart({ trends, onOpen }: RpeProps) {
   const rows = trends.sessions.map((one) => ({ ...one, at: at(one.day) }));
   const newest = trends.sessions.at(-1);
   return (
     <Chart<Trends["sessions"][number]>
-      title="Effort of sets and sessions"
+      title="Effort (RPE) of sets and sessions"
       words={
-        newest ? `Sets at effort ${newest.of_sets.toFixed(1)} on ${day(newest.day)}` : "No session"
+        newest
+          ? `Sets at effort ${newest.mean_set_rpe.toFixed(1)} on ${day(newest.day)}`
+          : "No session"
       }
       rows={[...trends.sessions].reverse()}
       rowKey={(row) => row.id}
@@ -131,9 +133,9 @@ export function EffortChart({ trends, onOpen }: EffortProps) {
           ),
         },
         { head: "Sets", cell: (row) => row.sets },
-        { head: "Effort of sets", cell: (row) => row.of_sets.toFixed(1) },
-        { head: "Of the session", cell: (row) => row.effort?.toString() ?? "not asked" },
-        { head: "Form kept", cell: (row) => `${Math.round(100 * row.clean)} %` },
+        { head: "Effort (RPE) of sets", cell: (row) => row.mean_set_rpe.toFixed(1) },
+        { head: "Of the session", cell: (row) => row.rpe?.toString() ?? "not asked" },
+        { head: "Form kept", cell: (row) => `${Math.round(100 * row.form_ok)} %` },
         { head: "Tempo kept", cell: (row) => `${Math.round(100 * row.tempo)} %` },
         { head: "Pain", cell: (row) => row.pain || "" },
       ]}
@@ -165,7 +167,7 @@ export function EffortChart({ trends, onOpen }: EffortProps) {
 }
 
 export function DoneChart({ trends }: { trends: Trends }) {
-  const rows = trends.adherence.map((one) => ({ ...one, at: at(one.monday) }));
+  const rows = trends.adherence.map((one) => ({ ...one, at: at(one.week_start) }));
   const done = trends.adherence.reduce((sum, one) => sum + one.done, 0);
   const planned = trends.adherence.reduce((sum, one) => sum + one.planned, 0);
   return (
@@ -173,9 +175,9 @@ export function DoneChart({ trends }: { trends: Trends }) {
       title="Sessions planned and done"
       words={`${done} of ${planned} planned sessions were done`}
       rows={[...trends.adherence].reverse()}
-      rowKey={(row) => row.monday}
+      rowKey={(row) => row.week_start}
       columns={[
-        { head: "Week of", cell: (row) => day(row.monday) },
+        { head: "Week of", cell: (row) => day(row.week_start) },
         { head: "Planned", cell: (row) => row.planned },
         { head: "Done", cell: (row) => row.done },
       ]}

@@ -9,57 +9,57 @@ import { InputRows } from "../../common/units/Explained";
 import { day } from "../../common/units/figures";
 
 interface Props {
-  decision: Schema["ProposalOut"];
+  proposal: Schema["ProposalOut"];
   sheet: Schema["ReviewSheet"];
 }
 
-export function Proposal({ decision, sheet }: Props) {
-  const { word, tone } = OUTCOMES[decision.outcome];
-  const moves = decision.to_rung.id !== decision.from_rung.id;
+export function Proposal({ proposal, sheet }: Props) {
+  const { note, tone } = OUTCOMES[proposal.outcome];
+  const moves = proposal.to_rung.id !== proposal.from_rung.id;
   return (
     <article>
       <p className="lettering">
-        {decision.monday
-          ? `For the week of ${day(decision.monday)}`
-          : `After the session of ${day(decision.local_date)}`}
+        {proposal.week_start
+          ? `For the week of ${day(proposal.week_start)}`
+          : `After the session of ${day(proposal.local_date)}`}
       </p>
       <h1 className="text-4xl">
-        <Mark tone={tone}>{word}</Mark>
+        <Mark tone={tone}>{note}</Mark>
       </h1>
       <p className="font-head text-xl">
-        {decision.from_rung.name}
-        {decision.made ? <> → {decision.made}</> : moves && <> → {decision.to_rung.name}</>}
+        {proposal.from_rung.name}
+        {proposal.made ? <> → {proposal.made}</> : moves && <> → {proposal.to_rung.name}</>}
       </p>
-      <p className="max-w-prose py-2 text-lg">{decision.reason}</p>
+      <p className="max-w-prose py-2 text-lg">{proposal.reason}</p>
       <div className="grid gap-x-8 md:grid-cols-2">
         <table className="w-full self-start">
           <caption className="lettering text-left">Figures</caption>
-          <InputRows inputs={decision.figures} />
+          <InputRows inputs={proposal.figures} />
         </table>
         <div>
           <h2 className="lettering">Rules that spoke</h2>
-          {decision.rules.map((rule) => (
+          {proposal.rules.map((rule) => (
             <p key={rule.id} className="border-t border-hair py-0.5">
               <code className="font-head">{rule.id}</code> {rule.sentence}{" "}
               <span className="text-faint">({rule.source})</span>
             </p>
           ))}
-          <h2 className="lettering pt-2">Confidence: {decision.confidence}</h2>
-          <p className="border-t border-hair py-0.5">{decision.confidence_why}</p>
+          <h2 className="lettering pt-2">Confidence: {proposal.confidence}</h2>
+          <p className="border-t border-hair py-0.5">{proposal.confidence_why}</p>
           <p className="pt-1 text-sm text-faint">
-            Model {decision.model_version}, catalogue {decision.catalogue_version}
+            Model {proposal.model_version}, catalogue {proposal.catalogue_version}
           </p>
         </div>
       </div>
-      {decision.answer === null ? (
-        <Answering decisionId={decision.id} from={decision.from_rung.id} rungs={sheet.rungs} />
+      {proposal.answer === null ? (
+        <Answering proposalId={proposal.id} from={proposal.from_rung.id} rungs={sheet.rungs} />
       ) : (
         <p className="mt-4 border border-hair bg-wash p-3" role="status">
-          <Answered decision={decision} /> {sheet.athlete_name} stands on{" "}
-          <b>{sheet.standing.name}</b>.
+          <Answered proposal={proposal} /> {sheet.athlete_name} stands on{" "}
+          <b>{sheet.current_rung.name}</b>.
         </p>
       )}
-      {decision.message && <Told message={decision.message} />}
+      {proposal.message && <Told message={proposal.message} />}
     </article>
   );
 }
@@ -67,18 +67,18 @@ export function Proposal({ decision, sheet }: Props) {
 function Told({ message }: { message: Schema["MessageOut"] }) {
   return (
     <section aria-label="Message" className="mt-3 max-w-prose border-l-2 border-line pl-3">
-      <p className="lettering">In the outbox, not sent from here</p>
+      <p className="lettering">Message, not sent from here</p>
       <p className="whitespace-pre-line">{message.body}</p>
     </section>
   );
 }
 
-function Answered({ decision }: { decision: Schema["ProposalOut"] }): ReactNode {
-  const why = decision.word && `: ${decision.word}`;
-  const when = decision.answered_at ? ` on ${day(decision.answered_at)}` : "";
-  if (decision.answer === "take") return `Taken${when}.`;
-  if (decision.answer === "edit")
-    return `Edited${when} to “${decision.final_rung?.name ?? ""}”${why}.`;
-  if (decision.answer === "decline") return `Declined${when}${why}.`;
+function Answered({ proposal }: { proposal: Schema["ProposalOut"] }): ReactNode {
+  const why = proposal.note && `: ${proposal.note}`;
+  const when = proposal.answered_at ? ` on ${day(proposal.answered_at)}` : "";
+  if (proposal.answer === "accept") return `Accepted${when}.`;
+  if (proposal.answer === "edit")
+    return `Edited${when} to “${proposal.final_rung?.name ?? ""}”${why}.`;
+  if (proposal.answer === "decline") return `Declined${when}${why}.`;
   return "Lapsed: a newer session spoke.";
 }

@@ -1,4 +1,4 @@
-/** Reach over time with its range, the gates as lines, and what else happened. */
+/** Reach over time with its range, the criteria as lines, and what else happened. */
 import {
   Area,
   CartesianGrid,
@@ -33,14 +33,14 @@ export function ReachChart({ trends, onOpen }: Props) {
     range: [one.capacity.low, one.capacity.high] as [number, number],
   }));
   const newest = trends.reach.at(-1);
-  const gates = trends.gates;
+  const criteria = trends.criteria;
   const values = [
     ...rows.flatMap((row) => row.range),
-    ...gates.slice(0, 2).map((gate) => gate.needed),
+    ...criteria.slice(0, 2).map((criterion) => criterion.needed),
   ];
   const [low, high] = [Math.min(...values), Math.max(...values)];
   const words = newest
-    ? `Capacity ${told(newest.capacity)} on ${day(newest.day)}; next gate at ${gates[0]?.needed.toFixed(1) ?? "–"} ${trends.unit}`
+    ? `Capacity ${told(newest.capacity)} on ${day(newest.day)}; next criterion at ${criteria[0]?.needed.toFixed(1) ?? "–"} ${trends.unit}`
     : "Nothing tells capacity yet";
   return (
     <Chart<Point>
@@ -63,7 +63,7 @@ export function ReachChart({ trends, onOpen }: Props) {
             ),
         },
       ]}
-      note="One-rep capacity at a rep of 2 s, or torque held for 6 s, in the lane of the rung; the band holds it 8 times of 10. Lines are what the gates ask for; dotted, a decision, in red pain. A point opens its session."
+      note="One-rep capacity at a rep of 2 s, or torque held for 6 s, in the lane of the rung; the band holds it 8 times of 10. Lines are what the criteria ask for; dotted, a decision, in red pain. A point opens its session."
     >
       <ResponsiveContainer width="100%" height={250}>
         <ComposedChart
@@ -85,7 +85,7 @@ export function ReachChart({ trends, onOpen }: Props) {
             contentStyle={{ background: "var(--sheet)", border: "1px solid var(--line)" }}
           />
           {trends.events
-            .filter((one) => one.kind === "pain" || one.kind === "decision")
+            .filter((one) => one.kind === "pain" || one.kind === "proposal")
             .map((one) => (
               <ReferenceLine
                 key={`${one.day}${one.kind}${one.words}`}
@@ -94,13 +94,13 @@ export function ReachChart({ trends, onOpen }: Props) {
                 strokeDasharray="2 3"
               />
             ))}
-          {gates.slice(0, 2).map((gate) => (
+          {criteria.slice(0, 2).map((criterion) => (
             <ReferenceLine
-              key={gate.name}
-              y={gate.needed}
+              key={criterion.name}
+              y={criterion.needed}
               stroke="var(--ready)"
               label={{
-                value: `gate of ${gate.name}`,
+                value: `criterion of ${criterion.name}`,
                 position: "insideBottomLeft",
                 fill: "var(--ready)",
                 fontSize: 13,

@@ -10,34 +10,34 @@ import { OUTCOMES } from "../../common/proposals/outcomes";
 import { Away } from "../../common/ui/Away";
 import { TitleBlock } from "../../common/ui/TitleBlock";
 import { day } from "../../common/units/figures";
-import { Outbox } from "./Outbox";
+import { Messages } from "./Messages";
 import { Proposal } from "./Proposal";
 
 /** With the charts, which weigh more than all the rest of the Review. */
 const Trends = lazy(() => import("./Trends"));
 
 const VIEWS = [
-  ["decision", "Decision", "d"],
+  ["proposal", "Proposal", "d"],
   ["trends", "Trends", "t"],
-  ["outbox", "Outbox", "o"],
+  ["messages", "Messages", "m"],
 ] as const;
 
 const ANSWERS: Record<string, string> = {
-  take: "taken",
+  accept: "accepted",
   edit: "edited",
   decline: "declined",
-  lapse: "lapsed",
+  expired: "expired",
 };
 
 export default function Review() {
-  const { ladderId = "", view = "decision" } = useParams();
+  const { ladderId = "", view = "proposal" } = useParams();
   const navigate = useNavigate();
   useKeys(VIEWS.map(([name, , key]) => [key, () => navigate(`/review/${ladderId}/${name}`)]));
   const review = useQuery(queries.review(ladderId));
   if (review.error) return <Away error={review.error} retry={() => review.refetch()} />;
   if (!review.data) return <main className="flex-1 p-6 text-faint">Opening the review …</main>;
   const sheet = review.data;
-  const [newest] = sheet.decisions;
+  const [newest] = sheet.proposals;
   const file = (kind: string) => `/api/ladders/${ladderId}/review/file?kind=${kind}`;
   return (
     <>
@@ -66,12 +66,12 @@ export default function Review() {
           Print (PDF)
         </a>
       </nav>
-      {view === "decision" ? (
-        <Decisions sheet={sheet} />
+      {view === "proposal" ? (
+        <Proposals sheet={sheet} />
       ) : (
         <main className="min-h-0 flex-1 overflow-y-auto">
           <Suspense fallback={null}>
-            {view === "trends" ? <Trends ladderId={ladderId} /> : <Outbox />}
+            {view === "trends" ? <Trends ladderId={ladderId} /> : <Messages />}
           </Suspense>
         </main>
       )}
@@ -79,42 +79,42 @@ export default function Review() {
         athlete={sheet.athlete_name}
         sheet={`Review: ${sheet.goal}`}
         date={newest ? day(newest.local_date) : "–"}
-        revision={`${sheet.decisions.length} decisions`}
+        revision={`${sheet.proposals.length} decisions`}
       />
     </>
   );
 }
 
-function Decisions({ sheet }: { sheet: Schema["ReviewSheet"] }) {
-  const [newest, ...older] = sheet.decisions;
+function Proposals({ sheet }: { sheet: Schema["ReviewSheet"] }) {
+  const [newest, ...older] = sheet.proposals;
   return (
     <main className="flex min-h-0 flex-1 flex-col lg:flex-row">
       <section aria-label="Decision" className="flex-1 p-4 lg:overflow-y-auto">
         {newest ? (
-          <Proposal key={newest.id} decision={newest} sheet={sheet} />
+          <Proposal key={newest.id} proposal={newest} sheet={sheet} />
         ) : (
           <p>
             A decision stands here after the first session: what changes next, with the figures and
             rules it rests on. Run one on the Floor.
           </p>
         )}
-        {older.length > 0 && <History decisions={older} />}
+        {older.length > 0 && <History proposals={older} />}
       </section>
       <Sessions athleteId={sheet.athlete_id} sessions={sheet.sessions} />
     </main>
   );
 }
 
-function History({ decisions }: { decisions: Schema["ProposalOut"][] }) {
+function History({ proposals }: { proposals: Schema["ProposalOut"][] }) {
   return (
     <table className="mt-5 w-full">
       <caption className="lettering border-b border-ink pb-1 text-left">Earlier decisions</caption>
       <tbody>
-        {decisions.map((one) => (
+        {proposals.map((one) => (
           <tr key={one.id} className="border-b border-hair align-top [&>*]:py-1 [&>*]:pr-4">
             <td className="whitespace-nowrap">{day(one.local_date)}</td>
             <th scope="row" className="whitespace-nowrap">
-              {OUTCOMES[one.outcome].word}
+              {OUTCOMES[one.outcome].note}
             </th>
             <td>
               {one.from_rung.name}
@@ -124,7 +124,7 @@ function History({ decisions }: { decisions: Schema["ProposalOut"][] }) {
             </td>
             <td className="text-faint">
               {one.answer ? ANSWERS[one.answer] : "open"}
-              {one.word && `: ${one.word}`}
+              {one.note && `: ${one.note}`}
               {one.turned_out && <span className="block text-sm">{one.turned_out}</span>}
             </td>
           </tr>
@@ -164,7 +164,7 @@ function Sessions({ athleteId, sessions }: SessionsProps) {
                   <SetText key={set.id} athleteId={athleteId} set={set} />
                 ))}
               </td>
-              <td className="text-right whitespace-nowrap text-faint">session {session.effort}</td>
+              <td className="text-right whitespace-nowrap text-faint">session {session.rpe}</td>
             </tr>
           ))}
         </tbody>
@@ -177,8 +177,8 @@ function SetText({ athleteId, set }: { athleteId: string; set: Schema["LoggedSet
   return (
     <span className="mr-3 inline-block whitespace-nowrap">
       {amountOf(set)}
-      <span className="text-faint"> at {set.effort}</span>
-      {!set.clean && <span className="text-watch"> form went</span>}
+      <span className="text-faint"> at {set.rpe}</span>
+      {!set.form_ok && <span className="text-watch"> form went</span>}
       {set.pain > 0 && (
         <span className="text-over">
           {" "}

@@ -20,7 +20,7 @@ export function SessionDialog({ athleteId, sessionId, onClose }: Props) {
       <Wrong error={session.error} />
       {session.data && (
         <>
-          <p className="pt-2 text-faint">Effort of the whole session: {session.data.effort}</p>
+          <p className="pt-2 text-faint">Effort of the whole session: {session.data.rpe}</p>
           <ul className="pt-2">
             {session.data.sets.map((set) => (
               <li key={set.id} className="border-b border-hair py-1">

@@ -7,7 +7,7 @@ import { Opens } from "../../common/ui/Opens";
 import { Account, Explained } from "../../common/units/Explained";
 import { day } from "../../common/units/figures";
 import { Forecasts } from "./Forecasts";
-import { DoneChart, EffortChart, LoadChart } from "./LoadCharts";
+import { DoneChart, LoadChart, RpeChart } from "./LoadCharts";
 import { ReachChart } from "./ReachChart";
 import { SessionDialog } from "./SessionDialog";
 import { Joints, Regions, Sides } from "./WeekTables";
@@ -27,7 +27,7 @@ export default function Trends({ ladderId }: { ladderId: string }) {
   const trends = query.data;
   if (!trends) return <p className="p-4 text-faint">Reading the logs …</p>;
   if (trends.sessions.length === 0)
-    return <p className="p-4">Trends stand here after the first session. Run one on the Floor.</p>;
+    return <p className="p-4">Trends begin with the first session. Run one on the Floor.</p>;
   return (
     <div className="grid gap-x-8 gap-y-4 p-4 xl:grid-cols-[minmax(0,1fr)_25rem]">
       <div className="flex min-w-0 flex-col gap-4">
@@ -47,7 +47,7 @@ export default function Trends({ ladderId }: { ladderId: string }) {
         </label>
         <ReachChart trends={trends} onOpen={setSession} />
         <LoadChart trends={trends} />
-        <EffortChart trends={trends} onOpen={setSession} />
+        <RpeChart trends={trends} onOpen={setSession} />
         <DoneChart trends={trends} />
       </div>
       <div className="flex min-w-0 flex-col gap-4">

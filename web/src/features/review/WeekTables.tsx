@@ -37,8 +37,8 @@ function ByWeek({ title, note, weeks, figures, digits, account }: ByWeekProps) {
           <tr className="lettering border-b border-ink">
             <th>Week of</th>
             {shown.map((week) => (
-              <th key={week.monday} className="text-right">
-                {day(week.monday)}
+              <th key={week.week_start} className="text-right">
+                {day(week.week_start)}
               </th>
             ))}
           </tr>
@@ -54,7 +54,7 @@ function ByWeek({ title, note, weeks, figures, digits, account }: ByWeekProps) {
                 const words = value ? value.toFixed(digits) : "·";
                 const opens = value && account && week === shown.at(-1);
                 return (
-                  <td key={week.monday} className="pl-2 text-right">
+                  <td key={week.week_start} className="pl-2 text-right">
                     {opens ? (
                       <Opens name={`the newest week's ${name}`} words={words}>
                         {() => account(week, name)}

@@ -4,18 +4,19 @@ import { reps } from "../../common/units/figures";
 const WIDTH = 190;
 const MOST = 20;
 
-/** Likely reps with their range against the gate's reps, to one scale for the whole squad. */
-export function GateGauge({
+/** Likely reps with their range against the criterion's reps, to one scale for the whole squad. */
+export function CriterionGauge({
   expected,
-  gate,
+  criterion,
 }: {
   expected: Schema["EstimateOut"];
-  gate: Schema["CriterionOut"];
+  criterion: Schema["CriterionOut"];
 }) {
   const { low, likely, high } = expected;
   const x = (count: number) => (Math.min(count, MOST) / MOST) * WIDTH;
-  const wanted = gate.unit === "s" ? gate.amount : gate.amount + (10 - gate.effort);
-  const { unit } = gate;
+  const wanted =
+    criterion.unit === "s" ? criterion.amount : criterion.amount + (10 - criterion.rpe);
+  const { unit } = criterion;
   const words = `likely ${reps(likely)} (${reps(low)}–${reps(high)}) of ${reps(wanted)} ${unit} to failure`;
   return (
     <div className="flex items-center gap-3">

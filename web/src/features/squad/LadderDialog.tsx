@@ -44,7 +44,7 @@ export function LadderDialog({
             ...changesOf(test),
             id: testId,
             movement: test.movement,
-            effort: 10,
+            rpe: 10,
             side: "" as const,
             ...(test.unit === "s" ? { seconds: amount } : { reps: amount }),
           }
@@ -116,7 +116,7 @@ export function LadderDialog({
         />
         {test && (
           <Field
-            label={test.unit === "s" ? "Seconds to the end" : "Reps to the end"}
+            label={test.unit === "s" ? "Longest clean hold, s" : "As many clean reps as possible"}
             name="amount"
             unit={test.unit}
             type="number"

@@ -65,7 +65,7 @@ export function NewAthlete(props: { open: boolean; onOpenChange: (open: boolean)
           {...register("mass")}
         />
         <Field
-          label="Stature"
+          label="Height"
           unit="cm"
           inputMode="decimal"
           wrong={wrong.stature?.message}

@@ -19,7 +19,9 @@ export type Waits = Schema["PendingDecisionOut"] & { athlete: Line };
 
 /** Every decision that waits, in the squad's own order; what only goes on as it is comes last. */
 export const waitingIn = (lines: Line[]): Waits[] => {
-  const all = lines.flatMap((athlete) => athlete.waiting.map((one) => ({ ...one, athlete })));
+  const all = lines.flatMap((athlete) =>
+    athlete.pending_decisions.map((one) => ({ ...one, athlete })),
+  );
   const holds = (one: Waits) => one.outcome === "hold";
   return [...all.filter((one) => !holds(one)), ...all.filter(holds)];
 };
@@ -59,13 +61,13 @@ export function Queue({ waiting, onTold }: Props) {
     setBusy(true);
     try {
       const done = await answer(
-        api.POST("/api/decisions/take", { body: { ids: chosen.map((one) => one.id) } }),
+        api.POST("/api/proposals/accept", { body: { ids: chosen.map((one) => one.id) } }),
       );
       setTicked(new Set());
       setError(null);
       await refresh();
       onTold(
-        `${counted(done.taken.length, "decision")} taken and told to the outbox; ${counted(done.replanned.length, "week")} planned anew.`,
+        `${counted(done.accepted.length, "proposal")} accepted, messages written; ${counted(done.replanned.length, "week")} planned anew.`,
       );
     } catch (cause) {
       setError(cause as Error);
@@ -86,7 +88,11 @@ export function Queue({ waiting, onTold }: Props) {
   ]);
 
   if (waiting.length === 0)
-    return <p className="p-6">Nothing waits for a word. Sessions and weeks put decisions here.</p>;
+    return (
+      <p className="p-6">
+        Up to date. Sessions and weeks put proposals here that need your decision.
+      </p>
+    );
   return (
     <section aria-label="Decisions waiting">
       <div className="flex flex-wrap items-center gap-2 border-b border-hair px-4 py-1.5">
@@ -97,7 +103,7 @@ export function Queue({ waiting, onTold }: Props) {
           Tick all {plain.length} plain
         </Button>
         <span className="text-faint">
-          Plain and sure ones can be taken together; the others are answered one by one.
+          Plain and sure ones can be accepted together; the others are answered one by one.
         </span>
         <Wrong error={error} />
       </div>
@@ -129,10 +135,10 @@ export function Queue({ waiting, onTold }: Props) {
 }
 
 function answeredWords(one: Waits, said: Schema["AnsweredProposalOut"]): string {
-  const did = { take: "taken", edit: "edited", decline: "declined", lapse: "lapsed" };
+  const did = { accept: "accepted", edit: "edited", decline: "declined", expired: "expired" };
   const week = said.replanned ? ` The week of ${day(said.replanned)} was planned anew.` : "";
-  const told = said.message ? " The message lies in the outbox." : "";
-  return `${one.athlete.name}: ${did[said.answer ?? "lapse"]}.${week}${told}`;
+  const told = said.message ? " A message was written." : "";
+  return `${one.athlete.name}: ${did[said.answer ?? "expired"]}.${week}${told}`;
 }
 
 interface RowProps {
@@ -145,7 +151,7 @@ interface RowProps {
 }
 
 function Row({ one, here, ticked, onTick, onAnswer, onLook }: RowProps) {
-  const { word, tone } = OUTCOMES[one.outcome];
+  const { note, tone } = OUTCOMES[one.outcome];
   const moves = one.to_rung !== one.from_rung;
   return (
     <li
@@ -158,7 +164,7 @@ function Row({ one, here, ticked, onTick, onAnswer, onLook }: RowProps) {
           className="mt-1.5"
           checked={ticked}
           onChange={onTick}
-          aria-label={`Take “${word}” for ${one.athlete.name}, ${one.goal}`}
+          aria-label={`Take “${note}” for ${one.athlete.name}, ${one.goal}`}
         />
       ) : (
         <span aria-hidden="true" />
@@ -168,7 +174,7 @@ function Row({ one, here, ticked, onTick, onAnswer, onLook }: RowProps) {
         <span className="block text-sm text-faint">{one.goal}</span>
       </span>
       <span>
-        <Mark tone={tone}>{word}</Mark>
+        <Mark tone={tone}>{note}</Mark>
         <span className="block text-sm text-faint">
           by the {one.weekly ? "week" : "session"}, {one.confidence} confidence
         </span>
@@ -201,20 +207,20 @@ interface AnswerProps {
 
 function AnswerDialog({ one, mode, onClose, onAnswered }: AnswerProps) {
   const sheet = useQuery(queries.review(one.ladder_id));
-  const decision = sheet.data?.decisions.find((each) => each.id === one.id);
+  const proposal = sheet.data?.proposals.find((each) => each.id === one.id);
   return (
     <Dialog
       open
       onOpenChange={onClose}
-      title={`${one.athlete.name}: ${OUTCOMES[one.outcome].word}`}
+      title={`${one.athlete.name}: ${OUTCOMES[one.outcome].note}`}
       about={one.reason}
       wide
     >
       <Wrong error={sheet.error} />
-      {decision && sheet.data && (
+      {proposal && sheet.data && (
         <Answering
-          decisionId={one.id}
-          from={decision.from_rung.id}
+          proposalId={one.id}
+          from={proposal.from_rung.id}
           rungs={sheet.data.rungs}
           mode={mode}
           onAnswered={onAnswered}

@@ -47,7 +47,7 @@ export function RecordDialog({
               <tr className="lettering border-b border-ink">
                 <th>Day</th>
                 <th>Body mass</th>
-                <th>Stature</th>
+                <th>Height</th>
               </tr>
             </thead>
             <tbody>

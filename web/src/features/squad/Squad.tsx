@@ -10,8 +10,8 @@ import { Away } from "../../common/ui/Away";
 import { Button } from "../../common/ui/Button";
 import { Mark, type Tone } from "../../common/ui/Mark";
 import { TitleBlock, today } from "../../common/ui/TitleBlock";
-import { counted, day, gate } from "../../common/units/figures";
-import { GateGauge } from "./GateGauge";
+import { counted, criterion, day } from "../../common/units/figures";
+import { CriterionGauge } from "./GateGauge";
 import { LadderDialog } from "./LadderDialog";
 import { NewAthlete } from "./NewAthlete";
 import { Queue, waitingIn } from "./Queue";
@@ -24,7 +24,7 @@ const TONE: Record<Schema["FlagOut"]["kind"], Tone> = {
   stopped: "over",
   pain: "over",
   load: "watch",
-  decision: "watch",
+  proposal: "watch",
   missed: "watch",
   new: "plain",
 };
@@ -44,7 +44,7 @@ export default function Squad() {
 
   const all = squad.data?.athletes ?? [];
   const named = all.filter((line) => line.name.toLowerCase().includes(sought.trim().toLowerCase()));
-  const needing = named.filter((line) => line.marks.length > 0);
+  const needing = named.filter((line) => line.flags.length > 0);
   const folded = !quiet && !sought && needing.length > 0 && named.length > FOLDED_FROM;
   const shown = folded ? needing : named;
   const waiting = waitingIn(all);
@@ -86,9 +86,9 @@ export default function Squad() {
             aria-pressed={queue}
             className="aria-pressed:border-ink aria-pressed:bg-wash"
             onClick={() => setQueue(true)}
-            title="Decisions waiting (Q)"
+            title="Needs your decision (Q)"
           >
-            {counted(waiting.length, "decision")} waiting
+            {counted(waiting.length, "proposal")} waiting
           </Button>
           <span className="text-sm text-faint">{squad.data?.order}</span>
           <span className="flex-1" />
@@ -133,7 +133,7 @@ export default function Squad() {
                 <th className="min-w-40">Athlete</th>
                 <th className="min-w-40">Why</th>
                 <th className="min-w-44">Stands on</th>
-                <th>Reach against the gate</th>
+                <th>Reach against the criterion</th>
                 <th>Today</th>
                 <th>Last session</th>
                 <th>
@@ -204,17 +204,17 @@ function SquadRow({ line, selected, onOpen, onRecord }: RowProps) {
         <p className="line-clamp-2 font-text text-sm font-normal text-faint">{line.note}</p>
       </th>
       <td>
-        {line.marks.length === 0 && <Mark tone="ready">nothing waits</Mark>}
-        {line.marks.map((mark) => (
+        {line.flags.length === 0 && <Mark tone="ready">nothing waits</Mark>}
+        {line.flags.map((mark) => (
           <div key={mark.text}>
             <Mark tone={TONE[mark.kind]}>{mark.text}</Mark>
           </div>
         ))}
       </td>
       <td>
-        {line.standing ? (
+        {line.current_rung ? (
           <>
-            {line.standing.name}
+            {line.current_rung.name}
             <p className="text-sm text-faint">toward: {line.goal}</p>
           </>
         ) : (
@@ -222,10 +222,10 @@ function SquadRow({ line, selected, onOpen, onRecord }: RowProps) {
         )}
       </td>
       <td>
-        {line.gate && line.expected && (
+        {line.criterion && line.expected && (
           <>
-            <GateGauge expected={line.expected} gate={line.gate} />
-            <p className="text-sm text-faint">gate {gate(line.gate)}</p>
+            <CriterionGauge expected={line.expected} criterion={line.criterion} />
+            <p className="text-sm text-faint">criterion {criterion(line.criterion)}</p>
           </>
         )}
       </td>

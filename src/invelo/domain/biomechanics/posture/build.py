@@ -68,7 +68,7 @@ def build(
     segments: SegmentValues,
     values: Mapping[str, Array],
     depth: Array,
-    worn: AddedMass,
+    added_load: AddedMass,
     pulls: tuple[ExternalForce, ...] = (),
     slack: Mapping[str, Array] | None = None,
     refuse: Refuse = at_first,
@@ -100,7 +100,7 @@ def build(
         return _in_the_room(form, segments, values, turned, facing, refuse)
 
     if form.turn:
-        angles = _settle(form, segments, values, angles, room, worn, pulls, refuse)
+        angles = _settle(form, segments, values, angles, room, added_load, pulls, refuse)
     joints = room(angles)
     pose.check(angles, refuse)
     _check_floor(form, values, joints, refuse)
@@ -114,7 +114,7 @@ def build(
         segments=segments,
         contacts=tuple(touches),
         resting=frozenset(name for touch in form.touches for name in RESTING.get(touch.at, ())),
-        worn=worn,
+        added_load=added_load,
         outside=tuple(
             OutsideForce(pull.name, pull.segment, joints[pull.joint], pull.vector) for pull in pulls
         ),
@@ -271,7 +271,7 @@ def _settle(
     values: Mapping[str, Array],
     angles: dict[str, Array],
     room: Callable[[dict[str, Array]], dict[str, Array]],
-    worn: AddedMass,
+    added_load: AddedMass,
     pulls: tuple[ExternalForce, ...],
     refuse: Refuse,
 ) -> dict[str, Array]:
@@ -289,7 +289,7 @@ def _settle(
         return changed
 
     def missing(by: Array) -> Array:
-        return _missing(form, segments, values, room(turned(by)), worn, pulls)
+        return _missing(form, segments, values, room(turned(by)), added_load, pulls)
 
     at_0, at_90, at_180 = missing(np.array([0.0, np.pi / 2, np.pi])[:, None, None])
     level, cosine = (at_0 + at_180) / 2, (at_0 - at_180) / 2
@@ -315,7 +315,7 @@ def _missing(
     segments: SegmentValues,
     values: Mapping[str, Array],
     joints: dict[str, Array],
-    worn: AddedMass,
+    added_load: AddedMass,
     pulls: tuple[ExternalForce, ...],
 ) -> Array:
     """How far the posture is from settled, m: a height, or the lever at which it would tip."""
@@ -333,7 +333,7 @@ def _missing(
     else:
         facing = 1.0 if form.facing == "up" else -1.0
         pivot = vector(mid_foot(segments, joints, facing), 0.0)
-    posture = Posture(joints, segments, (), worn=worn)
+    posture = Posture(joints, segments, (), added_load=added_load)
     whole, tipping = np.zeros(()), np.zeros(())
     for _, mass, place in posture.parts():
         whole = whole + mass

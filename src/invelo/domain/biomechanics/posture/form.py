@@ -17,7 +17,7 @@ from invelo.domain.errors import InputError, require_within
 
 Measure = Literal["hands", "pull", "arms", "legs", "torque", "carried"]
 Unit = Literal["m", "°", "%", "kg"]
-Counted = Literal["reps", "hold", "effort"]
+Counted = Literal["reps", "hold", "rpe"]
 
 MEASURES: dict[Measure, str] = {
     "hands": "hand load",

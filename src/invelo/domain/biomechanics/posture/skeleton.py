@@ -115,7 +115,7 @@ class Posture:
     segments: SegmentValues
     contacts: tuple[Contact, ...]
     resting: frozenset[str] = frozenset()
-    worn: AddedMass = field(default_factory=Worn)
+    added_load: AddedMass = field(default_factory=Worn)
     outside: tuple[OutsideForce, ...] = ()
     closure: str = ""
     gravity: float = GRAVITY
@@ -161,17 +161,17 @@ class Posture:
 
     def _carried(self) -> Iterable[tuple[str, float | Array, Array]]:
         """What is worn or held: segment, kg, place."""
-        if not np.any(self.worn.total):
+        if not np.any(self.added_load.total):
             return
-        joints, worn = self.joints, self.worn
+        joints, added_load = self.joints, self.added_load
         hip, shoulder = joints["hip"], joints["shoulder"]
-        yield "trunk", worn.vest, (hip + shoulder) / 2
-        yield "trunk", worn.bag, hip + BAG_PLACE * (shoulder - hip)
-        yield "hand", worn.hands, (joints["wrist"] + joints["fingertip"]) / 2
+        yield "trunk", added_load.vest, (hip + shoulder) / 2
+        yield "trunk", added_load.bag, hip + BAG_PLACE * (shoulder - hip)
+        yield "hand", added_load.hands, (joints["wrist"] + joints["fingertip"]) / 2
         sides = ("", "other_") if self.legs_differ else ("",)
         for side in sides:
-            yield f"{side}shank", worn.ankles / len(sides), joints[f"{side}ankle"]
-            yield f"{side}thigh", worn.lap / len(sides), (hip + joints[f"{side}knee"]) / 2
+            yield f"{side}shank", added_load.ankles / len(sides), joints[f"{side}ankle"]
+            yield f"{side}thigh", added_load.lap / len(sides), (hip + joints[f"{side}knee"]) / 2
 
     def of_first(self) -> "Posture":
         """The body itself out of its variations: every value `(n, k)` becomes `(n, 1)`."""

@@ -60,7 +60,7 @@ class Today:
     sore: tuple[tuple[StressedJoint, int], ...] = ()
     tight: tuple[StressedJoint, ...] = ()
     sleep: float | None = None
-    effort: float | None = None
+    rpe: float | None = None
 
     def __post_init__(self) -> None:
         """Check ranges."""
@@ -68,8 +68,8 @@ class Today:
             require_within("minutes", self.minutes, 1, 240, "min")
         if self.sleep is not None:
             require_within("sleep", self.sleep, 0, 24, "h")
-        if self.effort is not None:
-            require_within("effort so far", self.effort, 1, 10, "")
+        if self.rpe is not None:
+            require_within("effort so far", self.rpe, 1, 10, "")
         for place, how in self.sore:
             require_within(f"{place}, soreness", how, 0, 10, "")
 
@@ -168,7 +168,7 @@ def adapt(session: Session, trainee: Trainee, today: Today) -> Adapted:
         raise InputError(
             "today",
             "nothing of the session is left: " + " ".join(change.why for change in changes),
-            "Rest, or do the smallest daily dose if it does not hurt.",
+            "Rest, or do the daily minimum if it does not hurt.",
         )
     eased, why = _eased(now, today)
     if why:
@@ -233,7 +233,9 @@ def _longer(
     kept = ""
     for one in item.sets:
         if one.movement.unit != rung.movement.unit:
-            sets.append(replace(one.on(rung), low=rung.dose.low, high=rung.dose.high))
+            sets.append(
+                replace(one.on(rung), low=rung.prescription.low, high=rung.prescription.high)
+            )
             continue
         by, joint = _ratio(one, rung, trainee)
         by *= one.modifiers.tempo.rep_time / rung.modifiers.tempo.rep_time
@@ -293,14 +295,14 @@ def _eased(session: Session, today: Today) -> tuple[Session, str]:
     reasons = []
     if today.sleep is not None and today.sleep < SHORT_SLEEP:
         reasons.append(f"{today.sleep:g} h of sleep")
-    if today.effort is not None and today.effort >= HARD_ALREADY:
-        reasons.append(f"effort {today.effort:g} already today")
+    if today.rpe is not None and today.rpe >= HARD_ALREADY:
+        reasons.append(f"effort {today.rpe:g} already today")
     if not reasons:
         return session, ""
 
     def ease(item: Item) -> Item:
         fewer = item.sets if len(item.sets) < 3 else item.sets[:-1]
-        eased = (replace(one, effort=max(1.0, one.effort - EASED_BY)) for one in fewer)
+        eased = (replace(one, rpe=max(1.0, one.rpe - EASED_BY)) for one in fewer)
         return replace(item, sets=tuple(one for one in eased if one.kind != "single"))
 
     changed = session.with_items({item.key: ease(item) for item in session.items})

@@ -141,9 +141,9 @@ def top_single(item: Item) -> Block:
     one = item.main
     if one.unit != "reps":
         low = int(LEAST_USEFUL["s"]) if one.unit == "s" else one.low
-        single = replace(one, low=low, high=low, effort=9.0, rest=SINGLE_REST, kind="single")
+        single = replace(one, low=low, high=low, rpe=9.0, rest=SINGLE_REST, kind="single")
     else:
-        single = replace(one, low=1, high=1, effort=9.0, rest=SINGLE_REST, kind="single")
+        single = replace(one, low=1, high=1, rpe=9.0, rest=SINGLE_REST, kind="single")
     return Block("top single", (replace(item, sets=(single, *item.sets)),))
 
 
@@ -172,6 +172,6 @@ def finisher(item: Item) -> Block:
 
 
 def preparatory(checks: Iterable[Check], items: Iterable[Item]) -> Block:
-    """The balance and mobility work that opens closed gates."""
+    """The balance and mobility work that opens closed criteria."""
     names = "; ".join(f"{one.name.lower()}: again in {one.again_days} days" for one in checks)
     return Block("preparatory work", tuple(items), words=f"opens {names}")

@@ -24,7 +24,7 @@ ORDER_OF_CUTS = (
     "strength work goes, the last first",
     "skills keep one set each",
 )
-"""In words; the warm-up and what opens a closed gate stay."""
+"""In words; the warm-up and what opens a closed criterion stay."""
 
 
 @dataclass(frozen=True)
@@ -71,7 +71,7 @@ def fit(session: Session, minutes: float) -> Fitted:
     raise InputError(
         "minutes",
         f"{minutes:g} min: the warm-up and one set of what matters most take {least:.0f} min.",
-        f"Give {least:.0f} min, or do the smallest daily dose, which needs no warm-up.",
+        f"Give {least:.0f} min, or do the daily minimum, which needs no warm-up.",
     )
 
 

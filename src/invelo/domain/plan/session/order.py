@@ -18,16 +18,16 @@ from invelo.domain.plan.session.work import ROLES, Item
 SMALL: frozenset[Muscle] = frozenset(
     {
         "triceps",
-        "elbow benders",
-        "forearm and grip",
+        "biceps",
+        "forearm",
         "front shoulder",
         "side shoulder",
         "rear shoulder",
         "shoulder blade",
         "neck",
-        "calf",
-        "shin and foot",
-        "hip benders",
+        "calves",
+        "shins",
+        "hip flexors",
     }
 )
 """Muscles that tire before the large ones they help (common practice)."""

@@ -29,7 +29,7 @@ MOST_SETS = 12
 
 @dataclass(frozen=True)
 class OwnSet:
-    """A set as the coach wants it; what is left out is as the dose says.
+    """A set as the coach wants it; what is left out is as the prescription says.
 
     Attributes:
         rung: name of another rung of the same ladder, '' for the item's own.
@@ -43,7 +43,7 @@ class OwnSet:
     tempo: str = ""
     low: int | None = None
     high: int | None = None
-    effort: float | None = None
+    rpe: float | None = None
     rest: float | None = None
 
     def __post_init__(self) -> None:
@@ -51,7 +51,7 @@ class OwnSet:
         for field, value, least, most, unit in (
             ("range's foot", self.low, 1, 600, ""),
             ("range's top", self.high, 1, 600, ""),
-            ("effort", self.effort, 1, 10, ""),
+            ("rpe", self.rpe, 1, 10, ""),
             ("rest", self.rest, 0, 900, "s"),
         ):
             if value is not None:
@@ -143,7 +143,7 @@ class ByHand:
         prepares = [item for item in items if item.role == "preparation"]
         ordered = in_order([item for item in items if item.role != "preparation"])
         by_key = {item.key: item for item in ordered}
-        clocks = {one.key for one in trainee.stands if one.school == "clock"}
+        clocks = {one.key for one in trainee.stands if one.method == "density"}
         done: set[str] = set()
         made: list[Block] = []
         for item in ordered:
@@ -183,7 +183,7 @@ def _own(usual: WorkSet, own: OwnSet, rungs: Mapping[str, Near]) -> WorkSet:
             known = ", ".join(rungs) or "none: it stands on no ladder"
             raise InputError("rung", f"“{own.rung}” is not on its ladder.", f"Use one of {known}.")
         rung = rungs[own.rung].rung
-        made = replace(made.on(rung), low=rung.dose.low, high=rung.dose.high)
+        made = replace(made.on(rung), low=rung.prescription.low, high=rung.prescription.high)
     if own.tempo:
         made = replace(made, modifiers=replace(made.modifiers, tempo=Tempo.parse(own.tempo)))
     low = own.low if own.low is not None else made.low
@@ -196,6 +196,6 @@ def _own(usual: WorkSet, own: OwnSet, rungs: Mapping[str, Near]) -> WorkSet:
         made,
         low=low,
         high=high,
-        effort=own.effort if own.effort is not None else made.effort,
+        rpe=own.rpe if own.rpe is not None else made.rpe,
         rest=own.rest if own.rest is not None else made.rest,
     )

@@ -27,7 +27,7 @@ class Slot:
         family: whose rung fills it.
         movements: taken in turn where the athlete has no ladder of the family; the first open one.
         purpose: of a movement off any ladder.
-        sets: as many; the dose's own if left out.
+        sets: as many; the prescription's own if left out.
     """
 
     family: str

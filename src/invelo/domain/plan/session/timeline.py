@@ -19,7 +19,7 @@ EXERCISE_REST = 90.0
 BRISK, LATE = 3.0, 10.0
 """Seconds by which each rest and change-over may be cut short or overrun (ours)."""
 
-Kind = Literal["rig up", "count in", "work", "change sides", "rest", "change over"]
+Kind = Literal["rig_change", "count in", "work", "change sides", "rest", "change over"]
 
 
 @dataclass(frozen=True)
@@ -64,7 +64,7 @@ def timeline(session: Session, amount: Amount = lambda one: one.amount) -> tuple
         for item in block.items:
             what, minutes = item.rig
             if what and what != rigged:
-                events.append(Event(now, 60.0 * minutes, "rig up", item.key, block=i))
+                events.append(Event(now, 60.0 * minutes, "rig_change", item.key, block=i))
                 now += 60.0 * minutes
                 rigged = what
         pieces = list(_in_rounds(block, amount) if block.in_rounds else _in_turn(block, amount))

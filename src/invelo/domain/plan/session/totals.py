@@ -37,7 +37,7 @@ class Totals:
     right: float
     push: float
     pull: float
-    effort_only: tuple[str, ...]
+    rpe_only: tuple[str, ...]
 
 
 def hard_sets(items: Iterable[Item]) -> dict[Muscle, float]:
@@ -68,7 +68,7 @@ def balance(items: Iterable[Item]) -> tuple[float, float]:
 @lru_cache(maxsize=8192)
 def torques(body: Body, movement: Movement, modifiers: Modifiers) -> dict[str, Estimate]:
     """Size of every joint's torque, N·m; empty where only the effort tells, or out of reach."""
-    if movement.effort_only:
+    if movement.rpe_only:
         return {}
     try:
         return reading(body, modifiers.setup(movement)).torques
@@ -107,7 +107,7 @@ def totals(body: Body, items: Iterable[Item]) -> Totals:
     held = tuple(items)
     sets = [one for item in held for one in item.sets]
     push, pull = balance(held)
-    effort_only = dict.fromkeys(item.name for item in held if item.movement.effort_only)
+    rpe_only = dict.fromkeys(item.name for item in held if item.movement.rpe_only)
     return Totals(
         hard_sets(held),
         torque_seconds(body, sets),
@@ -115,5 +115,5 @@ def totals(body: Body, items: Iterable[Item]) -> Totals:
         sum(one.seconds_on("right") for one in sets),
         push,
         pull,
-        tuple(effort_only),
+        tuple(rpe_only),
     )

@@ -57,15 +57,15 @@ class Stand:
 
     Attributes:
         key: stable name of the ladder.
-        goal, school, purpose, level: of the ladder.
-        here: the rung, with the coach's own dose.
+        goal, method, purpose, level: of the ladder.
+        here: the rung, with the coach's own prescription.
         below: rungs to fall back to, the nearest first.
         above: rungs to go on to, the nearest first.
     """
 
     key: str
     goal: str
-    school: Method
+    method: Method
     purpose: Purpose
     level: Level
     here: Near
@@ -89,7 +89,7 @@ class Trainee:
         open_movements: ids of movements that nothing closes.
         closed_checks: readiness checks not passed.
         level: of movements that stand on no ladder.
-        rigs: minutes to rig up, by the kind of thing.
+        rigs: minutes to set up, by the kind of thing.
         why_closed: of movements that something closes, in words.
     """
 
@@ -126,7 +126,8 @@ class Trainee:
         return min(there, key=lambda one: (one[1], one[0])) if there else ("", 0.0)
 
     def item(self, stand: Stand, wave: WaveDay | None = None) -> Item:
-        """The item of a ladder: its rung at the coach's dose, a hold fitted to the best hold.
+        """The item of a ladder: its rung at the coach's prescription, a hold fitted to the best
+        hold.
 
         A hold too short to be practised goes down the ladder to the first shape that is held long
         enough; where there is none it stays, and the item says so.
@@ -135,7 +136,7 @@ class Trainee:
             stand: where.
             wave: a day of the hold wave, if the ladder waves.
         """
-        at, dose, why = self._fitted(stand, wave)
+        at, prescription, why = self._fitted(stand, wave)
         chain = (stand.here, *stand.below) if at in stand.above else stand.below
         if at in stand.below:
             chain = stand.below[stand.below.index(at) + 1 :]
@@ -143,7 +144,7 @@ class Trainee:
             stand.key,
             at.rung.name,
             role_of(at.rung.movement),
-            sets_of(at.rung, dose),
+            sets_of(at.rung, prescription),
             tuple(near.rung for near in chain),
             self.rig(at.rung.movement),
             stand.goal,
@@ -153,13 +154,13 @@ class Trainee:
     def _fitted(self, stand: Stand, wave: WaveDay | None) -> tuple[Near, Prescription, str]:
         if wave is not None:
             return _wave_fitted(stand, wave)
-        dose = stand.here.rung.dose
-        if dose.unit != "s" or stand.here.likely is None:
-            return stand.here, dose, ""
+        prescription = stand.here.rung.prescription
+        if prescription.unit != "s" or stand.here.likely is None:
+            return stand.here, prescription, ""
         for near in (stand.here, *stand.below):
             if near.likely is None or near.likely.likely < LEAST_BEST:
                 continue
-            fitted = hold_prescription(near.likely.likely, dose, stand.purpose).dose
+            fitted = hold_prescription(near.likely.likely, prescription, stand.purpose).prescription
             if near is stand.here:
                 return near, fitted, ""
             why = (
@@ -167,7 +168,7 @@ class Trainee:
                 "short to practise, so an easier shape."
             )
             return near, fitted, why
-        return stand.here, dose, self._too_short(stand)
+        return stand.here, prescription, self._too_short(stand)
 
     @staticmethod
     def _too_short(stand: Stand) -> str:
@@ -188,20 +189,20 @@ class Trainee:
             raise InputError(
                 "movement", f"{movement.name.lower()}: {why}", "Take another, or open it there."
             )
-        dose = prescription_for("range", purpose, self.level, movement.unit)
-        dose = replace(dose, sets=sets or dose.sets)
+        prescription = prescription_for("double_progression", purpose, self.level, movement.unit)
+        prescription = replace(prescription, sets=sets or prescription.sets)
         rung = Rung(
             name or movement.name,
             movement,
             movement.own(Modifiers()),
-            dose,
-            criterion_for("range", dose),
+            prescription,
+            criterion_for("double_progression", prescription),
         )
         return Item(
             f"movement:{movement.id}",
             rung.name,
             role_of(movement),
-            sets_of(rung, dose),
+            sets_of(rung, prescription),
             rig=self.rig(movement),
         )
 
@@ -213,15 +214,19 @@ class Trainee:
         movement_id, sets = PREPARES[check.id]
         movement = catalogue().find_movement(movement_id)
         amount = PREPARES_AMOUNT[check.id]
-        dose = Prescription(sets, amount, amount, 15, 4.0, movement.unit)
+        prescription = Prescription(sets, amount, amount, 15, 4.0, movement.unit)
         rung = Rung(
-            movement.name, movement, movement.own(Modifiers()), dose, criterion_for("range", dose)
+            movement.name,
+            movement,
+            movement.own(Modifiers()),
+            prescription,
+            criterion_for("double_progression", prescription),
         )
         return Item(
             f"check:{check.id}",
             movement.name,
             "preparation",
-            sets_of(rung, dose, "easy"),
+            sets_of(rung, prescription, "easy"),
             why=f"Opens the check “{check.name.lower()}”.",
         )
 
@@ -229,16 +234,22 @@ class Trainee:
 def _wave_fitted(stand: Stand, wave: WaveDay) -> tuple[Near, Prescription, str]:
     """The hardest rung on which the wave's day is there: 15 to 20 s on the easy day, 5 s of the
     hardest shape on the hard one; each at most 70 % of the best."""
-    unit = stand.here.rung.dose.unit
-    dose = prescription_for("wave", stand.purpose, stand.level, unit, wave=wave)
-    reserve = 10.0 - dose.effort
-    asks = dose.low / LONGEST_SHARE if unit == "s" else dose.low + reserve
+    unit = stand.here.rung.prescription.unit
+    prescription = prescription_for("wave", stand.purpose, stand.level, unit, wave=wave)
+    reserve = 10.0 - prescription.rpe
+    asks = prescription.low / LONGEST_SHARE if unit == "s" else prescription.low + reserve
     for near in (*reversed(stand.above), stand.here, *stand.below):
-        same = near.rung.dose.unit == unit
+        same = near.rung.prescription.unit == unit
         if same and near.likely is not None and near.likely.likely >= asks:
             if unit == "s":
                 top = max(LEAST_USEFUL["s"], LONGEST_SHARE * near.likely.likely)
-                dose = replace(dose, high=max(dose.low, min(dose.high, int(top))))
-            return near, dose, f"{wave.capitalize()} day of the wave."
+                prescription = replace(
+                    prescription, high=max(prescription.low, min(prescription.high, int(top)))
+                )
+            return near, prescription, f"{wave.capitalize()} day of the wave."
     foot = stand.below[-1] if stand.below else stand.here
-    return foot, dose, f"{wave.capitalize()} day of the wave; nothing tells yet what is held here."
+    return (
+        foot,
+        prescription,
+        f"{wave.capitalize()} day of the wave; nothing tells yet what is held here.",
+    )

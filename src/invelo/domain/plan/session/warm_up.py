@@ -14,7 +14,7 @@ from invelo.domain.plan.session.work import Block, Item, WorkSet
 LEAST_GENERAL = 300.0
 """Seconds of general warm-up, at least."""
 
-EASY_EFFORT = 4.0
+EASY_RPE = 4.0
 SHORT_REST = 10.0
 SET_REST = 30.0
 
@@ -67,7 +67,7 @@ def general(families: Iterable[str], open_movements: frozenset[str]) -> tuple[It
             movement.own(Modifiers()),
             amount,
             amount,
-            EASY_EFFORT,
+            EASY_RPE,
             SHORT_REST,
             "easy",
         )
@@ -94,7 +94,7 @@ def of_pattern(item: Item) -> Item | None:
     one = item.main
     rung: Rung | None = item.easier[0] if item.easier else None
     low = max(1, one.low // 2)
-    easy = replace(one, low=low, high=low, effort=EASY_EFFORT, rest=SET_REST, kind="easy", side="")
+    easy = replace(one, low=low, high=low, rpe=EASY_RPE, rest=SET_REST, kind="easy", side="")
     if rung is not None and rung.movement.unit == one.unit:
         easy = easy.on(rung)
     return Item(f"warm-up:{item.key}", easy.name, "preparation", (easy,), rig=item.rig)

@@ -30,7 +30,7 @@ def _told(one: WorkSet, count: int) -> str:
     if one.unit == "reps" and str(one.modifiers.tempo) != "1-0-1-0":
         tempo = f", tempo {one.modifiers.tempo}"
     rest = f", rest {clock(one.rest)}" if one.rest else ""
-    return f"{kind}{count} × {set_words(one)}{tempo}, effort {one.effort:g}{rest}"
+    return f"{kind}{count} × {set_words(one)}{tempo}, effort {one.rpe:g}{rest}"
 
 
 def clock(seconds: float) -> str:

@@ -98,7 +98,7 @@ class WorkSet:
     modifiers: Modifiers
     low: int
     high: int
-    effort: float
+    rpe: float
     rest: float
     kind: SetKind = "work"
     share: float = 1.0
@@ -265,16 +265,16 @@ class Session:
         return replace(self, blocks=tuple(blocks))
 
 
-def sets_of(rung: Rung, dose: Prescription, kind: SetKind = "work") -> tuple[WorkSet, ...]:
-    """A rung's sets as a dose asks for them."""
+def sets_of(rung: Rung, prescription: Prescription, kind: SetKind = "work") -> tuple[WorkSet, ...]:
+    """A rung's sets as a prescription asks for them."""
     one = WorkSet(
         rung.name,
         rung.movement,
         rung.modifiers,
-        dose.low,
-        dose.high,
-        dose.effort,
-        float(dose.rest),
+        prescription.low,
+        prescription.high,
+        prescription.rpe,
+        float(prescription.rest),
         kind,
     )
-    return (one,) * dose.sets
+    return (one,) * prescription.sets

@@ -23,7 +23,7 @@ def low_resistance(trainee: Trainee) -> bool:
     likely = [
         stand.here.likely.likely
         for stand in trainee.stands
-        if stand.here.likely is not None and stand.here.rung.dose.unit == "reps"
+        if stand.here.likely is not None and stand.here.rung.prescription.unit == "reps"
     ]
     return bool(likely) and median(likely) > TOO_LIGHT
 
@@ -58,9 +58,9 @@ def advise_days(light: bool, days: int | None = None, minutes: int | None = None
     return DaysAdvice(days or usual_days, minutes or usual_minutes, why)
 
 
-def layoff_notice(last: date | None, monday: date) -> str:
+def layoff_notice(last: date | None, week_start: date) -> str:
     """What to do about a long time since the last session; '' where there is nothing to."""
-    weeks = (monday - last).days / 7 if last else 0.0
+    weeks = (week_start - last).days / 7 if last else 0.0
     if weeks <= LAYOFF_WEEKS:
         return ""
     return (

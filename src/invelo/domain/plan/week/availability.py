@@ -99,20 +99,20 @@ class StandingAvailability:
         if self.begun is not None and self.begun.weekday() != 0:
             raise InputError("block", "it begins on another day.", "Begin it on a Monday.")
 
-    def week(self, monday: date) -> CourseWeek:
+    def week(self, week_start: date) -> CourseWeek:
         """Which week of the block one is; building outside of it, easy where that was asked."""
-        if monday in self.eased:
+        if week_start in self.eased:
             return EASED
         if self.begun is None:
             return BUILDING
-        number = (monday - self.begun).days // 7
+        number = (week_start - self.begun).days // 7
         weeks = course(self.weeks, self.away, self.easy_every)
         return weeks[number] if 0 <= number < len(weeks) else BUILDING
 
-    def of(self, monday: date, today: date, pins: tuple[Pin, ...]) -> Availability:
+    def of(self, week_start: date, today: date, pins: tuple[Pin, ...]) -> Availability:
         """As one week has them; days before today are past."""
         days = tuple(
-            Day(one.index, one.minutes, one.place, monday + timedelta(days=one.index) < today)
+            Day(one.index, one.minutes, one.place, week_start + timedelta(days=one.index) < today)
             for one in sorted(self.days, key=lambda day: day.index)
         )
         return Availability(
@@ -122,19 +122,19 @@ class StandingAvailability:
             targets=self.targets,
             weights=self.weights,
             hands=self.hands,
-            week=self.week(monday),
+            week=self.week(week_start),
             stressful_limit=self.stressful_limit,
             rarely=self.rarely,
         )
 
-    def easing(self, monday: date) -> "StandingAvailability":
+    def easing(self, week_start: date) -> "StandingAvailability":
         """The same with a week more that is asked to ease."""
-        return replace(self, eased=tuple(sorted({*self.eased, monday})))
+        return replace(self, eased=tuple(sorted({*self.eased, week_start})))
 
-    def coming_back(self, monday: date, away: float) -> "StandingAvailability":
+    def coming_back(self, week_start: date, away: float) -> "StandingAvailability":
         """The same with a block that begins after so many weeks away."""
         weeks = min(MOST_COURSE, max(self.weeks, int(away) + self.easy_every))
-        return replace(self, begun=monday, away=away, weeks=weeks)
+        return replace(self, begun=week_start, away=away, weeks=weeks)
 
     def keeping_to(self, ladder: str, days: int) -> "StandingAvailability":
         """The same with a ladder on no more days a week."""
@@ -154,6 +154,6 @@ def usual_availability(person: Person, advice: DaysAdvice) -> StandingAvailabili
     )
 
 
-def monday_of(day: date) -> date:
+def week_start_of(day: date) -> date:
     """The Monday of a day's week."""
     return day - timedelta(days=day.weekday())

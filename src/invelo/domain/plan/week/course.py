@@ -17,7 +17,7 @@ EASY_EVERY = 4
 """Every so manieth week is easy."""
 
 EASY_SHARE = 0.6
-EASY_EFFORT = 7.0
+EASY_RPE = 7.0
 """Share of the usual sets in an easy week, and effort at most: 6 to 7 is a light set."""
 
 LAYOFF_WEEKS = 2
@@ -27,7 +27,7 @@ LEAST_SHARE = 0.5
 """Share of the usual sets in the first week back (ours)."""
 
 WORDS: dict[WeekKind, str] = {
-    "build": "sets grow as the school says",
+    "build": "sets grow as the method says",
     "easy": "a planned easy week: fewer sets, effort 7 at most",
     "re-entry": "back after time away: fewer sets, effort 7 at most, no top singles",
 }
@@ -41,14 +41,14 @@ class CourseWeek:
         number: from 1.
         kind: building, easy or coming back.
         share: of the usual sets.
-        effort: at most; 10 where the school's own stands.
-        grows: sets more than at the block's start, where the school grows them.
+        effort: at most; 10 where the method's own stands.
+        grows: sets more than at the block's start, where the method grows them.
     """
 
     number: int
     kind: WeekKind
     share: float = 1.0
-    effort: float = 10.0
+    rpe: float = 10.0
     grows: int = 0
 
     @property
@@ -79,9 +79,9 @@ def course(weeks: int, away: float = 0.0, easy_every: int = EASY_EVERY) -> tuple
     for number in range(1, weeks + 1):
         if number <= back:
             share = LEAST_SHARE + (1.0 - LEAST_SHARE) * (number - 1) / back
-            found.append(CourseWeek(number, "re-entry", share, EASY_EFFORT))
+            found.append(CourseWeek(number, "re-entry", share, EASY_RPE))
         elif (number - back) % easy_every == 0:
-            found.append(CourseWeek(number, "easy", EASY_SHARE, EASY_EFFORT))
+            found.append(CourseWeek(number, "easy", EASY_SHARE, EASY_RPE))
         else:
             grows = (number - back - 1) // easy_every
             found.append(CourseWeek(number, "build", grows=grows))
@@ -91,18 +91,18 @@ def course(weeks: int, away: float = 0.0, easy_every: int = EASY_EVERY) -> tuple
 BUILDING = CourseWeek(1, "build")
 """A week like any other."""
 
-EASED = CourseWeek(1, "easy", EASY_SHARE, EASY_EFFORT)
+EASED = CourseWeek(1, "easy", EASY_SHARE, EASY_RPE)
 """A week that was asked to ease, whatever the block says."""
 
 
-def paced(item: Item, week: CourseWeek, school: Method = "wave") -> Item:
+def paced(item: Item, week: CourseWeek, method: Method = "wave") -> Item:
     """An item as a week of the block has it: fewer sets at an effort of 7 in an easy week, a set
-    more where the school has grown it."""
+    more where the method has grown it."""
     sets = item.sets[: max(1, round(week.share * len(item.sets)))]
     for _ in range(week.grows):
-        if len(sets) < most_sets(school):
+        if len(sets) < most_sets(method):
             sets = (*sets, sets[-1])
-    eased = tuple(replace(one, effort=min(one.effort, week.effort)) for one in sets)
+    eased = tuple(replace(one, rpe=min(one.rpe, week.rpe)) for one in sets)
     if week.kind != "build":
         eased = tuple(one for one in eased if one.kind != "single") or eased
     return replace(item, sets=eased)

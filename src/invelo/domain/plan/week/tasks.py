@@ -59,8 +59,8 @@ class Extra:
 
     Attributes:
         movement: its id.
-        purpose: of its dose.
-        sets: as many; the dose's own if left out.
+        purpose: of its prescription.
+        sets: as many; the prescription's own if left out.
         days: a week; two if left out.
         rotation, letter: the accessories it takes turns with, and which of them it is.
     """
@@ -119,7 +119,7 @@ class BuiltProblem:
 
 def build_problem(
     trainee: Trainee,
-    wishes: Availability,
+    availability: Availability,
     spots: Iterable[Venue] = (),
     last: Plan = frozenset(),
     hard_before: frozenset[str] = frozenset(),
@@ -128,7 +128,7 @@ def build_problem(
 
     Args:
         trainee: who.
-        wishes: of the coach.
+        availability: of the coach.
         spots: the places there are; any kit is taken to be there where none is known.
         last: the plan that stands.
         hard_before: joints for which the day before the week was hard.
@@ -141,8 +141,8 @@ def build_problem(
     tasks: list[WeekTask] = []
     items: dict[str, Item] = {}
 
-    for item, task in _wanted(trainee, wishes, places, left_out):
-        if task.key in wishes.hands.tired_first:
+    for item, task in _wanted(trainee, availability, places, left_out):
+        if task.key in availability.hands.tired_first:
             task = replace(task, leans=frozenset())  # it is meant to tire the muscle
         if places and not task.places:
             names = ", ".join(place.name for place in places)
@@ -156,13 +156,13 @@ def build_problem(
         )
     known = {task.key for task in tasks}
     problem = PlanningProblem(
-        days=tuple(sorted(wishes.days, key=lambda day: day.index)),
+        days=tuple(sorted(availability.days, key=lambda day: day.index)),
         tasks=tuple(tasks),
-        targets=_targets(trainee, tasks, items, wishes),
-        pins=tuple(pin for pin in wishes.pins if pin.task in known),
-        weights=wishes.weights,
+        targets=_targets(trainee, tasks, items, availability),
+        pins=tuple(pin for pin in availability.pins if pin.task in known),
+        weights=availability.weights,
         hard_before=hard_before,  # type: ignore[arg-type]
-        stressful_limit=wishes.stressful_limit,
+        stressful_limit=availability.stressful_limit,
         last=frozenset(placed for placed in last if placed[0] in known),
     )
     return BuiltProblem(problem, items, tuple(left_out), notices(trainee, problem, places))
@@ -172,23 +172,23 @@ Made = tuple[Item, WeekTask]
 
 
 def _wanted(
-    trainee: Trainee, wishes: Availability, places: tuple[Venue, ...], left_out: list[str]
+    trainee: Trainee, availability: Availability, places: tuple[Venue, ...], left_out: list[str]
 ) -> Iterator[Made]:
     """Rungs, extra movements and preparation; what cannot be is told in `left_out`."""
-    count = len(wishes.days)
+    count = len(availability.days)
     for stand in trainee.stands:
         try:
-            yield from _of_stand(trainee, stand, wishes, places)
+            yield from _of_stand(trainee, stand, availability, places)
         except InputError as error:
             left_out.append(f"{stand.goal}: {error.problem}")
-    for extra in wishes.extras:
+    for extra in availability.extras:
         try:
             movement = catalogue().find_movement(extra.movement)
             item = trainee.loose(movement, extra.purpose, extra.sets)
         except InputError as error:
             left_out.append(error.problem)
             continue
-        item = paced(wishes.hands.edited(item, trainee), wishes.week)
+        item = paced(availability.hands.edited(item, trainee), availability.week)
         task = task_of(item, places, min(extra.days, count))
         task = replace(task, rotation=extra.rotation, letter=extra.letter)
         yield item, replace(task, most=task.asked)
@@ -197,7 +197,7 @@ def _wanted(
 
 
 def _of_stand(
-    trainee: Trainee, stand: Stand, wishes: Availability, places: tuple[Venue, ...]
+    trainee: Trainee, stand: Stand, availability: Availability, places: tuple[Venue, ...]
 ) -> Iterable[Made]:
     movement = stand.movement
     if movement.id not in trainee.open_movements:
@@ -206,13 +206,13 @@ def _of_stand(
             trainee.why_closed.get(movement.id, f"the {movement.name.lower()} is closed."),
             "Take another rung, or open it on the Intake sheet.",
         )
-    if stand.school == "habit":
-        return  # the daily dose has its own moment, and needs no session
-    count = len(wishes.days)
-    if stand.school == "wave" and count >= len(WAVE):
+    if stand.method == "habit":
+        return  # the daily minimum has its own moment, and needs no session
+    count = len(availability.days)
+    if stand.method == "wave" and count >= len(WAVE):
         for wave in WAVE:
             made = replace(trainee.item(stand, wave), key=f"{stand.key}/{wave}")
-            item = paced(wishes.hands.edited(made, trainee), wishes.week)
+            item = paced(availability.hands.edited(made, trainee), availability.week)
             task = task_of(item, places, 1)
             name = f"{item.name}, {wave} day"
             yield item, replace(task, name=name, wave=stand.key, wave_day=wave, most=1)
@@ -221,12 +221,12 @@ def _of_stand(
     light = low_resistance(trainee) and count >= 5
     if light and len(item.sets) > 2:
         item = item.with_sets(2)
-    item = paced(wishes.hands.edited(item, trainee), wishes.week, stand.school)
+    item = paced(availability.hands.edited(item, trainee), availability.week, stand.method)
     wanted = 4 if light else 3 if count >= 3 else min(count, 2)
     task = task_of(item, places, wanted)
     if task.stressful:
-        task = replace(task, asked=min(task.asked, wishes.stressful_limit))
-    limit = dict(wishes.rarely).get(stand.key)
+        task = replace(task, asked=min(task.asked, availability.stressful_limit))
+    limit = dict(availability.rarely).get(stand.key)
     if limit is not None:
         asked = min(task.asked, limit)
         yield item, replace(task, asked=asked, least=1, most=asked)
@@ -292,10 +292,10 @@ def surface_of(item: Item) -> Surface:
 
 
 def _targets(
-    trainee: Trainee, tasks: list[WeekTask], items: Mapping[str, Item], wishes: Availability
+    trainee: Trainee, tasks: list[WeekTask], items: Mapping[str, Item], availability: Availability
 ) -> dict[Muscle, int]:
     """Half hard sets a week of every region that some task moves."""
-    usual = max(1, round(2 * WEEKLY_SETS[trainee.level] * wishes.week.share))
+    usual = max(1, round(2 * WEEKLY_SETS[trainee.level] * availability.week.share))
     trained = {
         region
         for task in tasks
@@ -303,6 +303,6 @@ def _targets(
         for region in items[task.key].movement.prime
     }
     found = dict.fromkeys(sorted(trained), usual)
-    for region, sets in wishes.targets:
+    for region, sets in availability.targets:
         found[region] = round(2 * sets)
     return found

@@ -13,7 +13,7 @@ from invelo.domain.review.proposals.situation import (
 )
 from invelo.domain.review.workload import RATIO_EASE, RATIO_WORD
 
-FOOT_EFFORT = 9.5
+FOOT_RPE = 9.5
 """Effort that is too much at the foot of the range (common practice)."""
 
 OFTEN = 3
@@ -29,7 +29,7 @@ def layoff(situation: Situation) -> Proposal | None:
         return None
     weeks = days / 7
     return Proposal(
-        "ease-off",
+        "ease_off",
         situation.key,
         f"{days} days away. Come back at {100 * LEAST_SHARE:.0f} % of the usual sets, effort 7 at "
         f"most, and build up over {int(weeks)} weeks.",
@@ -47,11 +47,11 @@ def layoff(situation: Situation) -> Proposal | None:
 
 def too_hard(situation: Situation) -> Proposal | None:
     """Under the foot of the range twice, or all but everything at its foot."""
-    foot, unit = situation.rung.dose.low, situation.rung.dose.unit
+    foot, unit = situation.rung.prescription.low, situation.rung.prescription.unit
     last = situation.last
-    all_out = situation.school == "near-failure"  # there a set is meant to end so
+    all_out = situation.method == "near_failure"  # there a set is meant to end so
     past = any(s.amount > foot for s in last)
-    at_foot = [s for s in last if s.effort >= FOOT_EFFORT and not (all_out or past)]
+    at_foot = [s for s in last if s.rpe >= FOOT_RPE and not (all_out or past)]
     recent = [session.on(situation.key) for session in situation.sessions[-2:]]
     missed = [sets for sets in recent if any(s.amount < foot for s in sets)]
     spoke = ["range.missed-twice"] * (len(missed) == 2) + ["effort.foot"] * bool(at_foot)
@@ -63,7 +63,7 @@ def too_hard(situation: Situation) -> Proposal | None:
         Input("sessions running with a set under it", len(missed), "of 2"),
     )
     hard = (
-        f"No set went past {foot} {unit}, and one took effort {max(s.effort for s in at_foot):g}."
+        f"No set went past {foot} {unit}, and one took effort {max(s.rpe for s in at_foot):g}."
         if at_foot
         else f"A set fell under {foot} {unit} on two sessions running."
     )
@@ -72,7 +72,7 @@ def too_hard(situation: Situation) -> Proposal | None:
         days = situation.week.days_done if situation.week else 0
         if days >= OFTEN:
             return Proposal(
-                "cut-frequency",
+                "reduce_days",
                 situation.key,
                 f"{hard} There is no easier rung: train it on {days - 1} days a week instead of "
                 f"{days}, or build an easier one.",
@@ -93,7 +93,7 @@ def too_hard(situation: Situation) -> Proposal | None:
     told = below.prediction
     there = f", where {count(told)} are likely" if told else ""
     return Proposal(
-        "step-back",
+        "step_back",
         below.key,
         f"{hard} Step back to “{below.rung.name}”{there}.",
         (*figures, predicted("on the easier rung", told)) if told else figures,
@@ -104,7 +104,7 @@ def too_hard(situation: Situation) -> Proposal | None:
 
 
 def load(situation: Situation) -> Proposal | None:
-    """Short over long load above 1.5: next week is asked to ease."""
+    """Acute : chronic load above 1.5: next week is asked to ease."""
     week = situation.week
     if situation.occasion != "week" or week is None or week.ratio is None:
         return None
@@ -112,14 +112,14 @@ def load(situation: Situation) -> Proposal | None:
         return None
     agree = week.ratio_rolling is not None and week.ratio_rolling > RATIO_WORD
     return Proposal(
-        "ease-off",
+        "ease_off",
         situation.key,
         f"The last week's load is {week.ratio:.2f} times what the athlete is used to. Ease next "
         f"week to {100 * EASY_SHARE:.0f} % of the sets, effort 7 at most.",
         (
-            Input("short over long load, exponential", round(week.ratio, 2)),
+            Input("acute : chronic load, exponential", round(week.ratio, 2)),
             Input(
-                "short over long load, 7 over 28 days",
+                "acute : chronic load, 7 over 28 days",
                 "not yet" if week.ratio_rolling is None else round(week.ratio_rolling, 2),
             ),
             Input("eased above", RATIO_EASE),
@@ -142,7 +142,7 @@ def frequency(situation: Situation) -> Proposal | None:
     if week.days_done <= week.days_limit:
         return None
     return Proposal(
-        "cut-frequency",
+        "reduce_days",
         situation.key,
         f"“{situation.rung.name}” is among the most stressful and was trained on {week.days_done} "
         f"days this week. Keep it to {week.days_limit}.",

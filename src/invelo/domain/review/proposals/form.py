@@ -1,4 +1,4 @@
-"""Then form: a set that lost it opens no gate; sides that differ are evened out."""
+"""Then form: a set that lost it opens no criterion; sides that differ are evened out."""
 
 from invelo.domain.review.proposals.situation import Proposal, Situation, hold, rules, set_figures
 
@@ -6,7 +6,7 @@ from invelo.domain.review.proposals.situation import Proposal, Situation, hold, 
 def form(situation: Situation) -> Proposal | None:
     """Stay while form goes."""
     last = situation.last
-    lost = [i + 1 for i, s in enumerate(last) if not s.clean]
+    lost = [i + 1 for i, s in enumerate(last) if not s.form_ok]
     if not lost:
         return None
     return hold(

@@ -1,5 +1,6 @@
 """A rung made a step harder by one lever alone, so that a gap can be closed without a new shape."""
 
+import math
 from dataclasses import replace
 
 from invelo.domain.biomechanics.adjustable import Adjustable, adjustable_of
@@ -14,7 +15,7 @@ from invelo.domain.review.proposals.situation import Offer
 from invelo.domain.strength.capacity import Pool
 
 LEVER_OF: dict[str, Lever] = {
-    "lowering": "tempo",
+    "eccentric": "tempo",
     "pause": "tempo",
     "range": "range",
     "bag": "load",
@@ -28,63 +29,71 @@ leverage."""
 
 
 SLOWEST = 4.0
-"""Seconds of lowering beyond which none is offered (common practice: 4-0-1 is for the advanced)."""
+"""Seconds of the eccentric beyond which none is offered (common practice: 4-0-1 is for the
+advanced)."""
 
 
-def offers(body: Body, rung: Rung, terms: StepPolicy, known: Pool | None) -> tuple[Offer, ...]:
+def offers(body: Body, rung: Rung, policy: StepPolicy, known: Pool | None) -> tuple[Offer, ...]:
     """The rung a wanted step harder by each lever alone, in the coach's order.
 
-    Less help comes before everything else where there is any. A lever that cannot reach the step is
-    left out; of two dials of one lever the first speaks.
+    Less assistance comes before everything else where there is any. A lever that cannot reach the
+    step is left out; of two dials of one lever the first speaks.
 
     Args:
         body: whose.
         rung: from where.
-        terms: say how large a step is, and which lever is dearest.
+        policy: say how large a step is, and which lever is dearest.
         known: the evidence that speaks for the athlete, if any.
 
     Source: `invelo.domain.ladder.ways`.
     """
-    found = [offer for offer in (_less_help(body, rung, terms, known),) if offer]
+    found = [offer for offer in (_less_help(body, rung, policy, known),) if offer]
     first: dict[Lever, Adjustment] = {}
     nearest = list(LEVER_OF)
     found_ways = sorted(
-        adjustments(body, rung, terms.step, known),
-        key=lambda way: nearest.index(way.dial.name) if way.dial.name in LEVER_OF else len(nearest),
+        adjustments(body, rung, policy.step, known),
+        key=lambda way: (
+            nearest.index(way.adjustable.name) if way.adjustable.name in LEVER_OF else len(nearest)
+        ),
     )
     for way in found_ways:
-        lever = LEVER_OF.get(way.dial.name, "lever")
+        lever = LEVER_OF.get(way.adjustable.name, "lever")
         if way.to is not None and way.to.likely > way.now and lever not in first:
             first[lever] = way
-    for lever in terms.order:
+    for lever in policy.order:
         way_there = first.get(lever)
         if way_there is None or way_there.to is None:
             continue
-        if way_there.dial.name == "lowering" and way_there.to.likely > SLOWEST:
+        amount = way_there.to.likely
+        if lever == "tempo":
+            amount = math.ceil(amount)  # whole seconds, and never fewer than the step asks
+        if way_there.adjustable.name == "eccentric" and amount > SLOWEST:
             continue
         try:
-            harder = _changed(rung, way_there.dial, way_there.to.likely)
+            harder = _changed(rung, way_there.adjustable, amount)
         except InputError:
             continue
         found.append(Offer(lever, harder, _expected(body, harder, known)))
     return tuple(found)
 
 
-def _changed(rung: Rung, dial: Adjustable, amount: float) -> Rung:
+def _changed(rung: Rung, adjustable: Adjustable, amount: float) -> Rung:
     """The rung with a dial turned; its name tells the new amount in place of the old."""
-    now = dial.rounded(dial.get(rung.modifiers))
-    name = rung.name.removesuffix(f", {dial.words(now)}").removesuffix(f", {now:g} kg help")
-    return changed(replace(rung, name=name), dial.name, amount)
+    now = adjustable.rounded(adjustable.get(rung.modifiers))
+    name = rung.name.removesuffix(f", {adjustable.words(now)}").removesuffix(
+        f", {now:g} kg assistance"
+    )
+    return changed(replace(rung, name=name), adjustable.name, amount)
 
 
-def _less_help(body: Body, rung: Rung, terms: StepPolicy, known: Pool | None) -> Offer | None:
-    now = rung.modifiers.help.kg if rung.modifiers.help else 0.0
+def _less_help(body: Body, rung: Rung, policy: StepPolicy, known: Pool | None) -> Offer | None:
+    now = rung.modifiers.assistance.kg if rung.modifiers.assistance else 0.0
     if now <= 0.0:
         return None
     plain = demand(body, rung).load.demand.likely
-    less = max(0.0, now - max(0.5, terms.step * plain))
-    harder = _changed(rung, adjustable_of(form(rung.movement.form), "help"), less)
-    return Offer("load", harder, _expected(body, harder, known), less_help=True)
+    less = max(0.0, now - max(0.5, policy.step * plain))
+    harder = _changed(rung, adjustable_of(form(rung.movement.form), "assistance"), less)
+    return Offer("load", harder, _expected(body, harder, known), less_assistance=True)
 
 
 def _expected(body: Body, rung: Rung, known: Pool | None) -> Estimate | None:

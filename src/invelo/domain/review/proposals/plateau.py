@@ -25,8 +25,8 @@ OLD_DAYS = 28
 SAME_SURFACE = 6
 """Sessions on one surface after which another is proposed (ours)."""
 
-HARD_EFFORT = 9.0
-"""Mean effort from which a standstill on many days is more likely tiredness (ours)."""
+HARD_RPE = 9.0
+"""Mean effort from which a plateau on many days is more likely tiredness (ours)."""
 
 
 def plateau(situation: Situation) -> Proposal | None:
@@ -34,7 +34,7 @@ def plateau(situation: Situation) -> Proposal | None:
     week = situation.week
     if situation.occasion != "week" or week is None or situation.purpose == "keep":
         return None
-    if situation.school == "habit":
+    if situation.method == "habit":
         return None
     since = week.today - timedelta(weeks=PLATEAU_WEEKS)
     recent = [one for one in week.reach if one.day > since]
@@ -62,24 +62,24 @@ def _remedy(
     situation: Situation, week: WeekSeen, still: str, figures: tuple[Input, ...]
 ) -> Proposal:
     """Fewer days where it is trained often and hard, else one more set, else another lever."""
-    efforts = [s.effort for s in situation.last]
-    effort = sum(efforts) / len(efforts) if efforts else 0.0
-    if week.days_done >= OFTEN and effort >= HARD_EFFORT:
+    rpes = [s.rpe for s in situation.last]
+    rpe = sum(rpes) / len(rpes) if rpes else 0.0
+    if week.days_done >= OFTEN and rpe >= HARD_RPE:
         return Proposal(
-            "cut-frequency",
+            "reduce_days",
             situation.key,
-            f"{still} It is trained on {week.days_done} days at effort {effort:.1f}: more likely "
+            f"{still} It is trained on {week.days_done} days at effort {rpe:.1f}: more likely "
             "tired than done growing. Take a day away.",
-            (*figures, Input("mean effort", round(effort, 1))),
+            (*figures, Input("mean effort", round(rpe, 1))),
             rules("plateau.three-weeks", "plateau.frequency"),
             "medium",
             "Three weeks of sets; whether rest is the remedy shows in two weeks.",
             amount=float(week.days_done - 1),
         )
-    sets = situation.rung.dose.sets
-    if sets < most_sets(situation.school):
+    sets = situation.rung.prescription.sets
+    if sets < most_sets(situation.method):
         return Proposal(
-            "add-set",
+            "add_set",
             situation.key,
             f"{still} There are {sets} sets: do one more before anything else changes.",
             (*figures, Input("sets now", float(sets))),
@@ -105,16 +105,16 @@ def _remedy(
         figures,
         rules("plateau.three-weeks"),
         "low",
-        "The standstill is plain; the remedy is the coach's.",
+        "The plateau is plain; the remedy is the coach's.",
     )
 
 
 def test_again(situation: Situation) -> Proposal | None:
     """Nothing has told capacity for four weeks, while sessions go on."""
     week = situation.week
-    if situation.occasion != "week" or week is None or situation.school == "habit":
+    if situation.occasion != "week" or week is None or situation.method == "habit":
         return None
-    if not situation.sessions or situation.rung.movement.effort_only:
+    if not situation.sessions or situation.rung.movement.rpe_only:
         return None
     trained = (week.today - situation.sessions[-1].day).days <= OLD_DAYS
     days = None if week.evidence is None else (week.today - week.evidence).days
@@ -122,7 +122,7 @@ def test_again(situation: Situation) -> Proposal | None:
         return None
     old = "Nothing yet" if days is None else f"Nothing for {days} days"
     return Proposal(
-        "test-again",
+        "retest",
         situation.key,
         f"{old} tells what they can do: every set ended far from its end. Test "
         f"“{situation.rung.name}” to the end, or log one set at effort 9.",
@@ -147,7 +147,7 @@ def surface(situation: Situation) -> Proposal | None:
     if there < SAME_SURFACE:
         return None
     return Proposal(
-        "swap-surface",
+        "swap_surface",
         situation.key,
         f"{there} sessions in three weeks on the {week.surface}. Do the next ones on the "
         f"{week.other_surface}: about as hard, and it spreads what the joints bear.",

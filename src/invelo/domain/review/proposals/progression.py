@@ -1,4 +1,4 @@
-"""Then the school: when an athlete moves up, and what is added meanwhile.
+"""Then the method: when an athlete moves up, and what is added meanwhile.
 
 Source: common practice; see `invelo.domain.plan.methods`.
 """
@@ -27,17 +27,17 @@ NEAR_FAILURE = 8.0
 """Effort from which a set was taken near failure: two in reserve at most (common practice)."""
 
 ROOM = 1.0
-"""Effort under the gate's from which a set has room for more (ours: a rep in reserve)."""
+"""Effort under the criterion's from which a set has room for more (ours: a rep in reserve)."""
 
 STEADY_TICKS = 12
 """Days of fourteen from which two weeks count as steady (ours)."""
 
 
 def by_method(situation: Situation) -> Proposal | None:
-    """What the ladder's school says of the newest session; None where it has nothing to say."""
+    """What the ladder's method says of the newest session; None where it has nothing to say."""
     if not situation.last:
         return None
-    return _SCHOOLS[situation.school](situation)
+    return _METHODS[situation.method](situation)
 
 
 def _by_range(situation: Situation) -> Proposal | None:
@@ -46,20 +46,22 @@ def _by_range(situation: Situation) -> Proposal | None:
         return None
     figures = (*set_figures(situation.last), *criterion_figures(situation, run))
     if situation.purpose == "keep":
-        return kept(situation, figures, "range.gate-met")
-    if run < situation.rung.gate.sessions:
+        return kept(situation, figures, "range.criterion-met")
+    if run < situation.rung.criterion.sessions:
         return None
-    met = _gate_words(situation, run)
-    return _first_sets(situation, met, figures) or up(situation, met, figures, "range.gate-met")
+    met = _criterion_words(situation, run)
+    return _first_sets(situation, met, figures) or up(
+        situation, met, figures, "range.criterion-met"
+    )
 
 
 def _first_sets(situation: Situation, met: str, figures: tuple[Input, ...]) -> Proposal | None:
-    """The gate is met, but the next rung is not there in every set yet: sets grow before it
+    """The criterion is met, but the next rung is not there in every set yet: sets grow before it
     changes, and once they are at their most, one lever alone makes the step."""
     above = situation.above
     if above is None or above.prediction is None or situation.gap(above):
         return None
-    asks, unit = above.rung.dose.asks, above.rung.dose.unit
+    asks, unit = above.rung.prescription.asks, above.rung.prescription.unit
     if above.prediction.likely >= asks:
         return None
     figures = (
@@ -68,26 +70,26 @@ def _first_sets(situation: Situation, met: str, figures: tuple[Input, ...]) -> P
         Input("asked there, to the end", asks, unit),
     )
     short = f"{met} On “{above.rung.name}” {count(above.prediction)} are likely, {asks:g} are asked"
-    more = more_sets(situation, figures, "range.gate-met")
+    more = more_sets(situation, figures, "range.criterion-met")
     if more is not None:
         return replace(
             more,
             reason=f"{short}: sets grow first. {more.reason}",
             confidence="high",
-            confidence_why="The gate is a plain count; sets grow before the variation changes.",
+            confidence_why="The criterion is a plain count; sets grow before rungs change.",
         )
     useful = situation.useful_offers()
     if useful:
-        return offered(situation, useful[0], f"{short}.", figures, "range.gate-met")
+        return offered(situation, useful[0], f"{short}.", figures, "range.criterion-met")
     return None
 
 
 def _near_failure(situation: Situation) -> Proposal | None:
-    ceiling = situation.rung.gate.amount
-    past = [s for s in situation.last if s.clean and s.least >= ceiling]
+    ceiling = situation.rung.criterion.amount
+    past = [s for s in situation.last if s.form_ok and s.least >= ceiling]
     if not past:
         return None
-    unit = situation.rung.gate.unit
+    unit = situation.rung.criterion.unit
     figures = (*set_figures(situation.last), Input("ceiling", float(ceiling), unit))
     if situation.purpose == "keep":
         return kept(situation, figures, "near-failure.ceiling")
@@ -96,20 +98,21 @@ def _near_failure(situation: Situation) -> Proposal | None:
     return up(situation, told, figures, "near-failure.ceiling")
 
 
-def _by_effort(situation: Situation) -> Proposal | None:
-    above, target = situation.above, situation.rung.dose.effort
+def _by_rpe(situation: Situation) -> Proposal | None:
+    above, target = situation.above, situation.rung.prescription.rpe
     figures = (*set_figures(situation.last), Input("target effort", target))
     if situation.purpose == "keep":
         run = criterion_run(situation)
         return kept(situation, figures, "effort.next-fits") if run else None
     if above is None or above.prediction is None:
         return _by_range(situation)
-    asks = above.rung.dose.asks
+    asks = above.rung.prescription.asks
     if above.prediction.likely >= asks:
-        unit = above.rung.dose.unit
+        unit = above.rung.prescription.unit
         told = (
-            f"On “{above.rung.name}” the range's foot of {above.rung.dose.low} {unit} fits at "
-            f"effort {above.rung.dose.effort:g}."
+            f"On “{above.rung.name}” the range's foot of {above.rung.prescription.low} {unit} "
+            "fits at "
+            f"effort {above.rung.prescription.rpe:g}."
         )
         return up(
             situation,
@@ -117,8 +120,8 @@ def _by_effort(situation: Situation) -> Proposal | None:
             (*figures, Input("asked there, to the end", asks, unit)),
             "effort.next-fits",
         )
-    at_target = all(s.effort <= target and s.clean for s in situation.last)
-    full = all(s.least >= situation.rung.dose.high for s in situation.last)
+    at_target = all(s.rpe <= target and s.form_ok for s in situation.last)
+    full = all(s.least >= situation.rung.prescription.high for s in situation.last)
     if at_target and full:
         return more_sets(situation, figures, "effort.add-set")
     return None
@@ -130,14 +133,14 @@ def _wave(situation: Situation) -> Proposal | None:
     figures = (*set_figures(situation.last), *criterion_figures(situation, 1))
     if situation.purpose == "keep":
         return kept(situation, figures, "wave.hard-day")
-    less = next((one for one in situation.offers() if one.less_help), None)
+    less = next((one for one in situation.offers() if one.less_assistance), None)
     if less is not None:
-        told = "The hard day passed its shortest useful dose in every set."
+        told = "The hard day passed its shortest useful prescription in every set."
         return offered(situation, less, told, figures, "wave.hard-day")
     return up(
         situation,
-        f"Every set of the hard day reached {situation.rung.gate.amount} "
-        f"{situation.rung.gate.unit}.",
+        f"Every set of the hard day reached {situation.rung.criterion.amount} "
+        f"{situation.rung.criterion.unit}.",
         figures,
         "wave.hard-day",
     )
@@ -145,13 +148,13 @@ def _wave(situation: Situation) -> Proposal | None:
 
 def _clock(situation: Situation) -> Proposal | None:
     done = [session.on(situation.key) for session in situation.sessions[-3:]]
-    totals = [sum(s.least for s in sets if s.clean) for sets in done]
+    totals = [sum(s.least for s in sets if s.form_ok) for sets in done]
     rose = len(totals) == 3 and all(done) and totals[0] < totals[1] < totals[2]
     run = criterion_run(situation)
-    full = run >= situation.rung.gate.sessions
+    full = run >= situation.rung.criterion.sessions
     if not (rose or full):
         return None
-    unit = situation.rung.gate.unit
+    unit = situation.rung.criterion.unit
     figures = (
         *set_figures(situation.last),
         Input("clean in all, last sessions", " → ".join(f"{one:g}" for one in totals), unit),
@@ -161,7 +164,7 @@ def _clock(situation: Situation) -> Proposal | None:
         return kept(situation, figures, "clock.more-in-window")
     above = situation.above
     ready = above is not None and (
-        above.prediction is None or above.prediction.likely >= above.rung.dose.asks
+        above.prediction is None or above.prediction.likely >= above.rung.prescription.asks
     )
     told = (
         f"More clean {unit} in the same window on two sessions running."
@@ -171,7 +174,7 @@ def _clock(situation: Situation) -> Proposal | None:
     if full or ready:
         return up(situation, told, figures, "clock.more-in-window")
     return Proposal(
-        "add-amount",
+        "add_amount",
         situation.key,
         f"{told} Make the window ten seconds longer; the next rung is not there yet.",
         figures,
@@ -187,7 +190,7 @@ def _habit(situation: Situation) -> Proposal | None:
         return None
     figures = (Input("days done of the last fourteen", float(ticks), "days"),)
     return Proposal(
-        "add-amount",
+        "add_amount",
         situation.key,
         "Two steady weeks. Offer a little more, or the next rung; nothing is asked for.",
         figures,
@@ -197,27 +200,28 @@ def _habit(situation: Situation) -> Proposal | None:
     )
 
 
-_SCHOOLS: dict[Method, Callable[[Situation], Proposal | None]] = {
-    "range": _by_range,
-    "near-failure": _near_failure,
-    "effort": _by_effort,
+_METHODS: dict[Method, Callable[[Situation], Proposal | None]] = {
+    "double_progression": _by_range,
+    "near_failure": _near_failure,
+    "rpe_target": _by_rpe,
     "wave": _wave,
-    "clock": _clock,
+    "density": _clock,
     "habit": _habit,
 }
 
 
-def _gate_words(situation: Situation, run: int) -> str:
-    gate = situation.rung.gate
+def _criterion_words(situation: Situation, run: int) -> str:
+    criterion = situation.rung.criterion
     return (
-        f"{gate.sets} × {gate.amount} {gate.unit} clean at effort {gate.effort:g} or under, "
+        f"{criterion.sets} × {criterion.amount} {criterion.unit} clean at effort "
+        f"{criterion.rpe:g} or under, "
         f"{run} sessions running."
     )
 
 
 def building(situation: Situation) -> Proposal:
     """No rule spoke: stay, and add within the range where there is room."""
-    last, gate = situation.last, situation.rung.gate
+    last, criterion = situation.last, situation.rung.criterion
     if not last:
         return hold(
             situation,
@@ -228,28 +232,30 @@ def building(situation: Situation) -> Proposal:
             "There is no evidence on this rung.",
         )
     run = criterion_run(situation)
-    at_top = sum(s.least >= gate.amount and s.effort <= gate.effort for s in last)
+    at_top = sum(s.least >= criterion.amount and s.rpe <= criterion.rpe for s in last)
     figures = (*set_figures(last), *criterion_figures(situation, run))
-    if run and situation.school in ("range", "clock"):
-        reason = f"The gate was met on {run} of {gate.sessions} sessions. Show it once more."
+    if run and situation.method in ("double_progression", "density"):
+        reason = (
+            f"The criterion was met on {run} of {criterion.sessions} sessions. Show it once more."
+        )
         return hold(
             situation,
             reason,
             figures,
             rules("range.building"),
             "high",
-            "The gate is a plain count.",
+            "The criterion is a plain count.",
         )
     short = (
-        f"{at_top} of {gate.sets} sets met {gate.amount} {gate.unit} at effort "
-        f"{gate.effort:g} or under."
+        f"{at_top} of {criterion.sets} sets met {criterion.amount} {criterion.unit} at effort "
+        f"{criterion.rpe:g} or under."
     )
-    room = all(s.effort <= gate.effort - ROOM for s in last)
-    if room and situation.purpose != "keep" and situation.school != "habit":
+    room = all(s.rpe <= criterion.rpe - ROOM for s in last)
+    if room and situation.purpose != "keep" and situation.method != "habit":
         return Proposal(
-            "add-amount",
+            "add_amount",
             situation.key,
-            f"{short} There is room: add a {MORE[gate.unit]} to each set.",
+            f"{short} There is room: add a {MORE[criterion.unit]} to each set.",
             figures,
             rules("range.room"),
             "high",
@@ -257,9 +263,9 @@ def building(situation: Situation) -> Proposal:
         )
     return hold(
         situation,
-        f"{short} Stay, and add a {MORE[gate.unit]} where a set allows it.",
+        f"{short} Stay, and add a {MORE[criterion.unit]} where a set allows it.",
         figures,
         rules("range.building"),
         "high",
-        "The gate is a plain count.",
+        "The criterion is a plain count.",
     )

@@ -1,7 +1,7 @@
 """What changes next on a ladder, and why.
 
 Rules are data: an id, a plain sentence and a source. `decide` asks them in a fixed order (safety,
-then fatigue, then form, then the school, then what a week shows), and the proposal it returns names
+then fatigue, then form, then the method, then what a week shows), and the proposal it returns names
 every rule that spoke with the figures it saw. Nothing is applied here; a coach takes, edits or
 declines, and what they declined is not asked again until something changes.
 """
@@ -24,7 +24,7 @@ ORDER: tuple[Ask, ...] = (
     plateau.test_again,
     plateau.surface,
 )
-"""Safety, fatigue, form, the school, then what only a week shows."""
+"""Safety, fatigue, form, the method, then what only a week shows."""
 
 
 def decide(situation: Situation) -> Proposal:

@@ -7,7 +7,7 @@ from typing import Literal, get_args
 
 from invelo.domain.estimate import ComputedInput, Estimate, Input
 from invelo.domain.ladder.rung import Rung
-from invelo.domain.ladder.step_policy import USUAL_TERMS, Lever, StepPolicy
+from invelo.domain.ladder.step_policy import USUAL_POLICY, Lever, StepPolicy
 from invelo.domain.plan.prescription import Method, Purpose, Unit
 from invelo.domain.review.rules import RULES, Rule
 from invelo.domain.review.trend import TrendPoint
@@ -15,26 +15,26 @@ from invelo.domain.training.log import SessionRecord, SetRecord
 
 Outcome = Literal[
     "stop",
-    "ease-off",
-    "step-back",
+    "ease_off",
+    "step_back",
     "hold",
-    "add-amount",
-    "add-set",
-    "slow-tempo",
-    "add-load",
-    "less-help",
-    "step-up",
-    "swap-surface",
-    "cut-frequency",
-    "test-again",
+    "add_amount",
+    "add_set",
+    "slow_eccentric",
+    "add_load",
+    "reduce_assistance",
+    "step_up",
+    "swap_surface",
+    "reduce_days",
+    "retest",
 ]
 OUTCOMES: tuple[Outcome, ...] = get_args(Outcome)
 
-PLAIN: frozenset[Outcome] = frozenset(("hold", "add-amount", "add-set", "step-up", "step-back"))
+PLAIN: frozenset[Outcome] = frozenset(("hold", "add_amount", "add_set", "step_up", "step_back"))
 """Decisions that are plain enough to be taken for many athletes at once, where they are sure."""
 
 HARDER: frozenset[Outcome] = frozenset(
-    ("add-amount", "add-set", "slow-tempo", "add-load", "less-help", "step-up")
+    ("add_amount", "add_set", "slow_eccentric", "add_load", "reduce_assistance", "step_up")
 )
 """Outcomes that ask more of the athlete."""
 
@@ -65,7 +65,7 @@ class Offer:
     lever: Lever
     rung: Rung
     expected: Estimate | None
-    less_help: bool = False
+    less_assistance: bool = False
 
 
 @dataclass(frozen=True)
@@ -82,7 +82,7 @@ class AnsweredProposal:
     outcome: Outcome
     from_key: str
     rules: tuple[str, ...]
-    answer: Literal["take", "edit", "decline"]
+    answer: Literal["accept", "edit", "decline"]
     days: int
     pain: int = 0
 
@@ -93,7 +93,7 @@ class WeekSeen:
 
     Attributes:
         today: the day it is looked at.
-        ratio: short over long load, mean of the last seven days; None before 28 days.
+        ratio: acute : chronic load, mean of the last seven days; None before 28 days.
         ratio_rolling: the same by plain means.
         reach: capacity in the rung's lane by day, kg or N·m, oldest first.
         days_done: days of the last seven on which this ladder was trained.
@@ -101,7 +101,7 @@ class WeekSeen:
         stressful: whether the rung is one of them.
         evidence: day of the newest set or test that tells capacity, None for none.
         surface, other_surface: what a straight-arm hold is done on, and what else is there.
-        ticks: days of the last fourteen on which the daily dose was done.
+        ticks: days of the last fourteen on which the daily minimum was done.
     """
 
     today: date
@@ -131,8 +131,8 @@ class Situation:
         below, above: its neighbours, None at the ends.
         sessions: of this ladder, oldest first.
         purpose: what the training is for.
-        terms: what counts as a gap.
-        school: by which it moves up.
+        policy: what counts as a gap.
+        method: by which it moves up.
         occasion: after a session, or at the end of a week.
         week: what the week says; None where nothing of it is known.
         offers: makes the rungs a step harder by one lever, in the coach's order; asked for only
@@ -146,29 +146,29 @@ class Situation:
     above: Neighbour | None
     sessions: tuple[SessionRecord, ...]
     purpose: Purpose
-    terms: StepPolicy = USUAL_TERMS
-    school: Method = "range"
+    policy: StepPolicy = USUAL_POLICY
+    method: Method = "double_progression"
     occasion: Occasion = "session"
     week: WeekSeen | None = None
     offers: Callable[[], tuple[Offer, ...]] = field(default=_no_offers, compare=False)
     answered: tuple[AnsweredProposal, ...] = ()
 
     def useful_offers(self) -> tuple[Offer, ...]:
-        """Steps by one lever that leave a useful dose: less help, slower, heavier; of a hold less
-        help alone, since a weight on a hold is no step towards the next shape."""
-        least = self.terms.least(self.rung.dose.unit)
-        kinds = () if self.rung.dose.unit == "s" else ("tempo", "load")
+        """Steps by one lever that leave a useful prescription: less assistance, slower, heavier;
+        of a hold less help alone, since a weight on a hold is no step towards the next shape."""
+        least = self.policy.least(self.rung.prescription.unit)
+        kinds = () if self.rung.prescription.unit == "s" else ("tempo", "load")
         return tuple(
             one
             for one in self.offers()
-            if (one.less_help or one.lever in kinds)
+            if (one.less_assistance or one.lever in kinds)
             and (one.expected is None or one.expected.likely >= least)
         )
 
     def gap(self, above: Neighbour) -> bool:
-        """Whether less than a useful dose is likely on a rung."""
+        """Whether less than a useful prescription is likely on a rung."""
         told = above.prediction
-        return told is not None and told.likely < self.terms.least(above.rung.dose.unit)
+        return told is not None and told.likely < self.policy.least(above.rung.prescription.unit)
 
     @property
     def last(self) -> tuple[SetRecord, ...]:
@@ -219,15 +219,15 @@ def rules(*ids: str) -> tuple[Rule, ...]:
 
 
 def meets_criterion(session: SessionRecord, key: str, rung: Rung) -> bool:
-    """Whether a session showed the gate: enough sets, each with its reps, effort and form."""
+    """Whether a session showed the criterion: enough sets, each with its reps, effort and form."""
     done = session.on(key)
-    return len(done) >= rung.gate.sets and all(
-        s.least >= rung.gate.amount and s.effort <= rung.gate.effort and s.clean for s in done
+    return len(done) >= rung.criterion.sets and all(
+        s.least >= rung.criterion.amount and s.rpe <= rung.criterion.rpe and s.form_ok for s in done
     )
 
 
 def criterion_run(situation: Situation) -> int:
-    """How many of the newest sessions in a row showed the gate."""
+    """How many of the newest sessions in a row showed the criterion."""
     run = 0
     for session in reversed(situation.sessions):
         if not meets_criterion(session, situation.key, situation.rung):
@@ -239,19 +239,21 @@ def criterion_run(situation: Situation) -> int:
 def set_figures(sets: tuple[SetRecord, ...]) -> tuple[Input, ...]:
     """Each set as the rules saw it."""
     return tuple(
-        Input(f"set {i + 1}", f"{s.amount:g} {s.unit} at effort {s.effort:g}")
+        Input(f"set {i + 1}", f"{s.amount:g} {s.unit} at effort {s.rpe:g}")
         for i, s in enumerate(sets)
     )
 
 
 def criterion_figures(situation: Situation, run: int) -> tuple[Input, ...]:
-    """The gate, and how often it was shown running."""
-    gate = situation.rung.gate
+    """The criterion, and how often it was shown running."""
+    criterion = situation.rung.criterion
     return (
         Input(
-            "gate", f"{gate.sets} × {gate.amount} {gate.unit} at effort {gate.effort:g} or under"
+            "criterion",
+            f"{criterion.sets} × {criterion.amount} {criterion.unit} at effort "
+            f"{criterion.rpe:g} or under",
         ),
-        Input("sessions running that met it", run, f"of {gate.sessions}"),
+        Input("sessions running that met it", run, f"of {criterion.sessions}"),
     )
 
 

@@ -5,7 +5,7 @@ from collections.abc import Callable
 from invelo.domain.review.proposals.situation import AnsweredProposal, Outcome, Proposal, Situation
 
 ADVICE: frozenset[Outcome] = frozenset(
-    ("ease-off", "cut-frequency", "swap-surface", "test-again", "add-set", "slow-tempo", "add-load")
+    ("ease_off", "reduce_days", "swap_surface", "retest", "add_set", "slow_eccentric", "add_load")
 )
 """Outcomes that want time to show, and are not proposed again right after they were answered."""
 
@@ -32,7 +32,7 @@ REMEDIES = frozenset({"plateau.three-weeks", "load.ease", "layoff.re-entry"})
 """Rules whose remedy, once taken, has its time to show whatever rung is stood on by then."""
 
 
-EARNED = frozenset({"range.gate-met", "wave.hard-day", "clock.more-in-window"})
+EARNED = frozenset({"range.criterion-met", "wave.hard-day", "clock.more-in-window"})
 """Rules that new sessions have to earn each time: once taken, their next word is something new."""
 
 

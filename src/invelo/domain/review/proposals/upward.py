@@ -28,10 +28,10 @@ BRIDGES: dict[Unit, str] = {
 
 
 def kept(situation: Situation, figures: tuple[Input, ...], rule: str) -> Proposal:
-    """The gate is met by someone who only means to keep what they have."""
+    """The criterion is met by someone who only means to keep what they have."""
     return hold(
         situation,
-        "The gate is met and the purpose is to keep: stay, this is success.",
+        "The criterion is met and the purpose is to keep: stay, this is success.",
         figures,
         rules(rule, "purpose.keep"),
         "high",
@@ -45,7 +45,8 @@ def up(situation: Situation, met: str, figures: tuple[Input, ...], rule: str) ->
     if above is None:
         return hold(
             situation,
-            "The last rung's gate is met: the goal is reached. Keep it, or lengthen the ladder.",
+            "The last rung's criterion is met: the goal is reached. Keep it, or lengthen the "
+            "ladder.",
             figures,
             rules(rule, "ladder.top"),
             "high",
@@ -53,25 +54,25 @@ def up(situation: Situation, met: str, figures: tuple[Input, ...], rule: str) ->
         )
     if above.prediction is None:
         return Proposal(
-            "step-up",
+            "step_up",
             above.key,
             f"{met} What is likely on “{above.rung.name}” is not known: learn it in a few easy "
             "ones.",
             figures,
             rules(rule, "step.by-effort"),
             "medium",
-            "The gate is plain; nothing tested says what the next rung allows.",
+            "The criterion is plain; nothing tested says what the next rung allows.",
         )
     figures = (*figures, predicted("on the next rung", above.prediction))
     if situation.gap(above):
         return _across_gap(situation, above, met, figures, rule)
-    foot, unit = above.rung.dose.low, above.rung.dose.unit
+    foot, unit = above.rung.prescription.low, above.rung.prescription.unit
     sure = above.prediction.low >= foot
     likely = above.prediction.likely >= foot
     grown = _sets_kept(situation, above)
     keep = f" Keep the {grown} sets." if grown else ""
     return Proposal(
-        "step-up",
+        "step_up",
         above.key,
         f"{met} On “{above.rung.name}” {count(above.prediction)} are likely.{keep}",
         figures,
@@ -85,8 +86,8 @@ def up(situation: Situation, met: str, figures: tuple[Input, ...], rule: str) ->
 
 def _sets_kept(situation: Situation, above: Neighbour) -> int | None:
     """Sets that have grown and go along to the next rung; None where it has as many."""
-    sets = situation.rung.dose.sets
-    grown = above.rung.dose.sets < sets <= most_sets(situation.school)
+    sets = situation.rung.prescription.sets
+    grown = above.rung.prescription.sets < sets <= most_sets(situation.method)
     return sets if grown else None
 
 
@@ -95,9 +96,9 @@ def _across_gap(
 ) -> Proposal:
     """The next rung likely allows too little: a lever alone, a set more, or a bridge."""
     assert above.prediction is not None  # noqa: S101  (whoever asks has looked)
-    unit = above.rung.dose.unit
-    least = situation.terms.least(unit)
-    figures = (*figures, Input("least useful dose", least, unit))
+    unit = above.rung.prescription.unit
+    least = situation.policy.least(unit)
+    figures = (*figures, Input("least useful prescription", least, unit))
     gap = f"{met} But “{above.rung.name}” likely allows only {count(above.prediction)}"
     useful = situation.useful_offers()
     if useful:
@@ -111,15 +112,15 @@ def _across_gap(
         figures,
         rules(rule, "step.gap-ahead"),
         "medium",
-        "The gate is plain; the next rung's count is a prediction.",
+        "The criterion is plain; the next rung's count is a prediction.",
     )
 
 
 def outcome_of(offer: Offer) -> Outcome:
     """What an offer is called."""
-    if offer.less_help:
-        return "less-help"
-    return "slow-tempo" if offer.lever == "tempo" else "add-load"
+    if offer.less_assistance:
+        return "reduce_assistance"
+    return "slow_eccentric" if offer.lever == "tempo" else "add_load"
 
 
 def offered(
@@ -141,18 +142,18 @@ def offered(
 
 
 def more_sets(situation: Situation, figures: tuple[Input, ...], *spoke: str) -> Proposal | None:
-    """A set more; None where there are as many as the school does."""
-    sets = situation.rung.dose.sets
-    if sets >= most_sets(situation.school):
+    """A set more; None where there are as many as the method does."""
+    sets = situation.rung.prescription.sets
+    if sets >= most_sets(situation.method):
         return None
     return Proposal(
-        "add-set",
+        "add_set",
         situation.key,
         f"Add a set: {sets + 1} instead of {sets}.",
         (
             *figures,
             Input("sets now", float(sets)),
-            Input("at most", float(most_sets(situation.school)), "sets"),
+            Input("at most", float(most_sets(situation.method)), "sets"),
         ),
         rules(*spoke, "sets.grow"),
         "medium",

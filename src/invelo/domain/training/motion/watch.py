@@ -87,7 +87,7 @@ def watch(body: Body, movement: Movement, modifiers: Modifiers) -> Watch:
     Raises:
         InputError: where no joint moves enough to be counted by, or no posture is known.
     """
-    if movement.effort_only or movement.unit == "cm":
+    if movement.rpe_only or movement.unit == "cm":
         raise _cannot(movement, "no angle tells it")
     read = reading(body, modifiers.setup(movement))
     line = movement.family in STRAIGHT

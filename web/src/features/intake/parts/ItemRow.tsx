@@ -42,8 +42,8 @@ export function ItemRow({ item }: { item: Item }) {
         {item.setup_minutes > 0 ? `${item.setup_minutes} min` : "–"}
       </td>
       <td>
-        {item.why_not ? (
-          <span className="text-over">▲ not planned with: {item.why_not}</span>
+        {item.unavailable_reason ? (
+          <span className="text-over">▲ not planned with: {item.unavailable_reason}</span>
         ) : (
           <span className="text-ready">● may be planned with</span>
         )}

@@ -23,7 +23,9 @@ export function KitPart({ athleteId }: { athleteId: string }) {
   if (!person || !places) return <p className="p-4 text-faint">Fetching the kit …</p>;
   const loads = places
     .filter(({ id }) => person.places.includes(id))
-    .flatMap(({ items }) => items.filter(({ kind, why_not }) => kind === "load" && !why_not));
+    .flatMap(({ items }) =>
+      items.filter(({ kind, unavailable_reason }) => kind === "load" && !unavailable_reason),
+    );
   return (
     <div className="px-4 pb-4">
       {places.length === 0 && (
@@ -104,7 +106,7 @@ function PlaceCard({ athleteId, place, person }: CardProps) {
             <tr className="lettering [&>th]:px-3 [&>th]:pt-1">
               <th>Kit</th>
               <th>Measure</th>
-              <th>To rig</th>
+              <th>To set up</th>
               <th>Safety</th>
               <th>
                 <span className="sr-only">Acts</span>

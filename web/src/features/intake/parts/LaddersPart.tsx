@@ -31,7 +31,7 @@ export function LaddersPart({ athleteId }: { athleteId: string }) {
           <thead>
             <tr className="lettering border-b border-ink [&>th]:pr-4">
               <th>Toward</th>
-              <th>The rung whose dose fits</th>
+              <th>The rung whose prescription fits</th>
               <th>Likely there</th>
               <th>What would narrow it</th>
               <th>
@@ -117,6 +117,6 @@ function Row({ athleteId, one }: { athleteId: string; one: Schema["PlacedOn"] })
 function Fits({ one }: { one: Schema["PlacedOn"] }) {
   if (one.closed) return <span className="text-over">■ closed: {one.closed}</span>;
   if (!one.rung) return <span className="text-faint">nothing tells yet</span>;
-  if (!one.fits) return <>the foot, “{one.rung}”, whose dose does not fit yet</>;
+  if (!one.fits) return <>the foot, “{one.rung}”, whose prescription does not fit yet</>;
   return <>{one.rung}</>;
 }

@@ -14,13 +14,16 @@ import { Measures } from "../Measures";
 type Told = Schema["PersonRequest"];
 
 /** The first one ticked is what a new ladder takes. */
-const SCHOOLS = [
-  ["range", "a fixed range of reps or seconds, climbed before the rung changes"],
-  ["near-failure", "near failure: sets to at most two in reserve"],
-  ["effort", "guided by effort"],
+const METHODS = [
+  [
+    "double_progression",
+    "double progression: a fixed range of reps or seconds, climbed before the rung changes",
+  ],
+  ["near_failure", "near failure: sets to at most two in reserve"],
+  ["rpe_target", "guided by effort"],
   ["wave", "a three-day wave of holds"],
-  ["clock", "against the clock, in work windows"],
-  ["habit", "habit: a smallest dose, never pushed"],
+  ["density", "density: against the clock, in work windows"],
+  ["habit", "habit: a smallest prescription, never pushed"],
 ] as const;
 
 export function PersonPart({ athlete }: { athlete: Schema["AthleteOut"] }) {
@@ -134,10 +137,10 @@ function PersonForm({ athleteId, person }: { athleteId: string; person: Schema["
         />
       </div>
       <Ticks
-        name="Schools preferred"
-        options={SCHOOLS}
-        on={typed.schools ?? []}
-        onChange={(schools) => put({ schools })}
+        name="Methods preferred"
+        options={METHODS}
+        on={typed.methods ?? []}
+        onChange={(methods) => put({ methods })}
       />
       <details className="mt-3">
         <summary className="lettering cursor-pointer">

@@ -1,4 +1,4 @@
-/** Capacity by family, the rung whose dose fits, sides compared, and what to test next. */
+/** Capacity by family, the rung whose prescription fits, sides compared, and what to test next. */
 import { useQuery } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { Link } from "react-router";
@@ -85,11 +85,13 @@ function CapacityRow({ one }: { one: Capacity }) {
         {one.ladder_id ? (
           <>
             <Link to={`/ladder/${one.ladder_id}`} className="font-head text-[1.05rem] underline">
-              {one.standing}
+              {one.current_rung}
             </Link>
             <span className="block text-sm text-faint">toward: {one.goal}</span>
             <span className="block text-sm">
-              {one.rung === one.standing ? "● the dose fits here" : `The dose fits at: ${one.rung}`}
+              {one.rung === one.current_rung
+                ? "● the prescription fits here"
+                : `The prescription fits at: ${one.rung}`}
               {one.rungs !== `${one.rung} to ${one.rung}` && `; its range: ${one.rungs}`}
             </span>
             {one.moved_why && (
@@ -138,9 +140,9 @@ function MoveDialog({ one, onClose }: { one: Capacity; onClose: () => void }) {
     const typed = new FormData(event.currentTarget);
     act(
       () =>
-        api.POST("/api/ladders/{ladder_id}/standing", {
+        api.PUT("/api/ladders/{ladder_id}/current-rung", {
           params: { path: { ladder_id: one.ladder_id ?? "" } },
-          body: { rung_id: String(typed.get("rung")), word: String(typed.get("word")) },
+          body: { rung_id: String(typed.get("rung")), note: String(typed.get("note")) },
         }),
       onClose,
     );
@@ -151,14 +153,14 @@ function MoveDialog({ one, onClose }: { one: Capacity; onClose: () => void }) {
       open
       onOpenChange={onClose}
       title={`Move on the ladder toward ${one.goal}`}
-      about="Your word is kept beside the placement, which stays to be seen."
+      about="Your note is kept beside the placement, which stays to be seen."
     >
       {ladder && (
         <form onSubmit={move}>
           <Choice
             label="To"
             name="rung"
-            defaultValue={ladder.standing_id}
+            defaultValue={ladder.current_rung_id}
             options={ladder.rungs.map(({ id, name }) => [id, name] as const)}
           />
           <Field label="Why" name="word" required maxLength={300} />

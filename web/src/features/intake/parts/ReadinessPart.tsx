@@ -29,7 +29,7 @@ export function ReadinessPart({ athleteId }: { athleteId: string }) {
 }
 
 function CheckCard({ athleteId, check }: { athleteId: string; check: Check }) {
-  const [word, setWord] = useState("");
+  const [note, setWord] = useState("");
   const [id, next] = useSendId();
   const { act, busy, error } = useAct();
   const keep = (passed: boolean) =>
@@ -37,7 +37,7 @@ function CheckCard({ athleteId, check }: { athleteId: string; check: Check }) {
       () =>
         api.POST("/api/athletes/{athlete_id}/readiness", {
           params: { path: { athlete_id: athleteId } },
-          body: { id, check: check.id, passed, word },
+          body: { id, check: check.id, passed, note },
         }),
       () => {
         next();
@@ -59,14 +59,14 @@ function CheckCard({ athleteId, check }: { athleteId: string; check: Check }) {
       </p>
       {check.passed === false && (
         <p className="mt-1 border-l-4 border-watch bg-wash px-3 py-1">
-          Until then: {check.prepares} {check.dose}. {tryAgain(check.again_on ?? "")}
+          Until then: {check.prepares} {check.prescription}. {tryAgain(check.again_on ?? "")}
         </p>
       )}
       <div className="flex flex-wrap items-end gap-2">
         <div className="w-56">
           <Field
             label={`Seen at “${check.name.toLowerCase()}”`}
-            value={word}
+            value={note}
             maxLength={200}
             placeholder="left 6 s, right 12 s"
             onChange={(event) => setWord(event.target.value)}
@@ -93,7 +93,7 @@ function tryAgain(on: string): string {
 
 function Standing({ check }: { check: Check }) {
   if (check.passed === null) return <span className="text-faint">○ not checked yet</span>;
-  const seen = check.word && `: ${check.word}`;
+  const seen = check.note && `: ${check.note}`;
   return check.passed ? (
     <span className="text-ready">
       ● open since {day(check.on ?? "")}

@@ -21,7 +21,9 @@ export function TestsPart({ athleteId }: { athleteId: string }) {
           do no more than feels fresh.
         </p>
         {battery.tests.length === 0 && (
-          <p className="pt-3">Nothing can be tested now. What is closed, and why, stands below.</p>
+          <p className="pt-3">
+            Nothing can be tested now. What is closed, and why, is listed below.
+          </p>
         )}
         <ol>
           {battery.tests.map((card, i) => (
@@ -48,7 +50,7 @@ export function TestsPart({ athleteId }: { athleteId: string }) {
         className="w-full border-t border-ink px-4 pb-4 lg:w-[22rem] lg:shrink-0 lg:border-t-0 lg:border-l"
       >
         <h2 className="pt-2 text-lg">Results</h2>
-        {kept.length === 0 && <p className="text-faint">What was tested stands here.</p>}
+        {kept.length === 0 && <p className="text-faint">What was tested is listed here.</p>}
         {kept.length > 0 && (
           <a className="underline" href={`/api/athletes/${athleteId}/tests/file`} download>
             All of them as CSV
@@ -120,7 +122,7 @@ function Result({ test }: { test: Schema["TestDone"] }) {
       <p className="text-sm text-faint">
         {day(test.local_date)}
         {test.since && `; ${test.since} since the test before`}
-        {test.norm_word && `; among people of that age: ${test.norm_word}`}
+        {test.norm_text && `; among people of that age: ${test.norm_text}`}
       </p>
     </li>
   );

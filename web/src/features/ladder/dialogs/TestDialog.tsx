@@ -29,12 +29,12 @@ export function TestDialog({ open, onOpenChange, sheet }: Props) {
   const [id, setId] = useState(() => crypto.randomUUID());
   // A test tells something only of what can be computed.
   const told = sheet.rungs.filter(({ demand }) => demand !== null);
-  const first = told.find(({ id }) => id === sheet.standing_id) ?? told[0];
+  const first = told.find(({ id }) => id === sheet.current_rung_id) ?? told[0];
   const { register, handleSubmit, formState, reset, watch } = useForm({
     resolver: zodResolver(form),
     defaultValues: { rung: first?.id ?? "", amount: "" as unknown },
   });
-  const held = sheet.rungs.find(({ id }) => id === watch("rung"))?.dose.unit === "s";
+  const held = sheet.rungs.find(({ id }) => id === watch("rung"))?.prescription.unit === "s";
 
   const send = handleSubmit(async ({ rung, amount }) => {
     const on = sheet.rungs.find((one) => one.id === rung);
@@ -48,7 +48,7 @@ export function TestDialog({ open, onOpenChange, sheet }: Props) {
             movement: on.movement,
             ...changesOf(on),
             ...(held ? { seconds: amount } : { reps: amount }),
-            effort: 10,
+            rpe: 10,
             side: "",
           },
         }),
@@ -68,7 +68,7 @@ export function TestDialog({ open, onOpenChange, sheet }: Props) {
       open={open}
       onOpenChange={onOpenChange}
       title="Enter a test"
-      about={`${held ? "As long as the shape stands" : "As many strict reps as there are, to full depth, at the rung's tempo"}. Stop when form goes, at any sharp pain, dizziness or chest pain.`}
+      about={`${held ? "As long as the shape holds" : "As many strict reps as there are, to full depth, at the rung's tempo"}. Stop when form goes, at any sharp pain, dizziness or chest pain.`}
     >
       <form onSubmit={send}>
         <Choice
@@ -77,7 +77,7 @@ export function TestDialog({ open, onOpenChange, sheet }: Props) {
           {...register("rung")}
         />
         <Field
-          label={held ? "Seconds to the end" : "Reps to the end"}
+          label={held ? "Longest clean hold, s" : "As many clean reps as possible"}
           unit={held ? "s" : "reps"}
           inputMode="numeric"
           wrong={formState.errors.amount?.message}

@@ -40,7 +40,7 @@ interface Props {
 }
 
 export function AdaptDialog({ sheet, date, onClose }: Props) {
-  const [typed, setTyped] = useState({ minutes: "", sleep: "", effort: "", place: "", how: "3" });
+  const [typed, setTyped] = useState({ minutes: "", sleep: "", rpe: "", place: "", how: "3" });
   const [tight, setTight] = useState<Place[]>([]);
   const [limited, setLimited] = useState(false);
   const [kinds, setKinds] = useState<Kit[]>(["wall"]);
@@ -62,7 +62,7 @@ export function AdaptDialog({ sheet, date, onClose }: Props) {
         body: {
           minutes: number(typed.minutes),
           sleep: number(typed.sleep),
-          effort: number(typed.effort),
+          rpe: number(typed.rpe),
           sore: typed.place ? [{ place: typed.place as Place, how: Number(typed.how) }] : [],
           tight,
           kinds: limited ? kinds : null,
@@ -75,7 +75,7 @@ export function AdaptDialog({ sheet, date, onClose }: Props) {
       <div className="grid gap-x-4 sm:grid-cols-5">
         <Field label="Minutes" type="number" unit="min" {...field("minutes")} />
         <Field label="Sleep" type="number" unit="h" {...field("sleep")} />
-        <Field label="Effort so far" type="number" hint="1–10" {...field("effort")} />
+        <Field label="Effort so far" type="number" hint="1–10" {...field("rpe")} />
         <Choice label="Sore place" options={[["", "none"], ...named(PLACES)]} {...field("place")} />
         <Field label="How sore" type="number" hint="0–10; 4 ends it" {...field("how")} />
       </div>

@@ -5,8 +5,14 @@ import { MovementFinder } from "../../../common/movement/MovementFinder";
 import { Button } from "../../../common/ui/Button";
 import { Choice, Field } from "../../../common/ui/Field";
 import { Wrong } from "../../../common/ui/Wrong";
+import {
+  availabilityOf,
+  type Extra,
+  keepAvailability,
+  withExtra,
+  withoutExtra,
+} from "../availability";
 import type { Sheet } from "../plan";
-import { type Extra, keepWishes, wishesOf, withExtra, withoutExtra } from "../wishes";
 
 const PURPOSES: Extra["purpose"][] = [
   "endurance",
@@ -23,7 +29,7 @@ export function AddDialog({ sheet, onClose }: { sheet: Sheet; onClose: () => voi
   const [days, setDays] = useState("2");
   const [turn, setTurn] = useState("");
   const { act, busy, error } = useAct();
-  const there = wishesOf(sheet).extras.map(({ movement }) => movement);
+  const there = availabilityOf(sheet).extras.map(({ movement }) => movement);
   return (
     <MovementFinder
       athleteId={sheet.athlete_id}
@@ -63,7 +69,10 @@ export function AddDialog({ sheet, onClose }: { sheet: Sheet; onClose: () => voi
               busy={busy}
               className="mt-2"
               onClick={() =>
-                act(() => keepWishes(sheet, withoutExtra(wishesOf(sheet), movement.id)), onClose)
+                act(
+                  () => keepAvailability(sheet, withoutExtra(availabilityOf(sheet), movement.id)),
+                  onClose,
+                )
               }
             >
               Take it out of the week
@@ -76,9 +85,9 @@ export function AddDialog({ sheet, onClose }: { sheet: Sheet; onClose: () => voi
               onClick={() =>
                 act(
                   () =>
-                    keepWishes(
+                    keepAvailability(
                       sheet,
-                      withExtra(wishesOf(sheet), {
+                      withExtra(availabilityOf(sheet), {
                         movement: movement.id,
                         purpose,
                         sets: null,

@@ -1,4 +1,4 @@
-/** The smallest daily dose: its moment, its tries, its ticks, its changes. */
+/** The daily minimum: its moment, its tries, its ticks, its changes. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { answer, api, deviceMoment, type Schema } from "../../../common/api/client";
@@ -21,7 +21,7 @@ export function DailyDialog({ sheet, onClose }: { sheet: Sheet; onClose: () => v
     <Dialog
       open
       onOpenChange={onClose}
-      title="Smallest daily dose"
+      title="Daily minimum"
       about="One rep of one movement at a fixed moment of the day. More is welcome, never required."
       wide
     >
@@ -80,7 +80,7 @@ function Running({ sheet, daily, onChange }: RunningProps) {
         {daily.moment} ({daily.at})
       </p>
       <p role="status" className="font-head text-lg">
-        {daily.word}
+        {daily.note}
       </p>
       <ol aria-label="The last two weeks" className="flex flex-wrap gap-1 py-2">
         {days.map((one) => (
@@ -155,8 +155,8 @@ function Begin({ sheet, moments, now, onDone }: BeginProps) {
     act(
       () =>
         answer(
-          api.PUT("/api/athletes/{athlete_id}/daily/{habit_id}", {
-            params: { path: { athlete_id: sheet.athlete_id, habit_id: id } },
+          api.PUT("/api/athletes/{athlete_id}/daily/{daily_minimum_id}", {
+            params: { path: { athlete_id: sheet.athlete_id, daily_minimum_id: id } },
             body: { ...rest, amount: Number(amount) },
           }),
         ),

@@ -7,8 +7,8 @@ import { Button } from "../../../common/ui/Button";
 import { Dialog } from "../../../common/ui/Dialog";
 import { Choice } from "../../../common/ui/Field";
 import { Wrong } from "../../../common/ui/Wrong";
+import { availabilityOf, type Edit, keepAvailability, withEdit } from "../availability";
 import type { Sheet, Task } from "../plan";
-import { type Edit, keepWishes, wishesOf, withEdit } from "../wishes";
 
 const FORMATS: Edit["format"][] = [
   "straight sets",
@@ -21,7 +21,7 @@ const FORMATS: Edit["format"][] = [
 ];
 
 type OwnSet = Edit["sets"][number];
-const USUAL: OwnSet = { rung: "", tempo: "", low: null, high: null, effort: null, rest: null };
+const USUAL: OwnSet = { rung: "", tempo: "", low: null, high: null, rpe: null, rest: null };
 
 /** A set has no name of its own; its row has. */
 interface Row {
@@ -38,7 +38,7 @@ interface Props {
 }
 
 export function EditDialog({ sheet, task, onClose }: Props) {
-  const kept = wishesOf(sheet).hands.edits.find(({ key }) => key === task.key);
+  const kept = availabilityOf(sheet).hands.edits.find(({ key }) => key === task.key);
   const [format, setFormat] = useState<Edit["format"]>(kept?.format ?? "straight sets");
   const [rows, setRows] = useState<Row[]>((kept?.sets ?? []).map(rowOf));
   const ladder = task.goal ? (task.key.split("/")[0] ?? "") : "";
@@ -48,13 +48,13 @@ export function EditDialog({ sheet, task, onClose }: Props) {
   const put = (id: string, change: Partial<OwnSet>) =>
     setRows(rows.map((row) => (row.id === id ? { id, set: { ...row.set, ...change } } : row)));
   const keep = (edit: Edit | null) =>
-    act(() => keepWishes(sheet, withEdit(wishesOf(sheet), edit, task.key)), onClose);
+    act(() => keepAvailability(sheet, withEdit(availabilityOf(sheet), edit, task.key)), onClose);
   return (
     <Dialog
       open
       onOpenChange={onClose}
       title={`Sets of ${task.name}`}
-      about={`As the dose has it: ${task.sets.join("; ")}. What is left empty stays as it is; the session names the rule that a set overrides.`}
+      about={`As the prescription has it: ${task.sets.join("; ")}. What is left empty stays as it is; the session names the rule that a set overrides.`}
       widest
     >
       <Choice
@@ -72,7 +72,7 @@ export function EditDialog({ sheet, task, onClose }: Props) {
             <th>Tempo</th>
             <th>From</th>
             <th>To</th>
-            <th>Effort</th>
+            <th>Effort (RPE)</th>
             <th>Rest, s</th>
             <th />
           </tr>
@@ -104,7 +104,7 @@ export function EditDialog({ sheet, task, onClose }: Props) {
         </Button>
         {kept && (
           <Button quiet busy={busy} onClick={() => keep(null)}>
-            As the dose has it
+            As the prescription has it
           </Button>
         )}
       </div>
@@ -123,7 +123,7 @@ interface RowProps {
 const CELL = "w-full border border-line bg-sheet px-1 py-1";
 
 function SetRow({ number, set, rungs, onChange, onRemove }: RowProps) {
-  const figure = (name: "low" | "high" | "effort" | "rest", words: string) => (
+  const figure = (name: "low" | "high" | "rpe" | "rest", words: string) => (
     <td className="w-16 pr-1">
       <input
         type="number"
@@ -163,7 +163,7 @@ function SetRow({ number, set, rungs, onChange, onRemove }: RowProps) {
       </td>
       {figure("low", "from")}
       {figure("high", "to")}
-      {figure("effort", "effort")}
+      {figure("rpe", "rpe")}
       {figure("rest", "rest in seconds")}
       <td>
         <Button quiet onClick={onRemove} aria-label={`Take set ${number} away`}>

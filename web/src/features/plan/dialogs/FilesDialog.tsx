@@ -38,7 +38,7 @@ export function FilesDialog({ sheet, onClose }: { sheet: Sheet; onClose: () => v
           <li key={query} className="border-b border-hair">
             <a
               className="block py-1.5 underline"
-              href={`/api/athletes/${sheet.athlete_id}/week/file?monday=${sheet.monday}&kind=${query}`}
+              href={`/api/athletes/${sheet.athlete_id}/week/file?week_start=${sheet.week_start}&kind=${query}`}
             >
               {words}
             </a>

@@ -10,9 +10,9 @@ import { Field } from "../../../common/ui/Field";
 import { Ticks } from "../../../common/ui/Ticks";
 import { Wrong } from "../../../common/ui/Wrong";
 import { told } from "../../../common/units/figures";
+import { type Availability, availabilityOf, keepAvailability, withExtra } from "../availability";
 import type { Draft, Sheet } from "../plan";
 import { SessionView } from "../SessionView";
-import { keepWishes, type Wishes, wishesOf, withExtra } from "../wishes";
 
 type Ready = Schema["ReadySession"];
 
@@ -20,7 +20,7 @@ interface Props {
   sheet: Sheet;
   draft: Draft;
   day: number;
-  keep: (next: Draft, word: string) => void;
+  keep: (next: Draft, note: string) => void;
   onClose: () => void;
 }
 
@@ -69,16 +69,16 @@ export function ReadyDialog({ sheet, draft, day, keep, onClose }: Props) {
     const items = session.blocks
       .filter(({ format }) => format !== "warm-up" && format !== "preparatory work")
       .flatMap((block) => block.items.map((item) => ({ ...item, format: block.format })));
-    let wishes: Wishes = wishesOf(sheet);
+    let availability: Availability = availabilityOf(sheet);
     for (const item of items) {
       const [kind, movement = ""] = item.key.split(":");
       if (kind !== "movement") continue;
       const slot = from.blocks
         .flatMap(({ slots }) => slots)
         .find(({ movements }) => movements?.includes(movement));
-      const there = wishes.extras.find((one) => one.movement === movement);
+      const there = availability.extras.find((one) => one.movement === movement);
       if (!there)
-        wishes = withExtra(wishes, {
+        availability = withExtra(availability, {
           movement,
           purpose: slot?.purpose ?? "strength",
           sets: slot?.sets ?? null,
@@ -90,13 +90,13 @@ export function ReadyDialog({ sheet, draft, day, keep, onClose }: Props) {
     const groups = session.blocks
       .filter(({ format }) => TOGETHER.includes(format))
       .map(({ format, items: those }) => ({
-        format: format as Wishes["hands"]["together"][number]["format"],
+        format: format as Availability["hands"]["together"][number]["format"],
         keys: those.map(({ key }) => key),
         rounds: 3,
       }));
-    const together = [...wishes.hands.together, ...groups];
-    wishes = { ...wishes, hands: { ...wishes.hands, together } };
-    await keepWishes(sheet, wishes);
+    const together = [...availability.hands.together, ...groups];
+    availability = { ...availability, hands: { ...availability.hands, together } };
+    await keepAvailability(sheet, availability);
     const placed = items.map(({ key }) => ({ task: key, day }));
     const others = draft.placed.filter(
       (one) => !placed.some((mine) => mine.task === one.task && mine.day === one.day),
@@ -135,7 +135,7 @@ function Filled({ sheet, shape, dayName, onPut }: FilledProps) {
     act(
       () =>
         answer(
-          api.PUT("/api/own-sessions/{session_id}", {
+          api.PUT("/api/session-templates/{session_id}", {
             params: { path: { session_id: id } },
             body: { name, blocks: shape.blocks },
           }),
@@ -148,7 +148,7 @@ function Filled({ sheet, shape, dayName, onPut }: FilledProps) {
   const removeOwn = () =>
     act(() =>
       answer(
-        api.DELETE("/api/own-sessions/{session_id}", {
+        api.DELETE("/api/session-templates/{session_id}", {
           params: { path: { session_id: shape.id } },
         }),
       ),
@@ -209,8 +209,8 @@ function Group({ shape, first }: { shape: Ready; first: string }) {
           act(
             () =>
               answer(
-                api.POST("/api/group-sessions/{shape_id}", {
-                  params: { path: { shape_id: shape.id } },
+                api.POST("/api/session-templates/{template_id}/group", {
+                  params: { path: { template_id: shape.id } },
                   body: { athletes: who },
                 }),
               ),

@@ -68,7 +68,7 @@ function KeepOwn({ session }: { session: Schema["SessionSheet"] }) {
     act(
       () =>
         answer(
-          api.PUT("/api/own-sessions/{session_id}", {
+          api.PUT("/api/session-templates/{session_id}", {
             params: { path: { session_id: id } },
             body: { name, blocks },
           }),

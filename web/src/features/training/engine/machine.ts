@@ -47,8 +47,8 @@ export function setOf(run: Running, item: Item, index: number): RunSet | undefin
   const planned = item.sets[index];
   const swap = swapOf(run, item);
   if (!planned || !swap || !PLANNED.includes(planned.kind)) return planned;
-  const { what, low, high, effort } = swap;
-  return { ...planned, what, low, high, effort };
+  const { what, low, high, rpe } = swap;
+  return { ...planned, what, low, high, rpe };
 }
 
 /** Whether the set at hand, or the next one, may be done on another rung. */
@@ -163,7 +163,7 @@ function left(run: Running, { item, set, number, counts, sides, at }: Done, mean
     high: set.high,
     amounts: counts.map(({ amount }) => amount),
     sides,
-    effort: null,
+    rpe: null,
     partials: counts.map(({ partial }) => partial),
     about: false,
     faults: [...new Set(counts.flatMap(({ faults }) => faults))],
@@ -225,7 +225,7 @@ export function skip(
   let at = index + 1;
   while (at < run.sheet.events.length) {
     const next = run.sheet.events[at];
-    if (next && (next.kind === "work" || next.kind === "count in" || next.kind === "rig up")) {
+    if (next && (next.kind === "work" || next.kind === "count in" || next.kind === "rig_change")) {
       if (next.item !== event.item || next.set !== event.set) break;
     }
     at += 1;

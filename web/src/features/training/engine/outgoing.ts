@@ -7,10 +7,10 @@ export type Thing = Omit<Outgoing, "athlete">;
 /** When and where by the device, as every thing tells it. */
 export interface Told {
   at: string;
-  zone: string;
+  time_zone: string;
 }
 
-export const base = (run: Running) => `/api/athletes/${run.athleteId}/runs/${run.sessionId}`;
+export const base = (run: Running) => `/api/athletes/${run.athleteId}/sessions/${run.sessionId}`;
 
 export function started(run: Running, told: Told): Thing {
   const { name, ladder_id } = run.sheet;
@@ -18,12 +18,17 @@ export function started(run: Running, told: Told): Thing {
 }
 
 /** A set for each side, then the picture that goes with the first. */
-export function logged(run: Running, entry: Entry, picture: Blob | null, zone: string): Thing[] {
+export function logged(
+  run: Running,
+  entry: Entry,
+  picture: Blob | null,
+  time_zone: string,
+): Thing[] {
   const sets = entry.ids.map((id, side) => ({
     what: "set",
     method: "PUT" as const,
     path: `${base(run)}/sets/${id}`,
-    body: set(entry, side, zone),
+    body: set(entry, side, time_zone),
   }));
   if (!picture) return sets;
   const path = `/api/athletes/${run.athleteId}/sets/${entry.ids[0]}/picture`;
@@ -41,15 +46,15 @@ export function skipped(
   return { what: "skip", method: "PUT", path: `${base(run)}/skips/${id}`, body };
 }
 
-export function finished(run: Running, effort: number, told: Told): Thing {
+export function finished(run: Running, rpe: number, told: Told): Thing {
   const path = `${base(run)}/finish`;
-  return { what: "end of the session", method: "POST", path, body: { effort, ...told } };
+  return { what: "end of the session", method: "POST", path, body: { rpe, ...told } };
 }
 
 const AS_UNIT = { reps: "reps", s: "seconds", cm: "centimetres" } as const;
 
 /** A set, or one side of it, as the service takes it. */
-function set(entry: Entry, side: number, zone: string): Record<string, unknown> {
+function set(entry: Entry, side: number, time_zone: string): Record<string, unknown> {
   const { what } = entry;
   const amount = entry.amounts[side] ?? 0;
   return {
@@ -62,16 +67,16 @@ function set(entry: Entry, side: number, zone: string): Record<string, unknown> 
     side: entry.sides[side] ?? "",
     ...(entry.about ? { told: `about ${amount}` } : { [AS_UNIT[what.unit]]: amount }),
     partial: entry.partials[side] ?? 0,
-    asked_low: entry.low,
-    asked_high: entry.high,
-    effort: entry.effort,
-    clean: entry.faults.length === 0,
+    prescribed_min: entry.low,
+    prescribed_max: entry.high,
+    rpe: entry.rpe,
+    form_ok: entry.faults.length === 0,
     faults: entry.faults,
     felt_in: entry.felt,
     pain: entry.pain,
     pain_place: entry.place,
     note: entry.note,
     at: entry.at,
-    zone,
+    time_zone,
   };
 }

@@ -31,7 +31,7 @@ export interface Entry {
   /** One for each side, or one. */
   amounts: number[];
   sides: Schema["NewSet"]["side"][];
-  effort: number | null;
+  rpe: number | null;
   /** Partial reps besides, one for each side, or one. */
   partials: number[];
   about: boolean;

@@ -20,7 +20,7 @@ export interface Run {
   change: (next: (run: Running) => Running) => void;
   log: (entry: Entry, stop: number, picture: Blob | null) => void;
   skip: (why: string) => void;
-  finish: (effort: number) => Promise<void>;
+  finish: (rpe: number) => Promise<void>;
   leave: () => void;
 }
 
@@ -77,8 +77,8 @@ export function useRun(athleteId: string): Run {
 
   const log = (entry: Entry, stop: number, picture: Blob | null) => {
     const before = latest.current;
-    if (!before || entry.effort === null) return;
-    const things = outgoing.logged(before, entry, picture, deviceMoment().zone);
+    if (!before || entry.rpe === null) return;
+    const things = outgoing.logged(before, entry, picture, deviceMoment().time_zone);
     void keep(machine.log(before, entry, stop, now()), ...things);
   };
 
@@ -90,9 +90,9 @@ export function useRun(athleteId: string): Run {
     void keep(next, ...(told ? [told] : []));
   };
 
-  const finish = async (effort: number) => {
+  const finish = async (rpe: number) => {
     const before = latest.current;
-    if (before) await keep(null, outgoing.finished(before, effort, deviceMoment()));
+    if (before) await keep(null, outgoing.finished(before, rpe, deviceMoment()));
   };
 
   return { run, at, start, change, log, skip, finish, leave: () => void keep(null) };

@@ -41,7 +41,7 @@ function Grid({ along, history }: Props) {
   );
   const [when, setWhen] = useState(along.today);
   const [time, setTime] = useState(() => new Date().toTimeString().slice(0, 5));
-  const [effort, setEffort] = useState("");
+  const [rpe, setRpe] = useState("");
   const [session, nextSession] = useSendId();
   const [said, setSaid] = useState("");
   const { act, busy, error } = useAct();
@@ -56,10 +56,10 @@ function Grid({ along, history }: Props) {
     const asked = sheets[Number(next)];
     setRows(found ? fromSession(found) : asked ? fromSheet(asked) : [blank(first)]);
   };
-  const { zone } = deviceMoment();
+  const { time_zone } = deviceMoment();
   const sent = (row: Row, at: string) => {
     const what = known.get(row.what);
-    return what ? [asSent(row, what, at, zone)] : [];
+    return what ? [asSent(row, what, at, time_zone)] : [];
   };
 
   const keep = () =>
@@ -67,13 +67,13 @@ function Grid({ along, history }: Props) {
       () => {
         const at = new Date(`${when}T${time || "12:00"}`).toISOString();
         return answer(
-          api.PUT("/api/athletes/{athlete_id}/whole-sessions/{session_id}", {
+          api.PUT("/api/athletes/{athlete_id}/completed-sessions/{session_id}", {
             params: { path: { athlete_id: along.athlete_id, session_id: session } },
             body: {
               name: sheet?.name ?? "Session",
               at,
-              zone,
-              effort: effort ? Number(effort.replace(",", ".")) : null,
+              time_zone,
+              rpe: rpe ? Number(rpe.replace(",", ".")) : null,
               sets: numbered(rows).flatMap((row) => sent(row, at)),
             },
           }),
@@ -92,7 +92,7 @@ function Grid({ along, history }: Props) {
           const old = of.sets.find(({ id }) => id === row.id);
           for (const { id: _, ...body } of sent(row, old?.at ?? of.at))
             await answer(
-              api.PUT("/api/athletes/{athlete_id}/runs/{session_id}/sets/{set_id}", {
+              api.PUT("/api/athletes/{athlete_id}/sessions/{session_id}/sets/{set_id}", {
                 params: {
                   path: {
                     athlete_id: along.athlete_id,
@@ -100,7 +100,7 @@ function Grid({ along, history }: Props) {
                     set_id: crypto.randomUUID(),
                   },
                 },
-                body: { ...body, changes: null, corrects: row.id },
+                body: { ...body, changes: null, corrects_set_id: row.id },
               }),
             );
         }
@@ -159,8 +159,8 @@ function Grid({ along, history }: Props) {
               <Field
                 label="Session effort"
                 inputMode="decimal"
-                value={effort}
-                onChange={(event) => setEffort(event.target.value)}
+                value={rpe}
+                onChange={(event) => setRpe(event.target.value)}
               />
             </>
           )}

@@ -100,8 +100,8 @@ export function GridTable({ rows, known, fixed, onRows, onAdd }: Props) {
               <input
                 type="checkbox"
                 aria-label={`Clean, row ${index + 1}`}
-                checked={row.clean}
-                onChange={(event) => change(index, { clean: event.target.checked })}
+                checked={row.form_ok}
+                onChange={(event) => change(index, { form_ok: event.target.checked })}
               />
             </td>
             <td>

@@ -90,8 +90,8 @@ function OnePerson({ person, grave }: { person: Person; grave: number }) {
                   {set.side && `, ${set.side}`}
                 </th>
                 <td className="pr-2 whitespace-nowrap">{amountOf(set)}</td>
-                <td className="whitespace-nowrap text-faint">effort {set.effort}</td>
-                <td className="whitespace-nowrap text-watch">{!set.clean && "◆ form"}</td>
+                <td className="whitespace-nowrap text-faint">effort {set.rpe}</td>
+                <td className="whitespace-nowrap text-watch">{!set.form_ok && "◆ form"}</td>
               </tr>
             ))}
         </tbody>

@@ -23,19 +23,19 @@ export interface Row {
   asked: string;
   count: string;
   partial: string;
-  effort: string;
+  rpe: string;
   pain: string;
   place: string;
   note: string;
-  clean: boolean;
+  form_ok: boolean;
 }
 
-export type TextColumn = "count" | "partial" | "effort" | "pain" | "place" | "note";
+export type TextColumn = "count" | "partial" | "rpe" | "pain" | "place" | "note";
 
 export const COLUMNS: { key: TextColumn; title: string; wide?: boolean }[] = [
   { key: "count", title: "Count" },
   { key: "partial", title: "Partial" },
-  { key: "effort", title: "Effort" },
+  { key: "rpe", title: "Rpe" },
   { key: "pain", title: "Pain" },
   { key: "place", title: "Where", wide: true },
   { key: "note", title: "Note", wide: true },
@@ -74,11 +74,11 @@ export function blank(what: string): Row {
     asked: "",
     count: "",
     partial: "",
-    effort: "",
+    rpe: "",
     pain: "",
     place: "",
     note: "",
-    clean: true,
+    form_ok: true,
   };
 }
 
@@ -113,18 +113,18 @@ export function fromSession(session: Schema["LoggedSessionOut"]): Row[] {
         ? `${set.least}–${set.most}`
         : String(set.amount),
     partial: set.partial ? String(set.partial) : "",
-    effort: String(set.effort),
+    rpe: String(set.rpe),
     pain: set.pain ? String(set.pain) : "",
     place: set.pain_place,
     note: set.note,
-    clean: set.clean,
+    form_ok: set.form_ok,
   }));
 }
 
 const number = (words: string) => (words.trim() ? Number(words.replace(",", ".")) : 0);
 
 /** A row as the service takes it; the service says what it cannot. */
-export function asSent(row: Row, known: Known, at: string, zone: string): SetByHand {
+export function asSent(row: Row, known: Known, at: string, time_zone: string): SetByHand {
   return {
     id: row.id,
     number: row.number,
@@ -134,17 +134,17 @@ export function asSent(row: Row, known: Known, at: string, zone: string): SetByH
     item: known.item,
     kind: row.kind,
     side: row.side,
-    told: row.count,
+    amount_text: row.count,
     partial: number(row.partial),
-    effort: number(row.effort),
+    rpe: number(row.rpe),
     pain: number(row.pain),
     pain_place: row.place,
     note: row.note,
-    clean: row.clean,
+    form_ok: row.form_ok,
     faults: [],
     felt_in: [],
     at,
-    zone,
+    time_zone,
   };
 }
 

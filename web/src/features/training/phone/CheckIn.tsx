@@ -162,7 +162,7 @@ export default function CheckIn({ along, renew }: Props) {
         />
       )}
       <Field
-        label="A word to the coach"
+        label="Note to the coach"
         value={note}
         maxLength={300}
         onChange={(event) => setNote(event.target.value)}

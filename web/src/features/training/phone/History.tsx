@@ -27,14 +27,14 @@ export default function History({ athleteId }: { athleteId: string }) {
       <h1 className="pt-3 text-3xl">Done</h1>
       <Wrong error={pages.error} />
       {pages.data && sessions.length === 0 && (
-        <p className="pt-2 text-lg">Your sessions stand here once the first is closed.</p>
+        <p className="pt-2 text-lg">Your sessions are listed here once the first is closed.</p>
       )}
       {sessions.map((session) => (
         <section key={session.id} className="border-b border-hair py-2">
           <h2 className="text-xl">
             {session.name} <span className="text-base text-faint">{day(session.local_date)}</span>
           </h2>
-          <p className="text-faint">effort of the session {session.effort ?? "–"}</p>
+          <p className="text-faint">effort of the session {session.rpe ?? "–"}</p>
           {session.sets.map((set) => (
             <SetLine key={set.id} athleteId={athleteId} set={set} />
           ))}

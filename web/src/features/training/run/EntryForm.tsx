@@ -32,7 +32,7 @@ export function EntryForm({ along, run, entry: fresh, more, onLog }: Props) {
   const most = along.most[entry.what.unit] ?? 0;
 
   function log() {
-    if (entry.effort === null) return setWrong("Say how hard it was first: effort, 1 to 10.");
+    if (entry.rpe === null) return setWrong("Say how hard it was first: effort, 1 to 10.");
     if (entry.amounts.some((amount) => !(amount >= 0 && amount <= most)))
       return setWrong(`${UNITS[entry.what.unit][0]}: give 0 to ${most}.`);
     onLog(entry, picture);
@@ -63,12 +63,12 @@ export function EntryForm({ along, run, entry: fresh, more, onLog }: Props) {
           `${(entry.amounts[0] ?? 0) - entry.high} beyond the range: it counts.`}
       </p>
       <Scale
-        name="Effort"
+        name="Effort (RPE)"
         about={`10: not one ${UNITS[entry.what.unit][1]} more. 9: one more was there.`}
         from={1}
         to={10}
-        value={entry.effort}
-        onChange={(effort) => set({ effort })}
+        value={entry.rpe}
+        onChange={(rpe) => set({ rpe })}
         halves
       />
       {wrong && (
@@ -81,7 +81,7 @@ export function EntryForm({ along, run, entry: fresh, more, onLog }: Props) {
       </Button>
       <Chips
         name="Form went"
-        about="Nothing picked: clean to the end."
+        about="Nothing picked: clean throughout."
         of={item.faults.map((fault) => fault.name)}
         on={entry.faults}
         onChange={(faults) => set({ faults })}
@@ -96,7 +96,7 @@ export function EntryForm({ along, run, entry: fresh, more, onLog }: Props) {
       <Chips
         name="Felt in"
         about=""
-        of={[...item.muscles.slice(0, 4), "low back"].filter(
+        of={[...item.muscles.slice(0, 4), "lower back"].filter(
           (one, i, all) => all.indexOf(one) === i,
         )}
         on={entry.felt}

@@ -7,13 +7,13 @@ import type { Entry } from "../engine/types";
 
 interface Props {
   logged: Entry[];
-  onFinish: (effort: number) => void;
+  onFinish: (rpe: number) => void;
   onBack: () => void;
   onLeave: () => void;
 }
 
 export function Finish({ logged, onFinish, onBack, onLeave }: Props) {
-  const [effort, setEffort] = useState<number | null>(null);
+  const [rpe, setRpe] = useState<number | null>(null);
   return (
     <div className="py-4">
       <h1 className="text-4xl">
@@ -25,18 +25,13 @@ export function Finish({ logged, onFinish, onBack, onLeave }: Props) {
           about="1: hardly any. 10: as hard as a session can be."
           from={1}
           to={10}
-          value={effort}
-          onChange={setEffort}
+          value={rpe}
+          onChange={setRpe}
         />
       )}
       <div className="grid gap-2 pt-4 sm:flex">
         {logged.length > 0 ? (
-          <Button
-            main
-            large
-            disabled={effort === null}
-            onClick={() => effort !== null && onFinish(effort)}
-          >
+          <Button main large disabled={rpe === null} onClick={() => rpe !== null && onFinish(rpe)}>
             Close the session
           </Button>
         ) : (
@@ -57,7 +52,7 @@ export function Finish({ logged, onFinish, onBack, onLeave }: Props) {
                 {entry.what.name} {entry.set + 1}
               </th>
               <td>{entry.amounts.map((amount) => done(amount, entry.what.unit)).join(" / ")}</td>
-              <td>effort {entry.effort}</td>
+              <td>effort {entry.rpe}</td>
             </tr>
           ))}
         </tbody>

@@ -24,7 +24,7 @@ export function Hold({ set, seconds, path, paused }: Props) {
       </p>
       <p className="font-head text-2xl">
         {paused
-          ? "The clock stands."
+          ? "The clock is paused."
           : surplus
             ? `${Math.floor(seconds - set.high)} s beyond the range; it counts`
             : enough

@@ -27,7 +27,7 @@ export function Swap({ run, item, onSwap }: Props) {
         {easier && (
           <Way
             title="Take the easier rung (E)"
-            word="Easier"
+            note="Easier"
             choice={easier}
             onClick={() => onSwap(1)}
           />
@@ -35,7 +35,7 @@ export function Swap({ run, item, onSwap }: Props) {
         {harder && (
           <Way
             title="Take the harder rung (H)"
-            word="Harder"
+            note="Harder"
             choice={harder}
             onClick={() => onSwap(-1)}
           />
@@ -45,7 +45,7 @@ export function Swap({ run, item, onSwap }: Props) {
   );
 }
 
-function Way(props: { title: string; word: string; choice: Choice; onClick: () => void }) {
+function Way(props: { title: string; note: string; choice: Choice; onClick: () => void }) {
   const { choice } = props;
   return (
     <Button
@@ -53,7 +53,7 @@ function Way(props: { title: string; word: string; choice: Choice; onClick: () =
       title={props.title}
       className="min-h-14 text-left text-lg whitespace-normal!"
     >
-      {props.word}: {choice.what.name}, {target(choice.low, choice.high, choice.what.unit)}
+      {props.note}: {choice.what.name}, {target(choice.low, choice.high, choice.what.unit)}
     </Button>
   );
 }

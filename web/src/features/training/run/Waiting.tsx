@@ -14,7 +14,7 @@ interface Props {
 }
 
 const NAMES: Record<string, string> = {
-  "rig up": "Rig up",
+  rig_change: "Set up",
   "count in": "Take up the position",
   "change sides": "Change sides",
   rest: "Rest",
@@ -35,7 +35,7 @@ export function Waiting({ run, event, seconds, compact, onGo }: Props) {
       title="Begin (Space)"
       className={compact ? "min-h-16" : "mt-3 min-h-16 w-full text-2xl"}
     >
-      {event.kind === "rig up" ? "It stands" : auto ? "Now" : "Begin"}
+      {event.kind === "rig_change" ? "Ready" : auto ? "Now" : "Begin"}
     </Button>
   );
   return (
@@ -57,7 +57,7 @@ export function Waiting({ run, event, seconds, compact, onGo }: Props) {
         </p>
         {compact && go}
       </div>
-      {event.kind === "rig up" && (
+      {event.kind === "rig_change" && (
         <p className="font-head text-3xl">{itemOf(run, event.item)?.rig}</p>
       )}
       <Next run={run} />

@@ -91,7 +91,7 @@ function Heading(props: { item: Item; set: RunSet; event: Event; run: Running })
       <p className="pt-1 font-head text-5xl font-semibold sm:text-6xl">
         {target(set.low, set.high, set.what.unit)}
         {side && <span className="pl-3 uppercase">{side}</span>}
-        <span className="pl-3 text-2xl font-medium text-faint">effort {set.effort}</span>
+        <span className="pl-3 text-2xl font-medium text-faint">effort {set.rpe}</span>
       </p>
     </>
   );

@@ -5,7 +5,7 @@ import { below } from "../../../common/ladder/rungs";
 import { Button } from "../../../common/ui/Button";
 import { Wrong } from "../../../common/ui/Wrong";
 
-export function TiesPart({
+export function EdgesPart({
   sheet,
   rung,
 }: {
@@ -17,10 +17,10 @@ export function TiesPart({
   const free = sheet.rungs.filter(
     ({ id, position }) => position < rung.position && !from.includes(id),
   );
-  const tie = (lower_id: string) =>
+  const edge = (lower_id: string) =>
     act(() =>
       answer(
-        api.POST("/api/ladders/{ladder_id}/ties", {
+        api.POST("/api/ladders/{ladder_id}/edges", {
           params: { path: { ladder_id: sheet.id } },
           body: { lower_id, upper_id: rung.id },
         }),
@@ -29,7 +29,7 @@ export function TiesPart({
   const untie = (lower_id: string) =>
     act(() =>
       answer(
-        api.DELETE("/api/ladders/{ladder_id}/ties/{lower_id}/{upper_id}", {
+        api.DELETE("/api/ladders/{ladder_id}/edges/{lower_id}/{upper_id}", {
           params: { path: { ladder_id: sheet.id, lower_id, upper_id: rung.id } },
         }),
       ),
@@ -61,7 +61,7 @@ export function TiesPart({
           <select
             className="border border-line bg-sheet px-1"
             value=""
-            onChange={(event) => event.target.value && tie(event.target.value)}
+            onChange={(event) => event.target.value && edge(event.target.value)}
           >
             <option value="">…</option>
             {free.map(({ id, name }) => (

@@ -20,7 +20,7 @@ interface Props {
   index: number;
 }
 
-export function WaysDialog({ open, onOpenChange, sheet, index }: Props) {
+export function AdjustmentsDialog({ open, onOpenChange, sheet, index }: Props) {
   const rung = sheet.rungs[index] as Schema["RungOut"];
   const stepsUp = sheet.steps.filter(({ lower_id }) => lower_id === rung.id);
   const [id, next] = useSendId();
@@ -105,7 +105,10 @@ function Table({ ways, busy, onAdd }: TableProps) {
       </thead>
       <tbody>
         {ways.map((way) => (
-          <tr key={way.dial} className="border-b border-hair align-top [&>*]:py-1.5 [&>*]:pr-3">
+          <tr
+            key={way.adjustable}
+            className="border-b border-hair align-top [&>*]:py-1.5 [&>*]:pr-3"
+          >
             <th scope="row">{way.label}</th>
             <td className="whitespace-nowrap">{amount(way.now, way.unit)}</td>
             {way.to ? (
@@ -126,7 +129,7 @@ function Table({ ways, busy, onAdd }: TableProps) {
               </>
             ) : (
               <td colSpan={3} className="text-faint">
-                cannot: {way.why_not}
+                cannot: {way.unavailable_reason}
               </td>
             )}
           </tr>

@@ -7,21 +7,21 @@ import { Dialog } from "../../../common/ui/Dialog";
 import { Field } from "../../../common/ui/Field";
 import { Wrong } from "../../../common/ui/Wrong";
 
-const WORDS: Record<Schema["StepPolicyDocument"]["order"][number], string> = {
+const WORDS: Record<Schema["StepPolicyDocument"]["lever_order"][number], string> = {
   tempo: "tempo: slower, with pauses",
   lever: "leverage: heights, shapes, the working hand's share",
   range: "range: deeper, or less of the way",
   load: "load: a bag, less of a band",
 };
 
-export function TermsDialog(props: { sheet: Schema["LadderSheet"]; onClose: () => void }) {
+export function SettingsDialog(props: { sheet: Schema["LadderSheet"]; onClose: () => void }) {
   const { sheet, onClose } = props;
   const [typed, setTyped] = useState({
-    least_reps: String(sheet.terms.least_reps),
-    least_seconds: String(sheet.terms.least_seconds),
-    step_percent: String(sheet.terms.step_percent),
+    min_reps: String(sheet.settings.min_reps),
+    min_hold_s: String(sheet.settings.min_hold_s),
+    target_step_percent: String(sheet.settings.target_step_percent),
   });
-  const [order, setOrder] = useState(sheet.terms.order);
+  const [order, setOrder] = useState(sheet.settings.lever_order);
   const { act, busy, error } = useAct();
   const field = (name: keyof typeof typed) => ({
     type: "number",
@@ -40,13 +40,13 @@ export function TermsDialog(props: { sheet: Schema["LadderSheet"]; onClose: () =
     act(
       () =>
         answer(
-          api.PUT("/api/ladders/{ladder_id}/terms", {
+          api.PUT("/api/ladders/{ladder_id}/settings", {
             params: { path: { ladder_id: sheet.id } },
             body: {
-              least_reps: Number(typed.least_reps),
-              least_seconds: Number(typed.least_seconds),
-              step_percent: Number(typed.step_percent),
-              order,
+              min_reps: Number(typed.min_reps),
+              min_hold_s: Number(typed.min_hold_s),
+              target_step_percent: Number(typed.target_step_percent),
+              lever_order: order,
             },
           }),
         ),
@@ -57,25 +57,25 @@ export function TermsDialog(props: { sheet: Schema["LadderSheet"]; onClose: () =
       open
       onOpenChange={onClose}
       title="Steps of this ladder"
-      about="A gap is a step above which whoever just meets the gate would likely get less than is useful."
+      about="A gap is a step above which whoever just meets the criterion would likely get less than is useful."
     >
       <Field
         label="Least useful reps"
         unit="reps"
         hint="5 by common practice."
-        {...field("least_reps")}
+        {...field("min_reps")}
       />
       <Field
         label="Least useful hold"
         unit="s"
         hint="5 s by common practice."
-        {...field("least_seconds")}
+        {...field("min_hold_s")}
       />
       <Field
         label="Wanted step"
         unit="%"
         hint="10 % at most: loads are published to go up by 2 to 10 %."
-        {...field("step_percent")}
+        {...field("target_step_percent")}
       />
       <h3 className="lettering pt-3">What a bridge changes first</h3>
       <ol className="list-decimal pl-6">

@@ -6,11 +6,11 @@ import { Dialog } from "../../../common/ui/Dialog";
 import { Field } from "../../../common/ui/Field";
 import { Tick } from "../../../common/ui/Tick";
 import { Wrong } from "../../../common/ui/Wrong";
+import { type Availability, availabilityOf, keepAvailability } from "../availability";
 import type { Sheet } from "../plan";
-import { keepWishes, type Wishes, wishesOf } from "../wishes";
 
 const DAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"];
-const WEIGHTS: [keyof Wishes["weights"], string][] = [
+const WEIGHTS: [keyof Availability["weights"], string][] = [
   ["asked", "a day short of what is asked"],
   ["regions", "half a set off a region's target"],
   ["region_days", "a day short of two for a region"],
@@ -24,17 +24,17 @@ const WEIGHTS: [keyof Wishes["weights"], string][] = [
 ];
 const CELL = "border border-line bg-sheet px-1 py-1";
 
-export function WishesDialog({ sheet, onClose }: { sheet: Sheet; onClose: () => void }) {
-  const [typed, put] = useState<Wishes>(wishesOf(sheet));
+export function AvailabilityDialog({ sheet, onClose }: { sheet: Sheet; onClose: () => void }) {
+  const [typed, put] = useState<Availability>(availabilityOf(sheet));
   const { act, busy, error } = useAct();
-  const change = (changes: Partial<Wishes>) => put({ ...typed, ...changes });
+  const change = (changes: Partial<Availability>) => put({ ...typed, ...changes });
   const turn = (index: number, on: boolean) => {
     const others = typed.days.filter((one) => one.index !== index);
     const like = typed.days[0] ?? { minutes: 45, place: "" as const, at: "18:00" };
     const days = on ? [...others, { ...like, index }] : others;
     change({ days: days.sort((a, b) => a.index - b.index) });
   };
-  const set = (index: number, changes: Partial<Wishes["days"][number]>) =>
+  const set = (index: number, changes: Partial<Availability["days"][number]>) =>
     change({ days: typed.days.map((one) => (one.index === index ? { ...one, ...changes } : one)) });
   const number = (
     name: "stressful_limit" | "weeks" | "easy_every" | "away",
@@ -50,7 +50,7 @@ export function WishesDialog({ sheet, onClose }: { sheet: Sheet; onClose: () => 
     />
   );
   return (
-    <Dialog open onOpenChange={onClose} title="Days and wishes" about={sheet.advice} widest>
+    <Dialog open onOpenChange={onClose} title="Availability" about={sheet.advice} widest>
       <table className="mt-3 w-full">
         <caption className="lettering text-left">Days with time to train</caption>
         <tbody>
@@ -112,8 +112,8 @@ export function WishesDialog({ sheet, onClose }: { sheet: Sheet; onClose: () => 
       </div>
       <Tick
         label={`The block begins in this week${typed.begun ? ` (now ${typed.begun})` : ""}`}
-        on={typed.begun === sheet.monday}
-        onChange={(on) => change({ begun: on ? sheet.monday : null })}
+        on={typed.begun === sheet.week_start}
+        onChange={(on) => change({ begun: on ? sheet.week_start : null })}
       />
       <details className="pt-3">
         <summary className="cursor-pointer font-head">Targets: hard sets a week by region</summary>
@@ -127,7 +127,7 @@ export function WishesDialog({ sheet, onClose }: { sheet: Sheet; onClose: () => 
               onChange={(event) => {
                 const others = typed.targets.filter((one) => one.region !== region);
                 const own = {
-                  region: region as Wishes["targets"][number]["region"],
+                  region: region as Availability["targets"][number]["region"],
                   sets: Number(event.target.value),
                 };
                 change({ targets: [...others, own] });
@@ -158,7 +158,7 @@ export function WishesDialog({ sheet, onClose }: { sheet: Sheet; onClose: () => 
         main
         busy={busy}
         className="mt-3"
-        onClick={() => act(() => keepWishes(sheet, typed), onClose)}
+        onClick={() => act(() => keepAvailability(sheet, typed), onClose)}
       >
         Keep
       </Button>

@@ -12,7 +12,7 @@ interface Props {
   onKeep: () => void;
 }
 
-export function SolveBar({ solving, busy, onStop, onLeave, onKeep }: Props) {
+export function PlanningBar({ solving, busy, onStop, onLeave, onKeep }: Props) {
   const { best, end, running, error } = solving;
   if (error) return <Wrong error={error} />;
   if (!running && !best) return null;

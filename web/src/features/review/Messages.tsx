@@ -6,19 +6,19 @@ import { Away } from "../../common/ui/Away";
 import { Button } from "../../common/ui/Button";
 import { day } from "../../common/units/figures";
 
-export function Outbox() {
+export function Messages() {
   const [before, setBefore] = useState<string | null>(null);
-  const query = useQuery(queries.outbox(before));
+  const query = useQuery(queries.messages(before));
   if (query.error) return <Away error={query.error} retry={() => query.refetch()} />;
   const sheet = query.data;
-  if (!sheet) return <p className="p-4 text-faint">Opening the outbox …</p>;
+  if (!sheet) return <p className="p-4 text-faint">Opening the messages …</p>;
   return (
-    <section aria-label="Outbox" className="max-w-3xl p-4">
+    <section aria-label="Messages" className="max-w-3xl p-4">
       <p className="text-faint">
         What was told to athletes. Nothing is sent from here: copy it, or say it yourself.
       </p>
       {sheet.messages.length === 0 && (
-        <p className="pt-3">Empty. A decision that is taken or edited leaves its message here.</p>
+        <p className="pt-3">No messages yet. Accepting or editing a proposal writes one here.</p>
       )}
       {sheet.messages.map((one) => (
         <article key={one.id} className="border-b border-hair py-2">

@@ -1,4 +1,4 @@
-/** By which school a ladder progresses, and where its rungs' doses depart from it. */
+/** By which method a ladder progresses, and where its rungs' prescriptions depart from it. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { answer, api, type Schema } from "../../../common/api/client";
@@ -9,11 +9,11 @@ import { Dialog } from "../../../common/ui/Dialog";
 import { Choice } from "../../../common/ui/Field";
 import { Tick } from "../../../common/ui/Tick";
 import { Wrong } from "../../../common/ui/Wrong";
-import { dose } from "../../../common/units/figures";
+import { prescription } from "../../../common/units/figures";
 
-type Doses = Schema["PrescriptionsOut"];
-type Purpose = Doses["purpose"];
-type Level = Doses["level"];
+type Prescriptions = Schema["PrescriptionsOut"];
+type Purpose = Prescriptions["purpose"];
+type Level = Prescriptions["level"];
 
 const PURPOSES: Purpose[] = [
   "learn",
@@ -27,33 +27,33 @@ const PURPOSES: Purpose[] = [
 ];
 const LEVELS: Level[] = ["beginner", "intermediate", "advanced"];
 
-export function SchoolDialog({ ladder, onClose }: { ladder: string; onClose: () => void }) {
-  const found = useQuery(queries.doses(ladder));
+export function MethodDialog({ ladder, onClose }: { ladder: string; onClose: () => void }) {
+  const found = useQuery(queries.prescriptions(ladder));
   return (
-    <Dialog open onOpenChange={onClose} title="School and doses" widest>
+    <Dialog open onOpenChange={onClose} title="Method and prescriptions" widest>
       <Wrong error={found.error} />
-      {found.data && <Chosen ladder={ladder} doses={found.data} onClose={onClose} />}
+      {found.data && <Chosen ladder={ladder} prescriptions={found.data} onClose={onClose} />}
     </Dialog>
   );
 }
 
-function Chosen(props: { ladder: string; doses: Doses; onClose: () => void }) {
-  const { ladder, doses, onClose } = props;
-  const [school, setSchool] = useState(doses.school);
-  const [purpose, setPurpose] = useState(doses.purpose);
-  const [level, setLevel] = useState(doses.level);
+function Chosen(props: { ladder: string; prescriptions: Prescriptions; onClose: () => void }) {
+  const { ladder, prescriptions, onClose } = props;
+  const [method, setMethod] = useState(prescriptions.method);
+  const [purpose, setPurpose] = useState(prescriptions.purpose);
+  const [level, setLevel] = useState(prescriptions.level);
   const [anew, setAnew] = useState(false);
   const { act, busy, error } = useAct();
-  const words = doses.schools.find(({ id }) => id === school);
-  const departing = doses.rungs.filter(({ overrides }) => overrides.length > 0);
+  const words = prescriptions.methods.find(({ id }) => id === method);
+  const departing = prescriptions.rungs.filter(({ overrides }) => overrides.length > 0);
   return (
     <>
       <div className="grid gap-x-4 sm:grid-cols-3">
         <Choice
-          label="School"
-          value={school}
-          options={doses.schools.map(({ id, name }) => [id, name] as const)}
-          onChange={(event) => setSchool(event.target.value as Doses["school"])}
+          label="Method"
+          value={method}
+          options={prescriptions.methods.map(({ id, name }) => [id, name] as const)}
+          onChange={(event) => setMethod(event.target.value as Prescriptions["method"])}
         />
         <Choice
           label="Purpose"
@@ -74,7 +74,11 @@ function Chosen(props: { ladder: string; doses: Doses; onClose: () => void }) {
       <p>
         <b>Sets:</b> {words?.grows}
       </p>
-      <Tick label="Give every rung the dose that these ask for" on={anew} onChange={setAnew} />
+      <Tick
+        label="Give every rung the prescription that these ask for"
+        on={anew}
+        onChange={setAnew}
+      />
       <Wrong error={error} />
       <Button
         main
@@ -84,9 +88,9 @@ function Chosen(props: { ladder: string; doses: Doses; onClose: () => void }) {
           act(
             () =>
               answer(
-                api.PUT("/api/ladders/{ladder_id}/school", {
+                api.PUT("/api/ladders/{ladder_id}/method", {
                   params: { path: { ladder_id: ladder } },
-                  body: { school, purpose, level, anew },
+                  body: { method, purpose, level, anew },
                 }),
               ),
             onClose,
@@ -96,11 +100,11 @@ function Chosen(props: { ladder: string; doses: Doses; onClose: () => void }) {
         Keep
       </Button>
       <h3 className="lettering pt-4">Set by hand against a rule</h3>
-      {departing.length === 0 && <p>Every rung's dose is as its school asks.</p>}
+      {departing.length === 0 && <p>Every rung's prescription is as its method asks.</p>}
       <ul>
         {departing.map((rung) => (
           <li key={rung.id} className="border-t border-hair py-1">
-            <b>{rung.name}</b>: {dose(rung.given)}
+            <b>{rung.name}</b>: {prescription(rung.given)}
             <ul className="pl-4 text-sm">
               {rung.overrides.map((one) => (
                 <li key={one.rule}>

@@ -227,7 +227,7 @@ class Phone(Page):
             for box in self.find_all(f"{form} input[inputmode=numeric]"):
                 box.send_keys(Keys.CONTROL, "a")
                 box.send_keys(str(amount))
-        self.choose("Rpe", rpe)
+        self.choose("Effort (RPE)", rpe)
         before = self._kept["logged"]
         self.click("Log the set")
         self.until(lambda: not self.asked or self.find(f"{form} p").text != title)

@@ -242,9 +242,9 @@ def review(page: Page) -> Iterator[str]:
     page.press("7")
     page.find("article")
     yield "review"
-    page.press("o")
+    page.press("m")
     page.sees("Nothing is sent from here")
-    yield "outbox"
+    yield "messages"
     page.press("t")
     page.sees("Reach: capacity, kg", "Hard sets by region")
     page.find("svg.recharts-surface")

@@ -181,7 +181,7 @@ def test_a_file_is_matched_tried_put_right_and_kept(
     file.write_text("when,what,did,hard\n2026-03-02,push-up,9,8\n2026-03-03,flying,9,8\n")
     floor.allowed.append("status of 422")
     sends(floor, file)
-    floor.sees("no column is known for: date, amount, effort, movement.")
+    floor.sees("no column is known for: date, amount, rpe, movement.")
     better = file.with_name("better.csv")
     better.write_text("date,exercise,did,effort\n2026-03-02,push-up,9,8\n2026-03-03,squat,12,8\n")
     sends(floor, better)

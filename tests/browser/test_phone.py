@@ -197,7 +197,7 @@ def test_a_set_of_ten_thousand_is_not_taken(phone: Phone, office: Office) -> Non
     box = phone.find('section[aria-label="Log the set"] input[inputmode=numeric]')
     box.send_keys(Keys.CONTROL, "a")
     box.send_keys("10000")
-    phone.choose("Rpe", 8)
+    phone.choose("Effort (RPE)", 8)
     phone.click("Log the set")
     phone.sees("Reps: give 0 to 200.")
     assert office.sets() == []

@@ -75,7 +75,7 @@ def test_pain_ends_what_it_hurts_in_for_the_day(phone: Phone, office: Office) ->
     phone.to_the_next_set()
     phone.click("Pain, partial reps, a note, a picture …")
     phone.choose("Pain", 6)
-    phone.choose("Rpe", 9)
+    phone.choose("Effort (RPE)", 9)
     phone.click("Log the set")
     phone.until(lambda: phone.over)
     phone.closes()

@@ -109,10 +109,10 @@ def test_a_ladder_from_nothing_bridged_undone_sent_out_deleted_and_read_in(
     page.click("Delete the ladder")
     page.click("Read a ladder file …")
     spoilt = tmp_path / "spoilt.json"
-    spoilt.write_text(told.replace('"version": 1', '"version": 7'), encoding="utf-8")
+    spoilt.write_text(told.replace('"version": 2', '"version": 7'), encoding="utf-8")
     chosen = page.find('[role="dialog"] input[type="file"]')
     chosen.send_keys(str(spoilt))
-    page.sees("One fault; nothing was written", "version", "reads up to 1")
+    page.sees("One fault; nothing was written", "version", "reads up to 2")
     chosen.send_keys(str(file))
     page.sees("All is right: “Push-up from nothing”, 3 rungs.")
     page.click("Draw this ladder")

@@ -131,7 +131,7 @@ class PlainRung(Changes):
         validation_alias=renamed("criterion", "gate"),
         description="The top of the prescription's range if left out.",
     )
-    why: str = Field("", max_length=300, description="Why it stands here, if not by demand.")
+    why: str = Field("", max_length=300, description="Why it is here, if not by demand.")
 
     def core(self, purpose: Purpose, level: Level) -> Rung:
         """As the domain computes with it.

@@ -71,7 +71,7 @@ def answer(
     if final is None:
         raise InputError("rung", "an edit needs the rung to stand on.", "Choose one.")
     if said != "accept" and not note.strip():
-        raise InputError("note", "it is empty.", "Say in a word why.")
+        raise InputError("note", "it is empty.", "Say in short why.")
     rung = ladder.rung_on(db, row.id, final)
     if said != "decline" and proposal.outcome != "stop":
         guard.allow(db, row.athlete_id, [rung.movement], moment.local_date)

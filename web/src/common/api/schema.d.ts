@@ -3895,7 +3895,7 @@ export interface components {
             criterion?: components["schemas"]["CriterionDocument"] | null;
             /**
              * Why
-             * @description Why it stands here, if not by demand.
+             * @description Why it is here, if not by demand.
              * @default
              */
             why: string;
@@ -5339,7 +5339,7 @@ export interface components {
             criterion?: components["schemas"]["CriterionDocument"] | null;
             /**
              * Why
-             * @description Why it stands here, if not by demand.
+             * @description Why it is here, if not by demand.
              * @default
              */
             why: string;
@@ -6250,7 +6250,7 @@ export interface components {
             criterion?: components["schemas"]["CriterionDocument"] | null;
             /**
              * Why
-             * @description Why it stands here, if not by demand.
+             * @description Why it is here, if not by demand.
              * @default
              */
             why: string;
@@ -6648,7 +6648,7 @@ export interface components {
             criterion?: components["schemas"]["CriterionDocument"] | null;
             /**
              * Why
-             * @description Why it stands here, if not by demand.
+             * @description Why it is here, if not by demand.
              * @default
              */
             why: string;

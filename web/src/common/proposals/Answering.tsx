@@ -52,7 +52,7 @@ export function Answering({ proposalId, from, rungs, mode: first = "none", onAns
     <div className="mt-4 border-t border-ink pt-3">
       <div className="flex flex-wrap gap-2">
         <Button main busy={busy} onClick={() => say("accept")}>
-          Take it
+          Accept
         </Button>
         <Button aria-expanded={mode === "edit"} onClick={() => pick("edit")}>
           Edit …

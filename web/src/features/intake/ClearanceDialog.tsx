@@ -60,7 +60,7 @@ export function ClearanceDialog({ open, onOpenChange, athleteId, closed }: Props
         />
         <Field
           label="What they said"
-          name="word"
+          name="note"
           required
           maxLength={500}
           defaultValue={draft.typed("note")}

@@ -1,4 +1,5 @@
 /** Review: what the rules propose and why, and what was said to it. */
+
 import { useQuery } from "@tanstack/react-query";
 import { lazy, Suspense } from "react";
 import { NavLink, useNavigate, useParams } from "react-router";
@@ -9,7 +10,7 @@ import { amountOf, Picture } from "../../common/movement/SetLine";
 import { OUTCOMES } from "../../common/proposals/outcomes";
 import { Away } from "../../common/ui/Away";
 import { TitleBlock } from "../../common/ui/TitleBlock";
-import { day } from "../../common/units/figures";
+import { counted, day } from "../../common/units/figures";
 import { Messages } from "./Messages";
 import { Proposal } from "./Proposal";
 
@@ -79,7 +80,7 @@ export default function Review() {
         athlete={sheet.athlete_name}
         sheet={`Review: ${sheet.goal}`}
         date={newest ? day(newest.local_date) : "–"}
-        revision={`${sheet.proposals.length} decisions`}
+        revision={counted(sheet.proposals.length, "proposal")}
       />
     </>
   );
@@ -94,7 +95,7 @@ function Proposals({ sheet }: { sheet: Schema["ReviewSheet"] }) {
           <Proposal key={newest.id} proposal={newest} sheet={sheet} />
         ) : (
           <p>
-            A decision stands here after the first session: what changes next, with the figures and
+            A proposal comes here after the first session: what changes next, with the figures and
             rules it rests on. Run one on the Floor.
           </p>
         )}

@@ -163,7 +163,7 @@ function MoveDialog({ one, onClose }: { one: Capacity; onClose: () => void }) {
             defaultValue={ladder.current_rung_id}
             options={ladder.rungs.map(({ id, name }) => [id, name] as const)}
           />
-          <Field label="Why" name="word" required maxLength={300} />
+          <Field label="Why" name="note" required maxLength={300} />
           <Wrong error={error} />
           <Button main type="submit" busy={busy} className="mt-3">
             Move them

@@ -36,7 +36,7 @@ export function LiveBoard() {
       </div>
       {floor && people.length === 0 && (
         <p className="max-w-prose pt-2">
-          Whoever runs a session stands here, set by set. Make an athlete a link, or run a session
+          Whoever runs a session is shown here, set by set. Make an athlete a link, or run a session
           at their side.
         </p>
       )}

@@ -77,8 +77,8 @@ def rows(db: Connection, table: TableOf) -> Iterator[bytes]:
 def is_empty(db: Connection) -> bool:
     """Whether nothing is kept yet."""
     return not any(
-        db.execute(text(f'SELECT 1 FROM "{one.name}" LIMIT 1')).first()  # noqa: S608
-        for one in tables()
+        db.execute(text(f'SELECT 1 FROM "{table.name}" LIMIT 1')).first()  # noqa: S608
+        for table in tables()
     )
 
 

@@ -86,7 +86,7 @@ def newest_telling(
 
     Source: `invelo.domain.strength.capacity.tells`, which has the last word.
     """
-    held = [one for one in movements if catalogue().find_movement(one).unit == "s"]
+    held = [movement for movement in movements if catalogue().find_movement(movement).unit == "s"]
     told = {"athlete": athlete_id, "movements": list(movements), "held": held, "days": days}
     return [(day, row) for day, row in db.exec(_telling(), params=told)]
 

@@ -96,7 +96,7 @@ class BandRequest(StrictModel):
             InputError: for pulls that no curve fits, or a grip longer than the band.
         """
         band = fit(
-            self.rest_m, tuple(Pull(one.length_m, one.force_n) for one in self.pulls), self.limit
+            self.rest_m, tuple(Pull(pull.length_m, pull.force_n) for pull in self.pulls), self.limit
         )
         if self.grip_m is not None:
             band = band.gripped(self.grip_m)

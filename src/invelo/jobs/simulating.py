@@ -25,8 +25,8 @@ def run(
     whole = True
     with ProcessPoolExecutor(jobs, get_context("spawn")) if jobs > 1 else _Alone() as pool:
         try:
-            for one in seasons(question, pool.map):
-                done.append(one)
+            for season in seasons(question, pool.map):
+                done.append(season)
                 if len(done) % TOLD_EVERY == 0:
                     say(f"{len(done)} of {question.seasons} seasons")
         except KeyboardInterrupt:

@@ -176,7 +176,7 @@ WORKERS = ("--numprocesses", "auto", "--maxprocesses", "4", "--dist", "worksteal
 def test(context: typer.Context) -> None:
     """Run every test, browser included; --quick what takes two minutes, --long all at full length.
     Further arguments go to pytest."""
-    asked = [part for one in context.args for part in (QUICK if one == "--quick" else (one,))]
+    asked = [part for arg in context.args for part in (QUICK if arg == "--quick" else (arg,))]
     command = [sys.executable, "-m", "pytest", *WORKERS, *asked]
     raise SystemExit(subprocess.call(command, cwd=ROOT))  # noqa: S603
 

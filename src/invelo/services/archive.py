@@ -51,7 +51,7 @@ class Manifest(BaseModel):
     @property
     def rows(self) -> int:
         """In all."""
-        return sum(one.rows for one in self.tables.values())
+        return sum(table.rows for table in self.tables.values())
 
 
 def file_of(table: str) -> str:

@@ -59,7 +59,7 @@ def add_test(athlete_id: UUID, body: TestCreate, coach: Coach, db: Database, now
     """Keep a test; capacity and every placement it speaks to are estimated anew."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
     kept = battery.keep_test(db, athlete, body.core(), moment_for(athlete, now))
-    return next(one for one in _tests(db, athlete, now) if one.id == kept.id)
+    return next(test for test in _tests(db, athlete, now) if test.id == kept.id)
 
 
 @router.get("/athletes/{athlete_id}/capacity")
@@ -68,8 +68,8 @@ def get_capacity(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> Capa
     athlete = access.athlete(db, coach.id, athlete_id)
     return Capacities(
         capacities=[
-            _capacity(one)
-            for one in battery.group_statuses(db, athlete, moment_for(athlete, now).local_date)
+            _capacity(status)
+            for status in battery.group_statuses(db, athlete, moment_for(athlete, now).local_date)
         ],
         tests=_tests(db, athlete, now),
         model_version=MODEL_VERSION,

@@ -137,25 +137,25 @@ def _screen(db: Database, athlete_id: UUID) -> Screen:
     return Screen(
         screened_on=row.local_date if row else None,
         outcome=now.outcome,
-        findings=[FindingOut.model_validate(one) for one in now.screened.findings],
-        limits=[_limit(one) for one in sorted(now.limits)],
+        findings=[FindingOut.model_validate(finding) for finding in now.screened.findings],
+        limits=[_limit(limit) for limit in sorted(now.limits)],
         closed=list(now.closed),
         clearances=[
             ClearanceOut(
-                said_by=one.said_by,
-                note=one.note,
-                lifts=one.lifts,
-                on=one.local_date,
-                author=_author(db, one.author_id),
+                said_by=clearance.said_by,
+                note=clearance.note,
+                lifts=clearance.lifts,
+                on=clearance.local_date,
+                author=_author(db, clearance.author_id),
             )
-            for one in kept.clearances
+            for clearance in kept.clearances
         ],
         answers=NewScreen.model_validate({"id": row.id, **row.inputs}) if row else None,
     )
 
 
 def _limit(strain: Strain) -> LimitOut:
-    return LimitOut(id=strain, words=WORDS[strain], forms=[one.name for one in closes(strain)])
+    return LimitOut(id=strain, words=WORDS[strain], forms=[form.name for form in closes(strain)])
 
 
 def _author(db: Database, account_id: UUID | None) -> str:

@@ -89,7 +89,7 @@ def get_bands(coach: Coach, db: Database) -> Bands:
 @router.post("", status_code=201)
 def add_band(body: NewBand, coach: Coach, db: Database, now: Now) -> BandOut:
     """Keep a measured band; its curve is fitted to the pulls."""
-    pulls = [one.core() for one in body.readings]
+    pulls = [reading.core() for reading in body.readings]
     measured = BandRequest(rest_m=body.rest_m, pulls=pulls, limit=body.limit).core()
     return _band(bands.keep(db, coach.id, body.id, body.name.strip(), measured, now))
 

@@ -178,7 +178,7 @@ def _places(db: Database, coach: AccountRow, now: Now) -> Places:
                 id=row.id,
                 name=row.name,
                 floor=row.floor,
-                items=[_item(one, today) for one in kit.items(db, row.id)],
+                items=[_item(item, today) for item in kit.items(db, row.id)],
             )
             for row in kit.places(db, coach.id)
         ]

@@ -216,7 +216,7 @@ def get_bridge(
     return BridgeOut(
         lower_id=lower_id,
         upper_id=upper_id,
-        rungs=[_proposed(one, seen) for one in found.rungs],
+        rungs=[_proposed(rung, seen) for rung in found.rungs],
         last_ratio=found.last,
         considered=found.considered,
         possible=found.possible,

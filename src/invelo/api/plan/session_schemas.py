@@ -132,7 +132,7 @@ def item_of(item: Item) -> SessionItem:
 def block_of(block: Block) -> SessionBlock:
     """A block of a session."""
     return SessionBlock(
-        format=block.format, words=block_words(block), items=[item_of(one) for one in block.items]
+        format=block.format, words=block_words(block), items=[item_of(item) for item in block.items]
     )
 
 
@@ -158,13 +158,13 @@ def departures_of(session: Session, trainee: Trainee) -> list[DepartureOut]:
         found += [
             DepartureOut(
                 item=item.name,
-                rule=one.rule.id,
-                sentence=one.rule.sentence,
-                source=one.rule.source,
-                asked=one.asked,
-                given=one.given,
+                rule=departure.rule.id,
+                sentence=departure.rule.sentence,
+                source=departure.rule.source,
+                asked=departure.asked,
+                given=departure.given,
             )
-            for one in departures(given, asked, best)
+            for departure in departures(given, asked, best)
         ]
     return found
 
@@ -201,7 +201,7 @@ def adapted_of(done: Adapted, trainee: Trainee) -> AdaptedSheet:
     return AdaptedSheet(
         before=sheet_of(done.before, trainee),
         after=sheet_of(done.after, trainee),
-        changes=[ChangeOut.model_validate(one) for one in done.changes],
+        changes=[ChangeOut.model_validate(change) for change in done.changes],
         cuts=list(done.cuts),
         back=list(done.back),
         regions=compared(done.regions),

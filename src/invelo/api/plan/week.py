@@ -175,20 +175,22 @@ def solve_week(
 
 
 async def _events(tidings: AsyncIterator[Progress | PlannedWeek | Refused]) -> AsyncIterator[str]:
-    async for one in tidings:
-        match one:
+    async for event in tidings:
+        match event:
             case Progress():
-                yield _event("progress", SolveProgress(**_progress(one)))
+                yield _event("progress", SolveProgress(**_progress(event)))
             case PlannedWeek():
                 end = SolveEnd(
-                    **_progress(one.progress),
-                    relaxed=list(one.relaxed),
-                    terms=[term_out(term) for term in one.score.terms],
-                    breaches=[breach_out(breach) for breach in one.breaches],
+                    **_progress(event.progress),
+                    relaxed=list(event.relaxed),
+                    terms=[term_out(term) for term in event.score.terms],
+                    breaches=[breach_out(breach) for breach in event.breaches],
                 )
                 yield _event("solved", end)
             case Refused():
-                told = SolveRefused(field=one.field, problem=one.problem, remedy=one.remedy)
+                told = SolveRefused(
+                    field=event.field, problem=event.problem, remedy=event.remedy
+                )
                 yield _event("refused", told)
 
 
@@ -214,7 +216,7 @@ def _seen(
     db: Database, athlete: AthleteRow, week_start: date | None, today: date, body: Trial
 ) -> week.WeekView:
     lost = week.SkippedDay(
-        frozenset(body.lost.days), frozenset(str(one) for one in body.lost.places)
+        frozenset(body.lost.days), frozenset(str(place) for place in body.lost.places)
     )
     pins = tuple(pin.core() for pin in body.pins)
     return week.view(db, athlete, week_start or week_start_of(today), today, pins, lost)
@@ -244,7 +246,7 @@ def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) 
         tasks=[_task(seen, key) for key in seen.laid.items],
         pins=[PinRequest(task=pin.task, day=pin.day, there=pin.there) for pin in seen.pins],
         lost=Losses(
-            days=sorted(seen.lost.days), places=[UUID(one) for one in sorted(seen.lost.places)]
+            days=sorted(seen.lost.days), places=[UUID(place) for place in sorted(seen.lost.places)]
         ),
         regions=[
             RegionTotal(
@@ -262,8 +264,10 @@ def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) 
         proof=seen.proof,
         terms=[term_out(term) for term in scored.terms],
         breaches=[
-            BreachOnDays(**breach_out(one).model_dump(), tasks=list(one.tasks), days=list(one.days))
-            for one in seen.breaches
+            BreachOnDays(
+                **breach_out(breach).model_dump(), tasks=list(breach.tasks), days=list(breach.days)
+            )
+            for breach in seen.breaches
         ],
         left_out=list(seen.laid.left_out),
         notices=_notices(db, athlete, seen),

@@ -114,7 +114,7 @@ class AvailabilityRequest(StrictModel):
             InputError: for values out of range.
         """
         told = self.model_dump(mode="json")
-        told["targets"] = [(one.region, one.sets) for one in self.targets]
+        told["targets"] = [(target.region, target.sets) for target in self.targets]
         told["rarely"] = [(one.ladder_id, one.days) for one in self.rarely]
         try:
             return _WISHES.validate_python(told)

@@ -46,7 +46,9 @@ def get_review_file(
     points = [one.point for one in reach.over_time(db, row.id, since)]
     done = trends.sessions(db, athlete.id, since)
     weekly = trends.adherence(db, athlete.id, done, since, today)
-    kept = [one for one in review.proposals(db, row.id, 200) if one.local_date >= since]
+    kept = [
+        proposal for proposal in review.proposals(db, row.id, 200) if proposal.local_date >= since
+    ]
     try:
         line = trend(points)
         growth = line.weeks * line.slope

@@ -83,7 +83,7 @@ def take_all(body: AcceptRequest, coach: Coach, db: Database, now: Now) -> Accep
     """Take several plain decisions in one go: all of them, or none."""
     done = review.accept_all(db, coach, body.ids, lambda athlete: moment_for(athlete, now))
     return AcceptedOut(
-        accepted=[one.id for one in done.proposals],
+        accepted=[proposal.id for proposal in done.proposals],
         replanned=[
             Replanned(athlete_id=athlete, week_start=plan.week_start)
             for athlete, plan in done.weeks.items()
@@ -102,7 +102,7 @@ def look_at_week(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> Week
 def get_messages(coach: Coach, db: Database, before: UUID | None = None) -> MessageList:
     """Messages to this coach's athletes, twenty at a time. Nothing is sent from here."""
     rows = review.messages(db, coach.id, before, review.NEWEST)
-    names = {one.id: one.name for one in access.athletes(db, coach.id)}
+    names = {athlete.id: athlete.name for athlete in access.athletes(db, coach.id)}
     return MessageList(
         messages=[MessageOut.model_validate(row) for row in rows],
         athletes={row.athlete_id: names[row.athlete_id] for row in rows},

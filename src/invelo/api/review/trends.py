@@ -234,7 +234,7 @@ def get_trends(
         unit=reached[-1].capacity.unit if reached else demand.load.unit,
         measure=demand.load.measure,
         growth=growth,
-        criteria=[CriterionLineOut.model_validate(one) for one in lines[:CRITERIA_SHOWN]],
+        criteria=[CriterionLineOut.model_validate(line) for line in lines[:CRITERIA_SHOWN]],
         next_criterion=ForecastOut.model_validate(told.next_criterion)
         if told.next_criterion
         else None,
@@ -245,9 +245,9 @@ def get_trends(
         weeks=[RegionWeek.model_validate(one) for one in tallies],
         sides=_sides(tallies),
         adherence=[WeekDone.model_validate(one) for one in adherence],
-        masses=[Mass(day=one.local_date, mass_kg=one.mass_kg) for one in masses],
+        masses=[Mass(day=mass.local_date, mass_kg=mass.mass_kg) for mass in masses],
         mass_note=f"Body mass is {old} days old: measure again." if old > MASS_OLD_DAYS else "",
-        events=[EventOut.model_validate(one) for one in trends.events(db, athlete.id, since)],
+        events=[EventOut.model_validate(event) for event in trends.events(db, athlete.id, since)],
         limit=StressLimit.model_validate(
             weekly_limit(
                 points, weekly.days_by_week(db, row.id, week_start_of(today)), STRESSFUL_LIMIT
@@ -264,7 +264,7 @@ def get_done(athlete_id: UUID, session_id: UUID, coach: Coach, db: Database) -> 
 
 
 def _load(loads: list[SessionLoad], since: date, today: date) -> Load | None:
-    held = [one for one in loads if one.day <= today]
+    held = [load for load in loads if load.day <= today]
     if not held:
         return None
     work = workload(held, today)

@@ -193,7 +193,7 @@ def _line(line: squad.SquadLine) -> SquadLineOut:
         last_session=line.last.local_date if line.last else None,
         today=line.today,
         pending_decisions=[
-            PendingDecisionOut.model_validate(one) for one in line.pending_decisions
+            PendingDecisionOut.model_validate(decision) for decision in line.pending_decisions
         ],
         flags=[FlagOut(kind=mark.kind, text=mark.text) for mark in line.flags],
     )

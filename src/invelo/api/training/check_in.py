@@ -98,7 +98,7 @@ def keep_check_in(
     return CheckedIn(
         outcome="adapted" if changed else "as planned",
         words=done.stop,
-        changes=[ChangeOut.model_validate(one) for one in done.changes],
+        changes=[ChangeOut.model_validate(change) for change in done.changes],
         cuts=list(done.cuts),
     )
 

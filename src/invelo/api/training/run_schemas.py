@@ -197,7 +197,7 @@ class Paths:
             unit=movement.unit,
             tempo=str(tempo),
             rep_time_s=tempo.rep_time,
-            phases=[RepPhase.model_validate(one) for one in phases(movement, modifiers, up)],
+            phases=[RepPhase.model_validate(phase) for phase in phases(movement, modifiers, up)],
             path=self._key(movement, modifiers),
         )
 

@@ -154,14 +154,14 @@ class Screened:
     @property
     def outcome(self) -> Outcome:
         """Go, go with limits, or see a doctor first."""
-        if any(one.refers for one in self.findings):
+        if any(finding.refers for finding in self.findings):
             return "doctor"
         return "limits" if self.limits else "go"
 
     @property
     def limits(self) -> frozenset[Strain]:
         """All that is closed."""
-        return frozenset(limit for one in self.findings for limit in one.limits)
+        return frozenset(limit for finding in self.findings for limit in finding.limits)
 
 
 DOCTOR = "doctor"
@@ -183,7 +183,7 @@ class Cleared:
     @property
     def limits(self) -> frozenset[Strain]:
         """What is still closed."""
-        return frozenset(one for one in self.screened.limits if one not in self.lifted)
+        return frozenset(limit for limit in self.screened.limits if limit not in self.lifted)
 
     @property
     def outcome(self) -> Outcome:
@@ -195,7 +195,7 @@ class Cleared:
     @property
     def referral(self) -> Finding:
         """The first reason to see a doctor; asked where there is one."""
-        return next(one for one in self.screened.findings if one.refers)
+        return next(finding for finding in self.screened.findings if finding.refers)
 
     @property
     def closed(self) -> tuple[str, ...]:

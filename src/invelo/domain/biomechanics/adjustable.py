@@ -103,10 +103,10 @@ def adjustable_of(form: Form, name: str) -> Adjustable:
     Raises:
         InputError: if it has none of that name.
     """
-    for one in adjustables(form):
-        if one.name == name:
-            return one
-    known = ", ".join(one.name for one in adjustables(form))
+    for adjustable in adjustables(form):
+        if adjustable.name == name:
+            return adjustable
+    known = ", ".join(adjustable.name for adjustable in adjustables(form))
     raise InputError(
         "adjustable", f"the {form.name.lower()} has no “{name}”.", f"Use one of {known}."
     )

@@ -85,7 +85,7 @@ def _table(sex: Sex) -> SegmentTable:
     pairs = (study.arm, study.forearm, study.hand, study.thigh, study.leg, study.foot)
     trunk_mass = study.thorax.mass + study.pelvis.mass
     # Published shares add up to a few thousandths less than one; they are scaled to a whole body.
-    whole = study.head_neck.mass + trunk_mass + 2 * sum(one.mass for one in pairs)
+    whole = study.head_neck.mass + trunk_mass + 2 * sum(pair.mass for pair in pairs)
 
     def limb(measured: Measured) -> BodySegment:
         return BodySegment(

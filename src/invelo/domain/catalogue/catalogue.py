@@ -285,8 +285,8 @@ def read(pages: Iterable[str]) -> Catalogue:
     """
     tables = [loads(page) for page in pages]
     entries = {kind: [one for table in tables for one in table.get(kind, [])] for kind in KINDS}
-    usual = {one["name"]: one.get("usual", {}) for one in entries["family"]}
-    entries["movement"] = [_inherits(usual, one) for one in entries["movement"]]
+    usual = {entry["name"]: entry.get("usual", {}) for entry in entries["family"]}
+    entries["movement"] = [_inherits(usual, entry) for entry in entries["movement"]]
     return TypeAdapter(Catalogue).validate_python(entries)
 
 

@@ -54,4 +54,4 @@ class Norm:
 
 def norm_of(norms: tuple[Norm, ...], norm_id: str, sex: str | None) -> Norm | None:
     """The table for a test and a sex, if there is one."""
-    return next((one for one in norms if one.id == norm_id and one.sex == sex), None)
+    return next((norm for norm in norms if norm.id == norm_id and norm.sex == sex), None)

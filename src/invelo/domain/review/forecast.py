@@ -99,7 +99,7 @@ def forecast(
     ours.
     """
     require_within("growth", growth, -0.9, 20.0, "of capacity")
-    days = len({one.day for one in points})
+    days = len({point.day for point in points})
     if days < LEAST_DAYS:
         raise InputError(
             "sessions",
@@ -149,8 +149,8 @@ def nearer_by(days_a_week: float, rpe: float, done_share: float, growth: float) 
 
 def recent(points: Sequence[TrendPoint]) -> Trend:
     """The trend of the newest weeks; of everything while those hold too few days."""
-    since = max(one.day for one in points) - timedelta(weeks=WINDOW)
-    newest = [one for one in points if one.day > since]
+    since = max(point.day for point in points) - timedelta(weeks=WINDOW)
+    newest = [point for point in points if point.day > since]
     return trend(newest if len({one.day for one in newest}) >= LEAST_DAYS else points)
 
 

@@ -85,6 +85,6 @@ def _account(inputs: tuple[Input, ...], note: str) -> Derivation:
 def _by_week(points: Sequence[TrendPoint]) -> dict[date, float]:
     """The middle of each week's figures, by its Monday."""
     found: dict[date, list[float]] = {}
-    for one in points:
-        found.setdefault(one.day - timedelta(days=one.day.weekday()), []).append(one.value)
+    for point in points:
+        found.setdefault(point.day - timedelta(days=point.day.weekday()), []).append(point.value)
     return {week_start: median(values) for week_start, values in found.items()}

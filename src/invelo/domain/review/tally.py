@@ -77,21 +77,21 @@ def tally(groups: Iterable[Group], body_on: Callable[[date], Body]) -> tuple[Wee
     """
     found: dict[date, WeekTally] = {}
     sums: dict[date, dict[str, list[float]]] = {}
-    for one in groups:
-        week = found.setdefault(one.week_start, WeekTally(one.week_start))
-        _sides(week, one)
-        share = 0.5 if one.side else 1.0  # a set of both sides is logged as two
-        if one.kind != "easy":
-            for region in one.movement.muscles:
-                weight = (1.0 if region in one.movement.prime else HELPER) * share * one.sets
+    for group in groups:
+        week = found.setdefault(group.week_start, WeekTally(group.week_start))
+        _sides(week, group)
+        share = 0.5 if group.side else 1.0  # a set of both sides is logged as two
+        if group.kind != "easy":
+            for region in group.movement.muscles:
+                weight = (1.0 if region in group.movement.prime else HELPER) * share * group.sets
                 week.regions[region] = week.regions.get(region, 0.0) + weight
-        told = torques(body_on(one.week_start), one.movement, one.modifiers)
+        told = torques(body_on(group.week_start), group.movement, group.modifiers)
         for joint, torque in told.items():
-            mine = sums.setdefault(one.week_start, {}).setdefault(
+            mine = sums.setdefault(group.week_start, {}).setdefault(
                 joint.removeprefix("other_"), [0.0, 0.0, 0.0]
             )
             for i, end in enumerate((torque.likely, torque.low, torque.high)):
-                mine[i] += end * one.seconds
+                mine[i] += end * group.seconds
     for week_start, joints in sums.items():
         found[week_start].joints = {
             joint: Estimate(likely, min(low, likely), max(high, likely), "N·m·s", HOW)

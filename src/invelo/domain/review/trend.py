@@ -93,7 +93,9 @@ def trend(points: Iterable[TrendPoint]) -> Trend:
     Source: Theil 1950, Sen 1968 (median of pairwise slopes; intercept by the median of what is
     left).
     """
-    held = sorted((one for one in points if one.value > 0), key=lambda one: one.day)[-MOST_POINTS:]
+    held = sorted((point for point in points if point.value > 0), key=lambda one: one.day)[
+        -MOST_POINTS:
+    ]
     if len(held) < LEAST_POINTS or held[0].day == held[-1].day:
         raise InputError(
             "sessions", f"{len(held)} tell too little of a trend.", "Log a few more, on other days."

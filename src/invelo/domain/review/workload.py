@@ -293,7 +293,7 @@ def workload(loads: Iterable[SessionLoad], today: date) -> Workload:
     Raises:
         InputError: without a session by today.
     """
-    held = [one for one in loads if one.day <= today]
+    held = [load for load in loads if load.day <= today]
     if not held:
         raise InputError("sessions", "there is none yet.", "Log one, with its effort at the end.")
     first = min(one.day for one in held)

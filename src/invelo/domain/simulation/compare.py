@@ -75,10 +75,10 @@ class Question:
         require_within("athletes", self.athletes, 2, MOST_ATHLETES, "athletes")
         require_within("weeks", self.weeks, 4, MOST_WEEKS, "weeks")
         require_within("seed", self.seed, 0, 2**31 - 1, "")
-        for one in self.candidates:
-            if one not in CANDIDATES:
+        for candidate in self.candidates:
+            if candidate not in CANDIDATES:
                 raise InputError(
-                    "plans", f"there is no “{one}”.", f"Use some of {', '.join(CANDIDATES)}."
+                    "plans", f"there is no “{candidate}”.", f"Use some of {', '.join(CANDIDATES)}."
                 )
         if not self.candidates:
             raise InputError("plans", "none is named.", "Name at least one.")

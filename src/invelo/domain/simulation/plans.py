@@ -85,7 +85,7 @@ class Fixed:
 
     def __post_init__(self) -> None:
         """Order the rungs."""
-        heights = [one.height for one in self.ladder.demands]
+        heights = [demand.height for demand in self.ladder.demands]
         self.order = sorted(range(len(heights)), key=lambda i: heights[i])
         self.at = self.order.index(self.place)
 
@@ -212,7 +212,7 @@ class Invelo:
     def __post_init__(self) -> None:
         """Take the method's prescriptions."""
         self.rungs = [self._by_method(rung) for rung in self.ladder.rungs]
-        heights = [one.height for one in self.ladder.demands]
+        heights = [demand.height for demand in self.ladder.demands]
         order = sorted(range(len(heights)), key=lambda i: heights[i])
         self.rungs = [self.rungs[i] for i in order]
         self._measure()

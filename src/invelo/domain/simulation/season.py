@@ -78,7 +78,7 @@ Watch = Callable[[date, float, SessionRecord | None], None]
 def first_test(member: Member, ladder: MeasuredLadder, random: np.random.Generator) -> Evidence:
     """A best set on the rung where twelve reps are nearest, as an intake asks for one."""
     talent = member.talent
-    there = [allowed(talent, talent.capacity, one) for one in ladder.demands]
+    there = [allowed(talent, talent.capacity, demand) for demand in ladder.demands]
     index = min(range(len(there)), key=lambda i: abs(there[i] - 12.0))
     reps = max(1, math.floor(there[index] * math.exp(random.normal(0.0, talent.day))))
     rung = ladder.rungs[index]

@@ -58,7 +58,7 @@ def course(member: Member, weeks: int, first: date) -> Course:
             days.append(response.capacity * math.exp(luck.normal(0.0, noise)))
             told.append(TrendPoint(day, median(days[-MIDDLE_OF:])))
             rpes = np.clip(luck.normal(8.5, 0.7, SETS), 5.0, 10.0)
-            response.train([(SetRecord("", 8.0, float(one)), 9.0) for one in rpes])
+            response.train([(SetRecord("", 8.0, float(rpe)), 9.0) for rpe in rpes])
         truth.append(response.capacity)
         response.rest()
     smooth = [float(np.mean(truth[max(0, i - 6) : i + 1])) for i in range(len(truth))]

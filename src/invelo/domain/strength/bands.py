@@ -202,8 +202,8 @@ def fit(rest: float, pulls: tuple[Pull, ...], limit: float = LIMIT) -> Band:
         raise InputError(
             "pulls", f"{len(pulls)} are too few.", f"Measure {LEAST_PULLS} lengths or more."
         )
-    stretch = np.array([one.length for one in pulls]) / rest
-    force = np.array([one.force for one in pulls])
+    stretch = np.array([pull.length for pull in pulls]) / rest
+    force = np.array([pull.force for pull in pulls])
     if stretch.max() < LEAST_REACH:
         raise InputError(
             "pulls",
@@ -232,7 +232,7 @@ def _require_rising(pulls: tuple[Pull, ...]) -> None:
         InputError: naming the two.
     """
     ranked = sorted(pulls, key=lambda one: (one.length, one.force))
-    most = max(one.force for one in pulls)
+    most = max(pull.force for pull in pulls)
     for shorter, longer in pairwise(ranked):
         if longer.force < shorter.force - FALLS_BY * most:
             raise InputError(

@@ -130,7 +130,7 @@ class Pool:
 
     def _middle(self, figure: Callable[[Evidence], Estimate]) -> Estimate:
         """The middle of what the members say, each end for itself; told as the nearest's."""
-        told = [figure(one) for one in self.members]
+        told = [figure(member) for member in self.members]
         if len(told) == 1:
             return told[0]
         nearest = figure(self.nearest)

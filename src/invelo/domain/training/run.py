@@ -242,7 +242,7 @@ def phases(movement: Movement, modifiers: Modifiers, rises: bool) -> tuple[Phase
             Phase("press", tempo.press, 1.0, 0.0),
             Phase("top", tempo.top, 0.0, 0.0),
         )
-    return tuple(one for one in parts if one.seconds > 0)
+    return tuple(part for part in parts if part.seconds > 0)
 
 
 FOLLOWED = ("shoulder", "hip", "knee", "wrist", "elbow", "ankle", "head_top")
@@ -293,4 +293,4 @@ def rises(body: Body, movement: Movement, modifiers: Modifiers) -> bool:
 
 def stand_of(item: Item, trainee: Trainee) -> Stand | None:
     """The ladder an item stands on."""
-    return next((one for one in trainee.stands if one.key == item.key.split("/")[0]), None)
+    return next((stand for stand in trainee.stands if stand.key == item.key.split("/")[0]), None)

@@ -25,9 +25,9 @@ def svg(goal: str, whose: str, measured: MeasuredLadder) -> str:
         measured: the ladder.
     """
     columns: list[Lane | None] = [*measured.lanes]
-    if any(one.lane is None for one in measured.demands):
+    if any(demand.lane is None for demand in measured.demands):
         columns.append(None)
-    rows = max(sum(one.lane == lane for one in measured.demands) for lane in columns)
+    rows = max(sum(demand.lane == lane for demand in measured.demands) for lane in columns)
     height = max(520.0, TOP + FOOT + ROW * (rows + 1))
     width = COLUMN * len(columns)
     parts = [
@@ -52,7 +52,7 @@ def _column(measured: MeasuredLadder, lane: Lane | None, height: float) -> Itera
         low, high = min(demands), max(demands)
         margin = max(1.0, 0.06 * (high - low))
         per = (foot - TOP) / (high - low + 2 * margin)
-        ys = [foot - (one - low + margin) * per for one in demands]
+        ys = [foot - (demand - low + margin) * per for demand in demands]
         unit = measured.demands[here[0]].load.unit
         words = measured.demands[here[0]].load.measure
         yield words_at(

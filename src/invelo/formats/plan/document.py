@@ -159,7 +159,7 @@ class WeekRequest(StrictModel):
             days=tuple(sorted((one.core() for one in self.days), key=lambda day: day.index)),
             tasks=tuple(_task(one) for one in self.tasks),
             targets={region: round(2 * sets) for region, sets in self.targets.items()},
-            pins=tuple(Pin(one.task, _index(one.day), one.there) for one in self.pins),
+            pins=tuple(Pin(pin.task, _index(pin.day), pin.there) for pin in self.pins),
             weights=self.weights.core(),
             warm_up=self.warm_up,
             hard_before=frozenset(self.hard_before),
@@ -327,5 +327,5 @@ def answer(problem: PlanningProblem, solved: PlannedWeek) -> WeekAnswer:
         proof=solved.progress.words,
         terms=[term_out(term) for term in solved.score.terms],
         relaxed=list(solved.relaxed),
-        breaches=[breach_out(one) for one in solved.breaches],
+        breaches=[breach_out(breach) for breach in solved.breaches],
     )

@@ -29,7 +29,7 @@ def markdown(block: BlockReport) -> str:
     else:
         lines.append(f"From “{block.began_on}” to “{block.stands_on}”.")
     if block.moves:
-        lines += ["", "## On the way", "", *(f"- {one}" for one in block.moves)]
+        lines += ["", "## On the way", "", *(f"- {move}" for move in block.moves)]
     lines += ["", "## What comes next", "", _next(block), "", f"*{STANDING}*", ""]
     return "\n".join(lines)
 

@@ -23,12 +23,12 @@ def review_pdf(block: BlockReport, paper: Paper) -> bytes:
         story += [Spacer(0, 8), text("Earlier decisions", 11, bold=True, after=2)]
         rows: list[list[Any]] = [
             [
-                text(one.day.isoformat(), 8.5),
-                [text(one.outcome, 9, bold=True), text(one.way, 8.5)],
-                text(one.reason, 8.5),
-                text(one.answer or "waits", 8.5),
+                text(proposal.day.isoformat(), 8.5),
+                [text(proposal.outcome, 9, bold=True), text(proposal.way, 8.5)],
+                text(proposal.reason, 8.5),
+                text(proposal.answer or "waits", 8.5),
             ]
-            for one in block.proposals[1:]
+            for proposal in block.proposals[1:]
         ]
         columns = [0.13 * width, 0.25 * width, 0.42 * width, 0.2 * width]
         story.append(Table(rows, colWidths=columns, style=ruled()))

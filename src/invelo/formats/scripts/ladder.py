@@ -194,7 +194,9 @@ def answer(found: Any) -> LadderAnswer:
     parts = _Parts()
     body = parts.make("body", request.body.core)
     read = ladder_document.check(request.ladder, body)
-    parts.faults += [one.model_copy(update={"place": f"ladder.{one.place}"}) for one in read.faults]
+    parts.faults += [
+        fault.model_copy(update={"place": f"ladder.{fault.place}"}) for fault in read.faults
+    ]
     known = [
         parts.make(f"tests[{i}]", partial(one.core, request.body))
         for i, one in enumerate(request.tests)

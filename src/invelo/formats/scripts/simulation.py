@@ -114,18 +114,18 @@ HEADS = (
 def table(told: Comparison) -> str:
     """A comparison in columns, for a terminal."""
     rows: list[Sequence[str]] = [HEADS]
-    for one in told.plans:
-        weeks = "/".join(f"{each.weeks:g}" for each in one.weeks_to_criteria[:3]) or "none"
+    for plan in told.plans:
+        weeks = "/".join(f"{each.weeks:g}" for each in plan.weeks_to_criteria[:3]) or "none"
         rows.append(
             (
-                one.name,
-                f"{one.criteria.likely:.2f} ({one.criteria.low:.2f}–{one.criteria.high:.2f})",
+                plan.name,
+                f"{plan.criteria.likely:.2f} ({plan.criteria.low:.2f}–{plan.criteria.high:.2f})",
                 weeks,
-                f"{one.hard_weeks.likely:.1f}",
-                f"{one.spikes.likely:.2f}",
-                f"{one.pain_events.likely:.2f}",
-                f"{one.sessions.likely:.1f}",
-                f"{one.capacity_gained.likely:.1f}",
+                f"{plan.hard_weeks.likely:.1f}",
+                f"{plan.spikes.likely:.2f}",
+                f"{plan.pain_events.likely:.2f}",
+                f"{plan.sessions.likely:.1f}",
+                f"{plan.capacity_gained.likely:.1f}",
             )
         )
     widths = [max(len(row[i]) for row in rows) for i in range(len(HEADS))]
@@ -143,9 +143,9 @@ def table(told: Comparison) -> str:
 def chart(told: Comparison) -> str:
     """A comparison drawn: a row a plan; criteria, spikes and pain side by side."""
     panels = (
-        ("criteria reached", [one.criteria for one in told.plans], GREEN),
-        ("weeks with a spike", [one.spikes for one in told.plans], RED),
-        ("pain events", [one.pain_events for one in told.plans], RED),
+        ("criteria reached", [plan.criteria for plan in told.plans], GREEN),
+        ("weeks with a spike", [plan.spikes for plan in told.plans], RED),
+        ("pain events", [plan.pain_events for plan in told.plans], RED),
     )
     width, height = NAME + PANEL * len(panels) + 24, TOP + ROW * len(told.plans) + 40
     parts = [
@@ -163,7 +163,7 @@ def chart(told: Comparison) -> str:
         parts.append(words_at(16, TOP + ROW * i + 18, one.name, 13))
     for k, (title, figures, colour) in enumerate(panels):
         x = NAME + PANEL * k
-        most = max((one.high for one in figures), default=0.0) or 1.0
+        most = max((figure.high for figure in figures), default=0.0) or 1.0
         per = (PANEL - 70) / most
         parts.append(words_at(x, TOP - 14, title, 12, FAINT))
         parts.append(line(x, TOP - 6, x, TOP + ROW * len(told.plans), 1))

@@ -285,7 +285,7 @@ def record_placement(
                 low=told.low,
                 high=told.high,
                 unit=told.unit,
-                told_on=max(one.day for one in placement.known.members),
+                told_on=max(member.day for member in placement.known.members),
                 result={
                     "capacity": stored(told),
                     "reach": stored(placement.reach),

@@ -49,7 +49,7 @@ def weeks(db: Session, athlete_id: UUID, week_start: date, count: int = 2) -> tu
     found = []
     for back in range(1, count + 1):
         first = week_start - timedelta(days=7 * back)
-        there = [one for one in rows if week_start_of(one.local_date) == first]
+        there = [row for row in rows if week_start_of(row.local_date) == first]
         regions: dict[Muscle, float] = {}
         for session in there:
             for done in sets[session.id]:

@@ -205,7 +205,7 @@ def view(
     laid = build_problem(
         who,
         replace(asked, days=days, pins=tuple(pin for pin in asked.pins if pin.day in open_days)),
-        [replace(one, kinds=frozenset()) if one.key in lost.places else one for one in spots],
+        [replace(spot, kinds=frozenset()) if spot.key in lost.places else spot for spot in spots],
         placed,
         _hard_before(db, athlete.id, week_start),
     )
@@ -306,7 +306,7 @@ def _judged(problem: PlanningProblem, plan: Plan, bound: int | None) -> dict[str
         "points": result.points,
         "bound": bound,
         "terms": {term.name: term.points for term in result.terms},
-        "broken": [one.rule.id for one in breaches(problem, plan)],
+        "broken": [breach.rule.id for breach in breaches(problem, plan)],
         "stress": {task.key: dict(task.stress) for task in problem.tasks},
     }
 

@@ -81,7 +81,7 @@ def outlook(
         return Outlook(None, None, "Nothing tells yet what they can do here. Enter a test.")
     try:
         nearer = _nearer(points, done, weeks)
-        ahead = next((one for one in lines if one.growth > 0), lines[-1])
+        ahead = next((line for line in lines if line.growth > 0), lines[-1])
         first = forecast(points, ahead.growth, today, f"criterion of “{ahead.name}”", 1, nearer)
         top = max(lines, key=lambda one: one.needed)
         last = forecast(points, top.growth, today, f"criterion of “{top.name}”", 2, nearer)

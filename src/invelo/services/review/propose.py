@@ -221,7 +221,7 @@ def keep(
         made=rung_columns(proposal.rung) if proposal.rung else None,
         amount=proposal.amount,
         reason=proposal.reason,
-        figures=[_figure(one) for one in proposal.figures],
+        figures=[_figure(figure) for figure in proposal.figures],
         rules=[rule.id for rule in proposal.rules],
         confidence=proposal.confidence,
         confidence_why=proposal.confidence_why,

@@ -123,7 +123,7 @@ def accept_all(
         if not proposal.inputs.get("plain"):
             raise ConflictError(
                 "proposal",
-                f"“{proposal.outcome.replace('_', ' ')}” is not plain enough to be accepted unread.",
+                f"“{proposal.outcome.replace('_', ' ')}” is not plain enough to accept unread.",
                 "Open it, and answer it by itself.",
             )
         athlete = db.get_one(AthleteRow, row.athlete_id)

@@ -171,7 +171,7 @@ def _surfaces(seen: LadderView) -> tuple[str, str]:
     if movement.unit != "s" or not movement.family.startswith("straight-arm"):
         return "", ""
     takes = [one for one in movement.kit if one in SURFACES]
-    have = [one for one in takes if seen.guarded.has(one)]
+    have = [kind for kind in takes if seen.guarded.has(kind)]
     return (have[0], have[1]) if len(have) > 1 else ("", "")
 
 

@@ -162,10 +162,10 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
     expected = _expected(db, ids)
     pending_decisions = _waiting(db, [ladder.id for ladder in ladders])
     stopped = {one.athlete_id: one.stopped for one in ladders if one.stopped}
-    todays = {one.id: _today(one, now) for one in people}
+    todays = {person.id: _today(person, now) for person in people}
     ratios = reach.ratios(db, todays, RATIO_BACK)
     planned = _planned(db, todays)
-    last = logs.newest_of(db, [one.id for one in people])
+    last = logs.newest_of(db, [person.id for person in people])
     pains = logs.worst_pain(db, [session.id for session in last.values()])
     found: list[SquadLine] = []
     for athlete in people:

@@ -21,10 +21,10 @@ class LastTime:
     sessions: tuple[LoggedSession, ...]
 
     def _sets(self, movement: str) -> tuple[LoggedSession, tuple[LoggedSetRow, ...]] | None:
-        for one in reversed(self.sessions):
-            done = tuple(s for s in one.sets if s.movement == movement and s.kind != "easy")
+        for session in reversed(self.sessions):
+            done = tuple(s for s in session.sets if s.movement == movement and s.kind != "easy")
             if done:
-                return one, done
+                return session, done
         return None
 
     def words(self, movement: str) -> str:

@@ -189,11 +189,11 @@ class Posture:
             ),
             contacts=tuple(
                 replace(
-                    one,
-                    point=first(one.point),
-                    line=None if one.line is None else first(one.line),
+                    contact,
+                    point=first(contact.point),
+                    line=None if contact.line is None else first(contact.line),
                 )
-                for one in self.contacts
+                for contact in self.contacts
             ),
             outside=tuple(
                 replace(one, point=first(one.point), vector=first(one.vector))

@@ -86,7 +86,7 @@ def interval(
         raise InputError(
             "rounds", f"{rounds} is out of range.", f"Give {LEAST_ROUNDS} to {MOST_ROUNDS}."
         )
-    given = tuple(_for_rounds(one, rounds) for one in items)
+    given = tuple(_for_rounds(item, rounds) for item in items)
     return Block("interval", given, off, off, (work, off), f"{work:g} s on, {off:g} s to change")
 
 
@@ -108,7 +108,7 @@ def drop_set(item: Item) -> Block:
         for rung, rest in zip(chain, rests, strict=True)
     )
     sets = (*item.sets[:-1], replace(last, rest=DROP_BREAK), *drops)
-    names = ", ".join(one.name for one in drops)
+    names = ", ".join(drop.name for drop in drops)
     return Block("drop set", (replace(item, sets=sets),), words=f"the last set goes on: {names}")
 
 
@@ -173,5 +173,5 @@ def finisher(item: Item) -> Block:
 
 def preparatory(checks: Iterable[Check], items: Iterable[Item]) -> Block:
     """The balance and mobility work that opens closed criteria."""
-    names = "; ".join(f"{one.name.lower()}: again in {one.again_days} days" for one in checks)
+    names = "; ".join(f"{check.name.lower()}: again in {check.again_days} days" for check in checks)
     return Block("preparatory work", tuple(items), words=f"opens {names}")

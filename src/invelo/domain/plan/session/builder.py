@@ -108,15 +108,15 @@ def session_of(shape: SessionTemplate, trainee: Trainee) -> Session:
     """
     made: list[Block] = []
     left_out: list[str] = []
-    for one in shape.blocks:
+    for block in shape.blocks:
         items = []
-        for slot in one.slots:
+        for slot in block.slots:
             try:
                 items.append(fill(slot, trainee, shape.kinds))
             except InputError as error:
                 left_out.append(error.problem)
         if items:
-            made.append(block_of(_format(one, len(items)), items, one.rounds))
+            made.append(block_of(_format(block, len(items)), items, block.rounds))
     if not made:
         reasons = " ".join(left_out)
         raise InputError(
@@ -151,7 +151,7 @@ def dressed(
     before = [warm_up(items, trainee.open_movements)] if items or opening else []
     if opening:
         keys = {item.key for item in opening}
-        checks = [one for one in trainee.closed_checks if f"check:{one.id}" in keys]
+        checks = [check for check in trainee.closed_checks if f"check:{check.id}" in keys]
         before.append(blocks.preparatory(checks, opening))
     return Session(name, (*before, *made), notes_of(made))
 
@@ -182,7 +182,7 @@ def group(shape: SessionTemplate, people: Sequence[Trainee]) -> GroupSession:
     """
     if not people:
         raise InputError("people", "there is nobody.", "Pick at least one.")
-    found = tuple((one.name, session_of(shape, one)) for one in people)
+    found = tuple((person.name, session_of(shape, person)) for person in people)
     return GroupSession(shape, found, max(length(session).likely for _, session in found))
 
 

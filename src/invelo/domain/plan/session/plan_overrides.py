@@ -143,7 +143,7 @@ class ByHand:
         prepares = [item for item in items if item.role == "preparation"]
         ordered = in_order([item for item in items if item.role != "preparation"])
         by_key = {item.key: item for item in ordered}
-        clocks = {one.key for one in trainee.stands if one.method == "density"}
+        clocks = {stand.key for stand in trainee.stands if stand.method == "density"}
         done: set[str] = set()
         made: list[Block] = []
         for item in ordered:

@@ -104,7 +104,7 @@ class Trainee:
 
     def stand_in(self, family: str) -> Stand | None:
         """The first ladder whose rung is of a family."""
-        return next((one for one in self.stands if one.movement.family == family), None)
+        return next((stand for stand in self.stands if stand.movement.family == family), None)
 
     def within(self, stand: Stand, kinds: frozenset[Kind] | None) -> Stand | None:
         """The stand, gone down to the nearest rung that is open and takes only such kit; None where

@@ -256,7 +256,7 @@ def task_of(item: Item, places: tuple[Venue, ...], asked: int) -> WeekTask:
         stress=dict(item.movement.stress),
         leans=frozenset(leans_on(item.movement)),
         asked=asked,
-        places=frozenset(one.key for one in places if one.allows(item)) if places else None,
+        places=frozenset(place.key for place in places if place.allows(item)) if places else None,
         surface=surface_of(item),
     )
 

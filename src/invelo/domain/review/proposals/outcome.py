@@ -39,8 +39,8 @@ def turnout(points: Sequence[TrendPoint], day: date) -> Turnout | None:
         points: capacity by day, kg or N·m, oldest first.
         day: of the answer.
     """
-    before = [one.value for one in points if one.day <= day][-FEW:]
-    after = [one.value for one in points if day < one.day <= day + timedelta(days=AFTER_DAYS)]
+    before = [point.value for point in points if point.day <= day][-FEW:]
+    after = [point.value for point in points if day < point.day <= day + timedelta(days=AFTER_DAYS)]
     if not before or not after:
         return None
     change = median(after[-FEW:]) / median(before) - 1.0

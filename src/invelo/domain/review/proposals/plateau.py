@@ -143,7 +143,9 @@ def surface(situation: Situation) -> Proposal | None:
     if situation.occasion != "week" or week is None or not week.other_surface:
         return None
     since = week.today - timedelta(weeks=PLATEAU_WEEKS)
-    there = sum(1 for one in situation.sessions if one.day > since and one.on(situation.key))
+    there = sum(
+        1 for session in situation.sessions if session.day > since and session.on(situation.key)
+    )
     if there < SAME_SURFACE:
         return None
     return Proposal(

@@ -133,7 +133,7 @@ def _wave(situation: Situation) -> Proposal | None:
     figures = (*set_figures(situation.last), *criterion_figures(situation, 1))
     if situation.purpose == "keep":
         return kept(situation, figures, "wave.hard-day")
-    less = next((one for one in situation.offers() if one.less_assistance), None)
+    less = next((offer for offer in situation.offers() if offer.less_assistance), None)
     if less is not None:
         told = "The hard day passed its shortest useful prescription in every set."
         return offered(situation, less, told, figures, "wave.hard-day")
@@ -157,7 +157,7 @@ def _clock(situation: Situation) -> Proposal | None:
     unit = situation.rung.criterion.unit
     figures = (
         *set_figures(situation.last),
-        Input("clean in all, last sessions", " → ".join(f"{one:g}" for one in totals), unit),
+        Input("clean in all, last sessions", " → ".join(f"{total:g}" for total in totals), unit),
         *criterion_figures(situation, run),
     )
     if situation.purpose == "keep":

@@ -159,10 +159,10 @@ class Situation:
         least = self.policy.least(self.rung.prescription.unit)
         kinds = () if self.rung.prescription.unit == "s" else ("tempo", "load")
         return tuple(
-            one
-            for one in self.offers()
-            if (one.less_assistance or one.lever in kinds)
-            and (one.expected is None or one.expected.likely >= least)
+            offer
+            for offer in self.offers()
+            if (offer.less_assistance or offer.lever in kinds)
+            and (offer.expected is None or offer.expected.likely >= least)
         )
 
     def gap(self, above: Neighbour) -> bool:

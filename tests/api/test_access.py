@@ -174,6 +174,7 @@ REQUESTS = [
     ("POST", "/api/athletes/{athlete}/sessions/{session}/finish", {"rpe": 7, **AT}, "athlete"),
     ("DELETE", "/api/athletes/{athlete}/sessions/{session}", None, "athlete"),
     ("GET", "/api/athletes/{athlete}/sets/{set}/history", None, "athlete"),
+    ("PATCH", "/api/athletes/{athlete}/sets/{set}", {"id": str(uuid4()), **AT}, "athlete"),
     ("GET", "/api/athletes/{athlete}/history", None, "athlete"),
     ("GET", "/api/athletes/{athlete}/sets/{set}/picture", None, "athlete"),
     ("PUT", "/api/athletes/{athlete}/sets/{set}/picture", {}, "athlete"),

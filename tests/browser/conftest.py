@@ -24,6 +24,7 @@ from invelo.db.tables.account import AccountRow
 from invelo.db.tables.ladder import LadderRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers
+from invelo.domain.training.set_draft import SetDraft
 from invelo.runtime import postgres
 from invelo.runtime.ports import held_port
 from invelo.runtime.settings import ROOT
@@ -154,7 +155,8 @@ def _seed(engine: Engine) -> None:
         day = Moment(now - timedelta(days=2), ZONE)
         session = floor.start(db, oda, uuid4(), row.goal, day, now, row)
         for number in (1, 2, 3):
-            entry = floor.SetEntry(uuid4(), number, 8.5, day, rung_id=row.current_rung_id, reps=10)
+            draft = SetDraft(number=number, rpe=8.5, rung_id=row.current_rung_id, amount=10)
+            entry = floor.SetEntry(uuid4(), draft, day)
             floor.log(db, session, entry, day.at)
         floor.finish(db, oda, session, 7, day)
 

@@ -18,6 +18,7 @@ from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.ladder import LadderRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers
+from invelo.domain.training.set_draft import SetDraft
 from invelo.services.athlete import battery
 from invelo.services.ladder import ladder
 from invelo.services.plan import week
@@ -48,7 +49,8 @@ def trains(db: Session, athlete: AthleteRow, row: LadderRow, day: datetime, reps
     session = floor.start(db, athlete, uuid4(), row.goal, moment, day, row)
     for number in (1, 2, 3):
         at = Moment(day + timedelta(minutes=4 * number), ZONE)
-        entry = floor.SetEntry(uuid4(), number, 8.5, at, rung_id=row.current_rung_id, reps=reps)
+        draft = SetDraft(number=number, rpe=8.5, rung_id=row.current_rung_id, amount=reps)
+        entry = floor.SetEntry(uuid4(), draft, at)
         floor.log(db, session, entry, at.at)
     floor.finish(db, athlete, session, 7, Moment(day + timedelta(minutes=20), ZONE))
 

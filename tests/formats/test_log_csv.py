@@ -34,14 +34,14 @@ def refused(content: bytes, **more: object) -> InputError:
 
 def test_a_plain_row_is_read() -> None:
     (one,) = read("2026-03-02,push-up,12,8.5").rows
-    assert (one.day.isoformat(), one.movement, one.amount.amount) == ("2026-03-02", "push-up", 12)
-    assert (one.unit, one.rpe, one.form_ok, one.row) == ("reps", 8.5, True, 2)
+    assert (one.day.isoformat(), one.movement, one.count.amount) == ("2026-03-02", "push-up", 12)
+    assert (one.draft.unit, one.draft.rpe, one.draft.form_ok, one.row) == ("reps", 8.5, True, 2)
     assert one.at.isoformat() == "2026-03-02T12:00:00+00:00"
 
 
 def test_counts_from_memory_come_in_as_ranges() -> None:
     (one,) = read("2026-03-02,push-up,11 or 12,9").rows
-    assert one.amount.about == (11, 12)
+    assert one.count.about == (11, 12)
 
 
 @pytest.mark.parametrize("name", ["Push-up", "push-up", "press-up", "PUSH-UP", "floor push-up"])
@@ -51,7 +51,7 @@ def test_a_movement_is_known_by_its_name_or_another_term(name: str) -> None:
 
 def test_a_hold_is_read_in_seconds() -> None:
     (one,) = read("2026-03-02,plank,45,9").rows
-    assert (one.unit, one.amount.amount) == ("s", 45)
+    assert (one.draft.unit, one.count.amount) == ("s", 45)
 
 
 @pytest.mark.parametrize("delimiter", [",", ";", "\t"])
@@ -71,14 +71,14 @@ def test_columns_are_matched_by_other_names_and_in_any_order() -> None:
         "amount": "Reps",
         "rpe": "RPE",
     }
-    assert found.rows[0].rpe == 8
+    assert found.rows[0].draft.rpe == 8
 
 
 def test_the_coach_says_which_column_is_which() -> None:
     told = {"amount": "did", "rpe": "hard", "movement": "what", "note": ""}
     found = read("2026-03-02,push-up,9,8,hello", header="date,what,did,hard,note", given=told)
-    assert found.rows[0].amount.amount == 9
-    assert found.rows[0].note == ""
+    assert found.rows[0].count.amount == 9
+    assert found.rows[0].draft.note == ""
 
 
 def test_a_column_that_is_missing_is_named() -> None:
@@ -162,7 +162,7 @@ def test_nothing_that_goes_out_is_a_formula(words: str) -> None:
 
 def test_a_formula_in_a_note_is_kept_as_its_letters() -> None:
     (one,) = read("2026-03-02,push-up,9,8,\"=cmd|' /C calc'!A0\"", header=f"{HEADER},note").rows
-    assert one.note == "=cmd|' /C calc'!A0"
+    assert one.draft.note == "=cmd|' /C calc'!A0"
 
 
 @given(st.text(st.characters(blacklist_categories=["Cs"], blacklist_characters="\0"), max_size=80))
@@ -173,7 +173,7 @@ def test_whatever_is_noted_comes_back_and_never_as_a_formula(note: str) -> None:
     assert not next(iter(csv.DictReader(StringIO(text))))["note"].startswith(csv_table.FORMULA)
     (one,) = log_csv.read(text.encode(), ZONE).rows
     # a line break inside a cell is one line break, however it was written
-    assert one.note.splitlines() == kept.splitlines()
+    assert one.draft.note.splitlines() == kept.splitlines()
 
 
 # ---- out and in again --------------------------------------------------------------------------
@@ -202,9 +202,14 @@ def test_what_goes_out_is_read_back_the_same() -> None:
         "session rpe": "7",
     }
     (one,) = log_csv.read(log_csv.written([row]).encode(), ZONE).rows
-    assert (one.number, one.kind, one.side, one.partial) == (2, "drop", "left", 1)
-    assert one.amount.about == (11, 12)
-    assert one.faults == ("knee falls in", "short of depth")
-    assert (one.pain, one.pain_place, one.note) == (2, "left knee", 'said "fine"')
+    assert (one.draft.number, one.draft.kind, one.draft.side, one.draft.partial) == (
+        2,
+        "drop",
+        "left",
+        1,
+    )
+    assert one.count.about == (11, 12)
+    assert one.draft.faults == ["knee falls in", "short of depth"]
+    assert (one.draft.pain, one.draft.pain_place, one.draft.note) == (2, "left knee", 'said "fine"')
     assert one.at.isoformat() == "2026-03-02T18:30:05+13:00"
     assert one.session_rpe == 7

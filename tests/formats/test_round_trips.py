@@ -66,14 +66,18 @@ def test_any_sets_are_read_back_as_they_were(rows: list[dict[str, object]]) -> N
     for told, row in zip(read.rows, rows, strict=True):
         assert told.day.isoformat() == row["date"]
         assert told.at.replace(tzinfo=None).isoformat() == f"{row['date']}T{row['time']}"
-        assert (told.movement, told.unit) == (row["movement"], row["unit"])
-        assert (told.number, told.kind, told.side) == (row["set"], row["kind"], row["side"])
-        assert (told.amount.amount, told.partial) == (row["amount"], row["partial"])
-        assert (told.rpe, told.form_ok) == (row["rpe"], row["form ok"] == "yes")
-        assert (told.pain, told.pain_place) == (row["pain"], row["pain place"])
-        assert (told.session, told.note) == (row["session"] or "Session", row["note"])
-        assert "; ".join(told.faults) == row["faults"]
-        assert "; ".join(told.felt_in) == row["felt in"]
+        assert (told.movement, told.draft.unit) == (row["movement"], row["unit"])
+        assert (told.draft.number, told.draft.kind, told.draft.side) == (
+            row["set"],
+            row["kind"],
+            row["side"],
+        )
+        assert (told.count.amount, told.draft.partial) == (row["amount"], row["partial"])
+        assert (told.draft.rpe, told.draft.form_ok) == (row["rpe"], row["form ok"] == "yes")
+        assert (told.draft.pain, told.draft.pain_place) == (row["pain"], row["pain place"])
+        assert (told.session, told.draft.note) == (row["session"] or "Session", row["note"])
+        assert "; ".join(told.draft.faults) == row["faults"]
+        assert "; ".join(told.draft.felt_in) == row["felt in"]
 
 
 @given(st.lists(set_rows(), min_size=1, max_size=3))

@@ -25,7 +25,7 @@ def test_a_skip_on_the_second_side_keeps_what_the_first_did(oda: Athlete) -> Non
     (entry,) = oda.pending
     assert (entry["sides"], entry["amounts"]) == (["right"], [10])
     (sent,) = oda.sends(oda.logs())
-    assert (sent["body"]["side"], sent["body"]["reps"]) == ("right", 10)
+    assert (sent["body"]["side"], sent["body"]["amount"]) == ("right", 10)
 
 
 def test_a_skip_while_resting_leaves_the_next_set_out(plain: Athlete) -> None:

@@ -42,8 +42,8 @@ def test_each_side_is_sent_as_a_set_of_its_own(oda: Athlete) -> None:
     oda.works(21)
     entry = oda.logs()
     right, left = oda.sends(entry)
-    assert (right["body"]["side"], right["body"]["reps"]) == ("right", 10)
-    assert (left["body"]["side"], left["body"]["reps"]) == ("left", 7)
+    assert (right["body"]["side"], right["body"]["amount"]) == ("right", 10)
+    assert (left["body"]["side"], left["body"]["amount"]) == ("left", 7)
     assert right["path"].endswith(entry["ids"][0])
     assert left["path"].endswith(entry["ids"][1])
 

@@ -276,3 +276,17 @@ def test_a_session_under_way_outlives_a_new_version_of_the_application(node: Nod
     assert run["logged"][0]["partials"] == [2]
     assert run["firstSide"]["amount"] == 9
     assert [one["path"] for one in node.kept()["outbox"]] == ["/kept"]
+
+
+def test_what_an_earlier_release_left_goes_out_as_it_was_made(node: Node) -> None:
+    entry = {"ids": ["a"], "amounts": [8], "partial": 0, "effort": 8, "what": {"unit": "reps"}}
+    sheet = {"items": [{"sets": [{"effort": 9, "low": 6}]}], "events": [{"kind": "rig up"}]}
+    old = {"at": 1, "firstSide": None, "pending": [entry], "logged": [], "sheet": sheet}
+    node.world()
+    node.firstVersion(ATHLETE, old)
+    (run,) = node.kept()["runs"]
+    assert run["pending"][0]["rpe"] == 8
+    assert run["sheet"]["items"][0]["sets"][0] == {"rpe": 9, "low": 6}
+    assert run["sheet"]["events"][0]["kind"] == "rig_change"
+    (waiting,) = node.kept()["outbox"]
+    assert (waiting["shape"], waiting["body"]) == (1, {})

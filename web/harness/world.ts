@@ -1,8 +1,8 @@
 /** One device with its tabs, and the service that it sends to; time passes only when it is told to. */
 import { IDBFactory } from "fake-indexeddb";
+import type { Thing } from "../src/features/training/engine/keep";
 import { type Device, keepRun, openDevice } from "../src/features/training/engine/keep";
 import { makeOutbox, type Outbox } from "../src/features/training/engine/outbox";
-import type { Thing } from "../src/features/training/engine/outgoing";
 import type { Running } from "../src/features/training/engine/types";
 
 /** What the service does with a request. */
@@ -171,7 +171,8 @@ export class World {
 
   /** Keep a run with something that no device can keep; the error it ends in. */
   async keepBroken(athlete: string, run: Running): Promise<string> {
-    const broken = { what: "set", method: "PUT", path: "/", body: { bad: () => null } } as const;
+    const body = { bad: () => null } as unknown;
+    const broken = { what: "set", method: "PUT", path: "/", body } as Thing;
     return keepRun(await this.device(), athlete, run, [broken]).then(
       () => "",
       (error: unknown) => String(error),

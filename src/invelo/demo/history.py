@@ -44,6 +44,7 @@ from invelo.domain.simulation.response import Response, Talent, allowed
 from invelo.domain.strength.bands import Pull, fit
 from invelo.domain.strength.capacity import evidence
 from invelo.domain.training.log import SetRecord
+from invelo.domain.training.set_draft import SetDraft
 from invelo.services.account import accounts
 from invelo.services.athlete import battery
 from invelo.services.equipment import bands
@@ -239,20 +240,19 @@ class _MemberHistory:
             drop += tires_by(one.rpe)
             at = Moment(moment.at + timedelta(seconds=(rung.prescription.rest + 40) * number), ZONE)
             last = number == rung.prescription.sets
-            counted = {"seconds" if rung.prescription.unit == "s" else "reps": float(one.amount)}
-            entry = floor.SetEntry(
-                id=new_id(random),
+            draft = SetDraft(
                 rung_id=kept.id,
                 number=number,
+                amount=float(one.amount),
+                unit=rung.prescription.unit,
                 rpe=one.rpe,
                 form_ok=one.form_ok,
                 pain=hurts if last else 0,
                 pain_place=place if last and hurts else "",
-                moment=at,
-                asked=(rung.prescription.low, rung.prescription.high),
-                **counted,  # type: ignore[arg-type]
+                prescribed_min=rung.prescription.low,
+                prescribed_max=rung.prescription.high,
             )
-            floor.log(db, session, entry, at.at)
+            floor.log(db, session, floor.SetEntry(new_id(random), draft, at), at.at)
             done.append(
                 (SetRecord("", float(one.amount), one.rpe, unit=rung.prescription.unit), can)
             )

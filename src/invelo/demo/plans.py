@@ -14,6 +14,7 @@ from invelo.domain.plan.daily_minimum import DailyMinimum
 from invelo.domain.plan.week.availability import StandingAvailability, WeekDay, week_start_of
 from invelo.domain.plan.week.solve import solve
 from invelo.domain.plan.week.tasks import Extra
+from invelo.domain.training.set_draft import SetDraft
 from invelo.services.ladder import ladder, prescription
 from invelo.services.plan import daily_minimum, week
 from invelo.services.training import floor, live
@@ -61,16 +62,16 @@ def train_now(db: Session, athlete: AthleteRow, done: int, moment: Moment, rando
     session = floor.start(db, athlete, new_id(random), f"{began.local_date:%A}", began, moment.at)
     for number in range(1, done + 1):
         at = Moment(began.at + timedelta(minutes=3 * number), moment.time_zone)
-        entry = floor.SetEntry(
-            id=new_id(random),
+        set_id = new_id(random)
+        draft = SetDraft(
             number=number,
             rpe=7.5 + 0.5 * number,
-            moment=at,
             rung_id=rung.id,
-            reps=rung.low + random.randint(0, 2),
-            asked=(rung.low, rung.high),
+            amount=rung.low + random.randint(0, 2),
+            prescribed_min=rung.low,
+            prescribed_max=rung.high,
         )
-        floor.log(db, session, entry, at.at)
+        floor.log(db, session, floor.SetEntry(set_id, draft, at), at.at)
     step = (9 + 3 * done, 24)
     state = "working" if done % 2 else "resting"
     live.move(db, session, state, rung.name, (done + 1, rung.sets), step, moment.at)

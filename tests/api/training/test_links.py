@@ -35,6 +35,7 @@ OPENED_BY_A_LINK = {
     ("PUT", "sessions/{session_id}/where"),
     ("POST", "sessions/{session_id}/finish"),
     ("GET", "sets/{set_id}/history"),
+    ("PATCH", "sets/{set_id}"),
     ("GET", "sets/{set_id}/picture"),
     ("PUT", "sets/{set_id}/picture"),
     ("DELETE", "sets/{set_id}/picture"),

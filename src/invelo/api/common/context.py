@@ -80,6 +80,11 @@ class Visitor:
     athlete: AthleteRow
     coach: AccountRow | None
 
+    @property
+    def author_id(self) -> UUID | None:
+        """The coach who writes; None where the athlete does."""
+        return self.coach.id if self.coach else None
+
 
 LinkToken = Annotated[str | None, Cookie(alias=LINK_COOKIE)]
 

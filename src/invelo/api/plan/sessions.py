@@ -208,7 +208,9 @@ def group_session(
     template_id: str, body: ForGroup, coach: Coach, db: Database, now: Now
 ) -> GroupSheet:
     """One session for several people, each on their own rung."""
-    there = [access.athlete(db, coach.id, athlete_id) for athlete_id in dict.fromkeys(body.athletes)]
+    there = [
+        access.athlete(db, coach.id, athlete_id) for athlete_id in dict.fromkeys(body.athletes)
+    ]
     people = [trainee.of_athlete(db, one, moment_for(one, now).local_date) for one in there]
     made = builder.group(sessions.find(db, coach.id, template_id), people)
     return GroupSheet(

@@ -188,9 +188,7 @@ async def _events(tidings: AsyncIterator[Progress | PlannedWeek | Refused]) -> A
                 )
                 yield _event("solved", end)
             case Refused():
-                told = SolveRefused(
-                    field=event.field, problem=event.problem, remedy=event.remedy
-                )
+                told = SolveRefused(field=event.field, problem=event.problem, remedy=event.remedy)
                 yield _event("refused", told)
 
 

@@ -14,7 +14,14 @@ from invelo.api.common.context import AtWork, Database, DeviceClock, Now, OnFloo
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
 from invelo.api.review.schemas import ProposalOut, proposal_of
-from invelo.api.training.log_schemas import LoggedSessionOut, LoggedSetOut, sessions_of, sets_of
+from invelo.api.training.log_schemas import (
+    LoggedSessionOut,
+    LoggedSetOut,
+    SetVersionOut,
+    sessions_of,
+    sets_of,
+    versions_of,
+)
 from invelo.api.training.run_schemas import (
     OfflineBundleOut,
     Paths,
@@ -24,7 +31,7 @@ from invelo.api.training.run_schemas import (
     run_item,
     run_sheet,
 )
-from invelo.api.training.set_schemas import NewSet, entry_of
+from invelo.api.training.set_schemas import NewSet, SetCorrection
 from invelo.db import access, ladder_graph, logs
 from invelo.db.errors import MissingError
 from invelo.db.moment import Moment
@@ -183,18 +190,40 @@ def log_set(
     that comes late is taken in, and its session judged anew."""
     session = access.own_session(db, who.athlete.id, session_id)
     moment, skew = device_moment(who.athlete, now, body)
-    entry = entry_of(set_id, body, moment, skew)
+    entry = floor.SetEntry(set_id, body, moment, skew, who.author_id)
     fresh = floor.log(db, session, entry, now)
     propose.judge_anew(db, who.athlete, session, Moment(now, moment.time_zone))
     live.tell(db, who.athlete.id)
     return sets_of(db, [fresh.id])[0]
 
 
+@router.patch("/sets/{set_id}")
+def correct_set(
+    set_id: UUID,
+    body: SetCorrection,
+    who: AtWork,
+    db: Database,
+    now: Now,
+) -> LoggedSetOut:
+    """Put a set right: only what is sent changes, everything else stays as it was told (RFC 7396).
+    The first version stays to be seen; sending the same again writes nothing."""
+    old = set_attachments.set_of(db, who.athlete.id, set_id)
+    session = access.own_session(db, who.athlete.id, old.session_id)
+    moment, skew = device_moment(who.athlete, now, body)
+    draft = body.applied_to(floor.draft_of(old))
+    entry = floor.SetEntry(body.id, draft, moment, skew, who.author_id)
+    fresh = floor.correct(db, session, old, entry, now)
+    propose.judge_anew(db, who.athlete, session, Moment(now, moment.time_zone))
+    live.tell(db, who.athlete.id)
+    return sets_of(db, [fresh.id])[0]
+
+
 @router.get("/sets/{set_id}/history")
-def get_set_history(set_id: UUID, who: OnFloor, db: Database) -> list[LoggedSetOut]:
-    """A set and every row it puts right, the newest first."""
+def get_set_history(set_id: UUID, who: OnFloor, db: Database) -> list[SetVersionOut]:
+    """A set and every row it puts right, the newest first, with who entered each and what it
+    changed."""
     set_attachments.set_of(db, who.athlete.id, set_id)
-    return sets_of(db, [row.id for row in logs.history(db, set_id)])
+    return versions_of(db, logs.history(db, set_id), who.athlete.name)
 
 
 @router.put("/sessions/{session_id}/skips/{skip_id}", status_code=204)

@@ -13,13 +13,14 @@ from invelo.api.common.context import AtWork, Database, DeviceClock, Now, OnFloo
 from invelo.api.common.files import BadRowOut
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
-from invelo.api.training.set_schemas import NewSet, entry_of
+from invelo.api.training.set_schemas import NewSet
 from invelo.db import logs
 from invelo.db.moment import Moment
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.errors import InputError, require_within
 from invelo.domain.strict import StrictModel, renamed
+from invelo.domain.training.log import told
 from invelo.formats import csv_table
 from invelo.formats.training import log_csv
 from invelo.services.training import retrospective_log
@@ -94,7 +95,9 @@ def keep_whole_session(
     for number, one in enumerate(body.sets, start=1):
         try:
             there, _ = device_moment(who.athlete, now, one)
-            sets.append(entry_of(one.id, one, there, skew))
+            if one.amount_text is not None:
+                told(one.amount_text)  # refused with its row, before anything is written
+            sets.append(SetEntry(one.id, one, there, skew, who.author_id))
         except InputError as error:
             raise InputError(f"row {number}, {error.field}", error.problem, error.remedy) from error
     whole = retrospective_log.WholeSession(session_id, body.name, moment, body.rpe, tuple(sets))
@@ -225,23 +228,17 @@ def _entry(
         )
     if one.at.astimezone(UTC) > now:
         raise InputError("date", "it has not come yet.", "Give a day that is over.")
-    told = (one.day, one.session, one.movement, one.rung, one.number, one.side, one.kind)
-    seen[told] = seen.get(told, 0) + 1
+    done = one.draft
+    row = (one.day, one.session, one.movement, one.rung, done.number, done.side, done.kind)
+    seen[row] = seen.get(row, 0) + 1
+    draft = one.draft.model_copy(
+        update={
+            "rung_id": rung.id if rung else None,
+            "movement": movement if rung is None else None,
+        }
+    )
     return SetEntry(
-        id=retrospective_log.row_id(athlete.id, *told, seen[told]),
-        number=one.number,
-        rpe=one.rpe,
-        moment=Moment(one.at, str(one.at.tzinfo)),
-        rung_id=rung.id if rung else None,
-        movement=catalogue().find_movement(movement) if movement else None,
-        told=one.amount,
-        partial=one.partial,
-        form_ok=one.form_ok,
-        faults=one.faults,
-        felt_in=one.felt_in,
-        pain=one.pain,
-        pain_place=one.pain_place,
-        note=one.note,
-        kind=one.kind,
-        side=one.side,
+        retrospective_log.row_id(athlete.id, *row, seen[row]),
+        draft,
+        Moment(one.at, str(one.at.tzinfo)),
     )

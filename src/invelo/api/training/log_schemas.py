@@ -1,6 +1,6 @@
 """Logged sets and sessions as every place answers with them."""
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Sequence
 from datetime import date, datetime
 from uuid import UUID
 
@@ -9,10 +9,11 @@ from sqlmodel import Session
 
 from invelo.api.common.schemas import ResponseModel
 from invelo.db import shown_sets
-from invelo.db.tables.training import TrainingSessionRow
+from invelo.db.tables.training import LoggedSetRow, TrainingSessionRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.plan.prescription import Unit
 from invelo.domain.training.log import OneSide, SetKind
+from invelo.services.account import accounts
 
 
 class LoggedSetOut(ResponseModel):
@@ -45,6 +46,22 @@ class LoggedSetOut(ResponseModel):
     corrects_set_id: UUID | None
     picture: str = Field(description="Media type of what is kept with it; '' for nothing.")
     clock_off_s: float | None = Field(description="Seconds the device's clock was behind ours.")
+
+
+class ChangedField(ResponseModel):
+    """A field that a correction changed."""
+
+    field: str
+    before: str
+    after: str
+
+
+class SetVersionOut(LoggedSetOut):
+    """A version of a set: the newest, or one that was put right."""
+
+    kept_at: datetime = Field(description="By our clock.")
+    entered_by: str = Field(description="The athlete, or the coach who entered it.")
+    changed: list[ChangedField] = Field(description="From the version before; none of the first.")
 
 
 class LoggedSessionOut(ResponseModel):
@@ -82,9 +99,54 @@ def sessions_of(db: Session, rows: Iterable[TrainingSessionRow]) -> list[LoggedS
     ]
 
 
+COMPARED = (
+    *("amount", "least", "most", "partial", "rpe", "form_ok", "faults", "felt_in"),
+    *("pain", "pain_place", "note", "side", "kind", "number", "prescribed_min", "prescribed_max"),
+)
+"""Fields of which a correction is told."""
+
+
+def versions_of(
+    db: Session, rows: Sequence[LoggedSetRow], athlete_name: str
+) -> list[SetVersionOut]:
+    """The versions of a set, the newest first, each with what it changed of the one before."""
+    sets = sets_of(db, [row.id for row in rows])
+    names = accounts.names(db, {row.author_id for row in rows if row.author_id})
+    return [
+        SetVersionOut(
+            **shown.model_dump(),
+            kept_at=row.server_at,
+            entered_by=names[row.author_id] if row.author_id else athlete_name,
+            changed=_changed(sets[i + 1], shown) if i + 1 < len(sets) else [],
+        )
+        for i, (row, shown) in enumerate(zip(rows, sets, strict=True))
+    ]
+
+
+def _changed(before: LoggedSetOut, after: LoggedSetOut) -> list[ChangedField]:
+    return [
+        ChangedField(field=name, before=_words(old), after=_words(new))
+        for name in COMPARED
+        if (old := getattr(before, name)) != (new := getattr(after, name))
+    ]
+
+
+def _words(value: object) -> str:
+    match value:
+        case None | "" | []:
+            return "nothing"
+        case bool():
+            return "yes" if value else "no"
+        case float():
+            return f"{value:g}"
+        case list():
+            return ", ".join(map(str, value))
+    return str(value)
+
+
 def _set(one: shown_sets.ShownSet) -> LoggedSetOut:
     movement = catalogue().find_movement(one["movement"])
     over = one["amount"] - one["prescribed_max"] if one["prescribed_max"] is not None else 0.0
     name = one["name"] or movement.name
-    told = {**one, "name": name, "unit": movement.unit, "surplus": max(0.0, over)}
-    return LoggedSetOut.model_validate(told)
+    shown = {**one, "name": name, "unit": movement.unit, "surplus": max(0.0, over)}
+    return LoggedSetOut.model_validate(shown)

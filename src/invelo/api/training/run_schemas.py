@@ -4,14 +4,12 @@ paths."""
 from collections.abc import Iterable
 from dataclasses import asdict
 from datetime import date, datetime
-from typing import Any
 from uuid import UUID
 
 from pydantic import Field
 
 from invelo.api.common.drawing import FigureOut, PointOut
 from invelo.api.common.schemas import EstimateOut, ResponseModel
-from invelo.db.codec import CHANGES
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.catalogue.movement import Modifiers, Movement
 from invelo.domain.plan.prescription import Counted, Unit
@@ -47,7 +45,7 @@ class Doing(ResponseModel):
     name: str
     rung_id: UUID | None
     movement: str
-    changes: dict[str, Any]
+    changes: Modifiers
     unit: Unit
     tempo: str
     rep_time_s: float
@@ -193,7 +191,7 @@ class Paths:
             name=name,
             rung_id=self.rungs.get((ladder_key(item), name)),
             movement=movement.id,
-            changes=CHANGES.dump_python(modifiers, mode="json"),
+            changes=modifiers,
             unit=movement.unit,
             tempo=str(tempo),
             rep_time_s=tempo.rep_time,

@@ -104,6 +104,7 @@ class LoggedSetRow(Dated, SetUpColumns, table=True):
     )
     server_at: datetime = instant()
     skew_s: float | None = None
+    author_id: UUID | None = Field(default=None, foreign_key="account.id")
 
 
 class CheckInRow(Dated, table=True):

@@ -9,6 +9,7 @@ from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.errors import InputError
 from invelo.domain.plan.prescription import Unit
 from invelo.domain.training.log import EstimatedCount, OneSide, SetKind, SetRecord, told
+from invelo.domain.training.set_draft import MOST_FAULTS, SetDraft
 from invelo.formats import csv_table
 from invelo.formats.csv_table import Cells, Columns, Table, day_of, moment_of, number_of, word_of
 
@@ -69,20 +70,13 @@ class CsvSet:
     session: str
     movement: str
     rung: str
-    number: int
-    kind: SetKind
-    side: OneSide
-    amount: EstimatedCount
-    unit: Unit
-    partial: int
-    rpe: float
-    form_ok: bool
-    faults: tuple[str, ...]
-    felt_in: tuple[str, ...]
-    pain: int
-    pain_place: str
-    note: str
+    draft: SetDraft
     session_rpe: float | None
+
+    @property
+    def count(self) -> EstimatedCount:
+        """How much was done, as it was told."""
+        return told(self.draft.amount_text or "", "amount")
 
 
 Read = Table[CsvSet]
@@ -119,17 +113,11 @@ def _set(row: int, cells: Cells, time_zone: str) -> CsvSet:
     name = cells.get("movement", "")
     unit = _unit(name, cells.get("unit", ""))
     amount = told(cells.get("amount", ""), "amount")
-    made = CsvSet(
-        row=row,
-        day=day,
-        at=moment_of(day, cells.get("time", ""), cells.get("time zone", "") or time_zone),
-        session=cells.get("session", "") or "Session",
-        movement=name,
-        rung=cells.get("rung", ""),
+    draft = SetDraft(
         number=int(number_of(cells, "set", 0, 0, 99)),
         kind=KINDS[word_of(cells, "kind", "work", tuple(KINDS))],
         side=SIDES[word_of(cells, "side", "", tuple(SIDES))],
-        amount=amount,
+        amount_text=cells.get("amount", ""),
         unit=unit,
         partial=int(number_of(cells, "partial", 0, 0, 200)),
         rpe=number_of(cells, "rpe", None, 1, 10),
@@ -139,12 +127,20 @@ def _set(row: int, cells: Cells, time_zone: str) -> CsvSet:
         pain=int(number_of(cells, "pain", 0, 0, 10)),
         pain_place=cells.get("pain place", "")[:40],
         note=cells.get("note", ""),
+    )
+    if not name and not cells.get("rung", ""):
+        raise InputError("movement", "it is empty.", "Name what was done.")
+    SetRecord("", amount.amount, draft.rpe, unit=unit, about=amount.about)  # the domain's limits
+    return CsvSet(
+        row=row,
+        day=day,
+        at=moment_of(day, cells.get("time", ""), cells.get("time zone", "") or time_zone),
+        session=cells.get("session", "") or "Session",
+        movement=name,
+        rung=cells.get("rung", ""),
+        draft=draft,
         session_rpe=number_of(cells, "session rpe", 0, 0, 10) or None,
     )
-    if not made.movement and not made.rung:
-        raise InputError("movement", "it is empty.", "Name what was done.")
-    SetRecord("", amount.amount, made.rpe, unit=unit, about=amount.about)  # the domain's own limits
-    return made
 
 
 def _unit(movement: str, words: str) -> Unit:
@@ -170,8 +166,8 @@ def find_movement(words: str) -> str:
     return (exact or found)[0] if exact or len(found) == 1 else ""
 
 
-def _list(cells: Cells, name: str) -> tuple[str, ...]:
-    return tuple(one.strip() for one in cells.get(name, "").split(";") if one.strip())[:6]
+def _list(cells: Cells, name: str) -> list[str]:
+    return [part.strip() for part in cells.get(name, "").split(";") if part.strip()][:MOST_FAULTS]
 
 
 def after(moment: datetime, number: int) -> datetime:

@@ -1,6 +1,7 @@
 """Coach accounts, sign-in and its brake."""
 
 import secrets
+from collections.abc import Collection
 from datetime import datetime, timedelta
 from functools import cache
 from uuid import UUID
@@ -9,6 +10,7 @@ from pwdlib import PasswordHash
 from sqlalchemy import func
 from sqlmodel import Session, col, delete, select
 
+from invelo.db.columns import among
 from invelo.db.errors import ConflictError, ThrottledError
 from invelo.db.moment import require_zone
 from invelo.db.tables.account import AccountRow, SignInAttemptRow, SignInRow
@@ -119,3 +121,11 @@ def close_session(db: Session, token: str) -> None:
 def named(db: Session, account_id: UUID) -> AccountRow | None:
     """An account by its id."""
     return db.get(AccountRow, account_id)
+
+
+def names(db: Session, account_ids: Collection[UUID]) -> dict[UUID, str]:
+    """What some coaches are called."""
+    if not account_ids:
+        return {}
+    statement = select(AccountRow.id, AccountRow.name).where(among(AccountRow.id, account_ids))
+    return dict(db.exec(statement).all())

@@ -22,8 +22,8 @@ from invelo.db.tables.training import LoggedSetRow, SkipRow, TrainingSessionRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers, Movement
 from invelo.domain.errors import InputError, require_within
-from invelo.domain.plan.prescription import amount_of
-from invelo.domain.training.log import EstimatedCount, OneSide, SetKind, SetRecord
+from invelo.domain.training.log import SetRecord
+from invelo.domain.training.set_draft import SetDraft
 from invelo.services.athlete import guard
 from invelo.services.ladder import ladder as ladders
 from invelo.services.review import propose
@@ -32,57 +32,24 @@ from invelo.services.training import sums
 ABOUT_TO_BEGIN = timedelta(minutes=15)
 """A session whose start is no older than this is about to begin, and can be refused (ours)."""
 
-LONGEST_NOTE = 500
-
 
 @dataclass(frozen=True)
 class SetEntry:
-    """A set as the device sends it.
+    """A set to be logged.
 
     Attributes:
         id: made by the device.
-        number: of the set within its item, from 1.
-        effort: 1–10.
+        draft: what was done.
         moment: when it was done.
-        rung_id: of a set on a ladder; None off any.
-        movement, modifiers: what was done, where it is not simply the rung.
-        reps, seconds, centimetres: the one it is counted in.
-        told: the count as it was told, in place of the three; from memory or exact.
-        partial: reps that fell short of depth.
-        clean: whether form held.
-        faults, felt_in: what was seen, and where it was felt.
-        pain, pain_place: 0–10, and where.
-        note: in words.
-        item, kind, side: of the session, of the set, of the body.
-        asked: what the set was to be, low and high.
-        corrects: the set this one puts right.
         skew: seconds by which the device's clock stood behind ours, where it could not be believed.
+        author_id: the coach's account who entered it; None by the athlete's own device.
     """
 
     id: UUID
-    number: int
-    rpe: float
+    draft: SetDraft
     moment: Moment
-    rung_id: UUID | None = None
-    movement: Movement | None = None
-    modifiers: Modifiers | None = None
-    reps: float | None = None
-    seconds: float | None = None
-    centimetres: float | None = None
-    told: EstimatedCount | None = None
-    partial: int = 0
-    form_ok: bool = True
-    faults: tuple[str, ...] = ()
-    felt_in: tuple[str, ...] = ()
-    pain: int = 0
-    pain_place: str = ""
-    note: str = ""
-    item: str = ""
-    kind: SetKind = "work"
-    side: OneSide = ""
-    asked: tuple[int, int] | None = None
-    corrects_set_id: UUID | None = None
     skew: float | None = None
+    author_id: UUID | None = None
 
 
 def start(
@@ -147,7 +114,12 @@ def log(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetime
             this session.
         MissingError: if the rung is on no ladder of the athlete's.
     """
-    fresh = _row(db, session, entry, now)
+    return _keep(db, session, entry, _row(db, session, entry, now))
+
+
+def _keep(
+    db: Session, session: TrainingSessionRow, entry: SetEntry, fresh: LoggedSetRow
+) -> LoggedSetRow:
     kept = db.get(LoggedSetRow, entry.id)
     if kept is not None:
         if _same(kept, fresh):
@@ -155,8 +127,8 @@ def log(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetime
         raise ConflictError(
             "set id", "it names a set with other figures.", "Send a correction with a new id."
         )
-    if entry.corrects_set_id is not None:
-        old = db.get(LoggedSetRow, entry.corrects_set_id)
+    if fresh.corrects_set_id is not None:
+        old = db.get(LoggedSetRow, fresh.corrects_set_id)
         if old is None or old.session_id != session.id:
             raise ConflictError(
                 "corrects_set_id", "that set is not in this session.", "Name a set of this session."
@@ -171,73 +143,98 @@ def log(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetime
     return fresh
 
 
+def correct(
+    db: Session, session: TrainingSessionRow, old: LoggedSetRow, entry: SetEntry, now: datetime
+) -> LoggedSetRow:
+    """Log what puts a set right: the draft is the old one with what was changed; a count that was
+    left alone stays as it was told, from memory or exact.
+
+    Raises:
+        InputError, ConflictError, MissingError: as `log`.
+    """
+    fresh = _row(db, session, entry, now)
+    if entry.draft.amount_text == _remembered(old):
+        fresh.amount, fresh.least, fresh.most = old.amount, old.least, old.most
+    return _keep(db, session, entry, fresh)
+
+
+def draft_of(row: LoggedSetRow) -> SetDraft:
+    """A logged set as it would be told."""
+    kept = {name: getattr(row, name) for name in KEPT_AS_TOLD - {"amount"}}
+    words = _remembered(row)
+    return SetDraft(
+        **kept,
+        amount=row.amount if words is None else None,
+        amount_text=words,
+        movement=row.movement,
+        changes=modifiers_of(row),
+        prescribed_min=row.prescribed_min,
+        prescribed_max=row.prescribed_max,
+        corrects_set_id=row.id,
+    )
+
+
+def _remembered(row: LoggedSetRow) -> str | None:
+    """A count from memory in words; None for one that was counted."""
+    if row.least is None or row.most is None:
+        return None
+    return f"{row.least:g} to {row.most:g}"
+
+
 def _row(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetime) -> LoggedSetRow:
     """The row of a set, checked."""
-    rung = _rung_of(db, session.athlete_id, entry.rung_id) if entry.rung_id else None
-    movement = _movement_of(entry, rung)
-    if entry.modifiers is not None:
-        modifiers = entry.modifiers
+    draft = entry.draft
+    rung = _rung_of(db, session.athlete_id, draft.rung_id) if draft.rung_id else None
+    movement = _movement_of(draft, rung)
+    if draft.changes is not None:
+        modifiers = draft.changes
     else:
         modifiers = modifiers_of(rung) if rung else movement.own(Modifiers())
-    name = rung.name if rung else movement.name
-    if entry.told is not None:
-        amount = entry.told.amount
-    else:
-        amount = amount_of(name, movement.unit, entry.reps, entry.seconds, entry.centimetres)
-    about = entry.told.about if entry.told is not None else None
+    count = draft.count(movement, rung.name if rung else movement.name)
     SetRecord(
-        str(entry.rung_id or ""),
-        amount,
-        entry.rpe,
-        entry.form_ok,
-        entry.pain,
-        entry.pain_place,
+        str(draft.rung_id or ""),
+        count.amount,
+        draft.rpe,
+        draft.form_ok,
+        draft.pain,
+        draft.pain_place,
         movement.unit,
-        about=about,
-        partial=entry.partial,
+        about=count.about,
+        partial=draft.partial,
     )
-    require_within("set number", entry.number, 1, 99, "")
-    if len(entry.note) > LONGEST_NOTE:
-        raise InputError("note", f"it is over {LONGEST_NOTE} letters.", "Say it in fewer.")
-    least, most = about or (None, None)
-    low, high = entry.asked or (None, None)
+    require_within("set number", draft.number, 1, 99, "")
+    least, most = count.about or (None, None)
+    low, high = draft.prescribed
     return LoggedSetRow(
         id=entry.id,
         session_id=session.id,
-        rung_id=entry.rung_id,
+        **draft.model_dump(include=set(KEPT_AS_TOLD) - {"item", "amount", "pain_place", "note"}),
         **set_up_columns(movement.id, modifiers),
-        item=entry.item or (str(rung.ladder_id) if rung else f"movement:{movement.id}"),
-        kind=entry.kind,
-        side=entry.side,
-        number=entry.number,
-        amount=amount,
+        item=draft.item or (str(rung.ladder_id) if rung else f"movement:{movement.id}"),
+        amount=count.amount,
         least=least,
         most=most,
-        partial=entry.partial,
         prescribed_min=low,
         prescribed_max=high,
-        rpe=entry.rpe,
-        form_ok=entry.form_ok,
-        faults=list(entry.faults),
-        felt_in=list(entry.felt_in),
-        pain=entry.pain,
-        pain_place=entry.pain_place.strip(),
-        note=entry.note.strip(),
-        corrects_set_id=entry.corrects_set_id,
+        pain_place=draft.pain_place.strip(),
+        note=draft.note.strip(),
+        corrects_set_id=draft.corrects_set_id,
         server_at=now,
         skew_s=entry.skew,
+        author_id=entry.author_id,
         **dated(entry.moment),
     )
 
 
-def _movement_of(entry: SetEntry, rung: RungRow | None) -> Movement:
+def _movement_of(draft: SetDraft, rung: RungRow | None) -> Movement:
+    told = catalogue().find_movement(draft.movement) if draft.movement else None
     if rung is None:
-        if entry.movement is None:
+        if told is None:
             remedy = "Name a rung or a movement."
             raise InputError("movement", "nothing says what was done.", remedy)
-        return entry.movement
+        return told
     movement = catalogue().find_movement(rung.movement)
-    if entry.movement is not None and entry.movement.id != movement.id:
+    if told is not None and told.id != movement.id:
         raise InputError("movement", "the rung is of another.", "Leave it out.")
     return movement
 
@@ -252,16 +249,23 @@ def _rung_of(db: Session, athlete_id: UUID, rung_id: UUID) -> RungRow:
     return found
 
 
-TOLD = (
-    *("session_id", "rung_id", "movement", "item", "kind", "side", "number", "amount"),
-    *("least", "most", "partial", "rpe", "form_ok", "faults", "felt_in", "pain", "pain_place"),
-    *("note", "corrects_set_id"),
+KEPT_AS_TOLD = frozenset(
+    {
+        *("number", "rung_id", "item", "kind", "side", "amount", "partial", "rpe", "form_ok"),
+        *("faults", "felt_in", "pain", "pain_place", "note"),
+    }
+)
+"""Fields of a draft that are columns of the same name."""
+
+OF_THE_SAME = (
+    *KEPT_AS_TOLD,
+    *("session_id", "movement", "least", "most", "corrects_set_id"),
 )
 """What makes two rows of a set the same."""
 
 
 def _same(kept: LoggedSetRow, fresh: LoggedSetRow) -> bool:
-    return all(getattr(kept, name) == getattr(fresh, name) for name in TOLD)
+    return all(getattr(kept, name) == getattr(fresh, name) for name in OF_THE_SAME)
 
 
 def skip(

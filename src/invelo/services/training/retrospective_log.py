@@ -67,7 +67,7 @@ def keep(
 
 def _stand_in(sets: Sequence[SetEntry]) -> float:
     """The mean effort of the sets, where nobody said how hard the whole session was."""
-    return round(sum(one.rpe for one in sets) / len(sets), 1) if sets else 1.0
+    return round(sum(one.draft.rpe for one in sets) / len(sets), 1) if sets else 1.0
 
 
 def rung_named(db: Session, athlete_id: UUID, name: str) -> RungRow | None:
@@ -103,9 +103,12 @@ def numbered(sets: Sequence[SetEntry]) -> tuple[SetEntry, ...]:
     seen: dict[str, int] = {}
     found = []
     for one in sets:
-        key = str(one.rung_id or (one.movement.id if one.movement else ""))
+        draft = one.draft
+        key = str(draft.rung_id or draft.movement or "")
         seen[key] = seen.get(key, 0) + 1
         if seen[key] > 99:
             raise InputError("set", "one item has more than 99.", "Split the session.")
-        found.append(one if one.number else replace(one, number=seen[key]))
+        if not draft.number:
+            draft = draft.model_copy(update={"number": seen[key]})
+        found.append(replace(one, draft=draft))
     return tuple(found)

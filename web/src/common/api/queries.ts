@@ -210,6 +210,16 @@ export const queries = {
       queryFn: () =>
         answer(api.GET("/api/athletes/{athlete_id}/history", { params: { path: { athlete_id } } })),
     }),
+  setVersions: (athlete_id: string, set_id: string) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id, "versions", set_id],
+      queryFn: () =>
+        answer(
+          api.GET("/api/athletes/{athlete_id}/sets/{set_id}/history", {
+            params: { path: { athlete_id, set_id } },
+          }),
+        ),
+    }),
   link: (athlete_id: string) =>
     queryOptions({
       queryKey: ["athlete", athlete_id, "link"],

@@ -1801,6 +1801,27 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/athletes/{athlete_id}/sets/{set_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /**
+         * Correct Set
+         * @description Put a set right: only what is sent changes, everything else stays as it was told (RFC 7396).
+         *     The first version stays to be seen; sending the same again writes nothing.
+         */
+        patch: operations["correct_set"];
+        trace?: never;
+    };
     "/api/athletes/{athlete_id}/sets/{set_id}/history": {
         parameters: {
             query?: never;
@@ -1810,7 +1831,8 @@ export interface paths {
         };
         /**
          * Get Set History
-         * @description A set and every row it puts right, the newest first.
+         * @description A set and every row it puts right, the newest first, with who entered each and what it
+         *     changed.
          */
         get: operations["get_set_history"];
         put?: never;
@@ -2466,6 +2488,42 @@ export interface components {
             replanned: string | null;
         };
         /**
+         * Assistance
+         * @description A hand or a support that takes some kilos off, straight up.
+         *
+         *     Attributes:
+         *         kg: taken.
+         *         at: where on the body.
+         */
+        "Assistance-Input": {
+            /** Kg */
+            kg: number;
+            /**
+             * At
+             * @default hips
+             * @enum {string}
+             */
+            at: "hips" | "feet" | "knees" | "hands" | "shoulders";
+        };
+        /**
+         * Assistance
+         * @description A hand or a support that takes some kilos off, straight up.
+         *
+         *     Attributes:
+         *         kg: taken.
+         *         at: where on the body.
+         */
+        "Assistance-Output": {
+            /** Kg */
+            kg: number;
+            /**
+             * At
+             * @default hips
+             * @enum {string}
+             */
+            at: "hips" | "feet" | "knees" | "hands" | "shoulders";
+        };
+        /**
          * AssistanceRequest
          * @description Kilos a hand or a support takes off, straight up.
          */
@@ -2620,6 +2678,98 @@ export interface components {
             remedy: string;
         };
         /**
+         * Band
+         * @description A measured band.
+         *
+         *     Attributes:
+         *         rest: length without pull, m.
+         *         c1, c2: A₀C₁ and A₀C₂ of the curve, N.
+         *         scatter: 80 % half-width of a force, as a share of it.
+         *         limit: largest stretch allowed.
+         *         pulls: what it was fitted to.
+         *         measured_rest: the rest length the pulls were measured with, m; `rest` if 0 was given.
+         *         folds: 2 where it is folded in two.
+         */
+        "Band-Input": {
+            /** Rest */
+            rest: number;
+            /** C1 */
+            c1: number;
+            /** C2 */
+            c2: number;
+            /**
+             * Scatter
+             * @default 0.02
+             */
+            scatter: number;
+            /**
+             * Limit
+             * @default 3
+             */
+            limit: number;
+            /**
+             * Pulls
+             * @default []
+             */
+            pulls: components["schemas"]["Pull-Input"][];
+            /**
+             * Measured Rest
+             * @default 0
+             */
+            measured_rest: number;
+            /**
+             * Folds
+             * @default 1
+             */
+            folds: number;
+        };
+        /**
+         * Band
+         * @description A measured band.
+         *
+         *     Attributes:
+         *         rest: length without pull, m.
+         *         c1, c2: A₀C₁ and A₀C₂ of the curve, N.
+         *         scatter: 80 % half-width of a force, as a share of it.
+         *         limit: largest stretch allowed.
+         *         pulls: what it was fitted to.
+         *         measured_rest: the rest length the pulls were measured with, m; `rest` if 0 was given.
+         *         folds: 2 where it is folded in two.
+         */
+        "Band-Output": {
+            /** Rest */
+            rest: number;
+            /** C1 */
+            c1: number;
+            /** C2 */
+            c2: number;
+            /**
+             * Scatter
+             * @default 0.02
+             */
+            scatter: number;
+            /**
+             * Limit
+             * @default 3
+             */
+            limit: number;
+            /**
+             * Pulls
+             * @default []
+             */
+            pulls: components["schemas"]["Pull-Output"][];
+            /**
+             * Measured Rest
+             * @default 0
+             */
+            measured_rest: number;
+            /**
+             * Folds
+             * @default 1
+             */
+            folds: number;
+        };
+        /**
          * BandAnswer
          * @description One band, and where it must hang.
          */
@@ -2644,6 +2794,78 @@ export interface components {
             assistance: components["schemas"]["Explained"];
             /** Bands */
             bands: components["schemas"]["BandAnswer"][];
+        };
+        /**
+         * BandHold
+         * @description A band between the body and something that stays where it is.
+         *
+         *     Attributes:
+         *         band: which.
+         *         at: where on the body.
+         *         anchor_height: of its other end above the floor, m.
+         *         anchor_ahead: how far that end lies towards the head's side of the body's place at the
+         *             start of the rep, m.
+         *         in_hands: whether the other end is held where the hands are, which overrides both.
+         */
+        "BandHold-Input": {
+            band: components["schemas"]["Band-Input"];
+            /**
+             * At
+             * @default hips
+             * @enum {string}
+             */
+            at: "hips" | "feet" | "knees" | "hands" | "shoulders";
+            /**
+             * Anchor Height
+             * @default 2.2
+             */
+            anchor_height: number;
+            /**
+             * Anchor Ahead
+             * @default 0
+             */
+            anchor_ahead: number;
+            /**
+             * In Hands
+             * @default false
+             */
+            in_hands: boolean;
+        };
+        /**
+         * BandHold
+         * @description A band between the body and something that stays where it is.
+         *
+         *     Attributes:
+         *         band: which.
+         *         at: where on the body.
+         *         anchor_height: of its other end above the floor, m.
+         *         anchor_ahead: how far that end lies towards the head's side of the body's place at the
+         *             start of the rep, m.
+         *         in_hands: whether the other end is held where the hands are, which overrides both.
+         */
+        "BandHold-Output": {
+            band: components["schemas"]["Band-Output"];
+            /**
+             * At
+             * @default hips
+             * @enum {string}
+             */
+            at: "hips" | "feet" | "knees" | "hands" | "shoulders";
+            /**
+             * Anchor Height
+             * @default 2.2
+             */
+            anchor_height: number;
+            /**
+             * Anchor Ahead
+             * @default 0
+             */
+            anchor_ahead: number;
+            /**
+             * In Hands
+             * @default false
+             */
+            in_hands: boolean;
         };
         /**
          * BandHoldRequest
@@ -3111,6 +3333,18 @@ export interface components {
             kept: string;
         };
         /**
+         * ChangedField
+         * @description A field that a correction changed.
+         */
+        ChangedField: {
+            /** Field */
+            field: string;
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
+        };
+        /**
          * CheckedIn
          * @description What follows from it.
          */
@@ -3462,10 +3696,7 @@ export interface components {
             rung_id: string | null;
             /** Movement */
             movement: string;
-            /** Changes */
-            changes: {
-                [key: string]: unknown;
-            };
+            changes: components["schemas"]["Modifiers-Output"];
             /**
              * Unit
              * @enum {string}
@@ -4769,6 +5000,66 @@ export interface components {
             anew: boolean;
         };
         /**
+         * Modifiers
+         * @description What is changed about a movement.
+         *
+         *     Attributes:
+         *         values: of the form's parameters where they differ from its own, sorted by name.
+         *         worn: mass carried.
+         *         band, help: what pulls or lifts from outside.
+         *         range: share of the full range, from the rep's start.
+         *         tempo: seconds of each phase.
+         */
+        "Modifiers-Input": {
+            /**
+             * Values
+             * @default []
+             */
+            values: [
+                string,
+                number
+            ][];
+            added_load?: components["schemas"]["Worn-Input"];
+            band?: components["schemas"]["BandHold-Input"] | null;
+            assistance?: components["schemas"]["Assistance-Input"] | null;
+            /**
+             * Range
+             * @default 1
+             */
+            range: number;
+            tempo?: components["schemas"]["Tempo-Input"];
+        };
+        /**
+         * Modifiers
+         * @description What is changed about a movement.
+         *
+         *     Attributes:
+         *         values: of the form's parameters where they differ from its own, sorted by name.
+         *         worn: mass carried.
+         *         band, help: what pulls or lifts from outside.
+         *         range: share of the full range, from the rep's start.
+         *         tempo: seconds of each phase.
+         */
+        "Modifiers-Output": {
+            /**
+             * Values
+             * @default []
+             */
+            values: [
+                string,
+                number
+            ][];
+            added_load?: components["schemas"]["Worn-Output"];
+            band?: components["schemas"]["BandHold-Output"] | null;
+            assistance?: components["schemas"]["Assistance-Output"] | null;
+            /**
+             * Range
+             * @default 1
+             */
+            range: number;
+            tempo?: components["schemas"]["Tempo-Output"];
+        };
+        /**
          * Move
          * @description The coach's own choice of rung.
          */
@@ -5414,7 +5705,7 @@ export interface components {
         };
         /**
          * NewSet
-         * @description A set done.
+         * @description A set done, and when.
          */
         NewSet: {
             /**
@@ -5449,15 +5740,11 @@ export interface components {
              * @description Of a set off any ladder.
              */
             movement?: string | null;
-            /**
-             * Changes
-             * @description As the set was given.
-             */
-            changes?: {
-                [key: string]: unknown;
-            } | null;
+            /** @description What was changed about the movement, as the set was given. */
+            changes?: components["schemas"]["Modifiers-Input"] | null;
             /**
              * Item
+             * @description Of the session, where it has one.
              * @default
              */
             item: string;
@@ -5474,24 +5761,19 @@ export interface components {
              */
             side: "" | "left" | "right";
             /**
-             * Reps
-             * @description Clean full reps, 0 to 200.
+             * Amount
+             * @description Clean full reps (0 to 200), seconds of a hold (0 to 3600), or centimetres of a jump landed still.
              * @example 10
              */
-            reps?: number | null;
+            amount?: number | null;
             /**
-             * Seconds
-             * @description Of a hold, 0 to 3600; instead of reps.
+             * Unit
+             * @description Of the amount; what is counted if left out.
              */
-            seconds?: number | null;
-            /**
-             * Centimetres
-             * @description Of a jump, landed still.
-             */
-            centimetres?: number | null;
+            unit?: ("reps" | "s" | "cm") | null;
             /**
              * Amount Text
-             * @description In place of the three: the count in words, exact or from memory.
+             * @description In place of the amount: the count in words, exact or from memory.
              * @example 11 or 12
              * @example about 30
              */
@@ -6675,6 +6957,26 @@ export interface components {
             figures: components["schemas"]["FigureOut"][];
         };
         /**
+         * Pull
+         * @description A reading: the band pulled to a length (m) and the force it pulled with (N).
+         */
+        "Pull-Input": {
+            /** Length */
+            length: number;
+            /** Force */
+            force: number;
+        };
+        /**
+         * Pull
+         * @description A reading: the band pulled to a length (m) and the force it pulled with (N).
+         */
+        "Pull-Output": {
+            /** Length */
+            length: number;
+            /** Force */
+            force: number;
+        };
+        /**
          * PullReading
          * @description A band pulled to a length, and its force there.
          */
@@ -7724,15 +8026,11 @@ export interface components {
              * @description Of a set off any ladder.
              */
             movement?: string | null;
-            /**
-             * Changes
-             * @description As the set was given.
-             */
-            changes?: {
-                [key: string]: unknown;
-            } | null;
+            /** @description What was changed about the movement, as the set was given. */
+            changes?: components["schemas"]["Modifiers-Input"] | null;
             /**
              * Item
+             * @description Of the session, where it has one.
              * @default
              */
             item: string;
@@ -7749,24 +8047,19 @@ export interface components {
              */
             side: "" | "left" | "right";
             /**
-             * Reps
-             * @description Clean full reps, 0 to 200.
+             * Amount
+             * @description Clean full reps (0 to 200), seconds of a hold (0 to 3600), or centimetres of a jump landed still.
              * @example 10
              */
-            reps?: number | null;
+            amount?: number | null;
             /**
-             * Seconds
-             * @description Of a hold, 0 to 3600; instead of reps.
+             * Unit
+             * @description Of the amount; what is counted if left out.
              */
-            seconds?: number | null;
-            /**
-             * Centimetres
-             * @description Of a jump, landed still.
-             */
-            centimetres?: number | null;
+            unit?: ("reps" | "s" | "cm") | null;
             /**
              * Amount Text
-             * @description In place of the three: the count in words, exact or from memory.
+             * @description In place of the amount: the count in words, exact or from memory.
              * @example 11 or 12
              * @example about 30
              */
@@ -7826,6 +8119,96 @@ export interface components {
             id: string;
         };
         /**
+         * SetCorrection
+         * @description What of a set was wrong; fields that are left out stay as they were, null empties one (RFC
+         *     7396).
+         */
+        SetCorrection: {
+            /**
+             * At
+             * Format: date-time
+             * @description The device's clock.
+             */
+            at: string;
+            /**
+             * Time Zone
+             * @description The device's IANA zone.
+             */
+            time_zone?: string | null;
+            /**
+             * Sent At
+             * @description The device's clock as it sends; tells by how much it is off.
+             */
+            sent_at?: string | null;
+            /**
+             * Id
+             * Format: uuid
+             * @description Of the row that puts it right, made by the client.
+             */
+            id: string;
+            /**
+             * Number
+             * @description Of its item, counted from 1.
+             * @example 1
+             */
+            number?: number | null;
+            /** Kind */
+            kind?: ("work" | "easy" | "drop" | "piece" | "single" | "cluster") | null;
+            /** Side */
+            side?: ("" | "left" | "right") | null;
+            /**
+             * Amount
+             * @description Clean full reps (0 to 200), seconds of a hold (0 to 3600), or centimetres of a jump landed still.
+             * @example 10
+             */
+            amount?: number | null;
+            /**
+             * Unit
+             * @description Of the amount; what is counted if left out.
+             */
+            unit?: ("reps" | "s" | "cm") | null;
+            /**
+             * Amount Text
+             * @description In place of the amount: the count in words, exact or from memory.
+             * @example 11 or 12
+             * @example about 30
+             */
+            amount_text?: string | null;
+            /**
+             * Partial
+             * @description Reps that fell short of depth.
+             */
+            partial?: number | null;
+            /** Prescribed Min */
+            prescribed_min?: number | null;
+            /** Prescribed Max */
+            prescribed_max?: number | null;
+            /**
+             * Rpe
+             * @description 1–10; 10 is not one more.
+             * @example 8.5
+             */
+            rpe?: number | null;
+            /** Form Ok */
+            form_ok?: boolean | null;
+            /** Faults */
+            faults?: string[] | null;
+            /** Felt In */
+            felt_in?: string[] | null;
+            /**
+             * Pain
+             * @description 0–10.
+             */
+            pain?: number | null;
+            /**
+             * Pain Place
+             * @example left wrist
+             */
+            pain_place?: string | null;
+            /** Note */
+            note?: string | null;
+        };
+        /**
          * SetUpRequest
          * @description A form and what is changed about it.
          */
@@ -7867,6 +8250,121 @@ export interface components {
              * @example advanced_tuck
              */
             shape?: string | null;
+        };
+        /**
+         * SetVersionOut
+         * @description A version of a set: the newest, or one that was put right.
+         */
+        SetVersionOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * Rung Id
+             * @description None off any ladder.
+             */
+            rung_id: string | null;
+            /**
+             * Name
+             * @description Of the rung or movement.
+             */
+            name: string;
+            /** Movement */
+            movement: string;
+            /** Item */
+            item: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster";
+            /**
+             * Side
+             * @enum {string}
+             */
+            side: "" | "left" | "right";
+            /** Number */
+            number: number;
+            /**
+             * Amount
+             * @description Full reps, seconds of a hold, or centimetres.
+             */
+            amount: number;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "reps" | "s" | "cm";
+            /**
+             * Least
+             * @description The least of a count told from memory.
+             */
+            least: number | null;
+            /** Most */
+            most: number | null;
+            /**
+             * Partial
+             * @description Reps that fell short of depth.
+             */
+            partial: number;
+            /** Prescribed Min */
+            prescribed_min: number | null;
+            /** Prescribed Max */
+            prescribed_max: number | null;
+            /**
+             * Surplus
+             * @description Beyond the top of what was asked.
+             */
+            surplus: number;
+            /** Rpe */
+            rpe: number;
+            /** Form Ok */
+            form_ok: boolean;
+            /** Faults */
+            faults: string[];
+            /** Felt In */
+            felt_in: string[];
+            /** Pain */
+            pain: number;
+            /** Pain Place */
+            pain_place: string;
+            /** Note */
+            note: string;
+            /** Corrects Set Id */
+            corrects_set_id: string | null;
+            /**
+             * Picture
+             * @description Media type of what is kept with it; '' for nothing.
+             */
+            picture: string;
+            /**
+             * Clock Off S
+             * @description Seconds the device's clock was behind ours.
+             */
+            clock_off_s: number | null;
+            /**
+             * Kept At
+             * Format: date-time
+             * @description By our clock.
+             */
+            kept_at: string;
+            /**
+             * Entered By
+             * @description The athlete, or the coach who entered it.
+             */
+            entered_by: string;
+            /**
+             * Changed
+             * @description From the version before; none of the first.
+             */
+            changed: components["schemas"]["ChangedField"][];
         };
         /**
          * ShapeBlockOf
@@ -8242,6 +8740,58 @@ export interface components {
             region: "chest" | "front shoulder" | "side shoulder" | "rear shoulder" | "triceps" | "biceps" | "forearm" | "upper back" | "shoulder blade" | "neck" | "abs" | "obliques" | "lower back" | "hip flexors" | "glutes" | "side glutes" | "quads" | "hamstrings" | "adductors" | "calves" | "shins";
             /** Sets */
             sets: number;
+        };
+        /**
+         * Tempo
+         * @description Seconds of each phase of a rep: lower, hold at the bottom, press, hold at the top.
+         */
+        "Tempo-Input": {
+            /**
+             * Lower
+             * @default 1
+             */
+            lower: number;
+            /**
+             * Bottom
+             * @default 0
+             */
+            bottom: number;
+            /**
+             * Press
+             * @default 1
+             */
+            press: number;
+            /**
+             * Top
+             * @default 0
+             */
+            top: number;
+        };
+        /**
+         * Tempo
+         * @description Seconds of each phase of a rep: lower, hold at the bottom, press, hold at the top.
+         */
+        "Tempo-Output": {
+            /**
+             * Lower
+             * @default 1
+             */
+            lower: number;
+            /**
+             * Bottom
+             * @default 0
+             */
+            bottom: number;
+            /**
+             * Press
+             * @default 1
+             */
+            press: number;
+            /**
+             * Top
+             * @default 0
+             */
+            top: number;
         };
         /**
          * TermOut
@@ -8859,6 +9409,70 @@ export interface components {
              * @default 0
              */
             steps: number;
+        };
+        /**
+         * Worn
+         * @description Mass carried, in kg, by place: a vest at the trunk, a bag high on the back, ankle weights, a
+         *     weight on the lap, weights in the hands.
+         */
+        "Worn-Input": {
+            /**
+             * Vest
+             * @default 0
+             */
+            vest: number;
+            /**
+             * Bag
+             * @default 0
+             */
+            bag: number;
+            /**
+             * Ankles
+             * @default 0
+             */
+            ankles: number;
+            /**
+             * Lap
+             * @default 0
+             */
+            lap: number;
+            /**
+             * Hands
+             * @default 0
+             */
+            hands: number;
+        };
+        /**
+         * Worn
+         * @description Mass carried, in kg, by place: a vest at the trunk, a bag high on the back, ankle weights, a
+         *     weight on the lap, weights in the hands.
+         */
+        "Worn-Output": {
+            /**
+             * Vest
+             * @default 0
+             */
+            vest: number;
+            /**
+             * Bag
+             * @default 0
+             */
+            bag: number;
+            /**
+             * Ankles
+             * @default 0
+             */
+            ankles: number;
+            /**
+             * Lap
+             * @default 0
+             */
+            lap: number;
+            /**
+             * Hands
+             * @default 0
+             */
+            hands: number;
         };
     };
     responses: never;
@@ -16328,6 +16942,81 @@ export interface operations {
             };
         };
     };
+    correct_set: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                set_id: string;
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+                invelo_link?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetCorrection"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoggedSetOut"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
     get_set_history: {
         parameters: {
             query?: never;
@@ -16349,7 +17038,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LoggedSetOut"][];
+                    "application/json": components["schemas"]["SetVersionOut"][];
                 };
             };
             /** @description Nobody is signed in. */

@@ -1,6 +1,7 @@
 /** A logged set in a line: what, how much, how hard, what was seen, what it was like. */
 import type { Schema } from "../api/client";
 import { done } from "../units/figures";
+import { Versions } from "./Versions";
 
 /** "8 reps", "about 30 reps", "11–12 reps", "8 and 2 partial". */
 export function amountOf(set: Schema["LoggedSetOut"]): string {
@@ -39,7 +40,7 @@ export function SetLine({ athleteId, set }: Props) {
     set.note && `“${set.note}”`,
   ].filter(Boolean);
   return (
-    <p className="flex flex-wrap justify-between gap-x-3">
+    <div className="flex flex-wrap justify-between gap-x-3">
       <span>
         {set.name} <span className="text-faint">{set.number}</span>
       </span>
@@ -54,7 +55,8 @@ export function SetLine({ athleteId, set }: Props) {
         )}{" "}
         <Picture athleteId={athleteId} set={set} />
       </span>
+      <Versions athleteId={athleteId} set={set} />
       {more.length > 0 && <span className="basis-full text-sm text-faint">{more.join(" · ")}</span>}
-    </p>
+    </div>
   );
 }

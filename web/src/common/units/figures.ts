@@ -80,6 +80,13 @@ export function plain(value: number | string): string {
   return Number.isInteger(value) ? String(value) : rounded(value, Math.abs(value) < 10 ? 2 : 1);
 }
 
+/** "27 Nov 2026, 18:05", as the clock on the wall here says. */
+export function dayAndTime(iso: string): string {
+  const at = new Date(iso);
+  const hour = String(at.getHours()).padStart(2, "0");
+  return `${day(iso)}, ${hour}:${String(at.getMinutes()).padStart(2, "0")}`;
+}
+
 export function day(iso: string): string {
   return new Date(`${iso.slice(0, 10)}T12:00:00`).toLocaleDateString("en-GB", {
     day: "numeric",

@@ -24,7 +24,7 @@ export function SessionDialog({ athleteId, sessionId, onClose }: Props) {
           <ul className="pt-2">
             {session.data.sets.map((set) => (
               <li key={set.id} className="border-b border-hair py-1">
-                <b>{set.name}</b> <SetLine athleteId={athleteId} set={set} />
+                <SetLine athleteId={athleteId} set={set} />
               </li>
             ))}
           </ul>

@@ -1,21 +1,36 @@
 /** What the device keeps: sessions taken along, the run in progress, and what waits to be sent. */
 import { type DBSchema, type IDBPDatabase, openDB } from "idb";
-import type { FieldProblem } from "../../../common/api/client";
+import type { FieldProblem, Schema } from "../../../common/api/client";
+import { renamed } from "./earlier";
 import type { Along, Entry, Running } from "./types";
 
-export interface Outgoing {
+interface Waiting {
   /** Counts up: things go out in the order they were done. */
   seq?: number;
   athlete: string;
-  what: string;
-  method: "PUT" | "POST";
   path: string;
-  body: Record<string, unknown> | null;
-  /** A picture goes as it is. */
-  blob?: Blob;
   /** What the service held against it; it stays here until it is put right or let go. */
   refused?: FieldProblem[];
 }
+
+/** The shape of what is sent; release 0.1 sent the first, which the service reads as well. */
+export const SHAPE = 2;
+
+/** A thing as this release sends it, by what it is. */
+export type Sent =
+  | { what: "session"; method: "PUT"; body: Schema["NewRun"] }
+  | { what: "set"; method: "PUT"; body: Schema["NewSet"] }
+  | { what: "skip"; method: "PUT"; body: Schema["NewSkip"] }
+  | { what: "check-in"; method: "PUT"; body: Schema["NewCheckIn"] }
+  | { what: "end of the session"; method: "POST"; body: Schema["Finish"] }
+  | { what: "picture"; method: "PUT"; body: null; blob: Blob };
+
+/** A thing as release 0.1 left it on the device; it goes out as it was made. */
+type Earlier = { what: string; method: "PUT" | "POST"; body: object | null; blob?: Blob };
+
+export type Thing = Sent & { path: string };
+
+export type Outgoing = Waiting & ((Sent & { shape: typeof SHAPE }) | (Earlier & { shape: 1 }));
 
 interface Kept extends DBSchema {
   along: { key: string; value: { sheet: Along; offset: number; at: number } };
@@ -36,7 +51,7 @@ export function device(): Promise<Device> {
 
 /** Open what the device keeps; `lost` is told if it fails or the browser takes it away. */
 export function openDevice(lost: () => void): Promise<Device> {
-  const opening = openDB<Kept>("invelo", 2, {
+  const opening = openDB<Kept>("invelo", 3, {
     async upgrade(db, from, _, transaction) {
       if (from < 1) {
         db.createObjectStore("along");
@@ -46,8 +61,16 @@ export function openDevice(lost: () => void): Promise<Device> {
         return;
       }
       const runs = transaction.objectStore("runs"); // a session may be under way
-      for (let at = await runs.openCursor(); at; at = await at.continue())
-        await at.update(withPartials(at.value as unknown as FirstRunning));
+      for (let at = await runs.openCursor(); at; at = await at.continue()) {
+        const run = from < 2 ? withPartials(at.value as unknown as FirstRunning) : at.value;
+        await at.update(renamed(run));
+      }
+      const along = transaction.objectStore("along");
+      for (let at = await along.openCursor(); at; at = await at.continue())
+        await at.update(renamed(at.value));
+      const outbox = transaction.objectStore("outbox");
+      for (let at = await outbox.openCursor(); at; at = await at.continue())
+        await at.update({ ...at.value, shape: 1 });
     },
     blocking() {
       void opening.then((db) => db.close()); // a newer page waits to take over
@@ -88,27 +111,23 @@ export async function keepRun(
   db: Device,
   athlete: string,
   run: Running | null,
-  things: Omit<Outgoing, "athlete">[],
+  things: Thing[],
 ): Promise<void> {
   const transaction = db.transaction(["runs", "outbox"], "readwrite");
   const runs = transaction.objectStore("runs");
   const outbox = transaction.objectStore("outbox");
   await whole(transaction, [
     () => (run ? runs.put(run, athlete) : runs.delete(athlete)),
-    ...things.map((thing) => () => outbox.add({ ...thing, athlete })),
+    ...things.map((thing) => () => outbox.add({ ...thing, shape: SHAPE, athlete })),
   ]);
 }
 
 /** Keep things to be sent, all or none. */
-export async function keepToSend(
-  db: Device,
-  athlete: string,
-  things: Omit<Outgoing, "athlete">[],
-): Promise<void> {
+export async function keepToSend(db: Device, athlete: string, things: Thing[]): Promise<void> {
   const transaction = db.transaction("outbox", "readwrite");
   await whole(
     transaction,
-    things.map((thing) => () => transaction.store.add({ ...thing, athlete })),
+    things.map((thing) => () => transaction.store.add({ ...thing, shape: SHAPE, athlete })),
   );
 }
 

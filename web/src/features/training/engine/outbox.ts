@@ -6,7 +6,7 @@
  * browser; `sending.ts` holds the browser's own.
  */
 import type { FieldProblem } from "../../../common/api/client";
-import { type Device, keepToSend, type Outgoing } from "./keep";
+import { type Device, keepToSend, type Outgoing, type Thing } from "./keep";
 
 export type Line = "sent" | "waiting" | "sending" | "away" | "ended";
 
@@ -83,7 +83,7 @@ export function makeOutbox(around: Around) {
   }
 
   /** Keep things to be sent, all or none, and try. */
-  async function post(athlete: string, ...things: Omit<Outgoing, "athlete">[]) {
+  async function post(athlete: string, ...things: Thing[]) {
     await keepToSend(await around.device(), athlete, things);
     void send(athlete);
   }
@@ -151,11 +151,12 @@ export function makeOutbox(around: Around) {
     const patience = around.setTimeout(() => stop.abort(), PATIENCE_MS);
     let response: Response;
     try {
-      const body = thing.blob ?? JSON.stringify({ ...thing.body, sent_at: around.wallClock() });
+      const blob = "blob" in thing ? thing.blob : undefined;
+      const body = blob ?? JSON.stringify({ ...thing.body, sent_at: around.wallClock() });
       response = await around.fetch(thing.path, {
         method: thing.method,
         body,
-        headers: { "Content-Type": thing.blob ? thing.blob.type : "application/json" },
+        headers: { "Content-Type": blob ? blob.type : "application/json" },
         signal: stop.signal,
       });
     } catch {

@@ -1,8 +1,7 @@
 /** What a session in progress has to send: each thing made once, in the order it is to go. */
-import type { Outgoing } from "./keep";
+import type { Schema } from "../../../common/api/client";
+import type { Thing } from "./keep";
 import type { Entry, Item, Running } from "./types";
-
-export type Thing = Omit<Outgoing, "athlete">;
 
 /** When and where by the device, as every thing tells it. */
 export interface Told {
@@ -24,12 +23,14 @@ export function logged(
   picture: Blob | null,
   time_zone: string,
 ): Thing[] {
-  const sets = entry.ids.map((id, side) => ({
-    what: "set",
-    method: "PUT" as const,
-    path: `${base(run)}/sets/${id}`,
-    body: set(entry, side, time_zone),
-  }));
+  const sets = entry.ids.map(
+    (id, side): Thing => ({
+      what: "set",
+      method: "PUT",
+      path: `${base(run)}/sets/${id}`,
+      body: set(entry, side, time_zone),
+    }),
+  );
   if (!picture) return sets;
   const path = `/api/athletes/${run.athleteId}/sets/${entry.ids[0]}/picture`;
   return [...sets, { what: "picture", method: "PUT", path, body: null, blob: picture }];
@@ -51,10 +52,8 @@ export function finished(run: Running, rpe: number, told: Told): Thing {
   return { what: "end of the session", method: "POST", path, body: { rpe, ...told } };
 }
 
-const AS_UNIT = { reps: "reps", s: "seconds", cm: "centimetres" } as const;
-
 /** A set, or one side of it, as the service takes it. */
-function set(entry: Entry, side: number, time_zone: string): Record<string, unknown> {
+function set(entry: Entry, side: number, time_zone: string): Schema["NewSet"] {
   const { what } = entry;
   const amount = entry.amounts[side] ?? 0;
   return {
@@ -65,11 +64,11 @@ function set(entry: Entry, side: number, time_zone: string): Record<string, unkn
     item: entry.item,
     kind: entry.kind,
     side: entry.sides[side] ?? "",
-    ...(entry.about ? { told: `about ${amount}` } : { [AS_UNIT[what.unit]]: amount }),
+    ...(entry.about ? { amount_text: `about ${amount}` } : { amount, unit: what.unit }),
     partial: entry.partials[side] ?? 0,
     prescribed_min: entry.low,
     prescribed_max: entry.high,
-    rpe: entry.rpe,
+    rpe: entry.rpe ?? 0,
     form_ok: entry.faults.length === 0,
     faults: entry.faults,
     felt_in: entry.felt,

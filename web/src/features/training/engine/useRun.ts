@@ -2,7 +2,7 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { deviceMoment } from "../../../common/api/client";
 import { asTold, now } from "./clock";
-import { device, keepRun } from "./keep";
+import { device, keepRun, type Thing } from "./keep";
 import * as machine from "./machine";
 import * as outgoing from "./outgoing";
 import { outbox } from "./sending";
@@ -31,7 +31,7 @@ export function useRun(athleteId: string): Run {
   latest.current = run;
 
   const keep = useCallback(
-    async (next: Running | null, ...things: outgoing.Thing[]) => {
+    async (next: Running | null, ...things: Thing[]) => {
       latest.current = next;
       setRun(next);
       await keepRun(await device(), athleteId, next, things);

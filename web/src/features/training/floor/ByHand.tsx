@@ -5,6 +5,7 @@ import { useNavigate, useParams } from "react-router";
 import { answer, api, deviceMoment, type Schema } from "../../../common/api/client";
 import { queries } from "../../../common/api/queries";
 import { useAct, useSendId } from "../../../common/hooks/useAct";
+import { SetLine } from "../../../common/movement/SetLine";
 import { Away } from "../../../common/ui/Away";
 import { Button } from "../../../common/ui/Button";
 import { Choice, Field } from "../../../common/ui/Field";
@@ -12,7 +13,16 @@ import { TitleBlock, today } from "../../../common/ui/TitleBlock";
 import { Wrong } from "../../../common/ui/Wrong";
 import { day } from "../../../common/units/figures";
 import { GridTable } from "./GridTable";
-import { asSent, blank, fromSession, fromSheet, knownOf, numbered, type Row } from "./grid";
+import {
+  asSent,
+  blank,
+  corrected,
+  fromSession,
+  fromSheet,
+  knownOf,
+  numbered,
+  type Row,
+} from "./grid";
 
 export default function ByHand() {
   const { athleteId = "" } = useParams();
@@ -82,29 +92,26 @@ function Grid({ along, history }: Props) {
       (kept) => setSaid(`${kept.new} sets are kept.`),
     );
 
-  /** Each row that differs goes as a new one that names the old. */
+  /** Of each row goes what differs; all else of the set stays as it was told. */
   const correct = (of: Schema["LoggedSessionOut"]) =>
     act(
       async () => {
-        const before = fromSession(of);
-        const changed = rows.filter((row, i) => JSON.stringify(row) !== JSON.stringify(before[i]));
-        for (const row of changed) {
+        const before = new Map(fromSession(of).map((row) => [row.id, row]));
+        let count = 0;
+        for (const row of rows) {
+          const was = before.get(row.id);
+          const changed = was && corrected(was, row);
           const old = of.sets.find(({ id }) => id === row.id);
-          for (const { id: _, ...body } of sent(row, old?.at ?? of.at))
-            await answer(
-              api.PUT("/api/athletes/{athlete_id}/sessions/{session_id}/sets/{set_id}", {
-                params: {
-                  path: {
-                    athlete_id: along.athlete_id,
-                    session_id: of.id,
-                    set_id: crypto.randomUUID(),
-                  },
-                },
-                body: { ...body, changes: null, corrects_set_id: row.id },
-              }),
-            );
+          if (!changed || !old) continue;
+          await answer(
+            api.PATCH("/api/athletes/{athlete_id}/sets/{set_id}", {
+              params: { path: { athlete_id: along.athlete_id, set_id: row.id } },
+              body: { id: crypto.randomUUID(), at: old.at, ...changed },
+            }),
+          );
+          count++;
         }
-        return changed.length;
+        return count;
       },
       (count) => {
         setSaid(count ? `${count} ${count === 1 ? "row" : "rows"} put right.` : "Nothing differs.");
@@ -176,6 +183,16 @@ function Grid({ along, history }: Props) {
           onRows={setRows}
           onAdd={() => setRows([...rows, blank(rows.at(-1)?.what ?? first)])}
         />
+        {past?.sets.some((set) => set.corrects_set_id) && (
+          <section aria-label="Put right before" className="max-w-2xl pt-3">
+            <h2 className="lettering">Put right before</h2>
+            {past.sets
+              .filter((set) => set.corrects_set_id)
+              .map((set) => (
+                <SetLine key={set.id} athleteId={along.athlete_id} set={set} />
+              ))}
+          </section>
+        )}
         <Wrong error={error} />
         {said && (
           <p role="status" className="pt-2 font-head text-lg text-ready">

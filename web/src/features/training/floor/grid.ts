@@ -35,7 +35,7 @@ export type TextColumn = "count" | "partial" | "rpe" | "pain" | "place" | "note"
 export const COLUMNS: { key: TextColumn; title: string; wide?: boolean }[] = [
   { key: "count", title: "Count" },
   { key: "partial", title: "Partial" },
-  { key: "rpe", title: "Rpe" },
+  { key: "rpe", title: "RPE" },
   { key: "pain", title: "Pain" },
   { key: "place", title: "Where", wide: true },
   { key: "note", title: "Note", wide: true },
@@ -123,24 +123,36 @@ export function fromSession(session: Schema["LoggedSessionOut"]): Row[] {
 
 const number = (words: string) => (words.trim() ? Number(words.replace(",", ".")) : 0);
 
+/** A row in the fields of a set. */
+const toldIn = (row: Row) => ({
+  number: row.number,
+  kind: row.kind,
+  side: row.side,
+  amount_text: row.count,
+  partial: number(row.partial),
+  rpe: number(row.rpe),
+  pain: number(row.pain),
+  pain_place: row.place,
+  note: row.note,
+  form_ok: row.form_ok,
+});
+
+/** What a row says otherwise than before, as the service puts a set right; null for nothing. */
+export function corrected(before: Row, row: Row): Partial<Schema["SetCorrection"]> | null {
+  const was: Record<string, unknown> = toldIn(before);
+  const changed = Object.entries(toldIn(row)).filter(([name, value]) => value !== was[name]);
+  return changed.length ? Object.fromEntries(changed) : null;
+}
+
 /** A row as the service takes it; the service says what it cannot. */
 export function asSent(row: Row, known: Known, at: string, time_zone: string): SetByHand {
   return {
     id: row.id,
-    number: row.number,
+    ...toldIn(row),
     rung_id: known.rung_id,
     movement: known.movement,
     changes: known.changes,
     item: known.item,
-    kind: row.kind,
-    side: row.side,
-    amount_text: row.count,
-    partial: number(row.partial),
-    rpe: number(row.rpe),
-    pain: number(row.pain),
-    pain_place: row.place,
-    note: row.note,
-    form_ok: row.form_ok,
     faults: [],
     felt_in: [],
     at,

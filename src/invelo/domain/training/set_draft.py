@@ -1,0 +1,156 @@
+"""A set as someone says it was done: one shape for a device, a grid's row and a file's."""
+
+from typing import Annotated, Any
+from uuid import UUID
+
+from pydantic import BeforeValidator, Field, model_validator
+
+from invelo.domain.catalogue.movement import EARLIER_REGIONS, Modifiers, Movement
+from invelo.domain.errors import InputError
+from invelo.domain.plan.prescription import DONE_IN, GIVEN_AS, IN_WORDS, Unit
+from invelo.domain.strict import StrictModel, renamed
+from invelo.domain.training.log import EstimatedCount, OneSide, SetKind, told
+
+MOST_FAULTS = 6
+LONGEST_NOTE = 500
+
+EARLIER_AMOUNTS: dict[str, Unit] = {"reps": "reps", "seconds": "s", "centimetres": "cm"}
+"""Fields of earlier releases, each an amount in a unit of its own."""
+
+EARLIER_CHANGES = {"worn": "added_load", "help": "assistance"}
+
+
+def with_unit(given: Any) -> Any:
+    """What was given, with an amount in a field of its own unit as amount and unit. More than one
+    such field stays as it is, to be refused by name."""
+    if not isinstance(given, dict) or given.get("amount") is not None:
+        return given
+    amounts = {name: given[name] for name in EARLIER_AMOUNTS if given.get(name) is not None}
+    if len(amounts) > 1:
+        return given
+    rest = {name: value for name, value in given.items() if name not in EARLIER_AMOUNTS}
+    for name, amount in amounts.items():
+        rest |= {"amount": amount, "unit": EARLIER_AMOUNTS[name]}
+    return rest
+
+
+def _changes_of_today(given: Any) -> Any:
+    if isinstance(given, dict):
+        return {EARLIER_CHANGES.get(name, name): value for name, value in given.items()}
+    return given
+
+
+def amount_in(movement: Movement, name: str, amount: float | None, unit: Unit | None) -> float:
+    """An amount in what the movement is counted in.
+
+    Args:
+        movement: what was done.
+        name: what it is called in a refusal.
+        amount: reps, seconds or centimetres.
+        unit: which of them; None for whatever it is counted in.
+
+    Raises:
+        InputError: for no amount, or one in another unit.
+    """
+    counted = movement.unit
+    if unit is not None and unit != counted:
+        raise InputError(
+            GIVEN_AS[counted],
+            f"the {name.lower()} is {DONE_IN[counted]}, not {DONE_IN[unit]}.",
+            f"Give {IN_WORDS[counted]}.",
+        )
+    if amount is None:
+        raise InputError(
+            GIVEN_AS[counted],
+            f"the {name.lower()} needs the {IN_WORDS[counted]} that were done.",
+            f"Give {IN_WORDS[counted]}.",
+        )
+    if counted == "reps" and amount != int(amount):
+        raise InputError(
+            GIVEN_AS[counted],
+            f"{amount:g} is no whole number.",
+            "Give full reps, and the others as partial reps.",
+        )
+    return amount
+
+
+Region = Annotated[str, BeforeValidator(lambda name: EARLIER_REGIONS.get(name, name))]
+"""Where a set was felt, by its name or by the one it had in an earlier release."""
+
+
+class SetDraft(StrictModel):
+    """What was done in a set, as it is told."""
+
+    number: int = Field(description="Of its item, counted from 1.", examples=[1])
+    rung_id: UUID | None = Field(None, description="Of a set on a ladder.")
+    movement: str | None = Field(None, max_length=80, description="Of a set off any ladder.")
+    changes: Annotated[Modifiers | None, BeforeValidator(_changes_of_today)] = Field(
+        None, description="What was changed about the movement, as the set was given."
+    )
+    item: str = Field("", max_length=120, description="Of the session, where it has one.")
+    kind: SetKind = "work"
+    side: OneSide = ""
+    amount: float | None = Field(
+        None,
+        description="Clean full reps (0 to 200), seconds of a hold (0 to 3600), or centimetres of "
+        "a jump landed still.",
+        examples=[10],
+    )
+    unit: Unit | None = Field(None, description="Of the amount; what is counted if left out.")
+    amount_text: str | None = Field(
+        None,
+        max_length=40,
+        description="In place of the amount: the count in words, exact or from memory.",
+        examples=["11 or 12", "about 30"],
+        validation_alias=renamed("amount_text", "told"),
+    )
+    partial: int = Field(0, description="Reps that fell short of depth.")
+    prescribed_min: int | None = Field(
+        None, ge=1, le=3600, validation_alias=renamed("prescribed_min", "asked_low")
+    )
+    prescribed_max: int | None = Field(
+        None, ge=1, le=3600, validation_alias=renamed("prescribed_max", "asked_high")
+    )
+    rpe: float = Field(
+        description="1–10; 10 is not one more.",
+        examples=[8.5],
+        validation_alias=renamed("rpe", "effort"),
+    )
+    form_ok: bool = Field(True, validation_alias=renamed("form_ok", "clean"))
+    faults: list[str] = Field(default_factory=list, max_length=MOST_FAULTS)
+    felt_in: list[Region] = Field(default_factory=list, max_length=MOST_FAULTS)
+    pain: int = Field(0, description="0–10.")
+    pain_place: str = Field("", max_length=40, examples=["left wrist"])
+    note: str = Field("", max_length=LONGEST_NOTE)
+    corrects_set_id: UUID | None = Field(
+        None,
+        description="The set this one puts right.",
+        validation_alias=renamed("corrects_set_id", "corrects"),
+    )
+
+    @model_validator(mode="before")
+    @classmethod
+    def _take_in_earlier_amounts(cls, given: Any) -> Any:
+        return with_unit(given)
+
+    @property
+    def prescribed(self) -> tuple[int | None, int | None]:
+        """What the set was to be, foot and top of the range; both or neither."""
+        if self.prescribed_min is None or self.prescribed_max is None:
+            return None, None
+        return self.prescribed_min, self.prescribed_max
+
+    def count(self, movement: Movement, name: str) -> EstimatedCount:
+        """How much was done of a movement.
+
+        Args:
+            movement: what was done.
+            name: what it is called in a refusal.
+
+        Raises:
+            InputError: for no amount, one in another unit, or words that are no count.
+        """
+        if self.amount_text is not None:
+            return told(self.amount_text, GIVEN_AS[movement.unit])
+        amount = amount_in(movement, name, self.amount, self.unit)
+        return EstimatedCount(amount, amount, amount)

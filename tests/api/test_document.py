@@ -4,6 +4,7 @@ from pathlib import Path
 
 import pytest
 
+from invelo.runtime.settings import ROOT
 from tests.api.document import DOCUMENT, KEPT, OPERATIONS
 from tests.command import invelo
 
@@ -14,6 +15,15 @@ def test_the_front_end_was_made_from_the_current_document(tmp_path: Path) -> Non
     assert invelo("openapi", str(made)).exit_code == 0
     assert KEPT.read_bytes() == made.read_bytes(), (
         "run: ./invelo openapi web/openapi.json && npm run schema"
+    )
+
+
+def test_the_front_end_has_the_words_of_the_service(tmp_path: Path) -> None:
+    made = tmp_path / "vocabulary.ts"
+    assert invelo("vocabulary", str(made)).exit_code == 0
+    kept = ROOT / "web" / "src" / "common" / "vocabulary.ts"
+    assert kept.read_bytes() == made.read_bytes(), "run: ./invelo vocabulary " + str(
+        kept.relative_to(ROOT)
     )
 
 

@@ -234,6 +234,14 @@ def openapi(path: Annotated[Path, typer.Argument(help="Where to write it.")]) ->
     path.write_text(openapi_json(), encoding="utf-8")
 
 
+@app.command()
+def vocabulary(path: Annotated[Path, typer.Argument(help="Where to write it.")]) -> None:
+    """Write the lists of words that the front end is built with."""
+    from invelo.api.common.vocabulary import vocabulary_ts
+
+    path.write_text(vocabulary_ts(), encoding="utf-8")
+
+
 Source = Annotated[typer.FileText, typer.Argument(help="A JSON list; standard input if left out.")]
 Schema = Annotated[bool, typer.Option("--schema", help="Print the JSON Schema of the input.")]
 

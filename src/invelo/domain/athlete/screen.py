@@ -31,6 +31,30 @@ Sign = Literal[
 Medicine = Literal["heart or blood pressure", "blood thinning", "blood sugar", "bones or steroids"]
 PainPlace = Literal["wrist", "elbow", "shoulder", "neck", "back", "hip", "knee", "ankle"]
 
+DISEASE_WORDS: dict[Disease, str] = {
+    "heart or vessels": "of the heart or the vessels, a stroke, high blood pressure under "
+    "treatment",
+    "metabolism": "of the metabolism, such as diabetes",
+    "kidneys": "of the kidneys",
+}
+SIGN_WORDS: dict[Sign, str] = {
+    "chest pressure": "pressure or pain in chest, neck, jaw or arms, at rest or with effort",
+    "breathless at rest": "short of breath at rest or with little effort",
+    "faint or dizzy": "fainting, or dizzy spells",
+    "breathless lying down": "short of breath lying down, or waking from it at night",
+    "swollen ankles": "swollen ankles",
+    "racing heart": "a heart that races or stumbles without cause",
+    "calf pain walking": "pain in the calves that comes with walking and goes with standing",
+    "heart murmur": "a heart murmur that was found",
+    "unusual tiredness": "unusual tiredness with everyday things",
+}
+MEDICINE_WORDS: dict[Medicine, str] = {
+    "heart or blood pressure": "for heart or blood pressure",
+    "blood sugar": "for blood sugar",
+    "blood thinning": "that thin the blood",
+    "bones or steroids": "for thin bones, or steroids for long",
+}
+
 RIEBE = "Riebe et al. 2015 (ACSM's preparticipation screening), from memory"
 PRACTICE = "common practice"
 

@@ -29,6 +29,21 @@ Floor = Literal["gripping", "smooth"]
 NEEDS_HEIGHT: frozenset[Kind] = frozenset(
     {"surface", "bar", "parallel bars", "rings", "straps", "chair", "stairs"}
 )
+KIND_WORDS: dict[Kind, str] = {
+    "surface": "a box, riser or table",
+    "chair": "a chair",
+    "stairs": "stairs (height of one step)",
+    "wall": "a free wall",
+    "bar": "a bar to hang from",
+    "parallel bars": "parallel bars",
+    "rings": "rings",
+    "straps": "straps",
+    "bag": "a bag to fill",
+    "load": "something of known weight",
+    "band": "a measured band",
+    "towel": "a strong towel",
+    "stick": "a stick",
+}
 NEEDS_WEIGHT: frozenset[Kind] = frozenset({"load", "bag"})
 
 BEARS: frozenset[Kind] = frozenset(

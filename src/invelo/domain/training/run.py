@@ -68,6 +68,10 @@ class Path:
     end: Figure
 
 
+SKIP_REASONS = ("too tired", "no time", "kit not free", "no room", "did not feel right")
+"""Why a set is left out, as it is offered on the floor; other words can be given."""
+
+
 @dataclass(frozen=True)
 class Choice:
     """A rung on which a set may be done, with the prescription it would have there.

@@ -1,4 +1,5 @@
 /** What pulls or lifts from outside: one of the coach's bands, or a helping hand. */
+
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import type { Schema } from "../api/client";
@@ -8,12 +9,13 @@ import { Button } from "../ui/Button";
 import { Choice } from "../ui/Field";
 import { Slider } from "../ui/Slider";
 import { Tick } from "../ui/Tick";
+import { VOCABULARY } from "../vocabulary";
 import { Fold } from "./Fold";
 import type { SetUp } from "./setups";
 
 type Hold = Schema["BandHoldRequest"];
 
-export const PLACES = ["hips", "feet", "knees", "hands", "shoulders"] as const;
+export const PLACES = VOCABULARY.bandPlaces;
 const placeOptions = PLACES.map((place) => [place, place] as const);
 
 interface Props {

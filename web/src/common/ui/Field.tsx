@@ -40,8 +40,8 @@ type Option = readonly [value: string, text: string];
 
 type ChoiceProps = Common &
   SelectHTMLAttributes<HTMLSelectElement> & {
-    options?: Option[];
-    groups?: [name: string, options: Option[]][];
+    options?: readonly Option[];
+    groups?: [name: string, options: readonly Option[]][];
   };
 
 export function Choice(props: ChoiceProps) {
@@ -65,7 +65,7 @@ export function Choice(props: ChoiceProps) {
   );
 }
 
-function Options({ of }: { of: Option[] }) {
+function Options({ of }: { of: readonly Option[] }) {
   return of.map(([value, text]) => (
     <option key={value} value={value}>
       {text}

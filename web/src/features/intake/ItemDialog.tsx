@@ -1,4 +1,5 @@
 /** A thing added to a place. */
+
 import { useQuery } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { api, type Schema } from "../../common/api/client";
@@ -9,25 +10,12 @@ import { Button } from "../../common/ui/Button";
 import { Dialog } from "../../common/ui/Dialog";
 import { Choice, Field } from "../../common/ui/Field";
 import { Wrong } from "../../common/ui/Wrong";
+import { VOCABULARY } from "../../common/vocabulary";
 
 type Kind = Schema["NewItem"]["kind"];
 
-const KINDS: [Kind, string][] = [
-  ["surface", "a box, riser or table"],
-  ["chair", "a chair"],
-  ["stairs", "stairs (height of one step)"],
-  ["wall", "a free wall"],
-  ["bar", "a bar to hang from"],
-  ["parallel bars", "parallel bars"],
-  ["rings", "rings"],
-  ["straps", "straps"],
-  ["bag", "a bag to fill"],
-  ["load", "something of known weight"],
-  ["band", "a measured band"],
-  ["towel", "a strong towel"],
-  ["stick", "a stick"],
-];
-const NO_HEIGHT: Kind[] = ["wall", "bag", "load", "band", "towel", "stick"];
+const KINDS = VOCABULARY.kitKinds;
+const WITH_HEIGHT: readonly Kind[] = VOCABULARY.kitWithHeight;
 
 export function ItemDialog({ place, onClose }: { place: Schema["PlaceOut"]; onClose: () => void }) {
   const bands = useQuery(queries.bands).data?.bands ?? [];
@@ -95,7 +83,7 @@ export function ItemDialog({ place, onClose }: { place: Schema["PlaceOut"]; onCl
           />
         )}
         <div className="grid grid-cols-2 gap-x-4">
-          {!NO_HEIGHT.includes(kind) && (
+          {WITH_HEIGHT.includes(kind) && (
             <Field
               label="Height above the floor"
               name="height"

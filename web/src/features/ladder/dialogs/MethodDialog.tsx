@@ -1,4 +1,5 @@
 /** By which method a ladder progresses, and where its rungs' prescriptions depart from it. */
+
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { answer, api, type Schema } from "../../../common/api/client";
@@ -10,22 +11,14 @@ import { Choice } from "../../../common/ui/Field";
 import { Tick } from "../../../common/ui/Tick";
 import { Wrong } from "../../../common/ui/Wrong";
 import { prescription } from "../../../common/units/figures";
+import { VOCABULARY } from "../../../common/vocabulary";
 
 type Prescriptions = Schema["PrescriptionsOut"];
 type Purpose = Prescriptions["purpose"];
 type Level = Prescriptions["level"];
 
-const PURPOSES: Purpose[] = [
-  "learn",
-  "skill",
-  "strength",
-  "size",
-  "endurance",
-  "keep",
-  "finisher",
-  "daily",
-];
-const LEVELS: Level[] = ["beginner", "intermediate", "advanced"];
+const PURPOSES = VOCABULARY.purposes;
+const LEVELS = VOCABULARY.levels;
 
 export function MethodDialog({ ladder, onClose }: { ladder: string; onClose: () => void }) {
   const found = useQuery(queries.prescriptions(ladder));

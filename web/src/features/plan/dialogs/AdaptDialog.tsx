@@ -1,4 +1,5 @@
 /** A day that allows less: what it allows, and the session before and after. */
+
 import { useState } from "react";
 import { answer, api, type Schema } from "../../../common/api/client";
 import { useAct, useSendId } from "../../../common/hooks/useAct";
@@ -9,29 +10,16 @@ import { Mark } from "../../../common/ui/Mark";
 import { Ticks } from "../../../common/ui/Ticks";
 import { Wrong } from "../../../common/ui/Wrong";
 import { day as dayWords, plain, told } from "../../../common/units/figures";
+import { VOCABULARY } from "../../../common/vocabulary";
 import type { Sheet } from "../plan";
 
 type Adapted = Schema["AdaptedSheet"];
 type Place = Schema["Sore"]["place"];
 type Kit = NonNullable<Schema["KeptDay"]["kinds"]>[number];
 
-const PLACES: Place[] = ["wrist", "elbow", "shoulder", "neck", "back", "hip", "knee", "ankle"];
-const KIT: Kit[] = [
-  "wall",
-  "chair",
-  "surface",
-  "stairs",
-  "bar",
-  "parallel bars",
-  "rings",
-  "straps",
-  "band",
-  "towel",
-  "stick",
-  "bag",
-  "load",
-];
-const named = <T extends string>(those: T[]) => those.map((one) => [one, one] as const);
+const PLACES = VOCABULARY.joints;
+const KIT = VOCABULARY.kitKinds.map(([kind]) => kind);
+const named = <T extends string>(those: readonly T[]) => those.map((one) => [one, one] as const);
 
 interface Props {
   sheet: Sheet;

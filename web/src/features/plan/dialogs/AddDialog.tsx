@@ -1,10 +1,12 @@
 /** Movements beside the ladders: find one, say how often, and whether it takes turns. */
+
 import { useState } from "react";
 import { useAct } from "../../../common/hooks/useAct";
 import { MovementFinder } from "../../../common/movement/MovementFinder";
 import { Button } from "../../../common/ui/Button";
 import { Choice, Field } from "../../../common/ui/Field";
 import { Wrong } from "../../../common/ui/Wrong";
+import { VOCABULARY } from "../../../common/vocabulary";
 import {
   availabilityOf,
   type Extra,
@@ -14,15 +16,7 @@ import {
 } from "../availability";
 import type { Sheet } from "../plan";
 
-const PURPOSES: Extra["purpose"][] = [
-  "endurance",
-  "strength",
-  "size",
-  "skill",
-  "learn",
-  "keep",
-  "finisher",
-];
+const PURPOSES = VOCABULARY.purposes.filter((one) => one !== "daily");
 
 export function AddDialog({ sheet, onClose }: { sheet: Sheet; onClose: () => void }) {
   const [purpose, setPurpose] = useState<Extra["purpose"]>("endurance");

@@ -1,4 +1,5 @@
 /** Days with their minutes, place and hour; the block of weeks; targets and weights. */
+
 import { useState } from "react";
 import { useAct } from "../../../common/hooks/useAct";
 import { Button } from "../../../common/ui/Button";
@@ -6,10 +7,11 @@ import { Dialog } from "../../../common/ui/Dialog";
 import { Field } from "../../../common/ui/Field";
 import { Tick } from "../../../common/ui/Tick";
 import { Wrong } from "../../../common/ui/Wrong";
+import { VOCABULARY } from "../../../common/vocabulary";
 import { type Availability, availabilityOf, keepAvailability } from "../availability";
 import type { Sheet } from "../plan";
 
-const DAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"];
+const DAYS = VOCABULARY.weekdays;
 const WEIGHTS: [keyof Availability["weights"], string][] = [
   ["asked", "a day short of what is asked"],
   ["regions", "half a set off a region's target"],

@@ -1,4 +1,5 @@
 /** The sets of one item by hand: each with its own rung, tempo and target, and the item's format. */
+
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { queries } from "../../../common/api/queries";
@@ -7,18 +8,11 @@ import { Button } from "../../../common/ui/Button";
 import { Dialog } from "../../../common/ui/Dialog";
 import { Choice } from "../../../common/ui/Field";
 import { Wrong } from "../../../common/ui/Wrong";
+import { VOCABULARY } from "../../../common/vocabulary";
 import { availabilityOf, type Edit, keepAvailability, withEdit } from "../availability";
 import type { Sheet, Task } from "../plan";
 
-const FORMATS: Edit["format"][] = [
-  "straight sets",
-  "drop set",
-  "cluster",
-  "top single",
-  "holds in pieces",
-  "interval",
-  "finisher",
-];
+const FORMATS = VOCABULARY.formatsAlone;
 
 type OwnSet = Edit["sets"][number];
 const USUAL: OwnSet = { rung: "", tempo: "", low: null, high: null, rpe: null, rest: null };

@@ -1,4 +1,5 @@
 /** Sessions to start from, filled in for the athlete or for a group; the coach's own among them. */
+
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { answer, api, type Schema } from "../../../common/api/client";
@@ -10,6 +11,7 @@ import { Field } from "../../../common/ui/Field";
 import { Ticks } from "../../../common/ui/Ticks";
 import { Wrong } from "../../../common/ui/Wrong";
 import { told } from "../../../common/units/figures";
+import { VOCABULARY } from "../../../common/vocabulary";
 import { type Availability, availabilityOf, keepAvailability, withExtra } from "../availability";
 import type { Draft, Sheet } from "../plan";
 import { SessionView } from "../SessionView";
@@ -116,7 +118,7 @@ export function ReadyDialog({ sheet, draft, day, keep, onClose }: Props) {
   }
 }
 
-const TOGETHER = ["pair", "triple", "circuit", "interval", "pre-tire"];
+const TOGETHER: readonly string[] = VOCABULARY.formatsTogether;
 
 interface FilledProps {
   sheet: Sheet;

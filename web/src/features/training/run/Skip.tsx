@@ -1,10 +1,12 @@
 /** Leave a set out, with the reason: one press. */
+
 import { useState } from "react";
 import { Button } from "../../../common/ui/Button";
 import { Dialog } from "../../../common/ui/Dialog";
 import { Field } from "../../../common/ui/Field";
+import { VOCABULARY } from "../../../common/vocabulary";
 
-const REASONS = ["too tired", "no time", "kit not free", "no room", "did not feel right"];
+const REASONS = VOCABULARY.skipReasons;
 
 export function Skip({ onSkip, onClose }: { onSkip: (why: string) => void; onClose: () => void }) {
   const [why, setWhy] = useState("");

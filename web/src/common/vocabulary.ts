@@ -1,0 +1,233 @@
+/** Made by `./invelo vocabulary`: the words that browser and service both know. */
+export const VOCABULARY = {
+  "purposes": [
+    "learn",
+    "skill",
+    "strength",
+    "size",
+    "endurance",
+    "keep",
+    "finisher",
+    "daily"
+  ],
+  "levels": [
+    "beginner",
+    "intermediate",
+    "advanced"
+  ],
+  "joints": [
+    "wrist",
+    "elbow",
+    "shoulder",
+    "neck",
+    "back",
+    "hip",
+    "knee",
+    "ankle"
+  ],
+  "regions": [
+    "chest",
+    "front shoulder",
+    "side shoulder",
+    "rear shoulder",
+    "triceps",
+    "biceps",
+    "forearm",
+    "upper back",
+    "shoulder blade",
+    "neck",
+    "abs",
+    "obliques",
+    "lower back",
+    "hip flexors",
+    "glutes",
+    "side glutes",
+    "quads",
+    "hamstrings",
+    "adductors",
+    "calves",
+    "shins"
+  ],
+  "kitKinds": [
+    [
+      "surface",
+      "a box, riser or table"
+    ],
+    [
+      "chair",
+      "a chair"
+    ],
+    [
+      "stairs",
+      "stairs (height of one step)"
+    ],
+    [
+      "wall",
+      "a free wall"
+    ],
+    [
+      "bar",
+      "a bar to hang from"
+    ],
+    [
+      "parallel bars",
+      "parallel bars"
+    ],
+    [
+      "rings",
+      "rings"
+    ],
+    [
+      "straps",
+      "straps"
+    ],
+    [
+      "bag",
+      "a bag to fill"
+    ],
+    [
+      "load",
+      "something of known weight"
+    ],
+    [
+      "band",
+      "a measured band"
+    ],
+    [
+      "towel",
+      "a strong towel"
+    ],
+    [
+      "stick",
+      "a stick"
+    ]
+  ],
+  "kitWithHeight": [
+    "bar",
+    "chair",
+    "parallel bars",
+    "rings",
+    "stairs",
+    "straps",
+    "surface"
+  ],
+  "painPlaces": [
+    "wrist",
+    "elbow",
+    "shoulder",
+    "neck",
+    "back",
+    "hip",
+    "knee",
+    "ankle"
+  ],
+  "diseases": [
+    [
+      "heart or vessels",
+      "of the heart or the vessels, a stroke, high blood pressure under treatment"
+    ],
+    [
+      "metabolism",
+      "of the metabolism, such as diabetes"
+    ],
+    [
+      "kidneys",
+      "of the kidneys"
+    ]
+  ],
+  "signs": [
+    [
+      "chest pressure",
+      "pressure or pain in chest, neck, jaw or arms, at rest or with effort"
+    ],
+    [
+      "breathless at rest",
+      "short of breath at rest or with little effort"
+    ],
+    [
+      "faint or dizzy",
+      "fainting, or dizzy spells"
+    ],
+    [
+      "breathless lying down",
+      "short of breath lying down, or waking from it at night"
+    ],
+    [
+      "swollen ankles",
+      "swollen ankles"
+    ],
+    [
+      "racing heart",
+      "a heart that races or stumbles without cause"
+    ],
+    [
+      "calf pain walking",
+      "pain in the calves that comes with walking and goes with standing"
+    ],
+    [
+      "heart murmur",
+      "a heart murmur that was found"
+    ],
+    [
+      "unusual tiredness",
+      "unusual tiredness with everyday things"
+    ]
+  ],
+  "medicines": [
+    [
+      "heart or blood pressure",
+      "for heart or blood pressure"
+    ],
+    [
+      "blood sugar",
+      "for blood sugar"
+    ],
+    [
+      "blood thinning",
+      "that thin the blood"
+    ],
+    [
+      "bones or steroids",
+      "for thin bones, or steroids for long"
+    ]
+  ],
+  "formatsAlone": [
+    "straight sets",
+    "drop set",
+    "cluster",
+    "top single",
+    "holds in pieces",
+    "interval",
+    "finisher"
+  ],
+  "formatsTogether": [
+    "pair",
+    "triple",
+    "circuit",
+    "interval",
+    "pre-tire"
+  ],
+  "weekdays": [
+    "Monday",
+    "Tuesday",
+    "Wednesday",
+    "Thursday",
+    "Friday",
+    "Saturday",
+    "Sunday"
+  ],
+  "bandPlaces": [
+    "hips",
+    "feet",
+    "knees",
+    "hands",
+    "shoulders"
+  ],
+  "skipReasons": [
+    "too tired",
+    "no time",
+    "kit not free",
+    "no room",
+    "did not feel right"
+  ]
+} as const;

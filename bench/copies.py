@@ -36,9 +36,9 @@ def main(folders: list[str]) -> None:
     """Print each folder's count and its ten worst modules."""
     for folder in map(Path, folders or [str(ROOT / "src")]):
         found = by_module(folder)
-        print(f"{folder}: {found.total()} fields copied by hand")  # noqa: T201
+        print(f"{folder}: {found.total()} fields copied by hand")
         for name, count in found.most_common(10):
-            print(f"  {count:4d}  {name}")  # noqa: T201
+            print(f"  {count:4d}  {name}")
 
 
 if __name__ == "__main__":

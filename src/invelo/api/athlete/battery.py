@@ -102,13 +102,7 @@ def _card(
         stop=list(STOP),
         cautions=list(movement.cautions),
         figures=[FigureOut.model_validate(figure(load, place)) for place in sorted(ends)],
-        norm=NormOut(
-            name=found.name,
-            source=found.source,
-            age=age or 0,
-            words=list(found.words),
-            least=list(band.least),
-        )
+        norm=NormOut.of(found, age=age or 0, words=list(found.words), least=list(band.least))
         if found and band
         else None,
         why=why,
@@ -136,17 +130,12 @@ def _done(
         None,
     )
     norm = norm_of(catalogue().norm, kind.norm, sex) if kind and age is not None else None
-    return TestDone(
-        id=row.id,
-        at=row.at,
-        local_date=row.local_date,
+    return TestDone.of(
+        row,
         words=kind.name if kind else LeverageTask(movement.form, changes).words,
         family=movement.family,
-        amount=row.amount,
         unit=movement.unit,
         side=one.side,
-        rpe=row.rpe,
-        model_version=row.model_version,
         since=between(last, one).words if last else "",
         norm_text=norm.word(age, row.amount) if norm and age is not None else "",
     )

@@ -65,11 +65,8 @@ def _placed(one: placements.LadderPlacement) -> PlacedOn:
     told, ready = one.placement, one.ready
     names = [rung.name for rung in ready.rungs]
     expected = told.predictions[told.index] if told else None
-    return PlacedOn(
-        id=ready.id,
-        goal=ready.goal,
-        family=ready.family,
-        household=ready.household,
+    return PlacedOn.of(
+        ready,
         rungs=len(names),
         closed=one.closed,
         shut=one.shut,

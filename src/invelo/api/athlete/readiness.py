@@ -74,15 +74,9 @@ def _readiness(db: Database, athlete_id: UUID) -> ReadinessOut:
 
 
 def _check(one: Check, shown: CheckResult | None) -> ReadinessCheck:
-    return ReadinessCheck(
-        id=one.id,
-        name=one.name,
-        how=one.how,
-        passes=one.passes,
+    return ReadinessCheck.of(
+        one,
         opens=[form.name for form in opened_by(one)],
-        prepares=one.prepares,
-        prescription=one.prescription,
-        beside=one.beside,
         passed=shown.passed if shown else None,
         on=shown.day if shown else None,
         again_on=shown.again_on if shown else None,

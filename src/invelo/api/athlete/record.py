@@ -82,10 +82,8 @@ def get_personal(ladder_id: UUID, coach: Coach, db: Database) -> Personal:
         found = fit(observed, most[0].load.unit)
     except InputError as error:
         return _none(len(observed), f"{error.problem} {error.remedy}")
-    return Personal(
-        sets=found.sets,
-        first=found.first,
-        last=found.last,
+    return Personal.of(
+        found,
         capacity=Explained.model_validate(found.capacity),
         growth=Explained.model_validate(found.growth),
         g=Explained.model_validate(found.g),
@@ -110,13 +108,11 @@ def _none(sets: int, unavailable_reason: str) -> Personal:
 def _entry(one: Evidence) -> RecordEntry:
     done = one.known.done
     setup = SetUpRequest.from_core(one.load.setup, done.tempo)
-    return RecordEntry(
+    return RecordEntry.of(
+        done,
         day=one.day,
         kind=one.kind,
         setup=setup,
         words=LeverageTask(setup.movement, setup.changes()).words,
-        reps=done.reps,
-        seconds=done.seconds,
-        rpe=done.rpe,
         capacity=Explained.model_validate(one.greatest),
     )

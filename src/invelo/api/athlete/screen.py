@@ -141,12 +141,8 @@ def _screen(db: Database, athlete_id: UUID) -> Screen:
         limits=[_limit(limit) for limit in sorted(now.limits)],
         closed=list(now.closed),
         clearances=[
-            ClearanceOut(
-                said_by=clearance.said_by,
-                note=clearance.note,
-                lifts=clearance.lifts,
-                on=clearance.local_date,
-                author=_author(db, clearance.author_id),
+            ClearanceOut.of(
+                clearance, on=clearance.local_date, author=_author(db, clearance.author_id)
             )
             for clearance in kept.clearances
         ],

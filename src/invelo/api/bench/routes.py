@@ -102,10 +102,9 @@ def solve(body: Puzzle, coach: Coach) -> SolutionOut:
             "there is nothing to aim at.",
             "Give a set-up to equal, or a count with what was done.",
         )
-    return SolutionOut(
+    return SolutionOut.of(
+        found.adjustable,
         adjustable=found.adjustable.name,
-        label=found.adjustable.label,
-        unit=found.adjustable.unit,
         now=found.now,
         to=Explained.model_validate(found.to) if found.to else None,
         setup=_travels(found.task) if found.task else None,
@@ -123,14 +122,12 @@ def which_band(body: BandPuzzle, coach: Coach, db: Database) -> BandAnswers:
     return BandAnswers(
         assistance=Explained.model_validate(comparison.least_assistance(known, task, body.count)),
         bands=[
-            BandAnswer(
-                name=one.name,
+            BandAnswer.of(
+                one,
                 anchor=Explained.model_validate(one.anchor) if one.anchor else None,
                 pull=Explained.model_validate(one.pull) if one.pull else None,
-                stretch=one.stretch,
                 expected=Explained.model_validate(one.expected) if one.expected else None,
                 setup=_travels(one.task) if one.task else None,
-                unavailable_reason=one.unavailable_reason,
             )
             for one in found
         ],
@@ -143,7 +140,7 @@ def make_load(body: LoadPuzzle, coach: Coach) -> Pieces:
     things = tuple(one.core() for one in body.things)
     found = pick(things, body.target_kg, body.tolerance_kg, body.limit_kg)
     return Pieces(
-        pieces=[Piece(name=thing.name, count=n, kg=thing.kg) for thing, n in found.pieces],
+        pieces=[Piece.of(thing, count=n) for thing, n in found.pieces],
         kg=found.kg,
         off_kg=found.off,
     )
@@ -174,19 +171,14 @@ def _forms() -> tuple[FormOf, ...]:
 
 
 def _form(one: Form) -> FormOf:
-    return FormOf(
-        id=one.id,
-        name=one.name,
-        family=one.family,
-        counted=one.counted,
+    return FormOf.of(
+        one,
         measure=one.limiting,
         ends=list(one.ends),
         parameters=[ParameterOf.model_validate(each) for each in one.parameter],
         adjustables=[AdjustableOut.model_validate(each) for each in adjustables(one)],
         presets=[Preset(name=name, values=values) for name, values in one.preset.items()],
         loads=list(one.loads),
-        says=one.says,
-        caution=one.caution,
         keeps=list(catalogue().families_with(one.id)),
         compares=[other.id for other in forms().values() if alike(one, other)],
     )
@@ -233,15 +225,14 @@ def _reading(
             expected = known.expected(read, tempo)
         except InputError as error:
             unavailable_reason = error.problem
-    return ReadingOf(
+    return ReadingOf.of(
+        read,
         movement=read.setup.movement,
         words=_task(setup).words,
-        measure=read.measure,
         demand=EstimateOut.model_validate(read.demand),
         share=EstimateOut.model_validate(read.share),
         along=[AlongRep.model_validate(one) for one in read.along],
         peak_depth=read.peak.depth,
-        rises=read.rises,
         work=EstimateOut.model_validate(read.work),
         rep_time_s=tempo.rep_time,
         overhang=EstimateOut.model_validate(read.overhang),

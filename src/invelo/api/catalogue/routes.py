@@ -117,16 +117,7 @@ def get_catalogue(_: Coach) -> CatalogueOut:
         version=CATALOGUE_VERSION,
         families=[FamilyOut.model_validate(one) for one in known.family],
         movements=[MovementOut(**_fields(one)) for one in known.movement],
-        ladders=[
-            ReadyLadderOut(
-                id=one.id,
-                goal=one.goal,
-                family=one.family,
-                household=one.household,
-                rungs=[r.name for r in one.rungs],
-            )
-            for one in known.ladder
-        ],
+        ladders=[ReadyLadderOut.of(one, rungs=[r.name for r in one.rungs]) for one in known.ladder],
         tests=[
             CatalogueTest(
                 id=one.id,

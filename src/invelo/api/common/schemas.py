@@ -1,6 +1,7 @@
 """Shapes that more than one place answers with."""
 
 from datetime import date
+from typing import Any, Self
 from uuid import UUID
 
 from pydantic import BaseModel, ConfigDict, Field
@@ -14,6 +15,16 @@ class ResponseModel(BaseModel):
     """An answer, readable off the domain's and rows' own values."""
 
     model_config = ConfigDict(from_attributes=True)
+
+    @classmethod
+    def of(cls, value: object, **more: Any) -> Self:
+        """A value's own attributes, and with them what it does not say itself."""
+        own = {
+            name: getattr(value, name)
+            for name in cls.model_fields
+            if name not in more and hasattr(value, name)
+        }
+        return cls(**own, **more)
 
 
 class EstimateOut(ResponseModel):
@@ -73,14 +84,7 @@ class CriterionOut(ResponseModel):
 
 def prescription_of(row: RungRow) -> PrescriptionOut:
     """A rung's prescription."""
-    return PrescriptionOut(
-        sets=row.sets,
-        low=row.low,
-        high=row.high,
-        unit=UNIT.validate_python(row.unit),
-        rest_s=row.rest_s,
-        rpe=row.rpe,
-    )
+    return PrescriptionOut.of(row, unit=UNIT.validate_python(row.unit))
 
 
 def criterion_of(row: RungRow) -> CriterionOut:

@@ -110,11 +110,8 @@ def retire_band(band_id: UUID, body: Retirement, coach: Coach, db: Database, now
 def _band(row: BandRow) -> BandOut:
     curve = bands.curve(row)
     stretches = [1 + (row.limit - 1) * i / (CURVE_POINTS - 1) for i in range(CURVE_POINTS)]
-    return BandOut(
-        id=row.id,
-        name=row.name,
-        rest_m=row.rest_m,
-        limit=row.limit,
+    return BandOut.of(
+        row,
         pulls=[PullReading(length_m=length, force_n=force) for length, force in row.pulls],
         readings=[ScaleReading.of(length, force) for length, force in row.pulls],
         scatter_percent=100 * curve.scatter,

@@ -174,12 +174,7 @@ def _places(db: Database, coach: AccountRow, now: Now) -> Places:
     today = _today(coach, now)
     return Places(
         places=[
-            PlaceOut(
-                id=row.id,
-                name=row.name,
-                floor=row.floor,
-                items=[_item(item, today) for item in kit.items(db, row.id)],
-            )
+            PlaceOut.of(row, items=[_item(item, today) for item in kit.items(db, row.id)])
             for row in kit.places(db, coach.id)
         ]
     )
@@ -187,21 +182,10 @@ def _places(db: Database, coach: AccountRow, now: Now) -> Places:
 
 def _item(row: KitItemRow, today: date) -> KitItemOut:
     thing = kit.item_of(row)
-    return KitItemOut(
-        id=row.id,
+    return KitItemOut.of(
+        row,
         kind=thing.kind,
-        name=row.name,
-        height_m=row.height_m,
-        kg=row.kg,
-        count=row.count,
-        setup_minutes=row.setup_minutes,
-        home_made=row.home_made,
-        band_id=row.band_id,
         has_photo=row.photo is not None,
-        approved_on=row.approved_on,
-        checked_on=row.checked_on,
-        safe=row.safe,
-        checked_by=row.checked_by,
         look_for=LOOK_FOR.get(thing.kind, ""),
         unavailable_reason=thing.unavailable_reason(today),
     )

@@ -97,19 +97,12 @@ def choose_method(
 
 
 def _rung(one: prescription.RungPrescription) -> RungPrescriptionOut:
-    return RungPrescriptionOut(
-        id=one.row.id,
-        name=one.row.name,
+    return RungPrescriptionOut.of(
+        one.row,
         given=_prescription(one.given),
         asked=_prescription(one.asked),
         overrides=[
-            Overridden(
-                rule=each.rule.id,
-                sentence=each.rule.sentence,
-                source=each.rule.source,
-                asked=each.asked,
-                given=each.given,
-            )
+            Overridden.of(each.rule, rule=each.rule.id, asked=each.asked, given=each.given)
             for each in one.departures
         ],
     )

@@ -189,10 +189,8 @@ class ComparedLadders(ResponseModel):
 def faults_of(movement: Movement) -> list[FaultAtRungOut]:
     """A movement's faults, each with the easier movement it calls for by name."""
     return [
-        FaultAtRungOut(
-            name=one.name,
-            remedy=one.remedy,
-            easier=catalogue().find_movement(one.easier).name if one.easier else "",
+        FaultAtRungOut.of(
+            one, easier=catalogue().find_movement(one.easier).name if one.easier else ""
         )
         for one in movement.fault
     ]

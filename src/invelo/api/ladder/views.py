@@ -46,29 +46,22 @@ def sheet_of(db: Database, row: LadderRow, athlete: AthleteRow, now: Now) -> Lad
 def _sheet(db: Database, seen: ladder.LadderView) -> LadderSheet:
     row = seen.row
     undo, redo = workshop.undoable(db, row)
-    return LadderSheet(
-        id=row.id,
+    return LadderSheet.of(
+        row,
         athlete_id=seen.athlete.id,
         athlete_name=seen.athlete.name,
-        goal=row.goal,
-        family=row.family,
         lanes=_lanes(seen),
-        method=row.method,
-        purpose=row.purpose,
-        level=row.level,
         settings=StepPolicyDocument.of(seen.measured.policy),
-        stopped=row.stopped,
         current_rung_id=seen.rungs[seen.current].id,
         measure=BodyMeasurementOut.model_validate(seen.measure),
         rungs=[_rung(seen, i) for i in range(len(seen.rungs))],
         steps=[
-            StepOut(
+            StepOut.of(
+                step,
                 lower_id=seen.rungs[step.lower].id,
                 upper_id=seen.rungs[step.upper].id,
                 ratio=EstimateOut.model_validate(step.ratio) if step.ratio else None,
                 above=EstimateOut.model_validate(step.above) if step.above else None,
-                gap=step.gap,
-                easier=step.easier,
             )
             for step in seen.measured.steps
         ],
@@ -103,16 +96,15 @@ def _standing(seen: ladder.LadderView) -> PlacementOut | None:
     placement = seen.placement
     if placement is None:
         return None
-    return PlacementOut(
+    return PlacementOut.of(
+        placement,
         rung_id=seen.rungs[placement.index].id,
         low_rung_id=seen.rungs[placement.low_index].id,
         high_rung_id=seen.rungs[placement.high_index].id,
-        fits=placement.fits,
         reach=Explained.model_validate(placement.reach),
         capacity=Explained.model_validate(placement.capacity),
         evidence_day=placement.known.nearest.day,
         evidence_kind=placement.known.nearest.kind,
-        narrower=placement.narrower,
     )
 
 

@@ -213,14 +213,12 @@ def get_bridge(
     lower = ladder.rung_on(db, row.id, lower_id).position
     upper = ladder.rung_on(db, row.id, upper_id).position
     found = workshop.bridge_between(db, seen, lower, upper, coach.id)
-    return BridgeOut(
+    return BridgeOut.of(
+        found,
         lower_id=lower_id,
         upper_id=upper_id,
         rungs=[_proposed(rung, seen) for rung in found.rungs],
         last_ratio=found.last,
-        considered=found.considered,
-        possible=found.possible,
-        missing=found.missing,
     )
 
 
@@ -268,10 +266,9 @@ def get_ways(
         rung_id=rung_id,
         step_percent=step_percent,
         ways=[
-            AdjustmentOut(
+            AdjustmentOut.of(
+                way.adjustable,
                 adjustable=way.adjustable.name,
-                label=way.adjustable.label,
-                unit=way.adjustable.unit,
                 now=way.now,
                 to=Explained.model_validate(way.to) if way.to else None,
                 demand=EstimateOut.model_validate(way.demand.told) if way.demand else None,

@@ -129,7 +129,8 @@ def _sheet(db: Database, athlete: AthleteRow, today: date) -> DailySheet:
         return DailySheet(daily=None, moments=list(MOMENTS))
     row, goes = seen.row, seen.standing
     return DailySheet(
-        daily=Daily(
+        daily=Daily.of(
+            goes,
             id=row.id,
             movement=catalogue().find_movement(row.movement).name,
             movement_id=row.movement,
@@ -139,19 +140,11 @@ def _sheet(db: Database, athlete: AthleteRow, today: date) -> DailySheet:
             at=row.at,
             begun_on=row.begun_on,
             ticks=list(seen.ticks),
-            run=goes.run,
-            done=goes.done,
-            days=goes.days,
-            missed=goes.missed,
-            tries=goes.tries,
             tries_wanted=TRIES,
-            today=goes.today,
-            note=goes.note,
             before=[
-                DailyBefore(
+                DailyBefore.of(
+                    one,
                     movement=catalogue().find_movement(one.movement).name,
-                    moment=one.moment,
-                    begun_on=one.begun_on,
                     ended_on=one.ended_on or one.begun_on,
                     why=one.ended_why,
                 )

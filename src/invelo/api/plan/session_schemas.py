@@ -112,15 +112,11 @@ class AdaptedSheet(ResponseModel):
 def item_of(item: Item) -> SessionItem:
     """A movement of a session."""
     what, minutes = item.rig
-    return SessionItem(
-        key=item.key,
-        name=item.name,
+    return SessionItem.of(
+        item,
         movement=item.movement.id,
         family=item.movement.family,
         set_count=len(item.sets),
-        role=item.role,
-        goal=item.goal,
-        why=item.why,
         sets=list(sets_words(item)),
         in_all=[one.count(one.low).words for one in item.sets],
         cues=list(item.movement.cues),
@@ -156,11 +152,10 @@ def departures_of(session: Session, trainee: Trainee) -> list[DepartureOut]:
         if main.unit == "s":
             asked = replace(asked, low=given.low, high=given.high, sets=given.sets)
         found += [
-            DepartureOut(
+            DepartureOut.of(
+                departure.rule,
                 item=item.name,
                 rule=departure.rule.id,
-                sentence=departure.rule.sentence,
-                source=departure.rule.source,
                 asked=departure.asked,
                 given=departure.given,
             )
@@ -172,7 +167,8 @@ def departures_of(session: Session, trainee: Trainee) -> list[DepartureOut]:
 def sheet_of(session: Session, trainee: Trainee) -> SessionSheet:
     """A session in full."""
     sums = totals(trainee.body, session.items)
-    return SessionSheet(
+    return SessionSheet.of(
+        sums,
         name=session.name,
         minutes=Explained.model_validate(length(session)),
         blocks=[block_of(block) for block in session.blocks],
@@ -185,8 +181,6 @@ def sheet_of(session: Session, trainee: Trainee) -> SessionSheet:
         joints={name: EstimateOut.model_validate(one) for name, one in sums.joints.items()},
         left_s=sums.left,
         right_s=sums.right,
-        push=sums.push,
-        pull=sums.pull,
         rpe_only=list(sums.rpe_only),
         departures=departures_of(session, trainee),
     )

@@ -226,20 +226,19 @@ def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) 
     bound = seen.bound
     sets = sets_of_regions(problem, plan)
     course = seen.availability.week(seen.week_start)
-    return WeekSheet(
+    return WeekSheet.of(
+        seen,
         athlete_id=athlete.id,
         athlete_name=athlete.name,
         time_zone=athlete.time_zone,
-        week_start=seen.week_start,
         today=today,
         revision=seen.row.number if seen.row else 0,
         note=seen.row.note if seen.row else "",
         kind=course.kind,
         kind_words=course.words,
         advice=seen.advice.why,
-        told=seen.told,
         availability=AvailabilityRequest.told_by(seen.availability),
-        places=[WeekPlace(key=spot.key, name=spot.name) for spot in seen.spots],
+        places=[WeekPlace.of(spot) for spot in seen.spots],
         days=[_day(db, athlete, seen, index) for index in _indices(seen)],
         tasks=[_task(seen, key) for key in seen.laid.items],
         pins=[PinRequest(task=pin.task, day=pin.day, there=pin.there) for pin in seen.pins],
@@ -259,7 +258,6 @@ def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) 
         pull=sum(problem.task(key).pull for key, _ in plan) / 2,
         points=scored.points,
         bound=bound,
-        proof=seen.proof,
         terms=[term_out(term) for term in scored.terms],
         breaches=[
             BreachOnDays(
@@ -292,16 +290,14 @@ def _day(db: Database, athlete: AthleteRow, seen: week.WeekView, index: int) -> 
     items = [] if lost else list(seen.items(index))
     session = seen.session(index) if items else None
     names = {spot.key: spot.name for spot in seen.spots}
-    return PlannedDay(
+    return PlannedDay.of(
+        wish,
         index=index,
         date=date_,
         name=WEEKDAYS[index],
-        minutes=wish.minutes,
         taken=0 if lost else minutes_on(seen.laid.problem, seen.plan, seen.laid.problem.day(index)),
         session_minutes=EstimateOut.model_validate(length(session)) if session else None,
-        place=wish.place,
         place_name=names.get(wish.place, ""),
-        at=wish.at,
         past=not lost and seen.laid.problem.day(index).past,
         lost=lost,
         adapted=sessions.adapted(db, athlete.id, date_) is not None,
@@ -312,16 +308,12 @@ def _day(db: Database, athlete: AthleteRow, seen: week.WeekView, index: int) -> 
 def _task(seen: week.WeekView, key: str) -> PlannedTask:
     problem = seen.laid.problem
     task, item = problem.task(key), seen.laid.items[key]
-    return PlannedTask(
+    return PlannedTask.of(
+        task,
         key=key,
-        name=task.name,
         goal=item.goal,
-        role=task.role,
-        minutes=task.minutes,
-        asked=task.asked,
         days=days_of(seen.plan, task),
         possible=[day.index for day in problem.days if task.fits(day)],
-        stressful=task.stressful,
         sets=list(sets_words(item)),
         wave_day=task.wave_day or "",
     )

@@ -37,12 +37,11 @@ def get_review(ladder_id: UUID, coach: Coach, db: Database) -> ReviewSheet:
     told = review.messages_of(db, [one.id for one in kept])
     since = min((one.local_date for one in kept), default=None)
     points = [one.point for one in reach.over_time(db, row.id, _before(since))]
-    return ReviewSheet(
+    return ReviewSheet.of(
+        row,
         ladder_id=row.id,
         athlete_id=athlete.id,
         athlete_name=athlete.name,
-        goal=row.goal,
-        stopped=row.stopped,
         current_rung=RungName.model_validate(rungs[row.current_rung_id])
         if row.current_rung_id
         else None,

@@ -144,28 +144,15 @@ def proposal_of(
     final = rungs.get(row.final_rung_id) if row.final_rung_id else None
     said = row.answer in ("accept", "edit", "decline")
     after = turnout(points, row.answered_at.date()) if said and row.answered_at else None
-    return ProposalOut(
-        id=row.id,
-        at=row.at,
-        local_date=row.local_date,
-        week_start=row.week_start,
-        outcome=row.outcome,
+    return ProposalOut.of(
+        row,
         from_rung=RungName.model_validate(rungs[row.from_rung_id]),
         to_rung=RungName.model_validate(rungs[row.to_rung_id]),
         made=row.made["name"] if row.made else "",
-        amount=row.amount,
         plain=bool(row.inputs.get("plain")),
-        reason=row.reason,
         figures=[ComputedInputOut.model_validate(figure) for figure in row.figures],
         rules=[RuleOut.model_validate(RULES[rule]) for rule in row.rules],
-        confidence=row.confidence,
-        confidence_why=row.confidence_why,
-        answer=row.answer,
-        answered_at=row.answered_at,
-        note=row.note,
         final_rung=RungName.model_validate(final) if final else None,
         turned_out=after.words if after else "",
         message=MessageOut.model_validate(told) if told else None,
-        model_version=row.model_version,
-        catalogue_version=row.catalogue_version,
     )

@@ -152,12 +152,8 @@ def enrol(body: NewAthlete, coach: Coach, db: Database, now: Now) -> AthleteOut:
 def get_athlete(athlete_id: UUID, coach: Coach, db: Database) -> AthleteOut:
     """One athlete."""
     row = access.athlete(db, coach.id, athlete_id)
-    return AthleteOut(
-        id=row.id,
-        name=row.name,
-        note=row.note,
-        time_zone=row.time_zone,
-        consent_on=row.consent_on,
+    return AthleteOut.of(
+        row,
         measures=[BodyMeasurementOut.model_validate(m) for m in capacity.measures(db, row.id)],
         ladders=[LadderName.model_validate(one) for one in ladder.of_athlete(db, row.id)],
     )
@@ -181,10 +177,8 @@ def erase(athlete_id: UUID, coach: Coach, db: Database) -> None:
 
 def _line(line: squad.SquadLine) -> SquadLineOut:
     rung = line.current_rung
-    return SquadLineOut(
-        id=line.athlete.id,
-        name=line.athlete.name,
-        note=line.athlete.note,
+    return SquadLineOut.of(
+        line.athlete,
         ladder_id=line.ladder.id if line.ladder else None,
         goal=line.ladder.goal if line.ladder else None,
         current_rung=RungName.model_validate(rung) if rung else None,
@@ -195,7 +189,7 @@ def _line(line: squad.SquadLine) -> SquadLineOut:
         pending_decisions=[
             PendingDecisionOut.model_validate(decision) for decision in line.pending_decisions
         ],
-        flags=[FlagOut(kind=mark.kind, text=mark.text) for mark in line.flags],
+        flags=[FlagOut.of(mark) for mark in line.flags],
     )
 
 

@@ -167,11 +167,8 @@ def start(session_id: UUID, body: NewRun, who: AtWork, db: Database, now: Now) -
         row = ladder.of_one(db, who.athlete.id, body.ladder_id)
     session = floor.start(db, who.athlete, session_id, body.name, moment, now, row)
     live.tell(db, who.athlete.id)
-    return Running(
-        id=session.id,
-        name=session.name,
-        finished=session.finished_at is not None,
-        sets=sessions_of(db, [session])[0].sets,
+    return Running.of(
+        session, finished=session.finished_at is not None, sets=sessions_of(db, [session])[0].sets
     )
 
 

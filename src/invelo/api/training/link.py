@@ -108,9 +108,4 @@ def _state(db: Database, athlete_id: UUID, now: datetime) -> LinkState:
     row = links.newest(db, athlete_id)
     if row is None:
         return LinkState(state="none")
-    return LinkState(
-        state=links.state_of(row, now),
-        created_at=row.created_at,
-        expires_at=row.expires_at,
-        opened_at=row.opened_at,
-    )
+    return LinkState.of(row, state=links.state_of(row, now))

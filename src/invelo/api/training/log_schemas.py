@@ -85,18 +85,7 @@ def sessions_of(db: Session, rows: Iterable[TrainingSessionRow]) -> list[LoggedS
     """Sessions as they are answered, with the sets that stand."""
     there = list(rows)
     sets = shown_sets.of_sessions(db, [row.id for row in there])
-    return [
-        LoggedSessionOut(
-            id=row.id,
-            name=row.name,
-            at=row.at,
-            local_date=row.local_date,
-            finished_at=row.finished_at,
-            rpe=row.rpe,
-            sets=[_set(one) for one in sets[row.id]],
-        )
-        for row in there
-    ]
+    return [LoggedSessionOut.of(row, sets=[_set(one) for one in sets[row.id]]) for row in there]
 
 
 COMPARED = (

@@ -223,27 +223,14 @@ def ladder_key(item: str) -> str:
 
 def run_set(one: WorkSet, item: str, paths: Paths) -> RunSet:
     """A set to be done."""
-    return RunSet(
-        what=paths.doing(one.name, item, one.movement, one.modifiers),
-        low=one.low,
-        high=one.high,
-        rpe=one.rpe,
-        rest=one.rest,
-        kind=one.kind,
-        side=one.side,
-        sides=one.sides,
-    )
+    return RunSet.of(one, what=paths.doing(one.name, item, one.movement, one.modifiers))
 
 
 def run_choice(one: Choice, item: str, paths: Paths) -> RunChoice:
     """A rung that a set may be done on."""
-    return RunChoice(
-        way=one.way,
+    return RunChoice.of(
+        one,
         what=paths.doing(one.rung.name, item, one.rung.movement, one.rung.modifiers),
-        low=one.low,
-        high=one.high,
-        rpe=one.rpe,
-        rest=one.rest,
         likely=EstimateOut.model_validate(one.likely) if one.likely else None,
     )
 
@@ -255,19 +242,16 @@ def run_item(
     item = one.item
     movement = item.movement
     what, minutes = item.rig
-    return RunItemSheet(
-        key=item.key,
-        name=item.name,
-        goal=item.goal,
+    return RunItemSheet.of(
+        item,
         counted=movement.counted,
         loads=dict(movement.stress),
         muscles=list(movement.muscles),
         cues=list(movement.cues),
         notes=list(own),
         depth=list(movement.depth),
-        faults=[FaultOut(name=fault.name, remedy=fault.remedy) for fault in movement.fault],
+        faults=[FaultOut.of(fault) for fault in movement.fault],
         rig=f"{what}, {minutes:g} min" if what and minutes else what,
-        why=item.why,
         last=last,
         first_side=first,
         sets=[run_set(each, item.key, paths) for each in item.sets],
@@ -278,22 +262,18 @@ def run_item(
 def run_sheet(one: DayRun, items: list[RunItemSheet]) -> RunSheet:
     """A session to be run."""
     session = one.run.session
-    return RunSheet(
-        id=one.id,
-        name=one.name,
-        day=one.day,
+    return RunSheet.of(
+        one,
         ladder_id=one.ladder,
-        adapted=one.adapted,
         closed=list(one.closed),
         cautions=list(one.cautions),
         notes=list(session.notes),
         minutes=EstimateOut.model_validate(length(session)),
         blocks=[
-            RunBlock(
-                format=block.format,
+            RunBlock.of(
+                block,
                 words=block_words(block),
                 clocked=block.window is not None,
-                rounds=block.rounds,
                 items=[item.key for item in block.items],
             )
             for block in session.blocks

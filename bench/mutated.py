@@ -59,6 +59,7 @@ _safety = _in(
     "src/invelo/domain/review/proposals/safety.py", "tests/domain/review/test_proposal_laws.py"
 )
 _placement = _in("src/invelo/domain/ladder/placement.py", "tests/api/test_closed.py")
+_draft = _in("src/invelo/services/training/floor.py", "tests/api/training/test_corrections.py")
 _workshop = _in("src/invelo/services/ladder/workshop.py", "tests/api/test_closed.py")
 _trainee = _in("src/invelo/services/plan/trainee.py", "tests/api/test_closed.py")
 _ladder = _in("src/invelo/services/plan/week.py", "tests/api/plan/test_week.py")
@@ -97,16 +98,24 @@ MUTATIONS = [
     ),
     _floor(
         "a set of another session is corrected",
-        "log",
+        "_keep",
         "old is None or old.session_id != session.id",
         "old is None",
     ),
     _floor(
         "a set is corrected twice",
-        "log",
+        "_keep",
         "db.exec(taken).first() is not None",
         "False",
     ),
+    _draft(
+        "a correction makes a remembered count exact",
+        "_remembered",
+        "row.least is None or row.most is None",
+        "True",
+    ),
+    _draft("a correction forgets what was asked", "draft_of", "row.prescribed_min", "None"),
+    _draft("a correction forgets the load", "draft_of", "modifiers_of(row)", "None"),
     _context("a clock ten minutes off is believed", "CLOCK_BELIEVED", "minutes=2", "minutes=10"),
     _context("a clock a minute off is not believed", "CLOCK_BELIEVED", "minutes=2", "minutes=1"),
     _context("a device may run two hours ahead", "CLOCK_LEEWAY", "hours=1", "hours=2"),

@@ -3,8 +3,11 @@
 from uuid import uuid4
 
 import pytest
+from sqlalchemy import Engine
 
+from invelo.db.tables.training import LoggedSetRow
 from tests.api.coach import Coach, problem
+from tests.conftest import rows
 
 UNTOUCHED = (
     *("amount", "least", "most", "unit", "partial", "prescribed_min", "prescribed_max", "form_ok"),
@@ -50,12 +53,20 @@ def patches(coach: Coach, base: str, kept: dict, **changed: object) -> dict:
     return response.json()
 
 
-def test_what_is_not_sent_stays_as_it_was(coach: Coach, base: str, kept: dict) -> None:
+def test_what_is_not_sent_stays_as_it_was(
+    coach: Coach, base: str, kept: dict, engine: Engine
+) -> None:
     right = patches(coach, base, kept, rpe=9)
     assert {name: right[name] for name in UNTOUCHED} == {name: kept[name] for name in UNTOUCHED}
     assert (right["rpe"], right["corrects_set_id"]) == (9, kept["id"])
     (session,) = coach.get(f"{base}/sessions")
     assert [one["id"] for one in session["sets"]] == [right["id"]]
+    before, after = (
+        next(row for row in rows(engine, LoggedSetRow) if str(row.id) == one["id"])
+        for one in (kept, right)
+    )
+    assert after.changes == before.changes
+    assert after.changes["added_load"]["bag"] == 5
 
 
 def test_a_count_put_right_is_exact_and_null_empties_a_field(

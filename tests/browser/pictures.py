@@ -256,6 +256,9 @@ def floors(page: Page) -> None:
     page.choose("Pain", 3)
     shot()
     page.click("Today")
+    page.find("section button[aria-pressed]")
+    if "Start the session" not in page.text:  # nothing is planned on this day of the week
+        page.find("section button[aria-pressed]").click()
     phone = Phone(page.driver, page.url)
     phone.starts()
     phone.runs_on(until=lambda: phone.find_all('[aria-label="Seconds held"]'))

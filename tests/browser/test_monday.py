@@ -219,7 +219,7 @@ def test_a_large_squad_is_folded_and_found(running, service, page: Page) -> None
         enrol(db, coach, "New One", now)
     page.fill("E-mail", EMAIL)
     page.fill("Password", PASSWORD + Keys.ENTER)
-    page.sees("62 athletes", "Show the 61 for whom nothing waits", "no session yet")
+    page.sees("62 athletes", "Show the 61 who are up to date", "no session yet")
     assert len(page.find_all("tbody tr")) == 1
     page.press("/")
     box = page.find('[aria-label="Find an athlete (/)"]')
@@ -228,5 +228,5 @@ def test_a_large_squad_is_folded_and_found(running, service, page: Page) -> None
     page.sees("Extra 042")
     box.send_keys(Keys.CONTROL, "a")
     box.send_keys(Keys.BACKSPACE, Keys.ESCAPE)
-    page.click("Show the 61 for whom nothing waits")
+    page.click("Show the 61 who are up to date")
     page.until(lambda: len(page.find_all("tbody tr")) == 62)

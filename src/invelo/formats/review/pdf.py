@@ -20,7 +20,7 @@ def review_pdf(block: BlockReport, paper: Paper) -> bytes:
         story.append(text("No decision yet: run a session."))
     story += [Spacer(0, 8), KeepTogether(_figures(block, width))]
     if len(block.proposals) > 1:
-        story += [Spacer(0, 8), text("Earlier decisions", 11, bold=True, after=2)]
+        story += [Spacer(0, 8), text("Earlier proposals", 11, bold=True, after=2)]
         rows: list[list[Any]] = [
             [
                 text(proposal.day.isoformat(), 8.5),

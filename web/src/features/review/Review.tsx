@@ -109,7 +109,7 @@ function Proposals({ sheet }: { sheet: Schema["ReviewSheet"] }) {
 function History({ proposals }: { proposals: Schema["ProposalOut"][] }) {
   return (
     <table className="mt-5 w-full">
-      <caption className="lettering border-b border-ink pb-1 text-left">Earlier decisions</caption>
+      <caption className="lettering border-b border-ink pb-1 text-left">Earlier proposals</caption>
       <tbody>
         {proposals.map((one) => (
           <tr key={one.id} className="border-b border-hair align-top [&>*]:py-1 [&>*]:pr-4">

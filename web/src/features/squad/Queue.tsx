@@ -94,7 +94,7 @@ export function Queue({ waiting, onTold }: Props) {
       </p>
     );
   return (
-    <section aria-label="Decisions waiting">
+    <section aria-label="Needs your decision">
       <div className="flex flex-wrap items-center gap-2 border-b border-hair px-4 py-1.5">
         <Button main busy={busy} disabled={chosen.length === 0} onClick={takeTicked}>
           Take {chosen.length} ticked

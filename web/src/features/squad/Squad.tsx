@@ -10,7 +10,7 @@ import { Away } from "../../common/ui/Away";
 import { Button } from "../../common/ui/Button";
 import { Mark, type Tone } from "../../common/ui/Mark";
 import { TitleBlock, today } from "../../common/ui/TitleBlock";
-import { counted, criterion, day } from "../../common/units/figures";
+import { criterion, day } from "../../common/units/figures";
 import { CriterionGauge } from "./GateGauge";
 import { LadderDialog } from "./LadderDialog";
 import { NewAthlete } from "./NewAthlete";
@@ -88,7 +88,7 @@ export default function Squad() {
             onClick={() => setQueue(true)}
             title="Needs your decision (Q)"
           >
-            {counted(waiting.length, "proposal")} waiting
+            {waiting.length} need{waiting.length === 1 ? "s" : ""} your decision
           </Button>
           <span className="text-sm text-faint">{squad.data?.order}</span>
           <span className="flex-1" />
@@ -132,7 +132,7 @@ export default function Squad() {
               <tr className="lettering border-b border-ink [&>th]:px-3 [&>th]:py-1">
                 <th className="min-w-40">Athlete</th>
                 <th className="min-w-40">Why</th>
-                <th className="min-w-44">Stands on</th>
+                <th className="min-w-44">Current rung</th>
                 <th>Reach against the criterion</th>
                 <th>Today</th>
                 <th>Last session</th>
@@ -157,7 +157,7 @@ export default function Squad() {
         {!queue && folded && (
           <p className="p-4">
             <Button onClick={() => setQuiet(true)}>
-              Show the {named.length - needing.length} for whom nothing waits
+              Show the {named.length - needing.length} who are up to date
             </Button>
           </p>
         )}
@@ -170,7 +170,7 @@ export default function Squad() {
   );
 }
 
-/** From so many athletes on, those for whom nothing waits are folded away. */
+/** From so many athletes on, those who are up to date are folded away. */
 const FOLDED_FROM = 25;
 
 function todayWords(things: number | null): string {
@@ -204,7 +204,7 @@ function SquadRow({ line, selected, onOpen, onRecord }: RowProps) {
         <p className="line-clamp-2 font-text text-sm font-normal text-faint">{line.note}</p>
       </th>
       <td>
-        {line.flags.length === 0 && <Mark tone="ready">nothing waits</Mark>}
+        {line.flags.length === 0 && <Mark tone="ready">up to date</Mark>}
         {line.flags.map((mark) => (
           <div key={mark.text}>
             <Mark tone={TONE[mark.kind]}>{mark.text}</Mark>

@@ -44,7 +44,8 @@ def turnout(points: Sequence[TrendPoint], day: date) -> Turnout | None:
     if not before or not after:
         return None
     change = median(after[-FEW:]) / median(before) - 1.0
-    told = f"{100 * change:+.0f} % in the three weeks after"
+    percent = round(100 * change)
+    told = f"{percent:+d} % in the three weeks after" if percent else "0 % in the three weeks after"
     if abs(change) <= NOISE:
         words = f"reach as before ({told})"
     else:

@@ -2,7 +2,7 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import { Button } from "../../../common/ui/Button";
-import { target } from "../../../common/units/figures";
+import { day, target } from "../../../common/units/figures";
 import { endedBefore } from "../engine/machine";
 import type { Along, Sheet } from "../engine/types";
 import type { Run } from "../engine/useRun";
@@ -175,7 +175,7 @@ function Others({ title, sheets, picked, onPick }: OthersProps) {
         >
           <span>{sheet.name}</span>
           <span className="text-faint">
-            {sheet.day ?? ""} {Math.round(sheet.minutes.likely)} min
+            {sheet.day ? day(sheet.day) : ""} {Math.round(sheet.minutes.likely)} min
           </span>
         </button>
       ))}

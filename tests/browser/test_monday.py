@@ -112,10 +112,10 @@ def test_a_monday_is_worked_through(week_start: Page, running) -> None:
 
     # two plain decisions in bulk
     page.press("q")
-    page.sees("Take 0 ticked", "Step up", "Ease off")
+    page.sees("Accept 0 ticked", "Step up", "Ease off")
     tick(page, "Ada Quill")
     tick(page, "Ben Roe")
-    page.click("Take 2 ticked")
+    page.click("Accept 2 ticked")
     page.sees("2 proposals accepted, messages written; 2 weeks planned anew.")
     page.sees_not("Ada Quill")
 
@@ -153,11 +153,11 @@ def test_a_monday_is_worked_through(week_start: Page, running) -> None:
 def test_the_queue_is_worked_by_keys(week_start: Page) -> None:
     page = week_start
     page.press("q")
-    page.sees("Take 0 ticked")
+    page.sees("Accept 0 ticked")
     page.press("x", Keys.ARROW_DOWN, "x")
-    page.sees("Take 2 ticked")
+    page.sees("Accept 2 ticked")
     page.press("x")
-    page.sees("Take 1 ticked")
+    page.sees("Accept 1 ticked")
     page.press("t")
     page.sees("1 proposal accepted, messages written; 1 week planned anew.")
     page.press("d")

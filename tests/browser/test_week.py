@@ -60,7 +60,7 @@ def test_a_week_from_a_placement_to_a_calendar(ladder: Page) -> None:
 
     # planned from where the athlete stands
     page.solve_and_keep()
-    page.until(lambda: revision(page) == "1: solved")
+    page.until(lambda: revision(page) == "1: planned")
     planned = {day: items(page, day) for day in ("Monday", "Wednesday", "Friday")}
     rung = planned["Monday"][0]
     assert sum(rung in names for names in planned.values()) >= 2

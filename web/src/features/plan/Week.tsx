@@ -99,7 +99,7 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (week_start: string) =
     );
   const keepSolved = () => {
     if (preview)
-      keep({ ...draft, placed: preview.placed }, "solved", preview.bound, () => {
+      keep({ ...draft, placed: preview.placed }, "planned", preview.bound, () => {
         stop();
         leave();
       });

@@ -10,7 +10,8 @@ type Week = Trends["weeks"][number];
 
 const SHOWN = 8;
 const APART = 0.15;
-const day = (iso: string) => `${Number(iso.slice(8))}.${Number(iso.slice(5, 7))}.`;
+const day = (iso: string) =>
+  new Date(`${iso}T12:00:00`).toLocaleDateString("en-GB", { day: "numeric", month: "short" });
 
 interface ByWeekProps {
   title: string;
@@ -51,7 +52,7 @@ function ByWeek({ title, note, weeks, figures, digits, account }: ByWeekProps) {
               </th>
               {shown.map((week) => {
                 const value = figures(week)[name] ?? 0;
-                const words = value ? value.toFixed(digits) : "·";
+                const words = value ? String(Number(value.toFixed(digits))) : "·";
                 const opens = value && account && week === shown.at(-1);
                 return (
                   <td key={week.week_start} className="pl-2 text-right">

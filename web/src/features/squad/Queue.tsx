@@ -97,7 +97,7 @@ export function Queue({ waiting, onTold }: Props) {
     <section aria-label="Needs your decision">
       <div className="flex flex-wrap items-center gap-2 border-b border-hair px-4 py-1.5">
         <Button main busy={busy} disabled={chosen.length === 0} onClick={takeTicked}>
-          Take {chosen.length} ticked
+          Accept {chosen.length} ticked
         </Button>
         <Button onClick={() => setTicked(new Set(plain.map((one) => one.id)))}>
           Tick all {plain.length} plain

@@ -39,7 +39,7 @@ def test_from_sign_in_to_the_next_rung_and_past_a_restart(page: Page, service) -
     page.sees("range.criterion-met", "3 × 10 reps at effort 9 or under", "10 reps at effort 9")
     page.sees("sessions running that met it", "2 of 2", "predicted to failure on the next rung")
     page.click("Accept")
-    page.sees("Accepted", f"Oda Fenwick stands on {above}.")
+    page.sees("Accepted", f"Oda Fenwick trains on {above}.")
 
     service.restart()
     page.open("/squad")
@@ -117,7 +117,7 @@ def test_an_edit_and_a_decline_each_want_a_word(signed_in: Page) -> None:
     page.select("Train this rung instead", "Knee push-up")
     page.fill("Why, in short", "tour week")
     page.click("Take the edited decision")
-    page.sees("Edited", "Knee push-up", "tour week", "stands on Knee push-up")
+    page.sees("Edited", "Knee push-up", "tour week", "trains on Knee push-up")
 
 
 def test_a_new_athlete_goes_from_nothing_to_a_ladder(signed_in: Page) -> None:

@@ -55,7 +55,7 @@ export function Proposal({ proposal, sheet }: Props) {
         <Answering proposalId={proposal.id} from={proposal.from_rung.id} rungs={sheet.rungs} />
       ) : (
         <p className="mt-4 border border-hair bg-wash p-3" role="status">
-          <Answered proposal={proposal} /> {sheet.athlete_name} stands on{" "}
+          <Answered proposal={proposal} /> {sheet.athlete_name} trains on{" "}
           <b>{sheet.current_rung.name}</b>.
         </p>
       )}

@@ -52,7 +52,7 @@ function ByWeek({ title, note, weeks, figures, digits, account }: ByWeekProps) {
               </th>
               {shown.map((week) => {
                 const value = figures(week)[name] ?? 0;
-                const words = value ? String(Number(value.toFixed(digits))) : "·";
+                const words = value ? value.toFixed(Number.isInteger(value) ? 0 : digits) : "·";
                 const opens = value && account && week === shown.at(-1);
                 return (
                   <td key={week.week_start} className="pl-2 text-right">

@@ -44,7 +44,7 @@ export function PlacementPart({ athleteId }: { athleteId: string }) {
           <tr className="lettering border-b border-ink [&>th]:pr-4">
             <th>Family</th>
             <th>Capacity</th>
-            <th>Stands on</th>
+            <th>Current rung</th>
             <th>Sides</th>
             <th>
               <span className="sr-only">Acts</span>

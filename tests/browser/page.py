@@ -107,7 +107,17 @@ class Page:
             ActionChains(self.driver).send_keys(key).perform()
 
     def click(self, words: str) -> None:
-        self.until(lambda: self.button(words).click() is None)
+        """Press a button or follow a link. A press on one that is busy would be lost: it is waited
+        for, as a hand waits."""
+
+        def pressed() -> bool:
+            found = self.button(words)
+            if not found.is_enabled():
+                return False
+            found.click()
+            return True
+
+        self.until(pressed)
 
     def opens_ladder(self, name: str) -> None:
         """Open an athlete's ladder from the squad, whose lines name rungs too."""

@@ -7,6 +7,7 @@ from pathlib import Path
 
 import pytest
 
+from invelo.runtime.cli import QUICK
 from invelo.runtime.settings import ROOT
 
 SOURCE = ROOT / "src" / "invelo"
@@ -73,3 +74,8 @@ def test_nothing_forwards_only() -> None:
         and any(isinstance(node, ast.ImportFrom) for node in module.body)
     ]
     assert handing_on == []
+
+
+def test_a_quick_run_finds_its_tests() -> None:
+    named = [part for part in QUICK if part.startswith("tests/")]
+    assert [part for part in named if not (ROOT / part).exists()] == []

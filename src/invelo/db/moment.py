@@ -17,7 +17,7 @@ class Moment:
 
     Attributes:
         at: the instant, with its offset.
-        zone: IANA name, such as "Europe/Lisbon".
+        time_zone: IANA name, such as "Europe/Lisbon".
     """
 
     at: datetime

@@ -132,7 +132,7 @@ class CheckResult:
         check: which.
         passed: whether all of it was seen, on both sides.
         day: when.
-        word: what was seen, '' for nothing to add.
+        note: what was seen, '' for nothing to add.
     """
 
     check: CheckId

@@ -103,7 +103,7 @@ class Solution:
     """One dial turned until the aim is met.
 
     Attributes:
-        dial: what was turned.
+        adjustable: what was turned.
         now: where it stands.
         to: where it meets the aim; None where it cannot.
         task: the set-up with the dial there, rounded to what can be set up.

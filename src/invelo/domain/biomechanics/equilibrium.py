@@ -38,8 +38,8 @@ class Rows:
         segments: of the bodies, each value of shape `(k,)` or `(1,)`.
         values: of the form's parameters, each of shape `(k,)`.
         depths: places along the rep, shape `(n, 1)` or `(n, k)`.
-        worn: what is carried.
-        band, help: what pulls or lifts from outside, the same for all rows.
+        added_load: what is carried.
+        band, assistance: what pulls or lifts from outside, the same for all rows.
         slack: added to joint angles, degrees, shape `(k,)`.
     """
 

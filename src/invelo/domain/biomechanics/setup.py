@@ -71,9 +71,9 @@ class SetUp:
     Attributes:
         movement: the form's id.
         values: of its parameters where they differ from the form's own, sorted by name.
-        worn: what is carried.
+        added_load: what is carried.
         band: where one pulls.
-        help: where someone or something lifts.
+        assistance: where someone or something lifts.
         range: share of the full range that is used, 0.2 to 1, from the rep's start.
 
     Raises:

@@ -54,7 +54,7 @@ class ReadySetUp:
         movement: its id.
         shape: a named shape of its form; `values` go on top.
         vest, bag, hands: kg.
-        help: kg taken off at the hips.
+        assistance: kg taken off at the hips.
         range: share of the full range.
         tempo: lower-hold-press-hold, s.
     """
@@ -134,7 +134,7 @@ class ReadyRung(ReadySetUp):
 
     Attributes:
         after: names of the rungs one steps here from; the one before it if left out.
-        why: why it stands here, where the computed demand alone would not say so.
+        why: why it is here, where the computed demand alone would not say so.
     """
 
     after: tuple[str, ...] = ()

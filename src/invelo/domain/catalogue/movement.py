@@ -207,8 +207,8 @@ class Modifiers:
 
     Attributes:
         values: of the form's parameters where they differ from its own, sorted by name.
-        worn: mass carried.
-        band, help: what pulls or lifts from outside.
+        added_load: mass carried.
+        band, assistance: what pulls or lifts from outside.
         range: share of the full range, from the rep's start.
         tempo: seconds of each phase.
     """

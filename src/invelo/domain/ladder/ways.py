@@ -29,7 +29,7 @@ class Adjustment:
     """One thing changed alone.
 
     Attributes:
-        dial: what is changed.
+        adjustable: what is changed.
         now: as the rung has it.
         to: as the step asks for it, None where it cannot be reached.
         demand: of the changed rung.

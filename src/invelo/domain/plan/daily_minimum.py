@@ -104,7 +104,7 @@ class DailyMinimumStatus:
         missed: days missed in a row before today.
         tries: trials of the first day.
         today: whether today is ticked.
-        word: a good word, or what to do.
+        note: a good word, or what to do.
     """
 
     run: int

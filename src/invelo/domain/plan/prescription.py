@@ -73,7 +73,7 @@ class Prescription:
         sets: number of work sets.
         low, high: the range's foot and top, in `unit`.
         rest: seconds between sets.
-        effort: target, 1–10.
+        rpe: target, 1–10.
         unit: reps, or seconds of a hold.
     """
 
@@ -118,7 +118,7 @@ class Criterion:
     Attributes:
         sets: sets that each meet it.
         amount: clean reps, or seconds, in every one.
-        effort: highest effort allowed.
+        rpe: highest effort allowed.
         sessions: consecutive sessions of the ladder on which it is shown.
         unit: reps, or seconds of a hold.
     """

@@ -132,7 +132,7 @@ def nearer_by(days_a_week: float, rpe: float, done_share: float, growth: float) 
 
     Args:
         days_a_week: trained lately.
-        effort: mean of the sets.
+        rpe: mean of the sets.
         done_share: of the planned sessions that were done.
         growth: trend of capacity, share a week.
     """

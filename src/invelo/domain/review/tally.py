@@ -23,7 +23,7 @@ class Group:
     """Logged sets of one week that are alike.
 
     Attributes:
-        monday: of the week.
+        week_start: of the week.
         movement, modifiers: what was done.
         kind, side: how.
         sets: number of them.
@@ -53,7 +53,7 @@ class WeekTally:
     """What one week adds up to.
 
     Attributes:
-        monday: its first day.
+        week_start: its first day.
         regions: hard sets by region.
         joints: torque × seconds by joint, N·m·s.
         left, right: best of each side, by movement, where the sides were done apart.

@@ -65,7 +65,7 @@ class SessionLoad:
 
     Attributes:
         day: local date.
-        effort: of the whole session, 1–10.
+        rpe: of the whole session, 1–10.
         minutes: it lasted.
         stood_in: whether the effort is the mean of the sets', because the session's was not asked.
     """

@@ -16,8 +16,8 @@ class Performed:
 
     Attributes:
         amount: reps or whole seconds, at least one.
-        effort: as it was rated, in halves.
-        clean: whether form held.
+        rpe: as it was rated, in halves.
+        form_ok: whether form held.
     """
 
     amount: int

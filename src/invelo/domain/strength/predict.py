@@ -30,7 +30,7 @@ class Done:
         reps: clean reps, for a movement counted in reps.
         seconds: of the hold, for a hold.
         tempo: of the reps.
-        effort: 1–10; 10 for a test to the end.
+        rpe: 1–10; 10 for a test to the end.
     """
 
     setup: SetUp

@@ -80,8 +80,8 @@ class SetRecord:
     Attributes:
         rung: key of the rung it was done on, unique on its ladder; '' off any.
         amount: clean full reps, seconds of a hold, or centimetres of a jump.
-        effort: 1–10.
-        clean: whether form held to the end.
+        rpe: 1–10.
+        form_ok: whether form held to the end.
         pain: 0–10; 0 for none.
         pain_place: where, '' for none.
         unit: of the amount.

@@ -80,7 +80,7 @@ class Choice:
         way: harder, here or easier than what was planned.
         rung: which.
         low, high: the target there.
-        effort: as planned.
+        rpe: as planned.
         rest: seconds after it.
         likely: what is likely there to the end, if known.
     """

@@ -41,8 +41,8 @@ class FileWeek:
 
     Attributes:
         who: the athlete's name.
-        monday: its first day.
-        zone: IANA name in which its times are told.
+        week_start: its first day.
+        time_zone: IANA name in which its times are told.
         revision: of the plan.
         days: with something on them.
         habit: the daily minimum, if one runs.

@@ -93,7 +93,7 @@ def read(content: bytes, time_zone: str, given: Mapping[str, str] | None = None)
 
     Args:
         content: the file.
-        zone: IANA zone of rows that tell none.
+        time_zone: IANA zone of rows that tell none.
         given: our column to theirs, where names do not tell; '' leaves one out.
 
     Raises:

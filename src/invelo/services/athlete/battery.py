@@ -28,7 +28,7 @@ from invelo.services.ladder.ladder import LadderView
 
 @dataclass(frozen=True)
 class NewTest:
-    """A test as it was done: strict reps, or seconds of a hold, to the end unless `effort` < 10."""
+    """A test as it was done: strict reps, or seconds of a hold, to the end unless `rpe` < 10."""
 
     id: UUID
     movement: Movement

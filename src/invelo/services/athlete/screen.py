@@ -93,7 +93,7 @@ class Word:
 
     Attributes:
         said_by: who said it.
-        word: what they said.
+        note: what they said.
         lifts: limits it lifts, and "doctor" where training may begin.
     """
 

@@ -42,7 +42,7 @@ def edit(
         row: the ladder, locked.
         athlete: whose it is.
         how: the drawing it becomes.
-        word: what was done, for the undo.
+        note: what was done, for the undo.
         moment: when.
         given: movements that are new on it.
 

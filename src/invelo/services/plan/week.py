@@ -55,7 +55,7 @@ class WeekView:
     """A week as it stands for an athlete.
 
     Attributes:
-        monday: its first day.
+        week_start: its first day.
         who: the athlete as it sees them.
         availability: what is asked of it; `told` says whether the coach did.
         spots: their places.
@@ -257,7 +257,7 @@ def keep(
         db, athlete, seen: the transaction, whose, and the week with the pins and losses to keep.
         plan: what stands where.
         number: of the revision this one follows, 0 for none.
-        word: what was done, for the list of revisions.
+        note: what was done, for the list of revisions.
         moment: when.
         bound: points no plan can go under, if the solver proved any.
 
@@ -324,9 +324,9 @@ def plan_again(
     Args:
         db: one transaction.
         athlete: whose.
-        monday: of the week.
+        week_start: of the week.
         moment: now.
-        word: why, for the history.
+        note: why, for the history.
     """
     from invelo.domain.plan.week.solve import solve  # heavy: loaded on first use
 

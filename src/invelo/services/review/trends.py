@@ -33,9 +33,9 @@ class SessionPoint:
 
     Attributes:
         id, day: which and when.
-        effort: of the whole session, None where it was not asked.
+        rpe: of the whole session, None where it was not asked.
         sets: logged.
-        clean: share of them that kept their form.
+        form_ok: share of them that kept their form.
         tempo: share of the reps' sets without a fault of tempo.
         pain: worst, 0–10.
     """

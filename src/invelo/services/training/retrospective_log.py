@@ -25,7 +25,7 @@ class WholeSession:
         id: of it.
         name: what it is called.
         moment: when it began.
-        effort: of the whole session; None where nothing was said.
+        rpe: of the whole session; None where nothing was said.
         sets: in order.
     """
 

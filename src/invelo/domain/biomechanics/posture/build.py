@@ -80,7 +80,7 @@ def build(
         segments: of the body, each value of shape `(k,)`.
         values: of the form's parameters, in their units, each of shape `(1,)` or `(k,)`.
         depth: along the rep, 0 to 1, shape `(n, 1)` or `(n, k)`.
-        worn: what is carried.
+        added_load: what is carried.
         pulls: forces from outside.
         slack: added to joint angles, degrees, shape `(k,)`: how loosely they are held.
         refuse: what is done with a posture that cannot be.

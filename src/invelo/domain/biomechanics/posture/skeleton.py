@@ -103,7 +103,7 @@ class Posture:
         segments: the body's lengths, masses and centres.
         contacts: what the body touches.
         resting: segments that lie on the support and carry themselves.
-        worn: mass worn.
+        added_load: mass worn.
         outside: forces that are known beforehand.
         closure: how the sideways force was settled.
         gravity: m/s²; 0 where the plane is level, seen from above.

@@ -52,7 +52,7 @@ class Today:
         sore: how sore each place is, 0–10; from `PAIN_STOP` on it is spared altogether.
         tight: places that are tight, not sore.
         sleep: hours of the last night, 0 to 24.
-        effort: of what was done today already, 1 to 10.
+        rpe: of what was done today already, 1 to 10.
     """
 
     minutes: float | None = None

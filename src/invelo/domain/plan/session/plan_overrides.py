@@ -35,7 +35,7 @@ class OwnSet:
         rung: name of another rung of the same ladder, '' for the item's own.
         tempo: lower-hold-press-hold, s, '' for the rung's own.
         low, high: the target.
-        effort: target, 1–10.
+        rpe: target, 1–10.
         rest: seconds after it.
     """
 

@@ -85,7 +85,7 @@ class WorkSet:
         name: of the rung.
         movement, modifiers: what is done, tempo included.
         low, high: the target, as the movement is counted.
-        effort: target, 1–10.
+        rpe: target, 1–10.
         rest: seconds after it.
         kind: an ordinary set, an easy one, one that is dropped to, a piece of a broken hold, a top
             single, or one that finishes a range after a few breaths.

@@ -41,7 +41,7 @@ class CourseWeek:
         number: from 1.
         kind: building, easy or coming back.
         share: of the usual sets.
-        effort: at most; 10 where the method's own stands.
+        rpe: at most; 10 where the method's own stands.
         grows: sets more than at the block's start, where the method grows them.
     """
 

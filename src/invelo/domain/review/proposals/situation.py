@@ -155,7 +155,7 @@ class Situation:
 
     def useful_offers(self) -> tuple[Offer, ...]:
         """Steps by one lever that leave a useful prescription: less assistance, slower, heavier;
-        of a hold less help alone, since a weight on a hold is no step towards the next shape."""
+        of a hold less of it alone, since a weight on a hold is no step towards the next shape."""
         least = self.policy.least(self.rung.prescription.unit)
         kinds = () if self.rung.prescription.unit == "s" else ("tempo", "load")
         return tuple(

@@ -139,9 +139,11 @@ const toldIn = (row: Row) => ({
 
 /** What a row says otherwise than before, as the service puts a set right; null for nothing. */
 export function corrected(before: Row, row: Row): Partial<Schema["SetCorrection"]> | null {
-  const was: Record<string, unknown> = toldIn(before);
-  const changed = Object.entries(toldIn(row)).filter(([name, value]) => value !== was[name]);
-  return changed.length ? Object.fromEntries(changed) : null;
+  const was = toldIn(before);
+  const now = toldIn(row);
+  const names = Object.keys(now) as (keyof typeof now)[];
+  const changed = names.filter((name) => now[name] !== was[name]);
+  return changed.length ? Object.fromEntries(changed.map((name) => [name, now[name]])) : null;
 }
 
 /** A row as the service takes it; the service says what it cannot. */

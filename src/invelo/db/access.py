@@ -85,10 +85,10 @@ def own_session(db: Session, athlete_id: UUID, session_id: UUID) -> TrainingSess
     Raises:
         MissingError: if there is none of theirs.
     """
-    found = db.get(TrainingSessionRow, session_id)
-    if found is None or found.athlete_id != athlete_id:
+    session = db.get(TrainingSessionRow, session_id)
+    if session is None or session.athlete_id != athlete_id:
         raise MissingError("session")
-    return found
+    return session
 
 
 def proposal(db: Session, account_id: UUID, proposal_id: UUID, roles: Roles = SEE) -> ProposalRow:

@@ -35,8 +35,8 @@ def migrate(url: str) -> None:
 
 def knows(revision: str) -> bool:
     """Whether a schema is one of this release's or of an earlier one's."""
-    found = ScriptDirectory.from_config(_migrations()).walk_revisions()
-    return revision in {script.revision for script in found}
+    scripts = ScriptDirectory.from_config(_migrations()).walk_revisions()
+    return revision in {script.revision for script in scripts}
 
 
 def move_to(connection: Connection, revision: str) -> None:

@@ -45,16 +45,16 @@ def write(db: Session, row: LadderRow, drawing: LadderGraph) -> None:
         if rung.id not in wanted:
             _may_go(db, row, rung)
     db.exec(text("SET CONSTRAINTS ALL DEFERRED"))  # type: ignore[call-overload]
-    for position, one in enumerate(drawing.rungs):
-        columns = {**rung_columns(one.rung), "why": one.why, "position": position}
-        if one.id in kept:
+    for position, node in enumerate(drawing.rungs):
+        columns = {**rung_columns(node.rung), "why": node.why, "position": position}
+        if node.id in kept:
             for name, value in columns.items():
-                setattr(kept[one.id], name, value)
-            db.add(kept[one.id])
-        elif db.get(RungRow, one.id) is not None:
+                setattr(kept[node.id], name, value)
+            db.add(kept[node.id])
+        elif db.get(RungRow, node.id) is not None:
             raise ConflictError("id", "it is in use.", "Make a new id for each rung.")
         else:
-            db.add(RungRow(id=one.id, ladder_id=row.id, **columns))
+            db.add(RungRow(id=node.id, ladder_id=row.id, **columns))
     for rung in kept.values():
         if rung.id not in wanted:
             db.delete(rung)
@@ -89,7 +89,8 @@ def document_of(drawing: LadderGraph) -> dict[str, Any]:
     """A drawing as JSON keeps it."""
     return {
         "rungs": [
-            {"id": str(one.id), "why": one.why, **rung_columns(one.rung)} for one in drawing.rungs
+            {"id": str(node.id), "why": node.why, **rung_columns(node.rung)}
+            for node in drawing.rungs
         ],
         "edges": [[str(lower), str(upper)] for lower, upper in drawing.edges],
     }

@@ -142,7 +142,7 @@ def finished(db: Session, ladder_id: UUID, most: int = LOOK_BACK) -> list[Logged
     sets = standing_sets(db, [row.id for row in rows])
     own = set(db.exec(rungs))
     return [
-        LoggedSession(row, tuple(one for one in sets[row.id] if one.rung_id in own))
+        LoggedSession(row, tuple(logged for logged in sets[row.id] if logged.rung_id in own))
         for row in reversed(rows)
     ]
 
@@ -205,12 +205,12 @@ def worst_pain(db: Session, session_ids: list[UUID]) -> dict[UUID, tuple[int, st
 
 def history(db: Session, set_id: UUID) -> list[LoggedSetRow]:
     """A set and every row it corrects, the newest first."""
-    found = []
+    loggeds = []
     at = db.get(LoggedSetRow, set_id)
     while at is not None:
-        found.append(at)
+        loggeds.append(at)
         at = db.get(LoggedSetRow, at.corrects_set_id) if at.corrects_set_id else None
-    return found
+    return loggeds
 
 
 A_PAGE = 20

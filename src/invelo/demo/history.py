@@ -214,7 +214,7 @@ class _MemberHistory:
             return  # something closes the rung: a day off
         done = self._sets(session, moment, offset)
         self.response.train(done)
-        rpes = [one.rpe for one, _ in done]
+        rpes = [record.rpe for record, _ in done]
         whole = min(10, max(1, round(sum(rpes) / len(rpes) - 1 + self.random.random())))
         ended = Moment(day + timedelta(minutes=20 + 4 * len(done)), ZONE)
         for proposal in floor.finish(db, self.athlete, session, whole, ended):
@@ -236,17 +236,19 @@ class _MemberHistory:
         for number in range(1, rung.prescription.sets + 1):
             can = max(1.0, there * (1.0 - drop))
             tests = self.to_the_end and number == 1
-            one = perform(rung.prescription, can, random.gauss(0.0, 0.3), random.random(), tests)
-            drop += tires_by(one.rpe)
+            performed = perform(
+                rung.prescription, can, random.gauss(0.0, 0.3), random.random(), tests
+            )
+            drop += tires_by(performed.rpe)
             at = Moment(moment.at + timedelta(seconds=(rung.prescription.rest + 40) * number), ZONE)
             last = number == rung.prescription.sets
             draft = SetDraft(
                 rung_id=kept.id,
                 number=number,
-                amount=float(one.amount),
+                amount=float(performed.amount),
                 unit=rung.prescription.unit,
-                rpe=one.rpe,
-                form_ok=one.form_ok,
+                rpe=performed.rpe,
+                form_ok=performed.form_ok,
                 pain=hurts if last else 0,
                 pain_place=place if last and hurts else "",
                 prescribed_min=rung.prescription.low,
@@ -254,7 +256,12 @@ class _MemberHistory:
             )
             floor.log(db, session, floor.SetEntry(new_id(random), draft, at), at.at)
             done.append(
-                (SetRecord("", float(one.amount), one.rpe, unit=rung.prescription.unit), can)
+                (
+                    SetRecord(
+                        "", float(performed.amount), performed.rpe, unit=rung.prescription.unit
+                    ),
+                    can,
+                )
             )
         self.to_the_end = False
         return done

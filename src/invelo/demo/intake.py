@@ -51,31 +51,31 @@ def answer(
     random: Random,
 ) -> None:
     """A member's person, screen, readiness, further tests and ladders."""
-    told: Intake = MEMBERS[athlete.name]
-    where = tuple(places[name] for name in told.places)
+    intake: Intake = MEMBERS[athlete.name]
+    where = tuple(places[name] for name in intake.places)
     who = Person(
-        goals=told.goals,
-        aim=told.aim,
-        training_years=told.training_years,
-        days=told.days,
-        minutes=told.minutes,
+        goals=intake.goals,
+        aim=intake.aim,
+        training_years=intake.training_years,
+        days=intake.days,
+        minutes=intake.minutes,
         places=where,
         methods=("double_progression",),
-        sex=told.sex,
+        sex=intake.sex,
     )
     person.keep(db, coach.id, athlete, who, moment.at)
-    born = date(moment.local_date.year - told.age, 3, 14)
-    answers = Answers(born, active=told.training_years >= 0.5, pains=dict(told.pains))
+    born = date(moment.local_date.year - intake.age, 3, 14)
+    answers = Answers(born, active=intake.training_years >= 0.5, pains=dict(intake.pains))
     screen.record(db, athlete, new_id(random), answers, moment)
     for check in CHECKS:
-        shown = CheckResult(check.id, check.id not in told.closed, moment.local_date)
+        shown = CheckResult(check.id, check.id not in intake.closed, moment.local_date)
         readiness.record(db, athlete, new_id(random), shown, moment)
-    for test_id, amount, side in told.tests:
-        kind = next(one for one in catalogue().test if one.id == test_id)
+    for test_id, amount, side in intake.tests:
+        kind = next(test_kind for test_kind in catalogue().test if test_kind.id == test_id)
         _test(db, athlete, kind.modifiers(), kind.movement, amount, side, moment, random)
-    for ready in told.ladders:
-        found = catalogue().find_ladder(ready)
-        ladder.create(db, athlete, found, "strength", "beginner", moment)
+    for ready in intake.ladders:
+        ready_ladder = catalogue().find_ladder(ready)
+        ladder.create(db, athlete, ready_ladder, "strength", "beginner", moment)
 
 
 def _test(

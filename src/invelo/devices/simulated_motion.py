@@ -145,13 +145,13 @@ def usual_set(watch: Watch, reps: int, random: Random) -> tuple[TrueRep, ...]:
     tempo = watch.tempo
     first, second = (tempo.press, tempo.lower) if watch.rises else (tempo.lower, tempo.press)
     turn, rest = (tempo.top, tempo.bottom) if watch.rises else (tempo.bottom, tempo.top)
-    found = []
+    true_reps = []
     for number in range(reps):
         slow = random.gauss(1.0, 0.05)
         last = number == reps - 1 and reps > 3
         depth = random.uniform(0.75, 0.95) if not last else 0.45
-        found.append(TrueRep(depth, first * slow, turn * slow, second * slow, rest * slow))
-    return tuple(found)
+        true_reps.append(TrueRep(depth, first * slow, turn * slow, second * slow, rest * slow))
+    return tuple(true_reps)
 
 
 @asynccontextmanager
@@ -197,7 +197,7 @@ def _rounded(line: float | None) -> float | None:
 async def _listen(link: ServerConnection, trouble: list[str]) -> None:
     async for line in link:
         try:
-            told = motion_lines.to_sensor(line)
+            motion_trouble = motion_lines.to_sensor(line)
         except InputError:
             continue  # a sensor does not argue
-        trouble.append(told.what)
+        trouble.append(motion_trouble.what)

@@ -58,14 +58,14 @@ class SimulatedRun:
             self._rounds(block, last)
             return
         for item in block.items:
-            for number, one in enumerate(item.sets):
-                self._set(one)
+            for number, work_set in enumerate(item.sets):
+                self._set(work_set)
                 final = number == len(item.sets) - 1
                 over = last and final and item is block.items[-1]
                 if not over:
                     warm = block.format == "warm-up"
                     # on to the next exercise there is more to do than to get one's breath
-                    self._wait(one.rest if warm or not final else max(one.rest, 90.0))
+                    self._wait(work_set.rest if warm or not final else max(work_set.rest, 90.0))
 
     def _rounds(self, block: Block, last: bool) -> None:
         for round_ in range(block.rounds):

@@ -107,15 +107,15 @@ async def _speak(link: ServerConnection, device: HangingScale) -> None:
 async def _listen(link: ServerConnection, device: HangingScale, trouble: list[str]) -> None:
     async for line in link:
         try:
-            told = lines.to_scale(line)
+            unit_now = lines.to_scale(line)
         except InputError:
             continue  # a scale does not argue
-        match told:
+        match unit_now:
             case lines.PullLine():
                 trouble.clear()
-                device.pull(told.stretch)
+                device.pull(unit_now.stretch)
             case lines.UnitNow():
-                device.unit = told.unit
-                await link.send(lines.written(told))
+                device.unit = unit_now.unit
+                await link.send(lines.written(unit_now))
             case lines.Trouble():
-                trouble.append(told.what)
+                trouble.append(unit_now.what)

@@ -125,9 +125,9 @@ def backup(path: ArchivePath, demo: OfDemo = False) -> None:
     with _kept(demo) as url:
         migrate(url)
         engine = engine_for(url)
-        told = archive.write(engine, path, datetime.now(UTC))
+        manifest = archive.write(engine, path, datetime.now(UTC))
         engine.dispose()
-    serving.say(f"{told.rows} rows of {len(told.tables)} tables kept in {path}")
+    serving.say(f"{manifest.rows} rows of {len(manifest.tables)} tables kept in {path}")
 
 
 @app.command()
@@ -141,13 +141,13 @@ def restore(path: ArchivePath, demo: OfDemo = False) -> None:
         migrate(url)
         engine = engine_for(url)
         try:
-            told = archive.restore(engine, path)
+            manifest = archive.restore(engine, path)
         except InputError as error:
             serving.say(str(error))
             raise SystemExit(2) from error
         finally:
             engine.dispose()
-    serving.say(f"{told.rows} rows of {len(told.tables)} tables restored from {path}")
+    serving.say(f"{manifest.rows} rows of {len(manifest.tables)} tables restored from {path}")
 
 
 @contextmanager
@@ -277,12 +277,12 @@ def ladder(source: ObjectSource = "-", schema: Schema = False) -> None:  # type:
         print(json.dumps(exchange.schema(), indent=2, ensure_ascii=False))
         return
     try:
-        told = exchange.answer(_object(source, "one ladder"))
+        ladder_answer = exchange.answer(_object(source, "one ladder"))
     except exchange.FaultyError as error:
         for fault in error.faults:
             serving.say(f"{fault.place}: {fault.problem} {fault.remedy}")
         raise SystemExit(2) from error
-    print(json.dumps(said(told), indent=2, ensure_ascii=False))
+    print(json.dumps(said(ladder_answer), indent=2, ensure_ascii=False))
 
 
 @app.command()
@@ -329,8 +329,8 @@ def simulate(
     from invelo.jobs import simulating
 
     if show:
-        for one in CANDIDATES.values():
-            print(f"{one.id:<16}{one.name}")
+        for candidate in CANDIDATES.values():
+            print(f"{candidate.id:<16}{candidate.name}")
         return
     named = tuple(filter(None, (part.strip() for part in plans.split(",")))) or USUAL
     try:
@@ -338,10 +338,10 @@ def simulate(
     except InputError as error:
         serving.say(str(error))
         raise SystemExit(2) from error
-    told, whole = simulating.run(question, jobs, serving.say)
+    comparison, whole = simulating.run(question, jobs, serving.say)
     if chart is not None:
-        chart.write_text(simulation.chart(told), encoding="utf-8")
-    print(told.model_dump_json(indent=2) if as_json else simulation.table(told))
+        chart.write_text(simulation.chart(comparison), encoding="utf-8")
+    print(comparison.model_dump_json(indent=2) if as_json else simulation.table(comparison))
     if not whole:
         raise SystemExit(130)
 

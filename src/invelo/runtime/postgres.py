@@ -86,12 +86,12 @@ def binaries() -> Path:
     Raises:
         PostgresError: if there are none.
     """
-    found = sorted(
+    paths = sorted(
         Path("/usr/lib/postgresql").glob("*/bin/postgres"), key=lambda p: int(p.parts[-3])
     )
-    if not found:
+    if not paths:
         raise PostgresError("PostgreSQL is not installed. Run: apt-get install postgresql")
-    return found[-1].parent
+    return paths[-1].parent
 
 
 def unprivileged_user() -> str | None:

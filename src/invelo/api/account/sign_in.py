@@ -47,12 +47,12 @@ def sign_in(
     machine = request.client.host if request.client else "unknown"
     account = accounts.check(db, body.email, body.password, machine, now)
     if account is None:  # answered, not raised: the failed try must be kept
-        told = FieldProblem(
+        field_problem = FieldProblem(
             field="password",
             problem="address and password do not belong together.",
             remedy="Check both and try again.",
         )
-        return problem(401, "Not signed in", told)
+        return problem(401, "Not signed in", field_problem)
     _set_cookie(response, db, account, now, request.app.state.settings)
     return SignedIn.model_validate(account)
 

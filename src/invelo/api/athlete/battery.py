@@ -49,8 +49,11 @@ def get_battery(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> Batte
     body = body_of(capacity.measures(db, athlete.id)[-1])
     age, sex = screen.age_of(db, athlete.id, today), person.of_athlete(db, athlete.id).sex
     return BatteryOut(
-        tests=[_card(one.test, body, one.why, one.expected, age, sex) for one in found.proposed],
-        left_out=[ClosedTest(name=one.test.name, why=one.why) for one in found.left_out],
+        tests=[
+            _card(proposed_test.test, body, proposed_test.why, proposed_test.expected, age, sex)
+            for proposed_test in found.proposed
+        ],
+        left_out=[ClosedTest(name=left.test.name, why=left.why) for left in found.left_out],
     )
 
 
@@ -87,8 +90,8 @@ def _card(
     movement, changes = test.of, test.modifiers()
     load = reading(body, changes.setup(movement))
     ends = {0, len(load.depths) - 1}
-    found = norm_of(catalogue().norm, test.norm, sex) if age is not None else None
-    band = found.band(age) if found and age is not None else None
+    norm = norm_of(catalogue().norm, test.norm, sex) if age is not None else None
+    band = norm.band(age) if norm and age is not None else None
     return TestCard(
         id=test.id,
         name=test.name,
@@ -102,8 +105,8 @@ def _card(
         stop=list(STOP),
         cautions=list(movement.cautions),
         figures=[FigureOut.model_validate(figure(load, place)) for place in sorted(ends)],
-        norm=NormOut.of(found, age=age or 0, words=list(found.words), least=list(band.least))
-        if found and band
+        norm=NormOut.of(norm, age=age or 0, words=list(norm.words), least=list(band.least))
+        if norm and band
         else None,
         why=why,
         expected=EstimateOut.model_validate(expected) if expected else None,
@@ -116,8 +119,8 @@ def _tests(db: Database, athlete: AthleteRow, now: Now) -> list[TestDone]:
     told = [(row, capacity.test_evidence(row, bodies)) for row in rows]
     age = screen.age_of(db, athlete.id, Moment(now, athlete.time_zone).local_date)
     sex = person.of_athlete(db, athlete.id).sex
-    known = [one for _, one in told]
-    return [_done(row, one, before(one, known), age, sex) for row, one in told]
+    known = [evidence for _, evidence in told]
+    return [_done(row, evidence, before(evidence, known), age, sex) for row, evidence in told]
 
 
 def _done(

@@ -59,19 +59,19 @@ def get_tests_file(athlete_id: UUID, coach: Coach, db: Database) -> Response:
     """An athlete's newest tests as CSV."""
     athlete = access.athlete(db, coach.id, athlete_id)
     rows = []
-    for one in capacity.tests_of(db, athlete.id):
-        there = one.at.astimezone(ZoneInfo(one.time_zone))
+    for test in capacity.tests_of(db, athlete.id):
+        there = test.at.astimezone(ZoneInfo(test.time_zone))
         rows.append(
             {
-                "date": one.local_date.isoformat(),
+                "date": test.local_date.isoformat(),
                 "time": f"{there:%H:%M:%S}",
-                "time zone": one.time_zone,
-                "movement": one.movement,
-                "set-up": json.dumps(one.changes, ensure_ascii=False, sort_keys=True),
-                "amount": f"{one.amount:g}",
-                "unit": catalogue().find_movement(one.movement).unit,
-                "rpe": f"{one.rpe:g}",
-                "side": one.side,
+                "time zone": test.time_zone,
+                "movement": test.movement,
+                "set-up": json.dumps(test.changes, ensure_ascii=False, sort_keys=True),
+                "amount": f"{test.amount:g}",
+                "unit": catalogue().find_movement(test.movement).unit,
+                "rpe": f"{test.rpe:g}",
+                "side": test.side,
             }
         )
     name = quote(f"Tests of {athlete.name}")
@@ -87,18 +87,18 @@ def read_tests(athlete_id: UUID, body: TestFile, coach: Coach, db: Database, now
     """Read a CSV of tests. A dry run tells how its columns are matched and every row that cannot be
     kept; nothing is written until all are right. The same file again changes nothing."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
-    found = tests_csv.read(body.content, athlete.time_zone, body.matching)
-    if len(found.rows) > MOST_TESTS:
+    table = tests_csv.read(body.content, athlete.time_zone, body.matching)
+    if len(table.rows) > MOST_TESTS:
         raise InputError(
-            "file", f"it holds {len(found.rows)} tests.", f"Send {MOST_TESTS} at most."
+            "file", f"it holds {len(table.rows)} tests.", f"Send {MOST_TESTS} at most."
         )
-    bad = list(found.bad)
+    bad = list(table.bad)
     ready = []
-    for one in found.rows:
+    for row in table.rows:
         try:
-            ready.append((_new(athlete, one), _moment(one, now)))
+            ready.append((_new(athlete, row), _moment(row, now)))
         except InputError as error:
-            bad.append(csv_table.BadRow(one.row, error.field, error.problem, error.remedy))
+            bad.append(csv_table.BadRow(row.row, error.field, error.problem, error.remedy))
     bad.sort(key=lambda one: one.row)
     if body.keep:
         if bad:
@@ -110,10 +110,10 @@ def read_tests(athlete_id: UUID, body: TestFile, coach: Coach, db: Database, now
             battery.keep_test(db, athlete, test, moment)
     return ReadTests(
         columns=list(tests_csv.COLUMNS.names),
-        header=list(found.header),
-        matching=found.matching,
+        header=list(table.header),
+        matching=table.matching,
         tests=len(ready),
-        bad=[BadRowOut.model_validate(one) for one in bad],
+        bad=[BadRowOut.model_validate(bad_row) for bad_row in bad],
         kept=body.keep,
     )
 

@@ -82,7 +82,7 @@ class Skills(ResponseModel):
 @router.get("/skills")
 def get_skills(_: Coach) -> Skills:
     """The goals to choose from."""
-    return Skills(skills=[SkillOut.model_validate(one) for one in catalogue().skill])
+    return Skills(skills=[SkillOut.model_validate(skill) for skill in catalogue().skill])
 
 
 @router.get("/athletes/{athlete_id}/person")

@@ -57,25 +57,25 @@ def get_placements(
     """Where the intake's tests would put an athlete on every ready ladder."""
     athlete = access.athlete(db, coach.id, athlete_id)
     today = moment_for(athlete, now).local_date
-    found = placements.everywhere(db, athlete, purpose, level, today)
-    return Placements(ladders=[_placed(one) for one in found])
+    ladder_placements = placements.everywhere(db, athlete, purpose, level, today)
+    return Placements(ladders=[_placed(ladder_placement) for ladder_placement in ladder_placements])
 
 
 def _placed(one: placements.LadderPlacement) -> PlacedOn:
-    told, ready = one.placement, one.ready
+    placement, ready = one.placement, one.ready
     names = [rung.name for rung in ready.rungs]
-    expected = told.predictions[told.index] if told else None
+    expected = placement.predictions[placement.index] if placement else None
     return PlacedOn.of(
         ready,
         rungs=len(names),
         closed=one.closed,
         shut=one.shut,
-        rung=names[told.index] if told else "",
-        low_rung=names[told.low_index] if told else "",
-        high_rung=names[told.high_index] if told else "",
-        fits=told.fits if told else False,
+        rung=names[placement.index] if placement else "",
+        low_rung=names[placement.low_index] if placement else "",
+        high_rung=names[placement.high_index] if placement else "",
+        fits=placement.fits if placement else False,
         expected=EstimateOut.model_validate(expected) if expected else None,
-        narrower=told.narrower if told else "",
+        narrower=placement.narrower if placement else "",
         test=one.test.name if one.test else "",
         waits=one.waits,
         ladder_id=one.given,

@@ -70,7 +70,7 @@ def add_shown(
 
 def _readiness(db: Database, athlete_id: UUID) -> ReadinessOut:
     newest = readiness.newest(db, athlete_id)
-    return ReadinessOut(checks=[_check(one, newest.get(one.id)) for one in CHECKS])
+    return ReadinessOut(checks=[_check(check, newest.get(check.id)) for check in CHECKS])
 
 
 def _check(one: Check, shown: CheckResult | None) -> ReadinessCheck:

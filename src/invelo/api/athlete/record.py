@@ -62,32 +62,34 @@ def get_record(ladder_id: UUID, coach: Coach, db: Database) -> Record:
     """What the athlete has done in the ladder's family."""
     known = ladder.known(db, access.ladder(db, coach.id, ladder_id))
     newest = sorted(known, key=lambda one: (one.day, one.kind == "test"), reverse=True)
-    return Record(entries=[_entry(one) for one in newest[:NEWEST]])
+    return Record(entries=[_entry(evidence) for evidence in newest[:NEWEST]])
 
 
 @router.get("/ladders/{ladder_id}/personal")
 def get_personal(ladder_id: UUID, coach: Coach, db: Database) -> Personal:
     """The athlete's own capacity, growth, g and endurance, with how many sets they rest on."""
     known = ladder.known(db, access.ladder(db, coach.id, ladder_id))
-    lanes = groups_of(tuple(one for one in known if isinstance(one.known.capacity, Capacity)))
+    lanes = groups_of(
+        tuple(evidence for evidence in known if isinstance(evidence.known.capacity, Capacity))
+    )
     most = max(lanes.values(), key=len, default=())  # figures of two measures do not mix
     observed = tuple(
-        Observed.of(one.day, capacity.result)
-        for one in most
-        if isinstance(capacity := one.known.capacity, Capacity)
+        Observed.of(evidence.day, capacity.result)
+        for evidence in most
+        if isinstance(capacity := evidence.known.capacity, Capacity)
     )
     if not observed:
         return _none(0, "Figures of their own are fitted to reps; this ladder is of holds.")
     try:
-        found = fit(observed, most[0].load.unit)
+        personal_fit = fit(observed, most[0].load.unit)
     except InputError as error:
         return _none(len(observed), f"{error.problem} {error.remedy}")
     return Personal.of(
-        found,
-        capacity=Explained.model_validate(found.capacity),
-        growth=Explained.model_validate(found.growth),
-        g=Explained.model_validate(found.g),
-        endurance=Explained.model_validate(found.endurance),
+        personal_fit,
+        capacity=Explained.model_validate(personal_fit.capacity),
+        growth=Explained.model_validate(personal_fit.growth),
+        g=Explained.model_validate(personal_fit.g),
+        endurance=Explained.model_validate(personal_fit.endurance),
         unavailable_reason="",
     )
 

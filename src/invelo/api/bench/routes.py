@@ -65,11 +65,11 @@ def read_bench(body: Sheet, coach: Coach) -> Bench:
     """What one or two set-ups ask of a body, and how they compare."""
     whose = body.body.core()
     known, known_unavailable_reason = _known(whose, body.done)
-    one = _reading(whose, body.one, known, known_unavailable_reason)
+    reading_of = _reading(whose, body.one, known, known_unavailable_reason)
     other = _second(whose, body.other, known, known_unavailable_reason) if body.other else None
     ratio, unavailable_reason = _ratio(whose, body.one, body.other)
     return Bench(
-        one=one,
+        one=reading_of,
         other=other,
         ratio=EstimateOut.model_validate(ratio) if ratio else None,
         ratio_unavailable_reason=unavailable_reason,
@@ -89,11 +89,11 @@ def solve(body: Puzzle, coach: Coach) -> SolutionOut:
     """Where one dial meets the aim."""
     whose, task, aim = body.body.core(), _task(body.task), body.aim
     if aim.model is not None:
-        found = comparison.as_hard_as(
+        solution = comparison.as_hard_as(
             whose, task, body.adjustable, _task(aim.model), aim.step_percent / 100
         )
     elif aim.count is not None and body.done is not None:
-        found = comparison.for_count(
+        solution = comparison.for_count(
             Known(whose, body.done.core()), task, body.adjustable, aim.count
         )
     else:
@@ -103,12 +103,12 @@ def solve(body: Puzzle, coach: Coach) -> SolutionOut:
             "Give a set-up to equal, or a count with what was done.",
         )
     return SolutionOut.of(
-        found.adjustable,
-        adjustable=found.adjustable.name,
-        now=found.now,
-        to=Explained.model_validate(found.to) if found.to else None,
-        setup=_travels(found.task) if found.task else None,
-        unavailable_reason=found.unavailable_reason,
+        solution.adjustable,
+        adjustable=solution.adjustable.name,
+        now=solution.now,
+        to=Explained.model_validate(solution.to) if solution.to else None,
+        setup=_travels(solution.task) if solution.task else None,
+        unavailable_reason=solution.unavailable_reason,
     )
 
 
@@ -118,18 +118,18 @@ def which_band(body: BandPuzzle, coach: Coach, db: Database) -> BandAnswers:
     known = Known(body.body.core(), body.done.core())
     task = _task(body.task)
     curves = ((row.name, bands.curve(row)) for row in bands.of_account(db, coach.id))
-    found = comparison.bands_for(known, task, body.count, comparison.both_ways(curves), body.at)
+    choices = comparison.bands_for(known, task, body.count, comparison.both_ways(curves), body.at)
     return BandAnswers(
         assistance=Explained.model_validate(comparison.least_assistance(known, task, body.count)),
         bands=[
             BandAnswer.of(
-                one,
-                anchor=Explained.model_validate(one.anchor) if one.anchor else None,
-                pull=Explained.model_validate(one.pull) if one.pull else None,
-                expected=Explained.model_validate(one.expected) if one.expected else None,
-                setup=_travels(one.task) if one.task else None,
+                choice,
+                anchor=Explained.model_validate(choice.anchor) if choice.anchor else None,
+                pull=Explained.model_validate(choice.pull) if choice.pull else None,
+                expected=Explained.model_validate(choice.expected) if choice.expected else None,
+                setup=_travels(choice.task) if choice.task else None,
             )
-            for one in found
+            for choice in choices
         ],
     )
 
@@ -137,12 +137,12 @@ def which_band(body: BandPuzzle, coach: Coach, db: Database) -> BandAnswers:
 @router.post("/bench/pieces")
 def make_load(body: LoadPuzzle, coach: Coach) -> Pieces:
     """Which things make a load, in the fewest pieces."""
-    things = tuple(one.core() for one in body.things)
-    found = pick(things, body.target_kg, body.tolerance_kg, body.limit_kg)
+    things = tuple(thing_at.core() for thing_at in body.things)
+    picked = pick(things, body.target_kg, body.tolerance_kg, body.limit_kg)
     return Pieces(
-        pieces=[Piece.of(thing, count=n) for thing, n in found.pieces],
-        kg=found.kg,
-        off_kg=found.off,
+        pieces=[Piece.of(thing, count=n) for thing, n in picked.pieces],
+        kg=picked.kg,
+        off_kg=picked.off,
     )
 
 
@@ -231,7 +231,7 @@ def _reading(
         words=_task(setup).words,
         demand=EstimateOut.model_validate(read.demand),
         share=EstimateOut.model_validate(read.share),
-        along=[AlongRep.model_validate(one) for one in read.along],
+        along=[AlongRep.model_validate(along) for along in read.along],
         peak_depth=read.peak.depth,
         work=EstimateOut.model_validate(read.work),
         rep_time_s=tempo.rep_time,
@@ -240,7 +240,7 @@ def _reading(
         forces={name: EstimateOut.model_validate(one) for name, one in read.forces.items()},
         expected=EstimateOut.model_validate(expected) if expected else None,
         expected_unavailable_reason="" if expected else unavailable_reason,
-        figures=[FigureOut.model_validate(one) for one in figures(read)],
+        figures=[FigureOut.model_validate(figure) for figure in figures(read)],
     )
 
 

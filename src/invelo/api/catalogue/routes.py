@@ -115,20 +115,23 @@ def get_catalogue(_: Coach) -> CatalogueOut:
     known = catalogue()
     return CatalogueOut(
         version=CATALOGUE_VERSION,
-        families=[FamilyOut.model_validate(one) for one in known.family],
-        movements=[MovementOut(**_fields(one)) for one in known.movement],
-        ladders=[ReadyLadderOut.of(one, rungs=[r.name for r in one.rungs]) for one in known.ladder],
+        families=[FamilyOut.model_validate(family) for family in known.family],
+        movements=[MovementOut(**_fields(movement)) for movement in known.movement],
+        ladders=[
+            ReadyLadderOut.of(ready_ladder, rungs=[r.name for r in ready_ladder.rungs])
+            for ready_ladder in known.ladder
+        ],
         tests=[
             CatalogueTest(
-                id=one.id,
-                name=one.name,
-                movement=one.movement,
-                **Changes.of(one.modifiers()),
-                family=one.of.family,
-                unit=one.of.unit,
-                how=one.how,
+                id=test_kind.id,
+                name=test_kind.name,
+                movement=test_kind.movement,
+                **Changes.of(test_kind.modifiers()),
+                family=test_kind.of.family,
+                unit=test_kind.of.unit,
+                how=test_kind.how,
             )
-            for one in known.test
+            for test_kind in known.test
         ],
     )
 

@@ -129,15 +129,15 @@ def _remedy(error: dict[str, Any]) -> str:
 
 
 def _fields(errors: Sequence[Any]) -> list[FieldProblem]:
-    found = []
+    problems = []
     for error in errors:
         broken = error["type"] == "json_invalid"
         where = [] if broken else [str(part) for part in error["loc"] if part != "body"]
         message = "it is not JSON." if broken else f"{error['msg'].rstrip('.')}."
-        found.append(
+        problems.append(
             FieldProblem(field=".".join(where) or "body", problem=message, remedy=_remedy(error))
         )
-    return found
+    return problems
 
 
 def _of(error: InputError | RefusedError) -> FieldProblem:
@@ -170,20 +170,20 @@ def install(app: FastAPI) -> None:
 
     @app.exception_handler(HTTPException)
     async def plain(_: Request, error: HTTPException) -> JSONResponse:
-        told = FieldProblem(
+        field_problem = FieldProblem(
             field="address", problem=f"{error.detail}.", remedy="See /api/openapi.json."
         )
-        return problem(error.status_code, str(error.detail), told)
+        return problem(error.status_code, str(error.detail), field_problem)
 
     @app.exception_handler(Exception)
     async def unforeseen(_: Request, __: Exception) -> JSONResponse:
-        told = FieldProblem(
+        field_problem = FieldProblem(
             field="service",
             problem="it failed in a way that nobody foresaw; nothing was written.",
             remedy="Try again, and tell whoever runs the service the name of this request.",
         )
         headers = {HEADER: request_id()}  # what names answers stands further in
-        return problem(500, "Something went wrong", told, headers=headers)
+        return problem(500, "Something went wrong", field_problem, headers=headers)
 
     @app.exception_handler(DBAPIError)
     async def database(request: Request, error: DBAPIError) -> JSONResponse:
@@ -191,15 +191,17 @@ def install(app: FastAPI) -> None:
         # The statement's parameters hold people's data: only the kind of error is logged.
         log.error("database", kind=type(error.orig).__name__, path=request.url.path)
         if lost:
-            told = FieldProblem(
+            field_problem = FieldProblem(
                 field="database",
                 problem="it does not answer; nothing was written.",
                 remedy="Try again in a moment; the service finds it by itself when it is back.",
             )
-            return problem(503, "The record store is away", told, headers={"Retry-After": "5"})
-        told = FieldProblem(
+            return problem(
+                503, "The record store is away", field_problem, headers={"Retry-After": "5"}
+            )
+        field_problem = FieldProblem(
             field="body",
             problem="the database refused it; nothing was written.",
             remedy="Load the sheet anew and try again.",
         )
-        return problem(409, "This goes against what is kept", told)
+        return problem(409, "This goes against what is kept", field_problem)

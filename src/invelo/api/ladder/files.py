@@ -104,16 +104,16 @@ def import_file(
     if read.file is None or read.drawing is None:
         return Imported(goal="", rungs=[], faults=list(read.faults), ladder_id=None)
     goal = read.file.goal.strip()
-    told = [
+    file_rungs = [
         FileRung(
-            name=one.rung.name,
-            movement=one.rung.movement.name,
-            demand=ladder_document.demand_words(body, one.rung),
+            name=node.rung.name,
+            movement=node.rung.movement.name,
+            demand=ladder_document.demand_words(body, node.rung),
         )
-        for one in read.drawing.rungs
+        for node in read.drawing.rungs
     ]
     if dry_run:
-        return Imported(goal=goal, rungs=told, faults=[], ladder_id=None)
+        return Imported(goal=goal, rungs=file_rungs, faults=[], ladder_id=None)
     if not goal:
         raise InputError("goal", "it is empty.", "Name what the ladder leads to.")
     row = ladder.begin(
@@ -127,4 +127,4 @@ def import_file(
         {"ladder imported": goal},
     )
     workshop.set_step_policy(db, row, read.file.settings.core())
-    return Imported(goal=goal, rungs=told, faults=[], ladder_id=row.id)
+    return Imported(goal=goal, rungs=file_rungs, faults=[], ladder_id=row.id)

@@ -76,8 +76,8 @@ def get_prescriptions(ladder_id: UUID, coach: Coach, db: Database, now: Now) -> 
         method=METHOD.validate_python(row.method),
         purpose=PURPOSE.validate_python(row.purpose),
         level=LEVEL.validate_python(row.level),
-        methods=[MethodOut.model_validate(one) for one in METHODS.values()],
-        rungs=[_rung(one) for one in prescription.prescriptions(seen)],
+        methods=[MethodOut.model_validate(method_rule) for method_rule in METHODS.values()],
+        rungs=[_rung(rung_prescription) for rung_prescription in prescription.prescriptions(seen)],
     )
 
 

@@ -190,9 +190,9 @@ def faults_of(movement: Movement) -> list[FaultAtRungOut]:
     """A movement's faults, each with the easier movement it calls for by name."""
     return [
         FaultAtRungOut.of(
-            one, easier=catalogue().find_movement(one.easier).name if one.easier else ""
+            fault, easier=catalogue().find_movement(fault.easier).name if fault.easier else ""
         )
-        for one in movement.fault
+        for fault in movement.fault
     ]
 
 

@@ -76,11 +76,11 @@ def _sheet(db: Database, seen: ladder.LadderView) -> LadderSheet:
 
 def _lanes(seen: ladder.LadderView) -> list[Lane]:
     known = seen.placement.lanes if seen.placement else {}
-    found = []
+    lanes = []
     for lane in seen.measured.lanes:
-        i = next(i for i, one in enumerate(seen.measured.demands) if one.lane == lane)
+        i = next(i for i, demand in enumerate(seen.measured.demands) if demand.lane == lane)
         here = known.get(lane)
-        found.append(
+        lanes.append(
             Lane(
                 measure_words=seen.measured.demands[i].load.measure,
                 unit=seen.measured.demands[i].load.unit,
@@ -89,7 +89,7 @@ def _lanes(seen: ladder.LadderView) -> list[Lane]:
                 capacity=Explained.model_validate(here.capacity) if here else None,
             )
         )
-    return found
+    return lanes
 
 
 def _standing(seen: ladder.LadderView) -> PlacementOut | None:

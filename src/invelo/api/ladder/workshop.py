@@ -212,13 +212,13 @@ def get_bridge(
     seen = seen_by(db, row, coach, now)
     lower = ladder.rung_on(db, row.id, lower_id).position
     upper = ladder.rung_on(db, row.id, upper_id).position
-    found = workshop.bridge_between(db, seen, lower, upper, coach.id)
+    bridge = workshop.bridge_between(db, seen, lower, upper, coach.id)
     return BridgeOut.of(
-        found,
+        bridge,
         lower_id=lower_id,
         upper_id=upper_id,
-        rungs=[_proposed(rung, seen) for rung in found.rungs],
-        last_ratio=found.last,
+        rungs=[_proposed(rung, seen) for rung in bridge.rungs],
+        last_ratio=bridge.last,
     )
 
 
@@ -259,7 +259,7 @@ def get_ways(
     lane = seen.measured.demands[position].lane
     known = seen.placement.lanes.get(lane) if seen.placement and lane else None
     rung = seen.measured.rungs[position]
-    found = core.adjustments(
+    adjustments = core.adjustments(
         body_of(seen.measure), rung, step_percent / 100, known.known if known else None
     )
     return AdjustmentsOut(
@@ -280,6 +280,6 @@ def get_ways(
                 else None,
                 unavailable_reason=way.unavailable_reason,
             )
-            for way in found
+            for way in adjustments
         ],
     )

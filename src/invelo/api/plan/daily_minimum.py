@@ -143,12 +143,12 @@ def _sheet(db: Database, athlete: AthleteRow, today: date) -> DailySheet:
             tries_wanted=TRIES,
             before=[
                 DailyBefore.of(
-                    one,
-                    movement=catalogue().find_movement(one.movement).name,
-                    ended_on=one.ended_on or one.begun_on,
-                    why=one.ended_why,
+                    daily_minimum_row,
+                    movement=catalogue().find_movement(daily_minimum_row.movement).name,
+                    ended_on=daily_minimum_row.ended_on or daily_minimum_row.begun_on,
+                    why=daily_minimum_row.ended_why,
                 )
-                for one in seen.before
+                for daily_minimum_row in seen.before
             ],
         ),
         moments=list(MOMENTS),

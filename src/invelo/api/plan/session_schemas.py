@@ -118,7 +118,7 @@ def item_of(item: Item) -> SessionItem:
         family=item.movement.family,
         set_count=len(item.sets),
         sets=list(sets_words(item)),
-        in_all=[one.count(one.low).words for one in item.sets],
+        in_all=[work_set.count(work_set.low).words for work_set in item.sets],
         cues=list(item.movement.cues),
         easier=[rung.name for rung in item.easier],
         rig=f"{what}, {minutes:g} min to set up" if what and minutes else what,
@@ -144,7 +144,7 @@ def departures_of(session: Session, trainee: Trainee) -> list[DepartureOut]:
         asked = prescription_for(
             stand.method, stand.purpose, stand.level, main.unit, rep_time=tempo
         )
-        work = [one for one in item.sets if one.kind == "work"]
+        work = [work_set for work_set in item.sets if work_set.kind == "work"]
         given = Prescription(
             len(work) or 1, main.low, main.high, int(main.rest), main.rpe, main.unit
         )
@@ -178,7 +178,9 @@ def sheet_of(session: Session, trainee: Trainee) -> SessionSheet:
             RegionSets(region=region, sets=sets)
             for region, sets in sorted(sums.regions.items(), key=lambda one: -one[1])
         ],
-        joints={name: EstimateOut.model_validate(one) for name, one in sums.joints.items()},
+        joints={
+            name: EstimateOut.model_validate(estimate) for name, estimate in sums.joints.items()
+        },
         left_s=sums.left,
         right_s=sums.right,
         rpe_only=list(sums.rpe_only),
@@ -190,7 +192,7 @@ def adapted_of(done: Adapted, trainee: Trainee) -> AdaptedSheet:
     """A day before and after."""
 
     def compared(those: tuple[TotalChange, ...]) -> list[Before]:
-        return [Before.model_validate(one) for one in those]
+        return [Before.model_validate(total_change) for total_change in those]
 
     return AdaptedSheet(
         before=sheet_of(done.before, trainee),

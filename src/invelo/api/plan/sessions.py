@@ -165,7 +165,11 @@ DaySource = Literal["plan", "adapted"]
 def get_ready_sessions(coach: Coach, db: Database) -> ReadySessions:
     """The ready sessions and the coach's own."""
     there = sessions.shapes(db, coach.id)
-    return ReadySessions(sessions=[ReadySession.model_validate(_plain(one)) for one in there])
+    return ReadySessions(
+        sessions=[
+            ReadySession.model_validate(_plain(session_template)) for session_template in there
+        ]
+    )
 
 
 @router.put("/session-templates/{session_id}")
@@ -211,7 +215,9 @@ def group_session(
     there = [
         access.athlete(db, coach.id, athlete_id) for athlete_id in dict.fromkeys(body.athletes)
     ]
-    people = [trainee.of_athlete(db, one, moment_for(one, now).local_date) for one in there]
+    people = [
+        trainee.of_athlete(db, athlete, moment_for(athlete, now).local_date) for athlete in there
+    ]
     made = builder.group(sessions.find(db, coach.id, template_id), people)
     return GroupSheet(
         name=made.shape.name,

@@ -188,8 +188,10 @@ async def _events(tidings: AsyncIterator[Progress | PlannedWeek | Refused]) -> A
                 )
                 yield _event("solved", end)
             case Refused():
-                told = SolveRefused(field=event.field, problem=event.problem, remedy=event.remedy)
-                yield _event("refused", told)
+                solve_refused = SolveRefused(
+                    field=event.field, problem=event.problem, remedy=event.remedy
+                )
+                yield _event("refused", solve_refused)
 
 
 def _event(name: str, told: BaseModel) -> str:
@@ -207,7 +209,7 @@ def _progress(one: Progress) -> dict[str, object]:
 
 
 def _plan(body: ToKeep) -> Plan:
-    return frozenset(one.core() for one in body.placed)
+    return frozenset(placed_task.core() for placed_task in body.placed)
 
 
 def _seen(

@@ -73,7 +73,7 @@ def get_session_card(
 
     athlete = access.athlete(db, coach.id, athlete_id)
     told = file_week(db, athlete, week_start_of(day), moment_for(athlete, now).local_date)
-    there = next((one for one in told.days if one.day == day), None)
+    there = next((file_day for file_day in told.days if file_day.day == day), None)
     if there is None:
         raise InputError("day", "nothing is planned on it.", "Pick a day with a session.")
     return file_answer(session_pdf(told, there, paper), "pdf", f"Session of {day.isoformat()}")
@@ -110,11 +110,11 @@ def read_feed(token: str, db: Database, now: Now) -> Response:
     athlete = feeds.athlete_of(db, token)
     today = moment_for(athlete, now).local_date
     first = week_start_of(today)
-    told = [
+    file_weeks = [
         file_week(db, athlete, first + timedelta(days=7 * ahead), today)
         for ahead in range(AHEAD + 1)
     ]
-    return file_answer(ics(told, now, _owner(athlete)), "ics", "Training")
+    return file_answer(ics(file_weeks, now, _owner(athlete)), "ics", "Training")
 
 
 def _owner(athlete: AthleteRow) -> str:

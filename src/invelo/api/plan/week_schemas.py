@@ -115,7 +115,7 @@ class AvailabilityRequest(StrictModel):
         """
         told = self.model_dump(mode="json")
         told["targets"] = [(target.region, target.sets) for target in self.targets]
-        told["rarely"] = [(one.ladder_id, one.days) for one in self.rarely]
+        told["rarely"] = [(rarely_in.ladder_id, rarely_in.days) for rarely_in in self.rarely]
         try:
             return _WISHES.validate_python(told)
         except ValidationError as error:  # the domain's own InputError comes wrapped in it

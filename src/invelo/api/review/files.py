@@ -43,7 +43,7 @@ def get_review_file(
     since = today - timedelta(weeks=weeks)
     seen = ladder.view(db, row, athlete, today)
     names = {rung.id: rung.name for rung in ladder_graph.rungs_of(db, row.id)}
-    points = [one.point for one in reach.over_time(db, row.id, since)]
+    points = [capacity.point for capacity in reach.over_time(db, row.id, since)]
     done = trends.sessions(db, athlete.id, since)
     weekly = trends.adherence(db, athlete.id, done, since, today)
     kept = [
@@ -63,18 +63,21 @@ def get_review_file(
         began_on=names[kept[-1].from_rung_id] if kept else stands,
         stands_on=stands,
         done=len(done),
-        planned=sum(one.planned for one in weekly),
-        sets=(round(sum(one.form_ok * one.sets for one in done)), sum(one.sets for one in done)),
+        planned=sum(adherence.planned for adherence in weekly),
+        sets=(
+            round(sum(point.form_ok * point.sets for point in done)),
+            sum(point.sets for point in done),
+        ),
         growth=growth,
         moves=tuple(
-            f"{one.local_date.isoformat()}: {words}"
-            for one in reversed(kept)
-            if (words := _move(one, names))
+            f"{proposal.local_date.isoformat()}: {words}"
+            for proposal in reversed(kept)
+            if (words := _move(proposal, names))
         ),
         next_criterion=outlook.outlook(
             outlook.criteria(seen), points, done, weekly, today
         ).next_criterion,
-        proposals=tuple(_said(one, names) for one in kept),
+        proposals=tuple(_said(proposal, names) for proposal in kept),
         revision=len(kept),
     )
     title = f"{row.goal}, {today.isoformat()}"

@@ -34,9 +34,9 @@ def get_review(ladder_id: UUID, coach: Coach, db: Database) -> ReviewSheet:
     row, athlete = access.ladder_seen(db, coach.id, ladder_id)
     rungs = {rung.id: rung for rung in ladder_graph.rungs_of(db, row.id)}
     kept = review.proposals(db, row.id)
-    told = review.messages_of(db, [one.id for one in kept])
-    since = min((one.local_date for one in kept), default=None)
-    points = [one.point for one in reach.over_time(db, row.id, _before(since))]
+    told = review.messages_of(db, [proposal.id for proposal in kept])
+    since = min((proposal.local_date for proposal in kept), default=None)
+    points = [capacity.point for capacity in reach.over_time(db, row.id, _before(since))]
     return ReviewSheet.of(
         row,
         ladder_id=row.id,
@@ -46,7 +46,9 @@ def get_review(ladder_id: UUID, coach: Coach, db: Database) -> ReviewSheet:
         if row.current_rung_id
         else None,
         rungs=[RungName.model_validate(rung) for rung in rungs.values()],
-        proposals=[proposal_of(one, rungs, points, told.get(one.id)) for one in kept],
+        proposals=[
+            proposal_of(proposal, rungs, points, told.get(proposal.id)) for proposal in kept
+        ],
         sessions=sessions_of(db, logs.newest(db, row.athlete_id, review.NEWEST)),
     )
 
@@ -72,8 +74,8 @@ def answer(
     changed = fresh and body.answer != "decline" and said.outcome != "hold"
     again = review.week_again(db, athlete, moment) if changed else None
     rungs = {rung.id: rung for rung in ladder_graph.rungs_of(db, row.id)}
-    told = review.messages_of(db, [said.id]).get(said.id)
-    plain = proposal_of(said, rungs, (), told)
+    message = review.messages_of(db, [said.id]).get(said.id)
+    plain = proposal_of(said, rungs, (), message)
     return AnsweredProposalOut(**dict(plain), replanned=again.week_start if again else None)
 
 

@@ -203,7 +203,7 @@ def get_trends(
     since = today - timedelta(weeks=weeks)
     seen = ladder.view(db, row, athlete, today)
     reached = reach.over_time(db, row.id, since)
-    points = [one.point for one in reached]
+    points = [capacity_on_day.point for capacity_on_day in reached]
     done = trends.sessions(db, athlete.id, since)
     adherence = trends.adherence(db, athlete.id, done, since, today)
     lines = outlook.criteria(seen)
@@ -225,11 +225,11 @@ def get_trends(
         today=today,
         reach=[
             ReachPoint(
-                day=one.day,
-                capacity=EstimateOut.model_validate(one.capacity),
-                session_id=one.session,
+                day=capacity_on_day.day,
+                capacity=EstimateOut.model_validate(capacity_on_day.capacity),
+                session_id=capacity_on_day.session,
             )
-            for one in reached
+            for capacity_on_day in reached
         ],
         unit=reached[-1].capacity.unit if reached else demand.load.unit,
         measure=demand.load.measure,
@@ -240,9 +240,9 @@ def get_trends(
         else None,
         goal_forecast=ForecastOut.model_validate(told.goal) if told.goal else None,
         why_no_forecast=told.unavailable_reason,
-        sessions=[SessionOnLine.model_validate(one) for one in done],
+        sessions=[SessionOnLine.model_validate(point) for point in done],
         load=_load(reach.loads(db, athlete.id, since), since, today),
-        weeks=[RegionWeek.model_validate(one) for one in tallies],
+        weeks=[RegionWeek.model_validate(week_tally) for week_tally in tallies],
         sides=_sides(tallies),
         adherence=[WeekDone.model_validate(one) for one in adherence],
         masses=[Mass(day=mass.local_date, mass_kg=mass.mass_kg) for mass in masses],
@@ -276,7 +276,7 @@ def _load(loads: list[SessionLoad], since: date, today: date) -> Load | None:
         ratio=Explained.model_validate(ratio) if ratio else None,
         words=ratio_words(ratio.likely if ratio else None),
         dispute=DISPUTE,
-        stood_in=sum(one.stood_in for one in held),
+        stood_in=sum(session_load.stood_in for session_load in held),
     )
 
 

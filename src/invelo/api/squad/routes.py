@@ -135,7 +135,7 @@ def list_squad(coach: Coach, db: Database, now: Now) -> Squad:
     return Squad(
         order=ORDER_WORDS,
         athletes=[_line(line) for line in lines],
-        due=[one.id for one in due],
+        due=[athlete.id for athlete in due],
     )
 
 
@@ -155,7 +155,9 @@ def get_athlete(athlete_id: UUID, coach: Coach, db: Database) -> AthleteOut:
     return AthleteOut.of(
         row,
         measures=[BodyMeasurementOut.model_validate(m) for m in capacity.measures(db, row.id)],
-        ladders=[LadderName.model_validate(one) for one in ladder.of_athlete(db, row.id)],
+        ladders=[
+            LadderName.model_validate(ladder_row) for ladder_row in ladder.of_athlete(db, row.id)
+        ],
     )
 
 

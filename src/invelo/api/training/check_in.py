@@ -50,9 +50,9 @@ class NewCheckIn(DeviceClock):
             self.minutes,
             None if self.kinds is None else frozenset(self.kinds),
             self.sleep,
-            tuple((one.place, one.how) for one in self.sore),
+            tuple((at_place.place, at_place.how) for at_place in self.sore),
             tuple(self.tight),
-            tuple((one.place, one.how) for one in self.pain),
+            tuple((at_place.place, at_place.how) for at_place in self.pain),
             tuple(self.alarms),
             self.note.strip(),
         )

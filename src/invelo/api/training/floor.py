@@ -133,8 +133,8 @@ def take_along(who: OnFloor, db: Database, now: Now) -> OfflineBundleOut:
         ]
         return run_sheet(one, items)
 
-    sessions = [sheet(one) for one in took.planned]
-    single = [sheet(one) for one in took.single]
+    sessions = [sheet(day_run) for day_run in took.planned]
+    single = [sheet(day_run) for day_run in took.single]
     return OfflineBundleOut(
         athlete_id=athlete.id,
         athlete_name=athlete.name,
@@ -253,11 +253,11 @@ def finish(session_id: UUID, body: Finish, who: AtWork, db: Database, now: Now) 
     moment, _ = device_moment(who.athlete, now, body)
     made = floor.finish(db, who.athlete, session, body.rpe, moment)
     live.tell(db, who.athlete.id)
-    found = []
-    for one in made:
-        rungs = {rung.id: rung for rung in ladder_graph.rungs_of(db, one.ladder_id)}
-        found.append(proposal_of(one, rungs))
-    return Finished(proposals=found if who.coach is not None else [])
+    proposals = []
+    for proposal in made:
+        rungs = {rung.id: rung for rung in ladder_graph.rungs_of(db, proposal.ladder_id)}
+        proposals.append(proposal_of(proposal, rungs))
+    return Finished(proposals=proposals if who.coach is not None else [])
 
 
 @router.delete("/sessions/{session_id}", status_code=204)
@@ -275,6 +275,8 @@ def get_history(
     before: date | None = Query(None, description="Older than this day."),
 ) -> History:
     """What the athlete did, twenty sessions at a time, and the last day of them whole."""
-    found = logs.before(db, who.athlete.id, before)
-    more = len(found) >= logs.A_PAGE
-    return History(sessions=sessions_of(db, found), before=found[-1].local_date if more else None)
+    sessions = logs.before(db, who.athlete.id, before)
+    more = len(sessions) >= logs.A_PAGE
+    return History(
+        sessions=sessions_of(db, sessions), before=sessions[-1].local_date if more else None
+    )

@@ -60,13 +60,13 @@ class LiveFloor(ResponseModel):
 @router.get("/live")
 def get_live(coach: Coach, db: Database, now: Now) -> LiveFloor:
     """Who is on the floor now."""
-    found = []
+    at_work_nows = []
     there = live.on_floor(db, coach.id, now)
-    sessions = sessions_of(db, [one.session for one in there])
+    sessions = sessions_of(db, [on_floor.session for on_floor in there])
     for one, session in zip(there, sessions, strict=True):
         where = one.where
         over = one.session.finished_at is not None
-        found.append(
+        at_work_nows.append(
             AtWorkNow(
                 athlete_id=one.athlete.id,
                 athlete_name=one.athlete.name,
@@ -80,7 +80,7 @@ def get_live(coach: Coach, db: Database, now: Now) -> LiveFloor:
                 session=session,
             )
         )
-    return LiveFloor(now=now, pain_stop=PAIN_STOP, people=found)
+    return LiveFloor(now=now, pain_stop=PAIN_STOP, people=at_work_nows)
 
 
 @router.get(

@@ -92,12 +92,12 @@ def keep_whole_session(
     if body.rpe is not None:
         require_within("rpe", body.rpe, 1, 10, "")
     sets = []
-    for number, one in enumerate(body.sets, start=1):
+    for number, set_by_hand in enumerate(body.sets, start=1):
         try:
-            there, _ = device_moment(who.athlete, now, one)
-            if one.amount_text is not None:
-                told(one.amount_text)  # refused with its row, before anything is written
-            sets.append(SetEntry(one.id, one, there, skew, who.author_id))
+            there, _ = device_moment(who.athlete, now, set_by_hand)
+            if set_by_hand.amount_text is not None:
+                told(set_by_hand.amount_text)  # refused with its row, before anything is written
+            sets.append(SetEntry(set_by_hand.id, set_by_hand, there, skew, who.author_id))
         except InputError as error:
             raise InputError(f"row {number}, {error.field}", error.problem, error.remedy) from error
     whole = retrospective_log.WholeSession(session_id, body.name, moment, body.rpe, tuple(sets))
@@ -117,30 +117,34 @@ def get_logs(
     for session in logs.of_athlete(db, who.athlete.id, MOST_SESSIONS):
         if since is not None and session.row.local_date < since:
             continue
-        for one in session.sets:
-            there = one.at.astimezone(ZoneInfo(one.time_zone))
-            about = one.least is not None and one.most is not None and one.least != one.most
+        for logged in session.sets:
+            there = logged.at.astimezone(ZoneInfo(logged.time_zone))
+            about = (
+                logged.least is not None and logged.most is not None and logged.least != logged.most
+            )
             rows.append(
                 {
-                    "date": one.local_date.isoformat(),
+                    "date": logged.local_date.isoformat(),
                     "time": f"{there:%H:%M:%S}",
-                    "time zone": one.time_zone,
+                    "time zone": logged.time_zone,
                     "session": session.row.name,
-                    "movement": one.movement,
-                    "rung": names.get(one.rung_id, "") if one.rung_id else "",
-                    "set": one.number,
-                    "kind": one.kind,
-                    "side": one.side,
-                    "amount": f"{one.least:g}–{one.most:g}" if about else f"{one.amount:g}",
-                    "unit": catalogue().find_movement(one.movement).unit,
-                    "partial": one.partial,
-                    "rpe": f"{one.rpe:g}",
-                    "form ok": "yes" if one.form_ok else "no",
-                    "faults": "; ".join(one.faults),
-                    "felt in": "; ".join(one.felt_in),
-                    "pain": one.pain,
-                    "pain place": one.pain_place,
-                    "note": one.note,
+                    "movement": logged.movement,
+                    "rung": names.get(logged.rung_id, "") if logged.rung_id else "",
+                    "set": logged.number,
+                    "kind": logged.kind,
+                    "side": logged.side,
+                    "amount": f"{logged.least:g}–{logged.most:g}"
+                    if about
+                    else f"{logged.amount:g}",
+                    "unit": catalogue().find_movement(logged.movement).unit,
+                    "partial": logged.partial,
+                    "rpe": f"{logged.rpe:g}",
+                    "form ok": "yes" if logged.form_ok else "no",
+                    "faults": "; ".join(logged.faults),
+                    "felt in": "; ".join(logged.felt_in),
+                    "pain": logged.pain,
+                    "pain place": logged.pain_place,
+                    "note": logged.note,
                     "session rpe": f"{session.row.rpe or 0:g}",
                 }
             )
@@ -156,9 +160,9 @@ def get_logs(
 def read_logs(body: LogFile, who: AtWork, db: Database, now: Now) -> ReadFile:
     """Read a CSV of logged sets. A dry run tells how its columns are matched and every row that
     cannot be kept; nothing is written until all are right. The same file again writes nothing."""
-    found = log_csv.read(body.content, who.athlete.time_zone, body.matching)
-    sessions, more = _sessions(db, who.athlete, found.rows, now)
-    bad = sorted((*found.bad, *more), key=lambda one: one.row)
+    table = log_csv.read(body.content, who.athlete.time_zone, body.matching)
+    sessions, more = _sessions(db, who.athlete, table.rows, now)
+    bad = sorted((*table.bad, *more), key=lambda one: one.row)
     new = known = 0
     if body.keep:
         if bad:
@@ -169,13 +173,13 @@ def read_logs(body: LogFile, who: AtWork, db: Database, now: Now) -> ReadFile:
         new, known = retrospective_log.keep(db, who.athlete, sessions, now)
     return ReadFile(
         columns=list(log_csv.COLUMNS),
-        header=list(found.header),
-        matching=found.matching,
-        sets=len(found.rows),
+        header=list(table.header),
+        matching=table.matching,
+        sets=len(table.rows),
         sessions=len(sessions),
         new=new,
         known=known,
-        bad=[BadRowOut.model_validate(one) for one in bad],
+        bad=[BadRowOut.model_validate(bad_row) for bad_row in bad],
         kept=body.keep,
     )
 
@@ -187,17 +191,17 @@ def _sessions(
     bad: list[csv_table.BadRow] = []
     groups: dict[tuple[date, str], list[tuple[log_csv.CsvSet, SetEntry]]] = {}
     seen: dict[tuple[object, ...], int] = {}
-    for one in sets:
+    for csv_set in sets:
         try:
-            entry = _entry(db, athlete, one, seen, now)
+            entry = _entry(db, athlete, csv_set, seen, now)
         except InputError as error:
-            bad.append(csv_table.BadRow(one.row, error.field, error.problem, error.remedy))
+            bad.append(csv_table.BadRow(csv_set.row, error.field, error.problem, error.remedy))
             continue
-        groups.setdefault((one.day, one.session), []).append((one, entry))
+        groups.setdefault((csv_set.day, csv_set.session), []).append((csv_set, entry))
     sessions = []
     for (day, name), those in groups.items():
         first = those[0][0]
-        rpe = next((one.session_rpe for one, _ in those if one.session_rpe), None)
+        rpe = next((row.session_rpe for row, _ in those if row.session_rpe), None)
         sessions.append(
             retrospective_log.WholeSession(
                 retrospective_log.row_id(athlete.id, "session", day, name),

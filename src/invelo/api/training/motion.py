@@ -233,11 +233,11 @@ class _MotionRelay:
         while True:
             line = await self.page.receive_text()
             try:
-                told = Command.model_validate_json(line[:1024])
+                command = Command.model_validate_json(line[:1024])
             except ValidationError:
                 continue
-            if told.type == "over":
+            if command.type == "over":
                 await self._tell("over")
                 return
-            if told.what is not None:
-                await self.device.send(written(motion_lines.MotionTrouble(what=told.what)))
+            if command.what is not None:
+                await self.device.send(written(motion_lines.MotionTrouble(what=command.what)))

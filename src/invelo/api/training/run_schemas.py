@@ -207,12 +207,12 @@ class Paths:
         return self._keys[still]
 
     def _named(self, found: Path) -> str:
-        told = RepPath.model_validate(asdict(found))
+        rep_path = RepPath.model_validate(asdict(found))
         for key, other in self.found.items():
-            if other == told:
+            if other == rep_path:
                 return key
         key = f"p{len(self.found)}"
-        self.found[key] = told
+        self.found[key] = rep_path
         return key
 
 

@@ -165,7 +165,7 @@ def test_for(lanes: Iterable[Lane], situation: BatterySituation) -> TestKind | N
 
 def _families(person: Person) -> tuple[str, ...]:
     """Families of the goals, the dearest goal's nearest first; without goals every tested one."""
-    skills = {one.id: one for one in catalogue().skill}
+    skills = {skill.id: skill for skill in catalogue().skill}
     named = [family for goal in person.goals for family in skills[goal].families]
     return tuple(dict.fromkeys(named or [test.of.family for test in catalogue().test]))
 

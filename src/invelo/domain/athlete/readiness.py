@@ -152,7 +152,7 @@ def find_check(check_id: str) -> Check:
     Raises:
         KeyError: if there is none.
     """
-    return {str(one.id): one for one in CHECKS}[check_id]
+    return {str(check.id): check for check in CHECKS}[check_id]
 
 
 def opened_by(check: Check) -> tuple[Form, ...]:
@@ -162,4 +162,4 @@ def opened_by(check: Check) -> tuple[Form, ...]:
 
 def waits_for(form: Form, passed: frozenset[CheckId]) -> tuple[Check, ...]:
     """The checks that a form still waits for."""
-    return tuple(one for one in CHECKS if form.id in one.opens and one.id not in passed)
+    return tuple(check for check in CHECKS if form.id in check.opens and check.id not in passed)

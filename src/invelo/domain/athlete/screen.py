@@ -235,9 +235,9 @@ def screen(answers: Answers, today: date) -> Screened:
         InputError: for a birth in the future, or an age no athlete has.
     """
     age = answers.age(today)
-    found = [*_heart(answers), *_states(answers), *_pains(answers)]
+    findings = [*_heart(answers), *_states(answers), *_pains(answers)]
     if age < CHILD:
-        found.append(
+        findings.append(
             Finding(
                 "child",
                 f"Under {CHILD}: easier variations, no straight-arm work under load.",
@@ -246,7 +246,7 @@ def screen(answers: Answers, today: date) -> Screened:
             )
         )
     if answers.lax:
-        found.append(
+        findings.append(
             Finding(
                 "lax-joints",
                 "Joints that bend far: elbows are never locked under load.",
@@ -254,7 +254,7 @@ def screen(answers: Answers, today: date) -> Screened:
                 limits=("locked elbows",),
             )
         )
-    return Screened(tuple(sorted(found, key=lambda one: not one.refers)))
+    return Screened(tuple(sorted(findings, key=lambda one: not one.refers)))
 
 
 def _heart(answers: Answers) -> Iterable[Finding]:
@@ -322,7 +322,7 @@ def _pains(answers: Answers) -> Iterable[Finding]:
 
 def closes(strain: Strain) -> tuple[Form, ...]:
     """Every form that a limit closes."""
-    return tuple(one for one in forms().values() if strain in one.strains)
+    return tuple(form for form in forms().values() if strain in form.strains)
 
 
 def forbidden(form: Form, limits: Iterable[Strain]) -> tuple[Strain, ...]:

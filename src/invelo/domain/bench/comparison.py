@@ -62,7 +62,7 @@ def _shape_words(task: LeverageTask) -> list[str]:
     """A named shape by its name; one that is a matter of lengths, and what has no name, by what is
     changed."""
     form, values = task.form, dict(task.setup.values)
-    units = {one.name: one.unit for one in form.parameter}
+    units = {parameter.name: parameter.unit for parameter in form.parameter}
     if any(units[name] != "m" for name in values):
         for name, preset in form.preset.items():
             if form.values(preset) == task.setup.all_values:
@@ -162,10 +162,12 @@ def for_count(known: Known, task: LeverageTask, name: str, count: float) -> Solu
         InputError: if what is known is limited by something else, or for a count out of range.
     """
     compare(task.setup, known.done.setup)
-    one = adjustable_of(task.form, name)
-    if one.lengthens:
+    adjustable = adjustable_of(task.form, name)
+    if adjustable.lengthens:
         unavailable_reason = "a longer or shorter rep changes the count itself; turn another"
-        return Solution(one, one.get(task.changes), unavailable_reason=unavailable_reason)
+        return Solution(
+            adjustable, adjustable.get(task.changes), unavailable_reason=unavailable_reason
+        )
     allowed = _allowed(known, task, count)
     tested = known.load.demand.likely
 
@@ -196,34 +198,39 @@ def _turn(
     words: str,
     inputs: tuple[Input, ...],
 ) -> Solution:
-    one = adjustable_of(task.form, name)
-    now = one.get(task.changes)
+    adjustable = adjustable_of(task.form, name)
+    now = adjustable.get(task.changes)
 
     def quantity(amount: float) -> Triple | None:
         try:
-            return ratio(one.put(task.changes, amount))
+            return ratio(adjustable.put(task.changes, amount))
         except InputError:
             return None
 
     ratio(task.changes)  # what is wrong with the set-up itself is said, not taken for an end
-    found = solve(quantity, one.low, one.high, now, wanted)
-    if found is None:
-        return Solution(one, now, unavailable_reason=one.end)
+    solved_amount = solve(quantity, adjustable.low, adjustable.high, now, wanted)
+    if solved_amount is None:
+        return Solution(adjustable, now, unavailable_reason=adjustable.end)
     return Solution(
-        one,
+        adjustable,
         now,
-        _told(found, one.unit, words, (Input("now", now, one.unit), *inputs)),
+        _told(solved_amount, adjustable.unit, words, (Input("now", now, adjustable.unit), *inputs)),
         LeverageTask(
-            task.form_id, one.turned(task.changes, min(one.high, max(one.low, found.likely)))
+            task.form_id,
+            adjustable.turned(
+                task.changes, min(adjustable.high, max(adjustable.low, solved_amount.likely))
+            ),
         ),
     )
 
 
-def _told(found: SolvedAmount, unit: str, words: str, inputs: tuple[Input, ...]) -> Estimate:
+def _told(
+    solved_amount: SolvedAmount, unit: str, words: str, inputs: tuple[Input, ...]
+) -> Estimate:
     return Estimate(
-        found.likely,
-        found.low,
-        found.high,
+        solved_amount.likely,
+        solved_amount.low,
+        solved_amount.high,
         unit,
         Derivation(
             f"{words}; found by secants on the model. The range is where the figures' own range "
@@ -344,19 +351,19 @@ def _band(
     slack = place + band.rest
     highest = min(HIGHEST_ANCHOR, place + band.rest * band.limit * 0.98)
     wanted = (allowed.low / tested, allowed.likely / tested, allowed.high / tested)
-    found = solve(quantity, slack, highest, slack, wanted) if slack < highest else None
-    if found is None:
+    solved_amount = solve(quantity, slack, highest, slack, wanted) if slack < highest else None
+    if solved_amount is None:
         return BandChoice(
             name,
             unavailable_reason="too thin: it would stretch past its limit. Double it or add one",
         )
-    task = hung(round(found.likely, 2))
+    task = hung(round(solved_amount.likely, 2))
     there = reading(known.body, task.setup)
     length = _length(there)
     return BandChoice(
         name,
         _told(
-            found,
+            solved_amount,
             "m",
             f"The band's upper end is raised until {count:g} are just there",
             (Input("rest length", band.rest, "m"), Input("height of the body's place", place, "m")),

@@ -72,7 +72,7 @@ class Adjustable:
 def adjustables(form: Form) -> tuple[Adjustable, ...]:
     """Every dial of a form: loads, its parameters, help, range, lowering and pause."""
     found = [_load(place) for place in form.loads]
-    found += [_parameter(form, one.name) for one in form.parameter]
+    found += [_parameter(form, parameter.name) for parameter in form.parameter]
     found.append(
         Adjustable(
             "assistance",

@@ -131,7 +131,7 @@ class Loads:
     def of(cls, added_load: Sequence[Worn]) -> "Loads":
         """The loads of many set-ups."""
         return cls(
-            *(np.array([getattr(one, place.name) for one in added_load]) for place in fields(cls))
+            *(np.array([getattr(worn, place.name) for worn in added_load]) for place in fields(cls))
         )
 
     @property

@@ -38,7 +38,7 @@ class Derivations:
     def inputs(self) -> tuple[Input, ...]:
         """What went in, as it is told."""
         setup = self.setup
-        labels = {one.name: one for one in setup.form.parameter}
+        labels = {parameter.name: parameter for parameter in setup.form.parameter}
         told = [
             Input("body mass", self.body.mass, "kg"),
             Input("stature", self.body.stature, "m"),

@@ -120,11 +120,11 @@ def _pulls(
     rows: Rows, posture: Posture, anchor: Array | None, refuse: Refuse
 ) -> list[ExternalForce]:
     shape = posture.joints["hip"].shape
-    found = []
+    external_forces = []
     if rows.assistance:
         segment, joint = PLACES[rows.assistance.at]
         lift = np.broadcast_to(np.array([0.0, rows.assistance.kg * GRAVITY]), shape)
-        found.append(ExternalForce("assistance", segment, joint, lift))
+        external_forces.append(ExternalForce("assistance", segment, joint, lift))
     if rows.band and anchor is not None:
         band = rows.band.band
         segment, joint = PLACES[rows.band.at]
@@ -136,12 +136,12 @@ def _pulls(
             lambda: band.too_long(float(length[:, 0].max())),
         )
         force = band.force_at(length / band.rest)
-        found.append(
+        external_forces.append(
             ExternalForce(
                 "band", segment, joint, towards * (force / np.maximum(length, 1e-9))[..., None]
             )
         )
-    return found
+    return external_forces
 
 
 def _check_supports(form: Form, forces: Mapping[str, Array], refuse: Refuse) -> None:

@@ -120,16 +120,21 @@ def figure(read: Reading, place: int) -> Figure:
         forces=(
             *(
                 _force(
-                    one.name,
-                    point(one.point),
-                    point(read.contact[one.name]),
-                    one.name == "hands" and form.grip == "bar",
+                    contact.name,
+                    point(contact.point),
+                    point(read.contact[contact.name]),
+                    contact.name == "hands" and form.grip == "bar",
                 )
-                for one in worked
+                for contact in worked
             ),
             *(
-                _force(one.name, point(one.point), point(one.vector), True)
-                for one in posture.outside
+                _force(
+                    outside_force.name,
+                    point(outside_force.point),
+                    point(outside_force.vector),
+                    True,
+                )
+                for outside_force in posture.outside
             ),
         ),
         surfaces=_surfaces(read),
@@ -169,17 +174,17 @@ _UNDER = {
 
 def _surfaces(read: Reading) -> tuple[Surface, ...]:
     form, values = read.setup.form, read.setup.all_values
-    found = []
+    surfaces = []
     for touch in form.touches:
         if touch.at == "wall":
-            found.append(Surface("wall", "shoulder", 0.0, "wall"))
+            surfaces.append(Surface("wall", "shoulder", 0.0, "wall"))
         if touch.at not in _UNDER:
             continue
         joint, name, label = _UNDER[touch.at]
         height = values.get(name, 0.0)
         if touch.at == "hands" and form.grip == "bar":
             wrist = float(np.asarray(read.posture.joints["wrist"])[0, 0, 1])
-            found.append(Surface("bar", "wrist", round(wrist, 4), "bar"))
+            surfaces.append(Surface("bar", "wrist", round(wrist, 4), "bar"))
         elif height > 0:
-            found.append(Surface("block", "ankle" if joint == "heel" else joint, height, label))
-    return tuple(found)
+            surfaces.append(Surface("block", "ankle" if joint == "heel" else joint, height, label))
+    return tuple(surfaces)

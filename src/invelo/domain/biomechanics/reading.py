@@ -103,11 +103,11 @@ class Reading:
         return _estimate(self.samples / scale, unit, self._accounts.share(self.unit))
 
     def _at(self, place: int) -> Estimate:
-        found = _estimate(
+        estimate = _estimate(
             self.measured[place], self.unit, self._accounts.demand(float(self.depths[place]))
         )
         # None of the readings is under 0; departures added in quadrature may be.
-        return replace(found, low=max(0.0, found.low))
+        return replace(estimate, low=max(0.0, estimate.low))
 
     @cached_property
     def at_start(self) -> Estimate:

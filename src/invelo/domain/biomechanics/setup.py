@@ -107,7 +107,7 @@ class SetUp:
     @property
     def whole(self) -> "SetUp":
         """The same with the form's own depth and all of its range."""
-        deep = {one.name for one in self.form.parameter if one.depth}
+        deep = {parameter.name for parameter in self.form.parameter if parameter.depth}
         kept = tuple((name, value) for name, value in self.values if name not in deep)
         return replace(self, values=kept, range=1.0)
 

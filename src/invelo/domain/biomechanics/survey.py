@@ -51,16 +51,18 @@ def survey(body: Body, asked: Sequence[Asked]) -> Surveyed:
         form = asked[places[0]][0]
         rows = [asked[i][1] for i in places]
         demand[places], done, possible[places] = _surveyed(body, form, rows)
-        deep = {one.name for one in form.parameter if one.depth}
+        deep = {parameter.name for parameter in form.parameter if parameter.depth}
         partial = [
-            i for i, one in enumerate(rows) if one.range != 1.0 or deep & dict(one.values).keys()
+            i
+            for i, modifiers in enumerate(rows)
+            if modifiers.range != 1.0 or deep & dict(modifiers.values).keys()
         ]
         if not partial:
             continue
         wholes = {i: _whole(rows[i], deep) for i in partial}
         once = list(dict.fromkeys(wholes.values()))
         _, full, able = _surveyed(body, form, once)
-        of = {one: (full[k], able[k]) for k, one in enumerate(once)}
+        of = {modifiers: (full[k], able[k]) for k, modifiers in enumerate(once)}
         for i, whole in wholes.items():
             work_of_whole, can = of[whole]
             share[places[i]] = done[i] / work_of_whole if work_of_whole > 0.0 else 1.0
@@ -78,27 +80,29 @@ def _alike(asked: Sequence[Asked]) -> Iterable[list[int]]:
     """Places of set-ups that can be held in one pass: of one form, with one thing that pulls, legs
     and straps alike."""
     groups: dict[object, list[int]] = {}
-    for i, (form, one) in enumerate(asked):
-        values = dict(one.values)
+    for i, (form, modifiers) in enumerate(asked):
+        values = dict(modifiers.values)
         legs, strap = values.get("leg_out", 0.0) > 0.0, values.get("strap_height", 0.0) > 0.0
-        groups.setdefault((form.id, one.band, one.assistance, legs, strap), []).append(i)
+        groups.setdefault((form.id, modifiers.band, modifiers.assistance, legs, strap), []).append(
+            i
+        )
     return groups.values()
 
 
 def _surveyed(body: Body, form: Form, asked: Sequence[Modifiers]) -> tuple[Array, Array, Wrong]:
     """Demand, work of a rep and whether it can be, for set-ups of one pass."""
     count = len(asked)
-    told = [dict(one.values) for one in asked]
+    told = [dict(modifiers.values) for modifiers in asked]
     values = {
-        one.name: np.array([row.get(one.name, one.default) for row in told])
-        for one in form.parameter
+        parameter.name: np.array([row.get(parameter.name, parameter.default) for row in told])
+        for parameter in form.parameter
     }
     rows = Rows(
         form,
         _alone(body),
         values,
-        places_along(form, np.array([one.range for one in asked])),
-        Loads.of([one.added_load for one in asked]),
+        places_along(form, np.array([modifiers.range for modifiers in asked])),
+        Loads.of([modifiers.added_load for modifiers in asked]),
         asked[0].band,
         asked[0].assistance,
     )

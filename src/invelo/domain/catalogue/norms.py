@@ -41,7 +41,10 @@ class Norm:
 
     def band(self, age: int) -> AgeBand | None:
         """The band of an age, None where the study had none so old or so young."""
-        return next((one for one in self.bands if one.from_age <= age <= one.to_age), None)
+        return next(
+            (age_band for age_band in self.bands if age_band.from_age <= age <= age_band.to_age),
+            None,
+        )
 
     def word(self, age: int, amount: float) -> str:
         """Where an amount stands among people of that age; '' where the study does not say."""

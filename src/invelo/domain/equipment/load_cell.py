@@ -102,7 +102,7 @@ class Settling:
     def tare(self) -> None:
         """Take what hangs there now as nothing."""
         if self.window:
-            self.zero = fmean(one.force for one in self.window)
+            self.zero = fmean(force_sample.force for force_sample in self.window)
 
     def silent(self) -> LoadCellDisplay:
         """What to show once nothing has come for `SILENT_AFTER`; the window begins anew."""
@@ -112,7 +112,7 @@ class Settling:
 
     def shown(self) -> LoadCellDisplay:
         """What the window says."""
-        forces = [one.force - self.zero for one in self.window]
+        forces = [force_sample.force - self.zero for force_sample in self.window]
         newest = forces[-1] if forces else 0.0
         span = self.window[-1].at - self.window[0].at if forces else 0.0
         if len(forces) < LEAST_SAMPLES or span < 0.8 * WINDOW:

@@ -119,8 +119,8 @@ def bridge(
     rungs = []
     last = low
     for index in chain:
-        one = _proposed(body, found, index, lower, upper, last)
-        rungs.append(one)
+        proposed_rung = _proposed(body, found, index, lower, upper, last)
+        rungs.append(proposed_rung)
         last = float(found.heights[index])
     return Bridge(tuple(rungs), high / last, len(found.heights), True)
 
@@ -180,8 +180,12 @@ class _Names:
 
 def costs_of(found: Candidates, lower: Rung, upper: Rung, policy: StepPolicy) -> Costs:
     """What taking each candidate costs: distance first, then the coach's order, shape `(n,)`."""
-    plain = np.array([_cost(one, one.levers, lower, upper, policy) for one in found.setups])
-    slow = np.array([_cost(one, one.levers | SLOWER, lower, upper, policy) for one in found.setups])
+    plain = np.array(
+        [_cost(set_up, set_up.levers, lower, upper, policy) for set_up in found.setups]
+    )
+    slow = np.array(
+        [_cost(set_up, set_up.levers | SLOWER, lower, upper, policy) for set_up in found.setups]
+    )
     changed = np.array([tempo != Tempo() for tempo in found.tempos])
     return np.where(changed[found.tempo], slow[found.setup], plain[found.setup]).astype(np.int64)
 
@@ -208,11 +212,15 @@ def _distance(one: SetUpOf, upper: Rung) -> int:
 def _proposed(
     body: Body, found: Candidates, index: int, lower: Rung, upper: Rung, below: float
 ) -> ProposedRung:
-    one = found.of(index)
+    set_up = found.of(index)
     rung = Rung(
-        found.name(index), one.movement, found.modifiers(index), lower.prescription, lower.criterion
+        found.name(index),
+        set_up.movement,
+        found.modifiers(index),
+        lower.prescription,
+        lower.criterion,
     )
-    distance = _distance(one, upper)
+    distance = _distance(set_up, upper)
     levers = tuple(sorted(found.levers(index)))
     ratio = float(found.heights[index]) / below
     told = " and ".join(CHANGED[lever] for lever in levers) or "a movement in between"
@@ -248,7 +256,7 @@ def _missing(
         heights=tuple(sorted({*hand.heights, *BLOCKS})),
     )
     found = tried(with_block)
-    heights = [_new_heights(one, hand) for one in found.setups]
+    heights = [_new_heights(set_up, hand) for set_up in found.setups]
     for block in BLOCKS:
         fits = np.array([not new - {block} for new in heights])
         among = np.flatnonzero(fits[found.setup])
@@ -263,7 +271,11 @@ def _missing(
     found = tried(replace(hand, assistances=HELPS))
     chain = _chain(found, lower, upper, *ends, policy)
     if chain is not None:
-        assistances = [one.kg for one in (found.modifiers(i).assistance for i in chain) if one]
+        assistances = [
+            assistance.kg
+            for assistance in (found.modifiers(i).assistance for i in chain)
+            if assistance
+        ]
         return (
             f"A band that takes {min(assistances):g} to {max(assistances):g} kg at the hips "
             "would do it, in "
@@ -274,7 +286,9 @@ def _missing(
 
 def _new_heights(one: SetUpOf, hand: ToHand) -> frozenset[float]:
     """Heights a set-up asks for that are not to hand."""
-    kit = {one.name for one in one.movement.posture.parameter if one.tried == "kit"}
+    kit = {
+        parameter.name for parameter in one.movement.posture.parameter if parameter.tried == "kit"
+    }
     own = set(one.movement.values.values())
     return frozenset(
         value

@@ -93,8 +93,8 @@ class Candidates:
 
     def name(self, index: int) -> str:
         """As a rung would be called."""
-        one = self.of(index)
-        return name_of(one.movement, self.modifiers(index), one.words)
+        set_up = self.of(index)
+        return name_of(set_up.movement, self.modifiers(index), set_up.words)
 
 
 def name_of(movement: Movement, modifiers: Modifiers, words: str = "") -> str:
@@ -136,8 +136,8 @@ def candidates(
         allowed: movements that nothing closes; all if None.
     """
     setups = tuple(_setups(lower, upper, hand, dict(scales), allowed))
-    read = survey(body, [(one.movement.posture, one.modifiers) for one in setups])
-    scale = np.array([dict(scales)[one.movement.posture.lane] for one in setups])
+    read = survey(body, [(set_up.movement.posture, set_up.modifiers) for set_up in setups])
+    scale = np.array([dict(scales)[set_up.movement.posture.lane] for set_up in setups])
     form = lower.movement.posture
     tempos = TEMPOS if form.counted == "reps" else (Tempo(),)
     can = np.flatnonzero(read.possible & (read.demand > 0.0))
@@ -180,11 +180,11 @@ def _setups(
             continue
         if not hand.has(movement.kit) or (allowed is not None and movement.id not in allowed):
             continue
-        for one in _of(movement, lower, upper, hand):
-            key = _same(movement.posture, one.modifiers)
+        for set_up in _of(movement, lower, upper, hand):
+            key = _same(movement.posture, set_up.modifiers)
             if key not in seen:
                 seen.add(key)
-                yield one
+                yield set_up
     if hand.has(upper.movement.kit) and (allowed is None or upper.movement.id in allowed):
         yield from _between(lower, upper, hand)
 
@@ -251,9 +251,9 @@ def _around(
 
 def _shapes(form: Form, start: Modifiers, hand: ToHand) -> Iterator[Changed]:
     """One measure changed."""
-    for one in form.parameter:
-        for amount in _amounts(one, hand):
-            yield from _changed(start, (one, amount))
+    for parameter in form.parameter:
+        for amount in _amounts(parameter, hand):
+            yield from _changed(start, (parameter, amount))
 
 
 def _pairs(form: Form, start: Modifiers, hand: ToHand, ends: Ends) -> Iterator[Changed]:
@@ -264,18 +264,18 @@ def _pairs(form: Form, start: Modifiers, hand: ToHand, ends: Ends) -> Iterator[C
         )
         for one in form.parameter
     }
-    for one, other in combinations(form.parameter, 2):
-        for first in between[one.name]:
+    for parameter, other in combinations(form.parameter, 2):
+        for first in between[parameter.name]:
             for second in between[other.name]:
-                yield from _changed(start, (one, first), (other, second))
+                yield from _changed(start, (parameter, first), (other, second))
 
 
 def _changed(start: Modifiers, *to: tuple[Parameter, float]) -> Iterator[Changed]:
     """A start with some measures set; nothing if that changes nothing."""
-    values = dict(start.values) | {one.name: amount for one, amount in to}
+    values = dict(start.values) | {parameter.name: amount for parameter, amount in to}
     made = replace(start, values=sorted_values(values))
     if made != start:
-        yield made, frozenset("range" if one.depth else "lever" for one, _ in to)
+        yield made, frozenset("range" if parameter.depth else "lever" for parameter, _ in to)
 
 
 def _amounts(one: Parameter, hand: ToHand) -> tuple[float, ...]:
@@ -320,7 +320,7 @@ def _between(lower: Rung, upper: Rung, hand: ToHand) -> Iterator[SetUpOf]:
         return
     form = upper.movement.posture
     first, last = (form.values(dict(rung.modifiers.values)) for rung in (lower, upper))
-    fixed = [one.name for one in form.parameter if one.tried == "kit"]
+    fixed = [parameter.name for parameter in form.parameter if parameter.tried == "kit"]
     if first == last or any(first[name] != last[name] for name in fixed):
         return
     for share in BETWEEN:

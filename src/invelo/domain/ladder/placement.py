@@ -100,14 +100,16 @@ def place(
         else None
         for rung, demand in zip(ladder.rungs, ladder.demands, strict=True)
     )
-    open_rungs = [i for i, told in enumerate(predictions) if told is not None and i not in closed]
+    open_rungs = [
+        i for i, estimate in enumerate(predictions) if estimate is not None and i not in closed
+    ]
 
     def hardest(count: Callable[[Estimate], float]) -> int | None:
         fitting = [
             i
             for i in open_rungs
-            if (told := predictions[i]) is not None
-            and count(told) >= ladder.rungs[i].prescription.asks
+            if (estimate := predictions[i]) is not None
+            and count(estimate) >= ladder.rungs[i].prescription.asks
         ]
         return max(fitting, key=lambda i: _rank(ladder, i), default=None)
 
@@ -145,7 +147,7 @@ def _asks(ladder: MeasuredLadder, index: int, lane: Lane) -> float:
     that of the lane's first rung."""
     if ladder.demands[index].lane == lane:
         return ladder.rungs[index].prescription.asks
-    first = next(i for i, one in enumerate(ladder.demands) if one.lane == lane)
+    first = next(i for i, demand in enumerate(ladder.demands) if demand.lane == lane)
     return ladder.rungs[first].prescription.asks
 
 

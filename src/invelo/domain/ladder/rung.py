@@ -34,7 +34,9 @@ RAISED_ON: tuple[Kind, ...] = ("surface", "chair", "stairs", "parallel bars")
 def kit_needed(movement: Movement, modifiers: Modifiers) -> tuple[tuple[Kind, ...], ...]:
     """Kinds of thing that a set-up takes: any one of each."""
     needed = [movement.kit] if movement.kit else []
-    heights = {one.name for one in movement.posture.parameter if one.tried == "kit"}
+    heights = {
+        parameter.name for parameter in movement.posture.parameter if parameter.tried == "kit"
+    }
     if any(value > 0.0 for name, value in modifiers.values if name in heights):
         needed.append(RAISED_ON)
     if modifiers.added_load.bag > 0.0:

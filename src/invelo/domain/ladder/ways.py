@@ -64,7 +64,9 @@ def adjustments(body: Body, rung: Rung, step: float, known: Pool | None) -> tupl
         raise InputError("step", "it is nothing.", "Ask for a few per cent more or less.")
     turnable = adjustables(form(rung.movement.form))
     return tuple(
-        _way(body, rung, one.name, step, known) for one in turnable if one.name not in NOT_WAYS
+        _way(body, rung, adjustable.name, step, known)
+        for adjustable in turnable
+        if adjustable.name not in NOT_WAYS
     )
 
 
@@ -74,26 +76,28 @@ def changed(rung: Rung, name: str, amount: float) -> Rung:
     Raises:
         InputError: for no such dial, or an amount beyond its ends.
     """
-    one = adjustable_of(form(rung.movement.form), name)
+    adjustable = adjustable_of(form(rung.movement.form), name)
     return replace(
         rung,
-        name=f"{rung.name}, {one.words(one.rounded(amount))}",
-        modifiers=one.turned(rung.modifiers, amount),
+        name=f"{rung.name}, {adjustable.words(adjustable.rounded(amount))}",
+        modifiers=adjustable.turned(rung.modifiers, amount),
     )
 
 
 def _way(body: Body, rung: Rung, name: str, step: float, known: Pool | None) -> Adjustment:
     here = LeverageTask(rung.movement.form, rung.modifiers)
     reps = rung.prescription.low
-    found = as_hard_as(body, here, name, here, step, reps)
-    if found.to is None:
-        return Adjustment(found.adjustable, found.now, unavailable_reason=found.unavailable_reason)
-    there = LeverageTask(here.form_id, found.adjustable.put(rung.modifiers, found.to.likely))
+    solution = as_hard_as(body, here, name, here, step, reps)
+    if solution.to is None:
+        return Adjustment(
+            solution.adjustable, solution.now, unavailable_reason=solution.unavailable_reason
+        )
+    there = LeverageTask(here.form_id, solution.adjustable.put(rung.modifiers, solution.to.likely))
     reached = there.asks(body, reps)
     return Adjustment(
-        found.adjustable,
-        found.now,
-        found.to,
+        solution.adjustable,
+        solution.now,
+        solution.to,
         reached,
         known.expected(reached.load, there.changes.tempo) if known else None,
     )

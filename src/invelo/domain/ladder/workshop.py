@@ -45,7 +45,7 @@ class LadderGraph:
 
     def __post_init__(self) -> None:
         """Check that it climbs."""
-        names = tuple(one.rung.name for one in self.rungs)
+        names = tuple(node.rung.name for node in self.rungs)
         check_links(names, self.links)
         for name in names:
             if not name.strip():
@@ -58,7 +58,7 @@ class LadderGraph:
     @property
     def links(self) -> tuple[Link, ...]:
         """The ties by position, in order."""
-        at = {one.id: i for i, one in enumerate(self.rungs)}
+        at = {node.id: i for i, node in enumerate(self.rungs)}
         for edge in self.edges:
             for end in edge:
                 if end not in at:
@@ -67,9 +67,9 @@ class LadderGraph:
 
     def afresh(self) -> "LadderGraph":
         """The same with new ids, for another ladder."""
-        new = {one.id: uuid4() for one in self.rungs}
+        new = {node.id: uuid4() for node in self.rungs}
         return LadderGraph(
-            tuple(replace(one, id=new[one.id]) for one in self.rungs),
+            tuple(replace(node, id=new[node.id]) for node in self.rungs),
             tuple(sorted((new[lower], new[upper]) for lower, upper in self.edges)),
         )
 
@@ -79,8 +79,8 @@ class LadderGraph:
         Raises:
             InputError: if it is not on the ladder.
         """
-        for i, one in enumerate(self.rungs):
-            if one.id == rung_id:
+        for i, node in enumerate(self.rungs):
+            if node.id == rung_id:
                 return i
         raise InputError("rung", "it is not on this ladder.", "Look at the ladder anew.")
 

@@ -82,8 +82,8 @@ class MethodRule:
 
 
 METHODS: dict[Method, MethodRule] = {
-    one.id: one
-    for one in (
+    method_rule.id: method_rule
+    for method_rule in (
         MethodRule(
             "double_progression",
             "fixed range",

@@ -151,7 +151,7 @@ def recent(points: Sequence[TrendPoint]) -> Trend:
     """The trend of the newest weeks; of everything while those hold too few days."""
     since = max(point.day for point in points) - timedelta(weeks=WINDOW)
     newest = [point for point in points if point.day > since]
-    return trend(newest if len({one.day for one in newest}) >= LEAST_DAYS else points)
+    return trend(newest if len({point.day for point in newest}) >= LEAST_DAYS else points)
 
 
 def posterior(line: Trend) -> tuple[float, float]:

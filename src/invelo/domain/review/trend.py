@@ -100,8 +100,8 @@ def trend(points: Iterable[TrendPoint]) -> Trend:
         raise InputError(
             "sessions", f"{len(held)} tell too little of a trend.", "Log a few more, on other days."
         )
-    weeks = np.array([(one.day - held[-1].day).days / 7 for one in held])
-    logs = np.log([one.value for one in held])
+    weeks = np.array([(point.day - held[-1].day).days / 7 for point in held])
+    logs = np.log([point.value for point in held])
     slope, level = theil_sen(weeks, logs)
     left = logs - (level + slope * weeks)
     scatter = TO_SD * float(np.median(np.abs(left - np.median(left))))

@@ -118,9 +118,9 @@ def daily(loads: Iterable[SessionLoad], first: date, last: date) -> Array:
     if last < first:
         raise InputError("days", "the last lies before the first.", "Give the earlier one first.")
     series = np.zeros((last - first).days + 1)
-    for one in loads:
-        if first <= one.day <= last:
-            series[(one.day - first).days] += one.load
+    for session_load in loads:
+        if first <= session_load.day <= last:
+            series[(session_load.day - first).days] += session_load.load
     return series
 
 
@@ -296,7 +296,7 @@ def workload(loads: Iterable[SessionLoad], today: date) -> Workload:
     held = [load for load in loads if load.day <= today]
     if not held:
         raise InputError("sessions", "there is none yet.", "Log one, with its effort at the end.")
-    first = min(one.day for one in held)
+    first = min(session_load.day for session_load in held)
     series = daily(held, first, today)
     return Workload(
         first,

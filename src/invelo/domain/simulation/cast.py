@@ -35,20 +35,20 @@ class Member:
 
 def rungs_for(level: Level, ladder: str = LADDER) -> tuple[Rung, ...]:
     """The ready ladder's rungs with the fixed range's strength prescription."""
-    found = []
-    for one in catalogue().find_ladder(ladder).rungs:
-        modifiers = one.modifiers()
-        prescription = prescription_for("double_progression", "strength", level, one.of.unit)
-        found.append(
+    rungs = []
+    for ready_rung in catalogue().find_ladder(ladder).rungs:
+        modifiers = ready_rung.modifiers()
+        prescription = prescription_for("double_progression", "strength", level, ready_rung.of.unit)
+        rungs.append(
             Rung(
-                one.name,
-                one.of,
+                ready_rung.name,
+                ready_rung.of,
                 modifiers,
                 prescription,
                 criterion_for("double_progression", prescription),
             )
         )
-    return tuple(found)
+    return tuple(rungs)
 
 
 def ladder_for(member: Member) -> MeasuredLadder:

@@ -34,8 +34,8 @@ class Candidate:
 
 
 CANDIDATES: dict[str, Candidate] = {
-    one.id: one
-    for one in (
+    candidate.id: candidate
+    for candidate in (
         Candidate("invelo", "Invelo, fixed range", "invelo"),
         Candidate(
             "invelo-effort", "Invelo, by effort", "invelo", RuleSettings(method="rpe_target")
@@ -173,7 +173,7 @@ def lines(question: Question, done: Iterable[Lived]) -> tuple[CandidateResult, .
 def _line(candidate: Candidate, found: list[Season]) -> CandidateResult:
     weeks = []
     for criterion in range(MOST_CRITERIA):
-        there = [one.weeks[criterion] for one in found if len(one.weeks) > criterion]
+        there = [season.weeks[criterion] for season in found if len(season.weeks) > criterion]
         if there:
             weeks.append((float(median(there)), len(there)))
 
@@ -184,11 +184,11 @@ def _line(candidate: Candidate, found: list[Season]) -> CandidateResult:
 
     return CandidateResult(
         candidate,
-        told([one.criteria for one in found]),
+        told([season.criteria for season in found]),
         tuple(weeks),
-        told([one.hard_weeks for one in found]),
-        told([one.spikes for one in found]),
-        told([one.pains for one in found]),
-        told([one.sessions for one in found]),
-        told([100 * one.gained for one in found]),
+        told([season.hard_weeks for season in found]),
+        told([season.spikes for season in found]),
+        told([season.pains for season in found]),
+        told([season.sessions for season in found]),
+        told([100 * season.gained for season in found]),
     )

@@ -171,7 +171,7 @@ class NearFailure(Fixed):
 
     def logged(self, session: SessionRecord) -> None:
         """Up past the ceiling."""
-        if any(one.amount >= self.ceiling for one in session.sets):
+        if any(record.amount >= self.ceiling for record in session.sets):
             self.up()
 
 
@@ -266,9 +266,9 @@ class Invelo:
         self.sessions.append(session)
         self.done_days.add(session.day)
         by_key = dict(zip(self.keys, self.rungs, strict=True))
-        for one in session.sets:
-            if tells(one) and one.rung in by_key:
-                rung = by_key[one.rung]
+        for record in session.sets:
+            if tells(record) and record.rung in by_key:
+                rung = by_key[record.rung]
                 self.known.append(
                     evidence(
                         session.day,
@@ -276,8 +276,8 @@ class Invelo:
                         self.body,
                         rung.movement,
                         rung.modifiers,
-                        one.amount,
-                        one.rpe,
+                        record.amount,
+                        record.rpe,
                     )
                 )
         self.reach.append(TrendPoint(session.day, self.pool.greatest.likely))
@@ -330,7 +330,8 @@ class Invelo:
                 week=week,
                 offers=lambda: offers(self.body, rung, self.measured.policy, self.pool),
                 answered=tuple(
-                    replace(one, days=(today - day).days) for day, one in self.answered[-12:]
+                    replace(answered_proposal, days=(today - day).days)
+                    for day, answered_proposal in self.answered[-12:]
                 ),
             )
         )

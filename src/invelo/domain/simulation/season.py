@@ -252,7 +252,7 @@ class _Season:
         session = SessionRecord(day, tuple(sets))
         self.response.train(list(zip(sets, amounts, strict=True)))
         self.loads.append(self._load(day, asked, sets))
-        self.rpes += [one.rpe for one in sets]
+        self.rpes += [record.rpe for record in sets]
         self.plan.logged(session)
         return session, hurt
 
@@ -269,7 +269,7 @@ class _Season:
 
     def _pain(self, index: int, day: date, sets: list[SetRecord], asked: PrescribedSession) -> int:
         recent = workload([*self.loads, self._load(day, asked, sets)], day).on(day)[0] or 1.0
-        failed = sum(1 for one in sets if one.rpe >= 10.0) / len(sets)
+        failed = sum(1 for record in sets if record.rpe >= 10.0) / len(sets)
         chance = (
             PAIN_CHANCE
             * self.talent.prone
@@ -283,6 +283,8 @@ class _Season:
         return 0
 
     def _load(self, day: date, asked: PrescribedSession, sets: list[SetRecord]) -> SessionLoad:
-        seconds = sum(one.amount * asked.demand.rep_time + asked.prescription.rest for one in sets)
-        rpe = sum(one.rpe for one in sets) / len(sets)
+        seconds = sum(
+            record.amount * asked.demand.rep_time + asked.prescription.rest for record in sets
+        )
+        rpe = sum(record.rpe for record in sets) / len(sets)
         return SessionLoad(day, min(10.0, max(1.0, rpe)), 5.0 + seconds / 60.0)

@@ -48,7 +48,7 @@ def course(member: Member, weeks: int, first: date) -> Course:
     """
     luck = np.random.default_rng([member.seed, 4])
     response = Response(member.talent)
-    truth, days, told = [], [], []
+    truth, days, points = [], [], []
     for index in range(7 * weeks):
         day = first + timedelta(days=index)
         away, long = member.talent.away
@@ -56,10 +56,10 @@ def course(member: Member, weeks: int, first: date) -> Course:
         if day.weekday() in member.talent.days and here and luck.random() >= member.talent.skips:
             noise = math.hypot(member.talent.day, TELLING)
             days.append(response.capacity * math.exp(luck.normal(0.0, noise)))
-            told.append(TrendPoint(day, median(days[-MIDDLE_OF:])))
+            points.append(TrendPoint(day, median(days[-MIDDLE_OF:])))
             rpes = np.clip(luck.normal(8.5, 0.7, SETS), 5.0, 10.0)
             response.train([(SetRecord("", 8.0, float(rpe)), 9.0) for rpe in rpes])
         truth.append(response.capacity)
         response.rest()
     smooth = [float(np.mean(truth[max(0, i - 6) : i + 1])) for i in range(len(truth))]
-    return Course(first, np.array(smooth), tuple(told))
+    return Course(first, np.array(smooth), tuple(points))

@@ -130,23 +130,23 @@ class Pool:
 
     def _middle(self, figure: Callable[[Evidence], Estimate]) -> Estimate:
         """The middle of what the members say, each end for itself; told as the nearest's."""
-        told = [figure(member) for member in self.members]
-        if len(told) == 1:
-            return told[0]
+        estimates = [figure(member) for member in self.members]
+        if len(estimates) == 1:
+            return estimates[0]
         nearest = figure(self.nearest)
         account = nearest.derivation
         days = (
             Input(f"from the {one.kind} of {one.day.isoformat()}", each.likely, each.unit)
-            for one, each in zip(self.members, told, strict=True)
+            for one, each in zip(self.members, estimates, strict=True)
         )
         return replace(
             nearest,
-            likely=median(each.likely for each in told),
-            low=median(each.low for each in told),
-            high=median(each.high for each in told),
+            likely=median(each.likely for each in estimates),
+            low=median(each.low for each in estimates),
+            high=median(each.high for each in estimates),
             derivation=replace(
                 account,
-                formula=f"The middle of {len(told)} days' evidence, whose scatter shrinks by their "
+                formula=f"The middle of {len(estimates)} days' evidence, whose scatter shrinks by their "
                 f"number's root. Of the nearest: {account.formula}",
                 inputs=(*days, *account.inputs),
             ),

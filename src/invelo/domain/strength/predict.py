@@ -140,8 +140,8 @@ class Known:
     def greatest(self) -> Estimate:
         """The capacity as a figure, kg or N·m."""
         capacity = self.capacity
-        told = capacity.one_rep if isinstance(capacity, Capacity) else capacity.greatest
-        return _spanning(told, [end.greatest for end in self._ends])
+        estimate = capacity.one_rep if isinstance(capacity, Capacity) else capacity.greatest
+        return _spanning(estimate, [end.greatest for end in self._ends])
 
     def expected(self, wanted: Reading, tempo: Tempo) -> Estimate:
         """Reps to failure, or seconds, at another set-up of the same body.
@@ -156,10 +156,10 @@ class Known:
             return _nothing_asked("reps" if counted else "s", wanted)
         between = relative_range(wanted, self.load)
         if isinstance(capacity, Capacity):
-            told = capacity.predict(wanted.demand.likely, whole_reps(wanted, tempo), between)
+            estimate = capacity.predict(wanted.demand.likely, whole_reps(wanted, tempo), between)
         else:
-            told = capacity.predict(wanted.demand.likely, between)
-        return _spanning(told, [end.expected(wanted, tempo) for end in self._ends])
+            estimate = capacity.predict(wanted.demand.likely, between)
+        return _spanning(estimate, [end.expected(wanted, tempo) for end in self._ends])
 
     def allowed(self, count: float, tempo: Tempo) -> Estimate:
         """The demand at which `count` reps of a tempo, or seconds, are just there.
@@ -169,16 +169,20 @@ class Known:
         """
         capacity = self.capacity
         if isinstance(capacity, Capacity):
-            told = capacity.load_for(count, tempo.rep_time)
+            estimate = capacity.load_for(count, tempo.rep_time)
         else:
-            told = capacity.torque_for(count)
-        return _spanning(told, [end.allowed(count, tempo) for end in self._ends])
+            estimate = capacity.torque_for(count)
+        return _spanning(estimate, [end.allowed(count, tempo) for end in self._ends])
 
 
 def _spanning(told: Estimate, ends: Sequence[Estimate]) -> Estimate:
     """A figure whose range takes in those of others."""
     those = (told, *ends)
-    return replace(told, low=min(one.low for one in those), high=max(one.high for one in those))
+    return replace(
+        told,
+        low=min(estimate.low for estimate in those),
+        high=max(estimate.high for estimate in those),
+    )
 
 
 def whole_reps(load: Reading, tempo: Tempo) -> Tempo:

@@ -128,10 +128,12 @@ def equivalent_ratios(reps: float, seconds: Array) -> Array:
     slow = np.maximum(1.0, reps * (seconds / REFERENCE_REP) ** ENDURANCE_EXPONENT)
     plain = max(1.0, reps)
     told = np.full((len(EQUATIONS), len(slow)), np.nan)
-    for i, one in enumerate(EQUATIONS):
-        speaks = np.maximum(slow, plain) <= one.limit
-        rising = 1.0 + (one.ratio_at(2.0) - 1.0) * (slow[speaks] - 1.0)
-        above = np.where(slow[speaks] < 2.0, rising, one.ratio(np.maximum(2.0, slow[speaks])))
-        told[i, speaks] = above / one.ratio_at(plain)
+    for i, rep_equation in enumerate(EQUATIONS):
+        speaks = np.maximum(slow, plain) <= rep_equation.limit
+        rising = 1.0 + (rep_equation.ratio_at(2.0) - 1.0) * (slow[speaks] - 1.0)
+        above = np.where(
+            slow[speaks] < 2.0, rising, rep_equation.ratio(np.maximum(2.0, slow[speaks]))
+        )
+        told[i, speaks] = above / rep_equation.ratio_at(plain)
     median_told: Array = np.nanmedian(told, axis=0)
     return median_told

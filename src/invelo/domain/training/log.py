@@ -52,13 +52,13 @@ def told(words: str, field: str = "reps") -> EstimatedCount:
         InputError: for what is no count.
     """
     said = words.strip()
-    if found := _COUNT.match(said):
-        amount = _number(found[1])
+    if match := _COUNT.match(said):
+        amount = _number(match[1])
         return EstimatedCount(amount, amount, amount)
-    if found := _ABOUT.match(said):
-        return about(_number(found[1]))
-    if found := _EITHER.match(said):
-        low, high = sorted((_number(found[1]), _number(found[2])))
+    if match := _ABOUT.match(said):
+        return about(_number(match[1]))
+    if match := _EITHER.match(said):
+        low, high = sorted((_number(match[1]), _number(match[2])))
         return EstimatedCount((low + high) / 2, low, high)
     raise InputError(field, f"“{words[:40]}” is no count.", "Write 12, or 11 or 12, or about 30.")
 
@@ -152,23 +152,23 @@ class SessionRecord:
 def weaker_sides(sets: Iterable[SetRecord]) -> tuple[SetRecord, ...]:
     """Sets with the two sides of each made one: the lesser count, the greater effort and pain,
     clean if both were; a single side stands for itself."""
-    found: list[SetRecord] = []
+    records: list[SetRecord] = []
     first: dict[int, int] = {}
-    for one in sets:
-        at = first.get(one.number) if one.side else None
+    for record in sets:
+        at = first.get(record.number) if record.side else None
         if at is None:
-            if one.side:
-                first[one.number] = len(found)
-            found.append(one)
+            if record.side:
+                first[record.number] = len(records)
+            records.append(record)
             continue
-        other = found[at]
-        weaker = min(one, other, key=lambda each: each.amount)
-        found[at] = replace(
+        other = records[at]
+        weaker = min(record, other, key=lambda each: each.amount)
+        records[at] = replace(
             weaker,
             side="",
-            rpe=max(one.rpe, other.rpe),
-            pain=max(one.pain, other.pain),
-            form_ok=one.form_ok and other.form_ok,
+            rpe=max(record.rpe, other.rpe),
+            pain=max(record.pain, other.pain),
+            form_ok=record.form_ok and other.form_ok,
         )
-        del first[one.number]
-    return tuple(found)
+        del first[record.number]
+    return tuple(records)

@@ -184,7 +184,7 @@ def _off_ladders(item: Item, trainee: Trainee) -> tuple[Choice, ...]:
                 movement=movement,
                 modifiers=movement.own(Modifiers()),
             )
-            if all(rung.name != one.rung.name for one in found):
+            if all(rung.name != choice.rung.name for choice in found):
                 found.append(replace(own, way="easier", rung=rung))
     return tuple(found)
 
@@ -219,7 +219,9 @@ def without_pain(session: Session, told: CheckIn) -> tuple[Session, tuple[str, .
     gone = {item.key: place for item in session.items if (place := told.closes(item.movement))}
     if not gone:
         return session, ()
-    whys = (f"{one.name}: the {gone[one.key]} hurts." for one in session.items if one.key in gone)
+    whys = (
+        f"{item.name}: the {gone[item.key]} hurts." for item in session.items if item.key in gone
+    )
     return session.with_items(dict.fromkeys(gone)), tuple(dict.fromkeys(whys))
 
 
@@ -267,7 +269,7 @@ def path(body: Body, movement: Movement, modifiers: Modifiers) -> Path | None:
     if len(drawn) == 1:
         return Path("", (), drawn[0], drawn[0])
     joint = _farthest(read, drawn)
-    return Path(joint, tuple(one.joints[joint] for one in drawn), drawn[0], drawn[-1])
+    return Path(joint, tuple(figure.joints[joint] for figure in drawn), drawn[0], drawn[-1])
 
 
 def _farthest(read: Reading, drawn: Sequence[Figure]) -> str:

@@ -243,7 +243,7 @@ def movement_named(name: str) -> Movement:
     Raises:
         InputError: if there is none, or the name means several.
     """
-    known = {one.id: one for one in catalogue().movement}
+    known = {movement.id: movement for movement in catalogue().movement}
     if name in known:
         return known[name]
     called = catalogue().called(name)
@@ -259,14 +259,14 @@ def write(
     drawing: LadderGraph, goal: str, purpose: Purpose, level: Level, policy: StepPolicy
 ) -> dict[str, Any]:
     """A ladder as its file says it."""
-    tags = {one.id: f"r{i + 1}" for i, one in enumerate(drawing.rungs)}
+    tags = {node.id: f"r{i + 1}" for i, node in enumerate(drawing.rungs)}
     rungs = [
         RungOf(
-            id=tags[one.id],
-            **PlainRung.fields_of(one.rung, one.why),
+            id=tags[node.id],
+            **PlainRung.fields_of(node.rung, node.why),
             after=_after(drawing, i, tags),
         )
-        for i, one in enumerate(drawing.rungs)
+        for i, node in enumerate(drawing.rungs)
     ]
     return LadderFile(
         format=FORMAT,
@@ -366,15 +366,15 @@ def _drawn(file: LadderFile, body: Body | None) -> Read:
         note("settings", error)
     tags: dict[str, UUID] = {}
     rungs: list[Node | None] = []
-    for i, one in enumerate(file.rungs):
+    for i, rung in enumerate(file.rungs):
         place = f"rungs[{i}]"
-        if one.id in tags:
-            taken = InputError("id", f"“{one.id}” is taken.", "Give each rung a tag of its own.")
+        if rung.id in tags:
+            taken = InputError("id", f"“{rung.id}” is taken.", "Give each rung a tag of its own.")
             note(place, taken)
-        tags.setdefault(one.id, uuid4())
-        rungs.append(_rung(one, file, body, place, note, tags[one.id]))
+        tags.setdefault(rung.id, uuid4())
+        rungs.append(_rung(rung, file, body, place, note, tags[rung.id]))
     edges = _edges(file, tags, note)
-    whole = [one for one in rungs if one is not None]
+    whole = [node for node in rungs if node is not None]
     if not faults:
         try:
             return Read(file, LadderGraph(tuple(whole), edges), ())
@@ -397,24 +397,24 @@ def _rung(
 
 
 def _edges(file: LadderFile, tags: Mapping[str, UUID], note: Any) -> tuple[tuple[UUID, UUID], ...]:
-    places = {one.id: i for i, one in enumerate(file.rungs)}
+    places = {rung.id: i for i, rung in enumerate(file.rungs)}
     found = set()
-    for below, one in pairwise([None, *file.rungs]):
-        assert one is not None  # noqa: S101
-        for tag in one.after if one.after is not None else [below.id] if below else []:
-            where = f"rungs[{places[one.id]}]"
+    for below, rung_of in pairwise([None, *file.rungs]):
+        assert rung_of is not None  # noqa: S101
+        for tag in rung_of.after if rung_of.after is not None else [below.id] if below else []:
+            where = f"rungs[{places[rung_of.id]}]"
             if tag not in tags:
                 unknown = InputError("after", f"“{tag}” is no rung of this file.", "Name one.")
                 note(where, unknown)
-            elif places[tag] >= places[one.id]:
+            elif places[tag] >= places[rung_of.id]:
                 loop = InputError(
                     "after",
-                    f"“{one.id}” comes after “{tag}”, which stands above it or is itself: a loop.",
+                    f"“{rung_of.id}” comes after “{tag}”, which stands above it or is itself: a loop.",
                     "List the lower rung first.",
                 )
                 note(where, loop)
             else:
-                found.add((tags[tag], tags[one.id]))
+                found.add((tags[tag], tags[rung_of.id]))
     return tuple(sorted(found))
 
 
@@ -425,5 +425,5 @@ def as_text(told: Any) -> str:
 
 def demand_words(body: Body, rung: Rung) -> str:
     """What a rung asks of a body, in words."""
-    told = demand(body, rung).on_scale
-    return f"{told.likely:.1f} {told.unit}" if told else "by effort"
+    estimate = demand(body, rung).on_scale
+    return f"{estimate.likely:.1f} {estimate.unit}" if estimate else "by effort"

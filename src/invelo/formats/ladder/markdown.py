@@ -35,7 +35,7 @@ def markdown(goal: str, whose: str, drawing: LadderGraph, measured: MeasuredLadd
             criterion_words(rung),
         )
         lines.append(f"| {' | '.join(_escaped(cell) for cell in cells)} |")
-    told = [(one.rung.name, one.why) for one in drawing.rungs if one.why]
+    told = [(node.rung.name, node.why) for node in drawing.rungs if node.why]
     if told:
         lines += ["", *(f"- {name}: {why}" for name, why in told)]
     return "\n".join(lines) + "\n"

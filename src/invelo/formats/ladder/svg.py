@@ -42,7 +42,7 @@ def svg(goal: str, whose: str, measured: MeasuredLadder) -> str:
 
 
 def _column(measured: MeasuredLadder, lane: Lane | None, height: float) -> Iterable[str]:
-    here = [i for i, one in enumerate(measured.demands) if one.lane == lane]
+    here = [i for i, demand in enumerate(measured.demands) if demand.lane == lane]
     foot = height - FOOT
     if lane is None:
         ys = [foot - ROW * (k + 0.5) for k in range(len(here))]
@@ -75,8 +75,12 @@ def _rung(measured: MeasuredLadder, i: int, y: float, label: float, scaled: bool
         yield line(*((RAIL[0], y, RAIL[1], y)), 2)
         yield line(RAIL[1], y, LABEL - 6, label, 0.7, FAINT)
     yield from _figure(figure(demand.load, 0), LABEL + 34, label + 16)
-    told = demand.on_scale
-    figures = f"{told.likely:.1f} {told.unit} ({told.low:.1f}–{told.high:.1f})" if told else ""
+    estimate = demand.on_scale
+    figures = (
+        f"{estimate.likely:.1f} {estimate.unit} ({estimate.low:.1f}–{estimate.high:.1f})"
+        if estimate
+        else ""
+    )
     yield words_at(LABEL + 76, label - 1, rung.name, 13)
     asked = rung.prescription
     prescription = f"{asked.sets} × {asked.low}–{asked.high} {asked.unit}"

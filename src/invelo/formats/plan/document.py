@@ -156,7 +156,7 @@ class WeekRequest(StrictModel):
             InputError: for values out of range, or a movement that is not in the catalogue.
         """
         return PlanningProblem(
-            days=tuple(sorted((one.core() for one in self.days), key=lambda day: day.index)),
+            days=tuple(sorted((day_in.core() for day_in in self.days), key=lambda day: day.index)),
             tasks=tuple(_task(one) for one in self.tasks),
             targets={region: round(2 * sets) for region, sets in self.targets.items()},
             pins=tuple(Pin(pin.task, _index(pin.day), pin.there) for pin in self.pins),
@@ -167,7 +167,9 @@ class WeekRequest(StrictModel):
         )
 
 
-ANYBODY = Trainee("", Body(75.0, 1.75), (), frozenset(one.id for one in catalogue().movement))
+ANYBODY = Trainee(
+    "", Body(75.0, 1.75), (), frozenset(movement.id for movement in catalogue().movement)
+)
 """To whom everything is open; a session's minutes do not hang on the body."""
 
 

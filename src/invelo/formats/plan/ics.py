@@ -23,20 +23,22 @@ def ics(weeks: Iterable[FileWeek], made: datetime, owner: str) -> bytes:
         made: when, for the time stamp of every event.
         owner: an opaque name of whose it is, so that each event keeps its UID.
     """
-    told = tuple(weeks)
+    file_weeks = tuple(weeks)
     calendar = Calendar()
     calendar.add("prodid", f"-//Invelo//{__version__}//EN")
     calendar.add("version", "2.0")
     calendar.add("calscale", "GREGORIAN")
     calendar.add("x-wr-calname", "Training")
-    for week in told:
+    for week in file_weeks:
         for day in week.days:
             calendar.add_component(_session(day, week, made, owner))
-    habit = told[0].habit if told else None
+    habit = file_weeks[0].habit if file_weeks else None
     if habit is not None:
-        calendar.add_component(_habit(habit, told[0].week_start, made, owner))
-    if told:
-        calendar.add_missing_timezones(told[0].week_start - ABOUT, told[-1].week_start + ABOUT)
+        calendar.add_component(_habit(habit, file_weeks[0].week_start, made, owner))
+    if file_weeks:
+        calendar.add_missing_timezones(
+            file_weeks[0].week_start - ABOUT, file_weeks[-1].week_start + ABOUT
+        )
     told_as: bytes = calendar.to_ical()
     return told_as
 

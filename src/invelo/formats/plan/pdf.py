@@ -75,7 +75,7 @@ def _block(block: Block, width: float) -> list[Flowable]:
     rows: list[list[Any]] = []
     for item in block.items:
         name = [text(item.name, 10, bold=True), text(item.movement.cues[0], 8)]
-        lines = "   ".join(f"{set_words(one)} {LINE}" for one in item.sets)
+        lines = "   ".join(f"{set_words(work_set)} {LINE}" for work_set in item.sets)
         rows.append([name, [*(text(words, 9) for words in sets_words(item)), text(lines, 9)]])
     table = Table(rows, colWidths=[0.42 * width, 0.58 * width], style=ruled())
     return [head, table, Spacer(0, 6)]

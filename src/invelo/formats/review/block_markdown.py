@@ -35,14 +35,14 @@ def markdown(block: BlockReport) -> str:
 
 
 def _next(block: BlockReport) -> str:
-    told = block.next_criterion
-    if told is None:
+    forecast = block.next_criterion
+    if forecast is None:
         return "Go on; a few more sessions, and we can say when the next step is likely."
-    if told.likely is None:
-        return f"The {told.what} is not in sight yet. {told.nearer}"
-    until = told.high.isoformat() if told.high else "much later"
-    low = told.low.isoformat() if told.low else told.likely.isoformat()
+    if forecast.likely is None:
+        return f"The {forecast.what} is not in sight yet. {forecast.nearer}"
+    until = forecast.high.isoformat() if forecast.high else "much later"
+    low = forecast.low.isoformat() if forecast.low else forecast.likely.isoformat()
     return (
-        f"The {told.what}: likely around {told.likely.isoformat()} ({low} to {until}, eight times "
-        f"of ten). {told.nearer}"
+        f"The {forecast.what}: likely around {forecast.likely.isoformat()} ({low} to {until}, eight times "
+        f"of ten). {forecast.nearer}"
     )

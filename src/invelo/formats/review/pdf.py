@@ -49,19 +49,19 @@ def _newest(one: ProposalReport) -> list[Flowable]:
 def _figures(block: BlockReport, width: float) -> list[Flowable]:
     form_ok, sets = block.sets
     growth = "too little tells" if block.growth is None else f"{100 * block.growth:+.1f} %"
-    told = block.next_criterion
-    when = told.likely.isoformat() if told and told.likely else "not in sight"
+    forecast = block.next_criterion
+    when = forecast.likely.isoformat() if forecast and forecast.likely else "not in sight"
     span = ""
-    if told is not None and told.low is not None:
-        until = told.high.isoformat() if told.high else "beyond two years"
-        span = f", {told.low.isoformat()} to {until} (80 %)"
+    if forecast is not None and forecast.low is not None:
+        until = forecast.high.isoformat() if forecast.high else "beyond two years"
+        span = f", {forecast.low.isoformat()} to {until} (80 %)"
     rows = [
         ("Weeks", f"{block.first.isoformat()} to {block.last.isoformat()}"),
         ("Sessions", f"{block.done} of {block.planned} planned"),
         ("Sets", f"{sets}, {form_ok} clean"),
         ("Stood on, stands on", f"{block.began_on}, {block.stands_on}"),
         ("Capacity over the block", growth),
-        ("Next criterion likely", f"{when}{span}" if told else "not enough yet"),
+        ("Next criterion likely", f"{when}{span}" if forecast else "not enough yet"),
     ]
     cells = [[text(name, 9), text(words, 9, bold=True)] for name, words in rows]
     return [

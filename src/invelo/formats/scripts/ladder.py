@@ -198,11 +198,14 @@ def answer(found: Any) -> LadderAnswer:
         fault.model_copy(update={"place": f"ladder.{fault.place}"}) for fault in read.faults
     ]
     known = [
-        parts.make(f"tests[{i}]", partial(one.core, request.body))
-        for i, one in enumerate(request.tests)
+        parts.make(f"tests[{i}]", partial(test_of.core, request.body))
+        for i, test_of in enumerate(request.tests)
     ]
-    bands = [(one.name, parts.make(f"bands[{i}]", one.core)) for i, one in enumerate(request.bands)]
-    items = [parts.make(f"kit[{i}]", one.core) for i, one in enumerate(request.kit or [])]
+    bands = [
+        (band_of.name, parts.make(f"bands[{i}]", band_of.core))
+        for i, band_of in enumerate(request.bands)
+    ]
+    items = [parts.make(f"kit[{i}]", item_of.core) for i, item_of in enumerate(request.kit or [])]
     settings = parts.make("settings", request.settings.core) if request.settings else None
     if parts.faults or read.drawing is None or read.file is None:
         raise FaultyError(tuple(parts.faults))
@@ -212,7 +215,7 @@ def answer(found: Any) -> LadderAnswer:
     drawing = read.drawing
     measured = measure(
         body,
-        tuple(one.rung for one in drawing.rungs),
+        tuple(node.rung for node in drawing.rungs),
         drawing.links,
         settings or read.file.settings.core(),
     )
@@ -291,12 +294,12 @@ def _bridged(
         possible=found.possible,
         rungs=[
             ProposedAnswer(
-                **ladder_document.PlainRung.fields_of(one.rung),
-                demand=one.demand.height,
-                ratio=one.ratio,
-                because=one.why,
+                **ladder_document.PlainRung.fields_of(proposed_rung.rung),
+                demand=proposed_rung.demand.height,
+                ratio=proposed_rung.ratio,
+                because=proposed_rung.why,
             )
-            for one in found.rungs
+            for proposed_rung in found.rungs
         ],
         considered=found.considered,
         missing=found.missing,

@@ -58,7 +58,7 @@ def leverage(request: AnyMovement, version: str) -> LeverageAnswer:
         hand_load_kg=hands,
         hand_load_share=None if hands is None else hands / body.mass,
         ranges={_named(read): Range(low=limit.low, likely=limit.likely, high=limit.high)},
-        along=[one.demand.likely for one in read.along] if len(read.depths) > 1 else None,
+        along=[along.demand.likely for along in read.along] if len(read.depths) > 1 else None,
         work_j=read.work.likely if len(read.depths) > 1 else None,
         contact_kg={
             name: float(force[place, 0, 1]) / GRAVITY for name, force in read.contact.items()

@@ -55,13 +55,13 @@ class PushUp(StrictModel):
 
     def core(self) -> SetUp:
         """As the domain computes with it."""
-        one = self.setup
+        push_up_set_up = self.setup
         return set_up(
-            "push_up" if one.support == "toes" else "knee_push_up",
-            added_load=Worn(vest=one.vest_kg, bag=one.bag_kg),
-            hand_height=one.hands_height_m,
-            foot_height=one.feet_height_m,
-            hand_offset=one.hands_offset_m,
+            "push_up" if push_up_set_up.support == "toes" else "knee_push_up",
+            added_load=Worn(vest=push_up_set_up.vest_kg, bag=push_up_set_up.bag_kg),
+            hand_height=push_up_set_up.hands_height_m,
+            foot_height=push_up_set_up.feet_height_m,
+            hand_offset=push_up_set_up.hands_offset_m,
         )
 
 
@@ -73,13 +73,13 @@ class Row(StrictModel):
 
     def core(self) -> SetUp:
         """As the domain computes with it."""
-        one = self.setup
+        row_set_up = self.setup
         return set_up(
             "row",
-            added_load=Worn(vest=one.vest_kg),
-            body_angle=one.body_angle_deg,
-            knee=one.knee_bend_deg,
-            foot_height=one.feet_height_m,
+            added_load=Worn(vest=row_set_up.vest_kg),
+            body_angle=row_set_up.body_angle_deg,
+            knee=row_set_up.knee_bend_deg,
+            foot_height=row_set_up.feet_height_m,
         )
 
 

@@ -72,7 +72,7 @@ class Comparison(_Said):
     plans: list[PlanLine]
 
 
-def comparison(question: Question, found: Iterable[CandidateResult]) -> Comparison:
+def comparison(question: Question, results: Iterable[CandidateResult]) -> Comparison:
     """A comparison as JSON has it, figures to three places."""
     return Comparison(
         athletes=question.athletes,
@@ -80,17 +80,17 @@ def comparison(question: Question, found: Iterable[CandidateResult]) -> Comparis
         seed=question.seed,
         plans=[
             PlanLine(
-                plan=one.candidate.id,
-                name=one.candidate.name,
-                criteria=_figure(one.criteria),
-                weeks_to_criteria=[ReachedOut(weeks=w, athletes=n) for w, n in one.first_weeks],
-                hard_weeks=_figure(one.hard_weeks),
-                spikes=_figure(one.spikes),
-                pain_events=_figure(one.pains),
-                sessions=_figure(one.sessions),
-                capacity_gained=_figure(one.gained),
+                plan=result.candidate.id,
+                name=result.candidate.name,
+                criteria=_figure(result.criteria),
+                weeks_to_criteria=[ReachedOut(weeks=w, athletes=n) for w, n in result.first_weeks],
+                hard_weeks=_figure(result.hard_weeks),
+                spikes=_figure(result.spikes),
+                pain_events=_figure(result.pains),
+                sessions=_figure(result.sessions),
+                capacity_gained=_figure(result.gained),
             )
-            for one in found
+            for result in results
         ],
     )
 
@@ -159,8 +159,8 @@ def chart(told: Comparison) -> str:
         ),
         words_at(16, height - 14, "Simulated; compares plans, says nothing of anyone.", 11, FAINT),
     ]
-    for i, one in enumerate(told.plans):
-        parts.append(words_at(16, TOP + ROW * i + 18, one.name, 13))
+    for i, plan_line in enumerate(told.plans):
+        parts.append(words_at(16, TOP + ROW * i + 18, plan_line.name, 13))
     for k, (title, figures, colour) in enumerate(panels):
         x = NAME + PANEL * k
         most = max((figure.high for figure in figures), default=0.0) or 1.0

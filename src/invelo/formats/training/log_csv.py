@@ -158,9 +158,10 @@ def find_movement(words: str) -> str:
     or several bear it."""
     said = words.strip().casefold()
     found = [
-        one.id
-        for one in catalogue().movement
-        if said in (one.id, one.name.casefold(), *(also.casefold() for also in one.also))
+        movement.id
+        for movement in catalogue().movement
+        if said
+        in (movement.id, movement.name.casefold(), *(also.casefold() for also in movement.also))
     ]
     exact = [one for one in found if one == said]
     return (exact or found)[0] if exact or len(found) == 1 else ""

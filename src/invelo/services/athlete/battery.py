@@ -100,11 +100,11 @@ def keep_test(db: Session, athlete: AthleteRow, test: NewTest, moment: Moment) -
     )
     db.add(row)
     db.flush()
-    for one in ladder.of_athlete(db, athlete.id):
-        rungs = ladder_graph.rungs_of(db, one.id)
+    for ladder_row in ladder.of_athlete(db, athlete.id):
+        rungs = ladder_graph.rungs_of(db, ladder_row.id)
         lanes = {catalogue().find_movement(rung.movement).posture.lane for rung in rungs}
         if test.movement.posture.lane in lanes:
-            ladder.record_placement(db, one, athlete, moment, {"test": str(test.id)})
+            ladder.record_placement(db, ladder_row, athlete, moment, {"test": str(test.id)})
     return row
 
 
@@ -147,9 +147,9 @@ def group_statuses(db: Session, athlete: AthleteRow, today: date) -> tuple[Group
         form = known[0].load.setup.form
         on = [view for view in views if form.lane in view.measured.lanes]
         ready = tuple(
-            one
-            for one in catalogue().ladder
-            if any(rung.of.posture.lane == form.lane for rung in one.rungs)
+            ready_ladder
+            for ready_ladder in catalogue().ladder
+            if any(rung.of.posture.lane == form.lane for rung in ready_ladder.rungs)
         )
         found.append(
             GroupStatus(

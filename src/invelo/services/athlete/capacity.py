@@ -48,7 +48,7 @@ def of_rungs(db: Session, athlete_id: UUID, rungs: list[RungRow]) -> tuple[Evide
     record, or to fit figures of their own. What speaks now is `newest`."""
     bodies = measures(db, athlete_id)
     lanes = _lanes(rungs)
-    found = (
+    evidences = (
         *_tests(db, athlete_id, bodies),
         *(
             _set_evidence(session.row.local_date, done, bodies)
@@ -59,7 +59,7 @@ def of_rungs(db: Session, athlete_id: UUID, rungs: list[RungRow]) -> tuple[Evide
             and tells(set_of(done))
         ),
     )
-    return tuple(one for one in found if one.load.setup.form.lane in lanes)
+    return tuple(one for one in evidences if one.load.setup.form.lane in lanes)
 
 
 def newest(
@@ -80,20 +80,20 @@ def newest(
     lanes = None if rungs is None else _lanes(rungs)
     movements = _movements(None if lanes is None else frozenset(lanes))
     rows = logs.newest_telling(db, athlete_id, movements, EVIDENCE_SESSIONS)
-    found = (
+    evidences = (
         *_tests(db, athlete_id, bodies),
         *(_set_evidence(day, done, bodies) for day, done in rows if tells(set_of(done))),
     )
-    return tuple(one for one in found if lanes is None or one.load.setup.form.lane in lanes)
+    return tuple(one for one in evidences if lanes is None or one.load.setup.form.lane in lanes)
 
 
 @lru_cache(maxsize=256)
 def _movements(lanes: frozenset[Lane] | None) -> tuple[str, ...]:
     """Movements of the catalogue whose sets tell capacity in some lanes, or in any."""
     return tuple(
-        one.id
-        for one in catalogue().movement
-        if not one.rpe_only and (lanes is None or one.posture.lane in lanes)
+        movement.id
+        for movement in catalogue().movement
+        if not movement.rpe_only and (lanes is None or movement.posture.lane in lanes)
     )
 
 

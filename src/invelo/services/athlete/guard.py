@@ -88,7 +88,9 @@ class Guard:
     @property
     def open_movements(self) -> frozenset[str]:
         """Movements of the catalogue that nothing closes."""
-        return frozenset(one.id for one in catalogue().movement if self.refusal(one) is None)
+        return frozenset(
+            movement.id for movement in catalogue().movement if self.refusal(movement) is None
+        )
 
 
 def of_athlete(db: Session, athlete_id: UUID, today: date) -> Guard:

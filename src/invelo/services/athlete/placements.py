@@ -52,13 +52,13 @@ def everywhere(
     guarded = guard.of_athlete(db, athlete.id, today)
     situation = battery.situation_of(db, athlete, today)
     known = capacity.newest(db, athlete.id, capacity.measures(db, athlete.id))
-    given = {one.goal: one.id for one in ladder.of_athlete(db, athlete.id)}
+    given = {ladder_row.goal: ladder_row.id for ladder_row in ladder.of_athlete(db, athlete.id)}
     body = body_of(capacity.measures(db, athlete.id)[-1])
-    found = []
+    ladder_placements = []
     for ready in catalogue().ladder:
         drawing = ladder.drawn(ready, purpose, level)
-        rungs = tuple(one.rung for one in drawing.rungs)
-        closed = [guarded.unavailable_reason(one.movement, one.modifiers) for one in rungs]
+        rungs = tuple(node.rung for node in drawing.rungs)
+        closed = [guarded.unavailable_reason(rung.movement, rung.modifiers) for rung in rungs]
         shut = frozenset(i for i, why in enumerate(closed) if why)
         reason = closed[0] if len(shut) == len(rungs) else ""
         measured = placement = test = None
@@ -67,11 +67,11 @@ def everywhere(
         except InputError as error:
             reason = reason or f"{error.field}: {error.problem}"
         if measured is not None and not reason:
-            tells = any(one.load.setup.form.lane in measured.lanes for one in known)
+            tells = any(evidence.load.setup.form.lane in measured.lanes for evidence in known)
             placement = place(measured, known, shut) if tells else None
             test = None if placement else test_for(measured.lanes, situation)
         waits = "" if placement or test or reason else next(filter(None, closed), NO_TEST)
-        found.append(
+        ladder_placements.append(
             LadderPlacement(
                 ready,
                 measured,
@@ -83,4 +83,4 @@ def everywhere(
                 given.get(ready.goal),
             )
         )
-    return tuple(found)
+    return tuple(ladder_placements)

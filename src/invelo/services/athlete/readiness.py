@@ -26,7 +26,11 @@ def newest(db: Session, athlete_id: UUID) -> dict[CheckId, CheckResult]:
 
 def passed(db: Session, athlete_id: UUID) -> frozenset[CheckId]:
     """The checks that are open."""
-    return frozenset(one.check for one in newest(db, athlete_id).values() if one.passed)
+    return frozenset(
+        check_result.check
+        for check_result in newest(db, athlete_id).values()
+        if check_result.passed
+    )
 
 
 def record(

@@ -48,9 +48,9 @@ def standing(db: Session, athlete_id: UUID) -> ScreenStatus:
         .where(ClearanceRow.screening_id == newest.id)
         .order_by(col(ClearanceRow.at))
     ).all()
-    found = Screened(FINDINGS.validate_python(newest.findings))
-    lifted = frozenset(lift for one in said for lift in one.lifts)
-    return ScreenStatus(newest, tuple(said), Cleared(found, lifted))
+    screened = Screened(FINDINGS.validate_python(newest.findings))
+    lifted = frozenset(lift for clearance in said for lift in clearance.lifts)
+    return ScreenStatus(newest, tuple(said), Cleared(screened, lifted))
 
 
 def age_of(db: Session, athlete_id: UUID, today: date) -> int | None:
@@ -73,12 +73,12 @@ def record(
         if kept.athlete_id == athlete.id:
             return kept
         raise ConflictError("id", "it is in use.", "Make a new id for each screen.")
-    found = screen(answers, moment.local_date)
+    screened = screen(answers, moment.local_date)
     row = ScreeningRow(
         id=screening_id,
         athlete_id=athlete.id,
-        outcome=found.outcome,
-        findings=FINDINGS.dump_python(found.findings, mode="json"),
+        outcome=screened.outcome,
+        findings=FINDINGS.dump_python(screened.findings, mode="json"),
         inputs=ANSWERS.dump_python(answers, mode="json"),
         **dated(moment),
     )

@@ -42,7 +42,7 @@ def keep(
     known = of_account(db, account_id)
     if len(known) >= MOST_BANDS:
         raise ConflictError("bands", "there are too many.", "Lay one aside first.")
-    if any(one.name == name for one in known):
+    if any(band.name == name for band in known):
         raise ConflictError(
             "name", f"there is a band “{name}” already.", "Give this one another name."
         )

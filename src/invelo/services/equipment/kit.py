@@ -34,10 +34,10 @@ def place(db: Session, account_id: UUID, place_id: UUID) -> PlaceRow:
     Raises:
         MissingError: if it is not.
     """
-    found = db.get(PlaceRow, place_id)
-    if found is None or found.account_id != account_id:
+    place_row = db.get(PlaceRow, place_id)
+    if place_row is None or place_row.account_id != account_id:
         raise MissingError("place")
-    return found
+    return place_row
 
 
 def items(db: Session, place_id: UUID) -> list[KitItemRow]:
@@ -54,11 +54,11 @@ def item(db: Session, account_id: UUID, item_id: UUID) -> KitItemRow:
     Raises:
         MissingError: if it is not.
     """
-    found = db.get(KitItemRow, item_id)
-    if found is None:
+    kit_item_row = db.get(KitItemRow, item_id)
+    if kit_item_row is None:
         raise MissingError("thing")
-    place(db, account_id, found.place_id)
-    return found
+    place(db, account_id, kit_item_row.place_id)
+    return kit_item_row
 
 
 def item_of(row: KitItemRow) -> KitItem:
@@ -87,7 +87,7 @@ def rooms(db: Session, place_ids: Sequence[str]) -> tuple[Room, ...]:
     for place_id in place_ids:
         row = db.get(PlaceRow, UUID(place_id))
         if row is not None:
-            things = tuple(item_of(one) for one in items(db, row.id))
+            things = tuple(item_of(kit_item_row) for kit_item_row in items(db, row.id))
             found.append(Room(row.name, FLOOR.validate_python(row.floor), things))
     return tuple(found)
 
@@ -102,7 +102,7 @@ def keep_place(
         MissingError: if the id is another coach's.
     """
     known = places(db, account_id)
-    if any(one.name == name and one.id != place_id for one in known):
+    if any(place_row.name == name and place_row.id != place_id for place_row in known):
         raise ConflictError("name", f"there is a place “{name}” already.", "Name it otherwise.")
     row = db.get(PlaceRow, place_id)
     if row is None:

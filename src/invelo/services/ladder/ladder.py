@@ -74,10 +74,10 @@ def of_one(db: Session, athlete_id: UUID, ladder_id: UUID) -> LadderRow:
     Raises:
         MissingError: if it is not theirs.
     """
-    found = db.get(LadderRow, ladder_id)
-    if found is None or found.athlete_id != athlete_id:
+    ladder_row = db.get(LadderRow, ladder_id)
+    if ladder_row is None or ladder_row.athlete_id != athlete_id:
         raise MissingError("ladder")
-    return found
+    return ladder_row
 
 
 def rung_on(db: Session, ladder_id: UUID, rung_id: UUID) -> RungRow:
@@ -86,10 +86,10 @@ def rung_on(db: Session, ladder_id: UUID, rung_id: UUID) -> RungRow:
     Raises:
         MissingError: if it is no rung of it.
     """
-    found = db.get(RungRow, rung_id)
-    if found is None or found.ladder_id != ladder_id:
+    rung = db.get(RungRow, rung_id)
+    if rung is None or rung.ladder_id != ladder_id:
         raise MissingError("rung")
-    return found
+    return rung
 
 
 def drawn(
@@ -98,15 +98,21 @@ def drawn(
     """A ready ladder as it is drawn for a method and purpose: each rung with that prescription and
     criterion."""
     rungs = []
-    for one in ready.rungs:
-        modifiers = one.modifiers()
+    for ready_rung in ready.rungs:
+        modifiers = ready_rung.modifiers()
         rep_time = modifiers.tempo.rep_time
-        prescription = prescription_for(method, purpose, level, one.of.unit, rep_time=rep_time)
-        rung = CoreRung(
-            one.name, one.of, modifiers, prescription, criterion_for(method, prescription)
+        prescription = prescription_for(
+            method, purpose, level, ready_rung.of.unit, rep_time=rep_time
         )
-        rungs.append(Node(uuid4(), rung, one.why))
-    edges = [(rungs[low].id, one.id) for i, one in enumerate(rungs) for low in ready.lower(i)]
+        rung = CoreRung(
+            ready_rung.name,
+            ready_rung.of,
+            modifiers,
+            prescription,
+            criterion_for(method, prescription),
+        )
+        rungs.append(Node(uuid4(), rung, ready_rung.why))
+    edges = [(rungs[low].id, node.id) for i, node in enumerate(rungs) for low in ready.lower(i)]
     return LadderGraph(tuple(rungs), tuple(sorted(edges)))
 
 
@@ -148,14 +154,14 @@ def begin(
         InputError: for a rung out of range for this body.
         ConflictError: if the athlete has such a ladder, or something closes all of it.
     """
-    if any(one.goal == goal for one in of_athlete(db, athlete.id)):
+    if any(ladder_row.goal == goal for ladder_row in of_athlete(db, athlete.id)):
         raise ConflictError(
             "goal",
             f"{athlete.name} has a ladder “{goal}” already.",
             "Open it, or give this one another goal.",
         )
     guarded = guard.of_athlete(db, athlete.id, moment.local_date)
-    refusals = [guarded.refusal(one.rung.movement) for one in drawing.rungs]
+    refusals = [guarded.refusal(node.rung.movement) for node in drawing.rungs]
     if all(refusals) and refusals[0] is not None:
         raise refusals[0]
     row = LadderRow(
@@ -241,12 +247,13 @@ def _view(
     drawing = graph_of(db, rungs)
     measured = ladder.measure(
         body_of(body),
-        tuple(one.rung for one in drawing.rungs),
+        tuple(node.rung for node in drawing.rungs),
         drawing.links,
         step_policy_of(row),
     )
     closed = tuple(
-        guarded.unavailable_reason(one.rung.movement, one.rung.modifiers) for one in drawing.rungs
+        guarded.unavailable_reason(node.rung.movement, node.rung.modifiers)
+        for node in drawing.rungs
     )
     shut = frozenset(i for i, why in enumerate(closed) if why)
     tells = any(one.load.setup.form.lane in measured.lanes for one in evidence)
@@ -269,7 +276,7 @@ def record_placement(
         row.current_rung_id = placed.id
     db.add(row)
     if placement is not None:
-        told = placement.capacity
+        estimate = placement.capacity
         db.add(
             PlacementRow(
                 ladder_id=row.id,
@@ -281,13 +288,13 @@ def record_placement(
                     "stature_m": seen.measure.stature_m,
                     "current_rung": str(row.current_rung_id),
                 },
-                likely=told.likely,
-                low=told.low,
-                high=told.high,
-                unit=told.unit,
+                likely=estimate.likely,
+                low=estimate.low,
+                high=estimate.high,
+                unit=estimate.unit,
                 told_on=max(member.day for member in placement.known.members),
                 result={
-                    "capacity": stored(told),
+                    "capacity": stored(estimate),
                     "reach": stored(placement.reach),
                     "predictions": {
                         str(rung.id): [p.low, p.likely, p.high]

@@ -39,17 +39,17 @@ def prescriptions(seen: LadderView) -> tuple[RungPrescription, ...]:
     method, purpose = METHOD.validate_python(row.method), PURPOSE.validate_python(row.purpose)
     level = LEVEL.validate_python(row.level)
     predictions = seen.placement.predictions if seen.placement else (None,) * len(seen.rungs)
-    found = []
+    rung_prescriptions = []
     for stored, rung, likely in zip(seen.rungs, seen.measured.rungs, predictions, strict=True):
         rep_time = rung.modifiers.tempo.rep_time
         asked = prescription_for(method, purpose, level, rung.prescription.unit, rep_time=rep_time)
         best = likely.likely if likely else None
-        found.append(
+        rung_prescriptions.append(
             RungPrescription(
                 stored, rung.prescription, asked, departures(rung.prescription, asked, best)
             )
         )
-    return tuple(found)
+    return tuple(rung_prescriptions)
 
 
 def set_method(
@@ -80,8 +80,8 @@ def set_method(
             return replace(
                 drawing,
                 rungs=tuple(
-                    replace(one, rung=_prescribed(one.rung, method, purpose, level))
-                    for one in drawing.rungs
+                    replace(node, rung=_prescribed(node.rung, method, purpose, level))
+                    for node in drawing.rungs
                 ),
             )
 

@@ -56,7 +56,7 @@ def edit(
         return row
     guard.allow(db, athlete.id, given, moment.local_date)
     body = body_of(capacity.measures(db, athlete.id)[-1])
-    measure(body, tuple(one.rung for one in after.rungs), after.links, step_policy_of(row))
+    measure(body, tuple(node.rung for node in after.rungs), after.links, step_policy_of(row))
     _revise(db, row, row.revision, before, "as it was", moment.at)
     later = col(LadderRevisionRow.ladder_id) == row.id, col(LadderRevisionRow.number) > row.revision
     db.exec(delete(LadderRevisionRow).where(*later))
@@ -178,7 +178,7 @@ def add_where_it_belongs(
     """
     drawing = graph_of(db, rungs_of(db, row.id))
     body = body_of(capacity.measures(db, athlete.id)[-1])
-    demands = tuple(demand(body, one.rung) for one in drawing.rungs)
+    demands = tuple(demand(body, node.rung) for node in drawing.rungs)
     asks = demand(body, new.rung)
     position = belongs(demands, asks.height, asks.lane)
     after, before = neighbours(drawing, position)
@@ -217,6 +217,6 @@ def bridge_between(
         seen.measured.rungs[upper],
         guard.hand_of(db, seen.guarded, coach_id),
         seen.measured.policy,
-        {lane: one.capacity.likely for lane, one in known.items()},
+        {lane: lane_standing.capacity.likely for lane, lane_standing in known.items()},
         seen.guarded.open_movements,
     )

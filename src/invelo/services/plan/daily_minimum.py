@@ -45,8 +45,14 @@ def view(db: Session, athlete_id: UUID, today: date) -> DailyMinimumView | None:
     ticks = list(
         db.exec(select(DailyMinimumTickRow).where(DailyMinimumTickRow.daily_minimum_id == row.id))
     )
-    days = tuple(sorted(one.local_date for one in ticks if not one.trial))
-    tries = sum(one.trial for one in ticks)
+    days = tuple(
+        sorted(
+            daily_minimum_tick_row.local_date
+            for daily_minimum_tick_row in ticks
+            if not daily_minimum_tick_row.trial
+        )
+    )
+    tries = sum(daily_minimum_tick_row.trial for daily_minimum_tick_row in ticks)
     before = select(DailyMinimumRow).where(
         DailyMinimumRow.athlete_id == athlete_id, col(DailyMinimumRow.ended_on).is_not(None)
     )

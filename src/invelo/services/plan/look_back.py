@@ -46,7 +46,7 @@ def weeks(db: Session, athlete_id: UUID, week_start: date, count: int = 2) -> tu
         .order_by(col(TrainingSessionRow.at))
     ).all()
     sets = logs.standing_sets(db, [session.id for session in rows])
-    found = []
+    look_backs = []
     for back in range(1, count + 1):
         first = week_start - timedelta(days=7 * back)
         there = [row for row in rows if week_start_of(row.local_date) == first]
@@ -60,11 +60,16 @@ def weeks(db: Session, athlete_id: UUID, week_start: date, count: int = 2) -> tu
                     weight = 1.0 if region in movement.prime else HELPER
                     regions[region] = regions.get(region, 0.0) + weight
         sessions = tuple(
-            PastSession(one.local_date, one.name, len(sets[one.id]), one.rpe or 0.0)
-            for one in there
+            PastSession(
+                training_session_row.local_date,
+                training_session_row.name,
+                len(sets[training_session_row.id]),
+                training_session_row.rpe or 0.0,
+            )
+            for training_session_row in there
         )
-        found.append(LookBack(first, sessions, regions))
-    return tuple(found)
+        look_backs.append(LookBack(first, sessions, regions))
+    return tuple(look_backs)
 
 
 def last_day(db: Session, athlete_id: UUID) -> date | None:

@@ -68,7 +68,7 @@ def keep_own(
     if not shape.name.strip():
         raise InputError("name", "it is empty.", "Name it as you would call it.")
     there = own(db, account_id)
-    if any(one.name == shape.name.strip() for one in there):
+    if any(session_template.name == shape.name.strip() for session_template in there):
         raise ConflictError("name", f"“{shape.name}” is there already.", "Give it another name.")
     if len(there) >= MOST_OWN:
         raise InputError("sessions", f"there are {MOST_OWN}.", "Take one away first.")
@@ -176,18 +176,18 @@ def _item(item: Item) -> dict[str, Any]:
         "why": item.why,
         "sets": [
             {
-                "name": one.name,
-                "movement": one.movement.id,
-                "changes": CHANGES.dump_python(one.modifiers, mode="json"),
-                "low": one.low,
-                "high": one.high,
-                "rpe": one.rpe,
-                "rest": one.rest,
-                "kind": one.kind,
-                "share": one.share,
-                "side": one.side,
+                "name": work_set.name,
+                "movement": work_set.movement.id,
+                "changes": CHANGES.dump_python(work_set.modifiers, mode="json"),
+                "low": work_set.low,
+                "high": work_set.high,
+                "rpe": work_set.rpe,
+                "rest": work_set.rest,
+                "kind": work_set.kind,
+                "share": work_set.share,
+                "side": work_set.side,
             }
-            for one in item.sets
+            for work_set in item.sets
         ],
     }
 

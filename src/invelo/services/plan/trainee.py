@@ -24,9 +24,9 @@ def of_athlete(db: Session, athlete: AthleteRow, today: date) -> Trainee:
     told = person.of_athlete(db, athlete.id)
     rows = [row for row in ladder.of_athlete(db, athlete.id) if not row.stopped]
     refused = {
-        one.id: refusal.problem
-        for one in catalogue().movement
-        if (refusal := guarded.refusal(one)) is not None
+        movement.id: refusal.problem
+        for movement in catalogue().movement
+        if (refusal := guarded.refusal(movement)) is not None
     }
     stands = tuple(_stand(ladder.view(db, row, athlete, today)) for row in rows)
     levels = [stand.level for stand in stands]
@@ -45,14 +45,14 @@ def of_athlete(db: Session, athlete: AthleteRow, today: date) -> Trainee:
 def _closed(db: Session, athlete_id: UUID) -> tuple[Check, ...]:
     """Checks that were tried and not passed."""
     newest = readiness.newest(db, athlete_id)
-    return tuple(one for one in CHECKS if one.id in newest and not newest[one.id].passed)
+    return tuple(check for check in CHECKS if check.id in newest and not newest[check.id].passed)
 
 
 def _stand(seen: ladder.LadderView) -> Stand:
     here = seen.current
     rungs = seen.measured.rungs
-    told = seen.placement.predictions if seen.placement else (None,) * len(rungs)
-    nears = [Near(rung, one) for rung, one in zip(rungs, told, strict=True)]
+    estimates = seen.placement.predictions if seen.placement else (None,) * len(rungs)
+    nears = [Near(rung, estimate) for rung, estimate in zip(rungs, estimates, strict=True)]
 
     def beyond(step: Callable[[int], tuple[int, ...]]) -> list[int]:
         """Positions reached from here, one step after the other, the nearest first."""
@@ -88,11 +88,11 @@ def _rigs(guarded: guard.Guard, today: date) -> dict[str, float]:
 
 def venues_of(db: Session, athlete_id: UUID, today: date) -> tuple[Venue, ...]:
     """The places an athlete trains at, as a week sees them."""
-    found = []
+    venues = []
     for place_id in person.of_athlete(db, athlete_id).places:
         for room in kit.rooms(db, (place_id,)):
             safe: frozenset[Kind] = frozenset(
                 item.kind for item in room.items if not item.unavailable_reason(today)
             )
-            found.append(Venue(place_id, room.name, safe, room.floor))
-    return tuple(found)
+            venues.append(Venue(place_id, room.name, safe, room.floor))
+    return tuple(venues)

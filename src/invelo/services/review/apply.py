@@ -53,7 +53,9 @@ def _put_on(
     """A rung right above the one they stand on; the one that is there, if it was put on before."""
     here = row.current_rung_id
     assert here is not None  # noqa: S101  (a ladder that is decided on is stood on)
-    there = next((one for one in rungs_of(db, row.id) if one.name == rung.name), None)
+    there = next(
+        (rung_row for rung_row in rungs_of(db, row.id) if rung_row.name == rung.name), None
+    )
     if there is not None:
         return there.id  # it was put on before
     new = Node(uuid4(), rung, "a step by one lever, proposed in the review")

@@ -40,7 +40,7 @@ def criteria(seen: LadderView) -> tuple[CriterionLine, ...]:
     if seen.placement is None or lane not in seen.placement.lanes:
         return ()
     known = seen.placement.lanes[lane]
-    found = []
+    criterion_lines = []
     for index, (rung, demand) in enumerate(
         zip(seen.measured.rungs, seen.measured.demands, strict=True)
     ):
@@ -51,8 +51,10 @@ def criteria(seen: LadderView) -> tuple[CriterionLine, ...]:
         except InputError:
             continue  # a criterion beyond the curves tells nothing
         times = demand.on_scale.likely / allowed
-        found.append(CriterionLine(index, rung.name, known.capacity.likely * times, times - 1.0))
-    return tuple(found)
+        criterion_lines.append(
+            CriterionLine(index, rung.name, known.capacity.likely * times, times - 1.0)
+        )
+    return tuple(criterion_lines)
 
 
 @dataclass(frozen=True)
@@ -94,9 +96,9 @@ def _nearer(
     points: Sequence[TrendPoint], done: Sequence[SessionPoint], weeks: Sequence[Adherence]
 ) -> str:
     past = weeks[:-1][-LATELY:] or weeks[-1:]
-    planned = sum(one.planned for one in past)
-    share = sum(one.done for one in past) / planned if planned else 1.0
-    days = sum(one.done for one in past) / max(1, len(past))
-    newest = [one.mean_set_rpe for one in done[-3 * LATELY :]]
+    planned = sum(adherence.planned for adherence in past)
+    share = sum(adherence.done for adherence in past) / planned if planned else 1.0
+    days = sum(adherence.done for adherence in past) / max(1, len(past))
+    newest = [point.mean_set_rpe for point in done[-3 * LATELY :]]
     rpe = sum(newest) / len(newest) if newest else 0.0
     return nearer_by(days, rpe, share, recent(points).slope if len(points) > 2 else 0.0)

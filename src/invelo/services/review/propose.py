@@ -96,7 +96,7 @@ def judge_anew(
 
 def _touched(db: Session, session: TrainingSessionRow) -> list[LadderRow]:
     """The ladders that a session's sets stand on, locked, in a fixed order."""
-    rungs = {one.rung_id for one in logs.standing_sets(db, [session.id])[session.id]}
+    rungs = {logged.rung_id for logged in logs.standing_sets(db, [session.id])[session.id]}
     ladders_of = select(RungRow.ladder_id).where(col(RungRow.id).in_(rungs - {None}))
     statement = (
         select(LadderRow).where(col(LadderRow.id).in_(ladders_of)).order_by(col(LadderRow.id))
@@ -152,14 +152,14 @@ def answered(db: Session, ladder_id: UUID, today: date) -> tuple[AnsweredProposa
     )
     return tuple(
         AnsweredProposal(
-            one.outcome,  # type: ignore[arg-type]
-            str(one.from_rung_id),
-            tuple(one.rules),
-            one.answer,  # type: ignore[arg-type]
-            (today - one.local_date).days,
-            int(one.inputs.get("pain", 0)),
+            proposal.outcome,  # type: ignore[arg-type]
+            str(proposal.from_rung_id),
+            tuple(proposal.rules),
+            proposal.answer,  # type: ignore[arg-type]
+            (today - proposal.local_date).days,
+            int(proposal.inputs.get("pain", 0)),
         )
-        for one in db.exec(statement)
+        for proposal in db.exec(statement)
     )
 
 
@@ -182,8 +182,8 @@ def _next(seen: LadderView, above: tuple[int, ...]) -> int | None:
 def _neighbour(seen: LadderView, index: int | None) -> Neighbour | None:
     if index is None:
         return None
-    told = seen.placement.predictions[index] if seen.placement else None
-    return Neighbour(str(seen.rungs[index].id), seen.measured.rungs[index], told)
+    estimate = seen.placement.predictions[index] if seen.placement else None
+    return Neighbour(str(seen.rungs[index].id), seen.measured.rungs[index], estimate)
 
 
 def _propose(

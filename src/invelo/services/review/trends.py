@@ -153,21 +153,21 @@ def adherence(
         newest[row.week_start] = row
     usual = person.of_athlete(db, athlete_id).days or USUAL_DAYS
     by_week: dict[date, set[UUID]] = {}
-    for one in done:
-        by_week.setdefault(week_start_of(one.day), set()).add(one.id)
-    found = []
+    for point in done:
+        by_week.setdefault(week_start_of(point.day), set()).add(point.id)
+    adherences = []
     week_start = min((*by_week, week_start_of(today)))
     while week_start <= today:
         plan = newest.get(week_start)
         planned = len({day for _, day in plan.placed}) if plan else usual
-        found.append(Adherence(week_start, planned, len(by_week.get(week_start, ()))))
+        adherences.append(Adherence(week_start, planned, len(by_week.get(week_start, ()))))
         week_start += timedelta(days=7)
-    return tuple(found)
+    return tuple(adherences)
 
 
 def events(db: Session, athlete_id: UUID, since: date) -> tuple[DatedEvent, ...]:
     """What else happened since a day, oldest first: answers, tests, notes, pain told, measures."""
-    found: list[DatedEvent] = []
+    dated_events: list[DatedEvent] = []
     ladders = select(LadderRow.id).where(LadderRow.athlete_id == athlete_id)
     answers = select(
         col(ProposalRow.local_date),
@@ -182,12 +182,12 @@ def events(db: Session, athlete_id: UUID, since: date) -> tuple[DatedEvent, ...]
     )
     for day, outcome, answer, note in db.exec(answers):
         words = f"{outcome.replace('_', ' ')}: {answer}" + (f", {note}" if note else "")
-        found.append(DatedEvent(day, "proposal", words))
+        dated_events.append(DatedEvent(day, "proposal", words))
     for test in db.exec(
         select(TestRow).where(TestRow.athlete_id == athlete_id, TestRow.local_date >= since)
     ):
         movement = catalogue().find_movement(test.movement)
-        found.append(
+        dated_events.append(
             DatedEvent(
                 test.local_date, "test", f"test: {movement.name}, {test.amount:g} {movement.unit}"
             )
@@ -198,7 +198,7 @@ def events(db: Session, athlete_id: UUID, since: date) -> tuple[DatedEvent, ...]
             func.date(TechniqueNoteRow.created_at) >= since,
         )
     ):
-        found.append(DatedEvent(technique.created_at.date(), "note", technique.text))
+        dated_events.append(DatedEvent(technique.created_at.date(), "note", technique.text))
     for check in db.exec(
         select(CheckInRow).where(
             CheckInRow.athlete_id == athlete_id, CheckInRow.local_date >= since
@@ -207,5 +207,7 @@ def events(db: Session, athlete_id: UUID, since: date) -> tuple[DatedEvent, ...]
         pains = dict(check.answers.get("pain") or {})
         if pains:
             place, worst = max(pains.items(), key=lambda item: item[1])
-            found.append(DatedEvent(check.local_date, "pain", f"came with pain {worst}, {place}"))
-    return tuple(sorted(found, key=lambda one: (one.day, one.kind, one.words)))
+            dated_events.append(
+                DatedEvent(check.local_date, "pain", f"came with pain {worst}, {place}")
+            )
+    return tuple(sorted(dated_events, key=lambda one: (one.day, one.kind, one.words)))

@@ -33,7 +33,7 @@ FORTNIGHT = timedelta(days=14)
 
 def due(db: Session, athletes: list[AthleteRow], now: datetime) -> list[AthleteRow]:
     """Whose last week was not looked at yet: those who train on a ladder."""
-    week_starts = {one.id: week_start_of(_today(one, now)) for one in athletes}
+    week_starts = {athlete.id: week_start_of(_today(athlete, now)) for athlete in athletes}
     looked = select(col(WeekReviewRow.athlete_id), col(WeekReviewRow.week_start)).where(
         among(WeekReviewRow.athlete_id, week_starts),
         col(WeekReviewRow.week_start).in_(set(week_starts.values())),
@@ -45,7 +45,9 @@ def due(db: Session, athletes: list[AthleteRow], now: datetime) -> list[AthleteR
         )
     )
     return [
-        one for one in athletes if one.id in training and (one.id, week_starts[one.id]) not in done
+        athlete
+        for athlete in athletes
+        if athlete.id in training and (athlete.id, week_starts[athlete.id]) not in done
     ]
 
 
@@ -68,7 +70,7 @@ def look(db: Session, athlete: AthleteRow, moment: Moment) -> list[ProposalRow]:
     )
     if db.exec(once).first() is None:
         return []
-    found = []
+    proposals = []
     rows = [row for row in ladder.of_athlete(db, athlete.id) if not row.stopped]
     ratios = _ratios(db, athlete.id, week_start)
     for row in rows:
@@ -77,16 +79,16 @@ def look(db: Session, athlete: AthleteRow, moment: Moment) -> list[ProposalRow]:
             continue
         said = _propose(db, seen, week_start, moment, ratios)
         if said is not None:
-            found.append(said)
+            proposals.append(said)
             ratios = (None, None)
-    return found
+    return proposals
 
 
 def _ratios(db: Session, athlete_id: UUID, week_start: date) -> tuple[float | None, float | None]:
     """Acute : chronic load on the Sunday before a Monday, both ways."""
     sunday = week_start - timedelta(days=1)
     kept = reach.loads(db, athlete_id, week_start - RATIO_BACK)
-    before = [one for one in kept if one.day <= sunday]
+    before = [session_load for session_load in kept if session_load.day <= sunday]
     return workload(before, sunday).on(sunday) if before else (None, None)
 
 
@@ -130,7 +132,9 @@ def seen_week(
     """What is known of an athlete on a ladder at the end of the week before a Monday."""
     row, movement = seen.row, seen.measured.rungs[seen.current].movement
     sunday = week_start - timedelta(days=1)
-    points = tuple(one.point for one in reach.over_time(db, row.id, week_start - REACH_BACK))
+    points = tuple(
+        capacity.point for capacity in reach.over_time(db, row.id, week_start - REACH_BACK)
+    )
     availability = week.availability_of(db, row.athlete_id)
     stressful = any(stress >= HARD for stress in movement.stress.values())
     known = seen.placement.known.members if seen.placement else ()
@@ -143,11 +147,11 @@ def seen_week(
         today=week_start,
         ratio=ratios[0],
         ratio_rolling=ratios[1],
-        reach=tuple(one for one in points if one.day <= sunday),
+        reach=tuple(point for point in points if point.day <= sunday),
         days_done=days.get(week_start_of(sunday), 0),
         days_limit=limit,
         stressful=stressful,
-        evidence=max((one.day for one in known), default=None),
+        evidence=max((evidence.day for evidence in known), default=None),
         surface=here,
         other_surface=there,
         ticks=_ticks(db, row.athlete_id, week_start) if row.method == "habit" else 0,

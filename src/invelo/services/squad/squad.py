@@ -167,7 +167,7 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
     planned = _planned(db, todays)
     last = logs.newest_of(db, [person.id for person in people])
     pains = logs.worst_pain(db, [session.id for session in last.values()])
-    found: list[SquadLine] = []
+    squad_lines: list[SquadLine] = []
     for athlete in people:
         ladder = first.get(athlete.id)
         key = ladder.id if ladder else None
@@ -178,14 +178,14 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
             pain=pain,
             pain_place=place,
             pending_decisions=tuple(
-                one.outcome
-                for one in pending_decisions.get(athlete.id, ())
-                if one.outcome != "hold"  # to go on as it is wants no word
+                pending_decision.outcome
+                for pending_decision in pending_decisions.get(athlete.id, ())
+                if pending_decision.outcome != "hold"  # to go on as it is wants no word
             ),
             last=session.local_date if session else None,
             ratio=ratios.get(athlete.id),
         )
-        found.append(
+        squad_lines.append(
             SquadLine(
                 athlete,
                 ladder,
@@ -197,7 +197,7 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
                 flags(condition, todays[athlete.id]),
             )
         )
-    return sorted(found, key=lambda line: (*urgency(line.flags), line.athlete.name))
+    return sorted(squad_lines, key=lambda line: (*urgency(line.flags), line.athlete.name))
 
 
 def _ladders(db: Session, people: list[UUID]) -> list[LadderLine]:
@@ -228,8 +228,8 @@ def _expected(db: Session, ids: list[UUID]) -> dict[Any, tuple[float, float, flo
         .limit(1)
         .scalar_subquery()
     )
-    told = newest[cast(LadderRow.current_rung_id, Text)]
-    rows = db.exec(select(col(LadderRow.id), told).where(among(LadderRow.id, ids)))
+    column_element = newest[cast(LadderRow.current_rung_id, Text)]
+    rows = db.exec(select(col(LadderRow.id), column_element).where(among(LadderRow.id, ids)))
     return {ladder_id: tuple(found) for ladder_id, found in rows if found}
 
 

@@ -241,12 +241,12 @@ def _movement_of(draft: SetDraft, rung: RungRow | None) -> Movement:
 
 def _rung_of(db: Session, athlete_id: UUID, rung_id: UUID) -> RungRow:
     statement = select(RungRow).join(LadderRow, col(LadderRow.id) == RungRow.ladder_id)
-    found = db.exec(
+    rung = db.exec(
         statement.where(RungRow.id == rung_id, LadderRow.athlete_id == athlete_id)
     ).first()
-    if found is None:
+    if rung is None:
         raise MissingError("rung")
-    return found
+    return rung
 
 
 KEPT_AS_TOLD = frozenset(

@@ -34,17 +34,17 @@ class LastTime:
             return ""
         session, done = found
         unit = UNITS[catalogue().find_movement(movement).unit]
-        amounts = ", ".join(f"{one.amount:g}{unit}" for one in done)
-        hardest = max(one.rpe for one in done)
+        amounts = ", ".join(f"{logged.amount:g}{unit}" for logged in done)
+        hardest = max(logged.rpe for logged in done)
         return f"{session.row.local_date:%-d %b}: {amounts} at effort {hardest:g} at most"
 
     def first_side(self, movement: str) -> OneSide:
         """The side to begin with: the weaker the last time, else the left (common practice)."""
         found = self._sets(movement)
         sides = {"left": 0.0, "right": 0.0}
-        for one in found[1] if found else ():
-            if one.side in sides:
-                sides[one.side] += one.amount
+        for logged in found[1] if found else ():
+            if logged.side in sides:
+                sides[logged.side] += logged.amount
         return "right" if sides["right"] < sides["left"] else "left"
 
 

@@ -48,15 +48,23 @@ def keep(
     """
     new = old = 0
     touched: list[TrainingSessionRow] = []
-    for one in sorted(sessions, key=lambda each: each.moment.at):
-        session = floor.start(db, athlete, one.id, one.name, one.moment, now)
-        fresh = [entry for entry in one.sets if db.get(LoggedSetRow, entry.id) is None]
-        for entry in one.sets:
+    for whole_session in sorted(sessions, key=lambda each: each.moment.at):
+        session = floor.start(
+            db, athlete, whole_session.id, whole_session.name, whole_session.moment, now
+        )
+        fresh = [entry for entry in whole_session.sets if db.get(LoggedSetRow, entry.id) is None]
+        for entry in whole_session.sets:
             floor.log(db, session, entry, now)
-        new, old = new + len(fresh), old + len(one.sets) - len(fresh)
+        new, old = new + len(fresh), old + len(whole_session.sets) - len(fresh)
         if session.finished_at is None:
-            session.finished_at = one.sets[-1].moment.at if one.sets else one.moment.at
-            session.rpe = one.rpe if one.rpe is not None else _stand_in(one.sets)
+            session.finished_at = (
+                whole_session.sets[-1].moment.at if whole_session.sets else whole_session.moment.at
+            )
+            session.rpe = (
+                whole_session.rpe
+                if whole_session.rpe is not None
+                else _stand_in(whole_session.sets)
+            )
             db.add(session)
             db.flush()
         if fresh:
@@ -67,7 +75,7 @@ def keep(
 
 def _stand_in(sets: Sequence[SetEntry]) -> float:
     """The mean effort of the sets, where nobody said how hard the whole session was."""
-    return round(sum(one.draft.rpe for one in sets) / len(sets), 1) if sets else 1.0
+    return round(sum(set_entry.draft.rpe for set_entry in sets) / len(sets), 1) if sets else 1.0
 
 
 def rung_named(db: Session, athlete_id: UUID, name: str) -> RungRow | None:
@@ -77,8 +85,8 @@ def rung_named(db: Session, athlete_id: UUID, name: str) -> RungRow | None:
         .join(LadderRow, col(LadderRow.id) == RungRow.ladder_id)
         .where(LadderRow.athlete_id == athlete_id)
     )
-    found = [row for row in db.exec(statement) if row.name.casefold() == name.casefold()]
-    return found[0] if found else None
+    rungs = [row for row in db.exec(statement) if row.name.casefold() == name.casefold()]
+    return rungs[0] if rungs else None
 
 
 def rung_names(db: Session, athlete_id: UUID) -> dict[UUID, str]:
@@ -101,14 +109,14 @@ def numbered(sets: Sequence[SetEntry]) -> tuple[SetEntry, ...]:
         InputError: for more than 99 of one item.
     """
     seen: dict[str, int] = {}
-    found = []
-    for one in sets:
-        draft = one.draft
+    set_entries = []
+    for set_entry in sets:
+        draft = set_entry.draft
         key = str(draft.rung_id or draft.movement or "")
         seen[key] = seen.get(key, 0) + 1
         if seen[key] > 99:
             raise InputError("set", "one item has more than 99.", "Split the session.")
         if not draft.number:
             draft = draft.model_copy(update={"number": seen[key]})
-        found.append(replace(one, draft=draft))
-    return tuple(found)
+        set_entries.append(replace(set_entry, draft=draft))
+    return tuple(set_entries)

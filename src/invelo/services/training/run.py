@@ -87,12 +87,12 @@ def offline_bundle(db: Session, athlete: AthleteRow, today: date) -> OfflineBund
         who,
         today,
         () if halted else tuple(_planned(db, athlete, who, today, told)),
-        () if halted else tuple(one for one in single if one.run.session.items),
+        () if halted else tuple(run for run in single if run.run.session.items),
         told,
         _rung_ids(db, rows),
         tuple((row.goal, row.stopped) for row in rows if row.stopped),
         tuple(
-            dict.fromkeys(why for one in single if not one.run.session.items for why in one.closed)
+            dict.fromkeys(why for run in single if not run.run.session.items for why in run.closed)
         ),
     )
 

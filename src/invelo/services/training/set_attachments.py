@@ -55,7 +55,10 @@ def keep(
     if set_id is not None:
         set_of(db, athlete.id, set_id)
     name = catalogue().find_movement(movement).name
-    if sum(one.movement == movement for one in standing(db, athlete.id)) >= MOST_OF_A_MOVEMENT:
+    if (
+        sum(technique_note.movement == movement for technique_note in standing(db, athlete.id))
+        >= MOST_OF_A_MOVEMENT
+    ):
         raise InputError(
             "note",
             f"the {name.lower()} has {MOST_OF_A_MOVEMENT} already.",
@@ -100,10 +103,10 @@ def set_of(db: Session, athlete_id: UUID, set_id: UUID) -> LoggedSetRow:
         .join(TrainingSessionRow, col(TrainingSessionRow.id) == LoggedSetRow.session_id)
         .where(LoggedSetRow.id == set_id, TrainingSessionRow.athlete_id == athlete_id)
     )
-    found = db.exec(statement).first()
-    if found is None:
+    logged = db.exec(statement).first()
+    if logged is None:
         raise MissingError("set")
-    return found
+    return logged
 
 
 def keep_media(db: Session, set_id: UUID, media_type: str, content: bytes, now: datetime) -> None:

@@ -11,8 +11,8 @@ def settle(db: Session, session: TrainingSessionRow) -> None:
     sets = logs.standing_sets(db, [session.id])[session.id]
     if session.finished_at is None or not sets:
         return
-    session.mean_set_rpe = sum(one.rpe for one in sets) / len(sets)
-    last = max(one.at for one in sets)
+    session.mean_set_rpe = sum(logged.rpe for logged in sets) / len(sets)
+    last = max(logged.at for logged in sets)
     session.duration_s = max(0.0, (last - session.at).total_seconds())
     db.add(session)
     db.flush()

@@ -136,13 +136,13 @@ def _angles(
     """Joint angles along the rep, radians (`rounding` is a share)."""
     start = {name: np.atleast_1d(value) for name, value in form.start.items()}
     end = start | {name: np.atleast_1d(value) for name, value in form.end.items()}
-    for one in form.parameter:
-        if one.sets:
-            value = one.plus + one.sign * np.atleast_1d(values[one.name])
-            if one.at != "end":
-                start[one.sets] = value
-            if one.at != "start":
-                end[one.sets] = value
+    for parameter in form.parameter:
+        if parameter.sets:
+            value = parameter.plus + parameter.sign * np.atleast_1d(values[parameter.name])
+            if parameter.at != "end":
+                start[parameter.sets] = value
+            if parameter.at != "start":
+                end[parameter.sets] = value
     angles: dict[str, Array] = {}
     for name, last in end.items():
         first = start.get(name, last)

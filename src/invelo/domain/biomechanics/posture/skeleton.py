@@ -196,8 +196,12 @@ class Posture:
                 for contact in self.contacts
             ),
             outside=tuple(
-                replace(one, point=first(one.point), vector=first(one.vector))
-                for one in self.outside
+                replace(
+                    outside_force,
+                    point=first(outside_force.point),
+                    vector=first(outside_force.vector),
+                )
+                for outside_force in self.outside
             ),
             base=None if self.base is None else (first(self.base[0]), first(self.base[1])),
         )

@@ -210,8 +210,8 @@ def _allowed(
 ) -> tuple[Item | None, Change | None]:
     """The item as the day allows it, and what was changed; the same where nothing is."""
     sets = item.sets
-    place = next(filter(None, (today.bears(one.movement) for one in sets)), "")
-    missing = any(not today.has(one.movement, one.modifiers) for one in sets)
+    place = next(filter(None, (today.bears(work_set.movement) for work_set in sets)), "")
+    missing = any(not today.has(work_set.movement, work_set.modifiers) for work_set in sets)
     if not place and not missing:
         return item, None
     why = f"the {place} is to be spared." if place else "the kit for it is not at hand."
@@ -231,21 +231,21 @@ def _longer(
     """An easier rung in place of the item's own, each set longer at equal torque × seconds."""
     sets = []
     kept = ""
-    for one in item.sets:
-        if one.movement.unit != rung.movement.unit:
+    for work_set in item.sets:
+        if work_set.movement.unit != rung.movement.unit:
             sets.append(
-                replace(one.on(rung), low=rung.prescription.low, high=rung.prescription.high)
+                replace(work_set.on(rung), low=rung.prescription.low, high=rung.prescription.high)
             )
             continue
-        by, joint = _ratio(one, rung, trainee)
-        by *= one.modifiers.tempo.rep_time / rung.modifiers.tempo.rep_time
-        most = LONGEST_SET[one.unit]
-        low, high = (int(min(most, ceil(end * by))) for end in (one.low, one.high))
+        by, joint = _ratio(work_set, rung, trainee)
+        by *= work_set.modifiers.tempo.rep_time / rung.modifiers.tempo.rep_time
+        most = LONGEST_SET[work_set.unit]
+        low, high = (int(min(most, ceil(end * by))) for end in (work_set.low, work_set.high))
         if joint:
             kept = f"torque × seconds at the {joint}"
-            if one.high * by > most:
-                kept += f", as far as {most:g} {'reps' if one.unit == 'reps' else 's'} go"
-        sets.append(replace(one.on(rung), low=low, high=high))
+            if work_set.high * by > most:
+                kept += f", as far as {most:g} {'reps' if work_set.unit == 'reps' else 's'} go"
+        sets.append(replace(work_set.on(rung), low=low, high=high))
     easier = item.easier[item.easier.index(rung) + 1 :]
     changed = replace(
         item,
@@ -302,8 +302,10 @@ def _eased(session: Session, today: Today) -> tuple[Session, str]:
 
     def ease(item: Item) -> Item:
         fewer = item.sets if len(item.sets) < 3 else item.sets[:-1]
-        eased = (replace(one, rpe=max(1.0, one.rpe - EASED_BY)) for one in fewer)
-        return replace(item, sets=tuple(one for one in eased if one.kind != "single"))
+        eased = (replace(work_set, rpe=max(1.0, work_set.rpe - EASED_BY)) for work_set in fewer)
+        return replace(
+            item, sets=tuple(work_set for work_set in eased if work_set.kind != "single")
+        )
 
     changed = session.with_items({item.key: ease(item) for item in session.items})
     return changed, f"{' and '.join(reasons)}: effort one lower, a set less of three or more."

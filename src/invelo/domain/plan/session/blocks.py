@@ -59,8 +59,8 @@ def rounds_of(format_: Format, items: Iterable[Item]) -> Block:
             else f"Give it {wanted[0]} to {wanted[1]}.",
         )
     if format_ == "circuit":
-        rounds = min(MOST_ROUNDS, max(LEAST_ROUNDS, max(len(one.sets) for one in given)))
-        given = tuple(_for_rounds(one, rounds) for one in given)
+        rounds = min(MOST_ROUNDS, max(LEAST_ROUNDS, max(len(item.sets) for item in given)))
+        given = tuple(_for_rounds(item, rounds) for item in given)
     between = CIRCUIT_BETWEEN if format_ == "circuit" else PAIR_BETWEEN
     return Block(format_, given, between, ROUND_REST)
 
@@ -115,11 +115,11 @@ def drop_set(item: Item) -> Block:
 def cluster(item: Item) -> Block:
     """A range that is finished after a few breaths: each set in two parts."""
     sets: list[WorkSet] = []
-    for one in item.sets:
-        first = max(1, round(one.low * 2 / 3))
-        rest = max(1, one.low - first)
-        sets.append(replace(one, low=first, high=first, rest=BREATHS, kind="work"))
-        sets.append(replace(one, low=rest, high=rest, kind="cluster", share=0.0))
+    for work_set in item.sets:
+        first = max(1, round(work_set.low * 2 / 3))
+        rest = max(1, work_set.low - first)
+        sets.append(replace(work_set, low=first, high=first, rest=BREATHS, kind="work"))
+        sets.append(replace(work_set, low=rest, high=rest, kind="cluster", share=0.0))
     words = f"after {BREATHS:g} s of breathing the range is finished"
     return Block("cluster", (replace(item, sets=tuple(sets)),), words=words)
 
@@ -138,12 +138,12 @@ def pre_tire(small: Item, large: Item) -> Block:
 
 def top_single(item: Item) -> Block:
     """One rep, near the best, before the ordinary sets."""
-    one = item.main
-    if one.unit != "reps":
-        low = int(LEAST_USEFUL["s"]) if one.unit == "s" else one.low
-        single = replace(one, low=low, high=low, rpe=9.0, rest=SINGLE_REST, kind="single")
+    work_set = item.main
+    if work_set.unit != "reps":
+        low = int(LEAST_USEFUL["s"]) if work_set.unit == "s" else work_set.low
+        single = replace(work_set, low=low, high=low, rpe=9.0, rest=SINGLE_REST, kind="single")
     else:
-        single = replace(one, low=1, high=1, rpe=9.0, rest=SINGLE_REST, kind="single")
+        single = replace(work_set, low=1, high=1, rpe=9.0, rest=SINGLE_REST, kind="single")
     return Block("top single", (replace(item, sets=(single, *item.sets)),))
 
 
@@ -159,9 +159,11 @@ def in_pieces(item: Item, total: int | None = None) -> Block:
     pieces = max(2, -(-whole // PIECES[1]))
     each = max(PIECES[0], -(-whole // pieces))
     sets: list[WorkSet] = []
-    for one in item.sets:
-        piece = replace(one, low=each, high=each, rest=PIECE_REST, kind="piece", share=1.0 / pieces)
-        sets += [piece] * (pieces - 1) + [replace(piece, rest=one.rest)]
+    for work_set in item.sets:
+        piece = replace(
+            work_set, low=each, high=each, rest=PIECE_REST, kind="piece", share=1.0 / pieces
+        )
+        sets += [piece] * (pieces - 1) + [replace(piece, rest=work_set.rest)]
     words = f"{whole} s in {pieces} pieces of {each} s"
     return Block("holds in pieces", (replace(item, sets=tuple(sets)),), words=words)
 

@@ -84,7 +84,9 @@ def _given_back(whole: Session, now: Session, minutes: float) -> tuple[Session, 
         mine = before[item.key]
         rest = item.sets[0].rest
         for count in range(len(item.sets) + 1, len(mine.sets) + 1):
-            sets = tuple(replace(one, rest=min(one.rest, rest)) for one in mine.sets[:count])
+            sets = tuple(
+                replace(work_set, rest=min(work_set.rest, rest)) for work_set in mine.sets[:count]
+            )
             longer = now.with_items({item.key: replace(item, sets=sets)})
             if _minutes(longer) > minutes:
                 return now, tuple(back.values())
@@ -142,7 +144,10 @@ def _brisk(session: Session) -> Iterator[Session]:
         if item.role != "strength":
             return item
         return replace(
-            item, sets=tuple(replace(one, rest=min(one.rest, BRISK_REST)) for one in item.sets)
+            item,
+            sets=tuple(
+                replace(work_set, rest=min(work_set.rest, BRISK_REST)) for work_set in item.sets
+            ),
         )
 
     now = session.with_items({item.key: hurried(item) for item in session.items})

@@ -83,12 +83,12 @@ def shared(first: Movement, second: Movement) -> tuple[Muscle, int] | None:
 
 def interference(items: Sequence[Item]) -> tuple[Interference, ...]:
     """Neighbours that spoil each other, in order."""
-    found = []
+    interferences = []
     for first, second in pairwise(items):
         both = shared(first.movement, second.movement)
         if both:
-            found.append(Interference(first.name, second.name, *both))
-    return tuple(found)
+            interferences.append(Interference(first.name, second.name, *both))
+    return tuple(interferences)
 
 
 def cost(items: Sequence[Item]) -> Cost:

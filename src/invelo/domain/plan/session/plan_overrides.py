@@ -113,7 +113,7 @@ class ByHand:
     def tired_first(self) -> frozenset[str]:
         """Items whose small muscle is tired on purpose."""
         return frozenset(
-            one.keys[0] for one in self.together if one.format == "pre-tire" and one.keys
+            block.keys[0] for block in self.together if block.format == "pre-tire" and block.keys
         )
 
     def edit(self, key: str) -> Edit | None:
@@ -131,7 +131,7 @@ class ByHand:
             return item
         stand = next((one for one in trainee.stands if one.key == item.key.split("/")[0]), None)
         rungs = _rungs(stand) if stand else {}
-        sets = tuple(_own(item.main, one, rungs) for one in edit.sets)
+        sets = tuple(_own(item.main, own_set, rungs) for own_set in edit.sets)
         return replace(item, sets=sets)
 
     def session(self, name: str, items: Sequence[Item], trainee: Trainee) -> Session:
@@ -163,9 +163,9 @@ class ByHand:
         return dressed(name, made, trainee, prepares)
 
     def _group(self, item: Item, there: Mapping[str, Item]) -> Together | None:
-        for one in self.together:
-            if item.key in one.keys and all(key in there for key in one.keys):
-                return one
+        for block in self.together:
+            if item.key in block.keys and all(key in there for key in block.keys):
+                return block
         return None
 
 

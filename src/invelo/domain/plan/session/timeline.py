@@ -79,10 +79,10 @@ def timeline(session: Session, amount: Amount = lambda one: one.amount) -> tuple
 def _in_turn(block: Block, amount: Amount) -> Iterator[Piece]:
     warm = block.format == "warm-up"
     for item in block.items:
-        for number, one in enumerate(item.sets):
+        for number, work_set in enumerate(item.sets):
             yield from _set(item, number, amount)
             ends = number == len(item.sets) - 1
-            rest = one.rest if warm or not ends else max(one.rest, EXERCISE_REST)
+            rest = work_set.rest if warm or not ends else max(work_set.rest, EXERCISE_REST)
             if rest:
                 yield rest, "rest", item.key, number, 0
 
@@ -103,13 +103,19 @@ def _in_rounds(block: Block, amount: Amount) -> Iterator[Piece]:
 
 
 def _set(item: Item, number: int, amount: Amount) -> Iterator[Piece]:
-    one = item.sets[number]
-    if one.kind not in ("drop", "piece", "cluster"):
+    work_set = item.sets[number]
+    if work_set.kind not in ("drop", "piece", "cluster"):
         yield COUNT_IN, "count in", item.key, number, 0
-    for side in range(one.sides):
+    for side in range(work_set.sides):
         if side:
             yield SIDE_CHANGE, "change sides", item.key, number, side
-        yield one.seconds(amount(one)), "work", item.key, number, side + 1 if one.sides > 1 else 0
+        yield (
+            work_set.seconds(amount(work_set)),
+            "work",
+            item.key,
+            number,
+            side + 1 if work_set.sides > 1 else 0,
+        )
 
 
 def ends_at(events: tuple[Event, ...]) -> float:

@@ -44,12 +44,12 @@ def hard_sets(items: Iterable[Item]) -> dict[Muscle, float]:
     """Hard sets by region: 1 for a prime mover, 0.5 for a helper; easy sets do not count."""
     found: dict[Muscle, float] = {}
     for item in items:
-        for one in item.sets:
-            if one.kind == "easy":
+        for work_set in item.sets:
+            if work_set.kind == "easy":
                 continue
-            for region in one.movement.muscles:
-                weight = 1.0 if region in one.movement.prime else HELPER
-                found[region] = found.get(region, 0.0) + weight * one.share
+            for region in work_set.movement.muscles:
+                weight = 1.0 if region in work_set.movement.prime else HELPER
+                found[region] = found.get(region, 0.0) + weight * work_set.share
     return found
 
 
@@ -57,7 +57,7 @@ def balance(items: Iterable[Item]) -> tuple[float, float]:
     """Hard sets that push and that pull."""
     push = pull = 0.0
     for item in items:
-        count = sum(one.share for one in item.sets if one.kind != "easy")
+        count = sum(work_set.share for work_set in item.sets if work_set.kind != "easy")
         if item.movement.family in PUSH:
             push += count
         elif item.movement.family in PULL:
@@ -83,10 +83,10 @@ def torque_seconds(body: Body, sets: Iterable[WorkSet]) -> dict[str, Estimate]:
     upper bound, which serves to compare one way of doing it with another (ours).
     """
     sums: dict[str, list[float]] = {}
-    for one in sets:
-        for joint, torque in torques(body, one.movement, one.modifiers).items():
-            ends = (one.amount, one.low, one.high)
-            seconds = [one.seconds(amount) * one.sides for amount in ends]
+    for work_set in sets:
+        for joint, torque in torques(body, work_set.movement, work_set.modifiers).items():
+            ends = (work_set.amount, work_set.low, work_set.high)
+            seconds = [work_set.seconds(amount) * work_set.sides for amount in ends]
             told = (torque.likely, torque.low, torque.high)
             mine = sums.setdefault(joint.removeprefix("other_"), [0.0, 0.0, 0.0])
             for k in range(3):
@@ -105,14 +105,14 @@ def torque_seconds(body: Body, sets: Iterable[WorkSet]) -> dict[str, Estimate]:
 def totals(body: Body, items: Iterable[Item]) -> Totals:
     """What items add up to for a body."""
     held = tuple(items)
-    sets = [one for item in held for one in item.sets]
+    sets = [work_set for item in held for work_set in item.sets]
     push, pull = balance(held)
     rpe_only = dict.fromkeys(item.name for item in held if item.movement.rpe_only)
     return Totals(
         hard_sets(held),
         torque_seconds(body, sets),
-        sum(one.seconds_on("left") for one in sets),
-        sum(one.seconds_on("right") for one in sets),
+        sum(work_set.seconds_on("left") for work_set in sets),
+        sum(work_set.seconds_on("right") for work_set in sets),
         push,
         pull,
         tuple(rpe_only),

@@ -61,7 +61,7 @@ def general(families: Iterable[str], open_movements: frozenset[str]) -> tuple[It
         if movement_id not in open_movements or (for_families and not for_families & there):
             continue
         movement = catalogue().find_movement(movement_id)
-        one = WorkSet(
+        work_set = WorkSet(
             movement.name,
             movement,
             movement.own(Modifiers()),
@@ -71,7 +71,7 @@ def general(families: Iterable[str], open_movements: frozenset[str]) -> tuple[It
             SHORT_REST,
             "easy",
         )
-        chosen.append(Item(f"warm-up:{movement_id}", movement.name, "preparation", (one,)))
+        chosen.append(Item(f"warm-up:{movement_id}", movement.name, "preparation", (work_set,)))
     return _stretched(chosen)
 
 
@@ -86,16 +86,18 @@ def _stretched(chosen: list[Item]) -> tuple[Item, ...]:
 
 
 def _seconds(item: Item) -> float:
-    return sum(one.seconds(one.amount) * one.sides + one.rest for one in item.sets)
+    return sum(
+        work_set.seconds(work_set.amount) * work_set.sides + work_set.rest for work_set in item.sets
+    )
 
 
 def of_pattern(item: Item) -> Item | None:
     """One easier set of an item's pattern: the rung below at half the amount, or the same rung."""
-    one = item.main
+    work_set = item.main
     rung: Rung | None = item.easier[0] if item.easier else None
-    low = max(1, one.low // 2)
-    easy = replace(one, low=low, high=low, rpe=EASY_RPE, rest=SET_REST, kind="easy", side="")
-    if rung is not None and rung.movement.unit == one.unit:
+    low = max(1, work_set.low // 2)
+    easy = replace(work_set, low=low, high=low, rpe=EASY_RPE, rest=SET_REST, kind="easy", side="")
+    if rung is not None and rung.movement.unit == work_set.unit:
         easy = easy.on(rung)
     return Item(f"warm-up:{item.key}", easy.name, "preparation", (easy,), rig=item.rig)
 

@@ -20,7 +20,7 @@ def set_words(one: WorkSet) -> str:
 
 def sets_words(item: Item) -> tuple[str, ...]:
     """An item's sets, equal neighbours told together: "3 × 6–10, effort 9, rest 2:00"."""
-    return tuple(_told(one, len(list(those))) for one, those in groupby(item.sets))
+    return tuple(_told(work_set, len(list(those))) for work_set, those in groupby(item.sets))
 
 
 def _told(one: WorkSet, count: int) -> str:

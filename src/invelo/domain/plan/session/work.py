@@ -175,7 +175,7 @@ class Item:
     @property
     def main(self) -> WorkSet:
         """The first ordinary set, which says what the item is."""
-        return next((one for one in self.sets if one.kind != "easy"), self.sets[0])
+        return next((work_set for work_set in self.sets if work_set.kind != "easy"), self.sets[0])
 
     @property
     def movement(self) -> Movement:
@@ -267,7 +267,7 @@ class Session:
 
 def sets_of(rung: Rung, prescription: Prescription, kind: SetKind = "work") -> tuple[WorkSet, ...]:
     """A rung's sets as a prescription asks for them."""
-    one = WorkSet(
+    work_set = WorkSet(
         rung.name,
         rung.movement,
         rung.modifiers,
@@ -277,4 +277,4 @@ def sets_of(rung: Rung, prescription: Prescription, kind: SetKind = "work") -> t
         float(prescription.rest),
         kind,
     )
-    return (one,) * prescription.sets
+    return (work_set,) * prescription.sets

@@ -112,8 +112,13 @@ class StandingAvailability:
     def of(self, week_start: date, today: date, pins: tuple[Pin, ...]) -> Availability:
         """As one week has them; days before today are past."""
         days = tuple(
-            Day(one.index, one.minutes, one.place, week_start + timedelta(days=one.index) < today)
-            for one in sorted(self.days, key=lambda day: day.index)
+            Day(
+                week_day.index,
+                week_day.minutes,
+                week_day.place,
+                week_start + timedelta(days=week_day.index) < today,
+            )
+            for week_day in sorted(self.days, key=lambda day: day.index)
         )
         return Availability(
             days=days,

@@ -75,17 +75,17 @@ def course(weeks: int, away: float = 0.0, easy_every: int = EASY_EVERY) -> tuple
     require_within("weeks away", away, 0, 520, "weeks")
     require_within("easy week every", easy_every, 2, 12, "weeks")
     back = min(weeks, int(away)) if away > LAYOFF_WEEKS else 0
-    found = []
+    course_weeks = []
     for number in range(1, weeks + 1):
         if number <= back:
             share = LEAST_SHARE + (1.0 - LEAST_SHARE) * (number - 1) / back
-            found.append(CourseWeek(number, "re-entry", share, EASY_RPE))
+            course_weeks.append(CourseWeek(number, "re-entry", share, EASY_RPE))
         elif (number - back) % easy_every == 0:
-            found.append(CourseWeek(number, "easy", EASY_SHARE, EASY_RPE))
+            course_weeks.append(CourseWeek(number, "easy", EASY_SHARE, EASY_RPE))
         else:
             grows = (number - back - 1) // easy_every
-            found.append(CourseWeek(number, "build", grows=grows))
-    return tuple(found)
+            course_weeks.append(CourseWeek(number, "build", grows=grows))
+    return tuple(course_weeks)
 
 
 BUILDING = CourseWeek(1, "build")
@@ -102,7 +102,7 @@ def paced(item: Item, week: CourseWeek, method: Method = "wave") -> Item:
     for _ in range(week.grows):
         if len(sets) < most_sets(method):
             sets = (*sets, sets[-1])
-    eased = tuple(replace(one, rpe=min(one.rpe, week.rpe)) for one in sets)
+    eased = tuple(replace(work_set, rpe=min(work_set.rpe, week.rpe)) for work_set in sets)
     if week.kind != "build":
-        eased = tuple(one for one in eased if one.kind != "single") or eased
+        eased = tuple(work_set for work_set in eased if work_set.kind != "single") or eased
     return replace(item, sets=eased)

@@ -230,7 +230,7 @@ class PlanningProblem:
 
     def task(self, key: str) -> WeekTask:
         """A task by its key."""
-        return next(one for one in self.tasks if one.key == key)
+        return next(week_task for week_task in self.tasks if week_task.key == key)
 
     def day(self, index: int) -> Day:
         """A day by its index."""

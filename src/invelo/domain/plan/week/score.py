@@ -130,7 +130,7 @@ def days_of_region(problem: PlanningProblem, plan: Plan, region: Muscle) -> int:
 def score(problem: PlanningProblem, plan: Plan) -> Score:
     """How well a plan serves."""
     weights = problem.weights
-    found = []
+    terms = []
     for name, words, parts in (
         ("asked", "days short of what is asked", _asked(problem, plan)),
         ("regions", "half sets off the regions' targets", _regions(problem, plan)),
@@ -146,8 +146,8 @@ def score(problem: PlanningProblem, plan: Plan) -> Score:
         told = sorted(parts, key=lambda part: -part[0])
         amount = sum(part[0] for part in told)
         words_of = tuple(part[1] for part in told if part[0])
-        found.append(Term(name, words, amount, getattr(weights, name), words_of))
-    return Score(tuple(found))
+        terms.append(Term(name, words, amount, getattr(weights, name), words_of))
+    return Score(tuple(terms))
 
 
 Part = tuple[int, str]

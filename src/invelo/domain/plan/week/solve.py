@@ -70,8 +70,8 @@ def solve(
     if status in (cp_model.OPTIMAL, cp_model.FEASIBLE):
         plan = model.plan(Values(solver))
         points = round(solver.objective_value)
-        found = Progress(plan, points, min(points, _whole(solver.best_objective_bound)))
-        return PlannedWeek(found, score(problem, plan))
+        progress = Progress(plan, points, min(points, _whole(solver.best_objective_bound)))
+        return PlannedWeek(progress, score(problem, plan))
     if status == cp_model.UNKNOWN and watching.best is None:
         raise InputError(
             "time", "no plan was found before the search was stopped.", "Give it longer."
@@ -109,5 +109,5 @@ def _relaxed(
     solver.solve(model.cp)
     plan = model.plan(Values(solver))
     points = round(solver.objective_value)
-    found = Progress(plan, points, min(points, _whole(solver.best_objective_bound)))
-    return PlannedWeek(found, score(problem, plan), tuple(given_up), breaches(problem, plan))
+    progress = Progress(plan, points, min(points, _whole(solver.best_objective_bound)))
+    return PlannedWeek(progress, score(problem, plan), tuple(given_up), breaches(problem, plan))

@@ -29,9 +29,12 @@ class Venue:
     def allows(self, item: Item) -> bool:
         """Whether kit and floor are there for every set of an item."""
         return all(
-            self._floor_for(one.movement)
-            and all(self.kinds & set(kinds) for kinds in kit_needed(one.movement, one.modifiers))
-            for one in item.sets
+            self._floor_for(work_set.movement)
+            and all(
+                self.kinds & set(kinds)
+                for kinds in kit_needed(work_set.movement, work_set.modifiers)
+            )
+            for work_set in item.sets
         )
 
     def _floor_for(self, movement: Movement) -> bool:

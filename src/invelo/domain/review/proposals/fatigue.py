@@ -90,13 +90,13 @@ def too_hard(situation: Situation) -> Proposal | None:
             "medium",
             "The sets are plain; the remedy is the coach's to build.",
         )
-    told = below.prediction
-    there = f", where {count(told)} are likely" if told else ""
+    estimate = below.prediction
+    there = f", where {count(estimate)} are likely" if estimate else ""
     return Proposal(
         "step_back",
         below.key,
         f"{hard} Step back to “{below.rung.name}”{there}.",
-        (*figures, predicted("on the easier rung", told)) if told else figures,
+        (*figures, predicted("on the easier rung", estimate)) if estimate else figures,
         rules(*spoke),
         "high" if len(spoke) == 2 else "medium",
         "Both signs agree." if len(spoke) == 2 else "One of two signs spoke.",

@@ -37,7 +37,7 @@ def plateau(situation: Situation) -> Proposal | None:
     if situation.method == "habit":
         return None
     since = week.today - timedelta(weeks=PLATEAU_WEEKS)
-    recent = [one for one in week.reach if one.day > since]
+    recent = [point for point in week.reach if point.day > since]
     if len(recent) < PLATEAU_POINTS or (recent[-1].day - recent[0].day).days < SPAN_DAYS:
         return None
     try:

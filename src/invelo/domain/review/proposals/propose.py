@@ -33,5 +33,9 @@ def decide(situation: Situation) -> Proposal:
     Source: rule by rule in `invelo.domain.review.rules`.
     """
     asked = (ask(situation) for ask in ORDER)
-    spoken = (one for one in asked if one is not None and not is_suppressed(one, situation))
+    spoken = (
+        proposal
+        for proposal in asked
+        if proposal is not None and not is_suppressed(proposal, situation)
+    )
     return in_spite(next(spoken, None) or progression.building(situation), situation)

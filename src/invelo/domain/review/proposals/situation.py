@@ -167,8 +167,10 @@ class Situation:
 
     def gap(self, above: Neighbour) -> bool:
         """Whether less than a useful prescription is likely on a rung."""
-        told = above.prediction
-        return told is not None and told.likely < self.policy.least(above.rung.prescription.unit)
+        estimate = above.prediction
+        return estimate is not None and estimate.likely < self.policy.least(
+            above.rung.prescription.unit
+        )
 
     @property
     def last(self) -> tuple[SetRecord, ...]:
@@ -178,7 +180,11 @@ class Situation:
     @property
     def pain(self) -> int:
         """Worst pain of the newest session."""
-        return max((one.pain for one in self.sessions[-1].sets), default=0) if self.sessions else 0
+        return (
+            max((record.pain for record in self.sessions[-1].sets), default=0)
+            if self.sessions
+            else 0
+        )
 
 
 @dataclass(frozen=True)

@@ -25,7 +25,9 @@ def is_suppressed(proposal: Proposal, situation: Situation) -> bool:
     Something has changed where another rung is stood on, another rule speaks, or pain is worse. A
     stop is silenced only by a decline at the same pain or more.
     """
-    return any(_same(one, proposal, situation) for one in situation.answered)
+    return any(
+        _same(answered_proposal, proposal, situation) for answered_proposal in situation.answered
+    )
 
 
 REMEDIES = frozenset({"plateau.three-weeks", "load.ease", "layoff.re-entry"})

@@ -34,7 +34,7 @@ def body_on(measures: list[BodyMeasurementRow], day: date) -> Body:
     Args:
         measures: oldest first, at least one.
     """
-    by_then = bisect_right(measures, day, key=lambda one: one.local_date)
+    by_then = bisect_right(measures, day, key=lambda body_measurement: body_measurement.local_date)
     return body_of(measures[max(by_then - 1, 0)])
 
 

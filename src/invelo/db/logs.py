@@ -232,5 +232,7 @@ def before(db: Session, athlete_id: UUID, day: date | None) -> list[TrainingSess
     if day is not None:
         statement = statement.where(TrainingSessionRow.local_date < day)
     return sorted(
-        db.exec(statement), key=lambda one: (one.local_date, one.at, one.id), reverse=True
+        db.exec(statement),
+        key=lambda session: (session.local_date, session.at, session.id),
+        reverse=True,
     )

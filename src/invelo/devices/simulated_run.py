@@ -76,14 +76,14 @@ class SimulatedRun:
                 if not (last and ends and round_ == block.rounds - 1):
                     self._wait(block.round_rest if ends else block.between)
 
-    def _set(self, one: WorkSet) -> None:
-        if one.kind not in ("drop", "piece", "cluster"):
+    def _set(self, work_set: WorkSet) -> None:
+        if work_set.kind not in ("drop", "piece", "cluster"):
             self.seconds += self.random.uniform(*READY)
-        for side in range(one.sides):
+        for side in range(work_set.sides):
             if side:
                 self.seconds += self.random.uniform(*TURN)
-            done = self.random.randint(one.low, one.high)
-            self.seconds += one.seconds(done) * self.pace
+            done = self.random.randint(work_set.low, work_set.high)
+            self.seconds += work_set.seconds(done) * self.pace
 
 
 def run(session: Session, seed: int) -> float:

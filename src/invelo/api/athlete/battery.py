@@ -124,7 +124,7 @@ def _tests(db: Database, athlete: AthleteRow, now: Now) -> list[TestDone]:
 
 
 def _done(
-    row: TestRow, one: Evidence, last: Evidence | None, age: int | None, sex: str | None
+    row: TestRow, evidence: Evidence, last: Evidence | None, age: int | None, sex: str | None
 ) -> TestDone:
     movement = catalogue().find_movement(row.movement)
     changes = modifiers_of(row)
@@ -138,18 +138,18 @@ def _done(
         words=kind.name if kind else LeverageTask(movement.form, changes).words,
         family=movement.family,
         unit=movement.unit,
-        side=one.side,
-        since=between(last, one).words if last else "",
+        side=evidence.side,
+        since=between(last, evidence).words if last else "",
         norm_text=norm.word(age, row.amount) if norm and age is not None else "",
     )
 
 
-def _capacity(one: battery.GroupStatus) -> CapacityOut:
-    pool: Pool = one.pool
+def _capacity(group_status: battery.GroupStatus) -> CapacityOut:
+    pool: Pool = group_status.pool
     nearest = pool.nearest
     form = nearest.load.setup.form
-    placed = one.ladder
-    compared = sides(*one.sides) if one.sides else None
+    placed = group_status.ladder
+    compared = sides(*group_status.sides) if group_status.sides else None
     placement = placed.placement if placed else None
     rungs = placed.rungs if placed else []
     return CapacityOut(
@@ -157,7 +157,7 @@ def _capacity(one: battery.GroupStatus) -> CapacityOut:
         measure=form.limiting,
         unit="s" if form.counted == "hold" else "reps",
         capacity=Explained.model_validate(pool.greatest),
-        half_width_percent=one.half_width,
+        half_width_percent=group_status.half_width,
         day=max(member.day for member in pool.members),
         tests=len(pool.members),
         ladder_id=placed.row.id if placed else None,
@@ -167,8 +167,8 @@ def _capacity(one: battery.GroupStatus) -> CapacityOut:
         if placement
         else "",
         current_rung=rungs[placed.current].name if placed else "",
-        moved_why=one.moved_why,
-        ready_ladders=[ReadyLadderName.model_validate(ready) for ready in one.ready],
+        moved_why=group_status.moved_why,
+        ready_ladders=[ReadyLadderName.model_validate(ready) for ready in group_status.ready],
         sides=TwoSides(words=compared.difference.words, weaker=compared.weaker)
         if compared
         else None,

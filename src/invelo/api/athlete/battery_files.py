@@ -99,7 +99,7 @@ def read_tests(athlete_id: UUID, body: TestFile, coach: Coach, db: Database, now
             ready.append((_new(athlete, row), _moment(row, now)))
         except InputError as error:
             bad.append(csv_table.BadRow(row.row, error.field, error.problem, error.remedy))
-    bad.sort(key=lambda one: one.row)
+    bad.sort(key=lambda bad_row: bad_row.row)
     if body.keep:
         if bad:
             first = bad[0]
@@ -118,24 +118,24 @@ def read_tests(athlete_id: UUID, body: TestFile, coach: Coach, db: Database, now
     )
 
 
-def _new(athlete: AthleteRow, one: tests_csv.CsvTest) -> battery.NewTest:
-    held = one.movement.unit == "s"
+def _new(athlete: AthleteRow, row: tests_csv.CsvTest) -> battery.NewTest:
+    held = row.movement.unit == "s"
     test = battery.NewTest(
         id=retrospective_log.row_id(
-            athlete.id, "test", one.at.astimezone(UTC), one.movement.id, one.side
+            athlete.id, "test", row.at.astimezone(UTC), row.movement.id, row.side
         ),
-        movement=one.movement,
-        modifiers=changes_from(one.changes),
-        reps=None if held else one.amount,
-        seconds=one.amount if held else None,
-        rpe=one.rpe,
-        side=one.side,
+        movement=row.movement,
+        modifiers=changes_from(row.changes),
+        reps=None if held else row.amount,
+        seconds=row.amount if held else None,
+        rpe=row.rpe,
+        side=row.side,
     )
     _ = test.amount  # refuses what cannot be tested
     return test
 
 
-def _moment(one: tests_csv.CsvTest, now: datetime) -> Moment:
-    if one.at.astimezone(UTC) > now:
+def _moment(row: tests_csv.CsvTest, now: datetime) -> Moment:
+    if row.at.astimezone(UTC) > now:
         raise InputError("date", "it has not come yet.", "Give a day that is over.")
-    return Moment(one.at, str(one.at.tzinfo))
+    return Moment(row.at, str(row.at.tzinfo))

@@ -61,22 +61,22 @@ def get_placements(
     return Placements(ladders=[_placed(ladder_placement) for ladder_placement in ladder_placements])
 
 
-def _placed(one: placements.LadderPlacement) -> PlacedOn:
-    placement, ready = one.placement, one.ready
+def _placed(ladder_placement: placements.LadderPlacement) -> PlacedOn:
+    placement, ready = ladder_placement.placement, ladder_placement.ready
     names = [rung.name for rung in ready.rungs]
     expected = placement.predictions[placement.index] if placement else None
     return PlacedOn.of(
         ready,
         rungs=len(names),
-        closed=one.closed,
-        shut=one.shut,
+        closed=ladder_placement.closed,
+        shut=ladder_placement.shut,
         rung=names[placement.index] if placement else "",
         low_rung=names[placement.low_index] if placement else "",
         high_rung=names[placement.high_index] if placement else "",
         fits=placement.fits if placement else False,
         expected=EstimateOut.model_validate(expected) if expected else None,
         narrower=placement.narrower if placement else "",
-        test=one.test.name if one.test else "",
-        waits=one.waits,
-        ladder_id=one.given,
+        test=ladder_placement.test.name if ladder_placement.test else "",
+        waits=ladder_placement.waits,
+        ladder_id=ladder_placement.given,
     )

@@ -73,10 +73,10 @@ def _readiness(db: Database, athlete_id: UUID) -> ReadinessOut:
     return ReadinessOut(checks=[_check(check, newest.get(check.id)) for check in CHECKS])
 
 
-def _check(one: Check, shown: CheckResult | None) -> ReadinessCheck:
+def _check(check: Check, shown: CheckResult | None) -> ReadinessCheck:
     return ReadinessCheck.of(
-        one,
-        opens=[form.name for form in opened_by(one)],
+        check,
+        opens=[form.name for form in opened_by(check)],
         passed=shown.passed if shown else None,
         on=shown.day if shown else None,
         again_on=shown.again_on if shown else None,

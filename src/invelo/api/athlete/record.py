@@ -61,7 +61,9 @@ class Personal(ResponseModel):
 def get_record(ladder_id: UUID, coach: Coach, db: Database) -> Record:
     """What the athlete has done in the ladder's family."""
     known = ladder.known(db, access.ladder(db, coach.id, ladder_id))
-    newest = sorted(known, key=lambda one: (one.day, one.kind == "test"), reverse=True)
+    newest = sorted(
+        known, key=lambda evidence: (evidence.day, evidence.kind == "test"), reverse=True
+    )
     return Record(entries=[_entry(evidence) for evidence in newest[:NEWEST]])
 
 
@@ -107,14 +109,14 @@ def _none(sets: int, unavailable_reason: str) -> Personal:
     )
 
 
-def _entry(one: Evidence) -> RecordEntry:
-    done = one.known.done
-    setup = SetUpRequest.from_core(one.load.setup, done.tempo)
+def _entry(evidence: Evidence) -> RecordEntry:
+    done = evidence.known.done
+    setup = SetUpRequest.from_core(evidence.load.setup, done.tempo)
     return RecordEntry.of(
         done,
-        day=one.day,
-        kind=one.kind,
+        day=evidence.day,
+        kind=evidence.kind,
         setup=setup,
         words=LeverageTask(setup.movement, setup.changes()).words,
-        capacity=Explained.model_validate(one.greatest),
+        capacity=Explained.model_validate(evidence.greatest),
     )

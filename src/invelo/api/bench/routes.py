@@ -245,12 +245,12 @@ def _reading(
 
 
 def _ratio(
-    body: Body, one: SetUpRequest, other: SetUpRequest | None
+    body: Body, set_up_request: SetUpRequest, other: SetUpRequest | None
 ) -> tuple[estimate.Estimate | None, str]:
     if other is None:
         return None, ""
     try:
-        return comparison.against(body, _task(one), _task(other)), ""
+        return comparison.against(body, _task(set_up_request), _task(other)), ""
     except InputError as error:
         return None, error.problem
 

@@ -176,18 +176,18 @@ def get_movement(
     )
 
 
-def _fields(one: CoreMovement) -> dict[str, object]:
+def _fields(movement: CoreMovement) -> dict[str, object]:
     return {
-        "id": one.id,
-        "name": one.name,
-        "also": list(one.also),
-        "family": one.family,
-        "form": one.form,
-        "form_name": one.posture.name,
-        "unit": one.unit,
-        "counted": one.counted,
-        "rpe_only": one.rpe_only,
-        "muscles": list(one.muscles),
-        "kit": list(one.kit),
-        "values": dict(one.values),
+        "id": movement.id,
+        "name": movement.name,
+        "also": list(movement.also),
+        "family": movement.family,
+        "form": movement.form,
+        "form_name": movement.posture.name,
+        "unit": movement.unit,
+        "counted": movement.counted,
+        "rpe_only": movement.rpe_only,
+        "muscles": list(movement.muscles),
+        "kit": list(movement.kit),
+        "values": dict(movement.values),
     }

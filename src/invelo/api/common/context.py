@@ -150,7 +150,7 @@ class DeviceClock(StrictModel):
 
 
 def device_moment(
-    athlete: AthleteRow, now: datetime, told: DeviceClock
+    athlete: AthleteRow, now: datetime, device_clock: DeviceClock
 ) -> tuple[Moment, float | None]:
     """When something happened by our clock, and by how many seconds the device's stood behind ours
     where that was too much to believe it.
@@ -158,13 +158,13 @@ def device_moment(
     Raises:
         InputError: for an unknown zone, or a time that has not come yet by the device's own clock.
     """
-    for at in filter(None, (told.at, told.sent_at)):
+    for at in filter(None, (device_clock.at, device_clock.sent_at)):
         Moment(at, athlete.time_zone)  # refuses a year that is none of ours
-    skew = now - told.sent_at if told.sent_at is not None else timedelta()
+    skew = now - device_clock.sent_at if device_clock.sent_at is not None else timedelta()
     if abs(skew) <= CLOCK_BELIEVED:
-        return moment_for(athlete, now, told.at, told.time_zone), None
-    at = min(told.at + skew, now)
-    return Moment(at, told.time_zone or athlete.time_zone), skew.total_seconds()
+        return moment_for(athlete, now, device_clock.at, device_clock.time_zone), None
+    at = min(device_clock.at + skew, now)
+    return Moment(at, device_clock.time_zone or athlete.time_zone), skew.total_seconds()
 
 
 def moment_for(

@@ -139,15 +139,15 @@ class _LoadCellRelay:
                 words = f"{error.problem} {error.remedy}"
                 await _say(self.page, Live(state="fault", unit=self.unit, words=words))
 
-    async def _take(self, told: lines.FromScale) -> None:
-        match told:
+    async def _take(self, sample_line: lines.FromScale) -> None:
+        match sample_line:
             case lines.Hello():
-                self.unit, self.simulated = told.unit, told.simulated
+                self.unit, self.simulated = sample_line.unit, sample_line.simulated
             case lines.UnitNow():
-                self.unit = told.unit
+                self.unit = sample_line.unit
             case lines.SampleLine():
-                force = told.value / PER_NEWTON[self.unit]
-                await self._tell(self.settling.feed(Read(told.at, force)))
+                force = sample_line.value / PER_NEWTON[self.unit]
+                await self._tell(self.settling.feed(Read(sample_line.at, force)))
 
     async def _tell(self, shown: LoadCellDisplay) -> None:
         now = asyncio.get_running_loop().time()

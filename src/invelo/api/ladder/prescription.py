@@ -96,14 +96,14 @@ def choose_method(
     return get_prescriptions(ladder_id, coach, db, now)
 
 
-def _rung(one: prescription.RungPrescription) -> RungPrescriptionOut:
+def _rung(rung_prescription: prescription.RungPrescription) -> RungPrescriptionOut:
     return RungPrescriptionOut.of(
-        one.row,
-        given=_prescription(one.given),
-        asked=_prescription(one.asked),
+        rung_prescription.row,
+        given=_prescription(rung_prescription.given),
+        asked=_prescription(rung_prescription.asked),
         overrides=[
             Overridden.of(each.rule, rule=each.rule.id, asked=each.asked, given=each.given)
-            for each in one.departures
+            for each in rung_prescription.departures
         ],
     )
 

@@ -222,23 +222,23 @@ def get_bridge(
     )
 
 
-def _proposed(one: ProposedRung, seen: ladder.LadderView) -> ProposedRungOut:
-    load = one.demand.load
+def _proposed(proposed_rung: ProposedRung, seen: ladder.LadderView) -> ProposedRungOut:
+    load = proposed_rung.demand.load
     known = seen.placement.lanes if seen.placement else {}
-    here = known.get(one.demand.lane) if one.demand.lane else None
-    expected = here.known.expected(load, one.rung.modifiers.tempo) if here else None
+    here = known.get(proposed_rung.demand.lane) if proposed_rung.demand.lane else None
+    expected = here.known.expected(load, proposed_rung.rung.modifiers.tempo) if here else None
     places = {"start": 0, "end": len(load.depths) - 1}
     return ProposedRungOut(
-        **PlainRung.fields_of(one.rung),
-        demand=EstimateOut.model_validate(one.demand.told),
-        ratio=one.ratio,
+        **PlainRung.fields_of(proposed_rung.rung),
+        demand=EstimateOut.model_validate(proposed_rung.demand.told),
+        ratio=proposed_rung.ratio,
         expected=EstimateOut.model_validate(expected) if expected else None,
-        distance=one.distance,
-        levers=list(one.levers),
-        because=one.why,
+        distance=proposed_rung.distance,
+        levers=list(proposed_rung.levers),
+        because=proposed_rung.why,
         figures=[
             FigureOut.model_validate(figure(load, places[end]))
-            for end in ends_of(one.rung.movement.posture)
+            for end in ends_of(proposed_rung.rung.movement.posture)
         ],
     )
 

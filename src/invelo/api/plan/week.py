@@ -194,17 +194,17 @@ async def _events(tidings: AsyncIterator[Progress | PlannedWeek | Refused]) -> A
                 yield _event("refused", solve_refused)
 
 
-def _event(name: str, told: BaseModel) -> str:
-    return f"event: {name}\ndata: {told.model_dump_json()}\n\n"
+def _event(name: str, base_model: BaseModel) -> str:
+    return f"event: {name}\ndata: {base_model.model_dump_json()}\n\n"
 
 
-def _progress(one: Progress) -> dict[str, object]:
-    placed = [PlacedTask(task=key, day=day) for key, day in sorted(one.plan)]
+def _progress(progress: Progress) -> dict[str, object]:
+    placed = [PlacedTask(task=key, day=day) for key, day in sorted(progress.plan)]
     return {
         "placed": placed,
-        "points": one.points,
-        "bound": min(one.points, one.bound),
-        "proof": one.words,
+        "points": progress.points,
+        "bound": min(progress.points, progress.bound),
+        "proof": progress.words,
     }
 
 

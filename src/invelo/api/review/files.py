@@ -88,24 +88,28 @@ def get_review_file(
     return file_answer(review_pdf(block, paper), kind, f"Review, {title}")
 
 
-def _move(one: ProposalRow, names: dict[UUID, str]) -> str:
+def _move(proposal: ProposalRow, names: dict[UUID, str]) -> str:
     """What an answer changed, without a word of why; '' where nothing moved."""
-    if one.answer not in ("accept", "edit") or one.outcome in ("hold", "stop", "ease_off"):
+    if proposal.answer not in ("accept", "edit") or proposal.outcome in (
+        "hold",
+        "stop",
+        "ease_off",
+    ):
         return ""
-    there = names[one.final_rung_id] if one.final_rung_id else ""
-    return f"{one.outcome.replace('_', ' ')}, “{there}”"
+    there = names[proposal.final_rung_id] if proposal.final_rung_id else ""
+    return f"{proposal.outcome.replace('_', ' ')}, “{there}”"
 
 
-def _said(one: ProposalRow, names: dict[UUID, str]) -> ProposalReport:
-    to = one.made["name"] if one.made else names[one.to_rung_id]
-    before = names[one.from_rung_id]
-    answer = ANSWERS.get(one.answer or "", "")
+def _said(proposal: ProposalRow, names: dict[UUID, str]) -> ProposalReport:
+    to = proposal.made["name"] if proposal.made else names[proposal.to_rung_id]
+    before = names[proposal.from_rung_id]
+    answer = ANSWERS.get(proposal.answer or "", "")
     return ProposalReport(
-        day=one.local_date,
-        outcome=one.outcome.replace("_", " ").capitalize(),
+        day=proposal.local_date,
+        outcome=proposal.outcome.replace("_", " ").capitalize(),
         way=before if to == before else f"{before} → {to}",
-        reason=one.reason,
-        rules=tuple(f"{RULES[rule].sentence} ({RULES[rule].source})" for rule in one.rules),
-        confidence=f"{one.confidence}. {one.confidence_why}",
-        answer=f"{answer}: {one.note}" if answer and one.note else answer,
+        reason=proposal.reason,
+        rules=tuple(f"{RULES[rule].sentence} ({RULES[rule].source})" for rule in proposal.rules),
+        confidence=f"{proposal.confidence}. {proposal.confidence_why}",
+        answer=f"{answer}: {proposal.note}" if answer and proposal.note else answer,
     )

@@ -138,7 +138,7 @@ def proposal_of(
     row: ProposalRow,
     rungs: Mapping[UUID, RungRow],
     points: Sequence[TrendPoint] = (),
-    told: MessageRow | None = None,
+    message: MessageRow | None = None,
 ) -> ProposalOut:
     """A kept decision as it is answered with."""
     final = rungs.get(row.final_rung_id) if row.final_rung_id else None
@@ -154,5 +154,5 @@ def proposal_of(
         rules=[RuleOut.model_validate(RULES[rule]) for rule in row.rules],
         final_rung=RungName.model_validate(final) if final else None,
         turned_out=after.words if after else "",
-        message=MessageOut.model_validate(told) if told else None,
+        message=MessageOut.model_validate(message) if message else None,
     )

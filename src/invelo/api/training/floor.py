@@ -120,7 +120,7 @@ def take_along(who: OnFloor, db: Database, now: Now) -> OfflineBundleOut:
         own.setdefault(note.movement, []).append(note.text)
     before = last_time.of_athlete(db, athlete.id)
 
-    def sheet(one: run.DayRun) -> RunSheet:
+    def sheet(day_run: run.DayRun) -> RunSheet:
         items = [
             run_item(
                 each,
@@ -129,9 +129,9 @@ def take_along(who: OnFloor, db: Database, now: Now) -> OfflineBundleOut:
                 "" if each.item.key.startswith(WARM) else before.words(each.item.movement.id),
                 before.first_side(each.item.movement.id),
             )
-            for each in one.run.items
+            for each in day_run.run.items
         ]
-        return run_sheet(one, items)
+        return run_sheet(day_run, items)
 
     sessions = [sheet(day_run) for day_run in took.planned]
     single = [sheet(day_run) for day_run in took.single]

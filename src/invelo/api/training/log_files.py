@@ -162,7 +162,7 @@ def read_logs(body: LogFile, who: AtWork, db: Database, now: Now) -> ReadFile:
     cannot be kept; nothing is written until all are right. The same file again writes nothing."""
     table = log_csv.read(body.content, who.athlete.time_zone, body.matching)
     sessions, more = _sessions(db, who.athlete, table.rows, now)
-    bad = sorted((*table.bad, *more), key=lambda one: one.row)
+    bad = sorted((*table.bad, *more), key=lambda bad_row: bad_row.row)
     new = known = 0
     if body.keep:
         if bad:
@@ -217,25 +217,33 @@ def _sessions(
 def _entry(
     db: Database,
     athlete: AthleteRow,
-    one: log_csv.CsvSet,
+    csv_set: log_csv.CsvSet,
     seen: dict[tuple[object, ...], int],
     now: datetime,
 ) -> SetEntry:
-    rung = retrospective_log.rung_named(db, athlete.id, one.rung or one.movement)
-    movement = log_csv.find_movement(one.movement) if rung is None else ""
+    rung = retrospective_log.rung_named(db, athlete.id, csv_set.rung or csv_set.movement)
+    movement = log_csv.find_movement(csv_set.movement) if rung is None else ""
     if rung is None and not movement:
-        said = one.movement or one.rung
+        said = csv_set.movement or csv_set.rung
         raise InputError(
             "movement",
             f"“{said[:40]}” is no rung of {athlete.name}'s and no movement, or several bear it.",
             "Write its name as the catalogue does.",
         )
-    if one.at.astimezone(UTC) > now:
+    if csv_set.at.astimezone(UTC) > now:
         raise InputError("date", "it has not come yet.", "Give a day that is over.")
-    done = one.draft
-    row = (one.day, one.session, one.movement, one.rung, done.number, done.side, done.kind)
+    done = csv_set.draft
+    row = (
+        csv_set.day,
+        csv_set.session,
+        csv_set.movement,
+        csv_set.rung,
+        done.number,
+        done.side,
+        done.kind,
+    )
     seen[row] = seen.get(row, 0) + 1
-    draft = one.draft.model_copy(
+    draft = csv_set.draft.model_copy(
         update={
             "rung_id": rung.id if rung else None,
             "movement": movement if rung is None else None,
@@ -244,5 +252,5 @@ def _entry(
     return SetEntry(
         retrospective_log.row_id(athlete.id, *row, seen[row]),
         draft,
-        Moment(one.at, str(one.at.tzinfo)),
+        Moment(csv_set.at, str(csv_set.at.tzinfo)),
     )

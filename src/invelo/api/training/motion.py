@@ -181,15 +181,15 @@ class _MotionRelay:
             except InputError:
                 continue  # a line that cannot be read tells nothing; silence will show
 
-    async def _take(self, told: motion_lines.FromSensor) -> None:
-        if isinstance(told, motion_lines.MotionHello):
-            self.simulated = told.simulated
-            if told.joint != self.watched.joint:
-                words = f"the sensor tells the {told.joint}, not the {self.watched.joint}."
+    async def _take(self, motion_hello: motion_lines.FromSensor) -> None:
+        if isinstance(motion_hello, motion_lines.MotionHello):
+            self.simulated = motion_hello.simulated
+            if motion_hello.joint != self.watched.joint:
+                words = f"the sensor tells the {motion_hello.joint}, not the {self.watched.joint}."
                 raise InputError("sensor", words, "Put it elsewhere.")
             return
-        sample = AngleSample(told.at, told.angle, told.line)
-        self.angle = told.angle
+        sample = AngleSample(motion_hello.at, motion_hello.angle, motion_hello.line)
+        self.angle = motion_hello.angle
         if isinstance(self.eye, RepCounter):
             news = self.eye.feed(sample) is not None
         else:

@@ -221,17 +221,19 @@ def ladder_key(item: str) -> str:
     return item.removeprefix("warm-up:").split("/")[0]
 
 
-def run_set(one: WorkSet, item: str, paths: Paths) -> RunSet:
+def run_set(work_set: WorkSet, item: str, paths: Paths) -> RunSet:
     """A set to be done."""
-    return RunSet.of(one, what=paths.doing(one.name, item, one.movement, one.modifiers))
+    return RunSet.of(
+        work_set, what=paths.doing(work_set.name, item, work_set.movement, work_set.modifiers)
+    )
 
 
-def run_choice(one: Choice, item: str, paths: Paths) -> RunChoice:
+def run_choice(choice: Choice, item: str, paths: Paths) -> RunChoice:
     """A rung that a set may be done on."""
     return RunChoice.of(
-        one,
-        what=paths.doing(one.rung.name, item, one.rung.movement, one.rung.modifiers),
-        likely=EstimateOut.model_validate(one.likely) if one.likely else None,
+        choice,
+        what=paths.doing(choice.rung.name, item, choice.rung.movement, choice.rung.modifiers),
+        likely=EstimateOut.model_validate(choice.likely) if choice.likely else None,
     )
 
 
@@ -259,14 +261,14 @@ def run_item(
     )
 
 
-def run_sheet(one: DayRun, items: list[RunItemSheet]) -> RunSheet:
+def run_sheet(run: DayRun, items: list[RunItemSheet]) -> RunSheet:
     """A session to be run."""
-    session = one.run.session
+    session = run.run.session
     return RunSheet.of(
-        one,
-        ladder_id=one.ladder,
-        closed=list(one.closed),
-        cautions=list(one.cautions),
+        run,
+        ladder_id=run.ladder,
+        closed=list(run.closed),
+        cautions=list(run.cautions),
         notes=list(session.notes),
         minutes=EstimateOut.model_validate(length(session)),
         blocks=[
@@ -279,7 +281,7 @@ def run_sheet(one: DayRun, items: list[RunItemSheet]) -> RunSheet:
             for block in session.blocks
         ],
         items=items,
-        events=[RunEvent.model_validate(event) for event in one.run.events],
+        events=[RunEvent.model_validate(event) for event in run.run.events],
     )
 
 

@@ -143,8 +143,14 @@ def battery(situation: BatterySituation) -> Battery:
     for family in wanted:
         of_family = [_weighed(test, situation) for test in open_tests if test.of.family == family]
         if of_family:
-            proposed.append(min(of_family, key=lambda one: _rank(one, situation)))
-    proposed.sort(key=lambda one: 0.0 if one.now is None else 1000.0 + one.leaves - one.now)
+            proposed.append(
+                min(of_family, key=lambda proposed_test: _rank(proposed_test, situation))
+            )
+    proposed.sort(
+        key=lambda proposed_test: (
+            0.0 if proposed_test.now is None else 1000.0 + proposed_test.leaves - proposed_test.now
+        )
+    )
     return Battery(tuple(proposed[:MOST_TESTS]), tuple(left_out))
 
 
@@ -159,7 +165,7 @@ def test_for(lanes: Iterable[Lane], situation: BatterySituation) -> TestKind | N
         for test in catalogue().test
         if test.of.posture.lane in wanted and not closed(test, situation)
     ]
-    best = min(weighed, key=lambda one: _rank(one, situation), default=None)
+    best = min(weighed, key=lambda proposed_test: _rank(proposed_test, situation), default=None)
     return best.test if best else None
 
 
@@ -204,11 +210,11 @@ def _why(now: float | None, leaves: float) -> str:
 LEVELS = ("new", "trained", "strong")
 
 
-def _rank(one: ProposedTest, situation: BatterySituation) -> tuple[float, float]:
+def _rank(proposed_test: ProposedTest, situation: BatterySituation) -> tuple[float, float]:
     """Lower is better: the test whose count falls where it tells, or that suits the person."""
-    if one.expected is not None:
-        low, high = TELLING[one.test.of.unit]
-        count = one.expected.likely
-        return max(low - count, count - high, 0.0), one.leaves
+    if proposed_test.expected is not None:
+        low, high = TELLING[proposed_test.test.of.unit]
+        count = proposed_test.expected.likely
+        return max(low - count, count - high, 0.0), proposed_test.leaves
     suits = 0 if situation.person.new else 1
-    return float(abs(LEVELS.index(one.test.level) - suits)), 0.0
+    return float(abs(LEVELS.index(proposed_test.test.level) - suits)), 0.0

@@ -61,21 +61,22 @@ def between(first: Evidence, second: Evidence) -> Difference:
     )
 
 
-def before(one: Evidence, known: Iterable[Evidence]) -> Evidence | None:
+def before(evidence: Evidence, known: Iterable[Evidence]) -> Evidence | None:
     """The newest earlier result of the same movement and side, None where there is none."""
-    movement = one.load.setup.movement
+    movement = evidence.load.setup.movement
     earlier = [
         other
         for other in known
-        if other.day < one.day and (other.load.setup.movement, other.side) == (movement, one.side)
+        if other.day < evidence.day
+        and (other.load.setup.movement, other.side) == (movement, evidence.side)
     ]
     return max(earlier, key=lambda other: other.day, default=None)
 
 
-def _scatter(one: Evidence) -> float:
+def _scatter(evidence: Evidence) -> float:
     """80 % half-width of a capacity from day to day, as a share of it."""
-    low, high = one.known.capacity.repeats
-    return (high - low) / (2.0 * one.greatest.likely)
+    low, high = evidence.known.capacity.repeats
+    return (high - low) / (2.0 * evidence.greatest.likely)
 
 
 @dataclass(frozen=True)

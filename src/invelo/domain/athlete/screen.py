@@ -254,7 +254,7 @@ def screen(answers: Answers, today: date) -> Screened:
                 limits=("locked elbows",),
             )
         )
-    return Screened(tuple(sorted(findings, key=lambda one: not one.refers)))
+    return Screened(tuple(sorted(findings, key=lambda finding: not finding.refers)))
 
 
 def _heart(answers: Answers) -> Iterable[Finding]:

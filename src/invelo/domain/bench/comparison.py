@@ -70,14 +70,14 @@ def _shape_words(task: LeverageTask) -> list[str]:
     return [adjustable_of(form, name).words(value) for name, value in values.items()]
 
 
-def against(body: Body, one: LeverageTask, other: LeverageTask) -> Estimate:
+def against(body: Body, leverage_task: LeverageTask, other: LeverageTask) -> Estimate:
     """How many times as hard `other` is as `one`.
 
     Raises:
         InputError: if the two are limited by different things, or `one` asks nothing.
     """
-    compare(one.setup, other.setup)
-    here, there = one.asks(body), other.asks(body)
+    compare(leverage_task.setup, other.setup)
+    here, there = leverage_task.asks(body), other.asks(body)
     if here.load.demand.likely <= 0.0:
         raise InputError("first set-up", "it asks nothing.", "Add load or take help away.")
     low, likely, high = demand_ratio(there, here, WEIGHED_AT)

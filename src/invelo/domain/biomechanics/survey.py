@@ -70,10 +70,10 @@ def survey(body: Body, asked: Sequence[Asked]) -> Surveyed:
     return Surveyed(demand, share, possible)
 
 
-def _whole(one: Modifiers, deep: set[str]) -> Modifiers:
+def _whole(modifiers: Modifiers, deep: set[str]) -> Modifiers:
     """The same with the form's own depth and all of its range."""
-    kept = tuple((name, value) for name, value in one.values if name not in deep)
-    return replace(one, values=kept, range=1.0)
+    kept = tuple((name, value) for name, value in modifiers.values if name not in deep)
+    return replace(modifiers, values=kept, range=1.0)
 
 
 def _alike(asked: Sequence[Asked]) -> Iterable[list[int]]:

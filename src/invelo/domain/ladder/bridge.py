@@ -195,18 +195,18 @@ ELSEWHERE: frozenset[Lever] = frozenset({"lever"})
 
 
 def _cost(
-    one: SetUpOf, levers: frozenset[Lever], lower: Rung, upper: Rung, policy: StepPolicy
+    set_up: SetUpOf, levers: frozenset[Lever], lower: Rung, upper: Rung, policy: StepPolicy
 ) -> int:
     kinds = levers or ELSEWHERE
-    if one.movement is not lower.movement:
+    if set_up.movement is not lower.movement:
         kinds = kinds | ELSEWHERE
-    return ANOTHER * _distance(one, upper) + sum(policy.order.index(kind) + 1 for kind in kinds)
+    return ANOTHER * _distance(set_up, upper) + sum(policy.order.index(kind) + 1 for kind in kinds)
 
 
-def _distance(one: SetUpOf, upper: Rung) -> int:
-    if one.movement is upper.movement:
+def _distance(set_up: SetUpOf, upper: Rung) -> int:
+    if set_up.movement is upper.movement:
         return 0
-    return 1 if one.movement.posture.lane == upper.movement.posture.lane else 2
+    return 1 if set_up.movement.posture.lane == upper.movement.posture.lane else 2
 
 
 def _proposed(
@@ -284,15 +284,17 @@ def _missing(
     return "No one block, bag or band closes it: ask for larger steps, or go over another movement."
 
 
-def _new_heights(one: SetUpOf, hand: ToHand) -> frozenset[float]:
+def _new_heights(set_up: SetUpOf, hand: ToHand) -> frozenset[float]:
     """Heights a set-up asks for that are not to hand."""
     kit = {
-        parameter.name for parameter in one.movement.posture.parameter if parameter.tried == "kit"
+        parameter.name
+        for parameter in set_up.movement.posture.parameter
+        if parameter.tried == "kit"
     }
-    own = set(one.movement.values.values())
+    own = set(set_up.movement.values.values())
     return frozenset(
         value
-        for name, value in one.modifiers.values
+        for name, value in set_up.modifiers.values
         if name in kit and value not in (0.0, *hand.heights) and value not in own
     )
 

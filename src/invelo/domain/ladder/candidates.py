@@ -189,10 +189,17 @@ def _setups(
         yield from _between(lower, upper, hand)
 
 
-def _same(form: Form, one: Modifiers) -> tuple[object, ...]:
+def _same(form: Form, modifiers: Modifiers) -> tuple[object, ...]:
     """What set-ups that are the same in all but words have in common."""
-    values = _own(form.id) | dict(one.values)
-    return form.id, tuple(values.values()), one.added_load, one.range, one.band, one.assistance
+    values = _own(form.id) | dict(modifiers.values)
+    return (
+        form.id,
+        tuple(values.values()),
+        modifiers.added_load,
+        modifiers.range,
+        modifiers.band,
+        modifiers.assistance,
+    )
 
 
 @cache
@@ -278,14 +285,14 @@ def _changed(start: Modifiers, *to: tuple[Parameter, float]) -> Iterator[Changed
         yield made, frozenset("range" if parameter.depth else "lever" for parameter, _ in to)
 
 
-def _amounts(one: Parameter, hand: ToHand) -> tuple[float, ...]:
+def _amounts(parameter: Parameter, hand: ToHand) -> tuple[float, ...]:
     """Amounts of a measure that are tried; none where none are."""
-    if not one.tried:
+    if not parameter.tried:
         return ()
-    if one.tried == "kit":
-        return tuple(h for h in (0.0, *hand.heights) if one.low <= h <= one.high)
-    count = int(round((one.high - one.low) / one.tried, 6)) + 1
-    return tuple(round(one.low + i * one.tried, 6) for i in range(count))
+    if parameter.tried == "kit":
+        return tuple(h for h in (0.0, *hand.heights) if parameter.low <= h <= parameter.high)
+    count = int(round((parameter.high - parameter.low) / parameter.tried, 6)) + 1
+    return tuple(round(parameter.low + i * parameter.tried, 6) for i in range(count))
 
 
 def _loaded(form: Form, plain: Modifiers, kg: float) -> Modifiers | None:

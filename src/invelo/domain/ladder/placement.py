@@ -114,7 +114,7 @@ def place(
         return max(fitting, key=lambda i: _rank(ladder, i), default=None)
 
     foot = min((i for i in range(len(ladder.rungs)) if i not in closed), default=0)
-    likely = hardest(lambda told: told.likely)
+    likely = hardest(lambda estimate: estimate.likely)
     index = foot if likely is None else likely
     lane = ladder.demands[index].lane
     lane = lane if lane in pools else next(one for one in ladder.lanes if one in pools)
@@ -122,7 +122,7 @@ def place(
         one: LaneStanding(its, its.greatest, its.allowed(_asks(ladder, index, one), Tempo()))
         for one, its in pools.items()
     }
-    low, high = hardest(lambda told: told.low), hardest(lambda told: told.high)
+    low, high = hardest(lambda estimate: estimate.low), hardest(lambda estimate: estimate.high)
     return Placement(
         lanes=lanes,
         predictions=predictions,

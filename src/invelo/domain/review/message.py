@@ -37,14 +37,14 @@ class Message:
     body: str
 
 
-def message(told: MessageTopic) -> Message:
+def message(topic: MessageTopic) -> Message:
     """The message of a decision that was accepted or edited."""
-    body = "\n".join((_WORDS[told.outcome](told), told.coach or BYE))
-    return Message(f"On the way to: {told.goal}", body)
+    body = "\n".join((_WORDS[topic.outcome](topic), topic.coach or BYE))
+    return Message(f"On the way to: {topic.goal}", body)
 
 
-def _whole(told: MessageTopic) -> int:
-    return round(told.amount or 0)
+def _whole(topic: MessageTopic) -> int:
+    return round(topic.amount or 0)
 
 
 _WORDS: dict[Outcome, Callable[[MessageTopic], str]] = {
@@ -61,9 +61,9 @@ _WORDS: dict[Outcome, Callable[[MessageTopic], str]] = {
     "slow_eccentric": lambda told: f"Next is “{told.rung}”: the same, slower.",
     "add_load": lambda told: f"Next is “{told.rung}”: the same, with a little more weight.",
     "reduce_assistance": lambda told: f"Next is “{told.rung}”: the same, with less assistance.",
-    "step_up": lambda told: (
-        f"Well done: next is “{told.rung}”. Begin with a few easy ones."
-        + (f" Keep your {_whole(told)} sets." if told.amount else "")
+    "step_up": lambda topic: (
+        f"Well done: next is “{topic.rung}”. Begin with a few easy ones."
+        + (f" Keep your {_whole(topic)} sets." if topic.amount else "")
     ),
     "swap_surface": lambda told: f"“{told.rung}”: change the surface next time, for variety.",
     "reduce_days": lambda told: (

@@ -100,7 +100,7 @@ def tally(groups: Iterable[Group], body_on: Callable[[date], Body]) -> tuple[Wee
     return tuple(found[week_start] for week_start in sorted(found))
 
 
-def _sides(week: WeekTally, one: Group) -> None:
-    if one.side and one.kind in ("work", "single"):
-        sides = week.left if one.side == "left" else week.right
-        sides[one.movement.name] = max(one.best, sides.get(one.movement.name, 0.0))
+def _sides(week: WeekTally, group: Group) -> None:
+    if group.side and group.kind in ("work", "single"):
+        sides = week.left if group.side == "left" else week.right
+        sides[group.movement.name] = max(group.best, sides.get(group.movement.name, 0.0))

@@ -93,7 +93,7 @@ def trend(points: Iterable[TrendPoint]) -> Trend:
     Source: Theil 1950, Sen 1968 (median of pairwise slopes; intercept by the median of what is
     left).
     """
-    held = sorted((point for point in points if point.value > 0), key=lambda one: one.day)[
+    held = sorted((point for point in points if point.value > 0), key=lambda point: point.day)[
         -MOST_POINTS:
     ]
     if len(held) < LEAST_POINTS or held[0].day == held[-1].day:

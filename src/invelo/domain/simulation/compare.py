@@ -154,7 +154,11 @@ def seasons(question: Question, mapping: Mapping = map) -> Iterator[Lived]:
         mapping: `map`, or one like it that spreads the work and keeps its order.
     """
     members = cast(question.athletes, question.seed, question.weeks)
-    work = [(one, member, question.weeks) for member in members for one in question.candidates]
+    work = [
+        (candidate, member, question.weeks)
+        for member in members
+        for candidate in question.candidates
+    ]
     yield from mapping(lived, work)
 
 
@@ -164,7 +168,7 @@ MOST_CRITERIA = 4
 
 def lines(question: Question, done: Iterable[Lived]) -> tuple[CandidateResult, ...]:
     """The table: a line a plan, in the order asked."""
-    by_plan: dict[str, list[Season]] = {one: [] for one in question.candidates}
+    by_plan: dict[str, list[Season]] = {candidate: [] for candidate in question.candidates}
     for one in done:
         by_plan[one.candidate].append(one.season)
     return tuple(_line(CANDIDATES[one], found) for one, found in by_plan.items() if found)

@@ -231,7 +231,7 @@ def _require_rising(pulls: tuple[Pull, ...]) -> None:
     Raises:
         InputError: naming the two.
     """
-    ranked = sorted(pulls, key=lambda one: (one.length, one.force))
+    ranked = sorted(pulls, key=lambda pull: (pull.length, pull.force))
     most = max(pull.force for pull in pulls)
     for shorter, longer in pairwise(ranked):
         if longer.force < shorter.force - FALLS_BY * most:

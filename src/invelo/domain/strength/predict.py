@@ -190,19 +190,19 @@ def whole_reps(load: Reading, tempo: Tempo) -> Tempo:
     return tempo.scaled(rep_share(load.body, load.setup))
 
 
-def alike(one: Form, other: Form) -> bool:
+def alike(form: Form, other: Form) -> bool:
     """Whether what is done at one form says anything of the other: one family, limited by the same
     thing, counted alike."""
-    return one.lane == other.lane
+    return form.lane == other.lane
 
 
-def compare(one: SetUp, other: SetUp) -> None:
+def compare(set_up: SetUp, other: SetUp) -> None:
     """Refuse two set-ups that are limited by different things.
 
     Raises:
         InputError: naming what differs.
     """
-    here, there = one.form, other.form
+    here, there = set_up.form, other.form
     if not alike(here, there):
         raise InputError(
             "to",

@@ -139,15 +139,17 @@ def choices(item: Item, trainee: Trainee) -> tuple[Choice, ...]:
     )
 
 
-def _as_done(rung: Rung, one: WorkSet) -> Rung:
-    return replace(rung, name=one.name, movement=one.movement, modifiers=one.modifiers)
+def _as_done(rung: Rung, work_set: WorkSet) -> Rung:
+    return replace(
+        rung, name=work_set.name, movement=work_set.movement, modifiers=work_set.modifiers
+    )
 
 
-def _told(one: WorkSet) -> tuple[int, int, float, float]:
-    return one.low, one.high, one.rpe, one.rest
+def _told(work_set: WorkSet) -> tuple[int, int, float, float]:
+    return work_set.low, work_set.high, work_set.rpe, work_set.rest
 
 
-def prescription_on(one: WorkSet, near: Near, way: Way) -> Choice:
+def prescription_on(work_set: WorkSet, near: Near, way: Way) -> Choice:
     """What a set becomes on another rung: as wide a range, its top where the effort asked for
     leaves what it leaves in reserve.
 
@@ -158,15 +160,21 @@ def prescription_on(one: WorkSet, near: Near, way: Way) -> Choice:
     prescription = near.rung.prescription
     if near.likely is None or near.rung.movement.unit == "cm":
         return Choice(
-            way, near.rung, prescription.low, prescription.high, one.rpe, one.rest, near.likely
+            way,
+            near.rung,
+            prescription.low,
+            prescription.high,
+            work_set.rpe,
+            work_set.rest,
+            near.likely,
         )
     unit = near.rung.movement.unit
     best = near.likely.likely
-    there = best - (10.0 - one.rpe) if unit == "reps" else LONGEST_SHARE * best
+    there = best - (10.0 - work_set.rpe) if unit == "reps" else LONGEST_SHARE * best
     high = max(1, floor(min(CEILING[unit], there)))
     width = prescription.high - prescription.low
     low = max(1, high - width)
-    return Choice(way, near.rung, low, high, one.rpe, one.rest, near.likely)
+    return Choice(way, near.rung, low, high, work_set.rpe, work_set.rest, near.likely)
 
 
 def _off_ladders(item: Item, trainee: Trainee) -> tuple[Choice, ...]:
@@ -189,14 +197,19 @@ def _off_ladders(item: Item, trainee: Trainee) -> tuple[Choice, ...]:
     return tuple(found)
 
 
-def _rung_of(one: WorkSet) -> Rung:
+def _rung_of(work_set: WorkSet) -> Rung:
     prescription = Prescription(
-        1, one.low, max(one.low, one.high), int(one.rest), one.rpe, one.unit
+        1,
+        work_set.low,
+        max(work_set.low, work_set.high),
+        int(work_set.rest),
+        work_set.rpe,
+        work_set.unit,
     )
     return Rung(
-        one.name,
-        one.movement,
-        one.modifiers,
+        work_set.name,
+        work_set.movement,
+        work_set.modifiers,
         prescription,
         criterion_for("double_progression", prescription),
     )
@@ -214,9 +227,9 @@ def without_closed(session: Session, trainee: Trainee) -> tuple[Session, tuple[s
     return (session.with_items(gone) if gone else session), tuple(dict.fromkeys(whys))
 
 
-def without_pain(session: Session, told: CheckIn) -> tuple[Session, tuple[str, ...]]:
+def without_pain(session: Session, check_in: CheckIn) -> tuple[Session, tuple[str, ...]]:
     """A session without what loads a place whose pain stops it today, and why each is left out."""
-    gone = {item.key: place for item in session.items if (place := told.closes(item.movement))}
+    gone = {item.key: place for item in session.items if (place := check_in.closes(item.movement))}
     if not gone:
         return session, ()
     whys = (

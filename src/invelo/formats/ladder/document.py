@@ -384,16 +384,16 @@ def _drawn(file: LadderFile, body: Body | None) -> Read:
 
 
 def _rung(
-    one: RungOf, file: LadderFile, body: Body | None, place: str, note: Any, rung_id: UUID
+    rung_of: RungOf, file: LadderFile, body: Body | None, place: str, note: Any, rung_id: UUID
 ) -> Node | None:
     try:
-        rung = one.core(file.purpose, file.level)
+        rung = rung_of.core(file.purpose, file.level)
         if body is not None:
             demand(body, rung)
     except InputError as error:
         note(place, error)
         return None
-    return Node(rung_id, rung, one.why)
+    return Node(rung_id, rung, rung_of.why)
 
 
 def _edges(file: LadderFile, tags: Mapping[str, UUID], note: Any) -> tuple[tuple[UUID, UUID], ...]:

@@ -157,7 +157,7 @@ class WeekRequest(StrictModel):
         """
         return PlanningProblem(
             days=tuple(sorted((day_in.core() for day_in in self.days), key=lambda day: day.index)),
-            tasks=tuple(_task(one) for one in self.tasks),
+            tasks=tuple(_task(task) for task in self.tasks),
             targets={region: round(2 * sets) for region, sets in self.targets.items()},
             pins=tuple(Pin(pin.task, _index(pin.day), pin.there) for pin in self.pins),
             weights=self.weights.core(),
@@ -300,10 +300,13 @@ def term_out(term: Term) -> TermOut:
     )
 
 
-def breach_out(one: Breach) -> BreachOut:
+def breach_out(breach: Breach) -> BreachOut:
     """A hard rule that gives way."""
     return BreachOut(
-        rule=one.rule.id, sentence=one.rule.sentence, source=one.rule.source, words=one.words
+        rule=breach.rule.id,
+        sentence=breach.rule.sentence,
+        source=breach.rule.source,
+        words=breach.words,
     )
 
 

@@ -35,14 +35,14 @@ def review_pdf(block: BlockReport, paper: Paper) -> bytes:
     return built(story, size, block.who, f"Review: {block.goal}", block.revision)
 
 
-def _newest(one: ProposalReport) -> list[Flowable]:
+def _newest(proposal_report: ProposalReport) -> list[Flowable]:
     return [
-        text(f"{one.day.isoformat()}: {one.outcome}", 13, bold=True),
-        text(one.way, 10.5, after=3),
-        text(one.reason, 10, after=4),
-        *(text(f"– {rule}", 8.5) for rule in one.rules),
-        text(f"Confidence: {one.confidence}", 9, after=2),
-        text(one.answer or "Waits for your decision.", 9, bold=True),
+        text(f"{proposal_report.day.isoformat()}: {proposal_report.outcome}", 13, bold=True),
+        text(proposal_report.way, 10.5, after=3),
+        text(proposal_report.reason, 10, after=4),
+        *(text(f"– {rule}", 8.5) for rule in proposal_report.rules),
+        text(f"Confidence: {proposal_report.confidence}", 9, after=2),
+        text(proposal_report.answer or "Waits for your decision.", 9, bold=True),
     ]
 
 

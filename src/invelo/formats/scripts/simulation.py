@@ -95,8 +95,12 @@ def comparison(question: Question, results: Iterable[CandidateResult]) -> Compar
     )
 
 
-def _figure(told: SimulatedMean) -> MeanOut:
-    return MeanOut(likely=round(told.likely, 3), low=round(told.low, 3), high=round(told.high, 3))
+def _figure(simulated_mean: SimulatedMean) -> MeanOut:
+    return MeanOut(
+        likely=round(simulated_mean.likely, 3),
+        low=round(simulated_mean.low, 3),
+        high=round(simulated_mean.high, 3),
+    )
 
 
 HEADS = (

@@ -160,7 +160,9 @@ def group_statuses(db: Session, athlete: AthleteRow, today: date) -> tuple[Group
                 _sides(known),
             )
         )
-    return tuple(sorted(found, key=lambda one: one.pool.nearest.load.setup.form.family))
+    return tuple(
+        sorted(found, key=lambda group_status: group_status.pool.nearest.load.setup.form.family)
+    )
 
 
 def _sides(known: tuple[Evidence, ...]) -> tuple[Evidence, Evidence] | None:

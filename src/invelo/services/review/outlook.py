@@ -85,7 +85,7 @@ def outlook(
         nearer = _nearer(points, done, weeks)
         ahead = next((line for line in lines if line.growth > 0), lines[-1])
         first = forecast(points, ahead.growth, today, f"criterion of “{ahead.name}”", 1, nearer)
-        top = max(lines, key=lambda one: one.needed)
+        top = max(lines, key=lambda criterion_line: criterion_line.needed)
         last = forecast(points, top.growth, today, f"criterion of “{top.name}”", 2, nearer)
     except InputError as error:
         return Outlook(None, None, f"{error.problem} {error.remedy}")

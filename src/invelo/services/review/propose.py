@@ -245,9 +245,9 @@ def keep(
     return row
 
 
-def _figure(one: Input) -> dict[str, Any]:
+def _figure(computed_input: Input) -> dict[str, Any]:
     """A figure a rule saw, with its account where it was computed."""
-    told = {"name": one.name, "value": one.value, "unit": one.unit}
-    if isinstance(one, ComputedInput) and one.estimate is not None:
-        return {**told, "explained": stored(one.estimate)}
+    told = {"name": computed_input.name, "value": computed_input.value, "unit": computed_input.unit}
+    if isinstance(computed_input, ComputedInput) and computed_input.estimate is not None:
+        return {**told, "explained": stored(computed_input.estimate)}
     return told

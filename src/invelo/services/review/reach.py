@@ -69,12 +69,12 @@ def over_time(db: Session, ladder_id: UUID, since: date | None = None) -> tuple[
     rows = held[:1] + [one for one in held[1:] if one.told_on in (None, one.local_date)]
     return tuple(
         CapacityOnDay(
-            one.local_date,
-            Estimate(one.likely, one.low, one.high, one.unit),
-            UUID(one[-1]) if one[-1] is not None else None,
+            row.local_date,
+            Estimate(row.likely, row.low, row.high, row.unit),
+            UUID(row[-1]) if row[-1] is not None else None,
         )
-        for one in rows
-        if one.unit == held[-1].unit
+        for row in rows
+        if row.unit == held[-1].unit
     )
 
 

@@ -210,4 +210,9 @@ def events(db: Session, athlete_id: UUID, since: date) -> tuple[DatedEvent, ...]
             dated_events.append(
                 DatedEvent(check.local_date, "pain", f"came with pain {worst}, {place}")
             )
-    return tuple(sorted(dated_events, key=lambda one: (one.day, one.kind, one.words)))
+    return tuple(
+        sorted(
+            dated_events,
+            key=lambda dated_event: (dated_event.day, dated_event.kind, dated_event.words),
+        )
+    )

@@ -258,15 +258,15 @@ def _longer(
     return changed, Change(item.name, rung.name, why, kept)
 
 
-def _ratio(one: WorkSet, rung: Rung, trainee: Trainee) -> tuple[float, str]:
+def _ratio(work_set: WorkSet, rung: Rung, trainee: Trainee) -> tuple[float, str]:
     """How much longer the easier rung is done for equal torque × seconds at the joint that bears
     most, and that joint; 1 where nothing tells."""
-    before = torques(trainee.body, one.movement, one.modifiers)
+    before = torques(trainee.body, work_set.movement, work_set.modifiers)
     after = torques(trainee.body, rung.movement, rung.modifiers)
     both = [joint for joint in before if joint in after and after[joint].likely > 0.0]
     if not both:
         return 1.0, ""
-    limiting = one.movement.posture.joint
+    limiting = work_set.movement.posture.joint
     joint = limiting if limiting in both else max(both, key=lambda name: before[name].likely)
     return max(1.0, before[joint].likely / after[joint].likely), joint.replace("_", " ")
 

@@ -50,7 +50,9 @@ Piece = tuple[float, Kind, str, int, int]
 """Seconds, kind, item's key, set and side of an event whose time is not known yet."""
 
 
-def timeline(session: Session, amount: Amount = lambda one: one.amount) -> tuple[Event, ...]:
+def timeline(
+    session: Session, amount: Amount = lambda work_set: work_set.amount
+) -> tuple[Event, ...]:
     """A session from its first second to its last.
 
     Args:

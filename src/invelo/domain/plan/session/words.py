@@ -5,15 +5,17 @@ from itertools import groupby
 from invelo.domain.plan.session.work import Block, Item, WorkSet
 
 
-def set_words(one: WorkSet) -> str:
+def set_words(work_set: WorkSet) -> str:
     """What a set asks: "6–10", "8 a side", "15–20 s"."""
-    unit = {"reps": "", "s": " s", "cm": " cm"}[one.unit]
-    amount = f"{one.low}" if one.low == one.high else f"{one.low}–{one.high}"
-    if one.side:
-        counted = f", {one.side} only"
+    unit = {"reps": "", "s": " s", "cm": " cm"}[work_set.unit]
+    amount = (
+        f"{work_set.low}" if work_set.low == work_set.high else f"{work_set.low}–{work_set.high}"
+    )
+    if work_set.side:
+        counted = f", {work_set.side} only"
     else:
         counted = {"total": "", "per side": " a side", "alternating": " alternating"}[
-            one.movement.counted
+            work_set.movement.counted
         ]
     return f"{amount}{unit}{counted}"
 
@@ -23,14 +25,14 @@ def sets_words(item: Item) -> tuple[str, ...]:
     return tuple(_told(work_set, len(list(those))) for work_set, those in groupby(item.sets))
 
 
-def _told(one: WorkSet, count: int) -> str:
+def _told(work_set: WorkSet, count: int) -> str:
     what = {"easy": "easy ", "drop": "go on: ", "single": "top single: ", "piece": "piece "}
-    kind = "then " if one.kind == "cluster" else what.get(one.kind, "")
+    kind = "then " if work_set.kind == "cluster" else what.get(work_set.kind, "")
     tempo = ""
-    if one.unit == "reps" and str(one.modifiers.tempo) != "1-0-1-0":
-        tempo = f", tempo {one.modifiers.tempo}"
-    rest = f", rest {clock(one.rest)}" if one.rest else ""
-    return f"{kind}{count} × {set_words(one)}{tempo}, effort {one.rpe:g}{rest}"
+    if work_set.unit == "reps" and str(work_set.modifiers.tempo) != "1-0-1-0":
+        tempo = f", tempo {work_set.modifiers.tempo}"
+    rest = f", rest {clock(work_set.rest)}" if work_set.rest else ""
+    return f"{kind}{count} × {set_words(work_set)}{tempo}, effort {work_set.rpe:g}{rest}"
 
 
 def clock(seconds: float) -> str:

@@ -40,7 +40,7 @@ def write(db: Session, row: LadderRow, drawing: LadderGraph) -> None:
             another ladder's.
     """
     kept = {rung.id: rung for rung in rungs_of(db, row.id)}
-    wanted = {one.id for one in drawing.rungs}
+    wanted = {other.id for other in drawing.rungs}
     for rung in kept.values():
         if rung.id not in wanted:
             _may_go(db, row, rung)

@@ -167,20 +167,20 @@ def keep_set_up(ladder_id: UUID, body: KeptSetUp, coach: Coach, db: Database, no
 
 @cache
 def _forms() -> tuple[FormOf, ...]:
-    return tuple(_form(one) for one in forms().values() if not one.pose)
+    return tuple(_form(form) for form in forms().values() if not form.pose)
 
 
-def _form(one: Form) -> FormOf:
+def _form(form: Form) -> FormOf:
     return FormOf.of(
-        one,
-        measure=one.limiting,
-        ends=list(one.ends),
-        parameters=[ParameterOf.model_validate(each) for each in one.parameter],
-        adjustables=[AdjustableOut.model_validate(each) for each in adjustables(one)],
-        presets=[Preset(name=name, values=values) for name, values in one.preset.items()],
-        loads=list(one.loads),
-        keeps=list(catalogue().families_with(one.id)),
-        compares=[other.id for other in forms().values() if alike(one, other)],
+        form,
+        measure=form.limiting,
+        ends=list(form.ends),
+        parameters=[ParameterOf.model_validate(each) for each in form.parameter],
+        adjustables=[AdjustableOut.model_validate(each) for each in adjustables(form)],
+        presets=[Preset(name=name, values=values) for name, values in form.preset.items()],
+        loads=list(form.loads),
+        keeps=list(catalogue().families_with(form.id)),
+        compares=[other.id for other in forms().values() if alike(form, other)],
     )
 
 
@@ -236,8 +236,12 @@ def _reading(
         work=EstimateOut.model_validate(read.work),
         rep_time_s=tempo.rep_time,
         overhang=EstimateOut.model_validate(read.overhang),
-        torques={name: EstimateOut.model_validate(one) for name, one in read.torques.items()},
-        forces={name: EstimateOut.model_validate(one) for name, one in read.forces.items()},
+        torques={
+            name: EstimateOut.model_validate(estimate) for name, estimate in read.torques.items()
+        },
+        forces={
+            name: EstimateOut.model_validate(estimate) for name, estimate in read.forces.items()
+        },
         expected=EstimateOut.model_validate(expected) if expected else None,
         expected_unavailable_reason="" if expected else unavailable_reason,
         figures=[FigureOut.model_validate(figure) for figure in figures(read)],

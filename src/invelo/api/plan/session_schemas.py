@@ -136,7 +136,7 @@ def departures_of(session: Session, trainee: Trainee) -> list[DepartureOut]:
     """Rules of the prescription that the ladders' items override."""
     found = []
     for item in session.items:
-        stand = next((one for one in trainee.stands if one.key == item.key), None)
+        stand = next((other for other in trainee.stands if other.key == item.key), None)
         if stand is None or item.why:
             continue
         main = item.main

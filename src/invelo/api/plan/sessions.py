@@ -137,7 +137,7 @@ class Allows(StrictModel):
         return Today(
             self.minutes,
             None if self.kinds is None else frozenset(self.kinds),
-            tuple((one.place, one.how) for one in self.sore),
+            tuple((other.place, other.how) for other in self.sore),
             tuple(self.tight),
             self.sleep,
             self.rpe,

@@ -270,7 +270,8 @@ def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) 
         left_out=list(seen.laid.left_out),
         notices=_notices(db, athlete, seen),
         before=[
-            _before(one) for one in look_back.weeks(db, athlete.id, seen.week_start, LOOK_BACK)
+            _before(look_back)
+            for look_back in look_back.weeks(db, athlete.id, seen.week_start, LOOK_BACK)
         ],
     )
 
@@ -321,12 +322,12 @@ def _task(seen: week.WeekView, key: str) -> PlannedTask:
     )
 
 
-def _before(one: look_back.LookBack) -> WeekBefore:
+def _before(look_back: look_back.LookBack) -> WeekBefore:
     return WeekBefore(
-        week_start=one.week_start,
-        sessions=[DoneSession.model_validate(done) for done in one.sessions],
+        week_start=look_back.week_start,
+        sessions=[DoneSession.model_validate(done) for done in look_back.sessions],
         regions=[
             RegionTotal(region=region, sets=sets, target=0, days=0)
-            for region, sets in sorted(one.regions.items(), key=lambda told: -told[1])
+            for region, sets in sorted(look_back.regions.items(), key=lambda told: -told[1])
         ],
     )

@@ -244,7 +244,7 @@ def get_trends(
         load=_load(reach.loads(db, athlete.id, since), since, today),
         weeks=[RegionWeek.model_validate(week_tally) for week_tally in tallies],
         sides=_sides(tallies),
-        adherence=[WeekDone.model_validate(one) for one in adherence],
+        adherence=[WeekDone.model_validate(other) for other in adherence],
         masses=[Mass(day=mass.local_date, mass_kg=mass.mass_kg) for mass in masses],
         mass_note=f"Body mass is {old} days old: measure again." if old > MASS_OLD_DAYS else "",
         events=[EventOut.model_validate(event) for event in trends.events(db, athlete.id, since)],

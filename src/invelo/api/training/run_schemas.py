@@ -206,8 +206,8 @@ class Paths:
             self._keys[still] = self._named(found) if found is not None else ""
         return self._keys[still]
 
-    def _named(self, found: Path) -> str:
-        rep_path = RepPath.model_validate(asdict(found))
+    def _named(self, path: Path) -> str:
+        rep_path = RepPath.model_validate(asdict(path))
         for key, other in self.found.items():
             if other == rep_path:
                 return key
@@ -238,10 +238,10 @@ def run_choice(choice: Choice, item: str, paths: Paths) -> RunChoice:
 
 
 def run_item(
-    one: RunItem, paths: Paths, own: Iterable[str], last: str, first: OneSide
+    run_item: RunItem, paths: Paths, own: Iterable[str], last: str, first: OneSide
 ) -> RunItemSheet:
     """A movement of a session."""
-    item = one.item
+    item = run_item.item
     movement = item.movement
     what, minutes = item.rig
     return RunItemSheet.of(
@@ -257,7 +257,7 @@ def run_item(
         last=last,
         first_side=first,
         sets=[run_set(each, item.key, paths) for each in item.sets],
-        choices=[run_choice(each, item.key, paths) for each in one.choices],
+        choices=[run_choice(each, item.key, paths) for each in run_item.choices],
     )
 
 

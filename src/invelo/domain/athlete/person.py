@@ -53,9 +53,9 @@ class Person:
         ):
             if value is not None:
                 require_within(field, value, low, high, unit)
-        _known("goals", self.goals, (one.id for one in catalogue().skill))
+        _known("goals", self.goals, (other.id for other in catalogue().skill))
         _known("dislikes", self.dislikes, (movement.id for movement in catalogue().movement))
-        both = [one for one in catalogue().skill if one.id in self.goals]
+        both = [other for other in catalogue().skill if other.id in self.goals]
         for skill in both:
             if skill.movement in self.dislikes:
                 raise InputError(

@@ -71,9 +71,9 @@ class Adjustable:
 
 def adjustables(form: Form) -> tuple[Adjustable, ...]:
     """Every dial of a form: loads, its parameters, help, range, lowering and pause."""
-    found = [_load(place) for place in form.loads]
-    found += [_parameter(form, parameter.name) for parameter in form.parameter]
-    found.append(
+    adjustables = [_load(place) for place in form.loads]
+    adjustables += [_parameter(form, parameter.name) for parameter in form.parameter]
+    adjustables.append(
         Adjustable(
             "assistance",
             "help upwards",
@@ -93,8 +93,8 @@ def adjustables(form: Form) -> tuple[Adjustable, ...]:
         )
     )
     if form.counted == "reps":
-        found += [_RANGE, _ECCENTRIC, _PAUSE]
-    return tuple(found)
+        adjustables += [_RANGE, _ECCENTRIC, _PAUSE]
+    return tuple(adjustables)
 
 
 def adjustable_of(form: Form, name: str) -> Adjustable:

@@ -223,7 +223,7 @@ def _variations(body: Body, setup: SetUp) -> Rows:
         by = np.zeros(count)
         end = -2 * (len(form.loose) - i)
         by[end], by[end + 1] = -Z80 * deviation, Z80 * deviation
-        parameter = next((one for one in form.parameter if one.name == name), None)
+        parameter = next((other for other in form.parameter if other.name == name), None)
         if parameter is None:
             slack[name] = by
         else:

@@ -185,7 +185,7 @@ class Catalogue:
             twice = {name for name in names if names.count(name) > 1}
             if twice:
                 raise ValueError(f"{kind} {', '.join(sorted(twice))}: named twice.")
-        known = {one.id for one in self.movement}
+        known = {other.id for other in self.movement}
         for shape in self.session:
             for slot in (slot for block in shape.blocks for slot in block.slots):
                 unknown = set(slot.movements) - known
@@ -216,28 +216,29 @@ class Catalogue:
 
     @cached_property
     def _by_id(self) -> dict[str, Movement]:
-        return {one.id: one for one in self.movement}
+        return {other.id: other for other in self.movement}
 
     def _near(self, name: str) -> str:
-        near = get_close_matches(name, [one.id for one in self.movement], n=3, cutoff=0.0)
+        near = get_close_matches(name, [other.id for other in self.movement], n=3, cutoff=0.0)
         return " or ".join(f"“{one}”" for one in near)
 
     def called(self, name: str) -> tuple[Movement, ...]:
         """Movements of a name or another term for it; one name may mean several."""
         wanted = name.casefold().strip()
         return tuple(
-            one
-            for one in self.movement
-            if wanted in (one.id, one.name.casefold(), *(term.casefold() for term in one.also))
+            other
+            for other in self.movement
+            if wanted
+            in (other.id, other.name.casefold(), *(term.casefold() for term in other.also))
         )
 
     def of_family(self, family: str) -> tuple[Movement, ...]:
         """A family's movements, in the order of the pages."""
-        return tuple(one for one in self.movement if one.family == family)
+        return tuple(other for other in self.movement if other.family == family)
 
     def families_with(self, form_id: str) -> tuple[str, ...]:
         """Families that have a movement computed by a form, by name."""
-        return tuple(sorted({one.family for one in self.movement if one.form == form_id}))
+        return tuple(sorted({other.family for other in self.movement if other.form == form_id}))
 
     def movement_of(self, form_id: str, family: str) -> Movement:
         """The plainest movement of a family that is computed by a form.

@@ -153,7 +153,7 @@ def _scales(lower: Rung, upper: Rung, capacity: Mapping[Lane, float]) -> Scales:
 
 
 def _chain(
-    found: Candidates,
+    candidates: Candidates,
     lower: Rung,
     upper: Rung,
     low: float,
@@ -161,33 +161,38 @@ def _chain(
     policy: StepPolicy,
     among: NDArray[np.intp] | None = None,
 ) -> tuple[int, ...] | None:
-    chosen = np.arange(len(found.heights)) if among is None else among
-    costs = costs_of(found, lower, upper, policy)[chosen]
-    names = _Names(found, chosen)
-    chain = shortest(low, high, 1.0 + policy.step, found.heights[chosen], costs, names)
+    chosen = np.arange(len(candidates.heights)) if among is None else among
+    costs = costs_of(candidates, lower, upper, policy)[chosen]
+    names = _Names(candidates, chosen)
+    chain = shortest(low, high, 1.0 + policy.step, candidates.heights[chosen], costs, names)
     return None if chain is None else tuple(int(chosen[i]) for i in chain)
 
 
 class _Names:
     """Names of candidates, made when they are asked for."""
 
-    def __init__(self, found: Candidates, chosen: NDArray[np.intp]) -> None:
-        self.found, self.chosen = found, chosen
+    def __init__(self, candidates: Candidates, chosen: NDArray[np.intp]) -> None:
+        self.found, self.chosen = candidates, chosen
 
     def __call__(self, index: int) -> str:
         return self.found.name(int(self.chosen[index]))
 
 
-def costs_of(found: Candidates, lower: Rung, upper: Rung, policy: StepPolicy) -> Costs:
+def costs_of(candidates: Candidates, lower: Rung, upper: Rung, policy: StepPolicy) -> Costs:
     """What taking each candidate costs: distance first, then the coach's order, shape `(n,)`."""
     plain = np.array(
-        [_cost(set_up, set_up.levers, lower, upper, policy) for set_up in found.setups]
+        [_cost(set_up, set_up.levers, lower, upper, policy) for set_up in candidates.setups]
     )
     slow = np.array(
-        [_cost(set_up, set_up.levers | SLOWER, lower, upper, policy) for set_up in found.setups]
+        [
+            _cost(set_up, set_up.levers | SLOWER, lower, upper, policy)
+            for set_up in candidates.setups
+        ]
     )
-    changed = np.array([tempo != Tempo() for tempo in found.tempos])
-    return np.where(changed[found.tempo], slow[found.setup], plain[found.setup]).astype(np.int64)
+    changed = np.array([tempo != Tempo() for tempo in candidates.tempos])
+    return np.where(
+        changed[candidates.tempo], slow[candidates.setup], plain[candidates.setup]
+    ).astype(np.int64)
 
 
 SLOWER: frozenset[Lever] = frozenset({"tempo"})
@@ -210,19 +215,19 @@ def _distance(set_up: SetUpOf, upper: Rung) -> int:
 
 
 def _proposed(
-    body: Body, found: Candidates, index: int, lower: Rung, upper: Rung, below: float
+    body: Body, candidates: Candidates, index: int, lower: Rung, upper: Rung, below: float
 ) -> ProposedRung:
-    set_up = found.of(index)
+    set_up = candidates.of(index)
     rung = Rung(
-        found.name(index),
+        candidates.name(index),
         set_up.movement,
-        found.modifiers(index),
+        candidates.modifiers(index),
         lower.prescription,
         lower.criterion,
     )
     distance = _distance(set_up, upper)
-    levers = tuple(sorted(found.levers(index)))
-    ratio = float(found.heights[index]) / below
+    levers = tuple(sorted(candidates.levers(index)))
+    ratio = float(candidates.heights[index]) / below
     told = " and ".join(CHANGED[lever] for lever in levers) or "a movement in between"
     return ProposedRung(
         rung,

@@ -63,7 +63,7 @@ class MeasuredLadder:
     @cached_property
     def lanes(self) -> tuple[Lane, ...]:
         """What its rungs are compared by, in the order in which they first stand."""
-        return tuple(dict.fromkeys(one.lane for one in self.demands if one.lane))
+        return tuple(dict.fromkeys(demand.lane for demand in self.demands if demand.lane))
 
     def above(self, index: int) -> tuple[int, ...]:
         """Positions one steps to from a rung."""
@@ -154,8 +154,8 @@ def belongs(demands: tuple[Demand, ...], asks: float, lane: Lane | None = None) 
     that asks no more, 0 where none asks so little."""
     under = [
         i
-        for i, one in enumerate(demands)
-        if one.height <= asks and (lane is None or one.lane == lane)
+        for i, demand in enumerate(demands)
+        if demand.height <= asks and (lane is None or demand.lane == lane)
     ]
     return max(under, default=-1) + 1
 

@@ -117,7 +117,7 @@ def place(
     likely = hardest(lambda estimate: estimate.likely)
     index = foot if likely is None else likely
     lane = ladder.demands[index].lane
-    lane = lane if lane in pools else next(one for one in ladder.lanes if one in pools)
+    lane = lane if lane in pools else next(other for other in ladder.lanes if other in pools)
     lanes = {
         one: LaneStanding(its, its.greatest, its.allowed(_asks(ladder, index, one), Tempo()))
         for one, its in pools.items()

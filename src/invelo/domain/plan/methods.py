@@ -357,11 +357,11 @@ def departures(
         best: likely reps to failure or best hold on this rung, if known.
     """
     unit = "" if asked.unit == "reps" else f" {asked.unit}"
-    found = []
+    departures = []
 
     def note(rule: str, want: str, have: str) -> None:
         if want != have:
-            found.append(Departure(PRESCRIPTION_RULES[rule], want, have))
+            departures.append(Departure(PRESCRIPTION_RULES[rule], want, have))
 
     least = LEAST_USEFUL[asked.unit]
     if given.high < least <= asked.high:
@@ -379,4 +379,4 @@ def departures(
     note("prescription.range", f"{asked.low}–{asked.high}{unit}", f"{given.low}–{given.high}{unit}")
     note("prescription.rest", f"{asked.rest} s of rest", f"{given.rest} s of rest")
     note("prescription.rpe", f"effort {asked.rpe:g}", f"effort {given.rpe:g}")
-    return tuple(found)
+    return tuple(departures)

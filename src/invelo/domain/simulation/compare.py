@@ -169,15 +169,15 @@ MOST_CRITERIA = 4
 def lines(question: Question, done: Iterable[Lived]) -> tuple[CandidateResult, ...]:
     """The table: a line a plan, in the order asked."""
     by_plan: dict[str, list[Season]] = {candidate: [] for candidate in question.candidates}
-    for one in done:
-        by_plan[one.candidate].append(one.season)
-    return tuple(_line(CANDIDATES[one], found) for one, found in by_plan.items() if found)
+    for lived in done:
+        by_plan[lived.candidate].append(lived.season)
+    return tuple(_line(CANDIDATES[one], seasons) for one, seasons in by_plan.items() if seasons)
 
 
-def _line(candidate: Candidate, found: list[Season]) -> CandidateResult:
+def _line(candidate: Candidate, seasons: list[Season]) -> CandidateResult:
     weeks = []
     for criterion in range(MOST_CRITERIA):
-        there = [season.weeks[criterion] for season in found if len(season.weeks) > criterion]
+        there = [season.weeks[criterion] for season in seasons if len(season.weeks) > criterion]
         if there:
             weeks.append((float(median(there)), len(there)))
 
@@ -188,11 +188,11 @@ def _line(candidate: Candidate, found: list[Season]) -> CandidateResult:
 
     return CandidateResult(
         candidate,
-        told([season.criteria for season in found]),
+        told([season.criteria for season in seasons]),
         tuple(weeks),
-        told([season.hard_weeks for season in found]),
-        told([season.spikes for season in found]),
-        told([season.pains for season in found]),
-        told([season.sessions for season in found]),
-        told([100 * season.gained for season in found]),
+        told([season.hard_weeks for season in seasons]),
+        told([season.spikes for season in seasons]),
+        told([season.pains for season in seasons]),
+        told([season.sessions for season in seasons]),
+        told([100 * season.gained for season in seasons]),
     )

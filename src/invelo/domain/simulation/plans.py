@@ -294,7 +294,7 @@ class Invelo:
             rolling if eases else None,
             tuple(self.reach),
             sum(1 for day in self.done_days if 0 < (week_start - day).days <= 7),
-            evidence=max(one.day for one in self.known),
+            evidence=max(evidence.day for evidence in self.known),
         )
         self._take(self._propose("week", week), week_start)
 

@@ -53,33 +53,33 @@ class Condition:
 
 def flags(condition: Condition, today: date) -> tuple[Flag, ...]:
     """The reasons to look at an athlete, most urgent first; empty when all is well."""
-    found: list[Flag] = []
+    flags: list[Flag] = []
     if condition.stopped:
-        found.append(Flag("stopped", "movement stopped"))
+        flags.append(Flag("stopped", "movement stopped"))
     if condition.pain:
         place = condition.pain_place or "unnamed place"
-        found.append(Flag("pain", f"pain {condition.pain} of 10, {place}", condition.pain))
+        flags.append(Flag("pain", f"pain {condition.pain} of 10, {place}", condition.pain))
     if condition.ratio is not None and condition.ratio > RATIO_WORD:
         much = "much more" if condition.ratio > RATIO_EASE else "more"
         text = f"{much} than usual, ×{condition.ratio:.2f}"
-        found.append(Flag("load", text, condition.ratio))
+        flags.append(Flag("load", text, condition.ratio))
     if condition.pending_decisions:
         count = len(condition.pending_decisions)
         first = condition.pending_decisions[0].replace("_", " ")
         more = f" and {count - 1} more wait" if count > 1 else " waits"
-        found.append(Flag("proposal", f"{first}{more} for your decision", count))
+        flags.append(Flag("proposal", f"{first}{more} for your decision", count))
     if condition.last is None:
-        found.append(Flag("new", "no session yet"))
+        flags.append(Flag("new", "no session yet"))
     elif (today - condition.last).days > MISSED_DAYS:
         days = (today - condition.last).days
-        found.append(Flag("missed", f"{days} days since the last session", days))
-    return tuple(found)
+        flags.append(Flag("missed", f"{days} days since the last session", days))
+    return tuple(flags)
 
 
-def urgency(found: tuple[Flag, ...]) -> tuple[int, float]:
+def urgency(flags: tuple[Flag, ...]) -> tuple[int, float]:
     """Sort key: place of the most urgent mark in `ORDER`, the weightier first; athletes without one
     come last."""
-    if not found:
+    if not flags:
         return len(ORDER), 0.0
-    first = min(found, key=lambda mark: ORDER.index(mark.kind))
+    first = min(flags, key=lambda mark: ORDER.index(mark.kind))
     return ORDER.index(first.kind), -first.weight

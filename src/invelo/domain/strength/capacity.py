@@ -104,13 +104,13 @@ class Pool:
     @cached_property
     def nearest(self) -> Evidence:
         """The member nearest to the middle; the better of two."""
-        ranked = sorted(self.members, key=lambda one: one.greatest.likely)
+        ranked = sorted(self.members, key=lambda evidence: evidence.greatest.likely)
         return ranked[len(ranked) // 2]
 
     @cached_property
     def greatest(self) -> Estimate:
         """Capacity: the one-rep load at a rep of 2 s, or the torque held for 6 s."""
-        return self._middle(lambda one: one.known.greatest)
+        return self._middle(lambda evidence: evidence.known.greatest)
 
     def expected(self, wanted: Reading, tempo: Tempo) -> Estimate:
         """Reps to failure, or seconds, at a set-up of the same body.
@@ -118,7 +118,7 @@ class Pool:
         Raises:
             InputError: if the two are limited by different things.
         """
-        return self._middle(lambda one: one.known.expected(wanted, tempo))
+        return self._middle(lambda evidence: evidence.known.expected(wanted, tempo))
 
     def allowed(self, amount: float, tempo: Tempo) -> Estimate:
         """The demand at which an amount at a tempo is just there.
@@ -126,7 +126,7 @@ class Pool:
         Raises:
             InputError: for an amount outside the curves.
         """
-        return self._middle(lambda one: one.known.allowed(amount, tempo))
+        return self._middle(lambda evidence: evidence.known.allowed(amount, tempo))
 
     def _middle(self, figure: Callable[[Evidence], Estimate]) -> Estimate:
         """The middle of what the members say, each end for itself; told as the nearest's."""
@@ -136,8 +136,8 @@ class Pool:
         nearest = figure(self.nearest)
         account = nearest.derivation
         days = (
-            Input(f"from the {one.kind} of {one.day.isoformat()}", each.likely, each.unit)
-            for one, each in zip(self.members, estimates, strict=True)
+            Input(f"from the {evidence.kind} of {evidence.day.isoformat()}", each.likely, each.unit)
+            for evidence, each in zip(self.members, estimates, strict=True)
         )
         return replace(
             nearest,
@@ -146,8 +146,8 @@ class Pool:
             high=median(each.high for each in estimates),
             derivation=replace(
                 account,
-                formula=f"The middle of {len(estimates)} days' evidence, whose scatter shrinks by their "
-                f"number's root. Of the nearest: {account.formula}",
+                formula=f"The middle of {len(estimates)} days' evidence, whose scatter shrinks by "
+                f"their number's root. Of the nearest: {account.formula}",
                 inputs=(*days, *account.inputs),
             ),
         )
@@ -167,15 +167,17 @@ def pool(known: Iterable[Evidence]) -> Pool:
     if not held:
         raise InputError("tests", "nothing says yet what this athlete can do.", "Enter a test.")
     sided: tuple[OneSide, OneSide] = ("left", "right")
-    told = [side for side in sided if any(one.side == side for one in held)]
+    told = [side for side in sided if any(evidence.side == side for evidence in held)]
     if not told:
         return _pool(held)
-    apart = [_pool(tuple(one for one in held if one.side in ("", side))) for side in told]
-    return min(apart, key=lambda one: one.greatest.likely)
+    apart = [
+        _pool(tuple(evidence for evidence in held if evidence.side in ("", side))) for side in told
+    ]
+    return min(apart, key=lambda pool: pool.greatest.likely)
 
 
 def _pool(held: tuple[Evidence, ...]) -> Pool:
-    newest = max(one.day for one in held)
+    newest = max(evidence.day for evidence in held)
     best: dict[date, Evidence] = {}
     for item in held:
         if item.day <= newest - timedelta(days=EVIDENCE_DAYS):
@@ -185,12 +187,14 @@ def _pool(held: tuple[Evidence, ...]) -> Pool:
             best[item.day] = item
     recent = [best[day] for day in sorted(best)[-EVIDENCE_SESSIONS:]]
     days = len(recent)
-    return Pool(tuple(replace(one, known=replace(one.known, days=days)) for one in recent))
+    return Pool(
+        tuple(replace(evidence, known=replace(evidence.known, days=days)) for evidence in recent)
+    )
 
 
 def groups_of(known: tuple[Evidence, ...]) -> dict[Lane, tuple[Evidence, ...]]:
     """Evidence by what it is of: one family, one limiting measure, one way of counting."""
     found: dict[Lane, list[Evidence]] = {}
-    for one in known:
-        found.setdefault(one.load.setup.form.lane, []).append(one)
+    for evidence in known:
+        found.setdefault(evidence.load.setup.form.lane, []).append(evidence)
     return {key: tuple(those) for key, those in found.items()}

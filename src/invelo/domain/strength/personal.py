@@ -148,10 +148,10 @@ def fit(observed: tuple[Observed, ...], unit: str = "kg") -> PersonalFit:
             f"{len(observed)} are too few to fit.",
             f"Log {LEAST_SETS} near the end of what can be done.",
         )
-    last = max(one.day for one in observed)
-    weeks = np.array([(one.day - last).days / 7 for one in observed])
+    last = max(other.day for other in observed)
+    weeks = np.array([(other.day - last).days / 7 for other in observed])
     loads, seconds, reps, scatter = (
-        np.array([getattr(one, name) for one in observed])
+        np.array([getattr(other, name) for other in observed])
         for name in ("load", "seconds", "reps", "scatter")
     )
     start = float(np.log(max(loads * np.interp(np.minimum(reps, 30.0), GRID, RATIOS))))
@@ -178,8 +178,8 @@ def fit(observed: tuple[Observed, ...], unit: str = "kg") -> PersonalFit:
 def _told(
     observed: tuple[Observed, ...], values: Array, spread: Array, unit: str, last: date
 ) -> PersonalFit:
-    first = min(one.day for one in observed)
-    loads = [one.load for one in observed]
+    first = min(other.day for other in observed)
+    loads = [other.load for other in observed]
     inputs = (
         Input("sets", float(len(observed))),
         Input("from", first.isoformat()),

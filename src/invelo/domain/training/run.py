@@ -180,7 +180,7 @@ def prescription_on(work_set: WorkSet, near: Near, way: Way) -> Choice:
 def _off_ladders(item: Item, trainee: Trainee) -> tuple[Choice, ...]:
     main = item.main
     own = Choice("here", _rung_of(main), *_told(main))
-    found = [own]
+    choices = [own]
     for fault in main.movement.fault:
         if fault.easier in trainee.open_movements:
             movement = catalogue().find_movement(fault.easier)
@@ -192,9 +192,9 @@ def _off_ladders(item: Item, trainee: Trainee) -> tuple[Choice, ...]:
                 movement=movement,
                 modifiers=movement.own(Modifiers()),
             )
-            if all(rung.name != choice.rung.name for choice in found):
-                found.append(replace(own, way="easier", rung=rung))
-    return tuple(found)
+            if all(rung.name != choice.rung.name for choice in choices):
+                choices.append(replace(own, way="easier", rung=rung))
+    return tuple(choices)
 
 
 def _rung_of(work_set: WorkSet) -> Rung:

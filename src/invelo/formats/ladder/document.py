@@ -324,7 +324,7 @@ def check(found: Any, body: Body | None = None) -> Read:
     try:
         file = LadderFile.model_validate(found)
     except ValidationError as error:
-        return _faulty([_said(one) for one in error.errors()])
+        return _faulty([_said(other) for other in error.errors()])
     return _drawn(file, body)
 
 
@@ -409,7 +409,8 @@ def _edges(file: LadderFile, tags: Mapping[str, UUID], note: Any) -> tuple[tuple
             elif places[tag] >= places[rung_of.id]:
                 loop = InputError(
                     "after",
-                    f"“{rung_of.id}” comes after “{tag}”, which stands above it or is itself: a loop.",
+                    f"“{rung_of.id}” comes after “{tag}”, "
+                    "which stands above it or is itself: a loop.",
                     "List the lower rung first.",
                 )
                 note(where, loop)

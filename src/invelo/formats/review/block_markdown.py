@@ -43,6 +43,6 @@ def _next(block: BlockReport) -> str:
     until = forecast.high.isoformat() if forecast.high else "much later"
     low = forecast.low.isoformat() if forecast.low else forecast.likely.isoformat()
     return (
-        f"The {forecast.what}: likely around {forecast.likely.isoformat()} ({low} to {until}, eight times "
-        f"of ten). {forecast.nearer}"
+        f"The {forecast.what}: likely around {forecast.likely.isoformat()} ({low} to {until}, "
+        f"eight times of ten). {forecast.nearer}"
     )

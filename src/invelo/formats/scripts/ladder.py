@@ -184,11 +184,11 @@ def answer(found: Any) -> LadderAnswer:
         raise FaultyError(
             tuple(
                 ladder_document.FileFault(
-                    place=ladder_document.place_of(one["loc"]) or "input",
-                    problem=f"{one['msg'].rstrip('.')}.",
+                    place=ladder_document.place_of(other["loc"]) or "input",
+                    problem=f"{other['msg'].rstrip('.')}.",
                     remedy="Give what the schema printed by --schema allows.",
                 )
-                for one in error.errors()
+                for other in error.errors()
             )
         ) from error
     parts = _Parts()
@@ -263,7 +263,7 @@ def _answer(
                 expected_unit=rung.prescription.unit,
             )
         )
-    capacity = {lane: one.greatest.likely for lane, one in pools.items()}
+    capacity = {lane: pool.greatest.likely for lane, pool in pools.items()}
     steps = [
         StepAnswer(
             lower=measured.rungs[step.lower].name,

@@ -37,7 +37,7 @@ def answer_list(
     if len(items) > MOST_ITEMS:
         raise InputError("input", "the list is too long.", f"Send {MOST_ITEMS} items at most.")
     answers = [_one(item, requests, answer) for item in items]
-    return answers, not any("error" in one for one in answers)
+    return answers, not any("error" in other for other in answers)
 
 
 def _one(

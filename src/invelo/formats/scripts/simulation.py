@@ -115,10 +115,10 @@ HEADS = (
 )
 
 
-def table(told: Comparison) -> str:
+def table(comparison: Comparison) -> str:
     """A comparison in columns, for a terminal."""
     rows: list[Sequence[str]] = [HEADS]
-    for plan in told.plans:
+    for plan in comparison.plans:
         weeks = "/".join(f"{each.weeks:g}" for each in plan.weeks_to_criteria[:3]) or "none"
         rows.append(
             (
@@ -140,37 +140,42 @@ def table(told: Comparison) -> str:
         ).rstrip()
         for row in rows
     ]
-    head = f"{told.athletes} athletes, {told.weeks} weeks, seed {told.seed}; figures an athlete"
-    return "\n".join((head, "", *lines, "", told.caution, ""))
+    return "\n".join(
+        (f"{_about(comparison)}; figures an athlete", "", *lines, "", comparison.caution, "")
+    )
 
 
-def chart(told: Comparison) -> str:
+def _about(comparison: Comparison) -> str:
+    return f"{comparison.athletes} athletes, {comparison.weeks} weeks, seed {comparison.seed}"
+
+
+def chart(comparison: Comparison) -> str:
     """A comparison drawn: a row a plan; criteria, spikes and pain side by side."""
     panels = (
-        ("criteria reached", [plan.criteria for plan in told.plans], GREEN),
-        ("weeks with a spike", [plan.spikes for plan in told.plans], RED),
-        ("pain events", [plan.pain_events for plan in told.plans], RED),
+        ("criteria reached", [plan.criteria for plan in comparison.plans], GREEN),
+        ("weeks with a spike", [plan.spikes for plan in comparison.plans], RED),
+        ("pain events", [plan.pain_events for plan in comparison.plans], RED),
     )
-    width, height = NAME + PANEL * len(panels) + 24, TOP + ROW * len(told.plans) + 40
+    width, height = NAME + PANEL * len(panels) + 24, TOP + ROW * len(comparison.plans) + 40
     parts = [
         words_at(16, 28, "Plans on the same simulated athletes", 18),
         words_at(
             16,
             48,
-            f"{told.athletes} athletes, {told.weeks} weeks, seed {told.seed}; an athlete",
+            f"{_about(comparison)}; an athlete",
             12,
             FAINT,
         ),
         words_at(16, height - 14, "Simulated; compares plans, says nothing of anyone.", 11, FAINT),
     ]
-    for i, plan_line in enumerate(told.plans):
+    for i, plan_line in enumerate(comparison.plans):
         parts.append(words_at(16, TOP + ROW * i + 18, plan_line.name, 13))
     for k, (title, figures, colour) in enumerate(panels):
         x = NAME + PANEL * k
         most = max((figure.high for figure in figures), default=0.0) or 1.0
         per = (PANEL - 70) / most
         parts.append(words_at(x, TOP - 14, title, 12, FAINT))
-        parts.append(line(x, TOP - 6, x, TOP + ROW * len(told.plans), 1))
+        parts.append(line(x, TOP - 6, x, TOP + ROW * len(comparison.plans), 1))
         for i, told_one in enumerate(figures):
             y = TOP + ROW * i + 4
             parts.append(bar(x, y, per * told_one.likely, ROW - 14, colour))

@@ -142,7 +142,7 @@ def group_statuses(db: Session, athlete: AthleteRow, today: date) -> tuple[Group
     """Where an athlete stands in every group that was tested, by family."""
     groups = groups_of(capacity.newest(db, athlete.id, capacity.measures(db, athlete.id)))
     views = [ladder.view(db, row, athlete, today) for row in ladder.of_athlete(db, athlete.id)]
-    found = []
+    group_statuses = []
     for known in groups.values():
         form = known[0].load.setup.form
         on = [view for view in views if form.lane in view.measured.lanes]
@@ -151,7 +151,7 @@ def group_statuses(db: Session, athlete: AthleteRow, today: date) -> tuple[Group
             for ready_ladder in catalogue().ladder
             if any(rung.of.posture.lane == form.lane for rung in ready_ladder.rungs)
         )
-        found.append(
+        group_statuses.append(
             GroupStatus(
                 pool(known),
                 on[0] if on else None,
@@ -161,12 +161,17 @@ def group_statuses(db: Session, athlete: AthleteRow, today: date) -> tuple[Group
             )
         )
     return tuple(
-        sorted(found, key=lambda group_status: group_status.pool.nearest.load.setup.form.family)
+        sorted(
+            group_statuses,
+            key=lambda group_status: group_status.pool.nearest.load.setup.form.family,
+        )
     )
 
 
 def _sides(known: tuple[Evidence, ...]) -> tuple[Evidence, Evidence] | None:
-    newest = {one.side: one for one in sorted(known, key=lambda one: one.day)}
+    newest = {
+        evidence.side: evidence for evidence in sorted(known, key=lambda evidence: evidence.day)
+    }
     if "left" in newest and "right" in newest:
         return newest["left"], newest["right"]
     return None

@@ -59,7 +59,7 @@ def of_rungs(db: Session, athlete_id: UUID, rungs: list[RungRow]) -> tuple[Evide
             and tells(set_of(done))
         ),
     )
-    return tuple(one for one in evidences if one.load.setup.form.lane in lanes)
+    return tuple(evidence for evidence in evidences if evidence.load.setup.form.lane in lanes)
 
 
 def newest(
@@ -84,7 +84,11 @@ def newest(
         *_tests(db, athlete_id, bodies),
         *(_set_evidence(day, done, bodies) for day, done in rows if tells(set_of(done))),
     )
-    return tuple(one for one in evidences if lanes is None or one.load.setup.form.lane in lanes)
+    return tuple(
+        evidence
+        for evidence in evidences
+        if lanes is None or evidence.load.setup.form.lane in lanes
+    )
 
 
 @lru_cache(maxsize=256)

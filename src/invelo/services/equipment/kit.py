@@ -83,13 +83,13 @@ def item_of(row: KitItemRow) -> KitItem:
 
 def rooms(db: Session, place_ids: Sequence[str]) -> tuple[Room, ...]:
     """Places as the domain reasons about them; one that is gone is left out."""
-    found = []
+    rooms = []
     for place_id in place_ids:
         row = db.get(PlaceRow, UUID(place_id))
         if row is not None:
             things = tuple(item_of(kit_item_row) for kit_item_row in items(db, row.id))
-            found.append(Room(row.name, FLOOR.validate_python(row.floor), things))
-    return tuple(found)
+            rooms.append(Room(row.name, FLOOR.validate_python(row.floor), things))
+    return tuple(rooms)
 
 
 def keep_place(

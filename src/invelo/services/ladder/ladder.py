@@ -256,7 +256,7 @@ def _view(
         for node in drawing.rungs
     )
     shut = frozenset(i for i, why in enumerate(closed) if why)
-    tells = any(one.load.setup.form.lane in measured.lanes for one in evidence)
+    tells = any(other.load.setup.form.lane in measured.lanes for other in evidence)
     placement = place(measured, evidence, shut) if tells else None
     return LadderView(row, athlete, body, rungs, drawing, measured, guarded, closed, placement)
 

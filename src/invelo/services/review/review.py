@@ -114,7 +114,7 @@ def accept_all(
         MissingError: if one is not the coach's to answer.
         ConflictError: if one is answered otherwise, not plain, or something closes its rung.
     """
-    found = []
+    proposals = []
     changed: dict[UUID, tuple[AthleteRow, Moment]] = {}
     for proposal_id in dict.fromkeys(ids):
         proposal = access.proposal(db, coach.id, proposal_id, roles=access.WRITE)
@@ -128,14 +128,14 @@ def accept_all(
             )
         athlete = db.get_one(AthleteRow, row.athlete_id)
         moment = moment_of(athlete)
-        found.append(answer(db, row, proposal, coach, "accept", None, "", moment))
+        proposals.append(answer(db, row, proposal, coach, "accept", None, "", moment))
         changed[athlete.id] = (athlete, moment)
     weeks = {}
     for athlete, moment in changed.values():
         again = week_again(db, athlete, moment)
         if again is not None:
             weeks[athlete.id] = again
-    return Accepted(tuple(found), weeks)
+    return Accepted(tuple(proposals), weeks)
 
 
 def week_again(db: Session, athlete: AthleteRow, moment: Moment) -> WeekPlanRow | None:

@@ -161,7 +161,7 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
     )
     expected = _expected(db, ids)
     pending_decisions = _waiting(db, [ladder.id for ladder in ladders])
-    stopped = {one.athlete_id: one.stopped for one in ladders if one.stopped}
+    stopped = {other.athlete_id: other.stopped for other in ladders if other.stopped}
     todays = {person.id: _today(person, now) for person in people}
     ratios = reach.ratios(db, todays, RATIO_BACK)
     planned = _planned(db, todays)

@@ -98,7 +98,7 @@ def offline_bundle(db: Session, athlete: AthleteRow, today: date) -> OfflineBund
 
 
 def _planned(
-    db: Session, athlete: AthleteRow, who: Trainee, today: date, told: CheckIn | None
+    db: Session, athlete: AthleteRow, who: Trainee, today: date, check_in: CheckIn | None
 ) -> Iterator[DayRun]:
     views: dict[date, week.WeekView | None] = {}
     for ahead in range(AHEAD + 1):
@@ -111,7 +111,7 @@ def _planned(
         planned = _session(seen, day) if seen is not None else None
         session = kept or planned
         if session is not None:
-            hurts = told if day == today else None  # another day is another day
+            hurts = check_in if day == today else None  # another day is another day
             yield _day_run(athlete, who, session, f"{day:%A}", hurts, day, kept is not None)
 
 
@@ -130,12 +130,12 @@ def _session(seen: week.WeekView, day: date) -> CoreSession | None:
 
 
 def _single(
-    who: Trainee, athlete: AthleteRow, rows: list[LadderRow], told: CheckIn | None
+    who: Trainee, athlete: AthleteRow, rows: list[LadderRow], check_in: CheckIn | None
 ) -> Iterator[DayRun]:
     ids = {str(row.id): row.id for row in rows}
     for stand in who.stands:
         session = NOTHING_BY_HAND.session(stand.goal, [who.item(stand)], who)
-        yield _day_run(athlete, who, session, stand.goal, told, ladder_id=ids[stand.key])
+        yield _day_run(athlete, who, session, stand.goal, check_in, ladder_id=ids[stand.key])
 
 
 def _day_run(
@@ -143,14 +143,14 @@ def _day_run(
     who: Trainee,
     session: CoreSession,
     name: str,
-    told: CheckIn | None,
+    check_in: CheckIn | None,
     day: date | None = None,
     adapted: bool = False,
     ladder_id: UUID | None = None,
 ) -> DayRun:
     opened, closed = without_closed(session, who)
-    if told is not None:
-        opened, hurts = without_pain(opened, told)
+    if check_in is not None:
+        opened, hurts = without_pain(opened, check_in)
         closed = (*closed, *hurts)
     return DayRun(
         uuid5(NAMESPACE_URL, f"invelo:session:{athlete.id}:{day.isoformat()}") if day else None,

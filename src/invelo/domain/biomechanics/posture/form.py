@@ -197,7 +197,7 @@ class Form:
         Raises:
             InputError: for one that this form lacks, or a value out of its range.
         """
-        known = {one.name: one for one in self.parameter}
+        known = {other.name: other for other in self.parameter}
         for name, value in given.items():
             if name not in known:
                 raise InputError(
@@ -207,7 +207,7 @@ class Form:
                 )
             one = known[name]
             require_within(name.replace("_", " "), value, one.low, one.high, one.unit)
-        return {name: given.get(name, one.default) for name, one in known.items()}
+        return {name: given.get(name, other.default) for name, other in known.items()}
 
     def named(self, preset: str) -> dict[str, float]:
         """The values of a preset.

@@ -277,17 +277,19 @@ def _same_region(
     """Open movements in which the same region works, the most of it first, then by name."""
     region = movement.muscles[0]
     there = [
-        one
-        for one in catalogue().movement
-        if region in one.muscles
-        and one.id in trainee.open_movements
-        and one.id not in taken
-        and not today.bears(one)
-        and today.has(one, one.own(Modifiers()))
-        and one.unit != "cm"
-        and one.family != "balance and mobility"
+        other
+        for other in catalogue().movement
+        if region in other.muscles
+        and other.id in trainee.open_movements
+        and other.id not in taken
+        and not today.bears(other)
+        and today.has(other, other.own(Modifiers()))
+        and other.unit != "cm"
+        and other.family != "balance and mobility"
     ]
-    yield from sorted(there, key=lambda one: (-one.share_of(region), one.rest == "skill", one.name))
+    yield from sorted(
+        there, key=lambda other: (-other.share_of(region), other.rest == "skill", other.name)
+    )
 
 
 def _eased(session: Session, today: Today) -> tuple[Session, str]:

@@ -54,13 +54,13 @@ def fill(slot: Slot, trainee: Trainee, kinds: frozenset[Kind] | None = None) -> 
     if stand is not None:
         item = trainee.item(stand)
         return item.with_sets(slot.sets) if slot.sets else item
-    named = [catalogue().find_movement(one) for one in slot.movements]
+    named = [catalogue().find_movement(other) for other in slot.movements]
     for movement in named:
         if movement.id in trainee.open_movements and movement.takes(kinds):
             return trainee.loose(movement, slot.purpose, slot.sets)
-    tried = ", ".join(one.name.lower() for one in named) or "nothing else is named"
+    tried = ", ".join(other.name.lower() for other in named) or "nothing else is named"
     reasons = dict.fromkeys(
-        trainee.why_closed[one.id] for one in named if one.id in trainee.why_closed
+        trainee.why_closed[other.id] for other in named if other.id in trainee.why_closed
     )
     raise InputError(
         "movement",

@@ -80,7 +80,7 @@ def _given_back(whole: Session, now: Session, minutes: float) -> tuple[Session, 
     first, then strength, then small muscles; nobody before those above have all of theirs."""
     before = {item.key: item for item in whole.items}
     back: dict[str, str] = {}
-    for item in sorted(now.items, key=lambda one: ROLES.index(one.role)):
+    for item in sorted(now.items, key=lambda other: ROLES.index(other.role)):
         mine = before[item.key]
         rest = item.sets[0].rest
         for count in range(len(item.sets) + 1, len(mine.sets) + 1):

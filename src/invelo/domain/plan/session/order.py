@@ -95,7 +95,7 @@ def cost(items: Sequence[Item]) -> Cost:
     """What speaks against an order, weightiest first: neighbours that spoil each other and by how
     much (per cent, added), turns against the roles' order, neighbours that both push or both pull,
     and minutes of rigging."""
-    spoilt = sum(one.share for one in interference(items))
+    spoilt = sum(interference.share for interference in interference(items))
     turned = sum(
         _turned(items[i], items[j]) for i in range(len(items)) for j in range(i + 1, len(items))
     )

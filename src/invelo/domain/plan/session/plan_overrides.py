@@ -118,7 +118,7 @@ class ByHand:
 
     def edit(self, key: str) -> Edit | None:
         """What is set by hand about an item."""
-        return next((one for one in self.edits if one.key == key), None)
+        return next((other for other in self.edits if other.key == key), None)
 
     def edited(self, item: Item, trainee: Trainee) -> Item:
         """An item with its sets as the coach set them.
@@ -129,7 +129,9 @@ class ByHand:
         edit = self.edit(item.key)
         if edit is None or not edit.sets:
             return item
-        stand = next((one for one in trainee.stands if one.key == item.key.split("/")[0]), None)
+        stand = next(
+            (other for other in trainee.stands if other.key == item.key.split("/")[0]), None
+        )
         rungs = _rungs(stand) if stand else {}
         sets = tuple(_own(item.main, own_set, rungs) for own_set in edit.sets)
         return replace(item, sets=sets)

@@ -79,7 +79,7 @@ def _stretched(chosen: list[Item]) -> tuple[Item, ...]:
     """Gone through again, piece by piece, until the time is there; twice at most."""
     items = list(chosen)
     for i, item in enumerate(chosen):
-        if sum(_seconds(one) for one in items) >= LEAST_GENERAL:
+        if sum(_seconds(other) for other in items) >= LEAST_GENERAL:
             break
         items[i] = replace(item, sets=item.sets * 2)
     return tuple(items)

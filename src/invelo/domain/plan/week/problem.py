@@ -158,8 +158,8 @@ class Weights:
 
     def __post_init__(self) -> None:
         """Check ranges."""
-        for one in fields(self):
-            require_within(f"weight of {one.name}", getattr(self, one.name), 0, 1000, "")
+        for weight in fields(self):
+            require_within(f"weight of {weight.name}", getattr(self, weight.name), 0, 1000, "")
 
 
 USUAL_WEIGHTS = Weights()
@@ -234,7 +234,7 @@ class PlanningProblem:
 
     def day(self, index: int) -> Day:
         """A day by its index."""
-        return next(one for one in self.days if one.index == index)
+        return next(other for other in self.days if other.index == index)
 
     def possible(self, task: WeekTask, day: Day) -> bool:
         """Whether kit, floor and pins let a task stand on a day at all.

@@ -47,7 +47,7 @@ def offers(body: Body, rung: Rung, policy: StepPolicy, known: Pool | None) -> tu
 
     Source: `invelo.domain.ladder.ways`.
     """
-    found = [offer for offer in (_less_help(body, rung, policy, known),) if offer]
+    offers = [offer for offer in (_less_help(body, rung, policy, known),) if offer]
     first: dict[Lever, Adjustment] = {}
     nearest = list(LEVER_OF)
     found_ways = sorted(
@@ -73,8 +73,8 @@ def offers(body: Body, rung: Rung, policy: StepPolicy, known: Pool | None) -> tu
             harder = _changed(rung, way_there.adjustable, amount)
         except InputError:
             continue
-        found.append(Offer(lever, harder, _expected(body, harder, known)))
-    return tuple(found)
+        offers.append(Offer(lever, harder, _expected(body, harder, known)))
+    return tuple(offers)
 
 
 def _changed(rung: Rung, adjustable: Adjustable, amount: float) -> Rung:

@@ -15,6 +15,7 @@ from sqlmodel import Session, SQLModel, select
 from invelo.db.database import engine_for, migrate, transaction
 from invelo.demo.history import load
 from invelo.runtime import postgres
+from invelo.runtime.settings import ROOT
 from tests import depth
 from tests.report import SlowestFiles
 from tests.stage import Stages, empty
@@ -37,11 +38,21 @@ def pytest_configure(config: pytest.Config) -> None:
         config.pluginmanager.register(SlowestFiles(), "slowest-files")
 
 
+HEAVIEST = ("browser", "machine", "reference", "api")
+"""Folders whose tests take longest. They come first: what is left for the end is shared finely."""
+
+
 def pytest_collection_modifyitems(config: pytest.Config, items: list[pytest.Item]) -> None:
     if not config.getoption("--long"):
         long = [item for item in items if item.get_closest_marker("long")]
         config.hook.pytest_deselected(items=long)
         items[:] = [item for item in items if item not in long]
+    items.sort(key=_weight)
+
+
+def _weight(item: pytest.Item) -> int:
+    part = item.path.relative_to(ROOT / "tests").parts[0]
+    return HEAVIEST.index(part) if part in HEAVIEST else len(HEAVIEST)
 
 
 @contextmanager

@@ -1,4 +1,4 @@
-"""Capacity from noisy tests of simulated people (a thousand in a long run) whose truth is known.
+"""Capacity from noisy tests of a thousand simulated people whose truth is known.
 
 The people are made by another model than the estimator's. Reps: the share of the one-rep load at
 which a count is just there falls exponentially to a floor, w/C = a + (1 − a) e^(−(r − 1)/τ), with
@@ -28,9 +28,8 @@ from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.estimate import Estimate
 from invelo.domain.strength.capacity import Evidence, evidence, pool
-from tests.depth import depth
 
-PEOPLE = depth(500, 1000)
+PEOPLE = 1000
 DAY = date(2026, 3, 2)
 DAY_CV = 0.03
 REPS_FLOOR, REPS_RATE, REPS_RATE_SD = 0.1, 34.0, 0.28

@@ -1,9 +1,6 @@
-import { zodResolver } from "@hookform/resolvers/zod";
-import { useState } from "react";
-import { useForm } from "react-hook-form";
+import { type FormEvent, useState } from "react";
 import { answer, api, type Schema } from "../../../common/api/client";
-import { useRefresh } from "../../../common/api/queries";
-import { z } from "../../../common/hooks/forms";
+import { useAct, useSendId } from "../../../common/hooks/useAct";
 import { changesOf } from "../../../common/movement/setups";
 import { Button } from "../../../common/ui/Button";
 import { Dialog } from "../../../common/ui/Dialog";
@@ -16,52 +13,42 @@ interface Props {
   sheet: Schema["LadderSheet"];
 }
 
-const form = z.object({
-  rung: z.string(),
-  amount: z.coerce.number("Give a number.").min(1).max(3600),
-});
-
-/** A best set of strict reps on one of the rungs. */
+/** A best set of strict reps, or a longest hold, on one of the rungs. */
 export function TestDialog({ open, onOpenChange, sheet }: Props) {
-  const refresh = useRefresh();
-  const [error, setError] = useState<Error | null>(null);
-  // One id for one test, however often it has to be sent.
-  const [id, setId] = useState(() => crypto.randomUUID());
+  const { act, busy, error } = useAct();
+  const [id, next] = useSendId();
   // A test tells something only of what can be computed.
-  const told = sheet.rungs.filter(({ demand }) => demand !== null);
-  const first = told.find(({ id }) => id === sheet.current_rung_id) ?? told[0];
-  const { register, handleSubmit, formState, reset, watch } = useForm({
-    resolver: zodResolver(form),
-    defaultValues: { rung: first?.id ?? "", amount: "" as unknown },
-  });
-  const held = sheet.rungs.find(({ id }) => id === watch("rung"))?.prescription.unit === "s";
+  const rungs = sheet.rungs.filter(({ demand }) => demand !== null);
+  const first = rungs.find(({ id }) => id === sheet.current_rung_id) ?? rungs[0];
+  const [rungId, setRungId] = useState(first?.id ?? "");
+  const rung = rungs.find(({ id }) => id === rungId);
+  const held = rung?.prescription.unit === "s";
 
-  const send = handleSubmit(async ({ rung, amount }) => {
-    const on = sheet.rungs.find((one) => one.id === rung);
-    if (!on) return;
-    try {
-      await answer(
-        api.POST("/api/athletes/{athlete_id}/tests", {
-          params: { path: { athlete_id: sheet.athlete_id } },
-          body: {
-            id,
-            movement: on.movement,
-            ...changesOf(on),
-            ...(held ? { seconds: amount } : { reps: amount }),
-            rpe: 10,
-            side: "",
-          },
-        }),
-      );
-      setError(null);
-      setId(crypto.randomUUID());
-      reset();
-      onOpenChange(false);
-      await refresh();
-    } catch (cause) {
-      setError(cause as Error);
-    }
-  });
+  function send(event: FormEvent<HTMLFormElement>) {
+    event.preventDefault();
+    const amount = Number(new FormData(event.currentTarget).get("amount"));
+    if (!rung) return;
+    act(
+      () =>
+        answer(
+          api.POST("/api/athletes/{athlete_id}/tests", {
+            params: { path: { athlete_id: sheet.athlete_id } },
+            body: {
+              id,
+              movement: rung.movement,
+              ...changesOf(rung),
+              ...(held ? { seconds: amount } : { reps: amount }),
+              rpe: 10,
+              side: "",
+            },
+          }),
+        ),
+      () => {
+        next();
+        onOpenChange(false);
+      },
+    );
+  }
 
   return (
     <Dialog
@@ -73,23 +60,26 @@ export function TestDialog({ open, onOpenChange, sheet }: Props) {
       <form onSubmit={send}>
         <Choice
           label="Rung"
-          options={told.map((rung) => [rung.id, rung.name])}
-          {...register("rung")}
+          value={rungId}
+          onChange={(event) => setRungId(event.target.value)}
+          options={rungs.map(({ id, name }) => [id, name])}
         />
         <Field
           label={held ? "Longest clean hold, s" : "As many clean reps as possible"}
+          name="amount"
           unit={held ? "s" : "reps"}
-          inputMode="numeric"
-          wrong={formState.errors.amount?.message}
+          type="number"
+          min={1}
+          max={held ? 3600 : 200}
+          required
           hint={
             held
               ? "Up to about 25 s say most; beyond, the curves part."
               : "A count under 15 says most; above, the equations spread widely."
           }
-          {...register("amount")}
         />
         <Wrong error={error} />
-        <Button main type="submit" busy={formState.isSubmitting} className="mt-3">
+        <Button main type="submit" busy={busy} className="mt-3">
           Keep the test
         </Button>
       </form>

@@ -110,7 +110,7 @@ def test_which_band_gives_five_seconds_of_straddle(page: Page) -> None:
     page.select("Shape done", "advanced tuck")
     put(page, "Seconds held", "12")
     answer = line(page, "narrow")
-    known = Known(ODA, Done(set_up("planche", shape="advanced_tuck"), seconds=12))
+    known = Known(ODA, Done(set_up("planche", shape="advanced_tuck"), amount=12))
     straddle = comparison.LeverageTask("planche", Modifiers(values=(("splay", 45.0),)))
     help_wanted = comparison.least_assistance(known, straddle, 5)
     page.sees(f"{help_wanted.likely:.1f}\u202fN·m")

@@ -16,5 +16,5 @@ def lever_share(body: Body, shape: str) -> float:
 
 def straddle_after(body: Body, seconds: float) -> float:
     """Seconds of straddle for whoever holds the advanced tuck so long."""
-    known = Known(body, Done(set_up("planche", shape="advanced_tuck"), seconds=seconds))
+    known = Known(body, Done(set_up("planche", shape="advanced_tuck"), amount=seconds))
     return known.expected(reading(body, set_up("planche", shape="straddle")), Tempo()).likely

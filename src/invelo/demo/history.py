@@ -139,8 +139,7 @@ class _MemberHistory:
         index, amount = member.test
         tested = ready.rungs[index]
         movement = catalogue().find_movement(tested.movement)
-        counted = {"reps": None, "seconds": amount} if movement.unit == "s" else {"reps": amount}
-        test = battery.NewTest(new_id(random), movement, tested.modifiers(), **counted)
+        test = battery.NewTest(new_id(random), movement, tested.modifiers(), amount)
         battery.keep_test(db, self.athlete, test, enrolled)
         told = Random(f"{SEED} intake {member.name}")  # noqa: S311
         answer(db, coach, self.athlete, places, Moment(self.began - timedelta(days=1), ZONE), told)

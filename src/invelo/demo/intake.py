@@ -89,13 +89,11 @@ def _test(
     random: Random,
 ) -> None:
     movement = catalogue().find_movement(movement_id)
-    reps, seconds = (None, amount) if movement.unit == "s" else (amount, None)
     done = battery.NewTest(
         new_id(random),
         movement,
         changes,
-        reps,
-        seconds,
+        amount,
         side=side,  # type: ignore[arg-type]
     )
     battery.keep_test(db, athlete, done, moment)

@@ -27,7 +27,8 @@ def does(coach: Coach, athlete: str, test_id: str, amount: float, **change: obje
         "id": str(uuid4()),
         "movement": kind["movement"],
         **{name: kind[name] for name in changes},
-        ("seconds" if kind["unit"] == "s" else "reps"): amount,
+        "amount": amount,
+        "unit": kind["unit"],
         **change,
     }
     return coach.post(f"/api/athletes/{athlete}/tests", **body)
@@ -200,14 +201,23 @@ def test_the_coach_moves_them_and_says_why(coach: Coach, ladder: dict) -> None:
     assert told["rung"] != rung["name"]
 
 
+@pytest.mark.parametrize(("movement", "earlier"), [("push-up", "reps"), ("l-sit", "seconds")])
+def test_an_amount_under_its_earlier_name_is_taken_in(
+    coach: Coach, movement: str, earlier: str
+) -> None:
+    body = {"id": str(uuid4()), "movement": movement, earlier: 9}
+    test = coach.post(f"/api/athletes/{coach.enrols()['id']}/tests", **body)
+    assert (test["amount"], test["unit"]) == (9, "s" if earlier == "seconds" else "reps")
+
+
 @pytest.mark.parametrize(
     ("test_id", "change", "field"),
     [
-        ("l-sit-tuck", {"seconds": None, "reps": 8}, "hold"),
+        ("l-sit-tuck", {"amount": 8, "unit": "reps"}, "hold"),
         ("l-sit-tuck", {"reps": 8}, "reps"),
-        ("push-up", {"reps": None, "seconds": 30}, "reps"),
-        ("l-sit-tuck", {"seconds": 3601}, "hold"),
-        ("l-sit-tuck", {"seconds": 0}, "hold"),
+        ("push-up", {"amount": 30, "unit": "s"}, "reps"),
+        ("l-sit-tuck", {"amount": 3601}, "hold"),
+        ("l-sit-tuck", {"amount": 0}, "hold"),
         ("push-up", {"side": "left"}, "side"),
         ("push-up", {"side": "middle"}, "side"),
     ],
@@ -217,9 +227,8 @@ def test_a_test_that_cannot_be_is_refused_with_a_word(
 ) -> None:
     athlete = coach.enrols()["id"]
     kind = next(one for one in catalogue().test if one.id == test_id)
-    amount = "seconds" if kind.of.unit == "s" else "reps"
     values = {**dict(kind.modifiers().values)}
-    body = {"id": str(uuid4()), "movement": kind.movement, "values": values, amount: 10, **change}
+    body = {"id": str(uuid4()), "movement": kind.movement, "values": values, "amount": 10, **change}
     response = coach.client.post(f"/api/athletes/{athlete}/tests", json=body)
     assert problem(response, 422)["field"] == field
     with Session(engine) as db:
@@ -269,7 +278,7 @@ def test_nothing_that_can_be_given_includes_what_a_limit_forbids(
             "movement": kind.movement,
             "values": dict(changes.values),
             "added_load": {"hands_kg": changes.added_load.hands},
-            ("seconds" if kind.of.unit == "s" else "reps"): 10,
+            "amount": 10,
         }
         response = coach.client.post(f"/api/athletes/{athlete}/tests", json=body)
         strained = forbidden(kind.of.posture, limits)

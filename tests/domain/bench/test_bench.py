@@ -27,8 +27,8 @@ from invelo.domain.strength.tempo import Tempo
 from tests.domain.people import AVERAGE
 
 PUSH_UP = LeverageTask("push_up", Modifiers())
-NINE = Known(AVERAGE, Done(set_up("push_up"), reps=9))
-ADVANCED = Known(AVERAGE, Done(set_up("planche", shape="advanced_tuck"), seconds=12))
+NINE = Known(AVERAGE, Done(set_up("push_up"), amount=9))
+ADVANCED = Known(AVERAGE, Done(set_up("planche", shape="advanced_tuck"), amount=12))
 STRADDLE = LeverageTask("planche", Modifiers(values=(("splay", 45.0),)))
 
 

@@ -79,7 +79,7 @@ def test_a_torque_knows_its_range_and_its_source() -> None:
 
 @given(st.floats(1.5, 300), st.sampled_from(SHAPES))
 def test_a_tested_shape_predicts_itself(seconds: float, name: str) -> None:
-    known = Known(AVERAGE, Done(set_up("planche", shape=name), seconds=seconds))
+    known = Known(AVERAGE, Done(set_up("planche", shape=name), amount=seconds))
     assert known.expected(planche(name), Tempo()).likely == pytest.approx(seconds, rel=1e-6)
 
 

@@ -82,15 +82,15 @@ def test_one_bad_day_does_not_move_capacity() -> None:
 
 
 def test_the_best_of_a_day_speaks_for_it() -> None:
-    assert pool((seen(8), seen(10), seen(6))).nearest.known.done.reps == 10
+    assert pool((seen(8), seen(10), seen(6))).nearest.known.done.amount == 10
 
 
 def test_old_evidence_gives_way_to_new() -> None:
-    assert pool((seen(20, 60), seen(9, 2))).nearest.known.done.reps == 9
+    assert pool((seen(20, 60), seen(9, 2))).nearest.known.done.amount == 9
 
 
 def test_what_is_left_after_a_layoff_still_speaks() -> None:
-    assert pool((seen(12, 200),)).nearest.known.done.reps == 12
+    assert pool((seen(12, 200),)).nearest.known.done.amount == 12
 
 
 @pytest.mark.parametrize(

@@ -7,14 +7,19 @@ from hypothesis import strategies as st
 from invelo.domain.biomechanics.reading import reading
 from invelo.domain.biomechanics.setup import Assistance, set_up
 from invelo.domain.errors import InputError
+from invelo.domain.plan.prescription import Unit
 from invelo.domain.strength.predict import Done, Known
 from invelo.domain.strength.tempo import Tempo
 from tests.domain.people import AVERAGE
 
 
 def known(movement: str, **changes: object) -> Known:
-    done = {name: changes.pop(name) for name in ("reps", "seconds", "tempo") if name in changes}
-    return Known(AVERAGE, Done(set_up(movement, **changes), **done))
+    units: dict[str, Unit] = {"reps": "reps", "seconds": "s"}
+    amount, unit = next(
+        (changes.pop(name), unit) for name, unit in units.items() if name in changes
+    )
+    tempo = changes.pop("tempo", Tempo())
+    return Known(AVERAGE, Done.given(set_up(movement, **changes), amount, unit, tempo, 10.0))
 
 
 @pytest.mark.parametrize("movement", ["row", "pull_up", "squat", "dip", "bridge"])

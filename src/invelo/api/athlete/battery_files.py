@@ -119,20 +119,16 @@ def read_tests(athlete_id: UUID, body: TestFile, coach: Coach, db: Database, now
 
 
 def _new(athlete: AthleteRow, row: tests_csv.CsvTest) -> battery.NewTest:
-    held = row.movement.unit == "s"
-    test = battery.NewTest(
+    return battery.NewTest(
         id=retrospective_log.row_id(
             athlete.id, "test", row.at.astimezone(UTC), row.movement.id, row.side
         ),
         movement=row.movement,
         modifiers=changes_from(row.changes),
-        reps=None if held else row.amount,
-        seconds=row.amount if held else None,
+        amount=row.amount,
         rpe=row.rpe,
         side=row.side,
     )
-    _ = test.amount  # refuses what cannot be tested
-    return test
 
 
 def _moment(row: tests_csv.CsvTest, now: datetime) -> Moment:

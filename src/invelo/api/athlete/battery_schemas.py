@@ -9,30 +9,29 @@ from pydantic import Field
 from invelo.api.common.drawing import FigureOut
 from invelo.api.common.schemas import EstimateOut, Explained, ResponseModel
 from invelo.domain.catalogue.catalogue import catalogue
-from invelo.domain.plan.prescription import Unit
+from invelo.domain.plan.prescription import Unit, amount_in
+from invelo.domain.training.amount import AmountDone
 from invelo.domain.training.log import OneSide
 from invelo.formats.setups import Changes
 from invelo.services.athlete import battery
 
 
-class TestCreate(Changes):
+class TestCreate(Changes, AmountDone):
     """A test as it was done: reps or, of a hold, seconds."""
 
     id: UUID = Field(description="Made by the client, so that sending it twice counts once.")
     movement: str = Field("push-up", examples=["push-up"])
-    reps: int | None = Field(None, examples=[12])
-    seconds: float | None = Field(None, description="Of a hold, up to an hour.")
     rpe: float = 10.0
     side: OneSide = Field("", description="Of a movement done one side at a time.")
 
     def core(self) -> battery.NewTest:
         """As the store keeps it."""
+        movement = catalogue().find_movement(self.movement)
         return battery.NewTest(
             self.id,
-            catalogue().find_movement(self.movement),
+            movement,
             self.modifiers(),
-            self.reps,
-            self.seconds,
+            amount_in(movement.posture.name, movement.unit, self.amount, self.unit),
             self.rpe,
             self.side,
         )

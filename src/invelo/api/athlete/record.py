@@ -13,6 +13,7 @@ from invelo.api.common.schemas import Explained, ResponseModel
 from invelo.db import access
 from invelo.domain.bench.comparison import LeverageTask
 from invelo.domain.errors import InputError
+from invelo.domain.plan.prescription import Unit
 from invelo.domain.strength.capacity import Evidence, groups_of
 from invelo.domain.strength.personal import Observed, fit
 from invelo.domain.strength.reps import Capacity
@@ -32,8 +33,8 @@ class RecordEntry(ResponseModel):
     kind: Literal["test", "set"]
     setup: SetUpRequest
     words: str = Field(description="The set-up as it is called.")
-    reps: float | None
-    seconds: float | None
+    amount: float
+    unit: Unit
     rpe: float
     capacity: Explained
 
@@ -114,6 +115,7 @@ def _entry(evidence: Evidence) -> RecordEntry:
     setup = SetUpRequest.from_core(evidence.load.setup, done.tempo)
     return RecordEntry.of(
         done,
+        unit="s" if done.setup.form.counted == "hold" else "reps",
         day=evidence.day,
         kind=evidence.kind,
         setup=setup,

@@ -12,6 +12,7 @@ from invelo.domain.equipment.loads import Thing, water
 from invelo.domain.strength.predict import Done
 from invelo.domain.strength.tempo import Tempo
 from invelo.domain.strict import StrictModel
+from invelo.domain.training.amount import AmountDone
 from invelo.formats.setups import BodyRequest, SetUpRequest
 
 
@@ -69,20 +70,18 @@ class Forms(ResponseModel):
     forms: list[FormOf]
 
 
-class DoneAt(StrictModel):
+class DoneAt(AmountDone):
     """A set or a hold that was done."""
 
     setup: SetUpRequest
-    reps: float | None = Field(None, examples=[9])
-    seconds: float | None = None
     rpe: float = 10.0
 
     def core(self) -> Done:
         """As the domain reads it."""
-        return Done(
+        return Done.given(
             self.setup.core(),
-            self.reps,
-            self.seconds,
+            self.amount,
+            self.unit,
             Tempo.parse(self.setup.tempo),
             self.rpe,
         )

@@ -187,7 +187,7 @@ def _weighed(test: TestKind, situation: BatterySituation) -> ProposedTest:
     expected = pool.expected(load, changes.tempo) if pool else None
     unit = test.of.unit
     amount = expected.likely if expected else USUAL[unit]
-    done = Done.of(load.setup, max(1.0, min(amount, 60.0)), changes.tempo, 10.0)
+    done = Done(load.setup, max(1.0, min(amount, 60.0)), changes.tempo, 10.0)
     days = 1 + (len(pool.members) if pool else 0)
     leaves = half_width(Known(situation.body, done, days).greatest)
     now = half_width(pool.greatest) if pool else None

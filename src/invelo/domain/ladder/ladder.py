@@ -121,9 +121,7 @@ def step(
     likely = above.on_scale.likely / below.on_scale.likely
     just_met = Known(
         below.load.body,
-        Done.of(
-            below.load.setup, lower.criterion.amount, lower.modifiers.tempo, lower.criterion.rpe
-        ),
+        Done(below.load.setup, lower.criterion.amount, lower.modifiers.tempo, lower.criterion.rpe),
     )
     expected = just_met.expected(above.load, upper.modifiers.tempo)
     return Step(

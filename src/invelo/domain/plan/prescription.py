@@ -33,34 +33,29 @@ GIVEN_AS: dict[Unit, str] = {"reps": "reps", "s": "hold", "cm": "distance"}
 IN_WORDS: dict[Unit, str] = {"reps": "reps", "s": "seconds", "cm": "centimetres"}
 
 
-def amount_of(
-    name: str,
-    unit: Unit,
-    reps: float | None,
-    seconds: float | None,
-    centimetres: float | None = None,
-) -> float:
-    """What was done, in whatever it is counted in.
+def amount_in(name: str, counted: Unit, amount: float | None, unit: Unit | None = None) -> float:
+    """An amount in what is counted.
+
+    Args:
+        name: of what was done, as a refusal calls it.
+        counted: what it is counted in.
+        amount: reps, seconds or centimetres.
+        unit: which of them; None for whatever is counted.
 
     Raises:
-        InputError: for an amount of another kind, or none.
+        InputError: for no amount, or one in another unit.
     """
-    given: dict[Unit, float | None] = {"reps": reps, "s": seconds, "cm": centimetres}
-    amount = given.pop(unit)
-    others: list[Unit] = [kind for kind, told in given.items() if told is not None]
+    if unit is not None and unit != counted:
+        raise InputError(
+            GIVEN_AS[counted],
+            f"the {name.lower()} is {DONE_IN[counted]}, not {DONE_IN[unit]}.",
+            f"Give {IN_WORDS[counted]}.",
+        )
     if amount is None:
         raise InputError(
-            GIVEN_AS[unit],
-            f"the {name.lower()} is {DONE_IN[unit]}, not {DONE_IN[others[0]]}."
-            if others
-            else f"the {name.lower()} needs the {IN_WORDS[unit]} that were done.",
-            f"Give {IN_WORDS[unit]}.",
-        )
-    if others:
-        raise InputError(
-            GIVEN_AS[others[0]],
-            f"the {name.lower()} is {DONE_IN[unit]}, not {DONE_IN[others[0]]}.",
-            f"Leave the {GIVEN_AS[others[0]]} out.",
+            GIVEN_AS[counted],
+            f"the {name.lower()} needs the {IN_WORDS[counted]} that were done.",
+            f"Give {IN_WORDS[counted]}.",
         )
     return amount
 

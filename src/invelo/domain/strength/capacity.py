@@ -89,7 +89,7 @@ def evidence(
     Raises:
         InputError: for a set-up, an amount or an effort out of range.
     """
-    done = Done.of(modifiers.setup(movement), amount, modifiers.tempo, rpe)
+    done = Done(modifiers.setup(movement), amount, modifiers.tempo, rpe)
     known = Known(body, done, about=about)
     _ = known.greatest  # refuses what is out of range
     return Evidence(day, kind, known, side)

@@ -12,7 +12,7 @@ from invelo.domain.biomechanics.reading import Reading, reading, rep_share
 from invelo.domain.biomechanics.setup import SetUp
 from invelo.domain.errors import InputError
 from invelo.domain.estimate import Derivation, Estimate
-from invelo.domain.plan.prescription import Unit, amount_of
+from invelo.domain.plan.prescription import Unit, amount_in
 from invelo.domain.strength.holds import HoldCapacity, HoldResult, Joint
 from invelo.domain.strength.reps import OFF_SCALE, Capacity, RepResult
 from invelo.domain.strength.tempo import Tempo
@@ -27,15 +27,13 @@ class Done:
 
     Attributes:
         setup: of what.
-        reps: clean reps, for a movement counted in reps.
-        seconds: of the hold, for a hold.
+        amount: clean reps, or seconds of a hold.
         tempo: of the reps.
         rpe: 1–10; 10 for a test to the end.
     """
 
     setup: SetUp
-    reps: float | None = None
-    seconds: float | None = None
+    amount: float
     tempo: Tempo = field(default_factory=Tempo)
     rpe: float = 10.0
 
@@ -48,25 +46,29 @@ class Done:
                 f"a {form.name.lower()} is logged by effort; no count follows from it.",
                 "Compare its load instead.",
             )
-        _ = self.amount
 
     @classmethod
-    def of(cls, setup: SetUp, amount: float, tempo: Tempo, rpe: float) -> "Done":
-        """An amount in whatever the movement is counted in."""
-        if setup.form.counted == "hold":
-            return cls(setup, seconds=amount, tempo=tempo, rpe=rpe)
-        return cls(setup, amount, tempo=tempo, rpe=rpe)
+    def given(
+        cls, setup: SetUp, amount: float | None, unit: Unit | None, tempo: Tempo, rpe: float
+    ) -> "Done":
+        """What someone says was done.
+
+        Args:
+            setup: of what.
+            amount: reps, or seconds of a hold.
+            unit: which of them; None for whatever the movement is counted in.
+            tempo: of the reps.
+            rpe: 1–10.
+
+        Raises:
+            InputError: for no amount, or one in another unit.
+        """
+        counted: Unit = "s" if setup.form.counted == "hold" else "reps"
+        return cls(setup, amount_in(setup.form.name, counted, amount, unit), tempo, rpe)
 
     def counted(self, amount: float) -> "Done":
         """The same with another count."""
-        return Done.of(self.setup, amount, self.tempo, self.rpe)
-
-    @property
-    def amount(self) -> float:
-        """Reps or seconds, whichever it is counted in."""
-        form = self.setup.form
-        unit: Unit = "s" if form.counted == "hold" else "reps"
-        return amount_of(form.name, unit, self.reps, self.seconds)
+        return replace(self, amount=amount)
 
 
 @dataclass(frozen=True)
@@ -103,12 +105,12 @@ class Known:
             raise InputError(
                 "set-up", "it asks nothing of the limiting joint.", "Add load or take help away."
             )
-        if done.seconds is not None and done.setup.form.counted == "hold":
+        if done.setup.form.counted == "hold":
             joint = cast(Joint, done.setup.form.joint)
             return HoldCapacity(
                 HoldResult(
                     load.likely,
-                    done.seconds,
+                    done.amount,
                     joint,
                     self.load.unit,
                     load.low,
@@ -119,7 +121,7 @@ class Known:
         return Capacity(
             RepResult(
                 load.likely,
-                done.reps or 0.0,
+                done.amount,
                 whole_reps(self.load, done.tempo),
                 done.rpe,
                 load.low,

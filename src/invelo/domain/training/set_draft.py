@@ -3,35 +3,19 @@
 from typing import Annotated, Any
 from uuid import UUID
 
-from pydantic import BeforeValidator, Field, model_validator
+from pydantic import BeforeValidator, Field
 
 from invelo.domain.catalogue.movement import EARLIER_REGIONS, Modifiers, Movement
 from invelo.domain.errors import InputError
-from invelo.domain.plan.prescription import DONE_IN, GIVEN_AS, IN_WORDS, Unit
-from invelo.domain.strict import StrictModel, renamed
+from invelo.domain.plan.prescription import GIVEN_AS, amount_in
+from invelo.domain.strict import renamed
+from invelo.domain.training.amount import AmountDone
 from invelo.domain.training.log import EstimatedCount, OneSide, SetKind, told
 
 MOST_FAULTS = 6
 LONGEST_NOTE = 500
 
-EARLIER_AMOUNTS: dict[str, Unit] = {"reps": "reps", "seconds": "s", "centimetres": "cm"}
-"""Fields of earlier releases, each an amount in a unit of its own."""
-
 EARLIER_CHANGES = {"worn": "added_load", "help": "assistance"}
-
-
-def with_unit(given: Any) -> Any:
-    """What was given, with an amount in a field of its own unit as amount and unit. More than one
-    such field stays as it is, to be refused by name."""
-    if not isinstance(given, dict) or given.get("amount") is not None:
-        return given
-    amounts = {name: given[name] for name in EARLIER_AMOUNTS if given.get(name) is not None}
-    if len(amounts) > 1:
-        return given
-    rest = {name: value for name, value in given.items() if name not in EARLIER_AMOUNTS}
-    for name, amount in amounts.items():
-        rest |= {"amount": amount, "unit": EARLIER_AMOUNTS[name]}
-    return rest
 
 
 def _changes_of_today(given: Any) -> Any:
@@ -40,34 +24,15 @@ def _changes_of_today(given: Any) -> Any:
     return given
 
 
-def amount_in(movement: Movement, name: str, amount: float | None, unit: Unit | None) -> float:
-    """An amount in what the movement is counted in.
-
-    Args:
-        movement: what was done.
-        name: what it is called in a refusal.
-        amount: reps, seconds or centimetres.
-        unit: which of them; None for whatever it is counted in.
+def whole_reps(movement: Movement, amount: float) -> float:
+    """The same amount, where it may be one of this movement.
 
     Raises:
-        InputError: for no amount, or one in another unit.
+        InputError: for a part of a rep.
     """
-    counted = movement.unit
-    if unit is not None and unit != counted:
+    if movement.unit == "reps" and amount != int(amount):
         raise InputError(
-            GIVEN_AS[counted],
-            f"the {name.lower()} is {DONE_IN[counted]}, not {DONE_IN[unit]}.",
-            f"Give {IN_WORDS[counted]}.",
-        )
-    if amount is None:
-        raise InputError(
-            GIVEN_AS[counted],
-            f"the {name.lower()} needs the {IN_WORDS[counted]} that were done.",
-            f"Give {IN_WORDS[counted]}.",
-        )
-    if counted == "reps" and amount != int(amount):
-        raise InputError(
-            GIVEN_AS[counted],
+            GIVEN_AS["reps"],
             f"{amount:g} is no whole number.",
             "Give full reps, and the others as partial reps.",
         )
@@ -78,7 +43,7 @@ Region = Annotated[str, BeforeValidator(lambda name: EARLIER_REGIONS.get(name, n
 """Where a set was felt, by its name or by the one it had in an earlier release."""
 
 
-class SetDraft(StrictModel):
+class SetDraft(AmountDone):
     """What was done in a set, as it is told."""
 
     number: int = Field(description="Of its item, counted from 1.", examples=[1])
@@ -90,13 +55,6 @@ class SetDraft(StrictModel):
     item: str = Field("", max_length=120, description="Of the session, where it has one.")
     kind: SetKind = "work"
     side: OneSide = ""
-    amount: float | None = Field(
-        None,
-        description="Clean full reps (0 to 200), seconds of a hold (0 to 3600), or centimetres of "
-        "a jump landed still.",
-        examples=[10],
-    )
-    unit: Unit | None = Field(None, description="Of the amount; what is counted if left out.")
     amount_text: str | None = Field(
         None,
         max_length=40,
@@ -128,11 +86,6 @@ class SetDraft(StrictModel):
         validation_alias=renamed("corrects_set_id", "corrects"),
     )
 
-    @model_validator(mode="before")
-    @classmethod
-    def _take_in_earlier_amounts(cls, given: Any) -> Any:
-        return with_unit(given)
-
     @property
     def prescribed(self) -> tuple[int | None, int | None]:
         """What the set was to be, foot and top of the range; both or neither."""
@@ -152,5 +105,6 @@ class SetDraft(StrictModel):
         """
         if self.amount_text is not None:
             return told(self.amount_text, GIVEN_AS[movement.unit])
-        amount = amount_in(movement, name, self.amount, self.unit)
+        amount = amount_in(name, movement.unit, self.amount, self.unit)
+        amount = whole_reps(movement, amount)
         return EstimatedCount(amount, amount, amount)

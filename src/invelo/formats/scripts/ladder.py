@@ -14,8 +14,10 @@ from invelo.domain.errors import InputError
 from invelo.domain.estimate import Estimate
 from invelo.domain.ladder.bridge import Bridge, bridge
 from invelo.domain.ladder.ladder import MeasuredLadder, measure
+from invelo.domain.plan.prescription import amount_in
 from invelo.domain.strength.capacity import Evidence, evidence, groups_of, pool
 from invelo.domain.strict import StrictModel, renamed
+from invelo.domain.training.amount import AmountDone
 from invelo.formats.ladder import document as ladder_document
 from invelo.formats.scripts.movements import Range
 from invelo.formats.setups import BandRequest, BodyRequest, Changes
@@ -47,12 +49,10 @@ class BandOf(BandRequest):
     name: str = "band"
 
 
-class TestOf(Changes):
+class TestOf(Changes, AmountDone):
     """A best set or a longest hold."""
 
     movement: str = Field(examples=["push-up"])
-    reps: float | None = Field(None, examples=[14])
-    seconds: float | None = None
     rpe: float = 10.0
     day: date | None = None
 
@@ -63,17 +63,14 @@ class TestOf(Changes):
             InputError: for what cannot be.
         """
         movement = ladder_document.movement_named(self.movement)
-        given = [one for one in (self.reps, self.seconds) if one is not None]
-        if len(given) != 1 or (self.seconds is not None) != (movement.unit == "s"):
-            want = "seconds" if movement.unit == "s" else "reps"
-            raise InputError(want, f"the {movement.name.lower()} is tested in {want}.", "Give it.")
+        amount = amount_in(movement.name, movement.unit, self.amount, self.unit)
         return evidence(
             self.day or TODAY,
             "test",
             body.core(),
             movement,
             movement.own(self.modifiers()),
-            given[0],
+            amount,
             self.rpe,
         )
 

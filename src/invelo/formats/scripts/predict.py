@@ -10,6 +10,7 @@ from invelo.domain.strength.predict import Done, Known
 from invelo.domain.strength.rep_equations import speaking
 from invelo.domain.strength.reps import Capacity
 from invelo.domain.strict import StrictModel, renamed
+from invelo.domain.training.amount import AmountDone
 from invelo.formats.scripts.movements import (
     AnyForm,
     Lever,
@@ -23,11 +24,9 @@ from invelo.formats.scripts.movements import (
 from invelo.formats.setups import BodyRequest
 
 
-class _Result(StrictModel):
+class _Result(AmountDone):
     """What was done: reps at a tempo, or seconds of a hold."""
 
-    reps: float | None = Field(None, examples=[12])
-    hold_s: float | None = Field(None, examples=[20])
     tempo: TempoSeconds = None
     rpe: float = Field(
         10.0,
@@ -114,7 +113,7 @@ def predict(request: PredictRequest, version: str) -> PredictAnswer:
         InputError: for values out of range, or two movements that do not compare.
     """
     body, tested, wanted = request.body.core(), request.tested, request.wanted
-    done = Done(tested.core(), tested.reps, tested.hold_s, tempo_of(tested.tempo), tested.rpe)
+    done = Done.given(tested.core(), tested.amount, tested.unit, tempo_of(tested.tempo), tested.rpe)
     known = Known(body, done)
     tempo = tempo_of(getattr(wanted, "tempo", None))
     expected = known.expected(reading(body, wanted.core()), tempo)

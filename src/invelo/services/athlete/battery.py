@@ -28,32 +28,23 @@ from invelo.services.ladder.ladder import LadderView
 
 @dataclass(frozen=True)
 class NewTest:
-    """A test as it was done: strict reps, or seconds of a hold, to the end unless `rpe` < 10."""
+    """A test as it was done: strict reps, or seconds of a hold, as many as possible unless
+    `rpe` < 10."""
 
     id: UUID
     movement: Movement
     modifiers: Modifiers
-    reps: float | None = None
-    seconds: float | None = None
+    amount: float
     rpe: float = 10.0
     side: OneSide = ""
 
     def __post_init__(self) -> None:
-        """Refuse a side where there is none."""
+        """Refuse a side where there is none, and what cannot be tested."""
+        Done(self.modifiers.setup(self.movement), self.amount, self.modifiers.tempo, self.rpe)
         if self.side and self.movement.counted != "per side":
             raise InputError(
                 "side", f"the {self.movement.name.lower()} has none.", "Leave the side out."
             )
-
-    @property
-    def amount(self) -> float:
-        """Reps or seconds, in whatever the movement is counted in.
-
-        Raises:
-            InputError: for reps on a hold, seconds on reps, or neither.
-        """
-        setup, tempo = self.modifiers.setup(self.movement), self.modifiers.tempo
-        return Done(setup, self.reps, self.seconds, tempo, self.rpe).amount
 
 
 def keep_test(db: Session, athlete: AthleteRow, test: NewTest, moment: Moment) -> TestRow:
@@ -66,12 +57,11 @@ def keep_test(db: Session, athlete: AthleteRow, test: NewTest, moment: Moment) -
         InputError: for an amount, effort, side or set-up out of range.
         ConflictError: if the id names another test, or something closes the movement.
     """
-    amount = test.amount
     kept = db.get(TestRow, test.id)
     if kept is not None:
         same = (kept.athlete_id, kept.amount, kept.movement) == (
             athlete.id,
-            amount,
+            test.amount,
             test.movement.id,
         )
         if same:
@@ -80,14 +70,14 @@ def keep_test(db: Session, athlete: AthleteRow, test: NewTest, moment: Moment) -
     guard.allow(db, athlete.id, [test.movement.id], moment.local_date)
     body = body_on(capacity.measures(db, athlete.id), moment.local_date)
     read = evidence(
-        moment.local_date, "test", body, test.movement, test.modifiers, amount, test.rpe
+        moment.local_date, "test", body, test.movement, test.modifiers, test.amount, test.rpe
     )
     row = TestRow(
         id=test.id,
         athlete_id=athlete.id,
         **dated(moment),
         **set_up_columns(test.movement.id, test.modifiers),
-        amount=amount,
+        amount=test.amount,
         rpe=test.rpe,
         side=test.side,
         inputs={

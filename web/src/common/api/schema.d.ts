@@ -3719,14 +3719,18 @@ export interface components {
          * @description A set or a hold that was done.
          */
         DoneAt: {
-            setup: components["schemas"]["SetUpRequest"];
             /**
-             * Reps
-             * @example 9
+             * Amount
+             * @description Clean full reps (0 to 200), seconds of a hold (0 to 3600), or centimetres of a jump landed still.
+             * @example 10
              */
-            reps?: number | null;
-            /** Seconds */
-            seconds?: number | null;
+            amount?: number | null;
+            /**
+             * Unit
+             * @description Of the amount; what is counted if left out.
+             */
+            unit?: ("reps" | "s" | "cm") | null;
+            setup: components["schemas"]["SetUpRequest"];
             /**
              * Rpe
              * @default 10
@@ -5725,6 +5729,17 @@ export interface components {
              */
             sent_at?: string | null;
             /**
+             * Amount
+             * @description Clean full reps (0 to 200), seconds of a hold (0 to 3600), or centimetres of a jump landed still.
+             * @example 10
+             */
+            amount?: number | null;
+            /**
+             * Unit
+             * @description Of the amount; what is counted if left out.
+             */
+            unit?: ("reps" | "s" | "cm") | null;
+            /**
              * Number
              * @description Of its item, counted from 1.
              * @example 1
@@ -5760,17 +5775,6 @@ export interface components {
              * @enum {string}
              */
             side: "" | "left" | "right";
-            /**
-             * Amount
-             * @description Clean full reps (0 to 200), seconds of a hold (0 to 3600), or centimetres of a jump landed still.
-             * @example 10
-             */
-            amount?: number | null;
-            /**
-             * Unit
-             * @description Of the amount; what is counted if left out.
-             */
-            unit?: ("reps" | "s" | "cm") | null;
             /**
              * Amount Text
              * @description In place of the amount: the count in words, exact or from memory.
@@ -7254,10 +7258,13 @@ export interface components {
              * @description The set-up as it is called.
              */
             words: string;
-            /** Reps */
-            reps: number | null;
-            /** Seconds */
-            seconds: number | null;
+            /** Amount */
+            amount: number;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "reps" | "s" | "cm";
             /** Rpe */
             rpe: number;
             capacity: components["schemas"]["Explained"];
@@ -8011,6 +8018,17 @@ export interface components {
              */
             sent_at?: string | null;
             /**
+             * Amount
+             * @description Clean full reps (0 to 200), seconds of a hold (0 to 3600), or centimetres of a jump landed still.
+             * @example 10
+             */
+            amount?: number | null;
+            /**
+             * Unit
+             * @description Of the amount; what is counted if left out.
+             */
+            unit?: ("reps" | "s" | "cm") | null;
+            /**
              * Number
              * @description Of its item, counted from 1.
              * @example 1
@@ -8046,17 +8064,6 @@ export interface components {
              * @enum {string}
              */
             side: "" | "left" | "right";
-            /**
-             * Amount
-             * @description Clean full reps (0 to 200), seconds of a hold (0 to 3600), or centimetres of a jump landed still.
-             * @example 10
-             */
-            amount?: number | null;
-            /**
-             * Unit
-             * @description Of the amount; what is counted if left out.
-             */
-            unit?: ("reps" | "s" | "cm") | null;
             /**
              * Amount Text
              * @description In place of the amount: the count in words, exact or from memory.
@@ -8147,16 +8154,6 @@ export interface components {
              */
             id: string;
             /**
-             * Number
-             * @description Of its item, counted from 1.
-             * @example 1
-             */
-            number?: number | null;
-            /** Kind */
-            kind?: ("work" | "easy" | "drop" | "piece" | "single" | "cluster") | null;
-            /** Side */
-            side?: ("" | "left" | "right") | null;
-            /**
              * Amount
              * @description Clean full reps (0 to 200), seconds of a hold (0 to 3600), or centimetres of a jump landed still.
              * @example 10
@@ -8167,6 +8164,16 @@ export interface components {
              * @description Of the amount; what is counted if left out.
              */
             unit?: ("reps" | "s" | "cm") | null;
+            /**
+             * Number
+             * @description Of its item, counted from 1.
+             * @example 1
+             */
+            number?: number | null;
+            /** Kind */
+            kind?: ("work" | "easy" | "drop" | "piece" | "single" | "cluster") | null;
+            /** Side */
+            side?: ("" | "left" | "right") | null;
             /**
              * Amount Text
              * @description In place of the amount: the count in words, exact or from memory.
@@ -8881,6 +8888,17 @@ export interface components {
          */
         TestCreate: {
             /**
+             * Amount
+             * @description Clean full reps (0 to 200), seconds of a hold (0 to 3600), or centimetres of a jump landed still.
+             * @example 10
+             */
+            amount?: number | null;
+            /**
+             * Unit
+             * @description Of the amount; what is counted if left out.
+             */
+            unit?: ("reps" | "s" | "cm") | null;
+            /**
              * Values
              * @description Of the form's parameters; what is left out is the form's own.
              * @example {
@@ -8918,16 +8936,6 @@ export interface components {
              * @example push-up
              */
             movement: string;
-            /**
-             * Reps
-             * @example 12
-             */
-            reps?: number | null;
-            /**
-             * Seconds
-             * @description Of a hold, up to an hour.
-             */
-            seconds?: number | null;
             /**
              * Rpe
              * @default 10

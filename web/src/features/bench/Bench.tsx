@@ -64,9 +64,7 @@ function fresh({ ladder, newest }: SheetProps): Lying {
     one,
     other: null,
     active: "one",
-    done: newest
-      ? { setup: one, count: newest.seconds ?? newest.reps ?? 0, rpe: newest.rpe }
-      : null,
+    done: newest ? { setup: one, count: newest.amount, rpe: newest.rpe } : null,
   };
 }
 

@@ -31,7 +31,7 @@ export function DoneFields({ ladderId, done, now, forms, onChange }: Props) {
     if (index === "" || !entry) return;
     onChange({
       setup: setUpOf(entry.setup),
-      count: entry.seconds ?? entry.reps ?? 0,
+      count: entry.amount,
       rpe: entry.rpe,
     });
   }
@@ -47,10 +47,10 @@ export function DoneFields({ ladderId, done, now, forms, onChange }: Props) {
           options={[
             ["", "pick a test or a set"],
             ...record.map(
-              ({ words, reps, seconds, day: on, kind }, i) =>
+              ({ words, amount, unit, day: on, kind }, i) =>
                 [
                   String(i),
-                  `${kind} of ${day(on)}: ${seconds === null ? `${reps} ×` : `${seconds} s of`} ${words}`,
+                  `${kind} of ${day(on)}: ${unit === "s" ? `${amount} s of` : `${amount} ×`} ${words}`,
                 ] as const,
             ),
           ]}

@@ -40,8 +40,8 @@ export function telling(done: DoneAt | null, form: Form, forms: Form[]): Schema[
 }
 
 export function doneOf({ setup, count, rpe }: DoneAt, forms: Form[]): Schema["DoneAt"] {
-  const held = formOf(forms, setup).counted === "hold";
-  return { setup, rpe, reps: held ? null : count, seconds: held ? count : null };
+  const unit = formOf(forms, setup).counted === "hold" ? "s" : "reps";
+  return { setup, rpe, amount: count, unit };
 }
 
 /**

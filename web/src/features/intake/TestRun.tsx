@@ -56,7 +56,7 @@ export function TestRun({ athleteId, card, onClose }: Props) {
               id: ids[i] as string,
               movement: card.movement,
               ...changesOf(card),
-              ...(held ? { seconds: Number(amount) } : { reps: Number(amount) }),
+              amount: Number(amount),
               rpe: 10,
               side,
             },

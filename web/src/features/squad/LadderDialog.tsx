@@ -46,7 +46,7 @@ export function LadderDialog({
             movement: test.movement,
             rpe: 10,
             side: "" as const,
-            ...(test.unit === "s" ? { seconds: amount } : { reps: amount }),
+            amount,
           }
         : null,
     };

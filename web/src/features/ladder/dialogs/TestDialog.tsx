@@ -37,7 +37,7 @@ export function TestDialog({ open, onOpenChange, sheet }: Props) {
               id,
               movement: rung.movement,
               ...changesOf(rung),
-              ...(held ? { seconds: amount } : { reps: amount }),
+              amount,
               rpe: 10,
               side: "",
             },

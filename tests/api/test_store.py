@@ -17,7 +17,7 @@ from invelo.db.codec import modifiers_of
 from invelo.db.database import engine_for, migrate
 from invelo.db.tables.ladder import RungRow
 from invelo.demo.history import load
-from invelo.domain.biomechanics.body import Worn
+from invelo.domain.biomechanics.body import AddedLoad
 from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.strength.tempo import Tempo
 
@@ -82,7 +82,7 @@ def test_set_ups_of_the_first_schema_become_changes(server) -> None:
     migrate(url)
     with Session(engine) as db:
         after = {rung.id: modifiers_of(rung) for rung in db.exec(push_ups)}
-    changed = Modifiers((("foot_height", 0.25),), Worn(vest=2.5), tempo=Tempo.parse("3-0-1-0"))
+    changed = Modifiers((("foot_height", 0.25),), AddedLoad(vest=2.5), tempo=Tempo.parse("3-0-1-0"))
     assert after == before | {low: changed}
     engine.dispose()
 

@@ -155,7 +155,7 @@ class _MemberHistory:
                 True,
                 enrolled,
             )
-        self.to_the_end = False
+        self.retest_next = False
         self.response = Response(self._talent(tested.modifiers(), movement.id, amount))
 
     def _talent(self, changes: Modifiers, movement_id: str, amount: float) -> Talent:
@@ -234,7 +234,7 @@ class _MemberHistory:
         drop = 0.0
         for number in range(1, rung.prescription.sets + 1):
             can = max(1.0, there * (1.0 - drop))
-            tests = self.to_the_end and number == 1
+            tests = self.retest_next and number == 1
             performed = perform(
                 rung.prescription, can, random.gauss(0.0, 0.3), random.random(), tests
             )
@@ -262,7 +262,7 @@ class _MemberHistory:
                     can,
                 )
             )
-        self.to_the_end = False
+        self.retest_next = False
         return done
 
     def _answer(self, proposal: ProposalRow, moment: Moment) -> None:
@@ -279,6 +279,6 @@ class _MemberHistory:
             review.answer(
                 self.db, self.row, proposal, self.coach, "decline", None, "not today", moment
             )
-        self.to_the_end = proposal.outcome == "retest" or self.to_the_end
+        self.retest_next = proposal.outcome == "retest" or self.retest_next
         if self.row.stopped:
             ladder.resume(self.db, self.row)

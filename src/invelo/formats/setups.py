@@ -5,7 +5,7 @@ from typing import Any, Literal
 
 from pydantic import Field
 
-from invelo.domain.biomechanics.body import WINTER, Body, Worn
+from invelo.domain.biomechanics.body import WINTER, AddedLoad, Body
 from invelo.domain.biomechanics.dumas import DUMAS
 from invelo.domain.biomechanics.setup import Assistance, BandHold, Place, SetUp
 from invelo.domain.catalogue.movement import Modifiers, sorted_values
@@ -48,7 +48,7 @@ class BodyRequest(StrictModel):
         return Body(self.mass_kg, self.stature_m, DUMAS[self.sex], lengths, shares)
 
 
-class AddedLoad(StrictModel):
+class AddedLoadRequest(StrictModel):
     """What is worn or held, kg, by place."""
 
     vest_kg: float = Field(0.0, description="At the trunk's middle.")
@@ -57,12 +57,12 @@ class AddedLoad(StrictModel):
     lap_kg: float = 0.0
     hands_kg: float = Field(0.0, description="Both hands together.")
 
-    def core(self) -> Worn:
+    def core(self) -> AddedLoad:
         """As the domain computes with it."""
-        return Worn(self.vest_kg, self.bag_kg, self.ankles_kg, self.lap_kg, self.hands_kg)
+        return AddedLoad(self.vest_kg, self.bag_kg, self.ankles_kg, self.lap_kg, self.hands_kg)
 
     @classmethod
-    def of(cls, added_load: Worn) -> "AddedLoad":
+    def of(cls, added_load: AddedLoad) -> "AddedLoadRequest":
         """As it travels."""
         return cls(
             vest_kg=added_load.vest,
@@ -158,8 +158,8 @@ class Changes(StrictModel):
         description="Of the form's parameters; what is left out is the form's own.",
         examples=[{"hand_height": 0.3}],
     )
-    added_load: AddedLoad = Field(
-        default_factory=AddedLoad, validation_alias=renamed("added_load", "carried")
+    added_load: AddedLoadRequest = Field(
+        default_factory=AddedLoadRequest, validation_alias=renamed("added_load", "carried")
     )
     band: BandHoldRequest | None = None
     assistance: AssistanceRequest | None = Field(
@@ -190,7 +190,7 @@ class Changes(StrictModel):
         """The fields as they travel."""
         return {
             "values": dict(modifiers.values),
-            "added_load": AddedLoad.of(modifiers.added_load),
+            "added_load": AddedLoadRequest.of(modifiers.added_load),
             "band": BandHoldRequest.of(modifiers.band) if modifiers.band else None,
             "assistance": AssistanceRequest(kg=modifiers.assistance.kg, at=modifiers.assistance.at)
             if modifiers.assistance

@@ -35,7 +35,7 @@ def test_the_report_tells_what_was_done_and_what_comes(coach: Coach, ladder: dic
     text = told.text
     assert text.startswith("# 4 weeks towards: Feet-raised push-up with a bag")
     assert "- 6 sessions of " in text
-    assert "- 18 sets, 18 of them clean to the end" in text
+    assert "- 18 sets, 18 of them clean throughout" in text
     assert "step up, “" in text
     assert "## What comes next" in text
     assert "not medical advice" in text

@@ -15,7 +15,7 @@ from invelo.domain.bench.comparison import (
 )
 from invelo.domain.bench.solve import solve
 from invelo.domain.biomechanics.adjustable import adjustable_of, adjustables
-from invelo.domain.biomechanics.body import GRAVITY, Worn
+from invelo.domain.biomechanics.body import GRAVITY, AddedLoad
 from invelo.domain.biomechanics.posture.form import form, forms
 from invelo.domain.biomechanics.reading import reading
 from invelo.domain.biomechanics.setup import set_up
@@ -73,9 +73,9 @@ def test_different_measures_are_not_compared() -> None:
 
 @pytest.mark.parametrize("name", ["foot_height", "vest", "bag", "assistance", "eccentric"])
 def test_what_equals_it_does_equal_it(name: str) -> None:
-    aim = LeverageTask("push_up", Modifiers(added_load=Worn(bag=3.0)))
+    aim = LeverageTask("push_up", Modifiers(added_load=AddedLoad(bag=3.0)))
     task = (
-        LeverageTask("push_up", Modifiers(added_load=Worn(bag=6.0)))
+        LeverageTask("push_up", Modifiers(added_load=AddedLoad(bag=6.0)))
         if name == "assistance"
         else PUSH_UP
     )
@@ -197,7 +197,7 @@ def test_where_no_body_goes_is_no_answer() -> None:
         (LeverageTask("planche", Modifiers(values=(("splay", 30.0),))),
          "Planche, each leg out to the side 30 °"),
         (LeverageTask("push_up",
-                      Modifiers(added_load=Worn(bag=3.0), range=0.8, tempo=Tempo(3, 0, 1, 0))),
+                      Modifiers(added_load=AddedLoad(bag=3.0), range=0.8, tempo=Tempo(3, 0, 1, 0))),
          "Push-up, bag 3 kg, 80 % of the range, 3-0-1-0"),
     ],
 )  # fmt: skip

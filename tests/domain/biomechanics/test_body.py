@@ -5,7 +5,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from invelo.domain.biomechanics.body import VARIED, WINTER, Body, Worn
+from invelo.domain.biomechanics.body import VARIED, WINTER, AddedLoad, Body
 from invelo.domain.errors import InputError
 from tests.domain.people import AVERAGE
 
@@ -76,11 +76,11 @@ def test_an_unknown_segment_is_refused() -> None:
 
 
 def test_worn_mass_adds_up_and_is_bounded() -> None:
-    assert Worn(vest=5, bag=6, ankles=1).total == 12
+    assert AddedLoad(vest=5, bag=6, ankles=1).total == 12
     with pytest.raises(InputError, match="worn bag"):
-        Worn(bag=-1)
+        AddedLoad(bag=-1)
     with pytest.raises(InputError, match="worn vest"):
-        Worn(vest=151)
+        AddedLoad(vest=151)
 
 
 def test_bodies_are_values() -> None:

@@ -5,7 +5,7 @@ import pytest
 from hypothesis import assume, given
 from hypothesis import strategies as st
 
-from invelo.domain.biomechanics.body import GRAVITY, Body, Worn
+from invelo.domain.biomechanics.body import GRAVITY, AddedLoad, Body
 from invelo.domain.biomechanics.posture.skeleton import SEGMENT_ENDS, Posture, cross
 from invelo.domain.biomechanics.reading import Reading, reading
 from invelo.domain.biomechanics.setup import SetUp, set_up
@@ -23,7 +23,9 @@ setups = st.builds(
     hand_height=st.floats(0, 0.7),
     foot_height=st.floats(0, 0.5),
     hand_offset=st.floats(-0.15, 0.15),
-    added_load=st.builds(Worn, vest=st.floats(0, 20), bag=st.floats(0, 20), ankles=st.floats(0, 3)),
+    added_load=st.builds(
+        AddedLoad, vest=st.floats(0, 20), bag=st.floats(0, 20), ankles=st.floats(0, 3)
+    ),
 )
 
 
@@ -144,14 +146,14 @@ def test_knees_carry_more_than_toes_do() -> None:
 @pytest.mark.parametrize("place", ["vest", "bag"])
 def test_worn_mass_adds_less_than_itself_to_the_hands(place: str) -> None:
     plain = push_up().demand.likely
-    added_load = push_up(added_load=Worn(**{place: 10.0})).demand.likely
+    added_load = push_up(added_load=AddedLoad(**{place: 10.0})).demand.likely
     assert plain < added_load < plain + 10
 
 
 def test_a_bag_high_on_the_back_loads_the_hands_more_than_a_vest() -> None:
-    bag = push_up(added_load=Worn(bag=10)).demand.likely
-    vest = push_up(added_load=Worn(vest=10)).demand.likely
-    ankles = push_up(added_load=Worn(ankles=10)).demand.likely
+    bag = push_up(added_load=AddedLoad(bag=10)).demand.likely
+    vest = push_up(added_load=AddedLoad(vest=10)).demand.likely
+    ankles = push_up(added_load=AddedLoad(ankles=10)).demand.likely
     assert bag > vest > ankles
 
 

@@ -5,7 +5,7 @@ from itertools import pairwise
 import numpy as np
 import pytest
 
-from invelo.domain.biomechanics.body import GRAVITY, Body, Worn
+from invelo.domain.biomechanics.body import GRAVITY, AddedLoad, Body
 from invelo.domain.biomechanics.reading import reading
 from invelo.domain.biomechanics.setup import Assistance, BandHold, set_up
 from invelo.domain.errors import InputError
@@ -48,7 +48,7 @@ def test_a_band_from_above_helps_most_at_the_bottom_of_a_pull_up() -> None:
 
 def test_a_band_makes_a_curl_peak_at_its_end() -> None:
     """Common practice: a weight is hardest near a right angle of the elbow, a band at the end."""
-    weight = reading(AVERAGE, set_up("curl", added_load=Worn(hands=10.0)))
+    weight = reading(AVERAGE, set_up("curl", added_load=AddedLoad(hands=10.0)))
     pulled = reading(AVERAGE, set_up("curl", band=BandHold(band(0.8), "hands", anchor_height=0.0)))
     assert 0.4 < weight.peak.depth < 0.8
     assert pulled.peak.depth > weight.peak.depth
@@ -99,7 +99,7 @@ def test_a_load_counts_in_full_where_it_hangs_from_what_is_limited(
     movement: str, place: str
 ) -> None:
     plain, loaded = (
-        reading(AVERAGE, set_up(movement, added_load=Worn(**{place: kg}))).demand.likely
+        reading(AVERAGE, set_up(movement, added_load=AddedLoad(**{place: kg}))).demand.likely
         for kg in (0.0, 8.0)
     )
     assert loaded - plain == pytest.approx(8.0, abs=1e-6)
@@ -108,7 +108,7 @@ def test_a_load_counts_in_full_where_it_hangs_from_what_is_limited(
 def test_a_bag_weighs_more_on_the_hands_than_a_vest() -> None:
     """Common practice: high on the back is nearer the hands."""
     vest, bag = (
-        reading(AVERAGE, set_up("push_up", added_load=Worn(**{place: 10.0}))).demand.likely
+        reading(AVERAGE, set_up("push_up", added_load=AddedLoad(**{place: 10.0}))).demand.likely
         for place in ("vest", "bag")
     )
     assert bag > vest
@@ -134,7 +134,7 @@ def test_an_account_names_what_went_in() -> None:
     setup = set_up(
         "planche",
         shape="straddle",
-        added_load=Worn(vest=2.0),
+        added_load=AddedLoad(vest=2.0),
         assistance=Assistance(3.0),
         hand_height=0.4,
     )

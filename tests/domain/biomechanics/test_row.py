@@ -4,7 +4,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from invelo.domain.biomechanics.body import GRAVITY, Body, Worn
+from invelo.domain.biomechanics.body import GRAVITY, AddedLoad, Body
 from invelo.domain.biomechanics.posture.skeleton import cross
 from invelo.domain.biomechanics.reading import Reading, reading
 from invelo.domain.biomechanics.setup import set_up
@@ -15,7 +15,7 @@ from tests.domain.people import AVERAGE, alone
 leans = st.floats(20, 90)
 
 
-def row(body_angle: float, *, added_load: Worn | None = None, **values: float) -> Reading:
+def row(body_angle: float, *, added_load: AddedLoad | None = None, **values: float) -> Reading:
     return reading(AVERAGE, set_up("row", added_load=added_load, body_angle=body_angle, **values))
 
 
@@ -66,7 +66,7 @@ def test_raised_feet_are_harder_than_level_only_through_the_lean() -> None:
 
 def test_worn_mass_adds_to_the_pull() -> None:
     plain = row(60).demand.likely
-    vest = row(60, added_load=Worn(vest=10)).demand.likely
+    vest = row(60, added_load=AddedLoad(vest=10)).demand.likely
     assert plain < vest < plain + 10
 
 

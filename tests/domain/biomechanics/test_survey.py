@@ -4,7 +4,7 @@ import random
 
 import pytest
 
-from invelo.domain.biomechanics.body import Body, Worn
+from invelo.domain.biomechanics.body import AddedLoad, Body
 from invelo.domain.biomechanics.dumas import DUMAS
 from invelo.domain.biomechanics.posture.form import Form, forms
 from invelo.domain.biomechanics.reading import reading, rep_share
@@ -22,7 +22,7 @@ def asked_of(form: Form, rng: random.Random) -> Modifiers:
     values = {
         one.name: rng.uniform(one.low, one.high) for one in form.parameter if rng.random() < 0.5
     }
-    added_load = Worn(**{place: rng.choice([0.0, 5.0]) for place in form.loads})
+    added_load = AddedLoad(**{place: rng.choice([0.0, 5.0]) for place in form.loads})
     share = rng.choice([1.0, 0.5, 0.7]) if form.counted == "reps" else 1.0
     return Modifiers(
         sorted_values(values),

@@ -4,7 +4,7 @@ from dataclasses import replace
 
 import pytest
 
-from invelo.domain.biomechanics.body import Body, Worn
+from invelo.domain.biomechanics.body import AddedLoad, Body
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.errors import InputError
@@ -143,7 +143,7 @@ def test_a_set_up_belongs_right_above_what_asks_no_more() -> None:
 
 def loaded(name: str, **values: float) -> Rung:
     plain = rung(name, **values)
-    return replace(plain, modifiers=replace(plain.modifiers, added_load=Worn(bag=6.0)))
+    return replace(plain, modifiers=replace(plain.modifiers, added_load=AddedLoad(bag=6.0)))
 
 
 def test_links_branch_and_join() -> None:

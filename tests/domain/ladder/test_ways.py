@@ -6,7 +6,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from invelo.domain.biomechanics.body import Worn
+from invelo.domain.biomechanics.body import AddedLoad
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.errors import InputError
@@ -82,7 +82,7 @@ def test_an_easier_step_raises_the_hands() -> None:
 
 
 def test_a_loaded_bag_can_be_emptied() -> None:
-    start = rung("loaded", added_load=Worn(bag=10.0))
+    start = rung("loaded", added_load=AddedLoad(bag=10.0))
     lighter = found(start, -0.05)["bag"]
     assert lighter.now == 10
     assert 0 < lighter.to.likely < 10

@@ -39,7 +39,7 @@ def test_where_the_next_rung_is_not_there_yet_sets_grow_first(sets: int) -> None
     assert ids(proposal) == ["range.criterion-met", "sets.grow"]
     assert proposal.plain
     told = {one.name: one.value for one in proposal.figures}
-    assert told["asked there, to the end"] == ABOVE.prescription.asks == 7
+    assert told["asked there, with nothing in reserve"] == ABOVE.prescription.asks == 7
     assert "up to 4" in METHODS["double_progression"].grows
 
 

@@ -64,7 +64,7 @@ class ReadyLadderOut(ResponseModel):
 
 
 class CatalogueTest(Changes):
-    """A test: a set-up done to the end."""
+    """A test: a set-up done as many times, or as long, as possible."""
 
     id: str
     name: str

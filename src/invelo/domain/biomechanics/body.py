@@ -79,7 +79,7 @@ BODY_SAMPLES = 1 + 4 * len(VARIED)
 
 
 @dataclass(frozen=True)
-class Worn:
+class AddedLoad:
     """Mass carried, in kg, by place: a vest at the trunk, a bag high on the back, ankle weights, a
     weight on the lap, weights in the hands."""
 
@@ -128,7 +128,7 @@ class Loads:
     hands: Array
 
     @classmethod
-    def of(cls, added_load: Sequence[Worn]) -> "Loads":
+    def of(cls, added_load: Sequence[AddedLoad]) -> "Loads":
         """The loads of many set-ups."""
         return cls(
             *(np.array([getattr(worn, place.name) for worn in added_load]) for place in fields(cls))

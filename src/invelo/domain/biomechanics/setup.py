@@ -3,7 +3,7 @@
 from dataclasses import dataclass, field, replace
 from typing import Literal
 
-from invelo.domain.biomechanics.body import Worn
+from invelo.domain.biomechanics.body import AddedLoad
 from invelo.domain.biomechanics.posture.form import Form, form
 from invelo.domain.errors import InputError, require_within
 from invelo.domain.strength.bands import Band
@@ -82,7 +82,7 @@ class SetUp:
 
     movement: str
     values: tuple[tuple[str, float], ...] = ()
-    added_load: Worn = field(default_factory=Worn)
+    added_load: AddedLoad = field(default_factory=AddedLoad)
     band: BandHold | None = None
     assistance: Assistance | None = None
     range: float = 1.0
@@ -129,7 +129,7 @@ def set_up(
     movement: str,
     *,
     shape: str | None = None,
-    added_load: Worn | None = None,
+    added_load: AddedLoad | None = None,
     band: BandHold | None = None,
     assistance: Assistance | None = None,
     range: float = 1.0,
@@ -147,5 +147,5 @@ def set_up(
     own = known.values({})
     kept = {name: value for name, value in given.items() if own.get(name) != value}
     return SetUp(
-        movement, tuple(sorted(kept.items())), added_load or Worn(), band, assistance, range
+        movement, tuple(sorted(kept.items())), added_load or AddedLoad(), band, assistance, range
     )

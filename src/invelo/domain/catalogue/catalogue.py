@@ -13,7 +13,7 @@ from typing import Any, Literal
 
 from pydantic import TypeAdapter
 
-from invelo.domain.biomechanics.body import Worn
+from invelo.domain.biomechanics.body import AddedLoad
 from invelo.domain.biomechanics.setup import Assistance
 from invelo.domain.catalogue.movement import Modifiers, Movement, sorted_values
 from invelo.domain.catalogue.norms import Norm
@@ -81,7 +81,7 @@ class ReadySetUp:
         named = movement.posture.named(self.shape) if self.shape else {}
         return Modifiers(
             sorted_values({**movement.values, **named, **self.values}),
-            Worn(vest=self.vest, bag=self.bag, hands=self.hands),
+            AddedLoad(vest=self.vest, bag=self.bag, hands=self.hands),
             assistance=Assistance(self.assistance) if self.assistance else None,
             range=self.range,
             tempo=Tempo.parse(self.tempo),
@@ -90,7 +90,7 @@ class ReadySetUp:
 
 @dataclass(frozen=True, kw_only=True)
 class TestKind(ReadySetUp):
-    """Something to test: a set-up done to the end.
+    """Something to test: a set-up done as many times, or as long, as possible.
 
     Attributes:
         id: stable name.

@@ -3,7 +3,7 @@
 from dataclasses import dataclass, field, replace
 from typing import Literal, get_args
 
-from invelo.domain.biomechanics.body import Worn
+from invelo.domain.biomechanics.body import AddedLoad
 from invelo.domain.biomechanics.posture.form import Form, form
 from invelo.domain.biomechanics.setup import Assistance, BandHold, SetUp, set_up
 from invelo.domain.equipment.kit import Kind
@@ -214,7 +214,7 @@ class Modifiers:
     """
 
     values: tuple[tuple[str, float], ...] = ()
-    added_load: Worn = field(default_factory=Worn)
+    added_load: AddedLoad = field(default_factory=AddedLoad)
     band: BandHold | None = None
     assistance: Assistance | None = None
     range: float = 1.0

@@ -15,7 +15,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from invelo.domain.biomechanics.adjustable import LOADS, adjustable_of, changed_words
-from invelo.domain.biomechanics.body import Body, Worn
+from invelo.domain.biomechanics.body import AddedLoad, Body
 from invelo.domain.biomechanics.posture.form import Form, Lane, Parameter, form
 from invelo.domain.biomechanics.setup import Assistance, BandHold
 from invelo.domain.biomechanics.survey import survey
@@ -303,12 +303,12 @@ def _loaded(form: Form, plain: Modifiers, kg: float) -> Modifiers | None:
     return replace(plain, added_load=_worn(place, kg))
 
 
-NOTHING = Worn()
+NOTHING = AddedLoad()
 
 
 @lru_cache(maxsize=1024)
-def _worn(place: str, kg: float) -> Worn:
-    return Worn(**{place: kg})
+def _worn(place: str, kg: float) -> AddedLoad:
+    return AddedLoad(**{place: kg})
 
 
 def _bands(form: Form, hand: ToHand) -> Iterable[BandHold]:

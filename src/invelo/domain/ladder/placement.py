@@ -158,14 +158,14 @@ def _narrower(ladder: MeasuredLadder, index: int, known: Pool) -> str:
     if isinstance(capacity, Capacity) and capacity.result.reps_to_failure > SILENT_ABOVE:
         return (
             f"The estimate rests on {capacity.result.reps_to_failure:g} reps, where the equations "
-            f"spread widely: test “{above}” to the end."
+            f"spread widely: test “{above}”, as many as possible."
         )
     if isinstance(capacity, HoldCapacity) and capacity.result.seconds > LONG_HOLD:
         return (
             f"The estimate rests on a hold of {capacity.result.seconds:g} s, where the curves "
-            f"part: test “{above}” to the end."
+            f"part: test “{above}”, as long as possible."
         )
     if nearest.kind == "set":
         here = ladder.rungs[index].name
-        return f"The estimate rests on a rated effort: test “{here}” to the end."
+        return f"The estimate rests on a rated effort: test “{here}”, as much as possible."
     return f"A second test on another day, on “{above}”, would narrow it most."

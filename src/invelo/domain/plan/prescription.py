@@ -98,7 +98,7 @@ class Prescription:
 
     @property
     def asks(self) -> float:
-        """What must be there to the end for the range's foot to fit: the foot and the reps in
+        """What must be there in all for the range's foot to fit: the foot and the reps in
         reserve, or the hold of which the foot is seven tenths (common practice); a jump asks for
         itself."""
         if self.unit == "cm":
@@ -133,7 +133,7 @@ class Criterion:
 
     @property
     def asks(self) -> float:
-        """What must be there to the end for the criterion to be shown: its reps and those in
+        """What must be there in all for the criterion to be shown: its reps and those in
         reserve at its effort; of a hold or a jump, itself."""
         return self.amount + 10.0 - self.rpe if self.unit == "reps" else float(self.amount)
 

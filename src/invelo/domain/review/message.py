@@ -50,7 +50,7 @@ def _whole(topic: MessageTopic) -> int:
 _WORDS: dict[Outcome, Callable[[MessageTopic], str]] = {
     "stop": lambda told: f"Leave “{told.before}” out until we have spoken.",
     "ease_off": lambda told: (
-        "Next week is an easier one: fewer sets, nothing to the end. It is part of the plan."
+        "Next week is an easier one: fewer sets, none near your limit. It is part of the plan."
     ),
     "step_back": lambda told: (
         f"From now on “{told.rung}” instead of “{told.before}”. You will be back up soon."

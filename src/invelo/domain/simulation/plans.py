@@ -37,7 +37,7 @@ class PrescribedSession:
         key: of the rung, for the log.
         rung, demand: which, and what it asks.
         prescription: sets, range and effort.
-        to_failure: whether each set goes to its end, whatever the range.
+        to_failure: whether each set is of as many as possible, whatever the range.
     """
 
     key: str
@@ -159,7 +159,7 @@ class Calendar(Fixed):
 
 @dataclass
 class NearFailure(Fixed):
-    """Every set to its end; the next rung once a set reaches the ceiling."""
+    """As many as possible in every set; the next rung once a set reaches the ceiling."""
 
     name: str = "pure near failure"
     ceiling: int = 15

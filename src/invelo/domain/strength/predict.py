@@ -29,7 +29,7 @@ class Done:
         setup: of what.
         amount: clean reps, or seconds of a hold.
         tempo: of the reps.
-        rpe: 1–10; 10 for a test to the end.
+        rpe: 1–10; 10 for as many as possible.
     """
 
     setup: SetUp

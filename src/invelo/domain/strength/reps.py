@@ -56,7 +56,7 @@ class RepResult:
         load: at the limiting place, in `unit`; 0 is refused.
         reps: clean reps done, 1 to 200.
         tempo: at which they were done.
-        rpe: 1–10; 10 − effort reps are taken to have been left (10 for a test to the end).
+        rpe: 1–10; 10 − effort reps are taken to have been left (10 for as many as possible).
         load_low, load_high: 80 % ends of the load; the load itself if not given.
         unit: of the load: kg, or N·m where a torque limits the movement.
         days: over how many days of results the scatter is averaged; this is one of them.

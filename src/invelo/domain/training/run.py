@@ -82,7 +82,7 @@ class Choice:
         low, high: the target there.
         rpe: as planned.
         rest: seconds after it.
-        likely: what is likely there to the end, if known.
+        likely: what is likely there at most, if known.
     """
 
     way: Way

@@ -18,7 +18,7 @@ def markdown(block: BlockReport) -> str:
         "## What you did",
         "",
         f"- {block.done} sessions of {block.planned} planned",
-        f"- {sets} sets, {form_ok} of them clean to the end",
+        f"- {sets} sets, {form_ok} of them clean throughout",
     ]
     if block.growth is not None:
         way = "more" if block.growth >= 0 else "less"

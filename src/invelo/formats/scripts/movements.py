@@ -4,7 +4,7 @@ from typing import Annotated, Any, Literal
 
 from pydantic import BaseModel, Discriminator, Field, Tag
 
-from invelo.domain.biomechanics.body import Worn
+from invelo.domain.biomechanics.body import AddedLoad
 from invelo.domain.biomechanics.reading import Reading
 from invelo.domain.biomechanics.setup import SetUp, set_up
 from invelo.domain.strength.tempo import Tempo
@@ -58,7 +58,7 @@ class PushUp(StrictModel):
         push_up_set_up = self.setup
         return set_up(
             "push_up" if push_up_set_up.support == "toes" else "knee_push_up",
-            added_load=Worn(vest=push_up_set_up.vest_kg, bag=push_up_set_up.bag_kg),
+            added_load=AddedLoad(vest=push_up_set_up.vest_kg, bag=push_up_set_up.bag_kg),
             hand_height=push_up_set_up.hands_height_m,
             foot_height=push_up_set_up.feet_height_m,
             hand_offset=push_up_set_up.hands_offset_m,
@@ -76,7 +76,7 @@ class Row(StrictModel):
         row_set_up = self.setup
         return set_up(
             "row",
-            added_load=Worn(vest=row_set_up.vest_kg),
+            added_load=AddedLoad(vest=row_set_up.vest_kg),
             body_angle=row_set_up.body_angle_deg,
             knee=row_set_up.knee_bend_deg,
             foot_height=row_set_up.feet_height_m,

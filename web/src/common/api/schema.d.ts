@@ -2285,9 +2285,73 @@ export interface components {
         };
         /**
          * AddedLoad
+         * @description Mass carried, in kg, by place: a vest at the trunk, a bag high on the back, ankle weights, a
+         *     weight on the lap, weights in the hands.
+         */
+        "AddedLoad-Input": {
+            /**
+             * Vest
+             * @default 0
+             */
+            vest: number;
+            /**
+             * Bag
+             * @default 0
+             */
+            bag: number;
+            /**
+             * Ankles
+             * @default 0
+             */
+            ankles: number;
+            /**
+             * Lap
+             * @default 0
+             */
+            lap: number;
+            /**
+             * Hands
+             * @default 0
+             */
+            hands: number;
+        };
+        /**
+         * AddedLoad
+         * @description Mass carried, in kg, by place: a vest at the trunk, a bag high on the back, ankle weights, a
+         *     weight on the lap, weights in the hands.
+         */
+        "AddedLoad-Output": {
+            /**
+             * Vest
+             * @default 0
+             */
+            vest: number;
+            /**
+             * Bag
+             * @default 0
+             */
+            bag: number;
+            /**
+             * Ankles
+             * @default 0
+             */
+            ankles: number;
+            /**
+             * Lap
+             * @default 0
+             */
+            lap: number;
+            /**
+             * Hands
+             * @default 0
+             */
+            hands: number;
+        };
+        /**
+         * AddedLoadRequest
          * @description What is worn or held, kg, by place.
          */
-        AddedLoad: {
+        AddedLoadRequest: {
             /**
              * Vest Kg
              * @description At the trunk's middle.
@@ -3273,7 +3337,7 @@ export interface components {
         };
         /**
          * CatalogueTest
-         * @description A test: a set-up done to the end.
+         * @description A test: a set-up done as many times, or as long, as possible.
          */
         CatalogueTest: {
             /**
@@ -3286,7 +3350,7 @@ export interface components {
             values?: {
                 [key: string]: number;
             };
-            added_load?: components["schemas"]["AddedLoad"];
+            added_load?: components["schemas"]["AddedLoadRequest"];
             band?: components["schemas"]["BandHoldRequest"] | null;
             assistance?: components["schemas"]["AssistanceRequest"] | null;
             /**
@@ -4097,7 +4161,7 @@ export interface components {
             values?: {
                 [key: string]: number;
             };
-            added_load?: components["schemas"]["AddedLoad"];
+            added_load?: components["schemas"]["AddedLoadRequest"];
             band?: components["schemas"]["BandHoldRequest"] | null;
             assistance?: components["schemas"]["AssistanceRequest"] | null;
             /**
@@ -5023,7 +5087,7 @@ export interface components {
                 string,
                 number
             ][];
-            added_load?: components["schemas"]["Worn-Input"];
+            added_load?: components["schemas"]["AddedLoad-Input"];
             band?: components["schemas"]["BandHold-Input"] | null;
             assistance?: components["schemas"]["Assistance-Input"] | null;
             /**
@@ -5053,7 +5117,7 @@ export interface components {
                 string,
                 number
             ][];
-            added_load?: components["schemas"]["Worn-Output"];
+            added_load?: components["schemas"]["AddedLoad-Output"];
             band?: components["schemas"]["BandHold-Output"] | null;
             assistance?: components["schemas"]["Assistance-Output"] | null;
             /**
@@ -5601,7 +5665,7 @@ export interface components {
             values?: {
                 [key: string]: number;
             };
-            added_load?: components["schemas"]["AddedLoad"];
+            added_load?: components["schemas"]["AddedLoadRequest"];
             band?: components["schemas"]["BandHoldRequest"] | null;
             assistance?: components["schemas"]["AssistanceRequest"] | null;
             /**
@@ -6503,7 +6567,7 @@ export interface components {
             values?: {
                 [key: string]: number;
             };
-            added_load?: components["schemas"]["AddedLoad"];
+            added_load?: components["schemas"]["AddedLoadRequest"];
             band?: components["schemas"]["BandHoldRequest"] | null;
             assistance?: components["schemas"]["AssistanceRequest"] | null;
             /**
@@ -6901,7 +6965,7 @@ export interface components {
             values?: {
                 [key: string]: number;
             };
-            added_load?: components["schemas"]["AddedLoad"];
+            added_load?: components["schemas"]["AddedLoadRequest"];
             band?: components["schemas"]["BandHoldRequest"] | null;
             assistance?: components["schemas"]["AssistanceRequest"] | null;
             /**
@@ -7646,7 +7710,7 @@ export interface components {
             values?: {
                 [key: string]: number;
             };
-            added_load?: components["schemas"]["AddedLoad"];
+            added_load?: components["schemas"]["AddedLoadRequest"];
             band?: components["schemas"]["BandHoldRequest"] | null;
             assistance?: components["schemas"]["AssistanceRequest"] | null;
             /**
@@ -8230,7 +8294,7 @@ export interface components {
             values?: {
                 [key: string]: number;
             };
-            added_load?: components["schemas"]["AddedLoad"];
+            added_load?: components["schemas"]["AddedLoadRequest"];
             band?: components["schemas"]["BandHoldRequest"] | null;
             assistance?: components["schemas"]["AssistanceRequest"] | null;
             /**
@@ -8836,7 +8900,7 @@ export interface components {
             values?: {
                 [key: string]: number;
             };
-            added_load?: components["schemas"]["AddedLoad"];
+            added_load?: components["schemas"]["AddedLoadRequest"];
             band?: components["schemas"]["BandHoldRequest"] | null;
             assistance?: components["schemas"]["AssistanceRequest"] | null;
             /**
@@ -8908,7 +8972,7 @@ export interface components {
             values?: {
                 [key: string]: number;
             };
-            added_load?: components["schemas"]["AddedLoad"];
+            added_load?: components["schemas"]["AddedLoadRequest"];
             band?: components["schemas"]["BandHoldRequest"] | null;
             assistance?: components["schemas"]["AssistanceRequest"] | null;
             /**
@@ -9417,70 +9481,6 @@ export interface components {
              * @default 0
              */
             steps: number;
-        };
-        /**
-         * Worn
-         * @description Mass carried, in kg, by place: a vest at the trunk, a bag high on the back, ankle weights, a
-         *     weight on the lap, weights in the hands.
-         */
-        "Worn-Input": {
-            /**
-             * Vest
-             * @default 0
-             */
-            vest: number;
-            /**
-             * Bag
-             * @default 0
-             */
-            bag: number;
-            /**
-             * Ankles
-             * @default 0
-             */
-            ankles: number;
-            /**
-             * Lap
-             * @default 0
-             */
-            lap: number;
-            /**
-             * Hands
-             * @default 0
-             */
-            hands: number;
-        };
-        /**
-         * Worn
-         * @description Mass carried, in kg, by place: a vest at the trunk, a bag high on the back, ankle weights, a
-         *     weight on the lap, weights in the hands.
-         */
-        "Worn-Output": {
-            /**
-             * Vest
-             * @default 0
-             */
-            vest: number;
-            /**
-             * Bag
-             * @default 0
-             */
-            bag: number;
-            /**
-             * Ankles
-             * @default 0
-             */
-            ankles: number;
-            /**
-             * Lap
-             * @default 0
-             */
-            lap: number;
-            /**
-             * Hands
-             * @default 0
-             */
-            hands: number;
         };
     };
     responses: never;

@@ -76,7 +76,7 @@ function PostureFold({ setup, form, forms, onChange }: Props) {
   );
 }
 
-type Place = keyof Schema["AddedLoad"];
+type Place = keyof Schema["AddedLoadRequest"];
 
 function LoadFold({ setup, form, onChange }: Omit<Props, "forms">) {
   const total = Object.values(setup.added_load).reduce((sum, kg) => sum + kg, 0);

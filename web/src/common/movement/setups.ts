@@ -3,7 +3,7 @@ import type { Schema } from "../api/client";
 
 export interface Changes {
   values: Record<string, number>;
-  added_load: Schema["AddedLoad"];
+  added_load: Schema["AddedLoadRequest"];
   band: Schema["BandHoldRequest"] | null;
   assistance: Schema["AssistanceRequest"] | null;
   range_percent: number;

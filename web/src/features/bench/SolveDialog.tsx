@@ -48,7 +48,7 @@ function Solving(props: Asking) {
   const aim = aimOf();
 
   function aimOf(): Schema["Aim"] | null {
-    const loaded = `${place}_kg` as keyof Schema["AddedLoad"];
+    const loaded = `${place}_kg` as keyof Schema["AddedLoadRequest"];
     if (kind === "other") return beside && { model: beside, step_percent: 0 };
     if (kind === "step") return { model: task, step_percent: Number(step) };
     if (kind === "count")

@@ -70,7 +70,7 @@ export function LadderDialog({
       open
       onOpenChange={onClose}
       title={`A ladder for ${line.name}`}
-      about="One test to the end places them. Warm up first; stop when form goes, at any sharp pain, dizziness or chest pain."
+      about="One test, as many as possible, places them. Warm up first; stop when form goes, at any sharp pain, dizziness or chest pain."
     >
       <form onSubmit={send}>
         <Choice

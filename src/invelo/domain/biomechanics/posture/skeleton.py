@@ -11,7 +11,7 @@ from dataclasses import dataclass, field, replace
 
 import numpy as np
 
-from invelo.domain.biomechanics.body import GRAVITY, AddedMass, SegmentValues, Worn
+from invelo.domain.biomechanics.body import GRAVITY, AddedLoad, AddedMass, SegmentValues
 from invelo.domain.estimate import Array
 
 SEGMENT_ENDS = {
@@ -115,7 +115,7 @@ class Posture:
     segments: SegmentValues
     contacts: tuple[Contact, ...]
     resting: frozenset[str] = frozenset()
-    added_load: AddedMass = field(default_factory=Worn)
+    added_load: AddedMass = field(default_factory=AddedLoad)
     outside: tuple[OutsideForce, ...] = ()
     closure: str = ""
     gravity: float = GRAVITY

@@ -124,8 +124,8 @@ def test_again(situation: Situation) -> Proposal | None:
     return Proposal(
         "retest",
         situation.key,
-        f"{old} tells what they can do: every set ended far from its end. Test "
-        f"“{situation.rung.name}” to the end, or log one set at effort 9.",
+        f"{old} tells what they can do: every set left many in reserve. Test "
+        f"“{situation.rung.name}”, as many as possible, or log one set at effort 9.",
         (
             Input(
                 "days since a set or a test told", "none" if days is None else float(days), "days"

@@ -67,7 +67,7 @@ def _first_sets(situation: Situation, met: str, figures: tuple[Input, ...]) -> P
     figures = (
         *figures,
         predicted("on the next rung", above.prediction),
-        Input("asked there, to the end", asks, unit),
+        Input("asked there, with nothing in reserve", asks, unit),
     )
     short = f"{met} On “{above.rung.name}” {count(above.prediction)} are likely, {asks:g} are asked"
     more = more_sets(situation, figures, "range.criterion-met")
@@ -117,7 +117,7 @@ def _by_rpe(situation: Situation) -> Proposal | None:
         return up(
             situation,
             told,
-            (*figures, Input("asked there, to the end", asks, unit)),
+            (*figures, Input("asked there, with nothing in reserve", asks, unit)),
             "effort.next-fits",
         )
     at_target = all(s.rpe <= target and s.form_ok for s in situation.last)

@@ -20,7 +20,7 @@ export function Swap({ run, item, onSwap }: Props) {
       {now && now.way !== "here" && (
         <p className="pb-1">
           Now on {now.what.name}, {now.low}–{now.high}
-          {now.likely && <span className="text-faint">; likely {told(now.likely)} to the end</span>}
+          {now.likely && <span className="text-faint">; likely {told(now.likely)} at most</span>}
         </p>
       )}
       <div className="grid gap-2 sm:grid-cols-2">

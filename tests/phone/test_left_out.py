@@ -1,5 +1,8 @@
 """What is left out of a session: by a skip, and by pain."""
 
+import pytest
+
+from invelo.domain.training.pain import joints_of
 from tests.phone.athlete import STOP, Athlete
 from tests.phone.node import Node
 from tests.phone.sheets import ATHLETE, SESSION, by_the_clock, in_turn, item
@@ -103,6 +106,24 @@ def test_pain_in_the_last_entry_does_not_open_a_session_that_is_being_ended(oda:
     oda.logs(pain=6, place="knee")
     assert oda.run["finishing"]
     assert oda.run["ended"] == ["one-leg squat"]
+
+
+@pytest.mark.parametrize(
+    ("place", "joints"),
+    [
+        ("left wrist", {"wrist"}),
+        ("Heel of the HAND", {"wrist", "ankle"}),
+        ("base of the thumb", {"wrist"}),
+        ("low back, right side", {"back"}),
+        ("Achilles", {"ankle"}),
+        ("between knee and hip", {"knee", "hip"}),
+        ("", set()),
+        ("somewhere", set()),
+    ],
+)
+def test_phone_and_service_read_a_place_the_same(node: Node, place: str, joints: set[str]) -> None:
+    assert joints_of(place) == joints
+    assert set(node.jointsOf(place)) == joints
 
 
 def test_pain_told_before_keeps_items_from_being_done(node: Node) -> None:

@@ -38,6 +38,7 @@ const CALLS = {
   counted: machine.counted,
   elapsed: machine.elapsed,
   endedBefore: machine.endedBefore,
+  jointsOf: machine.jointsOf,
 
   beat: clock.beat,
   phaseStarts: clock.phaseStarts,

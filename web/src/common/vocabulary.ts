@@ -25,6 +25,72 @@ export const VOCABULARY = {
     "knee",
     "ankle"
   ],
+  "jointWords": [
+    [
+      "wrist",
+      [
+        "wrist",
+        "hand",
+        "palm",
+        "thumb",
+        "finger"
+      ]
+    ],
+    [
+      "elbow",
+      [
+        "elbow",
+        "forearm"
+      ]
+    ],
+    [
+      "shoulder",
+      [
+        "shoulder",
+        "collarbone",
+        "armpit",
+        "upper arm"
+      ]
+    ],
+    [
+      "neck",
+      [
+        "neck"
+      ]
+    ],
+    [
+      "back",
+      [
+        "back",
+        "spine",
+        "tailbone"
+      ]
+    ],
+    [
+      "hip",
+      [
+        "hip",
+        "groin"
+      ]
+    ],
+    [
+      "knee",
+      [
+        "knee",
+        "shin"
+      ]
+    ],
+    [
+      "ankle",
+      [
+        "ankle",
+        "achilles",
+        "heel",
+        "foot",
+        "toe"
+      ]
+    ]
+  ],
   "regions": [
     "chest",
     "front shoulder",

@@ -1,8 +1,7 @@
 """The job's words that browser and service both know, written out for the front end's build.
 
 The front end imports what `./invelo vocabulary web/src/common/vocabulary.ts` writes, so that no
-list
-is typed there a second time; a test holds that file to this module.
+list is typed there a second time; a test holds that file to this module.
 """
 
 import json
@@ -16,6 +15,7 @@ from invelo.domain.equipment import kit
 from invelo.domain.plan.prescription import Level, Purpose
 from invelo.domain.plan.session.plan_overrides import ALONE, TOGETHER
 from invelo.domain.plan.week.problem import WEEKDAYS
+from invelo.domain.training.pain import JOINT_WORDS
 from invelo.domain.training.run import SKIP_REASONS
 
 HEAD = "/** Made by `./invelo vocabulary`: the words that browser and service both know. */\n"
@@ -31,6 +31,7 @@ def vocabulary() -> dict[str, Any]:
         "purposes": get_args(Purpose),
         "levels": get_args(Level),
         "joints": get_args(StressedJoint),
+        "jointWords": [[joint, list(words)] for joint, words in JOINT_WORDS.items()],
         "regions": MUSCLES,
         "kitKinds": _pairs(kit.KIND_WORDS),
         "kitWithHeight": sorted(kit.NEEDS_HEIGHT),

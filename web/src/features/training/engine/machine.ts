@@ -1,4 +1,5 @@
 /** A session in progress: what each press does to it. No screen, no network, no clock of its own. */
+import { VOCABULARY } from "../../../common/vocabulary";
 import { beat } from "./clock";
 import type { Along, Choice, Count, Entry, Event, Item, Running, RunSet, Sheet } from "./types";
 
@@ -278,13 +279,7 @@ export function log(run: Running, entry: Entry, stop: number, now: number): Runn
     logged: [...run.logged, entry],
   };
   if (entry.pain < stop) return next;
-  const place = entry.place.toLowerCase();
-  const hurt = run.sheet.items
-    .filter(
-      (item) =>
-        item.key === entry.item || Object.keys(item.loads).some((joint) => place.includes(joint)),
-    )
-    .map((item) => item.key);
+  const hurt = [entry.item, ...endedBefore(run.sheet, jointsOf(entry.place))];
   const ended = [...new Set([...run.ended, ...hurt])];
   const stopped = { ...next, ended };
   const event = eventOf(stopped);
@@ -292,7 +287,15 @@ export function log(run: Running, entry: Entry, stop: number, now: number): Runn
   return goTo({ ...stopped, firstSide: null }, stopped.at, now);
 }
 
-/** Items that pain told before the session keeps from being done. */
+/** The joints that a place names in someone's own words. */
+export function jointsOf(place: string): string[] {
+  const said = place.toLowerCase();
+  return VOCABULARY.jointWords
+    .filter(([, words]) => words.some((word) => said.includes(word)))
+    .map(([joint]) => joint);
+}
+
+/** Items that pain in some joints keeps from being done. */
 export function endedBefore(sheet: Sheet, places: string[]): string[] {
   return sheet.items
     .filter((item) => Object.keys(item.loads).some((joint) => places.includes(joint)))

@@ -81,7 +81,7 @@ _outbox = _in("web/src/features/training/engine/outbox.ts", "tests/phone/test_se
 _keep = _in("web/src/features/training/engine/keep.ts", "tests/phone/test_sending.py")
 
 MUTATIONS = [
-    _access("any session is one's own", "own_session", " or found.athlete_id != athlete_id", ""),
+    _access("any session is one's own", "own_session", " or session.athlete_id != athlete_id", ""),
     _access("a reader may write", "WRITE", '("owner", "coach")', '("owner", "coach", "reader")'),
     _access("a second coach may erase", "OWN", '("owner",)', '("owner", "coach")'),
     _access(
@@ -105,7 +105,7 @@ MUTATIONS = [
     _floor(
         "a set is corrected twice",
         "_keep",
-        "db.exec(taken).first() is not None",
+        "training_rows.is_corrected(db, old.id)",
         "False",
     ),
     _draft(
@@ -122,10 +122,15 @@ MUTATIONS = [
     _context(
         "sets are logged in the future",
         "device_moment",
-        "min(told.at + skew, now)",
-        "told.at + skew",
+        "min(device_clock.at + skew, now)",
+        "device_clock.at + skew",
     ),
-    _context("a wrong clock is made worse", "device_moment", "told.at + skew", "told.at - skew"),
+    _context(
+        "a wrong clock is made worse",
+        "device_moment",
+        "device_clock.at + skew",
+        "device_clock.at - skew",
+    ),
     _context(
         "a link opens any floor",
         "visitor",
@@ -150,7 +155,12 @@ MUTATIONS = [
         '"same-origin", "none"',
         '"same-origin", "none", "cross-site"',
     ),
-    _accounts("a sign-in never runs out", "for_token", ", SignInRow.expires_at > now", ""),
+    _accounts(
+        "a sign-in never runs out",
+        "for_token",
+        "digest(token), now",
+        "digest(token), datetime.min.replace(tzinfo=UTC)",
+    ),
     _screen("ten weeks heal an operation", "HEALING_WEEKS", "12", "10"),
     _screen("the surgeon speaks a week longer", "HEALING_WEEKS", "12", "13"),
     _screen(
@@ -170,8 +180,8 @@ MUTATIONS = [
     _placement(
         "someone is placed on a closed rung",
         "place",
-        "told is not None and i not in closed",
-        "told is not None",
+        "estimate is not None and i not in closed",
+        "estimate is not None",
     ),
     _workshop(
         "a bridge takes what a limit closes",
@@ -208,7 +218,7 @@ MUTATIONS = [
     _machine("a skip forgets the first side", "skip", "run.firstSide\n", "false\n"),
     _machine("pain under the limit ends it", "log", "entry.pain < stop", "entry.pain + 1 < stop"),
     _machine("pain at the limit goes on", "log", "entry.pain < stop", "entry.pain <= stop"),
-    _machine("pain ends its item alone", "log", "place.includes(joint)", "false"),
+    _machine("pain ends its item alone", "log", "jointsOf(entry.place)", "[]"),
     _machine("pain opens an ended session", "log", "stopped.finishing || ", ""),
     _machine("pain told before lets all be done", "endedBefore", "places.includes(joint)", "false"),
     _machine("a count of three hundred", "counted", "200", "300"),

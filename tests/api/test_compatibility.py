@@ -15,7 +15,26 @@ from tests.api.document import DOCUMENT, OPERATIONS
 
 RELEASED = Path(__file__).parent / "data" / "released.json"
 
-ACCEPTED: dict[str, str] = {}
+READ_STILL = "an amount under its earlier name is taken in: tests/api/athlete/test_intake.py"
+WITH_ITS_PAGE = "only the coach's page reads it, which comes with the service"
+ACCEPTED: dict[str, str] = {
+    **{
+        f"POST /api/{path} takes {place}{name} no more": READ_STILL
+        for path, place in (
+            ("athletes/{athlete_id}/ladders", "test."),
+            ("athletes/{athlete_id}/tests", ""),
+            ("bench", "done."),
+            ("bench/account", "done."),
+            ("bench/bands", "done."),
+            ("bench/solution", "done."),
+        )
+        for name in ("reps", "seconds")
+    },
+    **{
+        f"GET /api/ladders/{{ladder_id}}/record answers without entries[].{name}": WITH_ITS_PAGE
+        for name in ("reps", "seconds")
+    },
+}
 """Breaking differences that were decided on, each with why nobody is hurt."""
 
 Fields = dict[str, bool]

@@ -15,6 +15,7 @@ from invelo.api.app import create_app
 from invelo.db import archive, logs
 from invelo.db.database import engine_for, migrate, transaction
 from invelo.db.ladder_graph import rungs_of
+from invelo.db.queries import athlete_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.ladder import LadderRow
 from invelo.db.tables.training import TrainingSessionRow
@@ -136,7 +137,9 @@ def test_what_speaks_now_is_what_all_that_was_ever_logged_says(told: Engine) -> 
     with Session(told) as db:
         for row in db.exec(select(LadderRow)):
             rungs = rungs_of(db, row.id)
-            few = capacity.newest(db, row.athlete_id, capacity.measures(db, row.athlete_id), rungs)
+            few = capacity.newest(
+                db, row.athlete_id, athlete_rows.measurements(db, row.athlete_id), rungs
+            )
             every = capacity.of_rungs(db, row.athlete_id, rungs)
             assert len(few) <= len(every)
             told_few, told_every = groups_of(few), groups_of(every)

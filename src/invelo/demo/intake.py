@@ -7,6 +7,7 @@ from uuid import UUID
 from sqlmodel import Session
 
 from invelo.db.moment import Moment
+from invelo.db.queries import equipment_rows
 from invelo.db.tables.account import AccountRow
 from invelo.db.tables.athlete import AthleteRow
 from invelo.demo.theatre import MEMBERS, PLACES, Intake
@@ -16,7 +17,7 @@ from invelo.domain.athlete.screen import Answers
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers
 from invelo.services.athlete import battery, person, readiness, screen
-from invelo.services.equipment import bands, kit
+from invelo.services.equipment import kit
 from invelo.services.ladder import ladder
 
 
@@ -29,7 +30,7 @@ def furnish(
     db: Session, coach: AccountRow, moment: Moment, checked: date, random: Random
 ) -> dict[str, str]:
     """The places with what is in them, looked over last on a day; ids by name."""
-    measured = {band.name: band.id for band in bands.of_account(db, coach.id)}
+    measured = {band.name: band.id for band in equipment_rows.bands(db, coach.id)}
     found = {}
     for name, floor, things in PLACES:
         row = kit.keep_place(db, coach.id, new_id(random), name, floor, moment.at)

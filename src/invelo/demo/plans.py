@@ -6,6 +6,7 @@ from random import Random
 from sqlmodel import Session, col, select
 
 from invelo.db.moment import Moment
+from invelo.db.queries import ladder_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.ladder import LadderRow
 from invelo.demo.intake import new_id
@@ -54,7 +55,7 @@ def plan_week(db: Session, athlete: AthleteRow, places: dict[str, str], moment: 
 
 def train_now(db: Session, athlete: AthleteRow, done: int, moment: Moment, random: Random) -> None:
     """A session that runs as the demo is opened: so many sets done, the next at hand."""
-    row = ladder.of_athlete(db, athlete.id)[0]
+    row = ladder_rows.of_athlete(db, athlete.id)[0]
     assert row.current_rung_id is not None  # noqa: S101  (their test placed them)
     rung = ladder.rung_on(db, row.id, row.current_rung_id)
     done = min(done, rung.sets - 1)

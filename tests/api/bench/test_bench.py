@@ -218,8 +218,8 @@ def test_a_ladder_takes_only_its_own_family(coach: Coach, ladder: dict) -> None:
 def test_the_record_gives_the_bench_what_was_done(coach: Coach) -> None:
     ladder = coach.has_ladder(reps=9)
     entry = coach.get(f"/api/ladders/{ladder['id']}/record")["entries"][0]
-    assert (entry["reps"], entry["kind"]) == (9, "test")
-    done = {"setup": entry["setup"], "reps": entry["reps"]}
+    assert (entry["amount"], entry["unit"], entry["kind"]) == (9, "reps", "test")
+    done = {"setup": entry["setup"], "amount": entry["amount"]}
     read = coach.post(
         "/api/bench", body={"stature_m": 1.75, "mass_kg": 75}, one=push_up(), done=done
     )

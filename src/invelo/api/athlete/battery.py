@@ -23,6 +23,7 @@ from invelo.api.common.schemas import EstimateOut, Explained
 from invelo.db import access
 from invelo.db.codec import body_of, modifiers_of
 from invelo.db.moment import Moment
+from invelo.db.queries import athlete_rows
 from invelo.db.tables.athlete import AthleteRow, TestRow
 from invelo.domain import MODEL_VERSION
 from invelo.domain.athlete.battery import PROTOCOL, STOP
@@ -46,7 +47,7 @@ def get_battery(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> Batte
     athlete = access.athlete(db, coach.id, athlete_id)
     today = Moment(now, athlete.time_zone).local_date
     found = battery.propose(db, athlete, today)
-    body = body_of(capacity.measures(db, athlete.id)[-1])
+    body = body_of(athlete_rows.measurements(db, athlete.id)[-1])
     age, sex = screen.age_of(db, athlete.id, today), person.of_athlete(db, athlete.id).sex
     return BatteryOut(
         tests=[
@@ -115,7 +116,7 @@ def _card(
 
 def _tests(db: Database, athlete: AthleteRow, now: Now) -> list[TestDone]:
     rows = capacity.tests_of(db, athlete.id)
-    bodies = capacity.measures(db, athlete.id)
+    bodies = athlete_rows.measurements(db, athlete.id)
     told = [(row, capacity.test_evidence(row, bodies)) for row in rows]
     age = screen.age_of(db, athlete.id, Moment(now, athlete.time_zone).local_date)
     sex = person.of_athlete(db, athlete.id).sex

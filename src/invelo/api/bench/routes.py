@@ -32,6 +32,7 @@ from invelo.api.common.drawing import FigureOut
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import EstimateOut, Explained, RungName
 from invelo.db import access
+from invelo.db.queries import equipment_rows
 from invelo.domain import MODEL_VERSION, estimate
 from invelo.domain.bench import comparison
 from invelo.domain.biomechanics.adjustable import adjustables
@@ -117,7 +118,7 @@ def which_band(body: BandPuzzle, coach: Coach, db: Database) -> BandAnswers:
     """Which of the coach's bands is enough, and how high it must hang."""
     known = Known(body.body.core(), body.done.core())
     task = _task(body.task)
-    curves = ((row.name, bands.curve(row)) for row in bands.of_account(db, coach.id))
+    curves = ((row.name, bands.curve(row)) for row in equipment_rows.bands(db, coach.id))
     choices = comparison.bands_for(known, task, body.count, comparison.both_ways(curves), body.at)
     return BandAnswers(
         assistance=Explained.model_validate(comparison.least_assistance(known, task, body.count)),

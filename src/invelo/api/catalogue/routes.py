@@ -13,6 +13,7 @@ from invelo.api.common.schemas import Explained, ResponseModel
 from invelo.api.ladder.schemas import FaultAtRungOut, ends_of, faults_of
 from invelo.db import access
 from invelo.db.codec import body_of
+from invelo.db.queries import athlete_rows
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.biomechanics.figure import figure
 from invelo.domain.biomechanics.reading import reading
@@ -21,7 +22,6 @@ from invelo.domain.catalogue.movement import RESTS, STRESS, Modifiers
 from invelo.domain.catalogue.movement import Movement as CoreMovement
 from invelo.domain.plan.prescription import Unit
 from invelo.formats.setups import Changes
-from invelo.services.athlete import capacity
 
 router = APIRouter(prefix="/api", tags=["Catalogue"], responses=ERRORS)
 
@@ -150,7 +150,7 @@ def get_movement(
     body, whose = REFERENCE, f"a body of {REFERENCE.mass:g} kg and {REFERENCE.stature:g} m"
     if athlete_id is not None:
         athlete = access.athlete(db, coach.id, athlete_id)
-        body, whose = body_of(capacity.measures(db, athlete.id)[-1]), athlete.name
+        body, whose = body_of(athlete_rows.measurements(db, athlete.id)[-1]), athlete.name
     read = reading(body, movement.own(Modifiers()).setup(movement))
     places = {"start": 0, "end": len(read.depths) - 1}
     worked = {**movement.prime, **movement.helping}

@@ -9,6 +9,7 @@ from pydantic import Field
 from invelo.api.common.context import Coach, Database, Now
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
+from invelo.db.queries import equipment_rows
 from invelo.db.tables.equipment import BandRow
 from invelo.domain.biomechanics.body import GRAVITY
 from invelo.domain.errors import require_within
@@ -83,7 +84,7 @@ class Bands(ResponseModel):
 @router.get("")
 def get_bands(coach: Coach, db: Database) -> Bands:
     """What there is."""
-    return Bands(bands=[_band(row) for row in bands.of_account(db, coach.id)])
+    return Bands(bands=[_band(row) for row in equipment_rows.bands(db, coach.id)])
 
 
 @router.post("", status_code=201)

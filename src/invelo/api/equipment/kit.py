@@ -12,6 +12,7 @@ from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
 from invelo.db.errors import MissingError
 from invelo.db.moment import Moment
+from invelo.db.queries import equipment_rows
 from invelo.db.tables.account import AccountRow
 from invelo.db.tables.equipment import KitItemRow
 from invelo.domain.equipment.kit import LOOK_FOR, Floor, Kind, KitItem
@@ -174,8 +175,10 @@ def _places(db: Database, coach: AccountRow, now: Now) -> Places:
     today = _today(coach, now)
     return Places(
         places=[
-            PlaceOut.of(row, items=[_item(item, today) for item in kit.items(db, row.id)])
-            for row in kit.places(db, coach.id)
+            PlaceOut.of(
+                row, items=[_item(item, today) for item in equipment_rows.items(db, row.id)]
+            )
+            for row in equipment_rows.places(db, coach.id)
         ]
     )
 

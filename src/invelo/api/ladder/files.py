@@ -13,11 +13,11 @@ from invelo.api.common.schemas import ResponseModel
 from invelo.api.ladder.views import seen_by
 from invelo.db import access
 from invelo.db.codec import LEVEL, PURPOSE, body_of
+from invelo.db.queries import athlete_rows
 from invelo.domain.errors import InputError
 from invelo.formats.ladder import document as ladder_document
 from invelo.formats.ladder.markdown import markdown
 from invelo.formats.ladder.svg import svg
-from invelo.services.athlete import capacity
 from invelo.services.ladder import ladder, workshop
 
 router = APIRouter(prefix="/api", tags=["Ladder files"], responses=ERRORS)
@@ -99,7 +99,7 @@ def import_file(
 ) -> Imported:
     """Read a ladder file for an athlete. Nothing is written while there is a fault."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
-    body = body_of(capacity.measures(db, athlete.id)[-1])
+    body = body_of(athlete_rows.measurements(db, athlete.id)[-1])
     read = ladder_document.check(content, body)
     if read.file is None or read.drawing is None:
         return Imported(goal="", rungs=[], faults=list(read.faults), ladder_id=None)

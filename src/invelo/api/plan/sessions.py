@@ -12,6 +12,7 @@ from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
 from invelo.api.plan.session_schemas import AdaptedSheet, SessionSheet, adapted_of, sheet_of
 from invelo.db import access
+from invelo.db.queries import plan_rows
 from invelo.domain.catalogue.movement import StressedJoint
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.plan.prescription import Purpose
@@ -267,7 +268,7 @@ def adapt_day(
 def drop_adapted_day(athlete_id: UUID, day: date, coach: Coach, db: Database) -> Response:
     """Go back to the day as it was planned."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
-    sessions.drop_adapted(db, athlete.id, day)
+    plan_rows.forget_adapted(db, athlete.id, day)
     return Response(status_code=204)
 
 

@@ -30,6 +30,7 @@ from invelo.api.plan.week_schemas import (
     WeekSheet,
 )
 from invelo.db import access
+from invelo.db.queries import training_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.plan.session.timeline import length
 from invelo.domain.plan.session.words import sets_words
@@ -277,7 +278,7 @@ def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) 
 
 
 def _notices(db: Database, athlete: AthleteRow, seen: week.WeekView) -> list[str]:
-    away = layoff_notice(look_back.last_day(db, athlete.id), seen.week_start)
+    away = layoff_notice(training_rows.last_day(db, athlete.id), seen.week_start)
     planned = seen.availability.week(seen.week_start).kind == "re-entry"
     return [*([away] if away and not planned else []), *seen.laid.notices]
 

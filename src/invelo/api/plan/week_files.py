@@ -14,6 +14,7 @@ from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
 from invelo.api.plan.week_schemas import Monday
 from invelo.db import access
+from invelo.db.queries import plan_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.errors import InputError
 from invelo.domain.plan.week.availability import week_start_of
@@ -83,7 +84,7 @@ def get_session_card(
 def get_feed(athlete_id: UUID, coach: Coach, db: Database) -> Feed:
     """Whether the athlete has a private calendar address."""
     athlete = access.athlete(db, coach.id, athlete_id)
-    return Feed(there=feeds.standing(db, athlete.id) is not None, address="")
+    return Feed(there=plan_rows.calendar_feed(db, athlete.id) is not None, address="")
 
 
 @router.post("/athletes/{athlete_id}/feed", status_code=201)

@@ -22,6 +22,7 @@ from invelo.api.review.schemas import (
 )
 from invelo.api.training.log_schemas import sessions_of
 from invelo.db import access, ladder_graph, logs
+from invelo.db.queries import review_rows
 from invelo.domain.review.proposals.outcome import AFTER_DAYS
 from invelo.services.review import reach, review, weekly
 
@@ -34,7 +35,7 @@ def get_review(ladder_id: UUID, coach: Coach, db: Database) -> ReviewSheet:
     row, athlete = access.ladder_seen(db, coach.id, ladder_id)
     rungs = {rung.id: rung for rung in ladder_graph.rungs_of(db, row.id)}
     kept = review.proposals(db, row.id)
-    told = review.messages_of(db, [proposal.id for proposal in kept])
+    told = review_rows.messages_of(db, [proposal.id for proposal in kept])
     since = min((proposal.local_date for proposal in kept), default=None)
     points = [capacity.point for capacity in reach.over_time(db, row.id, _before(since))]
     return ReviewSheet.of(
@@ -74,7 +75,7 @@ def answer(
     changed = fresh and body.answer != "decline" and said.outcome != "hold"
     again = review.week_again(db, athlete, moment) if changed else None
     rungs = {rung.id: rung for rung in ladder_graph.rungs_of(db, row.id)}
-    message = review.messages_of(db, [said.id]).get(said.id)
+    message = review_rows.messages_of(db, [said.id]).get(said.id)
     plain = proposal_of(said, rungs, (), message)
     return AnsweredProposalOut(**dict(plain), replanned=again.week_start if again else None)
 
@@ -102,7 +103,7 @@ def look_at_week(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> Week
 @router.get("/messages")
 def get_messages(coach: Coach, db: Database, before: UUID | None = None) -> MessageList:
     """Messages to this coach's athletes, twenty at a time. Nothing is sent from here."""
-    rows = review.messages(db, coach.id, before, review.NEWEST)
+    rows = review_rows.messages(db, coach.id, before, review.NEWEST)
     names = {athlete.id: athlete.name for athlete in access.athletes(db, coach.id)}
     return MessageList(
         messages=[MessageOut.model_validate(row) for row in rows],

@@ -12,6 +12,7 @@ from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import DerivationOut, EstimateOut, Explained, ResponseModel
 from invelo.api.training.log_schemas import LoggedSessionOut, sessions_of
 from invelo.db import access
+from invelo.db.queries import athlete_rows
 from invelo.domain.errors import InputError
 from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.plan.week.problem import STRESSFUL_LIMIT
@@ -28,7 +29,6 @@ from invelo.domain.review.workload import (
     told_ratio,
     workload,
 )
-from invelo.services.athlete import capacity
 from invelo.services.ladder import ladder
 from invelo.services.review import outlook, reach, trends, weekly
 
@@ -214,7 +214,7 @@ def get_trends(
         growth = Explained.model_validate(trend(points).growth)
     except InputError:
         growth = None
-    masses = capacity.measures(db, athlete.id)
+    masses = athlete_rows.measurements(db, athlete.id)
     old = (today - masses[-1].local_date).days
     return Trends(
         ladder_id=row.id,

@@ -20,12 +20,11 @@ from invelo.api.common.schemas import (
 from invelo.db import access
 from invelo.db.codec import UNIT
 from invelo.db.moment import Moment
+from invelo.db.queries import athlete_rows, ladder_rows
 from invelo.domain.plan.prescription import Unit
 from invelo.domain.review.proposals.situation import Outcome
 from invelo.domain.squad.squad import ORDER_WORDS, Kind
 from invelo.domain.strict import StrictModel
-from invelo.services.athlete import capacity
-from invelo.services.ladder import ladder
 from invelo.services.review import weekly
 from invelo.services.squad import squad
 
@@ -154,9 +153,12 @@ def get_athlete(athlete_id: UUID, coach: Coach, db: Database) -> AthleteOut:
     row = access.athlete(db, coach.id, athlete_id)
     return AthleteOut.of(
         row,
-        measures=[BodyMeasurementOut.model_validate(m) for m in capacity.measures(db, row.id)],
+        measures=[
+            BodyMeasurementOut.model_validate(m) for m in athlete_rows.measurements(db, row.id)
+        ],
         ladders=[
-            LadderName.model_validate(ladder_row) for ladder_row in ladder.of_athlete(db, row.id)
+            LadderName.model_validate(ladder_row)
+            for ladder_row in ladder_rows.of_athlete(db, row.id)
         ],
     )
 

@@ -11,6 +11,7 @@ from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
 from invelo.api.plan.session_schemas import ChangeOut
 from invelo.db.moment import Moment
+from invelo.db.queries import plan_rows, training_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.catalogue.movement import StressedJoint
 from invelo.domain.equipment.kit import Kind
@@ -89,8 +90,8 @@ def keep_check_in(
     if done is None or not told.changes:
         if new:
             day = moment.local_date
-            earlier = check_in.of_day(db, who.athlete.id, day)
-            sessions.drop_adapted(db, who.athlete.id, day, only=earlier)
+            earlier = training_rows.check_in_ids(db, who.athlete.id, day)
+            plan_rows.forget_adapted(db, who.athlete.id, day, only=earlier)
         words = "Nothing is planned today." if done is None else "As planned."
         return CheckedIn(outcome="as planned", words=words, changes=[], cuts=[])
     sessions.keep_adapted(db, who.athlete, check_in_id, moment.local_date, told.today, done, moment)
@@ -107,6 +108,6 @@ def _adapted(db: Database, athlete: AthleteRow, told: CheckIn, moment: Moment) -
     """The day's session as the coach left it, adapted to what was told."""
     day = moment.local_date
     seen = week.view(db, athlete, week_start_of(day), day)
-    earlier = check_in.of_day(db, athlete.id, day)
+    earlier = training_rows.check_in_ids(db, athlete.id, day)
     by_coach = sessions.adapted(db, athlete.id, day, besides=earlier)
     return adapt(by_coach or seen.session(day.weekday()), seen.who, told.today)

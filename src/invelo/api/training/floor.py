@@ -35,6 +35,7 @@ from invelo.api.training.set_schemas import NewSet, SetCorrection
 from invelo.db import access, ladder_graph, logs
 from invelo.db.errors import MissingError
 from invelo.db.moment import Moment
+from invelo.db.queries import training_rows
 from invelo.domain.catalogue.movement import MUSCLES
 from invelo.domain.strict import StrictModel, renamed
 from invelo.domain.training.check_in import ALARMS, PLACES
@@ -116,7 +117,7 @@ def take_along(who: OnFloor, db: Database, now: Now) -> OfflineBundleOut:
     took = run.offline_bundle(db, athlete, today)
     paths = Paths(took.who.body, took.rungs)
     own: dict[str, list[str]] = {}
-    for note in set_attachments.standing(db, athlete.id):
+    for note in training_rows.standing_notes(db, athlete.id):
         own.setdefault(note.movement, []).append(note.text)
     before = last_time.of_athlete(db, athlete.id)
 

@@ -15,6 +15,7 @@ from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
 from invelo.db import access
 from invelo.db.errors import MissingError
+from invelo.db.queries import athlete_rows
 from invelo.domain.strict import StrictModel
 from invelo.services.training import links
 
@@ -70,7 +71,7 @@ def make_link(athlete_id: UUID, body: NewLink, coach: Coach, db: Database, now: 
 def revoke_link(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> Response:
     """End the link at once; what is logged on the athlete's device stays there."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
-    links.revoke(db, athlete.id, now)
+    athlete_rows.revoke_links(db, athlete.id, now)
     return Response(status_code=204)
 
 
@@ -105,7 +106,7 @@ def leave(response: Response, link: LinkToken = None) -> None:
 
 
 def _state(db: Database, athlete_id: UUID, now: datetime) -> LinkState:
-    row = links.newest(db, athlete_id)
+    row = athlete_rows.newest_link(db, athlete_id)
     if row is None:
         return LinkState(state="none")
     return LinkState.of(row, state=links.state_of(row, now))

@@ -9,11 +9,11 @@ from sqlmodel import Session
 
 from invelo.api.common.schemas import ResponseModel
 from invelo.db import shown_sets
+from invelo.db.queries import account_rows
 from invelo.db.tables.training import LoggedSetRow, TrainingSessionRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.plan.prescription import Unit
 from invelo.domain.training.log import OneSide, SetKind
-from invelo.services.account import accounts
 
 
 class LoggedSetOut(ResponseModel):
@@ -100,7 +100,7 @@ def versions_of(
 ) -> list[SetVersionOut]:
     """The versions of a set, the newest first, each with what it changed of the one before."""
     sets = sets_of(db, [row.id for row in rows])
-    names = accounts.names(db, {row.author_id for row in rows if row.author_id})
+    names = account_rows.names(db, {row.author_id for row in rows if row.author_id})
     return [
         SetVersionOut(
             **shown.model_dump(),

@@ -29,6 +29,7 @@ from invelo.api.common.security import same_site
 from invelo.db.codec import body_of, changes_from
 from invelo.db.database import transaction
 from invelo.db.errors import MissingError
+from invelo.db.queries import athlete_rows
 from invelo.devices import motion_lines, simulated_motion
 from invelo.devices.lines import written
 from invelo.domain.catalogue.catalogue import catalogue
@@ -37,7 +38,6 @@ from invelo.domain.training.motion.count import RepCounter, Tally
 from invelo.domain.training.motion.hold import HoldWatcher
 from invelo.domain.training.motion.stream import AngleSample
 from invelo.domain.training.motion.watch import Watch, watch
-from invelo.services.athlete import capacity
 
 router = APIRouter()
 
@@ -130,7 +130,7 @@ def _may(page: WebSocket, athlete_id: UUID) -> bool:
 
 def _watch(page: WebSocket, athlete_id: UUID, asked: MotionTarget) -> Watch:
     with transaction(page.app.state.engine) as db:
-        body = body_of(capacity.measures(db, athlete_id)[-1])
+        body = body_of(athlete_rows.measurements(db, athlete_id)[-1])
     movement = catalogue().find_movement(asked.movement)
     return watch(body, movement, changes_from(asked.changes))
 

@@ -10,6 +10,7 @@ from invelo.api.common.context import AtWork, Coach, Database, Now, OnFloor
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
 from invelo.db import access
+from invelo.db.queries import training_rows
 from invelo.domain.strict import StrictModel
 from invelo.formats import media
 from invelo.services.training import set_attachments
@@ -47,7 +48,7 @@ class Picture(ResponseModel):
 @router.get("/notes")
 def get_notes(who: OnFloor, db: Database) -> list[Note]:
     """The notes that stand, the newest first."""
-    return [Note.model_validate(row) for row in set_attachments.standing(db, who.athlete.id)]
+    return [Note.model_validate(row) for row in training_rows.standing_notes(db, who.athlete.id)]
 
 
 @router.put("/notes/{note_id}")

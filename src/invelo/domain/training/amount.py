@@ -1,10 +1,13 @@
 """How much was done: one shape for a set, a test and a script."""
 
+from collections.abc import Callable
 from typing import Any
 
 from pydantic import Field, model_validator
 
-from invelo.domain.plan.prescription import Unit
+from invelo.domain.catalogue.movement import Movement
+from invelo.domain.errors import InputError
+from invelo.domain.plan.prescription import GIVEN_AS, IN_WORDS, Unit
 from invelo.domain.strict import StrictModel
 
 EARLIER_AMOUNTS: dict[str, Unit] = {
@@ -28,6 +31,35 @@ def with_unit(given: Any) -> Any:
     for name, amount in amounts.items():
         rest |= {"amount": amount, "unit": EARLIER_AMOUNTS[name]}
     return rest
+
+
+def told_as(*names: str) -> Callable[[dict[str, Any]], None]:
+    """What adds fields of earlier releases to a published schema, as deprecated."""
+
+    def add(schema: dict[str, Any]) -> None:
+        for name in names:
+            schema["properties"][name] = {
+                "type": "number",
+                "deprecated": True,
+                "description": f"The amount in {IN_WORDS[EARLIER_AMOUNTS[name]]}.",
+            }
+
+    return add
+
+
+def whole_reps(movement: Movement, amount: float) -> float:
+    """The same amount, where it may be one of this movement.
+
+    Raises:
+        InputError: for a part of a rep.
+    """
+    if movement.unit == "reps" and amount != int(amount):
+        raise InputError(
+            GIVEN_AS["reps"],
+            f"{amount:g} is no whole number.",
+            "Give full reps, and the others as partial reps.",
+        )
+    return amount
 
 
 class AmountDone(StrictModel):

@@ -6,10 +6,9 @@ from uuid import UUID
 from pydantic import BeforeValidator, Field
 
 from invelo.domain.catalogue.movement import EARLIER_REGIONS, Modifiers, Movement
-from invelo.domain.errors import InputError
 from invelo.domain.plan.prescription import GIVEN_AS, amount_in
 from invelo.domain.strict import renamed
-from invelo.domain.training.amount import AmountDone
+from invelo.domain.training.amount import AmountDone, whole_reps
 from invelo.domain.training.log import EstimatedCount, OneSide, SetKind, told
 
 MOST_FAULTS = 6
@@ -22,21 +21,6 @@ def _changes_of_today(given: Any) -> Any:
     if isinstance(given, dict):
         return {EARLIER_CHANGES.get(name, name): value for name, value in given.items()}
     return given
-
-
-def whole_reps(movement: Movement, amount: float) -> float:
-    """The same amount, where it may be one of this movement.
-
-    Raises:
-        InputError: for a part of a rep.
-    """
-    if movement.unit == "reps" and amount != int(amount):
-        raise InputError(
-            GIVEN_AS["reps"],
-            f"{amount:g} is no whole number.",
-            "Give full reps, and the others as partial reps.",
-        )
-    return amount
 
 
 Region = Annotated[str, BeforeValidator(lambda name: EARLIER_REGIONS.get(name, name))]

@@ -5,7 +5,7 @@ from datetime import date
 from functools import partial
 from typing import Any
 
-from pydantic import BaseModel, Field, ValidationError
+from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
 from invelo.domain import MODEL_VERSION
 from invelo.domain.biomechanics.posture.form import Lane
@@ -17,7 +17,7 @@ from invelo.domain.ladder.ladder import MeasuredLadder, measure
 from invelo.domain.plan.prescription import amount_in
 from invelo.domain.strength.capacity import Evidence, evidence, groups_of, pool
 from invelo.domain.strict import StrictModel, renamed
-from invelo.domain.training.amount import AmountDone
+from invelo.domain.training.amount import AmountDone, told_as
 from invelo.formats.ladder import document as ladder_document
 from invelo.formats.scripts.movements import Range
 from invelo.formats.setups import BandRequest, BodyRequest, Changes
@@ -51,6 +51,8 @@ class BandOf(BandRequest):
 
 class TestOf(Changes, AmountDone):
     """A best set or a longest hold."""
+
+    model_config = ConfigDict(json_schema_extra=told_as("reps", "seconds"))
 
     movement: str = Field(examples=["push-up"])
     rpe: float = 10.0

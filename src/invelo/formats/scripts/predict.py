@@ -2,7 +2,7 @@
 
 from typing import Annotated
 
-from pydantic import BaseModel, Discriminator, Field, Tag, TypeAdapter
+from pydantic import BaseModel, ConfigDict, Discriminator, Field, Tag, TypeAdapter
 
 from invelo.domain.biomechanics.reading import reading
 from invelo.domain.estimate import Estimate
@@ -10,7 +10,7 @@ from invelo.domain.strength.predict import Done, Known
 from invelo.domain.strength.rep_equations import speaking
 from invelo.domain.strength.reps import Capacity
 from invelo.domain.strict import StrictModel, renamed
-from invelo.domain.training.amount import AmountDone
+from invelo.domain.training.amount import AmountDone, told_as
 from invelo.formats.scripts.movements import (
     AnyForm,
     Lever,
@@ -26,6 +26,8 @@ from invelo.formats.setups import BodyRequest
 
 class _Result(AmountDone):
     """What was done: reps at a tempo, or seconds of a hold."""
+
+    model_config = ConfigDict(json_schema_extra=told_as("reps", "hold_s"))
 
     tempo: TempoSeconds = None
     rpe: float = Field(

@@ -1,18 +1,16 @@
 """Coach accounts, sign-in and its brake."""
 
 import secrets
-from collections.abc import Collection
 from datetime import datetime, timedelta
 from functools import cache
 from uuid import UUID
 
 from pwdlib import PasswordHash
-from sqlalchemy import func
-from sqlmodel import Session, col, delete, select
+from sqlmodel import Session
 
-from invelo.db.columns import among
 from invelo.db.errors import ConflictError, ThrottledError
 from invelo.db.moment import require_zone
+from invelo.db.queries import account_rows
 from invelo.db.tables.account import AccountRow, SignInAttemptRow, SignInRow
 from invelo.db.tokens import digest, new_token
 from invelo.domain.errors import InputError
@@ -49,7 +47,7 @@ def create(
             "password", "it is too short.", f"Use at least {PASSWORD_LEAST} characters."
         )
     address = email.strip().lower()
-    if db.exec(select(AccountRow).where(AccountRow.email == address)).first():
+    if account_rows.by_email(db, address):
         raise ConflictError("email", f"{address} has an account already.", "Sign in with it.")
     account = AccountRow(
         email=address,
@@ -72,26 +70,22 @@ def check(db: Session, email: str, password: str, machine: str, now: datetime) -
     address = email.strip().lower()
     limits = {digest(address): TRIES_PER_ADDRESS, digest(machine): TRIES_PER_MACHINE}
     for key, limit in limits.items():
-        oldest, count = db.exec(
-            select(func.min(SignInAttemptRow.at), func.count()).where(
-                SignInAttemptRow.key == key, SignInAttemptRow.at > now - TRY_WINDOW
-            )
-        ).one()
-        if count >= limit:
+        oldest, count = account_rows.attempts_since(db, key, now - TRY_WINDOW)
+        if oldest is not None and count >= limit:
             raise ThrottledError(round((oldest + TRY_WINDOW - now).total_seconds()))
-    account = db.exec(select(AccountRow).where(AccountRow.email == address)).first()
+    account = account_rows.by_email(db, address)
     known = account.password_hash if account else _nobody()
     if _hasher().verify(password, known) and account:
-        db.exec(delete(SignInAttemptRow).where(col(SignInAttemptRow.key) == digest(address)))
+        account_rows.forget_attempts(db, digest(address))
         return account
-    db.exec(delete(SignInAttemptRow).where(col(SignInAttemptRow.at) <= now - TRY_WINDOW))
+    account_rows.forget_attempts_before(db, now - TRY_WINDOW)
     db.add_all(SignInAttemptRow(key=key, at=now) for key in limits)
     return None
 
 
 def open_session(db: Session, account: AccountRow, now: datetime, lasts: timedelta) -> str:
     """Sign an account in; the token for its cookie, of which only a hash is kept."""
-    db.exec(delete(SignInRow).where(col(SignInRow.expires_at) <= now))
+    account_rows.end_sessions_before(db, now)
     token = new_token()
     db.add(
         SignInRow(
@@ -106,26 +100,14 @@ def open_session(db: Session, account: AccountRow, now: datetime, lasts: timedel
 
 def for_token(db: Session, token: str, now: datetime) -> AccountRow | None:
     """The account signed in by this token, if its session has not run out."""
-    return db.exec(
-        select(AccountRow)
-        .join(SignInRow, col(SignInRow.account_id) == AccountRow.id)
-        .where(SignInRow.token_hash == digest(token), SignInRow.expires_at > now)
-    ).first()
+    return account_rows.signed_in(db, digest(token), now)
 
 
 def close_session(db: Session, token: str) -> None:
     """Sign out."""
-    db.exec(delete(SignInRow).where(col(SignInRow.token_hash) == digest(token)))
+    account_rows.end_session(db, digest(token))
 
 
 def named(db: Session, account_id: UUID) -> AccountRow | None:
     """An account by its id."""
     return db.get(AccountRow, account_id)
-
-
-def names(db: Session, account_ids: Collection[UUID]) -> dict[UUID, str]:
-    """What some coaches are called."""
-    if not account_ids:
-        return {}
-    statement = select(AccountRow.id, AccountRow.name).where(among(AccountRow.id, account_ids))
-    return dict(db.exec(statement).all())

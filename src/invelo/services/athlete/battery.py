@@ -11,6 +11,7 @@ from invelo.db.codec import body_of, body_on, set_up_columns, stored
 from invelo.db.columns import dated
 from invelo.db.errors import ConflictError
 from invelo.db.moment import Moment
+from invelo.db.queries import athlete_rows, ladder_rows
 from invelo.db.tables.athlete import AthleteRow, TestRow
 from invelo.domain.athlete import battery
 from invelo.domain.athlete.battery import Battery, BatterySituation
@@ -20,6 +21,7 @@ from invelo.domain.catalogue.movement import Modifiers, Movement
 from invelo.domain.errors import InputError
 from invelo.domain.strength.capacity import Evidence, Pool, evidence, groups_of, pool
 from invelo.domain.strength.predict import Done
+from invelo.domain.training.amount import whole_reps
 from invelo.domain.training.log import OneSide
 from invelo.services.athlete import capacity, guard, person, screen
 from invelo.services.ladder import ladder
@@ -40,6 +42,7 @@ class NewTest:
 
     def __post_init__(self) -> None:
         """Refuse a side where there is none, and what cannot be tested."""
+        whole_reps(self.movement, self.amount)
         Done(self.modifiers.setup(self.movement), self.amount, self.modifiers.tempo, self.rpe)
         if self.side and self.movement.counted != "per side":
             raise InputError(
@@ -68,7 +71,7 @@ def keep_test(db: Session, athlete: AthleteRow, test: NewTest, moment: Moment) -
             return kept
         raise ConflictError("test id", "it names another test.", "Make a new id for each test.")
     guard.allow(db, athlete.id, [test.movement.id], moment.local_date)
-    body = body_on(capacity.measures(db, athlete.id), moment.local_date)
+    body = body_on(athlete_rows.measurements(db, athlete.id), moment.local_date)
     read = evidence(
         moment.local_date, "test", body, test.movement, test.modifiers, test.amount, test.rpe
     )
@@ -90,7 +93,7 @@ def keep_test(db: Session, athlete: AthleteRow, test: NewTest, moment: Moment) -
     )
     db.add(row)
     db.flush()
-    for ladder_row in ladder.of_athlete(db, athlete.id):
+    for ladder_row in ladder_rows.of_athlete(db, athlete.id):
         rungs = ladder_graph.rungs_of(db, ladder_row.id)
         lanes = {catalogue().find_movement(rung.movement).posture.lane for rung in rungs}
         if test.movement.posture.lane in lanes:
@@ -100,7 +103,7 @@ def keep_test(db: Session, athlete: AthleteRow, test: NewTest, moment: Moment) -
 
 def capacities(db: Session, athlete_id: UUID) -> dict[Lane, Pool]:
     """Capacity by group of like tests."""
-    known = capacity.newest(db, athlete_id, capacity.measures(db, athlete_id))
+    known = capacity.newest(db, athlete_id, athlete_rows.measurements(db, athlete_id))
     return {key: pool(those) for key, those in groups_of(known).items()}
 
 
@@ -130,8 +133,8 @@ class GroupStatus:
 
 def group_statuses(db: Session, athlete: AthleteRow, today: date) -> tuple[GroupStatus, ...]:
     """Where an athlete stands in every group that was tested, by family."""
-    groups = groups_of(capacity.newest(db, athlete.id, capacity.measures(db, athlete.id)))
-    views = [ladder.view(db, row, athlete, today) for row in ladder.of_athlete(db, athlete.id)]
+    groups = groups_of(capacity.newest(db, athlete.id, athlete_rows.measurements(db, athlete.id)))
+    views = [ladder.view(db, row, athlete, today) for row in ladder_rows.of_athlete(db, athlete.id)]
     group_statuses = []
     for known in groups.values():
         form = known[0].load.setup.form
@@ -180,7 +183,7 @@ def situation_of(db: Session, athlete: AthleteRow, today: date) -> BatterySituat
     told = person.of_athlete(db, athlete.id)
     guarded = guard.of_athlete(db, athlete.id, today)
     return BatterySituation(
-        body=body_of(capacity.measures(db, athlete.id)[-1]),
+        body=body_of(athlete_rows.measurements(db, athlete.id)[-1]),
         person=told,
         limits=guarded.limits,
         passed=guarded.passed,

@@ -4,10 +4,11 @@ from datetime import date
 from functools import lru_cache
 from uuid import UUID
 
-from sqlmodel import Session, col, select
+from sqlmodel import Session
 
 from invelo.db import logs
 from invelo.db.codec import ONE_SIDE, about_of, body_on, modifiers_of, set_of
+from invelo.db.queries import athlete_rows
 from invelo.db.tables.athlete import BodyMeasurementRow, TestRow
 from invelo.db.tables.ladder import RungRow
 from invelo.db.tables.training import LoggedSetRow
@@ -16,17 +17,9 @@ from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.strength.capacity import EVIDENCE_SESSIONS, Evidence, evidence, tells
 
 
-def measures(db: Session, athlete_id: UUID) -> list[BodyMeasurementRow]:
-    """An athlete's measures, oldest first."""
-    statement = select(BodyMeasurementRow).where(BodyMeasurementRow.athlete_id == athlete_id)
-    return list(db.exec(statement.order_by(col(BodyMeasurementRow.at), col(BodyMeasurementRow.id))))
-
-
 def tests_of(db: Session, athlete_id: UUID) -> list[TestRow]:
     """An athlete's newest tests, newest first."""
-    statement = select(TestRow).where(TestRow.athlete_id == athlete_id)
-    newest = statement.order_by(col(TestRow.at).desc(), col(TestRow.id)).limit(logs.LOOK_BACK)
-    return list(db.exec(newest))
+    return athlete_rows.tests(db, athlete_id, logs.LOOK_BACK)
 
 
 def test_evidence(test: TestRow, bodies: list[BodyMeasurementRow]) -> Evidence:
@@ -46,7 +39,7 @@ def test_evidence(test: TestRow, bodies: list[BodyMeasurementRow]) -> Evidence:
 def of_rungs(db: Session, athlete_id: UUID, rungs: list[RungRow]) -> tuple[Evidence, ...]:
     """Everything kept that says something of the capacity that rungs ask for, oldest first: for a
     record, or to fit figures of their own. What speaks now is `newest`."""
-    bodies = measures(db, athlete_id)
+    bodies = athlete_rows.measurements(db, athlete_id)
     lanes = _lanes(rungs)
     evidences = (
         *_tests(db, athlete_id, bodies),

@@ -8,6 +8,7 @@ from uuid import UUID
 from sqlmodel import Session
 
 from invelo.db.errors import ConflictError
+from invelo.db.queries import equipment_rows
 from invelo.domain.athlete.readiness import CheckId, waits_for
 from invelo.domain.athlete.screen import WORDS, forbidden
 from invelo.domain.biomechanics.posture.form import Strain
@@ -126,5 +127,5 @@ def allow(db: Session, athlete_id: UUID, given: Iterable[str], today: date) -> N
 
 def hand_of(db: Session, guard: Guard, coach_id: UUID) -> ToHand:
     """What an athlete can set up with: the safe kit of their places, and the coach's bands."""
-    known = tuple((row.name, bands.curve(row)) for row in bands.of_account(db, coach_id))
+    known = tuple((row.name, bands.curve(row)) for row in equipment_rows.bands(db, coach_id))
     return to_hand(guard.rooms, guard.today, known)

@@ -7,6 +7,7 @@ from uuid import UUID
 from sqlmodel import Session
 
 from invelo.db.codec import body_of
+from invelo.db.queries import athlete_rows, ladder_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.athlete.battery import test_for
 from invelo.domain.catalogue.catalogue import ReadyLadder, TestKind, catalogue
@@ -51,9 +52,11 @@ def everywhere(
     """Where an athlete would stand on every ready ladder."""
     guarded = guard.of_athlete(db, athlete.id, today)
     situation = battery.situation_of(db, athlete, today)
-    known = capacity.newest(db, athlete.id, capacity.measures(db, athlete.id))
-    given = {ladder_row.goal: ladder_row.id for ladder_row in ladder.of_athlete(db, athlete.id)}
-    body = body_of(capacity.measures(db, athlete.id)[-1])
+    known = capacity.newest(db, athlete.id, athlete_rows.measurements(db, athlete.id))
+    given = {
+        ladder_row.goal: ladder_row.id for ladder_row in ladder_rows.of_athlete(db, athlete.id)
+    }
+    body = body_of(athlete_rows.measurements(db, athlete.id)[-1])
     ladder_placements = []
     for ready in catalogue().ladder:
         drawing = ladder.drawn(ready, purpose, level)

@@ -3,11 +3,12 @@
 from uuid import UUID
 
 from pydantic import TypeAdapter
-from sqlmodel import Session, col, select
+from sqlmodel import Session
 
 from invelo.db.columns import dated
 from invelo.db.errors import ConflictError
 from invelo.db.moment import Moment
+from invelo.db.queries import athlete_rows
 from invelo.db.tables.athlete import AthleteRow, ReadinessRow
 from invelo.domain.athlete.readiness import CheckId, CheckResult
 
@@ -16,9 +17,8 @@ CHECK: TypeAdapter[CheckId] = TypeAdapter(CheckId)
 
 def newest(db: Session, athlete_id: UUID) -> dict[CheckId, CheckResult]:
     """What each check showed last."""
-    statement = select(ReadinessRow).where(ReadinessRow.athlete_id == athlete_id)
     found: dict[CheckId, CheckResult] = {}
-    for row in db.exec(statement.order_by(col(ReadinessRow.at), col(ReadinessRow.id))):
+    for row in athlete_rows.readiness(db, athlete_id):
         check = CHECK.validate_python(row.check)
         found[check] = CheckResult(check, row.passed, row.local_date, row.note)
     return found

@@ -5,11 +5,12 @@ from datetime import date
 from uuid import UUID
 
 from pydantic import TypeAdapter
-from sqlmodel import Session, col, select
+from sqlmodel import Session
 
 from invelo.db.columns import dated
 from invelo.db.errors import ConflictError
 from invelo.db.moment import Moment
+from invelo.db.queries import athlete_rows
 from invelo.db.tables.account import AccountRow
 from invelo.db.tables.athlete import AthleteRow, ClearanceRow, ScreeningRow
 from invelo.domain.athlete.screen import Answers, Cleared, Finding, Screened, screen
@@ -35,19 +36,10 @@ class ScreenStatus:
 
 def standing(db: Session, athlete_id: UUID) -> ScreenStatus:
     """Where an athlete stands with their screen."""
-    newest = db.exec(
-        select(ScreeningRow)
-        .where(ScreeningRow.athlete_id == athlete_id)
-        .order_by(col(ScreeningRow.at).desc(), col(ScreeningRow.id))
-        .limit(1)
-    ).first()
+    newest = athlete_rows.newest_screening(db, athlete_id)
     if newest is None:
         return ScreenStatus(None, (), Cleared(Screened(())))
-    said = db.exec(
-        select(ClearanceRow)
-        .where(ClearanceRow.screening_id == newest.id)
-        .order_by(col(ClearanceRow.at))
-    ).all()
+    said = athlete_rows.clearances(db, newest.id)
     screened = Screened(FINDINGS.validate_python(newest.findings))
     lifted = frozenset(lift for clearance in said for lift in clearance.lifts)
     return ScreenStatus(newest, tuple(said), Cleared(screened, lifted))

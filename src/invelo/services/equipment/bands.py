@@ -3,21 +3,14 @@
 from datetime import datetime
 from uuid import UUID
 
-from sqlmodel import Session, col, delete, select
+from sqlmodel import Session
 
 from invelo.db.errors import ConflictError, MissingError
-from invelo.db.tables.equipment import BandRow, KitItemRow
+from invelo.db.queries import equipment_rows
+from invelo.db.tables.equipment import BandRow
 from invelo.domain.strength import bands
 
 MOST_BANDS = 50
-
-
-def of_account(db: Session, account_id: UUID) -> list[BandRow]:
-    """The bands an account uses, by name."""
-    statement = select(BandRow).where(
-        BandRow.account_id == account_id, col(BandRow.retired_at).is_(None)
-    )
-    return list(db.exec(statement.order_by(col(BandRow.name), col(BandRow.id))))
 
 
 def curve(row: BandRow) -> bands.Band:
@@ -39,7 +32,7 @@ def keep(
         if kept.account_id == account_id and kept.name == name:
             return kept
         raise ConflictError("id", "it is in use.", "Make a new id for each band.")
-    known = of_account(db, account_id)
+    known = equipment_rows.bands(db, account_id)
     if len(known) >= MOST_BANDS:
         raise ConflictError("bands", "there are too many.", "Lay one aside first.")
     if any(band.name == name for band in known):
@@ -82,5 +75,4 @@ def retire(db: Session, account_id: UUID, band_id: UUID, why: str, now: datetime
     row = of_account_one(db, account_id, band_id)
     row.retired_at, row.retired_why = now, why
     db.add(row)
-    db.exec(delete(KitItemRow).where(col(KitItemRow.band_id) == band_id))
-    db.flush()
+    equipment_rows.take_off_band(db, band_id)

@@ -5,9 +5,10 @@ from datetime import date, datetime
 from uuid import UUID
 
 from pydantic import TypeAdapter
-from sqlmodel import Session, col, select
+from sqlmodel import Session
 
 from invelo.db.errors import ConflictError, MissingError
+from invelo.db.queries import equipment_rows
 from invelo.db.tables.account import AccountRow
 from invelo.db.tables.equipment import KitItemRow, PlaceRow
 from invelo.domain.equipment.kit import Floor, Kind, KitItem, Room, SafetyCheck, rebuilt
@@ -22,12 +23,6 @@ PHOTO_TYPES = {b"\xff\xd8\xff": "image/jpeg", b"\x89PNG\r\n\x1a\n": "image/png"}
 """First bytes of the pictures that are taken."""
 
 
-def places(db: Session, account_id: UUID) -> list[PlaceRow]:
-    """The places of an account, by name."""
-    statement = select(PlaceRow).where(PlaceRow.account_id == account_id)
-    return list(db.exec(statement.order_by(col(PlaceRow.name), col(PlaceRow.id))))
-
-
 def place(db: Session, account_id: UUID, place_id: UUID) -> PlaceRow:
     """A place of the account's.
 
@@ -38,14 +33,6 @@ def place(db: Session, account_id: UUID, place_id: UUID) -> PlaceRow:
     if place_row is None or place_row.account_id != account_id:
         raise MissingError("place")
     return place_row
-
-
-def items(db: Session, place_id: UUID) -> list[KitItemRow]:
-    """What is in a place, by kind and name."""
-    statement = select(KitItemRow).where(KitItemRow.place_id == place_id)
-    return list(
-        db.exec(statement.order_by(col(KitItemRow.kind), col(KitItemRow.name), col(KitItemRow.id)))
-    )
 
 
 def item(db: Session, account_id: UUID, item_id: UUID) -> KitItemRow:
@@ -87,7 +74,9 @@ def rooms(db: Session, place_ids: Sequence[str]) -> tuple[Room, ...]:
     for place_id in place_ids:
         row = db.get(PlaceRow, UUID(place_id))
         if row is not None:
-            things = tuple(item_of(kit_item_row) for kit_item_row in items(db, row.id))
+            things = tuple(
+                item_of(kit_item_row) for kit_item_row in equipment_rows.items(db, row.id)
+            )
             rooms.append(Room(row.name, FLOOR.validate_python(row.floor), things))
     return tuple(rooms)
 
@@ -101,7 +90,7 @@ def keep_place(
         ConflictError: if the name is in use, or there are too many.
         MissingError: if the id is another coach's.
     """
-    known = places(db, account_id)
+    known = equipment_rows.places(db, account_id)
     if any(place_row.name == name and place_row.id != place_id for place_row in known):
         raise ConflictError("name", f"there is a place “{name}” already.", "Name it otherwise.")
     row = db.get(PlaceRow, place_id)
@@ -150,7 +139,7 @@ def keep_item(
         bands.of_account_one(db, account_id, band_id)
     row = db.get(KitItemRow, item_id)
     if row is None:
-        if len(items(db, where.id)) >= MOST_ITEMS:
+        if len(equipment_rows.items(db, where.id)) >= MOST_ITEMS:
             raise ConflictError("kit", "there is too much here.", "Take something off first.")
         row = KitItemRow(id=item_id, place_id=where.id, kind=thing.kind, name=thing.name)
     else:

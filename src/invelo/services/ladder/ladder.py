@@ -6,17 +6,16 @@ from datetime import date
 from typing import Any
 from uuid import UUID, uuid4
 
-from sqlalchemy import func
-from sqlmodel import Session, col, select
+from sqlmodel import Session
 
 from invelo.db.codec import LEVEL, METHOD, PURPOSE, body_of, step_policy_of, stored
 from invelo.db.columns import dated
 from invelo.db.errors import ConflictError, MissingError
 from invelo.db.ladder_graph import graph_of, rungs_of, write
 from invelo.db.moment import Moment
+from invelo.db.queries import athlete_rows, ladder_rows
 from invelo.db.tables.athlete import AthleteRow, BodyMeasurementRow
 from invelo.db.tables.ladder import LadderRow, PlacementRow, RungRow
-from invelo.db.tables.training import LoggedSetRow
 from invelo.domain.catalogue.catalogue import ReadyLadder
 from invelo.domain.ladder import ladder
 from invelo.domain.ladder.placement import Placement, place
@@ -60,12 +59,6 @@ class LadderView:
     def shut(self) -> frozenset[int]:
         """Positions of closed rungs."""
         return frozenset(i for i, why in enumerate(self.closed) if why)
-
-
-def of_athlete(db: Session, athlete_id: UUID) -> list[LadderRow]:
-    """An athlete's ladders, oldest first."""
-    statement = select(LadderRow).where(LadderRow.athlete_id == athlete_id)
-    return list(db.exec(statement.order_by(col(LadderRow.created_at), col(LadderRow.id))))
 
 
 def of_one(db: Session, athlete_id: UUID, ladder_id: UUID) -> LadderRow:
@@ -154,7 +147,7 @@ def begin(
         InputError: for a rung out of range for this body.
         ConflictError: if the athlete has such a ladder, or something closes all of it.
     """
-    if any(ladder_row.goal == goal for ladder_row in of_athlete(db, athlete.id)):
+    if any(ladder_row.goal == goal for ladder_row in ladder_rows.of_athlete(db, athlete.id)):
         raise ConflictError(
             "goal",
             f"{athlete.name} has a ladder “{goal}” already.",
@@ -204,8 +197,7 @@ def delete(db: Session, row: LadderRow) -> None:
     Raises:
         ConflictError: if sessions are logged on it, which stay.
     """
-    used = select(LoggedSetRow.id).join(RungRow).where(RungRow.ladder_id == row.id)
-    if db.exec(used.limit(1)).first() is not None:
+    if ladder_rows.is_logged_on(db, row.id):
         raise ConflictError(
             "ladder", "sessions are logged on it, which stay.", "Leave it, or export it first."
         )
@@ -221,7 +213,7 @@ def known(db: Session, row: LadderRow) -> tuple[Evidence, ...]:
 def view(db: Session, row: LadderRow, athlete: AthleteRow, today: date) -> LadderView:
     """The ladder as it stands for its athlete on a day, theirs."""
     rungs = rungs_of(db, row.id)
-    bodies = capacity.measures(db, athlete.id)
+    bodies = athlete_rows.measurements(db, athlete.id)
     evidence = capacity.newest(db, athlete.id, bodies, rungs)
     return _view(db, row, athlete, rungs, bodies[-1], evidence, today)
 
@@ -229,7 +221,7 @@ def view(db: Session, row: LadderRow, athlete: AthleteRow, today: date) -> Ladde
 def view_for(db: Session, row: LadderRow, other: AthleteRow, today: date) -> LadderView:
     """The same ladder measured for another athlete, by their own tests and sets."""
     rungs = rungs_of(db, row.id)
-    bodies = capacity.measures(db, other.id)
+    bodies = athlete_rows.measurements(db, other.id)
     evidence = capacity.newest(db, other.id, bodies, rungs)
     return _view(db, row, other, rungs, bodies[-1], evidence, today)
 
@@ -327,12 +319,8 @@ def stand(
 
 def moved_why(db: Session, row: LadderRow) -> str:
     """The coach's newest word on why the athlete stands where they do; '' where there is none."""
-    statement = (
-        select(PlacementRow.inputs)
-        .where(PlacementRow.ladder_id == row.id)
-        .order_by(col(PlacementRow.at).desc(), col(PlacementRow.id))
-    )
-    moves = (found for found in db.exec(statement) if "moved to" in found)
+    inputs = ladder_rows.placement_inputs(db, row.id)
+    moves = (placement for placement in inputs if "moved to" in placement)
     newest = next(moves, None)
     if newest is None or newest["moved to"] != str(row.current_rung_id):
         return ""
@@ -354,5 +342,4 @@ def resume(db: Session, row: LadderRow) -> LadderRow:
 
 def revision(db: Session, row: LadderRow) -> int:
     """How often the sheet was drawn anew: placements kept for it."""
-    statement = select(func.count()).where(PlacementRow.ladder_id == row.id)
-    return db.exec(statement).one()
+    return ladder_rows.placements(db, row.id)

@@ -4,12 +4,13 @@ from collections.abc import Callable, Iterable
 from datetime import datetime
 from uuid import UUID
 
-from sqlmodel import Session, col, delete, select
+from sqlmodel import Session
 
 from invelo.db.codec import body_of, step_policy_of
 from invelo.db.errors import ConflictError
 from invelo.db.ladder_graph import document_of, graph_of, read, rungs_of, write
 from invelo.db.moment import Moment
+from invelo.db.queries import athlete_rows, ladder_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.ladder import LadderRevisionRow, LadderRow, RungRow
 from invelo.domain.ladder.bridge import Bridge, bridge
@@ -17,7 +18,7 @@ from invelo.domain.ladder.ladder import belongs, measure
 from invelo.domain.ladder.rung import demand
 from invelo.domain.ladder.step_policy import StepPolicy
 from invelo.domain.ladder.workshop import LadderGraph, Node
-from invelo.services.athlete import capacity, guard
+from invelo.services.athlete import guard
 from invelo.services.ladder import ladder
 
 MOST_REVISIONS = 100
@@ -55,19 +56,14 @@ def edit(
     if after == before:
         return row
     guard.allow(db, athlete.id, given, moment.local_date)
-    body = body_of(capacity.measures(db, athlete.id)[-1])
+    body = body_of(athlete_rows.measurements(db, athlete.id)[-1])
     measure(body, tuple(node.rung for node in after.rungs), after.links, step_policy_of(row))
     _revise(db, row, row.revision, before, "as it was", moment.at)
-    later = col(LadderRevisionRow.ladder_id) == row.id, col(LadderRevisionRow.number) > row.revision
-    db.exec(delete(LadderRevisionRow).where(*later))
+    ladder_rows.forget_revisions(db, row.id, after=row.revision)
     row.revision += 1
     write(db, row, after)
     _revise(db, row, row.revision, after, note, moment.at)
-    old = (
-        col(LadderRevisionRow.ladder_id) == row.id,
-        col(LadderRevisionRow.number) < row.revision - MOST_REVISIONS,
-    )
-    db.exec(delete(LadderRevisionRow).where(*old))
+    ladder_rows.forget_revisions(db, row.id, before=row.revision - MOST_REVISIONS)
     ladder.record_placement(db, row, athlete, moment, {"drawn anew": note})
     return row
 
@@ -76,7 +72,7 @@ def _revise(
     db: Session, row: LadderRow, number: int, drawing: LadderGraph, note: str, at: datetime
 ) -> None:
     """Keep a drawing under its number; one that is kept already stays."""
-    if _numbered(db, row, number) is None:
+    if ladder_rows.revision(db, row.id, number) is None:
         ladder_revision = LadderRevisionRow(
             ladder_id=row.id, number=number, at=at, note=note, document=document_of(drawing)
         )
@@ -84,20 +80,10 @@ def _revise(
         db.flush()
 
 
-def _numbered(db: Session, row: LadderRow, number: int) -> LadderRevisionRow | None:
-    statement = select(LadderRevisionRow).where(
-        LadderRevisionRow.ladder_id == row.id, LadderRevisionRow.number == number
-    )
-    return db.exec(statement).first()
-
-
 def undoable(db: Session, row: LadderRow) -> tuple[str, str]:
     """What can be undone and what done again, in words; '' where nothing can."""
     near = (row.revision - 1, row.revision, row.revision + 1)
-    statement = select(col(LadderRevisionRow.number), col(LadderRevisionRow.note)).where(
-        LadderRevisionRow.ladder_id == row.id, col(LadderRevisionRow.number).in_(near)
-    )
-    words = dict(db.exec(statement).all())
+    words = ladder_rows.revision_notes(db, row.id, near)
     before, now, later = (words.get(number) for number in near)
     return (now if now and before is not None else "", later or "")
 
@@ -121,7 +107,7 @@ def redo(db: Session, row: LadderRow, athlete: AthleteRow, moment: Moment) -> La
 
 
 def _turn(db: Session, row: LadderRow, athlete: AthleteRow, by: int, moment: Moment) -> LadderRow:
-    ladder_revision = _numbered(db, row, row.revision + by)
+    ladder_revision = ladder_rows.revision(db, row.id, row.revision + by)
     if ladder_revision is None:
         what = "undo" if by < 0 else "do again"
         raise ConflictError("ladder", f"there is nothing to {what}.", "Go on from here.")
@@ -177,7 +163,7 @@ def add_where_it_belongs(
         ConflictError: if something closes it.
     """
     drawing = graph_of(db, rungs_of(db, row.id))
-    body = body_of(capacity.measures(db, athlete.id)[-1])
+    body = body_of(athlete_rows.measurements(db, athlete.id)[-1])
     demands = tuple(demand(body, node.rung) for node in drawing.rungs)
     asks = demand(body, new.rung)
     position = belongs(demands, asks.height, asks.lane)

@@ -4,12 +4,13 @@ from dataclasses import dataclass
 from datetime import date
 from uuid import UUID
 
-from sqlmodel import Session, col, select
+from sqlmodel import Session
 
 from invelo.db.codec import set_up_columns
 from invelo.db.columns import dated
 from invelo.db.errors import ConflictError, MissingError
 from invelo.db.moment import Moment
+from invelo.db.queries import plan_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.plan import DailyMinimumRow, DailyMinimumTickRow
 from invelo.domain.catalogue.movement import Modifiers
@@ -28,37 +29,15 @@ class DailyMinimumView:
     before: tuple[DailyMinimumRow, ...]
 
 
-def running(db: Session, athlete_id: UUID) -> DailyMinimumRow | None:
-    """The one that runs, if one does."""
-    return db.exec(
-        select(DailyMinimumRow).where(
-            DailyMinimumRow.athlete_id == athlete_id, col(DailyMinimumRow.ended_on).is_(None)
-        )
-    ).first()
-
-
 def view(db: Session, athlete_id: UUID, today: date) -> DailyMinimumView | None:
     """How it goes."""
-    row = running(db, athlete_id)
+    row = plan_rows.running_minimum(db, athlete_id)
     if row is None:
         return None
-    ticks = list(
-        db.exec(select(DailyMinimumTickRow).where(DailyMinimumTickRow.daily_minimum_id == row.id))
-    )
-    days = tuple(
-        sorted(
-            daily_minimum_tick_row.local_date
-            for daily_minimum_tick_row in ticks
-            if not daily_minimum_tick_row.trial
-        )
-    )
-    tries = sum(daily_minimum_tick_row.trial for daily_minimum_tick_row in ticks)
-    before = select(DailyMinimumRow).where(
-        DailyMinimumRow.athlete_id == athlete_id, col(DailyMinimumRow.ended_on).is_not(None)
-    )
-    ended = tuple(
-        db.exec(before.order_by(col(DailyMinimumRow.begun_on).desc(), col(DailyMinimumRow.id)))
-    )
+    ticks = plan_rows.ticks(db, row.id)
+    days = tuple(sorted(tick.local_date for tick in ticks if not tick.trial))
+    tries = sum(tick.trial for tick in ticks)
+    ended = plan_rows.ended_minimums(db, athlete_id)
     return DailyMinimumView(row, days, standing(row.begun_on, days, tries, today), ended)
 
 
@@ -81,7 +60,7 @@ def begin(
             return kept
         raise ConflictError("id", "it is in use.", "Make a new id for each daily minimum.")
     guard.allow(db, athlete.id, [prescription.movement.id], moment.local_date)
-    before = running(db, athlete.id)
+    before = plan_rows.running_minimum(db, athlete.id)
     if before is not None:
         _end(db, before, why or "changed", moment.local_date)
     row = DailyMinimumRow(
@@ -113,7 +92,7 @@ def end(db: Session, athlete_id: UUID, why: str, day: date) -> None:
     Raises:
         MissingError: if none does.
     """
-    row = running(db, athlete_id)
+    row = plan_rows.running_minimum(db, athlete_id)
     if row is None:
         raise MissingError("daily minimum")
     _end(db, row, why, day)
@@ -129,7 +108,7 @@ def tick(
         InputError: for a trial after the first day.
         ConflictError: if the id is another's.
     """
-    row = running(db, athlete_id)
+    row = plan_rows.running_minimum(db, athlete_id)
     if row is None:
         raise MissingError("daily minimum")
     kept = db.get(DailyMinimumTickRow, tick_id)
@@ -139,13 +118,7 @@ def tick(
         raise ConflictError("id", "it is in use.", "Make a new id for each tick.")
     if trial and moment.local_date != row.begun_on:
         raise InputError("trial", "it is tried out on its first day.", "Tick the day off instead.")
-    there = db.exec(
-        select(DailyMinimumTickRow).where(
-            DailyMinimumTickRow.daily_minimum_id == row.id,
-            DailyMinimumTickRow.local_date == moment.local_date,
-            col(DailyMinimumTickRow.trial).is_(False),
-        )
-    ).first()
+    there = plan_rows.tick_of_day(db, row.id, moment.local_date)
     if there is not None and not trial:
         return there
     made = DailyMinimumTickRow(

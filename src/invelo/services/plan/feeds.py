@@ -3,9 +3,10 @@
 from datetime import datetime
 from uuid import UUID
 
-from sqlmodel import Session, col, select
+from sqlmodel import Session
 
 from invelo.db.errors import MissingError
+from invelo.db.queries import plan_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.plan import CalendarFeedRow
 from invelo.db.tokens import digest, new_token
@@ -20,17 +21,9 @@ def open_feed(db: Session, athlete_id: UUID, now: datetime) -> str:
     return token
 
 
-def standing(db: Session, athlete_id: UUID) -> CalendarFeedRow | None:
-    """The address that works, if one does."""
-    statement = select(CalendarFeedRow).where(
-        CalendarFeedRow.athlete_id == athlete_id, col(CalendarFeedRow.revoked_at).is_(None)
-    )
-    return db.exec(statement).first()
-
-
 def revoke(db: Session, athlete_id: UUID, now: datetime) -> None:
     """End the address that works; whoever still asks for it is told that it is not there."""
-    row = standing(db, athlete_id)
+    row = plan_rows.calendar_feed(db, athlete_id)
     if row is not None:
         row.revoked_at = now
         db.add(row)

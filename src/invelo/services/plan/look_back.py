@@ -4,10 +4,10 @@ from dataclasses import dataclass
 from datetime import date, timedelta
 from uuid import UUID
 
-from sqlmodel import Session, col, select
+from sqlmodel import Session
 
 from invelo.db import logs
-from invelo.db.tables.training import TrainingSessionRow
+from invelo.db.queries import training_rows
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Muscle
 from invelo.domain.plan.session.totals import HELPER
@@ -35,16 +35,8 @@ class LookBack:
 
 def weeks(db: Session, athlete_id: UUID, week_start: date, count: int = 2) -> tuple[LookBack, ...]:
     """The weeks before one, the newest first."""
-    rows = db.exec(
-        select(TrainingSessionRow)
-        .where(
-            TrainingSessionRow.athlete_id == athlete_id,
-            col(TrainingSessionRow.finished_at).is_not(None),
-            TrainingSessionRow.local_date >= week_start - timedelta(days=7 * count),
-            TrainingSessionRow.local_date < week_start,
-        )
-        .order_by(col(TrainingSessionRow.at))
-    ).all()
+    since = week_start - timedelta(days=7 * count)
+    rows = training_rows.finished_between(db, athlete_id, since, week_start)
     sets = logs.standing_sets(db, [session.id for session in rows])
     look_backs = []
     for back in range(1, count + 1):
@@ -70,17 +62,3 @@ def weeks(db: Session, athlete_id: UUID, week_start: date, count: int = 2) -> tu
         )
         look_backs.append(LookBack(first, sessions, regions))
     return tuple(look_backs)
-
-
-def last_day(db: Session, athlete_id: UUID) -> date | None:
-    """The day of an athlete's newest finished session."""
-    statement = (
-        select(col(TrainingSessionRow.local_date))
-        .where(
-            TrainingSessionRow.athlete_id == athlete_id,
-            col(TrainingSessionRow.finished_at).is_not(None),
-        )
-        .order_by(col(TrainingSessionRow.at).desc())
-        .limit(1)
-    )
-    return db.exec(statement).first()

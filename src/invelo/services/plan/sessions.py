@@ -6,12 +6,13 @@ from typing import Any
 from uuid import UUID
 
 from pydantic import TypeAdapter
-from sqlmodel import Session, col, select
+from sqlmodel import Session
 
 from invelo.db.codec import CHANGES
 from invelo.db.columns import dated
 from invelo.db.errors import ConflictError, MissingError
 from invelo.db.moment import Moment
+from invelo.db.queries import plan_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.plan import AdaptedDayRow, SessionTemplateRow
 from invelo.domain.catalogue.catalogue import catalogue
@@ -26,15 +27,9 @@ TODAY: TypeAdapter[Today] = TypeAdapter(Today)
 MOST_OWN = 200
 
 
-def own(db: Session, account_id: UUID) -> list[SessionTemplateRow]:
-    """A coach's own sessions, by name."""
-    statement = select(SessionTemplateRow).where(SessionTemplateRow.account_id == account_id)
-    return list(db.exec(statement.order_by(col(SessionTemplateRow.name))))
-
-
 def shapes(db: Session, account_id: UUID) -> tuple[SessionTemplate, ...]:
     """Every session to start from: the ready ones, then the coach's own."""
-    kept = tuple(SHAPE.validate_python(row.document) for row in own(db, account_id))
+    kept = tuple(SHAPE.validate_python(row.document) for row in plan_rows.templates(db, account_id))
     return (*catalogue().session, *kept)
 
 
@@ -67,7 +62,7 @@ def keep_own(
         return kept
     if not shape.name.strip():
         raise InputError("name", "it is empty.", "Name it as you would call it.")
-    there = own(db, account_id)
+    there = plan_rows.templates(db, account_id)
     if any(session_template.name == shape.name.strip() for session_template in there):
         raise ConflictError("name", f"“{shape.name}” is there already.", "Give it another name.")
     if len(there) >= MOST_OWN:
@@ -124,27 +119,8 @@ def adapted(
     db: Session, athlete_id: UUID, day: date, besides: Collection[UUID] = ()
 ) -> CoreSession | None:
     """A day's session as it was adapted last; None where it was not, or only `besides`."""
-    statement = select(AdaptedDayRow).where(
-        AdaptedDayRow.athlete_id == athlete_id,
-        AdaptedDayRow.day == day,
-        col(AdaptedDayRow.id).not_in(besides),
-    )
-    row = db.exec(statement.order_by(col(AdaptedDayRow.at).desc(), col(AdaptedDayRow.id))).first()
+    row = plan_rows.newest_adapted(db, athlete_id, day, besides)
     return read(row.session) if row else None
-
-
-def drop_adapted(
-    db: Session, athlete_id: UUID, day: date, only: Collection[UUID] | None = None
-) -> None:
-    """Go back to what was planned, or to before some adaptations."""
-    statement = select(AdaptedDayRow).where(
-        AdaptedDayRow.athlete_id == athlete_id, AdaptedDayRow.day == day
-    )
-    if only is not None:
-        statement = statement.where(col(AdaptedDayRow.id).in_(only))
-    for row in db.exec(statement):
-        db.delete(row)
-    db.flush()
 
 
 def document_of(session: CoreSession) -> dict[str, Any]:

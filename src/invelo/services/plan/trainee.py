@@ -7,13 +7,14 @@ from uuid import UUID
 from sqlmodel import Session
 
 from invelo.db.codec import LEVEL, METHOD, PURPOSE, body_of
+from invelo.db.queries import athlete_rows, ladder_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.athlete.readiness import CHECKS, Check
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.plan.session.trainee import Near, Stand, Trainee
 from invelo.domain.plan.week.venue import Venue
-from invelo.services.athlete import capacity, guard, person, readiness
+from invelo.services.athlete import guard, person, readiness
 from invelo.services.equipment import kit
 from invelo.services.ladder import ladder
 
@@ -22,7 +23,7 @@ def of_athlete(db: Session, athlete: AthleteRow, today: date) -> Trainee:
     """Someone on their ladders, on a day."""
     guarded = guard.of_athlete(db, athlete.id, today)
     told = person.of_athlete(db, athlete.id)
-    rows = [row for row in ladder.of_athlete(db, athlete.id) if not row.stopped]
+    rows = [row for row in ladder_rows.of_athlete(db, athlete.id) if not row.stopped]
     refused = {
         movement.id: refusal.problem
         for movement in catalogue().movement
@@ -32,7 +33,7 @@ def of_athlete(db: Session, athlete: AthleteRow, today: date) -> Trainee:
     levels = [stand.level for stand in stands]
     return Trainee(
         name=athlete.name,
-        body=body_of(capacity.measures(db, athlete.id)[-1]),
+        body=body_of(athlete_rows.measurements(db, athlete.id)[-1]),
         stands=stands,
         open_movements=guarded.open_movements - frozenset(told.dislikes),
         closed_checks=_closed(db, athlete.id),

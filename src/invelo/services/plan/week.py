@@ -5,11 +5,12 @@ from datetime import date, datetime, timedelta
 from uuid import UUID
 
 from pydantic import TypeAdapter
-from sqlmodel import Session, col, select
+from sqlmodel import Session
 
 from invelo.db.columns import dated
 from invelo.db.errors import ConflictError
 from invelo.db.moment import Moment
+from invelo.db.queries import plan_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.plan import AvailabilityRow, WeekPlanRow
 from invelo.domain.catalogue.movement import StressedJoint
@@ -188,7 +189,7 @@ def view(
     advice = advise_days(low_resistance(who), told.days, told.minutes)
     kept = availability_of(db, athlete.id)
     availability = kept or usual_availability(told, advice)
-    row = newest(db, athlete.id, week_start)
+    row = plan_rows.newest_week(db, athlete.id, week_start)
     if pins is None:
         pins = PINS.validate_python(row.inputs["pins"]) if row else ()
     if lost is None:
@@ -216,21 +217,13 @@ def view(
     )
 
 
-def newest(db: Session, athlete_id: UUID, week_start: date) -> WeekPlanRow | None:
-    """The revision that stands."""
-    statement = select(WeekPlanRow).where(
-        WeekPlanRow.athlete_id == athlete_id, WeekPlanRow.week_start == week_start
-    )
-    return db.exec(statement.order_by(col(WeekPlanRow.number).desc()).limit(1)).first()
-
-
 def _placed(row: WeekPlanRow | None) -> frozenset[Placed]:
     return frozenset((str(key), int(day)) for key, day in row.placed) if row else frozenset()
 
 
 def _hard_before(db: Session, athlete_id: UUID, week_start: date) -> frozenset[StressedJoint]:
     """Joints for which the Sunday before was planned hard."""
-    row = newest(db, athlete_id, week_start - timedelta(days=7))
+    row = plan_rows.newest_week(db, athlete_id, week_start - timedelta(days=7))
     stress: dict[str, dict[StressedJoint, int]] = row.result.get("stress", {}) if row else {}
     return frozenset(
         joint
@@ -295,7 +288,7 @@ def keep(
     )
     db.add(row)
     db.flush()
-    _forget(db, athlete.id, seen.week_start, row.number - MOST_REVISIONS)
+    plan_rows.forget_week(db, athlete.id, seen.week_start, row.number - MOST_REVISIONS)
     return row
 
 
@@ -330,7 +323,7 @@ def plan_again(
     """
     from invelo.domain.plan.week.solve import solve  # heavy: loaded on first use
 
-    before = newest(db, athlete.id, week_start)
+    before = plan_rows.newest_week(db, athlete.id, week_start)
     if before is None:
         return None
     try:
@@ -360,23 +353,13 @@ def standing_availability(db: Session, athlete: AthleteRow, today: date) -> Stan
     return usual_availability(told, advise_days(low_resistance(who), told.days, told.minutes))
 
 
-def _forget(db: Session, athlete_id: UUID, week_start: date, up_to: int) -> None:
-    statement = select(WeekPlanRow).where(
-        WeekPlanRow.athlete_id == athlete_id,
-        WeekPlanRow.week_start == week_start,
-        col(WeekPlanRow.number) <= up_to,
-    )
-    for row in db.exec(statement):
-        db.delete(row)
-
-
 def undo(db: Session, athlete: AthleteRow, week_start: date) -> None:
     """Take up the revision before; the undone one goes.
 
     Raises:
         ConflictError: if there is none.
     """
-    row = newest(db, athlete.id, week_start)
+    row = plan_rows.newest_week(db, athlete.id, week_start)
     if row is None:
         raise ConflictError("week", "there is nothing to undo.", "Go on from here.")
     db.delete(row)

@@ -5,6 +5,7 @@ from datetime import date, timedelta
 
 from sqlmodel import Session
 
+from invelo.db.queries import plan_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.plan import DailyMinimumRow
 from invelo.domain.catalogue.catalogue import catalogue
@@ -12,14 +13,14 @@ from invelo.domain.errors import InputError
 from invelo.domain.plan.daily_minimum import RunningDailyMinimum
 from invelo.domain.plan.session.timeline import length
 from invelo.formats.plan.words import FileDay, FileWeek
-from invelo.services.plan import daily_minimum, sessions, week
+from invelo.services.plan import sessions, week
 from invelo.services.plan.week import WeekView
 
 
 def file_week(db: Session, athlete: AthleteRow, week_start: date, today: date) -> FileWeek:
     """A week as its files tell it, each day as it was adapted; without anything to plan, the daily
     minimum alone."""
-    row = daily_minimum.running(db, athlete.id)
+    row = plan_rows.running_minimum(db, athlete.id)
     running = None if row is None else _running(row)
     try:
         seen = week.view(db, athlete, week_start, today)

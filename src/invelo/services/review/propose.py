@@ -5,14 +5,15 @@ from datetime import date
 from typing import Any
 from uuid import UUID
 
-from sqlmodel import Session, col, select, update
+from sqlmodel import Session
 
 from invelo.db import logs
 from invelo.db.codec import METHOD, body_of, rung_columns, stored
 from invelo.db.columns import dated
 from invelo.db.moment import Moment
+from invelo.db.queries import ladder_rows, review_rows
 from invelo.db.tables.athlete import AthleteRow
-from invelo.db.tables.ladder import LadderRow, RungRow
+from invelo.db.tables.ladder import LadderRow
 from invelo.db.tables.review import ProposalRow
 from invelo.db.tables.training import TrainingSessionRow
 from invelo.domain.estimate import ComputedInput, Input
@@ -36,13 +37,8 @@ SESSIONS_JUDGED = 12
 
 def proposals_of(db: Session, session: TrainingSessionRow) -> list[ProposalRow]:
     """What a session led to, of each ladder the newest."""
-    rows = db.exec(
-        select(ProposalRow)
-        .where(ProposalRow.session_id == session.id)
-        .order_by(col(ProposalRow.at).desc(), col(ProposalRow.id))
-    )
     newest: dict[UUID, ProposalRow] = {}
-    for row in rows:
+    for row in review_rows.of_session(db, session.id):
         newest.setdefault(row.ladder_id, row)
     return list(newest.values())
 
@@ -97,11 +93,7 @@ def judge_anew(
 def _touched(db: Session, session: TrainingSessionRow) -> list[LadderRow]:
     """The ladders that a session's sets stand on, locked, in a fixed order."""
     rungs = {logged.rung_id for logged in logs.standing_sets(db, [session.id])[session.id]}
-    ladders_of = select(RungRow.ladder_id).where(col(RungRow.id).in_(rungs - {None}))
-    statement = (
-        select(LadderRow).where(col(LadderRow.id).in_(ladders_of)).order_by(col(LadderRow.id))
-    )
-    return list(db.exec(statement.with_for_update()))
+    return ladder_rows.locked_of_rungs(db, {rung for rung in rungs if rung})
 
 
 def situation(
@@ -141,15 +133,6 @@ ANSWERS = 12
 
 def answered(db: Session, ladder_id: UUID, today: date) -> tuple[AnsweredProposal, ...]:
     """What the coach said to the newest proposals of a ladder, newest first."""
-    statement = (
-        select(ProposalRow)
-        .where(
-            ProposalRow.ladder_id == ladder_id,
-            col(ProposalRow.answer).in_(("accept", "edit", "decline")),
-        )
-        .order_by(col(ProposalRow.at).desc(), col(ProposalRow.id))
-        .limit(ANSWERS)
-    )
     return tuple(
         AnsweredProposal(
             proposal.outcome,  # type: ignore[arg-type]
@@ -159,18 +142,8 @@ def answered(db: Session, ladder_id: UUID, today: date) -> tuple[AnsweredProposa
             (today - proposal.local_date).days,
             int(proposal.inputs.get("pain", 0)),
         )
-        for proposal in db.exec(statement)
+        for proposal in review_rows.answered(db, ladder_id, ANSWERS)
     )
-
-
-def waiting(db: Session, ladder_id: UUID) -> ProposalRow | None:
-    """The proposal of a ladder that waits for your decision, if one does."""
-    statement = (
-        select(ProposalRow)
-        .where(ProposalRow.ladder_id == ladder_id, col(ProposalRow.answer).is_(None))
-        .order_by(col(ProposalRow.at).desc(), col(ProposalRow.id))
-    )
-    return db.exec(statement).first()
 
 
 def _next(seen: LadderView, above: tuple[int, ...]) -> int | None:
@@ -204,12 +177,7 @@ def keep(
 ) -> ProposalRow:
     """Keep a proposal with all it rests on; what waited on this ladder before lapses."""
     spoke = "a newer session spoke" if session else "the end of the week spoke"
-    lapsing = (
-        update(ProposalRow)
-        .where(col(ProposalRow.ladder_id) == seen.row.id, col(ProposalRow.answer).is_(None))
-        .values(answer="expired", answered_at=moment.at, note=spoke)
-    )
-    db.exec(lapsing)
+    review_rows.expire_pending(db, seen.row.id, moment.at, spoke)
     row = ProposalRow(
         ladder_id=seen.row.id,
         session_id=session.id if session else None,

@@ -3,16 +3,12 @@
 from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import date, timedelta
-from typing import Any
 from uuid import UUID
 
 import numpy as np
-from sqlalchemy import func
-from sqlmodel import Session, col, select
+from sqlmodel import Session
 
-from invelo.db.columns import among
-from invelo.db.tables.ladder import PlacementRow, RungRow
-from invelo.db.tables.training import LoggedSetRow, TrainingSessionRow
+from invelo.db.queries import ladder_rows, training_rows
 from invelo.domain.estimate import Estimate
 from invelo.domain.review.trend import TrendPoint
 from invelo.domain.review.workload import (
@@ -49,22 +45,7 @@ def over_time(db: Session, ladder_id: UUID, since: date | None = None) -> tuple[
 
     A day on which nothing new told it is left out: an old figure told again is no evidence.
     """
-    statement = (
-        select(  # type: ignore[call-overload]
-            PlacementRow.local_date,
-            PlacementRow.likely,
-            PlacementRow.low,
-            PlacementRow.high,
-            PlacementRow.unit,
-            PlacementRow.told_on,
-            col(PlacementRow.inputs)["session"].as_string(),
-        )
-        .where(PlacementRow.ladder_id == ladder_id)
-        .order_by(col(PlacementRow.at), col(PlacementRow.id))
-    )
-    if since is not None:
-        statement = statement.where(PlacementRow.local_date >= since)
-    by_day = {row.local_date: row for row in db.exec(statement)}
+    by_day = {row.local_date: row for row in ladder_rows.capacities(db, ladder_id, since)}
     held = list(by_day.values())
     rows = held[:1] + [one for one in held[1:] if one.told_on in (None, one.local_date)]
     return tuple(
@@ -81,11 +62,6 @@ def over_time(db: Session, ladder_id: UUID, since: date | None = None) -> tuple[
 def loads(db: Session, athlete_id: UUID, since: date) -> list[SessionLoad]:
     """What each finished session since a day asked. It lasts from its opening to a minute after
     its last set; without an effort of its own, the mean of the sets' stands in."""
-    statement = (
-        select(TrainingSessionRow)
-        .where(TrainingSessionRow.athlete_id == athlete_id, *_counted(since))
-        .order_by(col(TrainingSessionRow.local_date), col(TrainingSessionRow.id))
-    )
     return [
         SessionLoad(
             row.local_date,
@@ -93,7 +69,7 @@ def loads(db: Session, athlete_id: UUID, since: date) -> list[SessionLoad]:
             float(minutes_of(row.duration_s or 0.0)),
             stood_in=row.rpe is None,
         )
-        for row in db.exec(statement)
+        for row in training_rows.rated_since(db, athlete_id, since)
     ]
 
 
@@ -106,16 +82,6 @@ def ratios(db: Session, todays: Mapping[UUID, date], back: timedelta) -> dict[UU
         back: how far loads are read.
     """
     since = min(todays.values(), default=date.max) - back
-    statement = (
-        select(
-            col(TrainingSessionRow.athlete_id),
-            func.array_agg(TrainingSessionRow.local_date - since),
-            func.array_agg(func.coalesce(TrainingSessionRow.rpe, TrainingSessionRow.mean_set_rpe)),
-            func.array_agg(TrainingSessionRow.duration_s),
-        )
-        .where(among(TrainingSessionRow.athlete_id, todays), *_counted(since))
-        .group_by(col(TrainingSessionRow.athlete_id))
-    )
     return newest_ratios(
         {
             athlete: daily_loads(
@@ -123,27 +89,6 @@ def ratios(db: Session, todays: Mapping[UUID, date], back: timedelta) -> dict[UU
                 load_of(np.array(rpes), minutes_of(np.array(lasted))),
                 (todays[athlete] - since).days + 1,
             )
-            for athlete, days, rpes, lasted in db.exec(statement)
+            for athlete, days, rpes, lasted in training_rows.rated_of_many(db, todays, since)
         }
     )
-
-
-def _counted(since: date) -> tuple[Any, ...]:
-    return (
-        col(TrainingSessionRow.finished_at).is_not(None),
-        col(TrainingSessionRow.mean_set_rpe).is_not(None),
-        TrainingSessionRow.local_date >= since,
-    )
-
-
-def training_days(db: Session, ladder_id: UUID, since: date) -> list[date]:
-    """Days since one on which a ladder was trained, each once, in order."""
-    statement = (
-        select(col(TrainingSessionRow.local_date))
-        .join(LoggedSetRow, col(LoggedSetRow.session_id) == TrainingSessionRow.id)
-        .join(RungRow, col(RungRow.id) == LoggedSetRow.rung_id)
-        .where(RungRow.ladder_id == ladder_id, TrainingSessionRow.local_date >= since)
-        .distinct()
-        .order_by(col(TrainingSessionRow.local_date))
-    )
-    return list(db.exec(statement))

@@ -5,17 +5,17 @@ from dataclasses import dataclass
 from typing import Literal
 from uuid import UUID
 
-from sqlmodel import Session, col, select
+from sqlmodel import Session
 
 from invelo.db import access
-from invelo.db.columns import among
 from invelo.db.errors import ConflictError
 from invelo.db.moment import Moment
+from invelo.db.queries import review_rows
 from invelo.db.tables.account import AccountRow
-from invelo.db.tables.athlete import AthleteAccessRow, AthleteRow
+from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.ladder import LadderRow
 from invelo.db.tables.plan import WeekPlanRow
-from invelo.db.tables.review import MessageRow, ProposalRow
+from invelo.db.tables.review import ProposalRow
 from invelo.domain.errors import InputError
 from invelo.domain.plan.week.availability import week_start_of
 from invelo.services.athlete import guard
@@ -31,13 +31,7 @@ NEWEST = 20
 
 def proposals(db: Session, ladder_id: UUID, most: int = NEWEST) -> list[ProposalRow]:
     """The newest decisions of a ladder, newest first."""
-    statement = (
-        select(ProposalRow)
-        .where(ProposalRow.ladder_id == ladder_id)
-        .order_by(col(ProposalRow.at).desc(), col(ProposalRow.id))
-        .limit(most)
-    )
-    return list(db.exec(statement))
+    return review_rows.of_ladder(db, ladder_id, most)
 
 
 def answer(
@@ -143,27 +137,3 @@ def week_again(db: Session, athlete: AthleteRow, moment: Moment) -> WeekPlanRow 
     return week.plan_again(
         db, athlete, apply.next_week_start(moment.local_date), moment, "after the review"
     ) or week.plan_again(db, athlete, week_start_of(moment.local_date), moment, "after the review")
-
-
-def messages_of(db: Session, proposal_ids: list[UUID]) -> dict[UUID, MessageRow]:
-    """What was told of some decisions, by decision."""
-    statement = select(MessageRow).where(among(MessageRow.proposal_id, proposal_ids))
-    return {row.proposal_id: row for row in db.exec(statement) if row.proposal_id}
-
-
-def messages(db: Session, account_id: UUID, before: UUID | None, most: int) -> list[MessageRow]:
-    """Messages to a coach's athletes, newest first, from after a known one."""
-    statement = (
-        select(MessageRow)
-        .join(AthleteAccessRow, col(AthleteAccessRow.athlete_id) == MessageRow.athlete_id)
-        .where(AthleteAccessRow.account_id == account_id)
-        .order_by(col(MessageRow.at).desc(), col(MessageRow.id).desc())
-        .limit(most)
-    )
-    known = db.get(MessageRow, before) if before else None
-    if known is not None:
-        older = (col(MessageRow.at) < known.at) | (
-            (col(MessageRow.at) == known.at) & (col(MessageRow.id) < known.id)
-        )
-        statement = statement.where(older)
-    return list(db.exec(statement))

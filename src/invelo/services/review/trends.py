@@ -3,25 +3,16 @@
 from collections.abc import Iterable
 from dataclasses import dataclass
 from datetime import date, timedelta
-from typing import Any
 from uuid import UUID
 
-from sqlalchemy import cast, func
-from sqlalchemy.dialects.postgresql import JSONB
-from sqlalchemy.types import Date
-from sqlmodel import Session, col, select
+from sqlmodel import Session
 
-from invelo.db import logs
 from invelo.db.codec import CHANGES, ONE_SIDE, SET_KIND, body_on
-from invelo.db.tables.athlete import TechniqueNoteRow, TestRow
-from invelo.db.tables.ladder import LadderRow
-from invelo.db.tables.plan import WeekPlanRow
-from invelo.db.tables.review import ProposalRow
-from invelo.db.tables.training import CheckInRow, LoggedSetRow, TrainingSessionRow
+from invelo.db.queries import athlete_rows, plan_rows, review_rows, training_rows
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.review.tally import Group, WeekTally, tally
-from invelo.services.athlete import capacity, person
+from invelo.services.athlete import person
 
 USUAL_DAYS = 3
 """Days a week where neither a plan nor the person says (common practice)."""
@@ -74,54 +65,17 @@ TEMPO_FAULTS = ("too fast", "rushed", "bounced", "tempo")
 
 def sessions(db: Session, athlete_id: UUID, since: date) -> tuple[SessionPoint, ...]:
     """Finished sessions since a day, oldest first."""
-    faults = func.array_to_string(LoggedSetRow.faults, " ")
-    untimed = func.count().filter(faults.op("~*")("|".join(TEMPO_FAULTS)))
-    statement = (
-        select(  # type: ignore[call-overload]
-            TrainingSessionRow.id,
-            TrainingSessionRow.local_date,
-            TrainingSessionRow.rpe,
-            func.avg(LoggedSetRow.rpe),
-            func.count(),
-            func.count().filter(col(LoggedSetRow.form_ok)),
-            untimed,
-            func.max(LoggedSetRow.pain),
-        )
-        .join(LoggedSetRow, col(LoggedSetRow.session_id) == TrainingSessionRow.id)
-        .where(*_standing(athlete_id, since))
-        .group_by(TrainingSessionRow.id)
-        .order_by(TrainingSessionRow.at, TrainingSessionRow.id)
-    )
     return tuple(
         SessionPoint(id_, day, rpe, float(mean), n, form_ok / n, 1 - fast / n, int(pain))
-        for id_, day, rpe, mean, n, form_ok, fast, pain in db.exec(statement)
-    )
-
-
-def _standing(athlete_id: UUID, since: date) -> tuple[Any, ...]:
-    """Of finished sessions since a day, the sets that no later row corrects."""
-    return (
-        TrainingSessionRow.athlete_id == athlete_id,
-        TrainingSessionRow.local_date >= since,
-        col(TrainingSessionRow.finished_at).is_not(None),
-        logs.STANDS,
+        for id_, day, rpe, mean, n, form_ok, fast, pain in training_rows.session_sums(
+            db, athlete_id, since, TEMPO_FAULTS
+        )
     )
 
 
 def weeks(db: Session, athlete_id: UUID, since: date) -> tuple[WeekTally, ...]:
     """What each week since a day adds up to."""
-    week_start = cast(func.date_trunc("week", TrainingSessionRow.local_date), Date)
-    changes = cast(LoggedSetRow.changes, JSONB)
-    alike = (week_start, LoggedSetRow.movement, changes, LoggedSetRow.kind, LoggedSetRow.side)
-    statement = (
-        select(  # type: ignore[call-overload]
-            *alike, func.count(), func.sum(LoggedSetRow.amount), func.max(LoggedSetRow.amount)
-        )
-        .join(TrainingSessionRow, col(TrainingSessionRow.id) == LoggedSetRow.session_id)
-        .where(*_standing(athlete_id, since))
-        .group_by(*alike)
-    )
-    bodies = capacity.measures(db, athlete_id)
+    bodies = athlete_rows.measurements(db, athlete_id)
     groups = (
         Group(
             day,
@@ -133,7 +87,9 @@ def weeks(db: Session, athlete_id: UUID, since: date) -> tuple[WeekTally, ...]:
             float(amount),
             float(best),
         )
-        for day, movement, changed, kind, side, count, amount, best in db.exec(statement)
+        for day, movement, changed, kind, side, count, amount, best in (
+            training_rows.set_sums_by_week(db, athlete_id, since)
+        )
     )
     return tally(groups, lambda day: body_on(bodies, day))
 
@@ -143,14 +99,7 @@ def adherence(
 ) -> tuple[Adherence, ...]:
     """Sessions planned and done by week, oldest first. Where a week was not planned, the days a
     week the person has told stand for it."""
-    newest: dict[date, WeekPlanRow] = {}
-    rows = db.exec(
-        select(WeekPlanRow)
-        .where(WeekPlanRow.athlete_id == athlete_id, WeekPlanRow.week_start >= week_start_of(since))
-        .order_by(col(WeekPlanRow.number))
-    )
-    for row in rows:
-        newest[row.week_start] = row
+    newest = plan_rows.weeks_since(db, athlete_id, week_start_of(since))
     usual = person.of_athlete(db, athlete_id).days or USUAL_DAYS
     by_week: dict[date, set[UUID]] = {}
     for point in done:
@@ -168,42 +117,19 @@ def adherence(
 def events(db: Session, athlete_id: UUID, since: date) -> tuple[DatedEvent, ...]:
     """What else happened since a day, oldest first: answers, tests, notes, pain told, measures."""
     dated_events: list[DatedEvent] = []
-    ladders = select(LadderRow.id).where(LadderRow.athlete_id == athlete_id)
-    answers = select(
-        col(ProposalRow.local_date),
-        col(ProposalRow.outcome),
-        col(ProposalRow.answer),
-        col(ProposalRow.note),
-    ).where(
-        col(ProposalRow.ladder_id).in_(ladders),
-        ProposalRow.local_date >= since,
-        col(ProposalRow.answer).in_(("accept", "edit", "decline")),
-        ProposalRow.outcome != "hold",
-    )
-    for day, outcome, answer, note in db.exec(answers):
+    for day, outcome, answer, note in review_rows.answers_since(db, athlete_id, since):
         words = f"{outcome.replace('_', ' ')}: {answer}" + (f", {note}" if note else "")
         dated_events.append(DatedEvent(day, "proposal", words))
-    for test in db.exec(
-        select(TestRow).where(TestRow.athlete_id == athlete_id, TestRow.local_date >= since)
-    ):
+    for test in athlete_rows.tests_since(db, athlete_id, since):
         movement = catalogue().find_movement(test.movement)
         dated_events.append(
             DatedEvent(
                 test.local_date, "test", f"test: {movement.name}, {test.amount:g} {movement.unit}"
             )
         )
-    for technique in db.exec(
-        select(TechniqueNoteRow).where(
-            TechniqueNoteRow.athlete_id == athlete_id,
-            func.date(TechniqueNoteRow.created_at) >= since,
-        )
-    ):
+    for technique in training_rows.notes_since(db, athlete_id, since):
         dated_events.append(DatedEvent(technique.created_at.date(), "note", technique.text))
-    for check in db.exec(
-        select(CheckInRow).where(
-            CheckInRow.athlete_id == athlete_id, CheckInRow.local_date >= since
-        )
-    ):
+    for check in training_rows.check_ins_since(db, athlete_id, since):
         pains = dict(check.answers.get("pain") or {})
         if pains:
             place, worst = max(pains.items(), key=lambda item: item[1])

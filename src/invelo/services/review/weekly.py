@@ -4,16 +4,12 @@ from datetime import date, datetime, timedelta
 from uuid import UUID
 from zoneinfo import ZoneInfo
 
-from sqlalchemy import func
-from sqlalchemy.dialects.postgresql import insert
-from sqlmodel import Session, col, select
+from sqlmodel import Session
 
-from invelo.db.columns import among
 from invelo.db.moment import Moment
+from invelo.db.queries import ladder_rows, plan_rows, review_rows, training_rows
 from invelo.db.tables.athlete import AthleteRow
-from invelo.db.tables.ladder import LadderRow
-from invelo.db.tables.plan import DailyMinimumRow, DailyMinimumTickRow
-from invelo.db.tables.review import ProposalRow, WeekReviewRow
+from invelo.db.tables.review import ProposalRow
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.plan.week.problem import HARD, STRESSFUL_LIMIT
@@ -34,16 +30,8 @@ FORTNIGHT = timedelta(days=14)
 def due(db: Session, athletes: list[AthleteRow], now: datetime) -> list[AthleteRow]:
     """Whose last week was not looked at yet: those who train on a ladder."""
     week_starts = {athlete.id: week_start_of(_today(athlete, now)) for athlete in athletes}
-    looked = select(col(WeekReviewRow.athlete_id), col(WeekReviewRow.week_start)).where(
-        among(WeekReviewRow.athlete_id, week_starts),
-        col(WeekReviewRow.week_start).in_(set(week_starts.values())),
-    )
-    done = {(athlete, week_start) for athlete, week_start in db.exec(looked)}
-    training = set(
-        db.exec(
-            select(LadderRow.athlete_id).where(among(LadderRow.athlete_id, week_starts)).distinct()
-        )
-    )
+    done = review_rows.weeks_looked_at(db, week_starts, set(week_starts.values()))
+    training = ladder_rows.athletes_with_one(db, week_starts)
     return [
         athlete
         for athlete in athletes
@@ -62,16 +50,10 @@ def look(db: Session, athlete: AthleteRow, moment: Moment) -> list[ProposalRow]:
     of its own. What concerns the whole athlete is said on their first ladder only.
     """
     week_start = week_start_of(moment.local_date)
-    once = (
-        insert(WeekReviewRow)
-        .values(athlete_id=athlete.id, week_start=week_start, at=moment.at)
-        .on_conflict_do_nothing()
-        .returning(col(WeekReviewRow.athlete_id))
-    )
-    if db.exec(once).first() is None:
+    if not review_rows.mark_looked_at(db, athlete.id, week_start, moment.at):
         return []
     proposals = []
-    rows = [row for row in ladder.of_athlete(db, athlete.id) if not row.stopped]
+    rows = [row for row in ladder_rows.of_athlete(db, athlete.id) if not row.stopped]
     ratios = _ratios(db, athlete.id, week_start)
     for row in rows:
         seen = ladder.view(db, row, athlete, moment.local_date)
@@ -102,7 +84,7 @@ def _propose(
     """What the week says of one ladder; None where it says no more than its sessions did."""
     asked = propose.situation(db, seen, moment.local_date, seen_week(db, seen, week_start, ratios))
     proposal = decide(asked)
-    waiting = propose.waiting(db, seen.row.id)
+    waiting = review_rows.pending(db, seen.row.id)
     if waiting is not None and waiting.outcome in ("stop", proposal.outcome):
         return None
     if not _weekly(proposal):
@@ -154,14 +136,16 @@ def seen_week(
         evidence=max((evidence.day for evidence in known), default=None),
         surface=here,
         other_surface=there,
-        ticks=_ticks(db, row.athlete_id, week_start) if row.method == "habit" else 0,
+        ticks=plan_rows.days_ticked(db, row.athlete_id, week_start - FORTNIGHT, week_start)
+        if row.method == "habit"
+        else 0,
     )
 
 
 def days_by_week(db: Session, ladder_id: UUID, week_start: date) -> dict[date, int]:
     """Days trained in each of the weeks that reach is looked back on."""
     found: dict[date, int] = {}
-    for day in reach.training_days(db, ladder_id, week_start - REACH_BACK):
+    for day in training_rows.days_on_ladder(db, ladder_id, week_start - REACH_BACK):
         found[week_start_of(day)] = found.get(week_start_of(day), 0) + 1
     return found
 
@@ -177,17 +161,3 @@ def _surfaces(seen: LadderView) -> tuple[str, str]:
     takes = [one for one in movement.kit if one in SURFACES]
     have = [kind for kind in takes if seen.guarded.has(kind)]
     return (have[0], have[1]) if len(have) > 1 else ("", "")
-
-
-def _ticks(db: Session, athlete_id: UUID, week_start: date) -> int:
-    statement = (
-        select(func.count(func.distinct(DailyMinimumTickRow.local_date)))
-        .join(DailyMinimumRow, col(DailyMinimumRow.id) == DailyMinimumTickRow.daily_minimum_id)
-        .where(
-            DailyMinimumRow.athlete_id == athlete_id,
-            col(DailyMinimumTickRow.trial).is_(False),
-            DailyMinimumTickRow.local_date >= week_start - FORTNIGHT,
-            DailyMinimumTickRow.local_date < week_start,
-        )
-    )
-    return int(db.exec(statement).one())

@@ -7,20 +7,17 @@ from typing import Any, NamedTuple
 from uuid import UUID
 from zoneinfo import ZoneInfo
 
-from sqlalchemy import Text, cast, func, text
-from sqlalchemy.dialects.postgresql import distinct_on
-from sqlalchemy.orm import aliased
-from sqlmodel import Session, col, select
+from sqlalchemy import text
+from sqlmodel import Session
 
 from invelo.db import access, logs
-from invelo.db.columns import among, dated
+from invelo.db.columns import dated
 from invelo.db.errors import ConflictError
 from invelo.db.moment import Moment
+from invelo.db.queries import ladder_rows, plan_rows, review_rows
 from invelo.db.tables.account import AccountRow
 from invelo.db.tables.athlete import AthleteAccessRow, AthleteRow, BodyMeasurementRow
-from invelo.db.tables.ladder import LadderRow, PlacementRow, RungRow
-from invelo.db.tables.plan import WeekPlanRow
-from invelo.db.tables.review import ProposalRow
+from invelo.db.tables.ladder import RungRow
 from invelo.db.tables.training import TrainingSessionRow
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.plan.week.availability import week_start_of
@@ -151,15 +148,8 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
     ladders = _ladders(db, [athlete.id for athlete in people])
     first = {ladder.athlete_id: ladder for ladder in ladders}
     ids = [ladder.id for ladder in first.values()]
-    standing = _by(
-        "ladder_id",
-        db.exec(
-            select(RungRow)
-            .join(LadderRow, col(LadderRow.current_rung_id) == RungRow.id)
-            .where(among(LadderRow.id, ids))
-        ),
-    )
-    expected = _expected(db, ids)
+    current = {rung.ladder_id: rung for rung in ladder_rows.current_rungs(db, ids)}
+    expected = ladder_rows.expected_on_current(db, ids)
     pending_decisions = _waiting(db, [ladder.id for ladder in ladders])
     stopped = {other.athlete_id: other.stopped for other in ladders if other.stopped}
     todays = {person.id: _today(person, now) for person in people}
@@ -189,8 +179,8 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
             SquadLine(
                 athlete,
                 ladder,
-                standing.get(key),
-                expected.get(key),
+                current.get(key) if key else None,
+                expected.get(key) if key else None,
                 session,
                 planned.get(athlete.id),
                 pending_decisions.get(athlete.id, ()),
@@ -202,84 +192,27 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
 
 def _ladders(db: Session, people: list[UUID]) -> list[LadderLine]:
     """Every ladder of some athletes, the newest first."""
-    asked = (
-        select(
-            col(LadderRow.id),
-            col(LadderRow.athlete_id),
-            col(LadderRow.goal),
-            col(LadderRow.stopped),
-        )
-        .where(among(LadderRow.athlete_id, people))
-        .order_by(col(LadderRow.created_at).desc(), col(LadderRow.id))
-    )
-    return [LadderLine(*row) for row in db.exec(asked)]
+    return [LadderLine(*row) for row in ladder_rows.of_athletes(db, people)]
 
 
 def _today(athlete: AthleteRow, now: datetime) -> date:
     return now.astimezone(ZoneInfo(athlete.time_zone)).date()
 
 
-def _expected(db: Session, ids: list[UUID]) -> dict[Any, tuple[float, float, float]]:
-    """What each ladder's newest placement expects on the rung that is stood on."""
-    newest = (
-        select(col(PlacementRow.result)["predictions"])
-        .where(PlacementRow.ladder_id == LadderRow.id)
-        .order_by(col(PlacementRow.at).desc(), col(PlacementRow.id))
-        .limit(1)
-        .scalar_subquery()
-    )
-    column_element = newest[cast(LadderRow.current_rung_id, Text)]
-    rows = db.exec(select(col(LadderRow.id), column_element).where(among(LadderRow.id, ids)))
-    return {ladder_id: tuple(found) for ladder_id, found in rows if found}
-
-
 def _waiting(db: Session, ladder_ids: list[UUID]) -> dict[UUID, tuple[PendingDecision, ...]]:
     """Decisions that wait, by athlete, the newest ladder's first."""
-    to = aliased(RungRow)
-    made = col(ProposalRow.made)["name"].as_string()
-    statement = (
-        select(  # type: ignore[call-overload]
-            LadderRow.athlete_id,
-            ProposalRow.id,
-            ProposalRow.ladder_id,
-            ProposalRow.outcome,
-            ProposalRow.reason,
-            ProposalRow.confidence,
-            func.coalesce(col(ProposalRow.inputs)["plain"].as_boolean(), False),
-            col(ProposalRow.week_start).is_not(None),
-            LadderRow.goal,
-            RungRow.name,
-            func.coalesce(made, to.name),
-        )
-        .join(LadderRow, col(LadderRow.id) == ProposalRow.ladder_id)
-        .join(RungRow, col(RungRow.id) == ProposalRow.from_rung_id)
-        .join(to, to.id == ProposalRow.to_rung_id)
-        .where(among(ProposalRow.ladder_id, ladder_ids), col(ProposalRow.answer).is_(None))
-        .order_by(col(LadderRow.created_at).desc(), col(LadderRow.id))
-    )
-    found: dict[UUID, tuple[PendingDecision, ...]] = {}
-    for athlete_id, *told in db.exec(statement):
-        found[athlete_id] = (*found.get(athlete_id, ()), PendingDecision(*told))
-    return found
+    pending: dict[UUID, tuple[PendingDecision, ...]] = {}
+    for athlete_id, *fields in review_rows.pending_decisions(db, ladder_ids):
+        pending[athlete_id] = (*pending.get(athlete_id, ()), PendingDecision(*fields))
+    return pending
 
 
 def _planned(db: Session, todays: Mapping[UUID, date]) -> dict[UUID, int]:
     """How many things are planned for today, for those whose week was planned."""
     week_starts = {athlete: week_start_of(today) for athlete, today in todays.items()}
-    statement = (
-        select(WeekPlanRow)
-        .where(
-            among(WeekPlanRow.athlete_id, week_starts),
-            col(WeekPlanRow.week_start).in_(set(week_starts.values())),
-        )
-        .ext(distinct_on(col(WeekPlanRow.athlete_id), col(WeekPlanRow.week_start)))
-        .order_by(
-            col(WeekPlanRow.athlete_id), col(WeekPlanRow.week_start), col(WeekPlanRow.number).desc()
-        )
-    )
     return {
         row.athlete_id: sum(1 for _, day in row.placed if day == todays[row.athlete_id].weekday())
-        for row in db.exec(statement)
+        for row in plan_rows.newest_weeks(db, week_starts, set(week_starts.values()))
         if row.week_start == week_starts[row.athlete_id]
     }
 

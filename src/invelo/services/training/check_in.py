@@ -4,10 +4,11 @@ from datetime import date
 from uuid import UUID
 
 from pydantic import TypeAdapter
-from sqlmodel import Session, col, select
+from sqlmodel import Session
 
 from invelo.db.columns import dated
 from invelo.db.moment import Moment
+from invelo.db.queries import training_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.training import CheckInRow as Row
 from invelo.domain.training.check_in import CheckIn
@@ -30,14 +31,7 @@ def keep(db: Session, athlete: AthleteRow, row_id: UUID, check_in: CheckIn, mome
     return True
 
 
-def of_day(db: Session, athlete_id: UUID, day: date) -> frozenset[UUID]:
-    """The ids of a day's check-ins; what each adapted is kept under the same id."""
-    statement = select(Row.id).where(Row.athlete_id == athlete_id, Row.local_date == day)
-    return frozenset(db.exec(statement))
-
-
 def newest(db: Session, athlete_id: UUID, day: date) -> CheckIn | None:
     """What was told last on a day."""
-    statement = select(Row).where(Row.athlete_id == athlete_id, Row.local_date == day)
-    row = db.exec(statement.order_by(col(Row.at).desc(), col(Row.id))).first()
+    row = training_rows.newest_check_in(db, athlete_id, day)
     return CHECK_IN.validate_python(row.answers) if row else None

@@ -8,13 +8,14 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 from uuid import UUID
 
-from sqlmodel import Session, col, select
+from sqlmodel import Session
 
 from invelo.db import logs
 from invelo.db.codec import modifiers_of, set_up_columns
 from invelo.db.columns import dated
 from invelo.db.errors import ConflictError, MissingError
 from invelo.db.moment import Moment
+from invelo.db.queries import ladder_rows, training_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.ladder import LadderRow, RungRow
 from invelo.db.tables.review import ProposalRow
@@ -133,8 +134,7 @@ def _keep(
             raise ConflictError(
                 "corrects_set_id", "that set is not in this session.", "Name a set of this session."
             )
-        taken = select(LoggedSetRow.id).where(LoggedSetRow.corrects_set_id == old.id)
-        if db.exec(taken).first() is not None:
+        if training_rows.is_corrected(db, old.id):
             raise ConflictError(
                 "corrects_set_id", "that set is corrected already.", "Correct the newest row of it."
             )
@@ -240,10 +240,7 @@ def _movement_of(draft: SetDraft, rung: RungRow | None) -> Movement:
 
 
 def _rung_of(db: Session, athlete_id: UUID, rung_id: UUID) -> RungRow:
-    statement = select(RungRow).join(LadderRow, col(LadderRow.id) == RungRow.ladder_id)
-    rung = db.exec(
-        statement.where(RungRow.id == rung_id, LadderRow.athlete_id == athlete_id)
-    ).first()
+    rung = ladder_rows.rung_of_athlete(db, athlete_id, rung_id)
     if rung is None:
         raise MissingError("rung")
     return rung

@@ -4,8 +4,9 @@ from datetime import datetime, timedelta
 from typing import Literal
 from uuid import UUID
 
-from sqlmodel import Session, col, select
+from sqlmodel import Session
 
+from invelo.db.queries import athlete_rows
 from invelo.db.tables.athlete import AthleteLinkRow, AthleteRow
 from invelo.db.tokens import digest, new_token
 from invelo.domain.errors import require_within
@@ -23,7 +24,7 @@ def make(db: Session, athlete_id: UUID, now: datetime, days: int = USUAL_DAYS) -
         InputError: for a life of no days, or of too many.
     """
     require_within("days", days, 1, MOST_DAYS, "")
-    revoke(db, athlete_id, now)
+    athlete_rows.revoke_links(db, athlete_id, now)
     token = new_token()
     row = AthleteLinkRow(
         token_hash=digest(token),
@@ -36,14 +37,6 @@ def make(db: Session, athlete_id: UUID, now: datetime, days: int = USUAL_DAYS) -
     return token
 
 
-def newest(db: Session, athlete_id: UUID) -> AthleteLinkRow | None:
-    """The link that was made last."""
-    statement = select(AthleteLinkRow).where(AthleteLinkRow.athlete_id == athlete_id)
-    return db.exec(
-        statement.order_by(col(AthleteLinkRow.created_at).desc(), col(AthleteLinkRow.token_hash))
-    ).first()
-
-
 def state_of(row: AthleteLinkRow | None, now: datetime) -> State:
     """Whether a link works, and if not, why."""
     if row is None:
@@ -51,17 +44,6 @@ def state_of(row: AthleteLinkRow | None, now: datetime) -> State:
     if row.revoked_at is not None:
         return "revoked"
     return "works" if now < row.expires_at else "expired"
-
-
-def revoke(db: Session, athlete_id: UUID, now: datetime) -> None:
-    """End every link that works, at once."""
-    statement = select(AthleteLinkRow).where(
-        AthleteLinkRow.athlete_id == athlete_id, col(AthleteLinkRow.revoked_at).is_(None)
-    )
-    for row in db.exec(statement):
-        row.revoked_at = now
-        db.add(row)
-    db.flush()
 
 
 def athlete_for(db: Session, token: str, now: datetime) -> tuple[AthleteRow | None, State]:

@@ -5,9 +5,10 @@ from datetime import datetime, timedelta
 from uuid import UUID
 
 from sqlalchemy import text
-from sqlmodel import Session, col, select
+from sqlmodel import Session
 
 from invelo.db import access
+from invelo.db.queries import training_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.training import TrainingSessionRow, WhereaboutsRow
 
@@ -70,24 +71,13 @@ def move(
 def on_floor(db: Session, account_id: UUID, now: datetime) -> list[OnFloor]:
     """Everyone at work whom an account may see, by name."""
     people = {row.id: row for row in access.athletes(db, account_id)}
-    rows = db.exec(
-        select(TrainingSessionRow)
-        .where(
-            col(TrainingSessionRow.athlete_id).in_(list(people)),
-            col(TrainingSessionRow.at) > now - SHOWN_FOR,
-        )
-        .order_by(col(TrainingSessionRow.at).desc(), col(TrainingSessionRow.id))
-    ).all()
+    rows = training_rows.begun_since(db, list(people), now - SHOWN_FOR)
     shown: dict[UUID, TrainingSessionRow] = {}
     for row in rows:
         over = row.finished_at is not None and row.finished_at < now - SHOWN_AFTER
         if not over:
             shown.setdefault(row.athlete_id, row)
-    ids = [row.id for row in shown.values()]
-    places = {
-        row.session_id: row
-        for row in db.exec(select(WhereaboutsRow).where(col(WhereaboutsRow.session_id).in_(ids)))
-    }
+    places = training_rows.whereabouts(db, [row.id for row in shown.values()])
     return [
         OnFloor(people[who], row, places.get(row.id))
         for who, row in sorted(shown.items(), key=lambda one: people[one[0]].name)

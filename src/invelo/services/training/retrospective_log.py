@@ -5,11 +5,12 @@ from dataclasses import dataclass, replace
 from datetime import datetime
 from uuid import NAMESPACE_URL, UUID, uuid5
 
-from sqlmodel import Session, col, select
+from sqlmodel import Session
 
 from invelo.db.moment import Moment
+from invelo.db.queries import ladder_rows
 from invelo.db.tables.athlete import AthleteRow
-from invelo.db.tables.ladder import LadderRow, RungRow
+from invelo.db.tables.ladder import RungRow
 from invelo.db.tables.training import LoggedSetRow, TrainingSessionRow
 from invelo.domain.errors import InputError
 from invelo.services.review import propose
@@ -80,21 +81,14 @@ def _stand_in(sets: Sequence[SetEntry]) -> float:
 
 def rung_named(db: Session, athlete_id: UUID, name: str) -> RungRow | None:
     """A rung of any of the athlete's ladders by its name, the oldest ladder's first."""
-    statement = (
-        select(RungRow)
-        .join(LadderRow, col(LadderRow.id) == RungRow.ladder_id)
-        .where(LadderRow.athlete_id == athlete_id)
-    )
-    rungs = [row for row in db.exec(statement) if row.name.casefold() == name.casefold()]
+    known = ladder_rows.rungs_of_athlete(db, athlete_id)
+    rungs = [row for row in known if row.name.casefold() == name.casefold()]
     return rungs[0] if rungs else None
 
 
 def rung_names(db: Session, athlete_id: UUID) -> dict[UUID, str]:
     """The names of all rungs of an athlete's ladders."""
-    statement = select(RungRow.id, RungRow.name).join(
-        LadderRow, col(LadderRow.id) == RungRow.ladder_id
-    )
-    return dict(db.exec(statement.where(LadderRow.athlete_id == athlete_id)).all())
+    return {rung.id: rung.name for rung in ladder_rows.rungs_of_athlete(db, athlete_id)}
 
 
 def row_id(athlete_id: UUID, *told: object) -> UUID:

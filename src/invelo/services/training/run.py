@@ -5,10 +5,11 @@ from dataclasses import dataclass
 from datetime import date, timedelta
 from uuid import NAMESPACE_URL, UUID, uuid5
 
-from sqlmodel import Session, select
+from sqlmodel import Session
 
+from invelo.db.queries import ladder_rows
 from invelo.db.tables.athlete import AthleteRow
-from invelo.db.tables.ladder import LadderRow, RungRow
+from invelo.db.tables.ladder import LadderRow
 from invelo.domain.errors import InputError
 from invelo.domain.plan.session.builder import cautions
 from invelo.domain.plan.session.plan_overrides import NOTHING_BY_HAND
@@ -17,7 +18,6 @@ from invelo.domain.plan.session.work import Session as CoreSession
 from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.training.check_in import CheckIn
 from invelo.domain.training.run import Run, run_of, without_closed, without_pain
-from invelo.services.ladder import ladder
 from invelo.services.plan import sessions, trainee, week
 from invelo.services.training import check_in
 
@@ -79,7 +79,7 @@ class OfflineBundle:
 def offline_bundle(db: Session, athlete: AthleteRow, today: date) -> OfflineBundle:
     """What a device needs to run today's session and the next ones with the network gone."""
     who = trainee.of_athlete(db, athlete, today)
-    rows = ladder.of_athlete(db, athlete.id)
+    rows = ladder_rows.of_athlete(db, athlete.id)
     told = check_in.newest(db, athlete.id, today)
     halted = told is not None and bool(told.stop)
     single = tuple(_single(who, athlete, rows, told))
@@ -165,8 +165,6 @@ def _day_run(
 
 
 def _rung_ids(db: Session, rows: list[LadderRow]) -> dict[tuple[str, str], UUID]:
-    found = {}
-    for row in rows:
-        for rung in db.exec(select(RungRow).where(RungRow.ladder_id == row.id)):
-            found[(str(row.id), rung.name)] = rung.id
-    return found
+    return {
+        (str(row.id), rung.name): rung.id for row in rows for rung in ladder_rows.rungs(db, row.id)
+    }

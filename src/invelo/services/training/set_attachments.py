@@ -3,29 +3,18 @@
 from datetime import datetime
 from uuid import UUID
 
-from sqlmodel import Session, col, select
+from sqlmodel import Session
 
 from invelo.db.errors import ConflictError, MissingError
+from invelo.db.queries import training_rows
 from invelo.db.tables.athlete import AthleteRow, TechniqueNoteRow
-from invelo.db.tables.training import LoggedSetRow, SetMediaRow, TrainingSessionRow
+from invelo.db.tables.training import LoggedSetRow, SetMediaRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.errors import InputError
 
 LONGEST = 200
 MOST_OF_A_MOVEMENT = 3
 """Notes that stand for a movement; more than a few cues at once help nobody (common practice)."""
-
-
-def standing(db: Session, athlete_id: UUID) -> list[TechniqueNoteRow]:
-    """An athlete's notes that stand, the newest first."""
-    statement = select(TechniqueNoteRow).where(
-        TechniqueNoteRow.athlete_id == athlete_id, col(TechniqueNoteRow.retired_at).is_(None)
-    )
-    return list(
-        db.exec(
-            statement.order_by(col(TechniqueNoteRow.created_at).desc(), col(TechniqueNoteRow.id))
-        )
-    )
 
 
 def keep(
@@ -56,7 +45,10 @@ def keep(
         set_of(db, athlete.id, set_id)
     name = catalogue().find_movement(movement).name
     if (
-        sum(technique_note.movement == movement for technique_note in standing(db, athlete.id))
+        sum(
+            technique_note.movement == movement
+            for technique_note in training_rows.standing_notes(db, athlete.id)
+        )
         >= MOST_OF_A_MOVEMENT
     ):
         raise InputError(
@@ -98,12 +90,7 @@ def set_of(db: Session, athlete_id: UUID, set_id: UUID) -> LoggedSetRow:
     Raises:
         MissingError: if it is not there.
     """
-    statement = (
-        select(LoggedSetRow)
-        .join(TrainingSessionRow, col(TrainingSessionRow.id) == LoggedSetRow.session_id)
-        .where(LoggedSetRow.id == set_id, TrainingSessionRow.athlete_id == athlete_id)
-    )
-    logged = db.exec(statement).first()
+    logged = training_rows.set_of_athlete(db, athlete_id, set_id)
     if logged is None:
         raise MissingError("set")
     return logged
@@ -111,7 +98,7 @@ def set_of(db: Session, athlete_id: UUID, set_id: UUID) -> LoggedSetRow:
 
 def keep_media(db: Session, set_id: UUID, media_type: str, content: bytes, now: datetime) -> None:
     """Keep a picture of a set, in place of the one there was; stripped already."""
-    row = db.exec(select(SetMediaRow).where(SetMediaRow.set_id == set_id)).first()
+    row = training_rows.media(db, set_id)
     if row is None:
         row = SetMediaRow(set_id=set_id, media_type=media_type, content=content, kept_at=now)
     row.media_type, row.content, row.kept_at = media_type, content, now
@@ -125,7 +112,7 @@ def media(db: Session, set_id: UUID) -> SetMediaRow:
     Raises:
         MissingError: if there is none.
     """
-    row = db.exec(select(SetMediaRow).where(SetMediaRow.set_id == set_id)).first()
+    row = training_rows.media(db, set_id)
     if row is None:
         raise MissingError("picture")
     return row

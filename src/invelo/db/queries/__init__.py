@@ -1,0 +1,1 @@
+"""Queries by part: what the use cases ask of the tables. Rows in, rows out; no rules."""

@@ -1,0 +1,78 @@
+"""What is known of an athlete: measures, tests, readiness, screen, links."""
+
+from collections.abc import Sequence
+from datetime import date, datetime
+from uuid import UUID
+
+from sqlmodel import Session, col, select
+
+from invelo.db.tables.athlete import (
+    AthleteLinkRow,
+    BodyMeasurementRow,
+    ClearanceRow,
+    ReadinessRow,
+    ScreeningRow,
+    TestRow,
+)
+
+
+def measurements(db: Session, athlete_id: UUID) -> list[BodyMeasurementRow]:
+    """An athlete's measures, oldest first."""
+    statement = select(BodyMeasurementRow).where(BodyMeasurementRow.athlete_id == athlete_id)
+    return list(db.exec(statement.order_by(col(BodyMeasurementRow.at), col(BodyMeasurementRow.id))))
+
+
+def tests(db: Session, athlete_id: UUID, most: int) -> list[TestRow]:
+    """An athlete's newest tests, newest first."""
+    statement = select(TestRow).where(TestRow.athlete_id == athlete_id)
+    return list(db.exec(statement.order_by(col(TestRow.at).desc(), col(TestRow.id)).limit(most)))
+
+
+def tests_since(db: Session, athlete_id: UUID, since: date) -> list[TestRow]:
+    """An athlete's tests since a day."""
+    statement = select(TestRow).where(TestRow.athlete_id == athlete_id)
+    return list(db.exec(statement.where(TestRow.local_date >= since)))
+
+
+def readiness(db: Session, athlete_id: UUID) -> list[ReadinessRow]:
+    """Every readiness check that was shown, oldest first."""
+    statement = select(ReadinessRow).where(ReadinessRow.athlete_id == athlete_id)
+    return list(db.exec(statement.order_by(col(ReadinessRow.at), col(ReadinessRow.id))))
+
+
+def newest_screening(db: Session, athlete_id: UUID) -> ScreeningRow | None:
+    """The screen that counts."""
+    return db.exec(
+        select(ScreeningRow)
+        .where(ScreeningRow.athlete_id == athlete_id)
+        .order_by(col(ScreeningRow.at).desc(), col(ScreeningRow.id))
+        .limit(1)
+    ).first()
+
+
+def clearances(db: Session, screening_id: UUID) -> Sequence[ClearanceRow]:
+    """What was said of a screen's findings, oldest first."""
+    return db.exec(
+        select(ClearanceRow)
+        .where(ClearanceRow.screening_id == screening_id)
+        .order_by(col(ClearanceRow.at))
+    ).all()
+
+
+def newest_link(db: Session, athlete_id: UUID) -> AthleteLinkRow | None:
+    """The link that was made last."""
+    statement = select(AthleteLinkRow).where(AthleteLinkRow.athlete_id == athlete_id)
+    return db.exec(
+        statement.order_by(col(AthleteLinkRow.created_at).desc(), col(AthleteLinkRow.token_hash))
+    ).first()
+
+
+def revoke_links(db: Session, athlete_id: UUID, now: datetime) -> None:
+    """End every link that works."""
+    statement = select(AthleteLinkRow).where(
+        AthleteLinkRow.athlete_id == athlete_id, col(AthleteLinkRow.revoked_at).is_(None)
+    )
+    for row in db.exec(statement):
+        row.revoked_at = now
+        db.add(row)
+    db.flush()

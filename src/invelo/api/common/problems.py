@@ -141,7 +141,7 @@ def _fields(errors: Sequence[Any]) -> list[FieldProblem]:
 
 
 def _of(error: InputError | RefusedError) -> FieldProblem:
-    return FieldProblem(field=error.field, problem=error.problem, remedy=error.remedy)
+    return FieldProblem.model_validate(error, from_attributes=True)
 
 
 def install(app: FastAPI) -> None:

@@ -189,10 +189,7 @@ async def _events(tidings: AsyncIterator[Progress | PlannedWeek | Refused]) -> A
                 )
                 yield _event("solved", end)
             case Refused():
-                solve_refused = SolveRefused(
-                    field=event.field, problem=event.problem, remedy=event.remedy
-                )
-                yield _event("refused", solve_refused)
+                yield _event("refused", SolveRefused.model_validate(event, from_attributes=True))
 
 
 def _event(name: str, base_model: BaseModel) -> str:
@@ -244,7 +241,7 @@ def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) 
         places=[WeekPlace.of(spot) for spot in seen.spots],
         days=[_day(db, athlete, seen, index) for index in _indices(seen)],
         tasks=[_task(seen, key) for key in seen.laid.items],
-        pins=[PinRequest(task=pin.task, day=pin.day, there=pin.there) for pin in seen.pins],
+        pins=[PinRequest.model_validate(pin, from_attributes=True) for pin in seen.pins],
         lost=Losses(
             days=sorted(seen.lost.days), places=[UUID(place) for place in sorted(seen.lost.places)]
         ),

@@ -164,7 +164,7 @@ class PlainRung(Changes):
     @classmethod
     def fields_of(cls, rung: Rung, why: str = "") -> dict[str, Any]:
         """Its fields as they travel."""
-        prescription, criterion = rung.prescription, rung.criterion
+        prescription = rung.prescription
         return {
             "name": rung.name,
             "movement": rung.movement.id,
@@ -177,12 +177,7 @@ class PlainRung(Changes):
                 rest_s=prescription.rest,
                 rpe=prescription.rpe,
             ),
-            "criterion": CriterionDocument(
-                sets=criterion.sets,
-                amount=criterion.amount,
-                rpe=criterion.rpe,
-                sessions=criterion.sessions,
-            ),
+            "criterion": CriterionDocument.model_validate(rung.criterion, from_attributes=True),
             "why": why,
         }
 

@@ -319,7 +319,7 @@ def answer(problem: PlanningProblem, solved: PlannedWeek) -> WeekAnswer:
                 minutes=minutes_on(problem, solved.plan, day),
                 of=day.minutes,
                 tasks=[
-                    TaskOut(key=task.key, name=task.name, minutes=task.minutes)
+                    TaskOut.model_validate(task, from_attributes=True)
                     for task in sorted(
                         tasks_on(problem, solved.plan, day), key=lambda t: ROLES.index(t.role)
                     )

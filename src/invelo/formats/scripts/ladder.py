@@ -306,6 +306,4 @@ def _bridged(
 
 
 def _range(figure: Estimate | None) -> Range | None:
-    if figure is None:
-        return None
-    return Range(low=figure.low, likely=figure.likely, high=figure.high)
+    return Range.of(figure) if figure else None

@@ -57,7 +57,7 @@ def leverage(request: AnyMovement, version: str) -> LeverageAnswer:
         limiting_measure=read.measure,
         hand_load_kg=hands,
         hand_load_share=None if hands is None else hands / body.mass,
-        ranges={_named(read): Range(low=limit.low, likely=limit.likely, high=limit.high)},
+        ranges={_named(read): Range.of(limit)},
         along=[along.demand.likely for along in read.along] if len(read.depths) > 1 else None,
         work_j=read.work.likely if len(read.depths) > 1 else None,
         contact_kg={

@@ -7,6 +7,7 @@ from pydantic import BaseModel, Discriminator, Field, Tag
 from invelo.domain.biomechanics.body import AddedLoad
 from invelo.domain.biomechanics.reading import Reading
 from invelo.domain.biomechanics.setup import SetUp, set_up
+from invelo.domain.estimate import Estimate
 from invelo.domain.strength.tempo import Tempo
 from invelo.domain.strict import StrictModel
 from invelo.formats.setups import BodyRequest, Changes
@@ -179,6 +180,13 @@ class Range(BaseModel):
     likely: float
     high: float
     spread: tuple[float, float] | None = None
+
+    @classmethod
+    def of(cls, estimate: Estimate) -> "Range":
+        """An estimate as scripts are told it."""
+        low, high = estimate.spread_low, estimate.spread_high
+        spread = None if low is None or high is None else (low, high)
+        return cls(low=estimate.low, likely=estimate.likely, high=estimate.high, spread=spread)
 
 
 def said(answer: BaseModel) -> dict[str, Any]:

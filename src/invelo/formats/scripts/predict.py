@@ -5,7 +5,6 @@ from typing import Annotated
 from pydantic import BaseModel, ConfigDict, Discriminator, Field, Tag, TypeAdapter
 
 from invelo.domain.biomechanics.reading import reading
-from invelo.domain.estimate import Estimate
 from invelo.domain.strength.predict import Done, Known
 from invelo.domain.strength.rep_equations import speaking
 from invelo.domain.strength.reps import Capacity
@@ -123,19 +122,9 @@ def predict(request: PredictRequest, version: str) -> PredictAnswer:
     if isinstance(known.capacity, Capacity):
         spoke = speaking(known.capacity.result.reps_to_failure)
         return PredictAnswer(
-            reps=_range(expected),
+            reps=Range.of(expected),
             equations=[equation.name for equation in spoke],
             note=note,
             model_version=version,
         )
-    return PredictAnswer(hold_s=_range(expected), note=note, model_version=version)
-
-
-def _range(expected: Estimate) -> Range:
-    ends = (expected.spread_low, expected.spread_high)
-    return Range(
-        low=expected.low,
-        likely=expected.likely,
-        high=expected.high,
-        spread=None if ends[0] is None or ends[1] is None else (ends[0], ends[1]),
-    )
+    return PredictAnswer(hold_s=Range.of(expected), note=note, model_version=version)

@@ -5,6 +5,9 @@ from uuid import uuid4
 
 from fastapi.testclient import TestClient
 
+from invelo.db.moment import Moment
+from invelo.db.tables.athlete import AthleteRow
+from invelo.jobs.queue import drain
 from tests.conftest import Clock
 
 EMAIL = "coach@theatre.example"
@@ -95,6 +98,22 @@ class Coach:
         """Close a session; the first decision it leads to."""
         path = f"{self.run(session)}/finish"
         return self.post(path, rpe=rpe, **self.now())["proposals"][0]  # type: ignore[no-any-return]
+
+    def plans(self, seen: dict[str, Any], **body: Any) -> dict[str, Any]:
+        """A week planned by the worker: what the planning ended with."""
+        path = f"/api/athletes/{seen['athlete_id']}/week/plans"
+        asked = self.post(f"{path}?week_start={seen['week_start']}", **{"seconds": 5, **body})
+        self.waits()
+        ended: dict[str, Any] = self.get(f"{path}/{asked['id']}")
+        return ended
+
+    def waits(self) -> None:
+        """Until the worker has done all that was asked of it."""
+        drain(self.client.app.state.engine, self.clock)  # type: ignore[attr-defined]
+
+    def moment(self, athlete: AthleteRow) -> Moment:
+        """Now, where an athlete is."""
+        return Moment(self.clock(), athlete.time_zone)
 
     def later(self, days: float) -> None:
         """Let days pass; whoever was signed out by then signs in again."""

@@ -37,6 +37,19 @@ ACCEPTED: dict[str, str] = {
 }
 """Breaking differences that were decided on, each with why nobody is hurt."""
 
+ANSWERED_ANEW: dict[str, str] = {
+    "POST /api/athletes/{athlete_id}/week/plans": "a stream before, a planning to watch now: "
+    "only the coach's page asks, which comes with the service",
+}
+"""Operations whose whole answer is another one, each with why nobody is hurt."""
+
+
+def is_accepted(difference: str) -> bool:
+    return difference in ACCEPTED or any(
+        difference.startswith(f"{operation} answers without ") for operation in ANSWERED_ANEW
+    )
+
+
 Fields = dict[str, bool]
 """Place of a field within a body, such as `sets[].reps`, and whether it must be there."""
 
@@ -119,7 +132,7 @@ def breaking(old: dict[str, dict[str, Fields]], new: dict[str, dict[str, Fields]
 def test_nothing_breaks_that_was_not_decided_on() -> None:
     released = json.loads(RELEASED.read_text(encoding="utf-8"))
     assert len(released) > 100
-    assert [one for one in breaking(released, reduced(DOCUMENT)) if one not in ACCEPTED] == []
+    assert [one for one in breaking(released, reduced(DOCUMENT)) if not is_accepted(one)] == []
 
 
 def test_every_way_to_break_is_seen() -> None:

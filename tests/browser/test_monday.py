@@ -116,7 +116,7 @@ def test_a_monday_is_worked_through(week_start: Page, running) -> None:
     tick(page, "Ada Quill")
     tick(page, "Ben Roe")
     page.click("Accept 2 ticked")
-    page.sees("2 proposals accepted, messages written; 2 weeks planned anew.")
+    page.sees("2 proposals accepted, messages written; 2 weeks being planned anew.")
     page.sees_not("Ada Quill")
 
     # one edited
@@ -126,7 +126,7 @@ def test_a_monday_is_worked_through(week_start: Page, running) -> None:
     page.select("Train this rung instead", "Stair push-up")
     page.fill("Why, in short", "a lighter week")
     page.click("Take the edited decision")
-    page.sees("Cleo Marsh: edited. The week of", "was planned anew. A message was written.")
+    page.sees("Cleo Marsh: edited. The week of", "is being planned anew. A message was written.")
 
     # one declined with a word
     page.click("Answer for Dov Hale")
@@ -159,7 +159,7 @@ def test_the_queue_is_worked_by_keys(week_start: Page) -> None:
     page.press("x")
     page.sees("Accept 1 ticked")
     page.press("t")
-    page.sees("1 proposal accepted, messages written; 1 week planned anew.")
+    page.sees("1 proposal accepted, messages written; 1 week being planned anew.")
     page.press("d")
     page.field("Why, in short")
     page.press(Keys.ESCAPE)

@@ -2,10 +2,11 @@
 
 from typing import Any
 
-from anyio import CapacityLimiter
 from fastapi import FastAPI, Request
 from fastapi.responses import JSONResponse
 from fastapi.routing import APIRoute
+from pydantic import BaseModel
+from pydantic.json_schema import models_json_schema
 from sqlalchemy import Engine
 from starlette.middleware.gzip import GZipMiddleware
 from starlette.middleware.trustedhost import TrustedHostMiddleware
@@ -19,11 +20,12 @@ from invelo.api.common import health, problems, security, site
 from invelo.api.common.context import Clock, LinkEndedError, NobodyError, system_clock
 from invelo.api.common.released import ReleasedAddresses
 from invelo.api.common.request_id import RequestId
+from invelo.api.common.tidings import Tidings
 from invelo.api.equipment import bands, kit, load_cell
 from invelo.api.ladder import files as ladder_files
 from invelo.api.ladder import prescription, workshop
 from invelo.api.ladder import routes as ladder
-from invelo.api.plan import daily_minimum, sessions, week, week_files
+from invelo.api.plan import daily_minimum, planning, sessions, week, week_files
 from invelo.api.review import files as review_files
 from invelo.api.review import routes as review
 from invelo.api.review import trends
@@ -37,7 +39,6 @@ from invelo.api.training import (
     motion,
     set_attachments,
 )
-from invelo.jobs.solving import AT_ONCE
 from invelo.runtime.settings import Settings
 
 ABOUT = """Bodyweight progression ladders, drawn to scale.
@@ -51,13 +52,23 @@ documents whose `errors` name the field, what is wrong with it and what would pu
 """
 
 
+def _messages(*models: type[BaseModel]) -> dict[str, Any]:
+    """The schemas of what is said on sockets, which have no place of their own in the document."""
+    asked = [(model, "serialization") for model in models]
+    _, schemas = models_json_schema(asked, ref_template="#/components/schemas/{model}")  # type: ignore[arg-type]
+    return dict(schemas["$defs"])
+
+
 class _Service(FastAPI):
-    """FastAPI whose document tells problems as they are answered."""
+    """FastAPI whose document tells problems as they are answered, and sockets' messages."""
 
     def openapi(self) -> dict[str, Any]:
         """The OpenAPI document, made once."""
         if self.openapi_schema is None:
-            self.openapi_schema = problems.document_problems(super().openapi())
+            document = problems.document_problems(super().openapi())
+            named = document["components"]["schemas"]
+            named.update(_messages(*load_cell.MESSAGES, *motion.MESSAGES))
+            self.openapi_schema = document
         return self.openapi_schema
 
 
@@ -96,6 +107,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
         bands,
         record,
         week,
+        planning,
         week_files,
         sessions,
         daily_minimum,
@@ -138,7 +150,7 @@ def start(app: FastAPI, settings: Settings, engine: Engine, clock: Clock) -> Non
     app.state.settings = settings
     app.state.engine = engine
     app.state.clock = clock
-    app.state.solves = CapacityLimiter(AT_ONCE)
+    app.state.tidings = Tidings(engine)
 
 
 def _operation_id(route: APIRoute) -> str:

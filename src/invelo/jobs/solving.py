@@ -5,11 +5,12 @@ service itself never imports them.
 """
 
 import os
-from collections.abc import AsyncIterator
+from collections.abc import AsyncIterator, Mapping
 from contextlib import suppress
 from dataclasses import dataclass
 from multiprocessing import get_context
 from multiprocessing.connection import Connection
+from typing import Any
 
 import anyio
 import anyio.to_thread
@@ -40,7 +41,9 @@ class Refused:
 Tidings = Progress | PlannedWeek | Refused
 
 
-def _work(pipe: Connection, problem: PlanningProblem, start: Plan | None, seconds: float) -> None:
+def _work(
+    pipe: Connection, problem: PlanningProblem, start: Plan | None, limits: Mapping[str, Any]
+) -> None:
     from invelo.domain.plan.week.solve import solve
 
     with suppress(OSError):
@@ -51,7 +54,7 @@ def _work(pipe: Connection, problem: PlanningProblem, start: Plan | None, second
         return True
 
     try:
-        pipe.send(solve(problem, start, watch, seconds))
+        pipe.send(solve(problem, start, watch, **limits))
     except InputError as error:
         pipe.send(Refused(error.field, error.problem, error.remedy))
     except BrokenPipeError:  # nobody looks on any more
@@ -63,7 +66,8 @@ def _work(pipe: Connection, problem: PlanningProblem, start: Plan | None, second
 async def solving(
     problem: PlanningProblem,
     start: Plan | None = None,
-    seconds: float = 20.0,
+    seconds: float | None = None,
+    steps: float | None = None,
     turn: anyio.CapacityLimiter | None = None,
 ) -> AsyncIterator[Tidings]:
     """Solve a week in a process of its own, and tell of its progress.
@@ -73,14 +77,15 @@ async def solving(
     Args:
         problem: the week.
         start: a plan to begin from.
-        seconds: the search takes at most.
+        seconds: the search takes at most; the solver's own limit if left out.
+        steps: a limit in the solver's own units, for searches that must repeat.
         turn: how many may run at one time.
     """
+    given = {"seconds": seconds, "steps": steps}
+    limits = {name: limit for name, limit in given.items() if limit is not None}
     async with turn or anyio.CapacityLimiter(AT_ONCE):
         ours, theirs = _CONTEXT.Pipe(duplex=False)
-        process = _CONTEXT.Process(
-            target=_work, args=(theirs, problem, start, seconds), daemon=True
-        )
+        process = _CONTEXT.Process(target=_work, args=(theirs, problem, start, limits), daemon=True)
         await anyio.to_thread.run_sync(process.start)
         theirs.close()
         try:

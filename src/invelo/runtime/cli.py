@@ -54,14 +54,15 @@ def demo(
         with transaction(engine) as db:
             load(db, datetime.now(UTC), weeks, serving.say)
         address = f"http://127.0.0.1:{listener.getsockname()[1]}"
-        serving.run(
-            create_app(settings, engine),
-            listener,
-            f"ready at {address}\n"
-            f"        sign in as {COACH_EMAIL}\n"
-            f"        password   {COACH_PASSWORD}\n"
-            "        Ctrl-C stops everything that was started here.",
-        )
+        with serving.worker(url):
+            serving.run(
+                create_app(settings, engine),
+                listener,
+                f"ready at {address}\n"
+                f"        sign in as {COACH_EMAIL}\n"
+                f"        password   {COACH_PASSWORD}\n"
+                "        Ctrl-C stops everything that was started here.",
+            )
         engine.dispose()
 
 
@@ -79,8 +80,31 @@ def serve(port: Port = None) -> None:
         migrate(url)
         engine = engine_for(url)
         address = f"http://{settings.host}:{listener.getsockname()[1]}"
-        serving.run(create_app(settings, engine), listener, f"ready at {address}")
+        with serving.worker(url):
+            serving.run(create_app(settings, engine), listener, f"ready at {address}")
         engine.dispose()
+
+
+@app.command()
+def worker() -> None:
+    """Do the long work of a service: plan weeks. `serve` and `demo` start one; more may help.
+
+    INVELO_DATABASE_URL names the service's database."""
+    import asyncio
+
+    from invelo.api.common.context import system_clock
+    from invelo.db.database import engine_for
+    from invelo.jobs.queue import work
+
+    url = _settings().database_url
+    if not url:
+        serving.say("a worker needs the database that the service uses.")
+        serving.say("what to do: set INVELO_DATABASE_URL; `serve` and `demo` start their own.")
+        raise SystemExit(2)
+    engine = engine_for(url)
+    with suppress(KeyboardInterrupt):
+        asyncio.run(work(engine, system_clock))
+    engine.dispose()
 
 
 @app.command()

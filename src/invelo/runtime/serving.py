@@ -1,8 +1,10 @@
 """Running the service: a port, a database, an orderly end."""
 
 import gc
+import os
 import signal
 import socket
+import subprocess
 import sys
 from collections.abc import Iterator
 from contextlib import contextmanager
@@ -46,6 +48,9 @@ def listen(host: str, port: int, asked: bool) -> socket.socket:
     raise SystemExit(1)
 
 
+WORKER_GRACE = 5
+"""Seconds that a worker has to end."""
+
 GRACE = 2
 """Seconds that open answers have to end once we are told to stop; a live view never would."""
 
@@ -82,6 +87,22 @@ def run(app: FastAPI, listener: socket.socket, announcement: str) -> None:
     server.announcement = announcement
     collect_seldom()
     server.run(sockets=[listener])
+
+
+@contextmanager
+def worker(url: str) -> Iterator[None]:
+    """A worker beside the service, on the same database; it ends with it."""
+    command = [sys.executable, "-m", "invelo", "worker"]
+    process = subprocess.Popen(command, env={**os.environ, "INVELO_DATABASE_URL": url})  # noqa: S603
+    try:
+        yield
+    finally:
+        process.terminate()
+        try:
+            process.wait(WORKER_GRACE)
+        except subprocess.TimeoutExpired:  # its jobs are taken up by another
+            process.kill()
+            process.wait()
 
 
 @contextmanager

@@ -1,7 +1,5 @@
 """Weeks through the API: planned, moved, kept, undone, lost, solved as the coach looks on."""
 
-import json
-from copy import deepcopy
 from datetime import date, timedelta
 from typing import Any
 from uuid import uuid4
@@ -22,17 +20,6 @@ def two_ladders(coach: Coach, **change: Any) -> str:
     return there
 
 
-@pytest.fixture
-def athlete(stage, coach: Coach) -> str:
-    return stage("two ladders", lambda: two_ladders(coach))  # type: ignore[no-any-return]
-
-
-@pytest.fixture
-def plan(stage, coach: Coach, athlete: str) -> dict[str, Any]:
-    """Their next week, solved and kept."""
-    return deepcopy(stage("two ladders, planned", lambda: planned(coach, athlete)))
-
-
 def sheet(coach: Coach, athlete: str, week_start: str = "") -> dict[str, Any]:
     found: dict[str, Any] = coach.get(
         f"/api/athletes/{athlete}/week" + (f"?week_start={week_start}" if week_start else "")
@@ -45,18 +32,11 @@ def next_week(coach: Coach, athlete: str) -> dict[str, Any]:
     return sheet(coach, athlete, week_start.isoformat())
 
 
-def solve(coach: Coach, seen: dict[str, Any], **body: Any) -> list[tuple[str, dict[str, Any]]]:
-    response = coach.client.post(
-        f"/api/athletes/{seen['athlete_id']}/week/plans?week_start={seen['week_start']}",
-        json={"seconds": 5, **body},
-    )
-    response.raise_for_status()
-    assert response.headers["content-type"].startswith("text/event-stream")
-    events = []
-    for told in response.text.strip().split("\n\n"):
-        name, data = told.split("\n")
-        events.append((name.removeprefix("event: "), json.loads(data.removeprefix("data: "))))
-    return events
+def solve(coach: Coach, seen: dict[str, Any], **body: Any) -> dict[str, Any]:
+    planning = coach.plans(seen, **body)
+    assert planning["state"] == "solved", planning
+    end: dict[str, Any] = planning["end"]
+    return end
 
 
 def keep(coach: Coach, seen: dict[str, Any], placed: list[dict[str, Any]], **more: Any) -> Any:
@@ -69,7 +49,7 @@ def keep(coach: Coach, seen: dict[str, Any], placed: list[dict[str, Any]], **mor
 def planned(coach: Coach, athlete: str) -> dict[str, Any]:
     """Next week, solved and kept."""
     seen = next_week(coach, athlete)
-    end = solve(coach, seen)[-1][1]
+    end = solve(coach, seen)
     response = keep(coach, seen, end["placed"], bound=end["bound"], note="solved")
     response.raise_for_status()
     found: dict[str, Any] = response.json()
@@ -89,14 +69,13 @@ def test_a_week_begins_empty_with_what_it_should_hold(coach: Coach, athlete: str
     assert not seen["told"]
 
 
-def test_solving_tells_of_progress_and_ends_with_a_proven_plan(coach: Coach, athlete: str) -> None:
-    events = solve(coach, next_week(coach, athlete))
-    assert events[-1][0] == "solved"
-    end = events[-1][1]
+def test_a_planning_ends_with_a_proven_plan(coach: Coach, athlete: str) -> None:
+    planning = coach.plans(next_week(coach, athlete))
+    end = planning["end"]
     assert end["proof"] == "proven best"
     assert end["points"] == end["bound"] == sum(term["points"] for term in end["terms"])
-    assert {name for name, _ in events[:-1]} <= {"progress"}
-    assert all(told["bound"] <= told["points"] for _, told in events)
+    assert planning["best"]["placed"] == end["placed"]
+    assert (planning["refusal"], planning["note"]) == (None, "")
 
 
 def test_nothing_is_kept_by_solving(coach: Coach, athlete: str) -> None:
@@ -155,12 +134,12 @@ def test_a_pin_holds_through_a_new_solve_and_little_else_moves(
     task = seen["tasks"][0]
     free = next(day["index"] for day in seen["days"])
     pins = [{"task": task["key"], "day": free, "there": task["days"].count(free) == 0}]
-    end = solve(coach, seen, pins=pins)[-1][1]
+    end = solve(coach, seen, pins=pins)
     there = {"task": task["key"], "day": free} in end["placed"]
     assert there == pins[0]["there"]
     kept = keep(coach, seen, end["placed"], pins=pins).json()
     assert kept["pins"] == pins
-    again = solve(coach, kept, pins=kept["pins"])[-1][1]
+    again = solve(coach, kept, pins=kept["pins"])
     assert again["placed"] == end["placed"]
 
 
@@ -179,7 +158,7 @@ def test_an_undone_week_is_as_it_was(coach: Coach, athlete: str, plan: dict) -> 
 def test_a_missed_day_is_planned_around(coach: Coach, athlete: str, plan: dict) -> None:
     seen = plan
     lost = {"days": [2], "places": []}
-    end = solve(coach, seen, lost=lost)[-1][1]
+    end = solve(coach, seen, lost=lost)
     assert all(one["day"] != 2 for one in end["placed"])
     kept = keep(coach, seen, end["placed"], lost=lost).json()
     assert [day["lost"] for day in kept["days"]] == [False, True, False]
@@ -204,7 +183,7 @@ def test_what_is_past_stays(coach: Coach, athlete: str, plan: dict) -> None:
         if day != 0
     ]
     assert "it is over" in problem(keep(coach, now, without), 409)["problem"]
-    end = solve(coach, now, pins=now["pins"])[-1][1]
+    end = solve(coach, now, pins=now["pins"])
     before = {(t["key"], 0) for t in seen["tasks"] if 0 in t["days"]}
     assert {(one["task"], 0) for one in end["placed"] if one["day"] == 0} == before
 
@@ -266,7 +245,7 @@ def test_pins_that_contradict_end_with_the_nearest_plan_and_what_it_relaxed(
     seen = coach.put(f"/api/athletes/{athlete}/week/availability", **availability)
     seen = sheet(coach, athlete, next_week(coach, athlete)["week_start"])
     pins = [{"task": task["key"], "day": 0} for task in seen["tasks"]]
-    end = solve(coach, seen, pins=pins)[-1][1]
+    end = solve(coach, seen, pins=pins)
     assert end["relaxed"]
     assert len(end["breaches"]) >= 1
     assert end["breaches"][0]["words"]
@@ -343,9 +322,4 @@ def test_a_long_time_away_is_noticed_and_the_way_back_planned(coach: Coach, athl
 def test_a_lost_place_is_planned_around(coach: Coach, athlete: str) -> None:
     seen = next_week(coach, athlete)
     assert seen["lost"] == {"days": [], "places": []}
-    response = coach.client.post(
-        f"/api/athletes/{athlete}/week/plans?week_start={seen['week_start']}",
-        json={"lost": {"days": [], "places": [str(uuid4())]}, "seconds": 2},
-    )
-    response.raise_for_status()
-    assert "event: solved" in response.text
+    assert solve(coach, seen, lost={"days": [], "places": [str(uuid4())]}, seconds=2)["placed"]

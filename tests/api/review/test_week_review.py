@@ -141,6 +141,7 @@ def test_a_planned_week_is_planned_anew(coach, ladder) -> None:
     before = week_plan(coach, athlete, first)
     said = coach.post(f"/api/proposals/{proposal['id']}/answer", answer="accept")
     assert said["replanned"] == first
+    coach.waits()
     after = coach.get(f"/api/athletes/{athlete}/week?week_start={first}")
     assert after["revision"] == before["revision"] + 1
 

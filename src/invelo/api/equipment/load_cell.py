@@ -17,6 +17,7 @@ from websockets.exceptions import ConnectionClosed, WebSocketException
 from invelo.api.common.context import SESSION_COOKIE
 from invelo.api.common.relay import either
 from invelo.api.common.security import same_site
+from invelo.api.common.tidings import until_gone
 from invelo.db.database import transaction
 from invelo.devices import lines, simulated_scale
 from invelo.domain.equipment.load_cell import (
@@ -36,7 +37,7 @@ EVERY = 0.1
 """Seconds between two messages to the page while nothing changes but the figure."""
 
 
-class Live(BaseModel):
+class LoadCellReading(BaseModel):
     """What the page is told."""
 
     state: Literal["empty", "moving", "steady", "silent", "flooding", "gone", "fault"]
@@ -81,7 +82,7 @@ async def live(page: WebSocket) -> None:
         async with _scale(page.app.state.settings.scale_url) as device:
             await _LoadCellRelay(page, device).run()
     except (OSError, WebSocketException):
-        await _say(page, Live(state="gone", words=WORDS["gone"]))
+        await _say(page, LoadCellReading(state="gone", words=WORDS["gone"]))
     except WebSocketDisconnect:
         return  # the page was left
     await page.close()
@@ -105,7 +106,7 @@ async def _scale(url: str) -> AsyncIterator[ClientConnection]:
         yield device
 
 
-async def _say(page: WebSocket, message: Live) -> None:
+async def _say(page: WebSocket, message: LoadCellReading) -> None:
     await page.send_text(message.model_dump_json())
 
 
@@ -120,8 +121,10 @@ class _LoadCellRelay:
         self.last_state, self.last_told = "", 0.0
 
     async def run(self) -> None:
-        """Until the page is left or the scale has gone."""
-        await either(self._read(), self._hear())
+        """Until the page is left, the scale has gone, or the coach signed out."""
+        token = self.page.cookies.get(SESSION_COOKIE, "")
+        gone = until_gone(self.page.app.state.tidings, token, lambda: _signed_in(self.page))
+        await either(self._read(), self._hear(), gone)
 
     async def _read(self) -> None:
         while True:
@@ -131,13 +134,13 @@ class _LoadCellRelay:
                 await self._tell(self.settling.silent())
                 continue
             except ConnectionClosed:
-                await _say(self.page, Live(state="gone", words=WORDS["gone"]))
+                await _say(self.page, LoadCellReading(state="gone", words=WORDS["gone"]))
                 return
             try:
                 await self._take(lines.from_scale(line))
             except InputError as error:
                 words = f"{error.problem} {error.remedy}"
-                await _say(self.page, Live(state="fault", unit=self.unit, words=words))
+                await _say(self.page, LoadCellReading(state="fault", unit=self.unit, words=words))
 
     async def _take(self, sample_line: lines.FromScale) -> None:
         match sample_line:
@@ -156,7 +159,7 @@ class _LoadCellRelay:
         self.last_state, self.last_told = shown.state, now
         await _say(
             self.page,
-            Live(
+            LoadCellReading(
                 state=shown.state,
                 value=shown.force * PER_NEWTON[self.unit],
                 half_width=shown.half_width * PER_NEWTON[self.unit],
@@ -174,9 +177,13 @@ class _LoadCellRelay:
                 told = COMMAND.validate_json(line[: lines.LONGEST_LINE])
             except ValidationError:
                 words = "That is no command to a scale."
-                await _say(self.page, Live(state="fault", unit=self.unit, words=words))
+                await _say(self.page, LoadCellReading(state="fault", unit=self.unit, words=words))
                 continue
             if isinstance(told, Tare):
                 self.settling.tare()
             else:
                 await self.device.send(lines.written(told))
+
+
+MESSAGES = (LoadCellReading, Tare, lines.PullLine, lines.UnitNow)
+"""What is said on this socket, for the document."""

@@ -1,12 +1,9 @@
 """Week: days as columns, solved while the coach looks on, moved by hand, kept as revisions."""
 
-from collections.abc import AsyncIterator
 from datetime import date, timedelta
 from uuid import UUID
 
-from fastapi import APIRouter, Request
-from fastapi.responses import StreamingResponse
-from pydantic import BaseModel
+from fastapi import APIRouter
 
 from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.problems import ERRORS
@@ -18,59 +15,30 @@ from invelo.api.plan.week_schemas import (
     Losses,
     Monday,
     PinRequest,
-    PlacedTask,
     PlannedDay,
     PlannedTask,
     RegionTotal,
     ToKeep,
-    ToSolve,
     Trial,
     WeekBefore,
     WeekPlace,
     WeekSheet,
 )
 from invelo.db import access
-from invelo.db.queries import training_rows
+from invelo.db.queries import plan_rows, training_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.plan.session.timeline import length
 from invelo.domain.plan.session.words import sets_words
 from invelo.domain.plan.week.advice import layoff_notice
 from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.plan.week.problem import WEEKDAYS, Plan
-from invelo.domain.plan.week.progress import PlannedWeek, Progress
 from invelo.domain.plan.week.score import days_of, days_of_region, minutes_on, sets_of_regions
-from invelo.formats.plan.document import BreachOut, TermOut, breach_out, term_out
-from invelo.jobs.solving import Refused, solving
+from invelo.formats.plan.document import breach_out, term_out
 from invelo.services.plan import look_back, sessions, week
 
 router = APIRouter(prefix="/api/athletes/{athlete_id}/week", tags=["Week"], responses=ERRORS)
 
 LOOK_BACK = 2
-
-
-class SolveProgress(BaseModel):
-    """How far a search has come."""
-
-    placed: list[PlacedTask]
-    points: int
-    bound: int
-    proof: str
-
-
-class SolveEnd(SolveProgress):
-    """What a search ended with."""
-
-    relaxed: list[str]
-    terms: list[TermOut]
-    breaches: list[BreachOut]
-
-
-class SolveRefused(BaseModel):
-    """Why there is no plan."""
-
-    field: str
-    problem: str
-    remedy: str
 
 
 @router.get("")
@@ -141,71 +109,6 @@ def undo_week(
     return _sheet(db, athlete, week.view(db, athlete, first, today), today)
 
 
-class EventStream(StreamingResponse):
-    """Server-sent events."""
-
-    media_type = "text/event-stream"
-
-
-class SolveTidings(BaseModel):
-    """What the events `progress`, `solved` and `refused` carry."""
-
-    progress: SolveProgress
-    solved: SolveEnd
-    refused: SolveRefused
-
-
-@router.post("/plans", response_class=EventStream, responses={200: {"model": SolveTidings}})
-def solve_week(
-    request: Request,
-    athlete_id: UUID,
-    body: ToSolve,
-    coach: Coach,
-    db: Database,
-    now: Now,
-    week_start: Monday = None,
-) -> EventStream:
-    """Solve a week, telling of every better plan and bound; closing the connection stops it. It is
-    kept only when it is put."""
-    athlete = access.athlete(db, coach.id, athlete_id)
-    today = moment_for(athlete, now).local_date
-    seen = _seen(db, athlete, week_start, today, body)
-    problem, start = seen.laid.problem, seen.plan
-    stream = _events(solving(problem, start or None, body.seconds, request.app.state.solves))
-    return EventStream(stream)
-
-
-async def _events(tidings: AsyncIterator[Progress | PlannedWeek | Refused]) -> AsyncIterator[str]:
-    async for event in tidings:
-        match event:
-            case Progress():
-                yield _event("progress", SolveProgress(**_progress(event)))
-            case PlannedWeek():
-                end = SolveEnd(
-                    **_progress(event.progress),
-                    relaxed=list(event.relaxed),
-                    terms=[term_out(term) for term in event.score.terms],
-                    breaches=[breach_out(breach) for breach in event.breaches],
-                )
-                yield _event("solved", end)
-            case Refused():
-                yield _event("refused", SolveRefused.model_validate(event, from_attributes=True))
-
-
-def _event(name: str, base_model: BaseModel) -> str:
-    return f"event: {name}\ndata: {base_model.model_dump_json()}\n\n"
-
-
-def _progress(progress: Progress) -> dict[str, object]:
-    placed = [PlacedTask(task=key, day=day) for key, day in sorted(progress.plan)]
-    return {
-        "placed": placed,
-        "points": progress.points,
-        "bound": min(progress.points, progress.bound),
-        "proof": progress.words,
-    }
-
-
 def _plan(body: ToKeep) -> Plan:
     return frozenset(placed_task.core() for placed_task in body.placed)
 
@@ -213,11 +116,8 @@ def _plan(body: ToKeep) -> Plan:
 def _seen(
     db: Database, athlete: AthleteRow, week_start: date | None, today: date, body: Trial
 ) -> week.WeekView:
-    lost = week.SkippedDay(
-        frozenset(body.lost.days), frozenset(str(place) for place in body.lost.places)
-    )
     pins = tuple(pin.core() for pin in body.pins)
-    return week.view(db, athlete, week_start or week_start_of(today), today, pins, lost)
+    return week.view(db, athlete, week_start or week_start_of(today), today, pins, body.lost.core())
 
 
 def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) -> WeekSheet:
@@ -226,6 +126,7 @@ def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) 
     bound = seen.bound
     sets = sets_of_regions(problem, plan)
     course = seen.availability.week(seen.week_start)
+    under_way = plan_rows.planning_under_way(db, athlete.id, seen.week_start)
     return WeekSheet.of(
         seen,
         athlete_id=athlete.id,
@@ -265,6 +166,7 @@ def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) 
             )
             for breach in seen.breaches
         ],
+        planning_id=under_way.id if under_way else None,
         left_out=list(seen.laid.left_out),
         notices=_notices(db, athlete, seen),
         before=[

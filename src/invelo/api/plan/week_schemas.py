@@ -17,6 +17,7 @@ from invelo.domain.plan.week.problem import Pin as CorePin
 from invelo.domain.plan.week.problem import Placed as CorePlaced
 from invelo.domain.strict import StrictModel
 from invelo.formats.plan.document import BreachOut, TermOut, WeightsIn
+from invelo.services.plan.week import SkippedDay
 
 DayIndex = Annotated[int, Field(ge=0, le=6, description="0 for Monday.")]
 
@@ -169,6 +170,10 @@ class Losses(StrictModel):
     days: list[DayIndex] = Field(default_factory=list, max_length=7)
     places: list[UUID] = Field(default_factory=list, max_length=20)
 
+    def core(self) -> SkippedDay:
+        """As the week reads it."""
+        return SkippedDay(frozenset(self.days), frozenset(str(place) for place in self.places))
+
 
 class Trial(StrictModel):
     """A week as it would be: not kept."""
@@ -294,6 +299,7 @@ class WeekSheet(ResponseModel):
     proof: str
     terms: list[TermOut]
     breaches: list[BreachOnDays]
+    planning_id: UUID | None = Field(description="Of the planning that is under way.")
     left_out: list[str]
     notices: list[str]
     before: list[WeekBefore]

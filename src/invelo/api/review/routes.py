@@ -24,6 +24,7 @@ from invelo.api.training.log_schemas import sessions_of
 from invelo.db import access, ladder_graph, logs
 from invelo.db.queries import review_rows
 from invelo.domain.review.proposals.outcome import AFTER_DAYS
+from invelo.services.plan import planning
 from invelo.services.review import reach, review, weekly
 
 router = APIRouter(prefix="/api", tags=["Review"], responses=ERRORS)
@@ -73,7 +74,7 @@ def answer(
     fresh = proposal.answer is None
     said = review.answer(db, row, proposal, coach, body.answer, body.rung_id, body.note, moment)
     changed = fresh and body.answer != "decline" and said.outcome != "hold"
-    again = review.week_again(db, athlete, moment) if changed else None
+    again = planning.ask_again(db, athlete, moment, "after the review") if changed else None
     rungs = {rung.id: rung for rung in ladder_graph.rungs_of(db, row.id)}
     message = review_rows.messages_of(db, [said.id]).get(said.id)
     plain = proposal_of(said, rungs, (), message)
@@ -87,8 +88,8 @@ def take_all(body: AcceptRequest, coach: Coach, db: Database, now: Now) -> Accep
     return AcceptedOut(
         accepted=[proposal.id for proposal in done.proposals],
         replanned=[
-            Replanned(athlete_id=athlete, week_start=plan.week_start)
-            for athlete, plan in done.weeks.items()
+            Replanned(athlete_id=athlete, week_start=week_start)
+            for athlete, week_start in done.weeks.items()
         ],
     )
 

@@ -71,7 +71,7 @@ def make_link(athlete_id: UUID, body: NewLink, coach: Coach, db: Database, now: 
 def revoke_link(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> Response:
     """End the link at once; what is logged on the athlete's device stays there."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
-    athlete_rows.revoke_links(db, athlete.id, now)
+    links.revoke(db, athlete.id, now)
     return Response(status_code=204)
 
 

@@ -7,18 +7,18 @@ floor.
 
 from collections.abc import AsyncIterator
 from datetime import datetime
-from typing import Literal
+from typing import Annotated, Literal
 from uuid import UUID
 
-import psycopg
-from fastapi import APIRouter, Request
-from fastapi.responses import StreamingResponse
+from fastapi import APIRouter, Depends, Request
+from fastapi.sse import EventSourceResponse, ServerSentEvent
 from pydantic import Field
 from starlette.concurrency import run_in_threadpool
 
-from invelo.api.common.context import Coach, Database, Now, Token
+from invelo.api.common.context import Coach, Database, NobodyError, Now, Token
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
+from invelo.api.common.tidings import Tidings
 from invelo.api.training.log_schemas import LoggedSessionOut, sessions_of
 from invelo.db.database import transaction
 from invelo.domain.training.log import PAIN_STOP
@@ -27,8 +27,6 @@ from invelo.services.training import live
 
 router = APIRouter(prefix="/api", tags=["Live"], responses=ERRORS)
 
-QUIET = 15.0
-"""Seconds without news after which the stream says that it still stands."""
 
 COME_BACK = 2000
 """Milliseconds after which a browser that lost the stream asks again."""
@@ -83,36 +81,40 @@ def get_live(coach: Coach, db: Database, now: Now) -> LiveFloor:
     return LiveFloor(now=now, pain_stop=PAIN_STOP, people=at_work_nows)
 
 
+def _may_watch(request: Request, token: Token = None) -> str:
+    """The session that watches; its account is looked at again with every news."""
+    if token is None or not _signed_in(request, token):
+        raise NobodyError
+    return token
+
+
 @router.get(
     "/live/stream",
-    response_class=StreamingResponse,
-    responses={200: {"content": {"text/event-stream": {}}, "description": "`LiveFloor`s."}},
+    response_class=EventSourceResponse,
+    responses={200: {"model": LiveFloor, "description": "`LiveFloor`s, one an event."}},
 )
-async def stream_live(request: Request, coach: Coach, token: Token = None) -> StreamingResponse:
-    """The same, again whenever something changes."""
-    return StreamingResponse(_stream(request, token or ""), media_type="text/event-stream")
+async def stream_live(
+    request: Request, token: Annotated[str, Depends(_may_watch)]
+) -> AsyncIterator[ServerSentEvent]:
+    """The same, again whenever something changes; until whoever watches signs out."""
+    tidings: Tidings = request.app.state.tidings
+    async with tidings.hearing(live.CHANNEL, session=token) as heard:
+        while True:
+            floor = await run_in_threadpool(_floor, request, token)
+            if floor is None:  # signed out meanwhile
+                return
+            yield ServerSentEvent(data=floor, retry=COME_BACK)
+            if not await heard.wait():
+                return
 
 
-async def _stream(request: Request, token: str) -> AsyncIterator[str]:
-    yield f"retry: {COME_BACK}\n\n"
-    url = request.app.state.engine.url.set(drivername="postgresql")
-    address = url.render_as_string(hide_password=False)
-    try:
-        async with await psycopg.AsyncConnection.connect(address, autocommit=True) as line:
-            await line.execute(f"LISTEN {live.CHANNEL}")
-            while True:
-                told = await run_in_threadpool(_told, request, token)
-                if told is None:  # signed out meanwhile
-                    return
-                yield f"data: {told}\n\n"
-                async for _ in line.notifies(timeout=QUIET, stop_after=1):
-                    pass
-    except psycopg.OperationalError:
-        return  # the database went away; the browser asks again
+def _signed_in(request: Request, token: str) -> bool:
+    with transaction(request.app.state.engine) as db:
+        return accounts.for_token(db, token, request.app.state.clock()) is not None
 
 
-def _told(request: Request, token: str) -> str | None:
+def _floor(request: Request, token: str) -> LiveFloor | None:
     now = request.app.state.clock()
     with transaction(request.app.state.engine) as db:
         account = accounts.for_token(db, token, now)
-        return get_live(account, db, now).model_dump_json() if account is not None else None
+        return get_live(account, db, now) if account is not None else None

@@ -7,6 +7,7 @@ Nothing is logged from here: the count is proposed, and whoever trains confirms 
 import asyncio
 from collections.abc import AsyncIterator
 from contextlib import asynccontextmanager
+from functools import partial
 from random import Random
 from typing import Any, Literal
 from uuid import UUID
@@ -26,6 +27,7 @@ from invelo.api.common.context import (
 )
 from invelo.api.common.relay import either
 from invelo.api.common.security import same_site
+from invelo.api.common.tidings import until_gone
 from invelo.db.codec import body_of, changes_from
 from invelo.db.database import transaction
 from invelo.db.errors import MissingError
@@ -64,7 +66,7 @@ class Command(BaseModel):
     what: Literal["silent", "lie", "drop"] | None = None
 
 
-class Seen(BaseModel):
+class MotionSeen(BaseModel):
     """What the page is told, beside what was asked."""
 
     state: Literal["watching", "silent", "gone", "doubtful", "cannot", "over"]
@@ -105,13 +107,13 @@ async def live(page: WebSocket, athlete_id: UUID) -> None:
         asked = MotionTarget.model_validate_json(await page.receive_text())
         watched = await run_in_threadpool(_watch, page, athlete_id, asked)
         async with _sensor(page.app.state.settings.motion_url, watched, asked) as device:
-            await _MotionRelay(page, device, watched).run()
+            await _MotionRelay(page, device, watched, athlete_id).run()
     except ValidationError:
-        await _say(page, Seen(state="cannot", words="That names no set. Count by hand."))
+        await _say(page, MotionSeen(state="cannot", words="That names no set. Count by hand."))
     except (InputError, MissingError) as error:
-        await _say(page, Seen(state="cannot", words=f"{error.problem} {error.remedy}"))
+        await _say(page, MotionSeen(state="cannot", words=f"{error.problem} {error.remedy}"))
     except (OSError, WebSocketException):
-        await _say(page, Seen(state="gone", words=WORDS["gone"]))
+        await _say(page, MotionSeen(state="gone", words=WORDS["gone"]))
     except WebSocketDisconnect:
         return  # the page was left
     await page.close()
@@ -148,15 +150,18 @@ async def _sensor(url: str, watched: Watch, asked: MotionTarget) -> AsyncIterato
         yield device
 
 
-async def _say(page: WebSocket, message: Seen) -> None:
+async def _say(page: WebSocket, message: MotionSeen) -> None:
     await page.send_text(message.model_dump_json())
 
 
 class _MotionRelay:
     """One page at one sensor."""
 
-    def __init__(self, page: WebSocket, device: ClientConnection, watched: Watch) -> None:
+    def __init__(
+        self, page: WebSocket, device: ClientConnection, watched: Watch, athlete_id: UUID
+    ) -> None:
         self.page, self.device, self.watched = page, device, watched
+        self.athlete_id = athlete_id
         self.eye = HoldWatcher(watched) if watched.held else RepCounter(watched)
         self.simulated = False
         self.last_told = 0.0
@@ -164,7 +169,10 @@ class _MotionRelay:
 
     async def run(self) -> None:
         """Until the page is left, the set is over, or the sensor has gone."""
-        await either(self._read(), self._hear())
+        cookies, may = self.page.cookies, partial(_may, self.page, self.athlete_id)
+        who = cookies.get(SESSION_COOKIE) or cookies.get(LINK_COOKIE, "")
+        ended = until_gone(self.page.app.state.tidings, who, may)
+        await either(self._read(), self._hear(), ended)
 
     async def _read(self) -> None:
         while True:
@@ -200,7 +208,7 @@ class _MotionRelay:
             await self._tell("watching" if self.eye.stream.believed else "doubtful")
 
     async def _tell(self, state: Literal["watching", "silent", "gone", "doubtful", "over"]) -> None:
-        seen = Seen(
+        seen = MotionSeen(
             state=state,
             words=WORDS[state],
             simulated=self.simulated,
@@ -220,7 +228,7 @@ class _MotionRelay:
             seen.last = "lost" if held.lost_at is not None else ""
         await _say(self.page, seen)
 
-    def _count(self, seen: Seen, tally: Tally) -> None:
+    def _count(self, seen: MotionSeen, tally: Tally) -> None:
         seen.full, seen.partial = tally.full, tally.partial
         seen.faults = list(tally.faults)
         if tally.reps:
@@ -241,3 +249,7 @@ class _MotionRelay:
                 return
             if command.what is not None:
                 await self.device.send(written(motion_lines.MotionTrouble(what=command.what)))
+
+
+MESSAGES = (MotionSeen, MotionTarget)
+"""What is said on this socket, for the document."""

@@ -1,20 +1,22 @@
 """Weeks, days as they were adapted, templates, the daily minimum, calendars."""
 
 from collections.abc import Collection, Iterable, Sequence
-from datetime import date
+from datetime import date, datetime
 from uuid import UUID
 
 from sqlalchemy import func
 from sqlalchemy.dialects.postgresql import distinct_on
-from sqlmodel import Session, col, select
+from sqlmodel import Session, col, delete, select
 
 from invelo.db.columns import among
 from invelo.db.tables.plan import (
+    UNDER_WAY,
     AdaptedDayRow,
     CalendarFeedRow,
     DailyMinimumRow,
     DailyMinimumTickRow,
     SessionTemplateRow,
+    WeekPlanningRow,
     WeekPlanRow,
 )
 
@@ -51,6 +53,41 @@ def weeks_since(db: Session, athlete_id: UUID, week_start: date) -> dict[date, W
         .order_by(col(WeekPlanRow.number))
     )
     return {row.week_start: row for row in rows}
+
+
+def planning_under_way(
+    db: Session, athlete_id: UUID, week_start: date, lock: bool = False
+) -> WeekPlanningRow | None:
+    """The planning of a week that still changes, if one does."""
+    statement = select(WeekPlanningRow).where(
+        WeekPlanningRow.athlete_id == athlete_id,
+        WeekPlanningRow.week_start == week_start,
+        col(WeekPlanningRow.state).in_(UNDER_WAY),
+    )
+    return db.exec(statement.with_for_update() if lock else statement).first()
+
+
+def plannings_untouched_since(db: Session, moment: datetime) -> Sequence[WeekPlanningRow]:
+    """Plannings under way that have not changed since a moment."""
+    return db.exec(
+        select(WeekPlanningRow).where(
+            col(WeekPlanningRow.state).in_(UNDER_WAY), col(WeekPlanningRow.changed_at) < moment
+        )
+    ).all()
+
+
+def locked_planning(db: Session, planning_id: UUID) -> WeekPlanningRow | None:
+    """A planning, held until this transaction ends."""
+    statement = select(WeekPlanningRow).where(WeekPlanningRow.id == planning_id)
+    return db.exec(statement.with_for_update()).first()
+
+
+def forget_plannings_before(db: Session, moment: datetime) -> None:
+    """Take away the plannings that ended long ago."""
+    statement = delete(WeekPlanningRow).where(
+        col(WeekPlanningRow.changed_at) < moment, col(WeekPlanningRow.state).not_in(UNDER_WAY)
+    )
+    db.exec(statement)
 
 
 def forget_week(db: Session, athlete_id: UUID, week_start: date, up_to: int) -> None:

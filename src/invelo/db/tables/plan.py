@@ -6,6 +6,7 @@ from typing import Any
 from uuid import UUID, uuid4
 
 from sqlalchemy import CheckConstraint, Index, UniqueConstraint, text
+from sqlalchemy.dialects.postgresql import JSONB
 from sqlmodel import Field, SQLModel
 
 from invelo.db.columns import Computed, Dated, SetUpColumns, instant, json_column, one_of, within
@@ -38,6 +39,46 @@ class WeekPlanRow(Dated, Computed, table=True):
     placed: list[tuple[str, int]] = json_column()
     result: dict[str, Any] = json_column()
     note: str = ""
+
+
+UNDER_WAY = ("queued", "working")
+"""States of a planning that still changes."""
+
+
+class WeekPlanningRow(SQLModel, table=True):
+    """A planning of a week that was asked for: how far it is, and what it ended with.
+
+    One made `again` after an answer is kept by itself; another only once the coach keeps it.
+    `question` holds pins, losses and the most seconds it may take; `asks` counts how often it was
+    asked for.
+    """
+
+    __tablename__ = "week_planning"
+    __table_args__ = (
+        one_of("state", *UNDER_WAY, "solved", "stopped", "refused"),
+        CheckConstraint("EXTRACT(ISODOW FROM week_start) = 1", "week_start"),
+        Index(
+            "uq_week_planning_under_way",
+            "athlete_id",
+            "week_start",
+            unique=True,
+            postgresql_where=text("state IN ('queued', 'working')"),
+        ),
+    )
+
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE")
+    week_start: date
+    again: bool = False
+    note: str = ""
+    question: dict[str, Any] = json_column()
+    asks: int = 1
+    state: str = "queued"
+    progress: dict[str, Any] | None = Field(default=None, sa_type=JSONB(none_as_null=True))
+    result: dict[str, Any] | None = Field(default=None, sa_type=JSONB(none_as_null=True))
+    refusal: dict[str, Any] | None = Field(default=None, sa_type=JSONB(none_as_null=True))
+    asked_at: datetime = instant()
+    changed_at: datetime = instant()
 
 
 class SessionTemplateRow(SQLModel, table=True):

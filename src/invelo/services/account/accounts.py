@@ -11,11 +11,15 @@ from sqlmodel import Session
 from invelo.db.errors import ConflictError, ThrottledError
 from invelo.db.moment import require_zone
 from invelo.db.queries import account_rows
+from invelo.db.queue import notify
 from invelo.db.tables.account import AccountRow, SignInAttemptRow, SignInRow
 from invelo.db.tokens import digest, new_token
 from invelo.domain.errors import InputError
 
 PASSWORD_LEAST = 10
+ENDED = "invelo_ended"
+"""PostgreSQL's channel on which it is told that a session or a link ended."""
+
 TRY_WINDOW = timedelta(minutes=15)
 TRIES_PER_ADDRESS = 5
 TRIES_PER_MACHINE = 30
@@ -106,6 +110,7 @@ def for_token(db: Session, token: str, now: datetime) -> AccountRow | None:
 def close_session(db: Session, token: str) -> None:
     """Sign out."""
     account_rows.end_session(db, digest(token))
+    notify(db, ENDED, "")
 
 
 def named(db: Session, account_id: UUID) -> AccountRow | None:

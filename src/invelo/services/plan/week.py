@@ -304,45 +304,6 @@ def _judged(problem: PlanningProblem, plan: Plan, bound: int | None) -> dict[str
     }
 
 
-REPLAN_STEPS = 4.0
-"""Limit of the solver when a week is planned anew after a decision, in its own units."""
-
-
-def plan_again(
-    db: Session, athlete: AthleteRow, week_start: date, moment: Moment, note: str
-) -> WeekPlanRow | None:
-    """Plan a week anew that was planned, around its pins and what is past; None where it was not,
-    or where nothing is left to plan.
-
-    Args:
-        db: one transaction.
-        athlete: whose.
-        week_start: of the week.
-        moment: now.
-        note: why, for the history.
-    """
-    from invelo.domain.plan.week.solve import solve  # heavy: loaded on first use
-
-    before = plan_rows.newest_week(db, athlete.id, week_start)
-    if before is None:
-        return None
-    try:
-        seen = view(db, athlete, week_start, moment.local_date)
-    except InputError:
-        return None
-    solved = solve(seen.laid.problem, steps=REPLAN_STEPS)
-    return keep(
-        db,
-        athlete,
-        seen,
-        solved.plan,
-        before.number,
-        note,
-        moment,
-        bound=solved.progress.bound,
-    )
-
-
 def standing_availability(db: Session, athlete: AthleteRow, today: date) -> StandingAvailability:
     """What is asked of the athlete's weeks; the usual, where the coach has said nothing."""
     kept = availability_of(db, athlete.id)

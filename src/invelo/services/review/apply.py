@@ -1,6 +1,6 @@
 """What a decision changes once the coach has said yes: the ladder, the prescription, the weeks."""
 
-from datetime import date, timedelta
+from datetime import date
 from uuid import UUID, uuid4
 
 from sqlmodel import Session
@@ -14,7 +14,7 @@ from invelo.db.tables.ladder import LadderRow, RungRow
 from invelo.db.tables.review import MessageRow, ProposalRow
 from invelo.domain.ladder.rung import Rung as CoreRung
 from invelo.domain.ladder.workshop import LadderGraph, Node
-from invelo.domain.plan.week.availability import StandingAvailability, week_start_of
+from invelo.domain.plan.week.availability import StandingAvailability, next_week_start
 from invelo.domain.review.message import MessageTopic, message
 from invelo.domain.review.proposals.situation import Outcome
 from invelo.services.ladder import ladder, workshop
@@ -93,11 +93,6 @@ def _asked(
     if "layoff.re-entry" in proposal.rules:
         return availability.coming_back(week_start, proposal.amount or 0.0)
     return availability.easing(week_start)
-
-
-def next_week_start(today: date) -> date:
-    """The first day of the week that comes; today, if it begins today."""
-    return today if today.weekday() == 0 else week_start_of(today) + timedelta(days=7)
 
 
 def tell(

@@ -2,6 +2,7 @@
 
 from collections.abc import Callable, Iterable
 from dataclasses import dataclass
+from datetime import date
 from typing import Literal
 from uuid import UUID
 
@@ -14,13 +15,11 @@ from invelo.db.queries import review_rows
 from invelo.db.tables.account import AccountRow
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.ladder import LadderRow
-from invelo.db.tables.plan import WeekPlanRow
 from invelo.db.tables.review import ProposalRow
 from invelo.domain.errors import InputError
-from invelo.domain.plan.week.availability import week_start_of
 from invelo.services.athlete import guard
 from invelo.services.ladder import ladder
-from invelo.services.plan import week
+from invelo.services.plan import planning
 from invelo.services.review import apply
 
 Answer = Literal["accept", "edit", "decline"]
@@ -91,12 +90,12 @@ class Accepted:
     """What came of taking several at once.
 
     Attributes:
-        decisions: as they are answered now.
-        weeks: planned anew, by athlete.
+        proposals: as they are answered now.
+        weeks: first days of those that are being planned anew, by athlete.
     """
 
     proposals: tuple[ProposalRow, ...]
-    weeks: dict[UUID, WeekPlanRow]
+    weeks: dict[UUID, date]
 
 
 def accept_all(
@@ -126,14 +125,7 @@ def accept_all(
         changed[athlete.id] = (athlete, moment)
     weeks = {}
     for athlete, moment in changed.values():
-        again = week_again(db, athlete, moment)
+        again = planning.ask_again(db, athlete, moment, "after the review")
         if again is not None:
-            weeks[athlete.id] = again
+            weeks[athlete.id] = again.week_start
     return Accepted(tuple(proposals), weeks)
-
-
-def week_again(db: Session, athlete: AthleteRow, moment: Moment) -> WeekPlanRow | None:
-    """Plan anew the week that is about to be trained, after an answer, if it was planned."""
-    return week.plan_again(
-        db, athlete, apply.next_week_start(moment.local_date), moment, "after the review"
-    ) or week.plan_again(db, athlete, week_start_of(moment.local_date), moment, "after the review")

@@ -7,9 +7,11 @@ from uuid import UUID
 from sqlmodel import Session
 
 from invelo.db.queries import athlete_rows
+from invelo.db.queue import notify
 from invelo.db.tables.athlete import AthleteLinkRow, AthleteRow
 from invelo.db.tokens import digest, new_token
 from invelo.domain.errors import require_within
+from invelo.services.account import accounts
 
 USUAL_DAYS = 180
 MOST_DAYS = 400
@@ -24,7 +26,7 @@ def make(db: Session, athlete_id: UUID, now: datetime, days: int = USUAL_DAYS) -
         InputError: for a life of no days, or of too many.
     """
     require_within("days", days, 1, MOST_DAYS, "")
-    athlete_rows.revoke_links(db, athlete_id, now)
+    revoke(db, athlete_id, now)
     token = new_token()
     row = AthleteLinkRow(
         token_hash=digest(token),
@@ -35,6 +37,12 @@ def make(db: Session, athlete_id: UUID, now: datetime, days: int = USUAL_DAYS) -
     db.add(row)
     db.flush()
     return token
+
+
+def revoke(db: Session, athlete_id: UUID, now: datetime) -> None:
+    """End every link that works, at once; what was opened with one ends too."""
+    athlete_rows.revoke_links(db, athlete_id, now)
+    notify(db, accounts.ENDED, "")
 
 
 def state_of(row: AthleteLinkRow | None, now: datetime) -> State:

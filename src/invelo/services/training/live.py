@@ -4,11 +4,11 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 from uuid import UUID
 
-from sqlalchemy import text
 from sqlmodel import Session
 
 from invelo.db import access
 from invelo.db.queries import training_rows
+from invelo.db.queue import notify
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.training import TrainingSessionRow, WhereaboutsRow
 
@@ -33,10 +33,7 @@ class OnFloor:
 
 def tell(db: Session, athlete_id: UUID) -> None:
     """Say that something of an athlete's changed, once this transaction is kept."""
-    db.execute(
-        text("SELECT pg_notify(:channel, :athlete)"),
-        {"channel": CHANNEL, "athlete": str(athlete_id)},
-    )
+    notify(db, CHANNEL, str(athlete_id))
 
 
 def move(

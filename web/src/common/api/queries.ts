@@ -1,5 +1,6 @@
 /** What the places read; each key starts with what it is about, so that an act can refresh it. */
 import { queryOptions, useQueryClient } from "@tanstack/react-query";
+import { useCallback } from "react";
 import { answer, api, type Schema } from "./client";
 
 const path = (ladder_id: string) => ({ params: { path: { ladder_id } } });
@@ -287,10 +288,13 @@ export const queries = {
 /** Read anew whatever an act on an athlete may have changed. */
 export function useRefresh(): () => Promise<unknown> {
   const client = useQueryClient();
-  return () =>
-    Promise.all(
-      ["squad", "ladder", "athlete", "bands", "places"].map((key) =>
-        client.invalidateQueries({ queryKey: [key] }),
+  return useCallback(
+    () =>
+      Promise.all(
+        ["squad", "ladder", "athlete", "bands", "places"].map((key) =>
+          client.invalidateQueries({ queryKey: [key] }),
+        ),
       ),
-    );
+    [client],
+  );
 }

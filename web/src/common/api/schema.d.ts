@@ -1329,11 +1329,54 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Solve Week
-         * @description Solve a week, telling of every better plan and bound; closing the connection stops it. It is
-         *     kept only when it is put.
+         * Ask For Plan
+         * @description Ask for a week to be planned. A worker plans it; nothing is kept until the plan is put.
          */
-        post: operations["solve_week"];
+        post: operations["ask_for_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/week/plans/{planning_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Planning
+         * @description How far a planning is.
+         */
+        get: operations["get_planning"];
+        put?: never;
+        post?: never;
+        /**
+         * Stop Planning
+         * @description Stop a planning. The best plan so far stays to be looked at.
+         */
+        delete: operations["stop_planning"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/week/plans/{planning_id}/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Stream Planning
+         * @description The same, again whenever something changes, until it has ended.
+         */
+        get: operations["stream_planning"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2086,7 +2129,7 @@ export interface paths {
         };
         /**
          * Stream Live
-         * @description The same, again whenever something changes.
+         * @description The same, again whenever something changes; until whoever watches signs out.
          */
         get: operations["stream_live"];
         put?: never;
@@ -6606,6 +6649,40 @@ export interface components {
             why: string;
         };
         /**
+         * PlanEnd
+         * @description What a search ended with.
+         */
+        PlanEnd: {
+            /** Placed */
+            placed: components["schemas"]["PlacedTask"][];
+            /** Points */
+            points: number;
+            /** Bound */
+            bound: number;
+            /** Proof */
+            proof: string;
+            /** Relaxed */
+            relaxed: string[];
+            /** Terms */
+            terms: components["schemas"]["TermOut"][];
+            /** Breaches */
+            breaches: components["schemas"]["BreachOut"][];
+        };
+        /**
+         * PlanProgress
+         * @description How far a search has come.
+         */
+        PlanProgress: {
+            /** Placed */
+            placed: components["schemas"]["PlacedTask"][];
+            /** Points */
+            points: number;
+            /** Bound */
+            bound: number;
+            /** Proof */
+            proof: string;
+        };
+        /**
          * PlannedDay
          * @description A day on which there is time.
          */
@@ -6682,6 +6759,48 @@ export interface components {
             sets: string[];
             /** Wave Day */
             wave_day: string;
+        };
+        /**
+         * PlanningOut
+         * @description A planning of a week.
+         */
+        PlanningOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Week Start
+             * @description First day of the week, ISO 8601.
+             */
+            week_start: string;
+            /**
+             * Again
+             * @description After an answer: it is kept by itself.
+             */
+            again: boolean;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "queued" | "working" | "solved" | "stopped" | "refused";
+            /**
+             * Asked At
+             * Format: date-time
+             */
+            asked_at: string;
+            /** @description The best plan so far. */
+            best: components["schemas"]["PlanProgress"] | null;
+            /** @description Once it is solved. */
+            end: components["schemas"]["PlanEnd"] | null;
+            /** @description Why there is no plan. */
+            refusal: components["schemas"]["FieldProblem"] | null;
+            /**
+             * Note
+             * @description What there is to say while it waits; '' for nothing.
+             */
+            note: string;
         };
         /**
          * PointOut
@@ -8570,61 +8689,6 @@ export interface components {
             unavailable_reason: string;
         };
         /**
-         * SolveEnd
-         * @description What a search ended with.
-         */
-        SolveEnd: {
-            /** Placed */
-            placed: components["schemas"]["PlacedTask"][];
-            /** Points */
-            points: number;
-            /** Bound */
-            bound: number;
-            /** Proof */
-            proof: string;
-            /** Relaxed */
-            relaxed: string[];
-            /** Terms */
-            terms: components["schemas"]["TermOut"][];
-            /** Breaches */
-            breaches: components["schemas"]["BreachOut"][];
-        };
-        /**
-         * SolveProgress
-         * @description How far a search has come.
-         */
-        SolveProgress: {
-            /** Placed */
-            placed: components["schemas"]["PlacedTask"][];
-            /** Points */
-            points: number;
-            /** Bound */
-            bound: number;
-            /** Proof */
-            proof: string;
-        };
-        /**
-         * SolveRefused
-         * @description Why there is no plan.
-         */
-        SolveRefused: {
-            /** Field */
-            field: string;
-            /** Problem */
-            problem: string;
-            /** Remedy */
-            remedy: string;
-        };
-        /**
-         * SolveTidings
-         * @description What the events `progress`, `solved` and `refused` carry.
-         */
-        SolveTidings: {
-            progress: components["schemas"]["SolveProgress"];
-            solved: components["schemas"]["SolveEnd"];
-            refused: components["schemas"]["SolveRefused"];
-        };
-        /**
          * Sore
          * @description How sore a place is.
          */
@@ -9386,6 +9450,11 @@ export interface components {
             terms: components["schemas"]["TermOut"][];
             /** Breaches */
             breaches: components["schemas"]["BreachOnDays"][];
+            /**
+             * Planning Id
+             * @description Of the planning that is under way.
+             */
+            planning_id: string | null;
             /** Left Out */
             left_out: string[];
             /** Notices */
@@ -9481,6 +9550,194 @@ export interface components {
              * @default 0
              */
             steps: number;
+        };
+        /**
+         * LoadCellReading
+         * @description What the page is told.
+         */
+        LoadCellReading: {
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "empty" | "moving" | "steady" | "silent" | "flooding" | "gone" | "fault";
+            /**
+             * Value
+             * @default 0
+             */
+            value: number;
+            /**
+             * Half Width
+             * @default 0
+             */
+            half_width: number;
+            /**
+             * Kg
+             * @default 0
+             */
+            kg: number;
+            /**
+             * Unit
+             * @default kg
+             * @enum {string}
+             */
+            unit: "kg" | "lb" | "N";
+            /**
+             * Simulated
+             * @default false
+             */
+            simulated: boolean;
+            /**
+             * Words
+             * @default
+             */
+            words: string;
+        };
+        /**
+         * MotionSeen
+         * @description What the page is told, beside what was asked.
+         */
+        MotionSeen: {
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "watching" | "silent" | "gone" | "doubtful" | "cannot" | "over";
+            /** Words */
+            words: string;
+            /**
+             * Simulated
+             * @default false
+             */
+            simulated: boolean;
+            /**
+             * Joint
+             * @default
+             */
+            joint: string;
+            /**
+             * Angle
+             * @default null
+             */
+            angle: number | null;
+            /**
+             * Depth
+             * @default null
+             */
+            depth: number | null;
+            /**
+             * Full
+             * @default 0
+             */
+            full: number;
+            /**
+             * Partial
+             * @default 0
+             */
+            partial: number;
+            /**
+             * Seconds
+             * @default 0
+             */
+            seconds: number;
+            /**
+             * Deepest
+             * @description Of the last rep, degrees.
+             * @default null
+             */
+            deepest: number | null;
+            /**
+             * Least
+             * @description The angle a full rep passes at the least.
+             * @default 0
+             */
+            least: number;
+            /**
+             * Last
+             * @description Verdict on the last rep.
+             * @default
+             */
+            last: string;
+            /**
+             * Rep Seconds
+             * @default null
+             */
+            rep_seconds: number | null;
+            /**
+             * Asked Seconds
+             * @default 0
+             */
+            asked_seconds: number;
+            /**
+             * Kept Tempo
+             * @description Share of reps that kept the tempo.
+             * @default null
+             */
+            kept_tempo: number | null;
+            /**
+             * Faults
+             * @default []
+             */
+            faults: string[];
+        };
+        /**
+         * MotionTarget
+         * @description First message from the page: what is about to be done.
+         */
+        MotionTarget: {
+            /** Movement */
+            movement: string;
+            /** Changes */
+            changes: {
+                [key: string]: unknown;
+            };
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+        };
+        /**
+         * PullLine
+         * @description To the stand-in only: how far its band is pulled, times its rest length; 0 lets go.
+         */
+        PullLine: {
+            /**
+             * Type
+             * @default pull
+             * @constant
+             */
+            type: "pull";
+            /** Stretch */
+            stretch: number;
+        };
+        /**
+         * Tare
+         * @description From the page: take what hangs there now as nothing.
+         */
+        Tare: {
+            /**
+             * Type
+             * @default tare
+             * @constant
+             */
+            type: "tare";
+        };
+        /**
+         * UnitNow
+         * @description The unit of the samples that follow; said when it changes.
+         */
+        UnitNow: {
+            /**
+             * Type
+             * @default unit
+             * @constant
+             */
+            type: "unit";
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "kg" | "lb" | "N";
         };
     };
     responses: never;
@@ -14758,7 +15015,7 @@ export interface operations {
             };
         };
     };
-    solve_week: {
+    ask_for_plan: {
         parameters: {
             query?: {
                 /** @description The week's Monday; this week if left out. */
@@ -14779,12 +15036,222 @@ export interface operations {
         };
         responses: {
             /** @description Successful Response */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanningOut"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    get_planning: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+                planning_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "text/event-stream": components["schemas"]["SolveTidings"];
+                    "application/json": components["schemas"]["PlanningOut"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    stop_planning: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+                planning_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanningOut"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    stream_planning: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+                planning_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": unknown;
                 };
             };
             /** @description Nobody is signed in. */
@@ -18119,13 +18586,13 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description `LiveFloor`s. */
+            /** @description `LiveFloor`s, one an event. */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "text/event-stream": unknown;
+                    "text/event-stream": components["schemas"]["LiveFloor"];
                 };
             };
             /** @description Nobody is signed in. */

@@ -1,20 +1,10 @@
 /** The hanging scale's live reading, judged by the service; the link can drop at any time. */
 import { useEffect, useRef, useState } from "react";
+import type { Schema } from "../api/client";
+import { connect, type Line } from "../api/stream";
 
-export interface Live {
-  state: "empty" | "moving" | "steady" | "silent" | "flooding" | "gone" | "fault";
-  value: number;
-  half_width: number;
-  kg: number;
-  unit: "kg" | "lb" | "N";
-  simulated: boolean;
-  words: string;
-}
-
-type Command =
-  | { type: "tare" }
-  | { type: "unit"; unit: Live["unit"] }
-  | { type: "pull"; stretch: number };
+export type Live = Schema["LoadCellReading"];
+type Command = Schema["Tare"] | Schema["PullLine"] | Schema["UnitNow"];
 
 const GONE: Live = {
   state: "gone",
@@ -33,23 +23,15 @@ export function useScale(): {
 } {
   const [live, setLive] = useState<Live | null>(null);
   const [tries, setTries] = useState(0);
-  const link = useRef<WebSocket | null>(null);
+  const link = useRef<Line<Command> | null>(null);
   useEffect(() => {
-    const scheme = location.protocol === "https:" ? "wss" : "ws";
-    const opened = new WebSocket(`${scheme}://${location.host}/api/scale?try=${tries}`);
+    const opened = connect(`/api/scale?try=${tries}`, setLive, () => setLive(GONE));
     link.current = opened;
-    opened.onmessage = (event) => setLive(JSON.parse(event.data) as Live);
-    opened.onclose = () => setLive(GONE);
-    return () => {
-      opened.onclose = null;
-      opened.close();
-    };
+    return opened.close;
   }, [tries]);
   return {
     live,
-    send: (command) => {
-      if (link.current?.readyState === WebSocket.OPEN) link.current.send(JSON.stringify(command));
-    },
+    send: (command) => link.current?.tell(command),
     again: () => {
       setLive(null);
       setTries(tries + 1);

@@ -2,25 +2,31 @@
 import { Button } from "../../common/ui/Button";
 import { Mark } from "../../common/ui/Mark";
 import { Wrong } from "../../common/ui/Wrong";
-import type { Solving } from "./useSolve";
+import type { Planning } from "./usePlanning";
 
 interface Props {
-  solving: Solving;
+  planning: Planning;
   busy: boolean;
   onStop: () => void;
   onLeave: () => void;
   onKeep: () => void;
 }
 
-export function PlanningBar({ solving, busy, onStop, onLeave, onKeep }: Props) {
-  const { best, end, running, error } = solving;
+export function PlanningBar({ planning, busy, onStop, onLeave, onKeep }: Props) {
+  const { best, end, running, again, note, error } = planning;
   if (error) return <Wrong error={error} />;
   if (!running && !best) return null;
   const relaxed = end?.relaxed ?? [];
   return (
     <div role="status" className="border-b border-ink bg-wash px-4 py-2">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
-        <strong className="font-head">{running ? "Solving …" : "A plan, not kept yet"}</strong>
+        <strong className="font-head">
+          {running
+            ? again
+              ? "Planning anew after the review …"
+              : "Planning …"
+            : "A plan, not kept yet"}
+        </strong>
         {best && (
           <span>
             {best.points} points, no plan under {best.bound}: {best.proof}
@@ -28,7 +34,8 @@ export function PlanningBar({ solving, busy, onStop, onLeave, onKeep }: Props) {
         )}
         {best && <Bound points={best.points} bound={best.bound} />}
         <span className="flex-1" />
-        {running && <Button onClick={onStop}>Stop</Button>}
+        {note && <span className="text-watch">{note}</span>}
+        {running && !again && <Button onClick={onStop}>Stop</Button>}
         {best && (
           <Button main onClick={onKeep} busy={busy} title="Keep this plan (K)">
             Keep this plan

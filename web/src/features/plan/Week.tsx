@@ -36,7 +36,7 @@ import {
   without,
 } from "./plan";
 import { ScorePanel } from "./ScorePanel";
-import { useSolve } from "./useSolve";
+import { usePlanning } from "./usePlanning";
 import { type WeekAct, WeekBar } from "./WeekBar";
 
 export default function Week() {
@@ -66,15 +66,15 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (week_start: string) =
   const [picked, pick] = useState<Picked | null>(null);
   const [open, setOpen] = useState<WeekAct | null>(null);
   const { act, busy, error } = useAct();
-  const { solving, start, stop, leave } = useSolve(sheet);
+  const { planning, start, stop, leave } = usePlanning(sheet);
   const daily = useQuery(queries.daily(sheet.athlete_id)).data?.daily;
   useEffect(() => pickedAthlete.set(sheet.athlete_id), [sheet.athlete_id]);
 
   const draft = draftOf(sheet);
-  const preview = solving.best;
+  const preview = planning.best;
   const tried = useQuery({
     ...queries.trial(sheet, { ...draft, placed: preview?.placed ?? [] }),
-    enabled: preview !== null && !solving.running,
+    enabled: preview !== null && !planning.running,
   });
   const placed = preview ? preview.placed : draft.placed;
   const days = sheet.days.filter(({ lost }) => !lost);
@@ -144,7 +144,7 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (week_start: string) =
         }),
       ),
     );
-  const solve = () => (solving.running ? stop() : start(draft));
+  const solve = () => (planning.running ? stop() : start(draft));
   const lose = (index: number) => {
     const lost = draft.lost.days.includes(index)
       ? draft.lost.days.filter((one) => one !== index)
@@ -197,7 +197,7 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (week_start: string) =
         <WeekBar
           sheet={sheet}
           busy={busy}
-          solving={solving.running}
+          solving={planning.running}
           picked={task ? name : ""}
           onAct={run}
           onWeek={(step) =>
@@ -217,7 +217,7 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (week_start: string) =
           </p>
         )}
         <PlanningBar
-          solving={solving}
+          planning={planning}
           onStop={stop}
           onLeave={leave}
           onKeep={keepSolved}

@@ -66,8 +66,9 @@ export function Queue({ waiting, onTold }: Props) {
       setTicked(new Set());
       setError(null);
       await refresh();
+      const weeks = done.replanned.length;
       onTold(
-        `${counted(done.accepted.length, "proposal")} accepted, messages written; ${counted(done.replanned.length, "week")} planned anew.`,
+        `${counted(done.accepted.length, "proposal")} accepted, messages written${weeks ? `; ${counted(weeks, "week")} being planned anew` : ""}.`,
       );
     } catch (cause) {
       setError(cause as Error);
@@ -136,7 +137,7 @@ export function Queue({ waiting, onTold }: Props) {
 
 function answeredWords(one: Waits, said: Schema["AnsweredProposalOut"]): string {
   const did = { accept: "accepted", edit: "edited", decline: "declined", expired: "expired" };
-  const week = said.replanned ? ` The week of ${day(said.replanned)} was planned anew.` : "";
+  const week = said.replanned ? ` The week of ${day(said.replanned)} is being planned anew.` : "";
   const told = said.message ? " A message was written." : "";
   return `${one.athlete.name}: ${did[said.answer ?? "expired"]}.${week}${told}`;
 }

@@ -162,3 +162,8 @@ def usual_availability(person: Person, advice: DaysAdvice) -> StandingAvailabili
 def week_start_of(day: date) -> date:
     """The Monday of a day's week."""
     return day - timedelta(days=day.weekday())
+
+
+def next_week_start(today: date) -> date:
+    """The first day of the week that comes; today, if it begins today."""
+    return today if today.weekday() == 0 else week_start_of(today) + timedelta(days=7)

@@ -1,26 +1,11 @@
 /** A motion sensor's count beside what is asked. It proposes; whoever trains confirms. */
 import { useEffect, useRef, useState } from "react";
+import type { Schema } from "../../../common/api/client";
+import { connect } from "../../../common/api/stream";
 import { Button } from "../../../common/ui/Button";
 import type { Along, RunSet } from "../engine/types";
 
-export interface Seen {
-  state: "watching" | "silent" | "gone" | "doubtful" | "cannot" | "over";
-  words: string;
-  simulated: boolean;
-  joint: string;
-  angle: number | null;
-  depth: number | null;
-  full: number;
-  partial: number;
-  seconds: number;
-  deepest: number | null;
-  least: number;
-  last: string;
-  rep_seconds: number | null;
-  asked_seconds: number;
-  kept_tempo: number | null;
-  faults: string[];
-}
+export type Seen = Schema["MotionSeen"];
 
 interface Props {
   along: Along;
@@ -36,25 +21,20 @@ export function Sensor({ along, set, onSeen, onOff }: Props) {
   const { movement, changes } = set.what;
   const asked = useRef({ movement, changes, low: set.low, high: set.high });
   useEffect(() => {
-    const scheme = location.protocol === "https:" ? "wss" : "ws";
-    const line = new WebSocket(
-      `${scheme}://${location.host}/api/athletes/${along.athlete_id}/motion`,
+    const lost = (now: Seen | null) =>
+      now && now.state === "watching"
+        ? { ...now, state: "gone" as const, words: "The sensor has gone. Count by hand." }
+        : now;
+    const line = connect(
+      `/api/athletes/${along.athlete_id}/motion`,
+      (now) => {
+        setSeen(now);
+        told.current(now);
+      },
+      () => setSeen(lost),
+      (opened) => opened.tell(asked.current),
     );
-    line.onopen = () => line.send(JSON.stringify(asked.current));
-    line.onmessage = ({ data }) => {
-      const now = JSON.parse(data) as Seen;
-      setSeen(now);
-      told.current(now);
-    };
-    line.onclose = () => {
-      const lost = (now: Seen | null) =>
-        now && now.state === "watching"
-          ? { ...now, state: "gone" as const, words: "The sensor has gone. Count by hand." }
-          : now;
-      setSeen(lost);
-    };
     return () => {
-      line.onclose = null;
       line.close();
       told.current(null);
     };

@@ -1,0 +1,79 @@
+"""The queue's worker: what it can do, by name, and how it runs.
+
+A job runs at least once. A worker that dies leaves its job behind; another takes it up once the
+dead one's heartbeat has been missing for a while. So every job may be done twice, and writes once.
+"""
+
+import asyncio
+from collections.abc import Callable
+from datetime import datetime
+
+from procrastinate import App, Blueprint, JobContext, PsycopgConnector
+from procrastinate.app import WorkerOptions
+from sqlalchemy import Engine
+
+from invelo.jobs import planning
+from invelo.services.plan import planning as plannings
+
+AT_ONCE = 2
+"""Jobs that one worker runs at a time."""
+
+HEARTBEAT = 3.0
+STALLED = 10.0
+"""Seconds between two heartbeats of a worker, and after how many without one it counts as dead."""
+
+LOOK_FOR_STALLED = "*/10 * * * * *"
+"""When stalled jobs are looked for (cron, seconds last)."""
+
+GRACE = 1.0
+"""Seconds that a job has to end once its worker is told to stop; then it is put back."""
+
+tasks = Blueprint()
+
+
+@tasks.task(name=plannings.TASK, pass_context=True)
+async def plan_week(context: JobContext, planning_id: str) -> None:
+    """Solve a week that was asked for."""
+    await planning.plan_week(context.additional_context["work"], planning_id)
+
+
+@tasks.periodic(cron=LOOK_FOR_STALLED)
+@tasks.task(name="take_up_stalled", pass_context=True, queueing_lock="take_up_stalled")
+async def take_up_stalled(context: JobContext, timestamp: int) -> None:
+    """Put back into the queue what dead workers have left, and what has no job any more."""
+    manager = context.app.job_manager
+    for job in await manager.get_stalled_jobs(seconds_since_heartbeat=STALLED):
+        await manager.retry_job(job)
+    await planning.put_back_forgotten(context.additional_context["work"])
+
+
+async def work(engine: Engine, clock: Callable[[], datetime], wait: bool = True) -> None:
+    """Do what is in the queue.
+
+    Args:
+        engine: the database, whose queue it is.
+        clock: tells the time.
+        wait: for more; without it, ends once the queue is empty.
+    """
+    url = engine.url.set(drivername="postgresql").render_as_string(hide_password=False)
+    app = App(connector=PsycopgConnector(conninfo=url, min_size=1, max_size=4))
+    app.add_tasks_from(tasks, namespace="")
+    options: WorkerOptions = {
+        "wait": wait,
+        "concurrency": AT_ONCE,
+        "listen_notify": wait,
+        "install_signal_handlers": wait,
+        "update_heartbeat_interval": HEARTBEAT,
+        "stalled_worker_timeout": STALLED,
+        "delete_jobs": "successful",
+        "additional_context": {"work": planning.Work(engine, clock)},
+    }
+    if wait:
+        options["shutdown_graceful_timeout"] = GRACE
+    async with app.open_async():
+        await app.run_worker_async(**options)
+
+
+def drain(engine: Engine, clock: Callable[[], datetime]) -> None:
+    """Do all that is in the queue, in this process, and return."""
+    asyncio.run(work(engine, clock, wait=False))

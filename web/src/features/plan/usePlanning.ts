@@ -1,0 +1,113 @@
+/** Planning a week: a worker plans it and tells of every better plan; stopping keeps the best. */
+import { useEffect, useState } from "react";
+import { answer, api, Problem, type Schema } from "../../common/api/client";
+import { useRefresh } from "../../common/api/queries";
+import { listen } from "../../common/api/stream";
+import type { Draft, Sheet } from "./plan";
+
+type PlanningOut = Schema["PlanningOut"];
+
+export interface Planning {
+  /** The best plan so far; null before the first. */
+  best: Schema["PlanProgress"] | null;
+  /** Set once the search has ended by itself. */
+  end: Schema["PlanEnd"] | null;
+  running: boolean;
+  /** After something was decided: it is kept by itself. */
+  again: boolean;
+  /** What there is to say while it waits. */
+  note: string;
+  error: Error | null;
+}
+
+const NOTHING: Planning = {
+  best: null,
+  end: null,
+  running: false,
+  again: false,
+  note: "",
+  error: null,
+};
+
+export function usePlanning(sheet: Sheet) {
+  const refresh = useRefresh();
+  const [id, setId] = useState(sheet.planning_id);
+  const [told, setTold] = useState<PlanningOut | null>(null);
+  const [asking, setAsking] = useState(false);
+  const [error, setError] = useState<Error | null>(null);
+  const { athlete_id, week_start } = sheet;
+
+  // one that was asked for elsewhere, or followed from a decision, is watched too
+  useEffect(() => setId((now) => sheet.planning_id ?? now), [sheet.planning_id]);
+  useEffect(() => {
+    if (!id) return;
+    const end = listen(`/api/athletes/${athlete_id}/week/plans/${id}/stream`, (planning) => {
+      setTold(planning);
+      if (isUnderWay(planning)) return;
+      end();
+      if (planning.again && planning.state === "solved") refresh();
+    });
+    return end;
+  }, [id, athlete_id, refresh]);
+
+  async function start(draft: Draft) {
+    const { placed: _, ...body } = draft;
+    setAsking(true);
+    setError(null);
+    setTold(null);
+    try {
+      const asked = await answer(
+        api.POST("/api/athletes/{athlete_id}/week/plans", {
+          params: { path: { athlete_id }, query: { week_start } },
+          body: { seconds: 20, ...body },
+        }),
+      );
+      setTold(asked);
+      setId(asked.id);
+    } catch (cause) {
+      setError(cause as Error);
+    }
+    setAsking(false);
+  }
+
+  async function stop() {
+    if (!id || !told || !isUnderWay(told)) return;
+    try {
+      setTold(
+        await answer(
+          api.DELETE("/api/athletes/{athlete_id}/week/plans/{planning_id}", {
+            params: { path: { athlete_id, planning_id: id } },
+          }),
+        ),
+      );
+    } catch (cause) {
+      setError(cause as Error);
+    }
+  }
+
+  function leave() {
+    setId(null);
+    setTold(null);
+    setError(null);
+  }
+
+  return { planning: shown(told, asking, error), start, stop, leave };
+}
+
+function isUnderWay(planning: PlanningOut): boolean {
+  return planning.state === "queued" || planning.state === "working";
+}
+
+function shown(told: PlanningOut | null, asking: boolean, error: Error | null): Planning {
+  if (!told) return { ...NOTHING, running: asking, error };
+  const { best, end, again, note, refusal } = told;
+  if (again && !isUnderWay(told)) return { ...NOTHING, error };
+  return {
+    best: again ? null : (end ?? best),
+    end,
+    running: isUnderWay(told),
+    again,
+    note,
+    error: refusal ? new Problem(422, "No plan", [refusal]) : error,
+  };
+}

@@ -84,6 +84,13 @@ def shared_engine(server: postgres.Server) -> Iterator[Engine]:
     made.dispose()
 
 
+def fresh(server: postgres.Server, name: str, like: str = "") -> str:
+    """The address of a new database, or of one like another. A worker that gives tests away and
+    steals some back sets a module up twice, so one that is there goes first."""
+    server.drop(name)
+    return server.copy(like, name) if like else server.url(name)
+
+
 def rows(engine: Engine, table: type[Row]) -> list[Row]:
     """Every row of a table."""
     with Session(engine) as db:

@@ -15,7 +15,7 @@ Made = TypeVar("Made")
 def empty(engine: Engine) -> None:
     """Take every row out of a database. Most tables hold few or none, which a deletion passes over
     and a truncation would write anew."""
-    tables = (table.name for table in SQLModel.metadata.sorted_tables)
+    tables = (*(table.name for table in SQLModel.metadata.sorted_tables), "procrastinate_jobs")
     everything_goes = text(";".join(f'DELETE FROM "{name}"' for name in tables))
     for once_more in (True, True, False):
         try:

@@ -18,6 +18,7 @@ from invelo.demo.theatre import COACH_EMAIL, COACH_PASSWORD
 from invelo.runtime import postgres
 from tests.api.document import DOCUMENT, OPERATIONS
 from tests.api.live import Live, serving
+from tests.conftest import fresh
 from tests.depth import depth, is_long
 
 LEFT_OUT = {
@@ -75,7 +76,7 @@ def schema() -> Any:
 def squad(server: postgres.Server, fortnight: Engine) -> Iterator[Squad]:
     """The service on a real socket over a copy of the theatre's fortnight."""
     fortnight.dispose()
-    url = server.copy("fortnight", "any_request")
+    url = fresh(server, "any_request", like="fortnight")
     engine = engine_for(url)
     with engine.connect() as db:
         athletes = [row[0] for row in db.execute(text("SELECT id FROM athlete ORDER BY name"))]

@@ -30,7 +30,7 @@ from invelo.services.review import reach
 from invelo.services.squad.squad import RATIO_BACK
 from tests.api.coach import Coach
 from tests.api.test_store import alembic
-from tests.conftest import FORTNIGHT, Clock
+from tests.conftest import FORTNIGHT, Clock, fresh
 
 WEEKS = 4
 
@@ -38,7 +38,7 @@ WEEKS = 4
 @pytest.fixture(scope="module")
 def told(server: postgres.Server) -> Iterator[Engine]:
     """Four weeks of the story, told once for all tests of it."""
-    url = server.url("theatre")
+    url = fresh(server, "theatre")
     migrate(url)
     engine = engine_for(url)
     with transaction(engine) as db:
@@ -113,7 +113,7 @@ def test_the_story_is_the_same_each_time_and_told_once(theatre: Coach, told: Eng
 
 def test_told_anew_it_is_the_same(server: postgres.Server, fortnight: Engine) -> None:
     """By the same seed, at the same hour: the same sets and the same answers, ids and all."""
-    url = server.url("fortnight_again")
+    url = fresh(server, "fortnight_again")
     migrate(url)
     again = engine_for(url)
     with transaction(again) as db:

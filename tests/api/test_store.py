@@ -15,11 +15,13 @@ from sqlmodel import Session, SQLModel, col, select
 import invelo.db
 from invelo.db.codec import modifiers_of
 from invelo.db.database import engine_for, migrate
+from invelo.db.queue import is_ours
 from invelo.db.tables.ladder import RungRow
 from invelo.demo.history import load
 from invelo.domain.biomechanics.body import AddedLoad
 from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.strength.tempo import Tempo
+from tests.conftest import fresh
 
 
 def alembic(url: str) -> Config:
@@ -32,12 +34,12 @@ def alembic(url: str) -> Config:
 
 def test_the_migrations_make_what_the_models_say(engine) -> None:
     with engine.connect() as connection:
-        context = MigrationContext.configure(connection)
+        context = MigrationContext.configure(connection, opts={"include_name": is_ours})
         assert compare_metadata(context, SQLModel.metadata) == []
 
 
 def test_the_migrations_go_down_and_up_again(server) -> None:
-    url = server.url("down_and_up")
+    url = fresh(server, "down_and_up")
     migrate(url)
     command.downgrade(alembic(url), "base")
     engine = engine_for(url)
@@ -48,7 +50,7 @@ def test_the_migrations_go_down_and_up_again(server) -> None:
 
 
 def test_copies_of_the_service_that_start_at_once_migrate_one_after_the_other(server) -> None:
-    url = server.url("at_once")
+    url = fresh(server, "at_once")
     with ProcessPoolExecutor(2, get_context("spawn")) as starting:
         list(starting.map(migrate, [url] * 2))  # without the lock, both make the same table
     engine = engine_for(url)
@@ -61,7 +63,7 @@ def test_set_ups_of_the_first_schema_become_changes(server) -> None:
     """A rung kept with columns of its own is read as the same set-up afterwards; and back again."""
     """The first schema knew push-ups alone."""
     push_ups = select(RungRow).where(col(RungRow.movement).like("%push-up"))
-    url = server.url("first_schema")
+    url = fresh(server, "first_schema")
     migrate(url)
     engine = engine_for(url)
     with Session(engine) as db:
@@ -88,7 +90,7 @@ def test_set_ups_of_the_first_schema_become_changes(server) -> None:
 
 
 def test_migrating_twice_changes_nothing(server) -> None:
-    url = server.url("twice")
+    url = fresh(server, "twice")
     migrate(url)
     migrate(url)
 

@@ -91,6 +91,16 @@ class Service:
         with urllib.request.urlopen(f"{self.url}/api/health", timeout=10) as answer:
             assert answer.status == 200
 
+    @contextmanager
+    def worker_held(self) -> Iterator[None]:
+        """Its worker stands still meanwhile."""
+        assert self._process is not None
+        of_service = ["pgrep", "-P", str(self._process.pid), "-f", "invelo worker"]
+        worker = int(subprocess.run(of_service, capture_output=True, check=True).stdout)
+        os.kill(worker, signal.SIGSTOP)
+        yield
+        os.kill(worker, signal.SIGCONT)
+
     def stop(self) -> None:
         if self._process is not None:
             self._process.send_signal(signal.SIGINT)

@@ -30,6 +30,9 @@ from tests.browser.page import EMAIL, PASSWORD, Page
 PEOPLE = ("Ada Quill", "Ben Roe", "Cleo Marsh", "Dov Hale")
 """Four whose criterion is met twice, so that a step up waits for each."""
 
+ANSWERED = ("Ada Quill", "Cleo Marsh")
+"""Whose weeks are planned anew after what the coach answers."""
+
 
 def enrol(db: Session, coach: AccountRow, name: str, now: datetime) -> tuple[AthleteRow, LadderRow]:
     enrolled = Moment(now - timedelta(days=20), ZONE)
@@ -136,6 +139,7 @@ def test_a_monday_is_worked_through(week_start: Page, running) -> None:
     page.sees("Dov Hale: declined.")
 
     # what came of it
+    page.until(lambda: all("after the review" in revisions(engine)[who] for who in ANSWERED))
     done = revisions(engine)
     assert done["Ada Quill"].count("after the review") == 1
     assert done["Cleo Marsh"].count("after the review") == 1

@@ -133,6 +133,22 @@ def test_solving_can_be_left_and_nothing_is_kept(ladder: Page) -> None:
     assert revision(page) == "0"
 
 
+def test_a_planning_is_watched_stopped_and_asked_for_again(ladder: Page, service) -> None:
+    page = ladder
+    page.open_next_week()
+    with service.worker_held():
+        page.press("s")
+        page.sees("Planning …", "Stop planning")
+        page.click("Stop")
+        page.sees_not("Planning …")
+        page.press("s")
+        page.sees("Planning …")
+    page.sees("A plan, not kept yet", "proven best")
+    page.press("k")
+    page.sees_not("A plan, not kept yet")
+    assert revision(page) == "1: planned"
+
+
 def test_whole_days_swap_and_a_lost_day_is_planned_around(ladder: Page) -> None:
     page = ladder
     page.open_next_week()

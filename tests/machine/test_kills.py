@@ -5,13 +5,14 @@ from bench.kills import Outcome, run
 
 from invelo.db.database import migrate
 from invelo.runtime import postgres
+from tests.conftest import fresh
 from tests.depth import depth
 
 KILLS = depth(3, 100)
 
 
 def test_every_acknowledged_set_survives_every_kill(server: postgres.Server) -> None:
-    url = server.url("kills")
+    url = fresh(server, "kills")
     migrate(url)
     outcome: Outcome = run(url, kills=KILLS, seed=7)
     assert outcome.kills == KILLS

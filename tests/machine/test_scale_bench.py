@@ -7,13 +7,14 @@ from bench import crowd, scale
 from sqlalchemy import text
 
 from invelo.db.database import engine_for, migrate
+from tests.conftest import fresh
 
 PEOPLE, WEEKS = crowd.Crowd("two@bench.example", 2), 4
 
 
 @pytest.fixture(scope="module")
 def filled(server):
-    url = server.url("scale_bench")
+    url = fresh(server, "scale_bench")
     migrate(url)
     engine = engine_for(url)
     crowd.fill(engine, PEOPLE, datetime(2026, 3, 2, 9, 0, tzinfo=UTC), WEEKS)

@@ -18,12 +18,12 @@ from invelo.runtime import postgres
 from invelo.runtime.settings import Settings
 from invelo.services import archive
 from tests.api.coach import Coach
-from tests.conftest import Clock
+from tests.conftest import Clock, fresh
 
 DUMP = Path(__file__).parent / "data" / "old_release.sql"
 """Made by pg_dump from the release before sessions belonged to athletes (schema 0007)."""
 
-FLEETING = {"sign_in", "sign_in_attempt", "whereabouts"}
+FLEETING = {"sign_in", "sign_in_attempt", "whereabouts", "week_planning"}
 """Tables of who is here just now, which no archive holds."""
 
 SETS = "SELECT id, session_id, number, amount, {rpe}, pain FROM logged_set ORDER BY id"
@@ -44,7 +44,7 @@ def rows(engine: Engine, asked: str) -> list[tuple[Any, ...]]:
 @pytest.fixture(scope="module")
 def brought_up(server: postgres.Server) -> Iterator[tuple[Engine, dict[str, list[Any]]]]:
     """That database, and what it held before."""
-    url = server.url("old_release")
+    url = fresh(server, "old_release")
     psql = postgres.binaries() / "psql"
     command = [str(psql), "-q", "-v", "ON_ERROR_STOP=1", "-d", server.conninfo("old_release")]
     done = subprocess.run([*command, "-f", str(DUMP)], capture_output=True, text=True)
@@ -116,7 +116,7 @@ def test_all_of_it_can_be_kept_in_an_archive(
 @pytest.fixture(scope="module")
 def restored(server: postgres.Server) -> Iterator[Engine]:
     """A database into which that archive was read."""
-    url = server.url("restored")
+    url = fresh(server, "restored")
     migrate(url)
     engine = engine_for(url)
     archive.restore(engine, ARCHIVE)

@@ -13,8 +13,20 @@ from invelo.domain.errors import InputError
 BATCH = 2000
 """Rows that are written at a time."""
 
-LEFT_OUT = frozenset({"sign_in", "sign_in_attempt", "whereabouts"})
-"""Tables that say who is signed in or standing where just now: no part of the data."""
+LEFT_OUT = frozenset(
+    {
+        "sign_in",
+        "sign_in_attempt",
+        "whereabouts",
+        "week_planning",
+        "procrastinate_jobs",
+        "procrastinate_events",
+        "procrastinate_periodic_defers",
+        "procrastinate_workers",
+    }
+)
+"""Tables that say who is signed in, standing where, or at work on what just now: no part of the
+data."""
 
 
 @dataclass(frozen=True)

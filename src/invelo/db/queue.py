@@ -19,6 +19,11 @@ _ENQUEUE = text(
 _NOTIFY = text("SELECT pg_notify(:channel, :payload)")
 
 
+def is_ours(name: str | None, kind: str, _: Any = None) -> bool:
+    """Whether a table is one of ours, and none of the queue's own (for Alembic's comparison)."""
+    return kind != "table" or not (name or "").startswith("procrastinate_")
+
+
 def enqueue(db: Session, task: str, args: dict[str, Any], once: str = "", lock: str = "") -> bool:
     """Put a job into the queue.
 

@@ -22,7 +22,7 @@ HEARTBEAT = 3.0
 STALLED = 10.0
 """Seconds between two heartbeats of a worker, and after how many without one it counts as dead."""
 
-LOOK_FOR_STALLED = "*/10 * * * * *"
+LOOK_FOR_STALLED = "* * * * * */10"
 """When stalled jobs are looked for (cron, seconds last)."""
 
 GRACE = 1.0

@@ -34,6 +34,9 @@ def test_asking_is_answered_before_anything_is_planned(coach: Coach, athlete: st
     asked = response.json()
     assert (asked["state"], asked["best"], asked["end"]) == ("queued", None, None)
     assert coach.get(at(seen, asked)) == asked
+    assert sheet(coach, athlete, seen["week_start"])["planning_id"] == asked["id"]
+    coach.waits()
+    assert sheet(coach, athlete, seen["week_start"])["planning_id"] is None
 
 
 def test_a_week_is_planned_once_at_a_time(coach: Coach, athlete: str) -> None:

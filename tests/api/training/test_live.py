@@ -14,13 +14,14 @@ import requests
 from invelo.runtime import postgres
 from tests.api.coach import EMAIL, PASSWORD
 from tests.api.live import Live, running_service
+from tests.conftest import fresh
 
 PATIENCE = 20
 
 
 @pytest.fixture(scope="module")
 def service(server: postgres.Server) -> Iterator[Live]:
-    with running_service(server.url("live")) as running:
+    with running_service(fresh(server, "live")) as running:
         yield running
 
 

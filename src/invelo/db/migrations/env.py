@@ -7,6 +7,7 @@ from sqlmodel import SQLModel
 
 from invelo.db import tables  # noqa: F401  (the metadata knows what was imported)
 from invelo.db.database import engine_for
+from invelo.db.queue import is_ours
 
 ONE_AT_A_TIME = text("SELECT pg_advisory_xact_lock(hashtext('invelo migrations'))")
 """Whoever comes second waits, and then finds nothing to do."""
@@ -14,7 +15,9 @@ ONE_AT_A_TIME = text("SELECT pg_advisory_xact_lock(hashtext('invelo migrations')
 
 def migrate(connection: Connection) -> None:
     """Run what was asked for."""
-    context.configure(connection=connection, target_metadata=SQLModel.metadata)
+    context.configure(
+        connection=connection, target_metadata=SQLModel.metadata, include_name=is_ours
+    )
     with context.begin_transaction():
         connection.execute(ONE_AT_A_TIME)
         context.run_migrations()

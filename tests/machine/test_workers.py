@@ -1,0 +1,120 @@
+"""Workers as processes: one killed amid a plan, two others after it; the plan is written once."""
+
+import os
+import signal
+import subprocess
+import sys
+import time
+from collections.abc import Callable, Iterator
+from contextlib import contextmanager
+from datetime import UTC, datetime
+from uuid import UUID, uuid4
+
+import pytest
+from sqlalchemy import Engine
+from sqlmodel import Session
+
+from invelo.db.database import engine_for, migrate, transaction
+from invelo.db.moment import Moment
+from invelo.db.tables.athlete import AthleteRow
+from invelo.db.tables.plan import WeekPlanningRow, WeekPlanRow
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.movement import Modifiers
+from invelo.domain.plan.week.availability import next_week_start
+from invelo.domain.plan.week.solve import solve
+from invelo.runtime import postgres
+from invelo.runtime.settings import ROOT
+from invelo.services.account import accounts
+from invelo.services.athlete import battery
+from invelo.services.ladder import ladder
+from invelo.services.plan import planning, week
+from invelo.services.squad import squad
+from tests.conftest import fresh, rows
+
+ZONE = "Europe/Lisbon"
+TAKEN_UP_WITHIN = 30
+"""Seconds after which a dead worker's plan must have been made by another."""
+
+
+@contextmanager
+def worker(url: str) -> Iterator[subprocess.Popen[bytes]]:
+    environment = {**os.environ, "PYTHONPATH": str(ROOT / "src"), "INVELO_DATABASE_URL": url}
+    running = subprocess.Popen([sys.executable, "-m", "invelo", "worker"], env=environment)
+    try:
+        yield running
+    finally:
+        running.terminate()
+        running.wait(20)
+
+
+def until(condition: Callable[[], bool], seconds: float) -> None:
+    end = time.monotonic() + seconds
+    while not condition():
+        assert time.monotonic() < end, "it did not come in time"
+        time.sleep(0.05)
+
+
+@pytest.fixture(scope="module")
+def engine(server: postgres.Server) -> Iterator[Engine]:
+    url = fresh(server, "workers")
+    migrate(url)
+    made = engine_for(url)
+    yield made
+    made.dispose()
+
+
+@pytest.fixture
+def planned(engine: Engine) -> UUID:
+    """Someone whose next week is planned."""
+    moment = Moment(datetime.now(UTC), ZONE)
+    with transaction(engine) as db:
+        coach = accounts.create(
+            db, "coach@theatre.example", "Ilse Marn", "a riser and two ropes", ZONE, moment.at
+        )
+        draft = squad.AthleteDraft(uuid4(), "Oda Fenwick", 75.0, 1.75)
+        oda = squad.enrol(db, coach, draft, moment)
+        movement = catalogue().find_movement("push-up")
+        battery.keep_test(db, oda, battery.NewTest(uuid4(), movement, Modifiers(), 9), moment)
+        for name in ("push-up", "row"):
+            ready = catalogue().find_ladder(name)
+            ladder.create(db, oda, ready, "strength", "intermediate", moment)
+        seen = week.view(db, oda, next_week_start(moment.local_date), moment.local_date)
+        week.keep(db, oda, seen, solve(seen.laid.problem, steps=1.0).plan, 0, "first", moment)
+        return oda.id
+
+
+def state(engine: Engine, planning_id: UUID) -> str:
+    with Session(engine) as db:
+        return db.get_one(WeekPlanningRow, planning_id).state
+
+
+def test_a_plan_outlives_its_worker_and_is_written_once(
+    engine: Engine, planned: AthleteRow
+) -> None:
+    url = engine.url.render_as_string(hide_password=False)
+    with transaction(engine) as db:
+        oda, moment = db.get_one(AthleteRow, planned), Moment(datetime.now(UTC), ZONE)
+        asked = planning.ask_again(db, oda, moment, "after the review")
+        assert asked is not None
+        key = asked.id
+    with worker(url) as first:
+        until(lambda: state(engine, key) == "working", 20)
+        os.kill(first.pid, signal.SIGKILL)
+    assert state(engine, key) == "working", "its worker died with it"
+    with worker(url), worker(url):
+        until(lambda: state(engine, key) == "solved", TAKEN_UP_WITHIN)
+    assert sorted(row.number for row in rows(engine, WeekPlanRow)) == [1, 2]
+
+
+def test_a_worker_without_a_database_says_what_to_do(tmp_path) -> None:
+    environment = {name: value for name, value in os.environ.items() if "INVELO" not in name}
+    ended = subprocess.run(
+        [sys.executable, "-m", "invelo", "worker"],
+        env={**environment, "PYTHONPATH": str(ROOT / "src")},
+        cwd=tmp_path,
+        capture_output=True,
+        text=True,
+        timeout=60,
+    )
+    assert ended.returncode == 2
+    assert "INVELO_DATABASE_URL" in ended.stderr

@@ -36,6 +36,10 @@ ARCHIVE = Path(__file__).parent / "data" / "release-0.1.0.zip"
 """Everything that release 0.1.0 kept of four people (schema 0010), by its own backup."""
 
 
+LAST = Path(__file__).parent / "data" / "release-0.2.0.zip"
+"""A week of the demo as release 0.2.0 kept it (schema 0012), by its own backup."""
+
+
 def rows(engine: Engine, asked: str) -> list[tuple[Any, ...]]:
     with engine.connect() as db:
         return [tuple(row) for row in db.execute(text(asked))]
@@ -131,6 +135,18 @@ def test_an_archive_of_an_earlier_release_comes_in_whole(restored: Engine) -> No
     for table in ("logged_set", "rung", "test", "decision", "tie", "sketch", "readiness"):
         there = rows(restored, f"SELECT count(*) FROM {moved.get(table, table)}")
         assert there == [(manifest.tables[table].rows,)]
+
+
+def test_an_archive_of_the_last_release_comes_in_whole(server: postgres.Server) -> None:
+    url = fresh(server, "last_release")
+    migrate(url)
+    engine = engine_for(url)
+    archive.restore(engine, LAST)
+    manifest = archive.read(LAST)
+    assert manifest.revision == "0012"
+    for table, kept in manifest.tables.items():
+        assert rows(engine, f"SELECT count(*) FROM {table}") == [(kept.rows,)], table
+    engine.dispose()
 
 
 def test_what_it_kept_by_name_has_the_names_of_today(restored: Engine) -> None:

@@ -75,7 +75,7 @@ async def put_back_forgotten(work: Work) -> None:
     await work.do(planning.put_back_forgotten, work.clock())
 
 
-async def _search(work: Work, question: planning.Question) -> PlannedWeek | None:
+async def _search(work: Work, question: planning.WeekQuestion) -> PlannedWeek | None:
     """What the search ends with; None where it was stopped or refused."""
     key, found = question.planning_id, None
     async with anyio.create_task_group() as group:

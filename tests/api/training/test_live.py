@@ -8,15 +8,19 @@ from queue import Queue
 from typing import Any
 from uuid import uuid4
 
+import psycopg
 import pytest
 import requests
 
+from invelo.api.common.tidings import MOST_STREAMS
 from invelo.runtime import postgres
-from tests.api.coach import EMAIL, PASSWORD
+from tests.api.coach import EMAIL, PASSWORD, problem
 from tests.api.live import Live, running_service
 from tests.conftest import fresh
 
 PATIENCE = 20
+SOON = 5
+"""Less than a stream waits without news."""
 
 
 @pytest.fixture(scope="module")
@@ -158,10 +162,36 @@ def test_a_stream_ends_with_the_sign_in(service: Live) -> None:
     watching = Stream(Live(service.url, other))
     watching.until(lambda seen: True)
     other.post(f"{service.url}/api/sign-out", timeout=PATIENCE).raise_for_status()
-    begins(service, "Kit Lund")  # whatever happens next is told to nobody
-    watching.reader.join(PATIENCE)
+    watching.reader.join(SOON)
     assert not watching.reader.is_alive()
     assert watching.told.empty()
+
+
+def test_a_session_holds_a_few_views_open_and_no_more(service: Live) -> None:
+    other = requests.Session()
+    body = {"email": EMAIL, "password": PASSWORD}
+    other.post(f"{service.url}/api/sign-in", json=body, timeout=PATIENCE).raise_for_status()
+    open_ = [Stream(Live(service.url, other)) for _ in range(MOST_STREAMS)]
+    for view in open_:
+        view.until(lambda seen: True)
+    refused = other.get(f"{service.url}/api/live/stream", timeout=PATIENCE)
+    assert "open already" in problem(refused, 409)["problem"]
+    assert service.session.get(f"{service.url}/api/live", timeout=PATIENCE).ok
+    for view in open_:
+        view.close()
+
+
+def test_many_views_hold_one_connection(service: Live, server: postgres.Server) -> None:
+    open_ = [Stream(service) for _ in range(4)]
+    for view in open_:
+        view.until(lambda seen: True)
+    with psycopg.connect(server.conninfo("live")) as db:
+        listening = db.execute(
+            "SELECT count(*) FROM pg_stat_activity WHERE datname = 'live' AND query LIKE 'LISTEN %'"
+        ).fetchone()
+    assert listening == (1,)
+    for view in open_:
+        view.close()
 
 
 def test_another_coachs_athletes_are_not_shown(coach, ladder, new_coach) -> None:

@@ -11,10 +11,10 @@ from contextlib import asynccontextmanager, suppress
 from dataclasses import dataclass, field
 
 import psycopg
-from fastapi import HTTPException
 from sqlalchemy import Engine
 from starlette.concurrency import run_in_threadpool
 
+from invelo.db.errors import ConflictError
 from invelo.services.account import accounts
 from invelo.services.plan import planning
 from invelo.services.training import live
@@ -63,6 +63,19 @@ class Tidings:
         self._listening: asyncio.Task[None] | None = None
         self._open: Counter[str] = Counter()
 
+    def admit(self, session: str) -> None:
+        """Let a session open one stream more; asked before a stream is begun.
+
+        Raises:
+            ConflictError: where it holds too many open.
+        """
+        if self._open[session] >= MOST_STREAMS:
+            raise ConflictError(
+                "live view",
+                f"{MOST_STREAMS} are open already.",
+                "Close one, then look again.",
+            )
+
     @asynccontextmanager
     async def hearing(
         self, channel: str, payload: str = "", session: str = ""
@@ -74,11 +87,7 @@ class Tidings:
             payload: hears of this alone; of all where it is ''.
             session: whose stream it is.
 
-        Raises:
-            HTTPException: 429 where that session holds too many open.
         """
-        if session and self._open[session] >= MOST_STREAMS:
-            raise HTTPException(429, "Too many live views are open. Close one, then look again.")
 
         def wanted(told: str, said: str) -> bool:
             return told == accounts.ENDED or (told == channel and payload in ("", said))

@@ -111,6 +111,7 @@ def _may_watch(request: Request, athlete_id: UUID, planning_id: UUID, token: Tok
     """The session that watches; refused before anything is streamed."""
     if token is None or _look(request, token, athlete_id, planning_id) is None:
         raise NobodyError
+    request.app.state.tidings.admit(token)
     return token
 
 

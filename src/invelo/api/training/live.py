@@ -85,6 +85,7 @@ def _may_watch(request: Request, token: Token = None) -> str:
     """The session that watches; its account is looked at again with every news."""
     if token is None or not _signed_in(request, token):
         raise NobodyError
+    request.app.state.tidings.admit(token)
     return token
 
 

@@ -136,7 +136,7 @@ def stop(db: Session, planning_id: UUID, now: datetime) -> WeekPlanningRow:
 
 
 @dataclass(frozen=True)
-class Question:
+class WeekQuestion:
     """What a worker solves.
 
     Attributes:
@@ -156,7 +156,7 @@ class Question:
     number: int
 
 
-def take_up(db: Session, planning_id: UUID, now: datetime) -> Question | None:
+def take_up(db: Session, planning_id: UUID, now: datetime) -> WeekQuestion | None:
     """What there is to solve; None where it has ended, or cannot be asked any more."""
     row = plan_rows.locked_planning(db, planning_id)
     if row is None or row.state not in UNDER_WAY:
@@ -168,7 +168,7 @@ def take_up(db: Session, planning_id: UUID, now: datetime) -> Question | None:
         return None
     row.state = "working"
     _changed(db, row, now)
-    return Question(
+    return WeekQuestion(
         row.id,
         row.asks,
         seen.laid.problem,
@@ -193,7 +193,7 @@ def note_progress(db: Session, planning_id: UUID, progress: Progress, now: datet
         _changed(db, row, now)
 
 
-def finish(db: Session, question: Question, planned: PlannedWeek, now: datetime) -> bool:
+def finish(db: Session, question: WeekQuestion, planned: PlannedWeek, now: datetime) -> bool:
     """Write what a search has found; once, however often it is told.
 
     Returns:

@@ -110,7 +110,7 @@ def test_a_monday_is_worked_through(week_start: Page, running) -> None:
 
     # the week is looked at: one proposal of its own
     page.click("Look at the week")
-    page.sees("6 weeks looked at: 1 new proposals.")
+    page.sees("6 weeks looked at: 1 new proposal.")
     page.sees("Eli Frost", f"{AWAY} days since the last session")
 
     # two plain decisions in bulk

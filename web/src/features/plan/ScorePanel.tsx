@@ -2,7 +2,7 @@
 import type { Schema } from "../../common/api/client";
 import { Button } from "../../common/ui/Button";
 import { Mark } from "../../common/ui/Mark";
-import { plain } from "../../common/units/figures";
+import { counted, plain } from "../../common/units/figures";
 import { short } from "./dates";
 import type { Sheet, Task } from "./plan";
 
@@ -174,7 +174,9 @@ function Before({ weeks }: { weeks: Schema["WeekBefore"][] }) {
         <div key={week.week_start} className="border-t border-hair">
           <p>
             Week of {short(week.week_start)}:{" "}
-            {week.sessions.length === 0 ? "nothing logged" : `${week.sessions.length} sessions`}
+            {week.sessions.length === 0
+              ? "nothing logged"
+              : counted(week.sessions.length, "session")}
           </p>
           <ul className="text-sm text-faint">
             {week.sessions.map((one) => (

@@ -10,7 +10,7 @@ import { Away } from "../../common/ui/Away";
 import { Button } from "../../common/ui/Button";
 import { Mark, type Tone } from "../../common/ui/Mark";
 import { TitleBlock, today } from "../../common/ui/TitleBlock";
-import { criterion, day } from "../../common/units/figures";
+import { counted, criterion, day } from "../../common/units/figures";
 import { CriterionGauge } from "./GateGauge";
 import { LadderDialog } from "./LadderDialog";
 import { NewAthlete } from "./NewAthlete";
@@ -80,7 +80,7 @@ export default function Squad() {
             className="aria-pressed:border-ink aria-pressed:bg-wash"
             onClick={() => setQueue(false)}
           >
-            {all.length} athletes
+            {counted(all.length, "athlete")}
           </Button>
           <Button
             aria-pressed={queue}
@@ -162,7 +162,7 @@ export default function Squad() {
           </p>
         )}
       </main>
-      <TitleBlock sheet={`Squad, ${all.length} athletes`} date={today()} />
+      <TitleBlock sheet={`Squad, ${counted(all.length, "athlete")}`} date={today()} />
       <NewAthlete open={adding} onOpenChange={setAdding} />
       {record && <RecordDialog line={record} onClose={() => setRecord(null)} />}
       {starting && <LadderDialog line={starting} onClose={() => setStarting(null)} />}

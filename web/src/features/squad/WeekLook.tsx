@@ -4,6 +4,7 @@ import { answer, api } from "../../common/api/client";
 import { useRefresh } from "../../common/api/queries";
 import { Button } from "../../common/ui/Button";
 import { Wrong } from "../../common/ui/Wrong";
+import { counted } from "../../common/units/figures";
 
 interface Props {
   due: string[];
@@ -34,7 +35,7 @@ export function WeekLook({ due, onTold }: Props) {
         proposed += found.proposed;
         looked += 1;
       }
-      onTold(`${looked} weeks looked at: ${proposed} new proposals.`);
+      onTold(`${counted(looked, "week")} looked at: ${counted(proposed, "new proposal")}.`);
     } catch (cause) {
       setError(cause as Error);
     } finally {

@@ -50,7 +50,8 @@ _context = _in(
 _security = _in("src/invelo/api/common/security.py", "tests/api/test_security.py")
 _request_id = _in("src/invelo/api/common/request_id.py", "tests/api/test_security.py")
 _problems = _in("src/invelo/api/common/problems.py", "tests/api/test_security.py")
-_accounts = _in("src/invelo/services/account/accounts.py", "tests/api/account/test_sign_in.py")
+_account_rows = _in("src/invelo/db/queries/account_rows.py", "tests/api/account/test_sign_in.py")
+_planning = _in("src/invelo/services/plan/planning.py", "tests/api/plan/test_planning.py")
 _screen = _in("src/invelo/domain/athlete/screen.py", "tests/domain/athlete/test_screen.py")
 _situation = _in(
     "src/invelo/domain/review/proposals/situation.py", "tests/domain/review/test_proposal_laws.py"
@@ -155,12 +156,7 @@ MUTATIONS = [
         '"same-origin", "none"',
         '"same-origin", "none", "cross-site"',
     ),
-    _accounts(
-        "a sign-in never runs out",
-        "for_token",
-        "digest(token), now",
-        "digest(token), datetime.min.replace(tzinfo=UTC)",
-    ),
+    _account_rows("a sign-in never runs out", "signed_in", ", SignInRow.expires_at > now", ""),
     _screen("ten weeks heal an operation", "HEALING_WEEKS", "12", "10"),
     _screen("the surgeon speaks a week longer", "HEALING_WEEKS", "12", "13"),
     _screen(
@@ -215,6 +211,27 @@ MUTATIONS = [
         "second && run.firstSide ? [run.firstSide, count]",
         "second ? [run.firstSide ?? count, count]",
     ),
+    _planning(
+        "a week is planned twice at a time",
+        "ask",
+        "plan_rows.planning_under_way(db, athlete.id, seen.week_start) is not None",
+        "False",
+    ),
+    _planning("what is asked for again is not", "finish", "row.asks != question.asks", "False"),
+    _planning(
+        "a plan is written twice",
+        "finish",
+        "row is None or row.state not in UNDER_WAY",
+        "row is None",
+    ),
+    _planning(
+        "a plan is written over another",
+        "finish",
+        "number = question.number",
+        "number = seen.row.number if seen.row else 0",
+    ),
+    _planning("a decision's plan can be stopped", "stop", "if row.again:", "if False:"),
+    _planning("a planning that ended is taken up", "take_up", " or row.state not in UNDER_WAY", ""),
     _machine("a skip forgets the first side", "skip", "run.firstSide\n", "false\n"),
     _machine("pain under the limit ends it", "log", "entry.pain < stop", "entry.pain + 1 < stop"),
     _machine("pain at the limit goes on", "log", "entry.pain < stop", "entry.pain <= stop"),

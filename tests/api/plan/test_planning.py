@@ -48,10 +48,12 @@ def test_a_week_is_planned_once_at_a_time(coach: Coach, athlete: str) -> None:
     assert ask(coach, seen).status_code == 202
 
 
-def test_a_stopped_one_is_not_planned_any_more(coach: Coach, athlete: str) -> None:
+def test_a_stopped_one_is_not_planned_any_more(coach: Coach, athlete: str, engine) -> None:
     seen = next_week(coach, athlete)
     asked = ask(coach, seen).json()
     assert coach.client.delete(at(seen, asked)).json()["state"] == "stopped"
+    with transaction(engine) as db:
+        assert planning.take_up(db, UUID(asked["id"]), coach.clock()) is None
     coach.waits()
     ended = coach.get(at(seen, asked))
     assert (ended["state"], ended["end"]) == ("stopped", None)
@@ -142,6 +144,18 @@ def test_a_job_done_twice_writes_once(
         with transaction(engine) as db:
             assert planning.finish(db, question, solved(question.problem, steps=1.0), now)
     assert revisions(engine, plan["week_start"]) == [1, 2]
+
+
+def test_what_is_asked_for_again_meanwhile_is_solved_once_more(
+    coach: Coach, athlete: str, again: UUID, engine
+) -> None:
+    now = coach.clock()
+    with transaction(engine) as db:
+        question = planning.take_up(db, again, now)
+    assert question is not None
+    assert asked_again(coach, athlete, engine) == again
+    with transaction(engine) as db:
+        assert not planning.finish(db, question, solved(question.problem, steps=1.0), now)
 
 
 def test_a_week_that_changed_meanwhile_is_solved_once_more(

@@ -1,15 +1,24 @@
 """The week on screen: planned from a placement, moved by keys, solved around a pin, adapted to a
 day, printed, and read as a calendar."""
 
+from datetime import UTC, datetime, timedelta
 from typing import Any
+from zoneinfo import ZoneInfo
 
+import httpx2 as httpx
 import pypdfium2
 import vobject
 from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
 from selenium.webdriver.remote.webelement import WebElement
+from sqlmodel import select
 
+from invelo.api.common.context import SESSION_COOKIE
+from invelo.db.database import transaction
+from invelo.db.tables.athlete import AthleteRow
+from invelo.db.tables.ladder import LadderRow
 from tests.browser.page import Page
+from tests.browser.test_monday import trains
 
 
 def column(page: Page, day: str) -> WebElement:
@@ -147,6 +156,41 @@ def test_a_planning_is_watched_stopped_and_asked_for_again(ladder: Page, service
     page.press("k")
     page.sees_not("A plan, not kept yet")
     assert revision(page) == "1: planned"
+
+
+def test_what_is_decided_overtakes_a_plan_that_is_under_way(
+    ladder: Page, service, running, token: str
+) -> None:
+    page = ladder
+    with transaction(running[1]) as db:  # the criterion is met once more: a step up is proposed
+        athlete, row = db.exec(select(AthleteRow)).one(), db.exec(select(LadderRow)).one()
+        trains(db, athlete, row, datetime.now(UTC) - timedelta(hours=20), 10)
+    about_to_be_trained(page)
+    page.solve_and_keep()
+    with service.worker_held():
+        page.press("s")
+        page.sees("Planning …")
+        with httpx.Client(base_url=service.url, cookies={SESSION_COOKIE: token}) as coach:
+            (line,) = coach.get("/api/squad").json()["athletes"]
+            proposal = line["pending_decisions"][0]
+            assert proposal["outcome"] != "hold"
+            said = coach.post(f"/api/proposals/{proposal['id']}/answer", json={"answer": "accept"})
+            assert said.json()["replanned"], said.text
+        page.sees("something was decided meanwhile")
+    page.press("1")
+    page.sees("Squad")
+    page.open_ladder()
+    about_to_be_trained(page)
+    page.until(lambda: revision(page) == "2: after the review")
+
+
+def about_to_be_trained(page: Page) -> None:
+    """The week that comes; this one on its Monday."""
+    if datetime.now(ZoneInfo("Europe/Lisbon")).weekday() == 0:
+        page.press("5")
+        page.sees("Hard sets by region".upper())
+    else:
+        page.open_next_week()
 
 
 def test_whole_days_swap_and_a_lost_day_is_planned_around(ladder: Page) -> None:

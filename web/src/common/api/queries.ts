@@ -147,6 +147,8 @@ export const queries = {
             params: { path: { athlete_id }, query: week_start ? { week_start } : {} },
           }),
         ),
+      // a worker may have planned it anew since
+      refetchOnMount: "always",
     }),
   /** A plan that is not kept: its score, and the rules it breaks. */
   trial: (sheet: Schema["WeekSheet"], draft: Omit<Schema["ToKeep"], "number" | "note">) =>

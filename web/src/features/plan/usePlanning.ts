@@ -45,7 +45,8 @@ export function usePlanning(sheet: Sheet) {
       setTold(planning);
       if (isUnderWay(planning)) return;
       end();
-      if (planning.again && planning.state === "solved") refresh();
+      // it was kept by itself, or something was decided meanwhile: the week is another one now
+      if (planning.again || planning.state === "refused") refresh();
     });
     return end;
   }, [id, athlete_id, refresh]);

@@ -8,6 +8,7 @@ import time
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 from datetime import UTC, datetime
+from pathlib import Path
 from uuid import UUID, uuid4
 
 import pytest
@@ -23,6 +24,7 @@ from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.plan.week.availability import next_week_start
 from invelo.domain.plan.week.solve import solve
 from invelo.runtime import postgres
+from invelo.runtime.ports import held_port
 from invelo.runtime.settings import ROOT
 from invelo.services.account import accounts
 from invelo.services.athlete import battery
@@ -104,6 +106,37 @@ def test_a_plan_outlives_its_worker_and_is_written_once(
     with worker(url), worker(url):
         until(lambda: state(engine, key) == "solved", TAKEN_UP_WITHIN)
     assert sorted(row.number for row in rows(engine, WeekPlanRow)) == [1, 2]
+
+
+def test_a_worker_ends_with_the_service_that_is_killed(engine: Engine) -> None:
+    with held_port() as port:
+        environment = {
+            **os.environ,
+            "PYTHONPATH": str(ROOT / "src"),
+            "INVELO_DATABASE_URL": engine.url.render_as_string(hide_password=False),
+            "INVELO_PORT": str(port),
+        }
+        service = subprocess.Popen(
+            [sys.executable, "-m", "invelo", "serve"],
+            env=environment,
+            stderr=subprocess.PIPE,
+            text=True,
+        )
+        assert service.stderr is not None
+        for line in service.stderr:
+            if "ready at" in line:
+                break
+        of_service = ["pgrep", "-P", str(service.pid), "-f", "invelo worker"]
+        found = subprocess.run(of_service, capture_output=True, check=True).stdout
+        its_worker = Path(f"/proc/{int(found)}")
+        assert its_worker.exists()
+        service.kill()
+        service.wait()
+        until(lambda: not its_worker.exists() or "zombie" in state_of(its_worker), 20)
+
+
+def state_of(process: Path) -> str:
+    return (process / "status").read_text()
 
 
 def test_a_worker_without_a_database_says_what_to_do(tmp_path) -> None:

@@ -86,7 +86,11 @@ def serve(port: Port = None) -> None:
 
 
 @app.command()
-def worker() -> None:
+def worker(
+    beside: Annotated[
+        bool, typer.Option(hidden=True, help="End once standard input closes.")
+    ] = False,
+) -> None:
     """Do the long work of a service: plan weeks. `serve` and `demo` start one; more may help.
 
     INVELO_DATABASE_URL names the service's database."""
@@ -101,6 +105,8 @@ def worker() -> None:
         serving.say("a worker needs the database that the service uses.")
         serving.say("what to do: set INVELO_DATABASE_URL; `serve` and `demo` start their own.")
         raise SystemExit(2)
+    if beside:
+        serving.end_with_parent()
     engine = engine_for(url)
     with suppress(KeyboardInterrupt):
         asyncio.run(work(engine, system_clock))

@@ -6,6 +6,7 @@ import signal
 import socket
 import subprocess
 import sys
+import threading
 from collections.abc import Iterator
 from contextlib import contextmanager
 from pathlib import Path
@@ -91,9 +92,10 @@ def run(app: FastAPI, listener: socket.socket, announcement: str) -> None:
 
 @contextmanager
 def worker(url: str) -> Iterator[None]:
-    """A worker beside the service, on the same database; it ends with it."""
-    command = [sys.executable, "-m", "invelo", "worker"]
-    process = subprocess.Popen(command, env={**os.environ, "INVELO_DATABASE_URL": url})  # noqa: S603
+    """A worker beside the service, on the same database; it ends with it, however that ends."""
+    command = [sys.executable, "-m", "invelo", "worker", "--beside"]
+    environment = {**os.environ, "INVELO_DATABASE_URL": url}
+    process = subprocess.Popen(command, env=environment, stdin=subprocess.PIPE)  # noqa: S603
     try:
         yield
     finally:
@@ -103,6 +105,17 @@ def worker(url: str) -> Iterator[None]:
         except subprocess.TimeoutExpired:  # its jobs are taken up by another
             process.kill()
             process.wait()
+
+
+def end_with_parent() -> None:
+    """End this process once its standard input closes: when whoever started it is gone, killed
+    outright even."""
+
+    def wait() -> None:
+        sys.stdin.buffer.read()
+        os.kill(os.getpid(), signal.SIGTERM)
+
+    threading.Thread(target=wait, daemon=True).start()
 
 
 @contextmanager

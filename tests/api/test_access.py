@@ -25,6 +25,7 @@ def theirs(coach) -> dict[str, str]:
     }
 
 
+PLANNING = uuid4()
 TEST = {"id": str(uuid4()), "movement": "push-up", "reps": 9}
 AT = {"at": "2026-03-02T09:00:00Z"}
 SET = {"number": 1, "reps": 8, "rpe": 8, **AT}
@@ -122,6 +123,9 @@ REQUESTS = [
     ("PUT", "/api/athletes/{athlete}/week", {"placed": [], "number": 0}, "athlete"),
     ("POST", "/api/athletes/{athlete}/week/preview", {"placed": [], "number": 0}, "athlete"),
     ("POST", "/api/athletes/{athlete}/week/plans", {"seconds": 1}, "athlete"),
+    ("GET", f"/api/athletes/{{athlete}}/week/plans/{PLANNING}", None, "athlete"),
+    ("DELETE", f"/api/athletes/{{athlete}}/week/plans/{PLANNING}", None, "athlete"),
+    ("GET", f"/api/athletes/{{athlete}}/week/plans/{PLANNING}/stream", None, "athlete"),
     ("POST", "/api/athletes/{athlete}/week/undo", None, "athlete"),
     (
         "PUT",

@@ -1,5 +1,6 @@
 """Pictures of a set keep nothing but the picture. Pillow and FFmpeg write and read the metadata."""
 
+import socket
 from io import BytesIO
 
 import av
@@ -121,6 +122,30 @@ def test_what_is_no_picture_is_refused_with_what_to_send(kind: str, content: byt
         media.strip(kind, content)
     assert refused.value.field == "picture"
     assert "JPEG" in refused.value.remedy
+
+
+def test_a_photo_of_too_many_points_is_refused_before_it_is_drawn() -> None:
+    made = BytesIO()
+    Image.new("1", (8000, 4000)).save(made, "PNG")
+    assert len(made.getvalue()) < 100_000
+    with pytest.raises(InputError, match="32 million points"):
+        media.strip("image/png", made.getvalue())
+
+
+@pytest.mark.parametrize("kind", sorted(media.CLIPS))
+def test_a_list_of_addresses_is_no_clip_and_nothing_is_fetched(kind: str) -> None:
+    with socket.create_server(("127.0.0.1", 0)) as listening:
+        listening.settimeout(0.3)
+        address = f"http://127.0.0.1:{listening.getsockname()[1]}/a.ts"
+        lists = (
+            f"#EXTM3U\n#EXT-X-TARGETDURATION:1\n#EXTINF:1,\n{address}\n#EXT-X-ENDLIST\n",
+            f"ffconcat version 1.0\nfile {address}\n",
+        )
+        for text in lists:
+            with pytest.raises(InputError):
+                media.strip(kind, text.encode())
+        with pytest.raises(TimeoutError):
+            listening.accept()
 
 
 def test_a_file_that_is_too_large_is_refused_before_it_is_looked_at() -> None:

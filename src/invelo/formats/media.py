@@ -19,8 +19,20 @@ LONGEST_EDGE = 1600
 """Points of a photo's longer edge; a larger one is made smaller (ours)."""
 
 PHOTOS = ("image/jpeg", "image/png", "image/webp")
+MOST_POINTS = 25_000_000
+"""Points of a photo: more than any phone's camera gives, and looked at before anything is drawn
+(ours)."""
+
 CLIPS = {"video/mp4": "mp4", "video/webm": "webm", "video/quicktime": "mp4"}
-REMEDY = "Send a JPEG, PNG or WebP photo, or an MP4 or WebM clip of at most 20 s and 8 MB."
+READ_AS = {"mp4": "mov", "webm": "matroska"}
+"""By which reader a container is opened, and by no other: a list of addresses sent as a clip is
+no clip, and nothing of it is fetched."""
+
+NO_PROTOCOLS = {"protocol_whitelist": "none"}
+REMEDY = (
+    "Send a JPEG, PNG or WebP photo of at most 25 million points, or an MP4 or WebM clip of at "
+    "most 20 s; 8 MB at most."
+)
 
 
 class Stripped(NamedTuple):
@@ -55,7 +67,12 @@ def _photo(content: bytes) -> Stripped:
 
     try:
         with Image.open(BytesIO(content), formats=("JPEG", "PNG", "WEBP")) as opened:
+            points = opened.width * opened.height
+            if points > MOST_POINTS:
+                raise InputError("picture", f"it has {points / 1e6:.0f} million points.", REMEDY)
             upright = ImageOps.exif_transpose(opened).convert("RGB")
+    except InputError:
+        raise
     except (
         UnidentifiedImageError,
         Image.DecompressionBombError,
@@ -78,7 +95,13 @@ def _clip(content: bytes, container: str) -> Stripped:
     made = BytesIO()
     try:
         with (
-            av.open(BytesIO(content), "r", metadata_errors="ignore") as old,
+            av.open(
+                BytesIO(content),
+                "r",
+                format=READ_AS[container],
+                options=NO_PROTOCOLS,
+                metadata_errors="ignore",
+            ) as old,
             av.open(made, "w", format=container) as new,
         ):
             if not old.streams.video:

@@ -54,6 +54,15 @@ def _database(request: Request) -> Iterator[Session]:
 Database = Annotated[Session, Depends(_database, scope="function")]
 
 
+async def _whole_body(request: Request) -> bytes:
+    return await request.body()
+
+
+WholeBody = Annotated[bytes, Depends(_whole_body)]
+"""A body that is no JSON, all of it. Named first among a route's parameters it is there before a
+connection to the database is taken, so that a slow sender holds up nobody else."""
+
+
 def _now(request: Request) -> datetime:
     clock: Clock = request.app.state.clock
     return clock()

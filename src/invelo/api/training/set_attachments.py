@@ -6,7 +6,7 @@ from uuid import UUID
 from fastapi import APIRouter, Request, Response
 from pydantic import Field
 
-from invelo.api.common.context import AtWork, Coach, Database, Now, OnFloor
+from invelo.api.common.context import AtWork, Coach, Database, Now, OnFloor, WholeBody
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
 from invelo.db import access
@@ -83,12 +83,12 @@ def retire_note(athlete_id: UUID, note_id: UUID, coach: Coach, db: Database, now
         }
     },
 )
-async def keep_picture(
-    set_id: UUID, request: Request, who: AtWork, db: Database, now: Now
+def keep_picture(
+    content: WholeBody, set_id: UUID, request: Request, who: AtWork, db: Database, now: Now
 ) -> Picture:
     """Keep a photo or a short clip with a set, without its metadata."""
     set_attachments.set_of(db, who.athlete.id, set_id)
-    bare = media.strip(request.headers.get("content-type", ""), await request.body())
+    bare = media.strip(request.headers.get("content-type", ""), content)
     set_attachments.keep_media(db, set_id, bare.media_type, bare.content, now)
     return Picture(media_type=bare.media_type, bytes=len(bare.content))
 

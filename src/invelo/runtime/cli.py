@@ -378,7 +378,7 @@ def simulate(
 
 def _object(source: TextIO, what: str) -> Any:
     """The JSON of a file that is not too long."""
-    from invelo.formats.ladder.document import MOST_BYTES
+    from invelo.formats.ladder.shapes import MOST_BYTES
 
     text = source.read(MOST_BYTES + 1)
     if len(text) > MOST_BYTES:

@@ -24,12 +24,12 @@ def test_reasons_stand_in_the_stated_order() -> None:
 
 def test_words_say_what_it_is() -> None:
     texts = [m.text for m in flags(replace(WELL, pain=3, pending_decisions=("step_up",)), TODAY)]
-    assert texts == ["pain 3 of 10, unnamed place", "step up waits for your decision"]
+    assert texts == ["pain 3 of 10, unnamed place", "step up needs your decision"]
 
 
 def test_several_decisions_are_one_mark() -> None:
     found = flags(replace(WELL, pending_decisions=("step_up", "hold", "hold")), TODAY)
-    assert [mark.text for mark in found] == ["step up and 2 more wait for your decision"]
+    assert [mark.text for mark in found] == ["step up and 2 more need your decision"]
 
 
 def test_load_is_a_mark_above_one_and_a_third() -> None:

@@ -16,7 +16,9 @@ from invelo.db.codec import LEVEL, PURPOSE, body_of
 from invelo.db.queries import athlete_rows
 from invelo.domain.errors import InputError
 from invelo.formats.ladder import document as ladder_document
+from invelo.formats.ladder import shapes as ladder_shapes
 from invelo.formats.ladder.markdown import markdown
+from invelo.formats.ladder.shapes import FileFault
 from invelo.formats.ladder.svg import svg
 from invelo.services.ladder import ladder, workshop
 
@@ -43,9 +45,7 @@ class Imported(ResponseModel):
 
     goal: str
     rungs: list[FileRung]
-    faults: list[ladder_document.FileFault] = Field(
-        description="Every one, with its place; none if all is right."
-    )
+    faults: list[FileFault] = Field(description="Every one, with its place; none if all is right.")
     ladder_id: UUID | None = Field(description="Of the ladder that was made; none in a dry run.")
 
 
@@ -85,7 +85,7 @@ def get_file(
 @router.get("/ladder-schema")
 def get_schema(_: Coach) -> dict[str, Any]:
     """The JSON Schema of a ladder file."""
-    return ladder_document.schema()
+    return ladder_shapes.schema()
 
 
 @router.post("/athletes/{athlete_id}/ladder-files")

@@ -21,7 +21,7 @@ from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Movement
 from invelo.domain.plan.prescription import Level, Purpose, Unit
 from invelo.domain.strict import StrictModel
-from invelo.formats.ladder.document import PlainRung, StepPolicyDocument
+from invelo.formats.ladder.shapes import PlainRung, StepPolicyDocument
 from invelo.formats.setups import Changes
 
 

@@ -27,7 +27,7 @@ from invelo.domain import MODEL_VERSION
 from invelo.domain.athlete.caution import STANDING
 from invelo.domain.catalogue.catalogue import CATALOGUE_VERSION
 from invelo.domain.catalogue.movement import STRESS
-from invelo.formats.ladder.document import StepPolicyDocument
+from invelo.formats.ladder.shapes import StepPolicyDocument
 from invelo.formats.setups import Changes
 from invelo.services.ladder import ladder, workshop
 

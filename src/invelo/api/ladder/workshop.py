@@ -23,7 +23,7 @@ from invelo.domain.ladder.bridge import ProposedRung
 from invelo.domain.ladder.step_policy import Lever
 from invelo.domain.ladder.workshop import LadderGraph, Node
 from invelo.domain.strict import StrictModel
-from invelo.formats.ladder.document import PlainRung, StepPolicyDocument
+from invelo.formats.ladder.shapes import PlainRung, StepPolicyDocument
 from invelo.services.ladder import ladder, workshop
 
 router = APIRouter(prefix="/api", tags=["Workshop"], responses=ERRORS)

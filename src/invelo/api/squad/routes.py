@@ -35,11 +35,11 @@ class FlagOut(ResponseModel):
     """One reason to look at an athlete."""
 
     kind: Kind
-    text: str = Field(examples=["step up waits for your decision"])
+    text: str = Field(examples=["step up needs your decision"])
 
 
 class PendingDecisionOut(ResponseModel):
-    """A decision that waits for your decision."""
+    """A proposal that needs your decision."""
 
     id: UUID
     ladder_id: UUID

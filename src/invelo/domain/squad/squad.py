@@ -66,8 +66,8 @@ def flags(condition: Condition, today: date) -> tuple[Flag, ...]:
     if condition.pending_decisions:
         count = len(condition.pending_decisions)
         first = condition.pending_decisions[0].replace("_", " ")
-        more = f" and {count - 1} more wait" if count > 1 else " waits"
-        flags.append(Flag("proposal", f"{first}{more} for your decision", count))
+        more = f" and {count - 1} more need" if count > 1 else " needs"
+        flags.append(Flag("proposal", f"{first}{more} your decision", count))
     if condition.last is None:
         flags.append(Flag("new", "no session yet"))
     elif (today - condition.last).days > MISSED_DAYS:

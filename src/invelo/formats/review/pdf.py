@@ -42,7 +42,7 @@ def _newest(proposal_report: ProposalReport) -> list[Flowable]:
         text(proposal_report.reason, 10, after=4),
         *(text(f"– {rule}", 8.5) for rule in proposal_report.rules),
         text(f"Confidence: {proposal_report.confidence}", 9, after=2),
-        text(proposal_report.answer or "Waits for your decision.", 9, bold=True),
+        text(proposal_report.answer or "Needs your decision.", 9, bold=True),
     ]
 
 

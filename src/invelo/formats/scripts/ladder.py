@@ -19,6 +19,13 @@ from invelo.domain.strength.capacity import Evidence, evidence, groups_of, pool
 from invelo.domain.strict import StrictModel, renamed
 from invelo.domain.training.amount import AmountDone, told_as
 from invelo.formats.ladder import document as ladder_document
+from invelo.formats.ladder.shapes import (
+    FileFault,
+    LadderFile,
+    PlainRung,
+    StepPolicyDocument,
+    movement_named,
+)
 from invelo.formats.scripts.movements import Range
 from invelo.formats.setups import BandRequest, BodyRequest, Changes
 
@@ -64,7 +71,7 @@ class TestOf(Changes, AmountDone):
         Raises:
             InputError: for what cannot be.
         """
-        movement = ladder_document.movement_named(self.movement)
+        movement = movement_named(self.movement)
         amount = amount_in(movement.name, movement.unit, self.amount, self.unit)
         return evidence(
             self.day or TODAY,
@@ -85,7 +92,7 @@ class LadderRequest(StrictModel):
     tests: list[TestOf] = Field(default_factory=list)
     kit: list[ItemOf] | None = None
     bands: list[BandOf] = Field(default_factory=list)
-    settings: ladder_document.StepPolicyDocument | None = Field(
+    settings: StepPolicyDocument | None = Field(
         validation_alias=renamed("settings", "terms"),
         default=None,
         description="In place of the file's own.",
@@ -105,7 +112,7 @@ class RungAnswer(BaseModel):
     expected_unit: str
 
 
-class ProposedAnswer(ladder_document.PlainRung):
+class ProposedAnswer(PlainRung):
     """A rung of a bridge."""
 
     demand: float
@@ -152,7 +159,7 @@ class FaultyError(Exception):
         faults: every one, with its place.
     """
 
-    def __init__(self, faults: tuple[ladder_document.FileFault, ...]) -> None:
+    def __init__(self, faults: tuple[FileFault, ...]) -> None:
         """Keep the faults."""
         super().__init__(f"{len(faults)} faults")
         self.faults = faults
@@ -161,7 +168,7 @@ class FaultyError(Exception):
 def schema() -> dict[str, Any]:
     """The JSON Schema of the input, the ladder file's included."""
     told = LadderRequest.model_json_schema()
-    ladder = ladder_document.LadderFile.model_json_schema()
+    ladder = LadderFile.model_json_schema()
     definitions = {**told.pop("$defs", {}), **ladder.pop("$defs", {}), "LadderFile": ladder}
     told["properties"]["ladder"] = {"$ref": "#/$defs/LadderFile"}
     return {
@@ -182,7 +189,7 @@ def answer(found: Any) -> LadderAnswer:
     except ValidationError as error:
         raise FaultyError(
             tuple(
-                ladder_document.FileFault(
+                FileFault(
                     place=ladder_document.place_of(other["loc"]) or "input",
                     problem=f"{other['msg'].rstrip('.')}.",
                     remedy="Give what the schema printed by --schema allows.",
@@ -225,7 +232,7 @@ class _Parts:
     """Parts of a request as the domain computes with them, and what is wrong with them."""
 
     def __init__(self) -> None:
-        self.faults: list[ladder_document.FileFault] = []
+        self.faults: list[FileFault] = []
 
     def make(self, place: str, how: Callable[[], Any]) -> Any:
         """A part; None with its fault kept if it cannot be."""
@@ -233,9 +240,7 @@ class _Parts:
             return how()
         except InputError as error:
             where = f"{place}.{error.field.replace(' ', '_')}"
-            self.faults.append(
-                ladder_document.FileFault(place=where, problem=error.problem, remedy=error.remedy)
-            )
+            self.faults.append(FileFault(place=where, problem=error.problem, remedy=error.remedy))
             return None
 
 
@@ -293,7 +298,7 @@ def _bridged(
         possible=found.possible,
         rungs=[
             ProposedAnswer(
-                **ladder_document.PlainRung.fields_of(proposed_rung.rung),
+                **PlainRung.fields_of(proposed_rung.rung),
                 demand=proposed_rung.demand.height,
                 ratio=proposed_rung.ratio,
                 because=proposed_rung.why,

@@ -175,7 +175,7 @@ def keep(
     session: TrainingSessionRow | None = None,
     week_start: date | None = None,
 ) -> ProposalRow:
-    """Keep a proposal with all it rests on; what waited on this ladder before lapses."""
+    """Keep a proposal with all it rests on; what waited on this ladder before expires."""
     spoke = "a newer session spoke" if session else "the end of the week spoke"
     review_rows.expire_pending(db, seen.row.id, moment.at, spoke)
     row = ProposalRow(

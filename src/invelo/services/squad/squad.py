@@ -31,7 +31,7 @@ RATIO_BACK = timedelta(days=4 * LONG_DAYS)
 
 @dataclass(frozen=True)
 class PendingDecision:
-    """A decision that waits for your decision, as the list tells it."""
+    """A proposal that needs your decision, as the list tells it."""
 
     id: UUID
     ladder_id: UUID

@@ -4270,7 +4270,7 @@ export interface components {
             kind: "stopped" | "pain" | "load" | "proposal" | "missed" | "new";
             /**
              * Text
-             * @example step up waits for your decision
+             * @example step up needs your decision
              */
             text: string;
         };
@@ -6238,7 +6238,7 @@ export interface components {
         };
         /**
          * PendingDecisionOut
-         * @description A decision that waits for your decision.
+         * @description A proposal that needs your decision.
          */
         PendingDecisionOut: {
             /**

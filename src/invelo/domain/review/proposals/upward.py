@@ -22,7 +22,7 @@ from invelo.domain.review.proposals.situation import (
 
 BRIDGES: dict[Unit, str] = {
     "reps": "slower reps or a smaller change of height",
-    "s": "a shape between the two or some help",
+    "s": "a shape between the two or some assistance",
     "cm": "a shorter jump, landed still",
 }
 

@@ -18,9 +18,9 @@ from invelo.api.bench import routes as bench
 from invelo.api.catalogue import routes as catalogue
 from invelo.api.common import health, problems, security, site
 from invelo.api.common.context import Clock, LinkEndedError, NobodyError, system_clock
+from invelo.api.common.live.tidings import Tidings
 from invelo.api.common.released import ReleasedAddresses
 from invelo.api.common.request_id import RequestId
-from invelo.api.common.tidings import Tidings
 from invelo.api.equipment import bands, kit, load_cell
 from invelo.api.ladder import files as ladder_files
 from invelo.api.ladder import prescription, workshop

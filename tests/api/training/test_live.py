@@ -12,7 +12,7 @@ import psycopg
 import pytest
 import requests
 
-from invelo.api.common.tidings import MOST_STREAMS
+from invelo.api.common.live.tidings import MOST_STREAMS
 from invelo.runtime import postgres
 from tests.api.coach import EMAIL, PASSWORD, problem
 from tests.api.live import Live, running_service

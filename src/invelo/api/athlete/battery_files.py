@@ -2,24 +2,27 @@
 
 import json
 from datetime import UTC, datetime
-from urllib.parse import quote
 from uuid import UUID
 from zoneinfo import ZoneInfo
 
 from fastapi import APIRouter, Response
-from pydantic import Base64Bytes, Field
 
 from invelo.api.common.context import Coach, Database, Now
-from invelo.api.common.files import BadRowOut
+from invelo.api.common.csv_files import (
+    BadRowOut,
+    CsvFile,
+    CsvRead,
+    by_row,
+    csv_answer,
+    require_none,
+)
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
 from invelo.db import access
 from invelo.db.codec import changes_from
 from invelo.db.moment import Moment
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.errors import InputError
-from invelo.domain.strict import StrictModel
 from invelo.formats import csv_table
 from invelo.formats.training import tests_csv
 from invelo.services.athlete import battery, capacity
@@ -31,27 +34,10 @@ MOST_TESTS = 300
 """Tests of one file: each places the athlete anew."""
 
 
-class TestFile(StrictModel):
-    """A CSV file of tests."""
-
-    content: Base64Bytes = Field(description="The file as it is, base64.")
-    matching: dict[str, str] = Field(
-        default_factory=dict,
-        description="Our column to the file's, where the names do not tell; '' leaves one out.",
-        max_length=len(tests_csv.COLUMNS.names),
-    )
-    keep: bool = Field(False, description="Write it; a dry run if left out.")
-
-
-class ReadTests(ResponseModel):
+class ReadTests(CsvRead):
     """What a file of tests holds, and what became of it."""
 
-    columns: list[str]
-    header: list[str]
-    matching: dict[str, str]
     tests: int
-    bad: list[BadRowOut]
-    kept: bool
 
 
 @router.get("/tests/file", response_class=Response)
@@ -74,16 +60,11 @@ def get_tests_file(athlete_id: UUID, coach: Coach, db: Database) -> Response:
                 "side": test.side,
             }
         )
-    name = quote(f"Tests of {athlete.name}")
-    return Response(
-        tests_csv.written(rows).encode("utf-8-sig"),
-        media_type="text/csv; charset=utf-8",
-        headers={"Content-Disposition": f"attachment; filename*=UTF-8''{name}.csv"},
-    )
+    return csv_answer(tests_csv.written(rows), f"Tests of {athlete.name}")
 
 
 @router.post("/tests/file")
-def read_tests(athlete_id: UUID, body: TestFile, coach: Coach, db: Database, now: Now) -> ReadTests:
+def read_tests(athlete_id: UUID, body: CsvFile, coach: Coach, db: Database, now: Now) -> ReadTests:
     """Read a CSV of tests. A dry run tells how its columns are matched and every row that cannot be
     kept; nothing is written until all are right. The same file again changes nothing."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
@@ -99,13 +80,9 @@ def read_tests(athlete_id: UUID, body: TestFile, coach: Coach, db: Database, now
             ready.append((_new(athlete, row), _moment(row, now)))
         except InputError as error:
             bad.append(csv_table.BadRow(row.row, error.field, error.problem, error.remedy))
-    bad.sort(key=lambda bad_row: bad_row.row)
+    bad = by_row(bad)
     if body.keep:
-        if bad:
-            first = bad[0]
-            raise InputError(
-                f"row {first.row}, {first.field}", first.problem, f"{first.remedy} Nothing is kept."
-            )
+        require_none(bad)
         for test, moment in ready:
             battery.keep_test(db, athlete, test, moment)
     return ReadTests(

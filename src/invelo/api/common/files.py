@@ -4,9 +4,6 @@ from typing import Literal
 from urllib.parse import quote
 
 from fastapi import Response
-from pydantic import Field
-
-from invelo.api.common.schemas import ResponseModel
 
 Paper = Literal["a4", "letter"]
 
@@ -15,6 +12,7 @@ MEDIA: dict[str, str] = {
     "pdf": "application/pdf",
     "md": "text/markdown; charset=utf-8",
     "ics": "text/calendar; charset=utf-8",
+    "csv": "text/csv; charset=utf-8",
 }
 
 
@@ -25,12 +23,3 @@ def file_answer(content: bytes | str, kind: str, name: str) -> Response:
         media_type=MEDIA[kind],
         headers={"Content-Disposition": f"attachment; filename*=UTF-8''{quote(name)}.{kind}"},
     )
-
-
-class BadRowOut(ResponseModel):
-    """A row that cannot be kept."""
-
-    row: int = Field(description="Counted as a spreadsheet does, the header being 1.")
-    field: str
-    problem: str
-    remedy: str

@@ -4,20 +4,18 @@ A WebSocket, so it is no part of the OpenAPI document; `docs/formats/scale.md` t
 """
 
 import asyncio
-from collections.abc import AsyncIterator
-from contextlib import asynccontextmanager
+from functools import partial
 from typing import Annotated, Literal
 
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
 from pydantic import BaseModel, Field, TypeAdapter, ValidationError
 from starlette.concurrency import run_in_threadpool
-from websockets.asyncio.client import ClientConnection, connect
-from websockets.exceptions import ConnectionClosed, WebSocketException
+from websockets.asyncio.client import ClientConnection
+from websockets.exceptions import WebSocketException
 
 from invelo.api.common.context import SESSION_COOKIE
-from invelo.api.common.relay import either
+from invelo.api.common.live.relay import DeviceRelay, device_at, say
 from invelo.api.common.security import same_site
-from invelo.api.common.tidings import until_gone
 from invelo.db.database import transaction
 from invelo.devices import lines, simulated_scale
 from invelo.domain.equipment.load_cell import (
@@ -79,10 +77,12 @@ async def live(page: WebSocket) -> None:
         return
     await page.accept()
     try:
-        async with _scale(page.app.state.settings.scale_url) as device:
-            await _LoadCellRelay(page, device).run()
+        url = page.app.state.settings.scale_url
+        async with device_at(url, simulated_scale.running) as device:
+            token = page.cookies.get(SESSION_COOKIE, "")
+            await _LoadCellRelay(page, device).run(token, partial(_signed_in, page))
     except (OSError, WebSocketException):
-        await _say(page, LoadCellReading(state="gone", words=WORDS["gone"]))
+        await say(page, LoadCellReading(state="gone", words=WORDS["gone"]))
     except WebSocketDisconnect:
         return  # the page was left
     await page.close()
@@ -96,68 +96,62 @@ def _signed_in(page: WebSocket) -> bool:
         return accounts.for_token(db, token, page.app.state.clock()) is not None
 
 
-@asynccontextmanager
-async def _scale(url: str) -> AsyncIterator[ClientConnection]:
-    if url:
-        async with connect(url) as device:
-            yield device
-        return
-    async with simulated_scale.running() as standing_in, connect(standing_in) as device:
-        yield device
-
-
-async def _say(page: WebSocket, message: LoadCellReading) -> None:
-    await page.send_text(message.model_dump_json())
-
-
-class _LoadCellRelay:
+class _LoadCellRelay(DeviceRelay):
     """One page at one scale."""
 
+    silent_after = SILENT_AFTER
+
     def __init__(self, page: WebSocket, device: ClientConnection) -> None:
-        self.page, self.device = page, device
+        super().__init__(page, device)
         self.settling = Settling()
         self.unit: Unit = "kg"
         self.simulated = False
         self.last_state, self.last_told = "", 0.0
 
-    async def run(self) -> None:
-        """Until the page is left, the scale has gone, or the coach signed out."""
-        token = self.page.cookies.get(SESSION_COOKIE, "")
-        gone = until_gone(self.page.app.state.tidings, token, lambda: _signed_in(self.page))
-        await either(self._read(), self._hear(), gone)
+    async def take(self, line: str | bytes) -> None:
+        """A reading, or what it is measured in."""
+        match lines.from_scale(line):
+            case lines.Hello(unit=unit, simulated=simulated):
+                self.unit, self.simulated = unit, simulated
+            case lines.UnitNow(unit=unit):
+                self.unit = unit
+            case lines.SampleLine(at=at, value=value):
+                force = value / PER_NEWTON[self.unit]
+                await self._tell(self.settling.feed(Read(at, force)))
 
-    async def _read(self) -> None:
-        while True:
-            try:
-                line = await asyncio.wait_for(self.device.recv(), SILENT_AFTER)
-            except TimeoutError:
-                await self._tell(self.settling.silent())
-                continue
-            except ConnectionClosed:
-                await _say(self.page, LoadCellReading(state="gone", words=WORDS["gone"]))
-                return
-            try:
-                await self._take(lines.from_scale(line))
-            except InputError as error:
-                words = f"{error.problem} {error.remedy}"
-                await _say(self.page, LoadCellReading(state="fault", unit=self.unit, words=words))
+    async def fault(self, error: InputError) -> None:
+        """Said in words; what was measured is kept."""
+        words = f"{error.problem} {error.remedy}"
+        await say(self.page, LoadCellReading(state="fault", unit=self.unit, words=words))
 
-    async def _take(self, sample_line: lines.FromScale) -> None:
-        match sample_line:
-            case lines.Hello():
-                self.unit, self.simulated = sample_line.unit, sample_line.simulated
-            case lines.UnitNow():
-                self.unit = sample_line.unit
-            case lines.SampleLine():
-                force = sample_line.value / PER_NEWTON[self.unit]
-                await self._tell(self.settling.feed(Read(sample_line.at, force)))
+    async def silent(self) -> None:
+        """Said once."""
+        await self._tell(self.settling.silent())
+
+    async def gone(self) -> None:
+        """Said, with what to do."""
+        await say(self.page, LoadCellReading(state="gone", words=WORDS["gone"]))
+
+    async def command(self, line: str) -> bool:
+        """Take what hangs there as nothing, or pass it on to the scale."""
+        try:
+            command = COMMAND.validate_json(line[: lines.LONGEST_LINE])
+        except ValidationError:
+            words = "That is no command to a scale."
+            await say(self.page, LoadCellReading(state="fault", unit=self.unit, words=words))
+            return False
+        if isinstance(command, Tare):
+            self.settling.tare()
+        else:
+            await self.device.send(lines.written(command))
+        return False
 
     async def _tell(self, shown: LoadCellDisplay) -> None:
         now = asyncio.get_running_loop().time()
         if shown.state == self.last_state and now - self.last_told < EVERY:
             return
         self.last_state, self.last_told = shown.state, now
-        await _say(
+        await say(
             self.page,
             LoadCellReading(
                 state=shown.state,
@@ -169,20 +163,6 @@ class _LoadCellRelay:
                 words=WORDS[shown.state],
             ),
         )
-
-    async def _hear(self) -> None:
-        while True:
-            line = await self.page.receive_text()
-            try:
-                told = COMMAND.validate_json(line[: lines.LONGEST_LINE])
-            except ValidationError:
-                words = "That is no command to a scale."
-                await _say(self.page, LoadCellReading(state="fault", unit=self.unit, words=words))
-                continue
-            if isinstance(told, Tare):
-                self.settling.tare()
-            else:
-                await self.device.send(lines.written(told))
 
 
 MESSAGES = (LoadCellReading, Tare, lines.PullLine, lines.UnitNow)

@@ -11,9 +11,9 @@ from pydantic import Field
 from starlette.concurrency import run_in_threadpool
 
 from invelo.api.common.context import Coach, Database, NobodyError, Now, Token, moment_for
+from invelo.api.common.live.tidings import Tidings
 from invelo.api.common.problems import ERRORS, FieldProblem
 from invelo.api.common.schemas import ResponseModel
-from invelo.api.common.tidings import Tidings
 from invelo.api.plan.week_schemas import Monday, PlacedTask, ToSolve
 from invelo.db import access
 from invelo.db.database import transaction

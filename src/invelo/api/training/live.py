@@ -16,9 +16,9 @@ from pydantic import Field
 from starlette.concurrency import run_in_threadpool
 
 from invelo.api.common.context import Coach, Database, NobodyError, Now, Token
+from invelo.api.common.live.tidings import Tidings
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
-from invelo.api.common.tidings import Tidings
 from invelo.api.training.log_schemas import LoggedSessionOut, sessions_of
 from invelo.db.database import transaction
 from invelo.domain.training.log import PAIN_STOP

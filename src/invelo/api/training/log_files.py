@@ -2,15 +2,21 @@
 
 from datetime import UTC, date, datetime
 from typing import Annotated
-from urllib.parse import quote
 from uuid import UUID
 from zoneinfo import ZoneInfo
 
 from fastapi import APIRouter, Query, Response
-from pydantic import Base64Bytes, Field
+from pydantic import Field
 
 from invelo.api.common.context import AtWork, Database, DeviceClock, Now, OnFloor, device_moment
-from invelo.api.common.files import BadRowOut
+from invelo.api.common.csv_files import (
+    BadRowOut,
+    CsvFile,
+    CsvRead,
+    by_row,
+    csv_answer,
+    require_none,
+)
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
 from invelo.api.training.set_schemas import NewSet
@@ -19,7 +25,7 @@ from invelo.db.moment import Moment
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.errors import InputError, require_within
-from invelo.domain.strict import StrictModel, renamed
+from invelo.domain.strict import renamed
 from invelo.domain.training.log import told
 from invelo.formats import csv_table
 from invelo.formats.training import log_csv
@@ -31,30 +37,13 @@ router = APIRouter(prefix="/api/athletes/{athlete_id}", tags=["Log files"], resp
 MOST_SESSIONS = 2000
 
 
-class LogFile(StrictModel):
-    """A CSV file of logged sets."""
+class ReadFile(CsvRead):
+    """What a file of logged sets holds, and what became of it."""
 
-    content: Base64Bytes = Field(description="The file as it is, base64.")
-    matching: dict[str, str] = Field(
-        default_factory=dict,
-        description="Our column to the file's, where the names do not tell; '' leaves one out.",
-        max_length=len(log_csv.COLUMNS),
-    )
-    keep: bool = Field(False, description="Write it; a dry run if left out.")
-
-
-class ReadFile(ResponseModel):
-    """What a file holds, and what became of it."""
-
-    columns: list[str]
-    header: list[str]
-    matching: dict[str, str]
     sets: int
     sessions: int
     new: int = Field(description="Sets that were written; 0 of a dry run.")
     known: int = Field(description="Sets that were there already.")
-    bad: list[BadRowOut]
-    kept: bool
 
 
 class SetByHand(NewSet):
@@ -148,28 +137,19 @@ def get_logs(
                     "session rpe": f"{session.row.rpe or 0:g}",
                 }
             )
-    name = quote(f"Sets of {who.athlete.name}")
-    return Response(
-        log_csv.written(rows).encode("utf-8-sig"),
-        media_type="text/csv; charset=utf-8",
-        headers={"Content-Disposition": f"attachment; filename*=UTF-8''{name}.csv"},
-    )
+    return csv_answer(log_csv.written(rows), f"Sets of {who.athlete.name}")
 
 
 @router.post("/log-files")
-def read_logs(body: LogFile, who: AtWork, db: Database, now: Now) -> ReadFile:
+def read_logs(body: CsvFile, who: AtWork, db: Database, now: Now) -> ReadFile:
     """Read a CSV of logged sets. A dry run tells how its columns are matched and every row that
     cannot be kept; nothing is written until all are right. The same file again writes nothing."""
     table = log_csv.read(body.content, who.athlete.time_zone, body.matching)
     sessions, more = _sessions(db, who.athlete, table.rows, now)
-    bad = sorted((*table.bad, *more), key=lambda bad_row: bad_row.row)
+    bad = by_row((*table.bad, *more))
     new = known = 0
     if body.keep:
-        if bad:
-            first = bad[0]
-            raise InputError(
-                f"row {first.row}, {first.field}", first.problem, f"{first.remedy} Nothing is kept."
-            )
+        require_none(bad)
         new, known = retrospective_log.keep(db, who.athlete, sessions, now)
     return ReadFile(
         columns=list(log_csv.COLUMNS),

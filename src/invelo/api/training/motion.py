@@ -5,8 +5,7 @@ Nothing is logged from here: the count is proposed, and whoever trains confirms 
 """
 
 import asyncio
-from collections.abc import AsyncIterator
-from contextlib import asynccontextmanager
+from contextlib import AbstractAsyncContextManager
 from functools import partial
 from random import Random
 from typing import Any, Literal
@@ -15,8 +14,8 @@ from uuid import UUID
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
 from pydantic import BaseModel, Field, ValidationError
 from starlette.concurrency import run_in_threadpool
-from websockets.asyncio.client import ClientConnection, connect
-from websockets.exceptions import ConnectionClosed, WebSocketException
+from websockets.asyncio.client import ClientConnection
+from websockets.exceptions import WebSocketException
 
 from invelo.api.common.context import (
     LINK_COOKIE,
@@ -25,9 +24,8 @@ from invelo.api.common.context import (
     NobodyError,
     visitor,
 )
-from invelo.api.common.relay import either
+from invelo.api.common.live.relay import DeviceRelay, device_at, say
 from invelo.api.common.security import same_site
-from invelo.api.common.tidings import until_gone
 from invelo.db.codec import body_of, changes_from
 from invelo.db.database import transaction
 from invelo.db.errors import MissingError
@@ -106,14 +104,17 @@ async def live(page: WebSocket, athlete_id: UUID) -> None:
     try:
         asked = MotionTarget.model_validate_json(await page.receive_text())
         watched = await run_in_threadpool(_watch, page, athlete_id, asked)
-        async with _sensor(page.app.state.settings.motion_url, watched, asked) as device:
-            await _MotionRelay(page, device, watched, athlete_id).run()
+        url = page.app.state.settings.motion_url
+        async with device_at(url, partial(_stand_in, watched, asked)) as device:
+            token = page.cookies.get(SESSION_COOKIE) or page.cookies.get(LINK_COOKIE, "")
+            relay = _MotionRelay(page, device, watched)
+            await relay.run(token, partial(_may, page, athlete_id))
     except ValidationError:
-        await _say(page, MotionSeen(state="cannot", words="That names no set. Count by hand."))
+        await say(page, MotionSeen(state="cannot", words="That names no set. Count by hand."))
     except (InputError, MissingError) as error:
-        await _say(page, MotionSeen(state="cannot", words=f"{error.problem} {error.remedy}"))
+        await say(page, MotionSeen(state="cannot", words=f"{error.problem} {error.remedy}"))
     except (OSError, WebSocketException):
-        await _say(page, MotionSeen(state="gone", words=WORDS["gone"]))
+        await say(page, MotionSeen(state="gone", words=WORDS["gone"]))
     except WebSocketDisconnect:
         return  # the page was left
     await page.close()
@@ -137,67 +138,38 @@ def _watch(page: WebSocket, athlete_id: UUID, asked: MotionTarget) -> Watch:
     return watch(body, movement, changes_from(asked.changes))
 
 
-@asynccontextmanager
-async def _sensor(url: str, watched: Watch, asked: MotionTarget) -> AsyncIterator[ClientConnection]:
-    if url:
-        async with connect(url) as device:
-            yield device
-        return
+def _stand_in(watched: Watch, asked: MotionTarget) -> AbstractAsyncContextManager[str]:
     random = Random()  # noqa: S311  (a stand-in's set, another each time)
     reps = simulated_motion.usual_set(watched, random.randint(asked.low, asked.high) + 1, random)
     mover = simulated_motion.Mover(watched, reps, random=random, holds=float(asked.high))
-    async with simulated_motion.running(mover) as standing_in, connect(standing_in) as device:
-        yield device
+    return simulated_motion.running(mover)
 
 
-async def _say(page: WebSocket, message: MotionSeen) -> None:
-    await page.send_text(message.model_dump_json())
-
-
-class _MotionRelay:
+class _MotionRelay(DeviceRelay):
     """One page at one sensor."""
 
-    def __init__(
-        self, page: WebSocket, device: ClientConnection, watched: Watch, athlete_id: UUID
-    ) -> None:
-        self.page, self.device, self.watched = page, device, watched
-        self.athlete_id = athlete_id
+    silent_after = SILENT_AFTER
+
+    def __init__(self, page: WebSocket, device: ClientConnection, watched: Watch) -> None:
+        super().__init__(page, device)
+        self.watched = watched
         self.eye = HoldWatcher(watched) if watched.held else RepCounter(watched)
         self.simulated = False
         self.last_told = 0.0
         self.angle: float | None = None
 
-    async def run(self) -> None:
-        """Until the page is left, the set is over, or the sensor has gone."""
-        cookies, may = self.page.cookies, partial(_may, self.page, self.athlete_id)
-        who = cookies.get(SESSION_COOKIE) or cookies.get(LINK_COOKIE, "")
-        ended = until_gone(self.page.app.state.tidings, who, may)
-        await either(self._read(), self._hear(), ended)
-
-    async def _read(self) -> None:
-        while True:
-            try:
-                line = await asyncio.wait_for(self.device.recv(), SILENT_AFTER)
-            except TimeoutError:
-                await self._tell("silent")
-                continue
-            except ConnectionClosed:
-                await self._tell("gone")
-                return
-            try:
-                await self._take(motion_lines.from_sensor(line))
-            except InputError:
-                continue  # a line that cannot be read tells nothing; silence will show
-
-    async def _take(self, motion_hello: motion_lines.FromSensor) -> None:
-        if isinstance(motion_hello, motion_lines.MotionHello):
-            self.simulated = motion_hello.simulated
-            if motion_hello.joint != self.watched.joint:
-                words = f"the sensor tells the {motion_hello.joint}, not the {self.watched.joint}."
+    async def take(self, line: str | bytes) -> None:
+        """An angle, or what the sensor is; a line that cannot be read tells nothing, and silence
+        will show."""
+        told = motion_lines.from_sensor(line)
+        if isinstance(told, motion_lines.MotionHello):
+            self.simulated = told.simulated
+            if told.joint != self.watched.joint:
+                words = f"the sensor tells the {told.joint}, not the {self.watched.joint}."
                 raise InputError("sensor", words, "Put it elsewhere.")
             return
-        sample = AngleSample(motion_hello.at, motion_hello.angle, motion_hello.line)
-        self.angle = motion_hello.angle
+        sample = AngleSample(told.at, told.angle, told.line)
+        self.angle = told.angle
         if isinstance(self.eye, RepCounter):
             news = self.eye.feed(sample) is not None
         else:
@@ -206,6 +178,27 @@ class _MotionRelay:
         if news or now - self.last_told >= EVERY:
             self.last_told = now
             await self._tell("watching" if self.eye.stream.believed else "doubtful")
+
+    async def silent(self) -> None:
+        """Said, with what to do."""
+        await self._tell("silent")
+
+    async def gone(self) -> None:
+        """Said, with what to do."""
+        await self._tell("gone")
+
+    async def command(self, line: str) -> bool:
+        """The set is over, or trouble for the stand-in."""
+        try:
+            command = Command.model_validate_json(line[:1024])
+        except ValidationError:
+            return False
+        if command.type == "over":
+            await self._tell("over")
+            return True
+        if command.what is not None:
+            await self.device.send(written(motion_lines.MotionTrouble(what=command.what)))
+        return False
 
     async def _tell(self, state: Literal["watching", "silent", "gone", "doubtful", "over"]) -> None:
         seen = MotionSeen(
@@ -226,7 +219,7 @@ class _MotionRelay:
             seen.seconds = round(held.seconds, 1)
             seen.faults = [held.line] if held.line else []
             seen.last = "lost" if held.lost_at is not None else ""
-        await _say(self.page, seen)
+        await say(self.page, seen)
 
     def _count(self, seen: MotionSeen, tally: Tally) -> None:
         seen.full, seen.partial = tally.full, tally.partial
@@ -236,19 +229,6 @@ class _MotionRelay:
             seen.deepest, seen.last = round(last.angle, 1), last.verdict
             seen.rep_seconds = round(last.seconds, 2)
             seen.kept_tempo = round(tally.kept_tempo(self.watched), 2)
-
-    async def _hear(self) -> None:
-        while True:
-            line = await self.page.receive_text()
-            try:
-                command = Command.model_validate_json(line[:1024])
-            except ValidationError:
-                continue
-            if command.type == "over":
-                await self._tell("over")
-                return
-            if command.what is not None:
-                await self.device.send(written(motion_lines.MotionTrouble(what=command.what)))
 
 
 MESSAGES = (MotionSeen, MotionTarget)

@@ -287,16 +287,16 @@ export const queries = {
     }),
 };
 
-/** Read anew whatever an act on an athlete may have changed. */
-export function useRefresh(): () => Promise<unknown> {
+/** What a query's key begins with, and so what an act can say that it changed. */
+export type Root = "squad" | "athlete" | "ladder" | "bands" | "places" | "messages";
+
+/** Read anew what an act changed, and nothing else. */
+export function useRefresh(...changed: Root[]): () => Promise<unknown> {
   const client = useQueryClient();
+  const roots = changed.join(" ");
   return useCallback(
     () =>
-      Promise.all(
-        ["squad", "ladder", "athlete", "bands", "places"].map((key) =>
-          client.invalidateQueries({ queryKey: [key] }),
-        ),
-      ),
-    [client],
+      Promise.all(roots.split(" ").map((root) => client.invalidateQueries({ queryKey: [root] }))),
+    [client, roots],
   );
 }

@@ -3633,6 +3633,31 @@ export interface components {
             sessions: number;
         };
         /**
+         * CsvFile
+         * @description A CSV file, read dry unless it is to be kept.
+         */
+        CsvFile: {
+            /**
+             * Content
+             * Format: base64
+             * @description The file as it is, base64.
+             */
+            content: string;
+            /**
+             * Matching
+             * @description Our column to the file's, where the names do not tell; '' leaves one out.
+             */
+            matching?: {
+                [key: string]: string;
+            };
+            /**
+             * Keep
+             * @description Write it; a dry run if left out.
+             * @default false
+             */
+            keep: boolean;
+        };
+        /**
          * CurvePoint
          * @description A length and the pull there.
          */
@@ -4840,31 +4865,6 @@ export interface components {
             monotony: number | null;
             /** Strain */
             strain: number | null;
-        };
-        /**
-         * LogFile
-         * @description A CSV file of logged sets.
-         */
-        LogFile: {
-            /**
-             * Content
-             * Format: base64
-             * @description The file as it is, base64.
-             */
-            content: string;
-            /**
-             * Matching
-             * @description Our column to the file's, where the names do not tell; '' leaves one out.
-             */
-            matching?: {
-                [key: string]: string;
-            };
-            /**
-             * Keep
-             * @description Write it; a dry run if left out.
-             * @default false
-             */
-            keep: boolean;
         };
         /**
          * LoggedSessionOut
@@ -7220,7 +7220,7 @@ export interface components {
         };
         /**
          * ReadFile
-         * @description What a file holds, and what became of it.
+         * @description What a file of logged sets holds, and what became of it.
          */
         ReadFile: {
             /** Columns */
@@ -7231,6 +7231,10 @@ export interface components {
             matching: {
                 [key: string]: string;
             };
+            /** Bad */
+            bad: components["schemas"]["BadRowOut"][];
+            /** Kept */
+            kept: boolean;
             /** Sets */
             sets: number;
             /** Sessions */
@@ -7245,10 +7249,6 @@ export interface components {
              * @description Sets that were there already.
              */
             known: number;
-            /** Bad */
-            bad: components["schemas"]["BadRowOut"][];
-            /** Kept */
-            kept: boolean;
         };
         /**
          * ReadTests
@@ -7263,12 +7263,12 @@ export interface components {
             matching: {
                 [key: string]: string;
             };
-            /** Tests */
-            tests: number;
             /** Bad */
             bad: components["schemas"]["BadRowOut"][];
             /** Kept */
             kept: boolean;
+            /** Tests */
+            tests: number;
         };
         /**
          * ReadinessCheck
@@ -9127,31 +9127,6 @@ export interface components {
              * @description Where it stands among people of that age and sex.
              */
             norm_text: string;
-        };
-        /**
-         * TestFile
-         * @description A CSV file of tests.
-         */
-        TestFile: {
-            /**
-             * Content
-             * Format: base64
-             * @description The file as it is, base64.
-             */
-            content: string;
-            /**
-             * Matching
-             * @description Our column to the file's, where the names do not tell; '' leaves one out.
-             */
-            matching?: {
-                [key: string]: string;
-            };
-            /**
-             * Keep
-             * @description Write it; a dry run if left out.
-             * @default false
-             */
-            keep: boolean;
         };
         /**
          * ThingAt
@@ -11820,7 +11795,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["TestFile"];
+                "application/json": components["schemas"]["CsvFile"];
             };
         };
         responses: {
@@ -18448,7 +18423,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["LogFile"];
+                "application/json": components["schemas"]["CsvFile"];
             };
         };
         responses: {

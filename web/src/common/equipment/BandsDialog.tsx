@@ -46,7 +46,7 @@ export function Bands() {
 function Kept() {
   const bands = useQuery(queries.bands).data?.bands ?? [];
   const [last, setLast] = useState<Schema["BandOut"] | null>(null);
-  const { act, error } = useAct();
+  const { act, error } = useAct("bands", "places", "squad", "athlete", "ladder");
   const takeBack = ({ name, rest_m, readings, limit }: Schema["BandOut"]) =>
     act(
       () =>
@@ -79,7 +79,7 @@ function Kept() {
 
 function BandCard({ band, onRetired }: { band: Schema["BandOut"]; onRetired: () => void }) {
   const [ending, setEnding] = useState(false);
-  const { act, error } = useAct();
+  const { act, error } = useAct("bands", "places", "squad", "athlete", "ladder");
   const retire = (why: (typeof WHY)[number]) =>
     act(
       () =>

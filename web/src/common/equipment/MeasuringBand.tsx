@@ -30,7 +30,7 @@ const fresh = (): Typed => ({
 });
 
 export function MeasuringBand({ onKept }: { onKept: () => void }) {
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("bands", "places", "squad", "athlete", "ladder");
   const [id] = useSendId();
   const [start] = useState(fresh);
   const [typed, put, settle] = useDraft<Typed>("band", () => start);

@@ -1,13 +1,14 @@
-/** One act on the service at a time: whether it runs, and what went wrong with the last one. */
+/** One act on the service at a time: whether it runs, what it changes, and what went wrong with
+ * the last one. */
 import { useState } from "react";
-import { useRefresh } from "../api/queries";
+import { type Root, useRefresh } from "../api/queries";
 
-export function useAct() {
-  const refresh = useRefresh();
+export function useAct(...changes: Root[]) {
+  const refresh = useRefresh(...changes);
   const [error, setError] = useState<Error | null>(null);
   const [busy, setBusy] = useState(false);
 
-  /** Do it, read anew what it may have changed, and go on; a refusal becomes `error`. */
+  /** Do it, read anew what it changes, and go on; a refusal becomes `error`. */
   async function act<T>(doing: () => Promise<T>, then?: (done: T) => void) {
     setBusy(true);
     try {

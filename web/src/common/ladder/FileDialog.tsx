@@ -52,7 +52,7 @@ export function FileDialog({ athleteId, athleteName, ladderId, onClose }: Props)
 function ImportForm({ athleteId, athleteName, onClose }: Omit<Props, "ladderId">) {
   const [content, setContent] = useState<unknown>(null);
   const [told, setTold] = useState<Schema["Imported"] | null>(null);
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const navigate = useNavigate();
 
   const send = (found: unknown, dry_run: boolean) =>

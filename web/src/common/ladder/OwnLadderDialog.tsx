@@ -20,7 +20,7 @@ export function OwnLadderDialog({ athleteId, name, onClose }: Props) {
   const [goal, setGoal] = useState("");
   const [named, setNamed] = useState(false);
   const [id] = useSendId();
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const navigate = useNavigate();
 
   const begin = (movement: Schema["MovementOut"]) =>

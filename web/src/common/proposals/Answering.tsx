@@ -18,7 +18,7 @@ interface Props {
 }
 
 export function Answering({ proposalId, from, rungs, mode: first = "none", onAnswered }: Props) {
-  const refresh = useRefresh();
+  const refresh = useRefresh("squad", "athlete", "ladder", "messages");
   const [mode, setMode] = useState<Mode>(first);
   const [rung, setRung] = useState(from);
   const [note, setWord] = useState("");

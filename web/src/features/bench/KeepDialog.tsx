@@ -20,7 +20,7 @@ interface Props {
 export function KeepDialog({ open, onOpenChange, ladder, setup, name }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const [id] = useSendId();
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const navigate = useNavigate();
 
   const keep = () =>

@@ -2,12 +2,10 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { answer, api, type Schema } from "../../common/api/client";
+import { Choice as ChoiceLine, ChoiceTable } from "../../common/movement/ChoiceTable";
 import { type SetUp, setUpOf } from "../../common/movement/setups";
-import { Button } from "../../common/ui/Button";
 import { Dialog } from "../../common/ui/Dialog";
 import { Choice, Field } from "../../common/ui/Field";
-import { Explained } from "../../common/units/Explained";
-import { amount } from "../../common/units/figures";
 import { type Asking, type AskingDialog, asked } from "./asking";
 import { DoneFields } from "./DoneFields";
 import { telling } from "./state";
@@ -114,36 +112,24 @@ function Solving(props: Asking) {
         />
       )}
       {aim && (
-        <table className="mt-3 w-full" aria-label="Equal choices">
-          <thead>
-            <tr className="lettering border-b border-ink [&>th]:pr-3">
-              <th>Change</th>
-              <th>Now</th>
-              <th>Then</th>
-              <th>
-                <span className="sr-only">Take</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {form.adjustables
-              .filter(({ name }) => !(kind === "load" && name === place))
-              .map((adjustable) => (
-                <Line
-                  key={adjustable.name}
-                  adjustable={adjustable}
-                  puzzle={{
-                    body: lying.body,
-                    task,
-                    adjustable: adjustable.name,
-                    aim,
-                    done,
-                  }}
-                  onTake={onTake}
-                />
-              ))}
-          </tbody>
-        </table>
+        <ChoiceTable label="Equal choices">
+          {form.adjustables
+            .filter(({ name }) => !(kind === "load" && name === place))
+            .map((adjustable) => (
+              <Line
+                key={adjustable.name}
+                adjustable={adjustable}
+                puzzle={{
+                  body: lying.body,
+                  task,
+                  adjustable: adjustable.name,
+                  aim,
+                  done,
+                }}
+                onTake={onTake}
+              />
+            ))}
+        </ChoiceTable>
       )}
     </>
   );
@@ -161,38 +147,16 @@ function Line({ adjustable, puzzle, onTake }: LineProps) {
     queryFn: ({ signal }) => answer(api.POST("/api/bench/solution", { body: puzzle, signal })),
   });
   const found = solved.data;
+  const setup = found?.setup;
+  const why = solved.error?.message ?? found?.unavailable_reason;
   return (
-    <tr className="border-b border-hair align-top [&>*]:py-1.5 [&>*]:pr-3">
-      <th scope="row">{adjustable.label}</th>
-      {!found && (
-        <td colSpan={3} className="text-faint">
-          {solved.error ? `cannot: ${solved.error.message}` : "solving …"}
-        </td>
-      )}
-      {found && (
-        <>
-          <td className="whitespace-nowrap">{amount(found.now, found.unit)}</td>
-          {found.to && found.setup ? (
-            <>
-              <td>
-                <Explained name={adjustable.label} figure={found.to} />
-              </td>
-              <td>
-                <Button
-                  onClick={() => found.setup && onTake(setUpOf(found.setup))}
-                  aria-label={`Set it up: ${adjustable.label}`}
-                >
-                  Set it up
-                </Button>
-              </td>
-            </>
-          ) : (
-            <td colSpan={2} className="text-faint">
-              cannot: {found.unavailable_reason}
-            </td>
-          )}
-        </>
-      )}
-    </tr>
+    <ChoiceLine
+      label={adjustable.label}
+      now={found?.now}
+      unit={found?.unit}
+      to={found?.to}
+      words={why ? `cannot: ${why}` : "solving …"}
+      press={setup ? { label: "Set it up", onPress: () => onTake(setUpOf(setup)) } : undefined}
+    />
   );
 }

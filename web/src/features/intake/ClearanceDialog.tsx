@@ -18,7 +18,7 @@ interface Props {
 
 export function ClearanceDialog({ open, onOpenChange, athleteId, closed }: Props) {
   const [id, next] = useSendId();
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const draft = useFormDraft(`clearance.${athleteId}`);
 
   function keep(event: FormEvent<HTMLFormElement>) {

@@ -22,7 +22,7 @@ export function ItemDialog({ place, onClose }: { place: Schema["PlaceOut"]; onCl
   const draft = useFormDraft(`kit.${place.id}`);
   const [kind, setKind] = useState(draft.typed("kind", "surface") as Kind);
   const [id] = useSendId();
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("places", "squad", "athlete", "ladder");
 
   function keep(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();

@@ -31,7 +31,7 @@ export function Measures({ athlete, units }: { athlete: Schema["AthleteOut"]; un
     ),
   });
   const [typed, put, settle] = useDraft<Typed>(`measures.${athlete.id}.${units}`, start);
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
 
   const keep = () =>
     act(

@@ -30,7 +30,7 @@ export function TestRun({ athleteId, card, onClose }: Props) {
   );
   const [timing, setTiming] = useState<Side>(sides[0] ?? "");
   const clock = useClock((seconds) => put({ ...typed, [timing]: String(seconds) }));
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
 
   // A dialog keeps the sheet's keys away, so the clock listens for itself.
   useEffect(() => {

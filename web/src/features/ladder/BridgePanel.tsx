@@ -31,7 +31,7 @@ export function BridgePanel({ sheet, lower, upper, onPencil, onClose }: Props) {
   const [ends] = useState([lower.id, upper.id] as const);
   const found = useQuery({ ...queries.bridge(sheet.id, ...ends), staleTime: Infinity });
   const [offered, setOffered] = useState<Offered[] | null>(null);
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const lane = upper.lane ?? 0;
 
   useEffect(() => {

@@ -81,7 +81,7 @@ function Sheet({ sheet, onGone }: { sheet: Schema["LadderSheet"]; onGone: () => 
   const navigate = useNavigate();
   const client = useQueryClient();
   const [newId, nextId] = useSendId();
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const close = () => setDialog("");
 
   // A rung higher on the page, wherever it stands in the ladder's order.

@@ -28,7 +28,7 @@ export function RungEditor({ sheet, rung, onClose }: Props) {
     ({ id }) => id === rung.movement,
   );
   const [draft, put, settle] = useDraft<PlainRung>(`rung.${rung.id}`, () => plainOf(rung));
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const form = movement && forms?.find(({ id }) => id === movement.form);
   const change = (changes: Partial<PlainRung>) => put({ ...draft, ...changes });
 

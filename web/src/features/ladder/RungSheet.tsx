@@ -28,7 +28,7 @@ interface Props {
 export function RungSheet(props: Props) {
   const { sheet, rung, onFind, onEdit, onBridge, onMove, onGone, ref } = props;
   const full = useQuery(queries.rung(sheet.id, rung.id)).data;
-  const { act, error } = useAct();
+  const { act, error } = useAct("squad", "athlete", "ladder");
   const lane = rung.lane === null ? undefined : sheet.lanes[rung.lane];
   const held = rung.prescription.unit === "s";
   const navigate = useNavigate();

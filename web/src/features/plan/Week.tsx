@@ -65,7 +65,7 @@ export default function Week() {
 function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (week_start: string) => void }) {
   const [picked, pick] = useState<Picked | null>(null);
   const [open, setOpen] = useState<WeekAct | null>(null);
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("athlete", "squad");
   const { planning, start, stop, leave } = usePlanning(sheet);
   const daily = useQuery(queries.daily(sheet.athlete_id)).data?.daily;
   useEffect(() => pickedAthlete.set(sheet.athlete_id), [sheet.athlete_id]);

@@ -30,7 +30,7 @@ const NOTHING: Planning = {
 };
 
 export function usePlanning(sheet: Sheet) {
-  const refresh = useRefresh();
+  const refresh = useRefresh("athlete", "squad");
   const [id, setId] = useState(sheet.planning_id);
   const [told, setTold] = useState<PlanningOut | null>(null);
   const [asking, setAsking] = useState(false);

@@ -20,7 +20,7 @@ export function LadderDialog({
 }) {
   const catalogue = useQuery(queries.catalogue).data;
   const navigate = useNavigate();
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const [testId] = useSendId();
   const [ready, setReady] = useState("push-up");
   const [tested, setTested] = useState("");

@@ -36,7 +36,7 @@ function refusals(typed: Typed): Refusals {
 }
 
 export function NewAthlete(props: { open: boolean; onOpenChange: (open: boolean) => void }) {
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const [id, next] = useSendId();
   const [wrong, setWrong] = useState<Refusals>({});
 

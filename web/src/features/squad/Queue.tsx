@@ -33,7 +33,7 @@ interface Props {
 
 export function Queue({ waiting, onTold }: Props) {
   const navigate = useNavigate();
-  const refresh = useRefresh();
+  const refresh = useRefresh("squad", "athlete", "ladder", "messages");
   const [at, setAt] = useState(0);
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const [open, setOpen] = useState<{ one: Waits; mode: Mode } | null>(null);

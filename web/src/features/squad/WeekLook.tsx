@@ -12,7 +12,7 @@ interface Props {
 }
 
 export function WeekLook({ due, onTold }: Props) {
-  const refresh = useRefresh();
+  const refresh = useRefresh("squad", "athlete", "ladder", "messages");
   const [done, setDone] = useState<number | null>(null);
   const [all, setAll] = useState(0);
   const [error, setError] = useState<Error | null>(null);

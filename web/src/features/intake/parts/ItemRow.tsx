@@ -10,7 +10,7 @@ import { smaller } from "../photo";
 type Item = Schema["KitItemOut"];
 
 export function ItemRow({ item }: { item: Item }) {
-  const { act, error } = useAct();
+  const { act, error } = useAct("places", "squad", "athlete", "ladder");
   const [seeing, setSeeing] = useState(false);
   const file = useRef<HTMLInputElement>(null);
   const path = { params: { path: { item_id: item.id } } };

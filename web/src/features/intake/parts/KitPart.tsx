@@ -71,7 +71,7 @@ interface CardProps {
 
 function PlaceCard({ athleteId, place, person }: CardProps) {
   const [adding, setAdding] = useState(false);
-  const { act, error } = useAct();
+  const { act, error } = useAct("places", "squad", "athlete", "ladder");
   const trains = person.places.includes(place.id);
   const { missing: _, ...told } = person;
   const train = (on: boolean) =>
@@ -130,7 +130,7 @@ function NewPlace() {
     name: "",
     floor: "gripping",
   }));
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("places", "squad", "athlete", "ladder");
   return (
     <form
       className="flex flex-wrap items-end gap-3"

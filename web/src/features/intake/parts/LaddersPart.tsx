@@ -57,7 +57,7 @@ export function LaddersPart({ athleteId }: { athleteId: string }) {
 }
 
 function Row({ athleteId, one }: { athleteId: string; one: Schema["PlacedOn"] }) {
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const give = () =>
     act(() =>
       answer(

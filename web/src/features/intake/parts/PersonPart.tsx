@@ -49,7 +49,7 @@ function PersonForm({ athleteId, person }: { athleteId: string; person: Schema["
   const movements = useQuery(queries.catalogue).data?.movements ?? [];
   const { missing: _, ...kept } = person;
   const [typed, keepTyping, settle] = useDraft<Told>(`person.${athleteId}`, () => kept);
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const put = (changes: Partial<Told>) => keepTyping({ ...typed, ...changes });
   const number = (text: string) => (text ? Number(text) : null);
 

@@ -133,7 +133,7 @@ function CapacityRow({ one }: { one: Capacity }) {
 
 function MoveDialog({ one, onClose }: { one: Capacity; onClose: () => void }) {
   const ladder = useQuery(queries.ladder(one.ladder_id ?? "")).data;
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
 
   function move(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();

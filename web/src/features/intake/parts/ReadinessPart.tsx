@@ -31,7 +31,7 @@ export function ReadinessPart({ athleteId }: { athleteId: string }) {
 function CheckCard({ athleteId, check }: { athleteId: string; check: Check }) {
   const [note, setWord] = useState("");
   const [id, next] = useSendId();
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const keep = (passed: boolean) =>
     act(
       () =>

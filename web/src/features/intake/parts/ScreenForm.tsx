@@ -25,7 +25,7 @@ export function ScreenForm({ athleteId, before }: Props) {
     () => before ?? BLANK,
   );
   const [id, next] = useSendId();
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
 
   const put = (changes: Partial<Answers>) => keepTyping({ ...typed, ...changes });
 

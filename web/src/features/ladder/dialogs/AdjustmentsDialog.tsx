@@ -5,11 +5,11 @@ import { answer, api, type Schema } from "../../../common/api/client";
 import { queries } from "../../../common/api/queries";
 import { useAct, useSendId } from "../../../common/hooks/useAct";
 import { beside, freeName, plainOf } from "../../../common/ladder/rungs";
+import { Choice, ChoiceTable } from "../../../common/movement/ChoiceTable";
 import { Button } from "../../../common/ui/Button";
 import { Dialog } from "../../../common/ui/Dialog";
 import { Wrong } from "../../../common/ui/Wrong";
-import { Explained } from "../../../common/units/Explained";
-import { amount, told } from "../../../common/units/figures";
+import { told } from "../../../common/units/figures";
 
 const STEPS = [-5, 2.5, 5, 10];
 
@@ -24,7 +24,7 @@ export function AdjustmentsDialog({ open, onOpenChange, sheet, index }: Props) {
   const rung = sheet.rungs[index] as Schema["RungOut"];
   const stepsUp = sheet.steps.filter(({ lower_id }) => lower_id === rung.id);
   const [id, next] = useSendId();
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
 
   function add(way: Schema["AdjustmentOut"]) {
     const made = way.rung;
@@ -78,63 +78,22 @@ export function AdjustmentsDialog({ open, onOpenChange, sheet, index }: Props) {
       <Wrong error={found.error} />
       {found.isPending && <p className="py-4 text-faint">Solving …</p>}
       <Wrong error={error} />
-      {found.data && <Table ways={found.data.ways} busy={busy} onAdd={add} />}
+      {found.data && (
+        <ChoiceTable label="Ways to the next step" also="Likely">
+          {found.data.ways.map((way) => (
+            <Choice
+              key={way.adjustable}
+              label={way.label}
+              now={way.now}
+              unit={way.unit}
+              to={way.to}
+              also={way.expected ? told(way.expected) : "–"}
+              words={`cannot: ${way.unavailable_reason}`}
+              press={{ label: "Add as a rung", busy, onPress: () => add(way) }}
+            />
+          ))}
+        </ChoiceTable>
+      )}
     </Dialog>
-  );
-}
-
-interface TableProps {
-  ways: Schema["AdjustmentOut"][];
-  busy: boolean;
-  onAdd: (way: Schema["AdjustmentOut"]) => void;
-}
-
-function Table({ ways, busy, onAdd }: TableProps) {
-  return (
-    <table className="mt-3 w-full">
-      <thead>
-        <tr className="lettering border-b border-ink [&>th]:pr-3">
-          <th>Change</th>
-          <th>Now</th>
-          <th>Then</th>
-          <th>Likely</th>
-          <th>
-            <span className="sr-only">Add</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {ways.map((way) => (
-          <tr
-            key={way.adjustable}
-            className="border-b border-hair align-top [&>*]:py-1.5 [&>*]:pr-3"
-          >
-            <th scope="row">{way.label}</th>
-            <td className="whitespace-nowrap">{amount(way.now, way.unit)}</td>
-            {way.to ? (
-              <>
-                <td>
-                  <Explained name={way.label} figure={way.to} />
-                </td>
-                <td>{way.expected ? told(way.expected) : "–"}</td>
-                <td>
-                  <Button
-                    busy={busy}
-                    onClick={() => onAdd(way)}
-                    aria-label={`Add as a rung: ${way.label}`}
-                  >
-                    Add as a rung
-                  </Button>
-                </td>
-              </>
-            ) : (
-              <td colSpan={3} className="text-faint">
-                cannot: {way.unavailable_reason}
-              </td>
-            )}
-          </tr>
-        ))}
-      </tbody>
-    </table>
   );
 }

@@ -13,7 +13,7 @@ export function CopyDialog(props: { sheet: Schema["LadderSheet"]; onClose: () =>
   const squad = useQuery(queries.squad).data?.athletes ?? [];
   const others = squad.filter(({ id }) => id !== sheet.athlete_id);
   const navigate = useNavigate();
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const copy = (athlete_id: string) =>
     act(
       () =>

@@ -14,7 +14,7 @@ interface Props {
 
 /** Asks once, with the consequence in words. */
 export function DeleteDialog({ sheet, onGone, onClose }: Props) {
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const remove = () =>
     act(async () => {
       await api.DELETE("/api/ladders/{ladder_id}", { params: { path: { ladder_id: sheet.id } } });

@@ -12,7 +12,7 @@ export function EdgesPart({
   sheet: Schema["LadderSheet"];
   rung: Schema["RungOut"];
 }) {
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const from = below(sheet, rung.id);
   const free = sheet.rungs.filter(
     ({ id, position }) => position < rung.position && !from.includes(id),

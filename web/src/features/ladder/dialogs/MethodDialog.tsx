@@ -36,7 +36,7 @@ function Chosen(props: { ladder: string; prescriptions: Prescriptions; onClose: 
   const [purpose, setPurpose] = useState(prescriptions.purpose);
   const [level, setLevel] = useState(prescriptions.level);
   const [anew, setAnew] = useState(false);
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const words = prescriptions.methods.find(({ id }) => id === method);
   const departing = prescriptions.rungs.filter(({ overrides }) => overrides.length > 0);
   return (

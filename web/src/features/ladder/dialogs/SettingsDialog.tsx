@@ -22,7 +22,7 @@ export function SettingsDialog(props: { sheet: Schema["LadderSheet"]; onClose: (
     target_step_percent: String(sheet.settings.target_step_percent),
   });
   const [order, setOrder] = useState(sheet.settings.lever_order);
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const field = (name: keyof typeof typed) => ({
     type: "number",
     step: "any",

@@ -15,7 +15,7 @@ interface Props {
 
 /** A best set of strict reps, or a longest hold, on one of the rungs. */
 export function TestDialog({ open, onOpenChange, sheet }: Props) {
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const [id, next] = useSendId();
   // A test tells something only of what can be computed.
   const rungs = sheet.rungs.filter(({ demand }) => demand !== null);

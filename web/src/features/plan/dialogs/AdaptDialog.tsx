@@ -34,7 +34,7 @@ export function AdaptDialog({ sheet, date, onClose }: Props) {
   const [kinds, setKinds] = useState<Kit[]>(["wall"]);
   const [found, setFound] = useState<Adapted | null>(null);
   const [id] = useSendId();
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("athlete", "squad");
   const number = (text: string) => (text === "" ? null : Number(text));
   const field = (name: keyof typeof typed) => ({
     value: typed[name],

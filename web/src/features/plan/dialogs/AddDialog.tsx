@@ -22,7 +22,7 @@ export function AddDialog({ sheet, onClose }: { sheet: Sheet; onClose: () => voi
   const [purpose, setPurpose] = useState<Extra["purpose"]>("endurance");
   const [days, setDays] = useState("2");
   const [turn, setTurn] = useState("");
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("athlete", "squad");
   const there = availabilityOf(sheet).extras.map(({ movement }) => movement);
   return (
     <MovementFinder

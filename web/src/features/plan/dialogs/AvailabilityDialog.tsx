@@ -28,7 +28,7 @@ const CELL = "border border-line bg-sheet px-1 py-1";
 
 export function AvailabilityDialog({ sheet, onClose }: { sheet: Sheet; onClose: () => void }) {
   const [typed, put] = useState<Availability>(availabilityOf(sheet));
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("athlete", "squad");
   const change = (changes: Partial<Availability>) => put({ ...typed, ...changes });
   const turn = (index: number, on: boolean) => {
     const others = typed.days.filter((one) => one.index !== index);

@@ -48,7 +48,7 @@ interface RunningProps {
 }
 
 function Running({ sheet, daily, onChange }: RunningProps) {
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("athlete", "squad");
   const [id, next] = useSendId();
   const { athlete_id } = sheet;
   const tick = (trial: boolean) =>
@@ -144,7 +144,7 @@ function Begin({ sheet, moments, now, onDone }: BeginProps) {
   });
   const [finding, setFinding] = useState(false);
   const [id] = useSendId();
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("athlete", "squad");
   const field = (name: keyof typeof typed) => ({
     value: typed[name],
     onChange: (event: { target: { value: string } }) =>

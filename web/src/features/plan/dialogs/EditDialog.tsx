@@ -38,7 +38,7 @@ export function EditDialog({ sheet, task, onClose }: Props) {
   const ladder = task.goal ? (task.key.split("/")[0] ?? "") : "";
   const rungs = useQuery({ ...queries.ladder(ladder), enabled: ladder !== "" });
   const names = rungs.data?.rungs.map(({ name }) => name) ?? [];
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("athlete", "squad");
   const put = (id: string, change: Partial<OwnSet>) =>
     setRows(rows.map((row) => (row.id === id ? { id, set: { ...row.set, ...change } } : row)));
   const keep = (edit: Edit | null) =>

@@ -19,7 +19,7 @@ const FILES = [
 export function FilesDialog({ sheet, onClose }: { sheet: Sheet; onClose: () => void }) {
   const feed = useQuery(queries.feed(sheet.athlete_id));
   const [address, setAddress] = useState("");
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("athlete", "squad");
   const params = { params: { path: { athlete_id: sheet.athlete_id } } };
   const open = () =>
     act(

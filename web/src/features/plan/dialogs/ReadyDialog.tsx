@@ -132,7 +132,7 @@ function Filled({ sheet, shape, dayName, onPut }: FilledProps) {
   const [grouping, setGrouping] = useState(false);
   const [name, setName] = useState("");
   const [id, next] = useSendId();
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("athlete", "squad");
   const keepOwn = () =>
     act(
       () =>
@@ -199,7 +199,7 @@ function Group({ shape, first }: { shape: Ready; first: string }) {
   const squad = useQuery(queries.squad);
   const [who, setWho] = useState([first]);
   const [group, setGroup] = useState<Schema["GroupSheet"] | null>(null);
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("athlete", "squad");
   const people = (squad.data?.athletes ?? []).map(({ id, name }) => [id, name] as const);
   return (
     <div>

@@ -51,7 +51,7 @@ export function SessionDialog({ sheet, date, onAdapt, onEdit, onClose }: Props) 
 function KeepOwn({ session }: { session: Schema["SessionSheet"] }) {
   const [name, setName] = useState("");
   const [id, next] = useSendId();
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("athlete", "squad");
   const blocks = session.blocks
     .filter(({ format }) => format !== "warm-up" && format !== "preparatory work")
     .map((block) => ({

@@ -54,7 +54,7 @@ function Grid({ along, history }: Props) {
   const [rpe, setRpe] = useState("");
   const [session, nextSession] = useSendId();
   const [said, setSaid] = useState("");
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const past = history.find((one) => one.id === source);
   const sheet = sheets[Number(source)];
 

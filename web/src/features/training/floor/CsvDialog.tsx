@@ -23,7 +23,7 @@ export function CsvDialog({ athleteId, onClose }: { athleteId: string; onClose: 
   const [content, setContent] = useState("");
   const [matching, setMatching] = useState<Record<string, string>>({});
   const [read, setRead] = useState<Schema["ReadFile"] | null>(null);
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("squad", "athlete", "ladder");
 
   const send = (file: string, match: Record<string, string>, keep: boolean) =>
     act(

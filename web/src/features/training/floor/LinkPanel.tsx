@@ -11,7 +11,7 @@ import { day } from "../../../common/units/figures";
 export function LinkPanel({ athleteId, name }: { athleteId: string; name: string }) {
   const link = useQuery(queries.link(athleteId));
   const [address, setAddress] = useState("");
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("athlete");
   const params = { params: { path: { athlete_id: athleteId } } };
   const make = () =>
     act(

@@ -14,7 +14,7 @@ export function NotesPanel({ athleteId }: { athleteId: string }) {
   const [movement, setMovement] = useState("");
   const [text, setText] = useState("");
   const [id, nextId] = useSendId();
-  const { act, busy, error } = useAct();
+  const { act, busy, error } = useAct("athlete");
   const sets = history.data?.sessions.flatMap((session) => session.sets) ?? [];
   // of each movement the newest set: that is the one a note is pinned to
   const known = new Map(sets.toReversed().map((set) => [set.movement, set]));

@@ -69,6 +69,7 @@ class Service:
             "PYTHONPATH": str(ROOT / "src"),
             "INVELO_DATABASE_URL": database_url,
             "INVELO_PORT": str(port),
+            "INVELO_NIGHTLY": "false",  # whatever the hour of the run
         }
         self._process: subprocess.Popen[str] | None = None
 

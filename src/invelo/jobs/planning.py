@@ -1,21 +1,16 @@
 """Planning a week: taken up, solved in a process of its own, told as it goes, written once."""
 
 import asyncio
-from collections.abc import Callable
-from dataclasses import dataclass
-from datetime import datetime
-from typing import Any, TypeVar
+from typing import Any
 from uuid import UUID
 
 import anyio
-import anyio.to_thread
 import structlog
-from sqlalchemy import Engine
 
-from invelo.db.database import transaction
 from invelo.domain.errors import InputError
 from invelo.domain.plan.week.progress import PlannedWeek, Progress
 from invelo.jobs.solving import Refused, solving
+from invelo.jobs.work import Work
 from invelo.services.plan import planning
 
 LOOK = 0.3
@@ -27,26 +22,7 @@ MOST_ROUNDS = 4
 CHANGING = InputError("week", "it keeps changing.", "Plan it again once it stands.")
 FAILED = InputError("solver", "it failed; the service has noted why.", "Plan the week again.")
 
-Answer = TypeVar("Answer")
 log: Any = structlog.get_logger()
-
-
-@dataclass(frozen=True)
-class Work:
-    """What a job stands on."""
-
-    engine: Engine
-    clock: Callable[[], datetime]
-
-    async def do(self, act: Callable[..., Answer], *args: Any) -> Answer:
-        """An act of the services in one transaction, in a thread of its own; the time comes last
-        among its arguments."""
-
-        def within() -> Answer:
-            with transaction(self.engine) as db:
-                return act(db, *args)
-
-        return await anyio.to_thread.run_sync(within)
 
 
 async def plan_week(work: Work, planning_id: str) -> None:

@@ -12,8 +12,10 @@ from procrastinate import App, Blueprint, JobContext, PsycopgConnector
 from procrastinate.app import WorkerOptions
 from sqlalchemy import Engine
 
-from invelo.jobs import planning
+from invelo.jobs import planning, reviews
+from invelo.jobs.work import Work
 from invelo.services.plan import planning as plannings
+from invelo.services.review import weekly
 
 AT_ONCE = 2
 """Jobs that one worker runs at a time."""
@@ -24,6 +26,9 @@ STALLED = 10.0
 
 LOOK_FOR_STALLED = "* * * * * */10"
 """When stalled jobs are looked for (cron, seconds last)."""
+
+NIGHT = "7,37 * * * *"
+"""When it is looked whether somewhere a night has come in which weeks are reviewed (cron)."""
 
 GRACE = 1.0
 """Seconds that a job has to end once its worker is told to stop; then it is put back."""
@@ -47,13 +52,30 @@ async def take_up_stalled(context: JobContext, timestamp: int) -> None:
     await planning.put_back_forgotten(context.additional_context["work"])
 
 
-async def work(engine: Engine, clock: Callable[[], datetime], wait: bool = True) -> None:
+@tasks.task(name=weekly.TASK, pass_context=True)
+async def review_week(context: JobContext, athlete_id: str) -> None:
+    """Look at an athlete's last week."""
+    await reviews.review_week(context.additional_context["work"], athlete_id)
+
+
+@tasks.periodic(cron=NIGHT)
+@tasks.task(name="review_at_night", pass_context=True, queueing_lock="review_at_night")
+async def review_at_night(context: JobContext, timestamp: int) -> None:
+    """Put into the queue whose week is to be looked at in this night of theirs."""
+    if context.additional_context["nightly"]:
+        await reviews.queue_due(context.additional_context["work"])
+
+
+async def work(
+    engine: Engine, clock: Callable[[], datetime], wait: bool = True, nightly: bool = False
+) -> None:
     """Do what is in the queue.
 
     Args:
         engine: the database, whose queue it is.
         clock: tells the time.
         wait: for more; without it, ends once the queue is empty.
+        nightly: review weeks by itself at night.
     """
     url = engine.url.set(drivername="postgresql").render_as_string(hide_password=False)
     app = App(connector=PsycopgConnector(conninfo=url, min_size=1, max_size=4))
@@ -66,7 +88,7 @@ async def work(engine: Engine, clock: Callable[[], datetime], wait: bool = True)
         "update_heartbeat_interval": HEARTBEAT,
         "stalled_worker_timeout": STALLED,
         "delete_jobs": "successful",
-        "additional_context": {"work": planning.Work(engine, clock)},
+        "additional_context": {"work": Work(engine, clock), "nightly": nightly},
     }
     if wait:
         options["shutdown_graceful_timeout"] = GRACE

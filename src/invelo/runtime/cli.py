@@ -91,16 +91,17 @@ def worker(
         bool, typer.Option(hidden=True, help="End once standard input closes.")
     ] = False,
 ) -> None:
-    """Do the long work of a service: plan weeks. `serve` and `demo` start one; more may help.
+    """Do the long work of a service: plan weeks, review them at night.
 
-    INVELO_DATABASE_URL names the service's database."""
+    `serve` and `demo` start one; more may help. INVELO_DATABASE_URL names its database."""
     import asyncio
 
     from invelo.api.common.context import system_clock
     from invelo.db.database import engine_for
     from invelo.jobs.queue import work
 
-    url = _settings().database_url
+    settings = _settings()
+    url = settings.database_url
     if not url:
         serving.say("a worker needs the database that the service uses.")
         serving.say("what to do: set INVELO_DATABASE_URL; `serve` and `demo` start their own.")
@@ -109,7 +110,7 @@ def worker(
         serving.end_with_parent()
     engine = engine_for(url)
     with suppress(KeyboardInterrupt):
-        asyncio.run(work(engine, system_clock))
+        asyncio.run(work(engine, system_clock, nightly=settings.nightly))
     engine.dispose()
 
 

@@ -38,4 +38,7 @@ class Settings(BaseSettings):
         "",
         description="WebSocket address of a motion sensor. Empty: the simulated one ships here.",
     )
+    nightly: bool = Field(
+        True, description="Review each athlete's week by itself in the night after it ends."
+    )
     web_dist: Path = Field(ROOT / "web" / "dist", description="The built front end.")

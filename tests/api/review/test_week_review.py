@@ -2,12 +2,15 @@
 
 from datetime import timedelta
 from uuid import UUID, uuid4
+from zoneinfo import ZoneInfo
 
 import pytest
 from sqlmodel import Session
 
+from invelo.db.database import transaction
 from invelo.db.tables.review import MessageRow, ProposalRow
 from invelo.db.tables.training import TrainingSessionRow
+from invelo.services.review import weekly
 from tests.api.coach import problem
 from tests.conftest import rows
 
@@ -51,6 +54,48 @@ def test_a_week_is_due_until_it_was_looked_at(coach, ladder) -> None:
 def test_who_has_no_ladder_is_never_due(coach) -> None:
     coach.enrols()
     assert coach.get("/api/squad")["due"] == []
+
+
+def queued(coach, at: str) -> int:
+    """How many weeks are put into the queue on the next Monday at an hour in Lisbon."""
+    week_start(coach)
+    there = coach.clock().astimezone(ZoneInfo("Europe/Lisbon"))
+    wanted = there.replace(hour=int(at[:2]), minute=int(at[3:]))
+    coach.clock.pass_by(seconds=(wanted - there).total_seconds())
+    with transaction(coach.client.app.state.engine) as db:
+        return weekly.queue_due(db, coach.clock())
+
+
+@pytest.mark.parametrize(("at", "asleep"), [("02:59", 0), ("03:00", 1), ("05:59", 1), ("06:00", 0)])
+def test_weeks_are_reviewed_in_the_night_of_whoever_trains(coach, ladder, at, asleep) -> None:
+    coach.enrols("Kit Lowe")
+    coach.trains(ladder["id"])
+    assert queued(coach, at) == asleep
+    coach.waits()
+    assert coach.get("/api/squad")["due"] == ([] if asleep else [ladder["athlete_id"]])
+
+
+def test_a_night_reviews_each_week_once(coach, ladder, engine) -> None:
+    coach.trains(ladder["id"], (8, 8, 8))
+    coach.later(20)
+    assert queued(coach, "03:10") == 1
+    with transaction(engine) as db:
+        assert weekly.queue_due(db, coach.clock()) == 0, "it waits in the queue already"
+    coach.waits()
+    proposed = len(rows(engine, ProposalRow))
+    assert proposed >= 1
+    with transaction(engine) as db:
+        assert weekly.queue_due(db, coach.clock()) == 0
+        assert weekly.look_by_job(db, UUID(ladder["athlete_id"]), coach.clock()) == []
+    assert len(rows(engine, ProposalRow)) == proposed
+
+
+def test_a_night_leaves_out_who_was_erased_meanwhile(coach, ladder, engine) -> None:
+    coach.trains(ladder["id"])
+    assert queued(coach, "03:10") == 1
+    coach.client.delete(f"/api/athletes/{ladder['athlete_id']}").raise_for_status()
+    coach.waits()
+    assert rows(engine, ProposalRow) == []
 
 
 def test_looking_twice_proposes_once(coach, ladder) -> None:

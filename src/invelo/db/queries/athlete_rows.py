@@ -8,12 +8,20 @@ from sqlmodel import Session, col, select
 
 from invelo.db.tables.athlete import (
     AthleteLinkRow,
+    AthleteRow,
     BodyMeasurementRow,
     ClearanceRow,
     ReadinessRow,
     ScreeningRow,
     TestRow,
 )
+from invelo.db.tables.ladder import LadderRow
+
+
+def with_a_ladder(db: Session) -> Sequence[AthleteRow]:
+    """Everybody who trains on a ladder, whoever coaches them: for work that no coach asks for."""
+    trains = select(LadderRow.athlete_id).where(LadderRow.athlete_id == AthleteRow.id)
+    return db.exec(select(AthleteRow).where(trains.exists()).order_by(col(AthleteRow.id))).all()
 
 
 def measurements(db: Session, athlete_id: UUID) -> list[BodyMeasurementRow]:

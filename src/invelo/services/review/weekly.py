@@ -7,7 +7,8 @@ from zoneinfo import ZoneInfo
 from sqlmodel import Session
 
 from invelo.db.moment import Moment
-from invelo.db.queries import ladder_rows, plan_rows, review_rows, training_rows
+from invelo.db.queries import athlete_rows, ladder_rows, plan_rows, review_rows, training_rows
+from invelo.db.queue import enqueue
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.review import ProposalRow
 from invelo.domain.equipment.kit import Kind
@@ -27,6 +28,12 @@ REACH_BACK = timedelta(weeks=26)
 FORTNIGHT = timedelta(days=14)
 
 
+TASK = "review_week"
+
+NIGHT = range(3, 6)
+"""Hours of an athlete's own clock in which their week is looked at by itself."""
+
+
 def due(db: Session, athletes: list[AthleteRow], now: datetime) -> list[AthleteRow]:
     """Whose last week was not looked at yet: those who train on a ladder."""
     week_starts = {athlete.id: week_start_of(_today(athlete, now)) for athlete in athletes}
@@ -37,6 +44,25 @@ def due(db: Session, athletes: list[AthleteRow], now: datetime) -> list[AthleteR
         for athlete in athletes
         if athlete.id in training and (athlete.id, week_starts[athlete.id]) not in done
     ]
+
+
+def queue_due(db: Session, now: datetime) -> int:
+    """Put into the queue whose last week is to be looked at in this night of theirs; how many."""
+    asleep = [
+        athlete
+        for athlete in athlete_rows.with_a_ladder(db)
+        if now.astimezone(ZoneInfo(athlete.time_zone)).hour in NIGHT
+    ]
+    return sum(
+        enqueue(db, TASK, {"athlete_id": str(athlete.id)}, once=f"{TASK} {athlete.id}")
+        for athlete in due(db, asleep, now)
+    )
+
+
+def look_by_job(db: Session, athlete_id: UUID, now: datetime) -> list[ProposalRow]:
+    """Look at someone's last week, unless they are gone."""
+    athlete = db.get(AthleteRow, athlete_id)
+    return [] if athlete is None else look(db, athlete, Moment(now, athlete.time_zone))
 
 
 def _today(athlete: AthleteRow, now: datetime) -> date:

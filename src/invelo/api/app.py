@@ -19,6 +19,7 @@ from invelo.api.catalogue import routes as catalogue
 from invelo.api.common import health, problems, security, site
 from invelo.api.common.context import Clock, LinkEndedError, NobodyError, system_clock
 from invelo.api.common.live.tidings import Tidings
+from invelo.api.common.once_more import OnceMore
 from invelo.api.common.released import ReleasedAddresses
 from invelo.api.common.request_id import RequestId
 from invelo.api.equipment import bands, kit, load_cell
@@ -124,6 +125,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
     ):
         app.include_router(place.router)
     site.install(app, settings.web_dist)
+    app.add_middleware(OnceMore)
     app.add_middleware(ReleasedAddresses)
     app.add_middleware(GZipMiddleware, minimum_size=1024, compresslevel=5)
     app.add_middleware(security.CrossSiteGuard)

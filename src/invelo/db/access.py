@@ -1,6 +1,7 @@
 """Who may see or change what. Every query here carries the account that asks, and the roles that
 may: `SEE`, `WRITE` or `OWN`."""
 
+from collections.abc import Iterable
 from typing import Any, TypeVar
 from uuid import UUID
 
@@ -35,24 +36,27 @@ def athlete(db: Session, account_id: UUID, athlete_id: UUID, roles: Roles = SEE)
     """
     statement = select(AthleteRow).where(AthleteRow.id == athlete_id)
     if roles != SEE:
-        statement = statement.with_for_update(of=AthleteRow)
+        statement = statement.with_for_update(of=AthleteRow, key_share=True)
     return _one(db, _allowed(statement, account_id, AthleteRow.id, roles), "athlete")
 
 
 def lock(db: Session, athlete: AthleteRow) -> AthleteRow:
     """An athlete who is let in already, locked until the transaction ends."""
-    db.refresh(athlete, with_for_update=True)
+    db.refresh(athlete, with_for_update={"key_share": True})
     return athlete
 
 
 def ladder(db: Session, account_id: UUID, ladder_id: UUID, roles: Roles = SEE) -> LadderRow:
-    """A ladder of an allowed athlete; locked until the transaction ends, unless only seen.
+    """A ladder of an allowed athlete; unless only seen, the athlete is locked until the transaction
+    ends, and then the ladder: whoever locks several things begins with the athlete.
 
     Raises:
         MissingError: if there is none.
     """
     statement = select(LadderRow).where(LadderRow.id == ladder_id)
     if roles != SEE:
+        ladder_of = select(LadderRow.athlete_id).where(LadderRow.id == ladder_id)
+        _lock_athlete(db, account_id, db.exec(ladder_of).first(), roles, "ladder")
         statement = statement.with_for_update(of=LadderRow)
     return _one(db, _allowed(statement, account_id, LadderRow.athlete_id, roles), "ladder")
 
@@ -92,17 +96,49 @@ def own_session(db: Session, athlete_id: UUID, session_id: UUID) -> TrainingSess
 
 
 def proposal(db: Session, account_id: UUID, proposal_id: UUID, roles: Roles = SEE) -> ProposalRow:
-    """A decision about an allowed athlete.
+    """A decision about an allowed athlete, who is locked until the transaction ends unless it is
+    only seen.
 
     Raises:
         MissingError: if there is none.
     """
+    if roles != SEE:
+        athlete_of = (
+            select(LadderRow.athlete_id)
+            .join(ProposalRow, col(ProposalRow.ladder_id) == LadderRow.id)
+            .where(ProposalRow.id == proposal_id)
+        )
+        _lock_athlete(db, account_id, db.exec(athlete_of).first(), roles, "proposal")
     statement = (
         select(ProposalRow)
         .join(LadderRow, col(LadderRow.id) == ProposalRow.ladder_id)
         .where(ProposalRow.id == proposal_id)
     )
     return _one(db, _allowed(statement, account_id, LadderRow.athlete_id, roles), "proposal")
+
+
+def lock_athletes_of(db: Session, account_id: UUID, proposal_ids: Iterable[UUID]) -> None:
+    """Lock whom some proposals concern, always in the same order, so that two coaches who accept
+    much at once wait for each other instead of clashing."""
+    concerned = (
+        select(LadderRow.athlete_id)
+        .join(ProposalRow, col(ProposalRow.ladder_id) == LadderRow.id)
+        .where(col(ProposalRow.id).in_(list(proposal_ids)))
+    )
+    statement = select(AthleteRow).where(col(AthleteRow.id).in_(concerned))
+    statement = statement.order_by(col(AthleteRow.id))
+    statement = statement.with_for_update(of=AthleteRow, key_share=True)
+    db.exec(_allowed(statement, account_id, AthleteRow.id, WRITE)).all()
+
+
+def _lock_athlete(
+    db: Session, account_id: UUID, athlete_id: UUID | None, roles: Roles, thing: str
+) -> None:
+    if athlete_id is None:
+        raise MissingError(thing)
+    statement = select(AthleteRow).where(AthleteRow.id == athlete_id)
+    statement = statement.with_for_update(of=AthleteRow, key_share=True)
+    _one(db, _allowed(statement, account_id, AthleteRow.id, roles), thing)
 
 
 def _allowed(

@@ -7,15 +7,38 @@ from pathlib import Path
 from alembic import command
 from alembic.config import Config
 from alembic.script import ScriptDirectory
-from sqlalchemy import Connection, Engine, create_engine
+from sqlalchemy import Connection, Engine, create_engine, text
 from sqlmodel import Session
 
 CONNECT_SECONDS = 3
+POOL_SECONDS = 5
+"""How long a connection, and a place in the pool, is waited for (ours)."""
+
+LIMITS = {
+    "lock_timeout": "5s",
+    "statement_timeout": "30s",
+    "idle_in_transaction_session_timeout": "60s",
+}
+"""After what the server ends a wait for a lock, a statement, and a transaction that does nothing
+(ours): one request's trouble stays its own."""
 
 
 def engine_for(url: str) -> Engine:
-    """A pool on a PostgreSQL address that finds its way back when the server returns."""
-    return create_engine(url, pool_pre_ping=True, connect_args={"connect_timeout": CONNECT_SECONDS})
+    """A pool on a PostgreSQL address that finds its way back when the server returns, and whose
+    connections wait for nothing without end."""
+    options = " ".join(f"-c {name}={limit}" for name, limit in LIMITS.items())
+    return create_engine(
+        url,
+        pool_pre_ping=True,
+        pool_timeout=POOL_SECONDS,
+        connect_args={"connect_timeout": CONNECT_SECONDS, "options": options},
+    )
+
+
+def take_time(connection: Connection | Session) -> None:
+    """Let this transaction's statements take as long as they do: a backup, a migration."""
+    for name in LIMITS:
+        connection.execute(text(f"SET LOCAL {name} = 0"))
 
 
 @contextmanager

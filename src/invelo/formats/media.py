@@ -53,13 +53,22 @@ def strip(media_type: str, content: bytes) -> Stripped:
         InputError: for what is no such picture, or too large, or too long.
     """
     kind = media_type.split(";")[0].strip().lower()
-    if len(content) > MOST_BYTES:
-        raise InputError("picture", f"it has {len(content) / 2**20:.1f} MB.", REMEDY)
+    require_small(content)
     if kind in PHOTOS:
         return _photo(content)
     if kind in CLIPS:
         return _clip(content, CLIPS[kind])
     raise InputError("picture", f"“{kind or 'nothing'}” is no kind of picture here.", REMEDY)
+
+
+def require_small(content: bytes) -> None:
+    """Refuse what has too many bytes.
+
+    Raises:
+        InputError: for it.
+    """
+    if len(content) > MOST_BYTES:
+        raise InputError("picture", f"it has {len(content) / 2**20:.1f} MB.", REMEDY)
 
 
 def _photo(content: bytes) -> Stripped:

@@ -71,6 +71,7 @@ def write(engine: Engine, path: Path, now: datetime) -> Manifest:
             engine.connect().execution_options(isolation_level="REPEATABLE READ") as db,
             zipfile.ZipFile(part, "w", zipfile.ZIP_DEFLATED, compresslevel=3) as whole,
         ):
+            database.take_time(db)
             for table in archive.tables():
                 digest, count = hashlib.sha256(), 0
                 with whole.open(file_of(table.name), "w", force_zip64=True) as file:
@@ -122,6 +123,7 @@ def restore(engine: Engine, path: Path) -> Manifest:
     """
     manifest = read(path)
     with engine.begin() as db, _opened(path) as whole:
+        database.take_time(db)
         if not archive.is_empty(db):
             raise InputError(
                 "database",

@@ -1,14 +1,26 @@
 """Places and kit over the API: kept, looked at, approved, and never planned with while unsafe."""
 
 import base64
+from io import BytesIO
 from uuid import uuid4
 
 import pytest
+from PIL import Image
+from PIL.PngImagePlugin import PngInfo
 
 from tests.api.athlete.test_intake import BAR, furnishes, tells
 from tests.api.coach import Coach, problem
 
-PNG = base64.b64encode(b"\x89PNG\r\n\x1a\n" + b"0" * 40).decode()
+
+def png() -> str:
+    """A small picture that says where it was taken."""
+    told, made = PngInfo(), BytesIO()
+    told.add_text("Comment", "Hidden Street 7")
+    Image.new("RGB", (8, 6), "teal").save(made, "PNG", pnginfo=told)
+    return base64.b64encode(made.getvalue()).decode()
+
+
+PNG = png()
 
 
 def test_kit_is_kept_changed_and_taken_off(coach: Coach, new_coach) -> None:
@@ -44,7 +56,11 @@ def test_a_home_made_rig_waits_for_a_photo_and_a_yes(coach: Coach) -> None:
     assert problem(bad, 422)["field"] == "photo"
     coach.put(f"/api/kit/{item}/photo", photo=PNG)
     picture = coach.client.get(f"/api/kit/{item}/photo")
-    assert picture.headers["content-type"] == "image/png"
+    assert picture.headers["content-type"] == "image/jpeg"
+    assert b"Hidden Street" in base64.b64decode(PNG)
+    assert b"Hidden Street" not in picture.content
+    broken = base64.b64encode(base64.b64decode(PNG)[:30]).decode()
+    assert problem(coach.client.put(f"/api/kit/{item}/photo", json={"photo": broken}), 422)
     coach.post(f"/api/kit/{item}/check", safe=True)
     (told,) = coach.get("/api/places")["places"]
     assert "photo" in told["items"][0]["unavailable_reason"]

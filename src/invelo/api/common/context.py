@@ -146,6 +146,35 @@ AtWork = Annotated[Visitor, Depends(_visitor(access.WRITE), scope="function")]
 so that two devices write one after the other."""
 
 
+class Asking:
+    """Whoever asks, to be let in before there is a transaction: for long reading of what they sent.
+    They are let in once more with the transaction that writes."""
+
+    def __init__(
+        self,
+        request: Request,
+        athlete_id: UUID,
+        now: Now,
+        token: Token = None,
+        link: LinkToken = None,
+    ) -> None:
+        """As the request says."""
+        self._engine = request.app.state.engine
+        self._asked = (athlete_id, now, token, link)
+
+    def let_in(self) -> None:
+        """Let in whoever may look at this athlete's floor.
+
+        Raises:
+            NobodyError, LinkEndedError, MissingError: as `visitor` does.
+        """
+        with Session(self._engine) as db:
+            visitor(db, *self._asked)
+
+
+AskedFor = Annotated[Asking, Depends(Asking)]
+
+
 class DeviceClock(StrictModel):
     """When something was done, and what the device's clock says as it sends."""
 

@@ -7,8 +7,10 @@ import structlog
 from fastapi import FastAPI, Request
 from fastapi.exceptions import RequestValidationError
 from fastapi.responses import JSONResponse
+from psycopg import errors
 from pydantic import BaseModel, Field
-from sqlalchemy.exc import DBAPIError, InterfaceError, OperationalError
+from sqlalchemy.exc import DataError, DBAPIError, InterfaceError, OperationalError
+from sqlalchemy.exc import TimeoutError as PoolTimeout
 from starlette.exceptions import HTTPException
 
 from invelo.api.common.request_id import HEADER, request_id
@@ -185,23 +187,49 @@ def install(app: FastAPI) -> None:
         headers = {HEADER: request_id()}  # what names answers stands further in
         return problem(500, "Something went wrong", field_problem, headers=headers)
 
+    @app.exception_handler(PoolTimeout)
+    async def crowded(_: Request, __: PoolTimeout) -> JSONResponse:
+        return _busy("too many ask for it at once; nothing was written.")
+
     @app.exception_handler(DBAPIError)
     async def database(request: Request, error: DBAPIError) -> JSONResponse:
-        lost = isinstance(error, OperationalError | InterfaceError) or error.connection_invalidated
         # The statement's parameters hold people's data: only the kind of error is logged.
         log.error("database", kind=type(error.orig).__name__, path=request.url.path)
-        if lost:
-            field_problem = FieldProblem(
-                field="database",
-                problem="it does not answer; nothing was written.",
-                remedy="Try again in a moment; the service finds it by itself when it is back.",
-            )
-            return problem(
-                503, "The record store is away", field_problem, headers={"Retry-After": "5"}
-            )
+        if isinstance(error.orig, CLASHES):
+            request.state.clashed = True  # `OnceMore` asks again
+            return _busy("two changes got in each other's way; nothing was written.")
+        if isinstance(error.orig, WAITS):
+            return _busy("others are changing the same; nothing was written.")
+        if isinstance(error, DataError):
+            return problem(422, "Some values cannot be used", _NOT_KEPT)
+        if isinstance(error, OperationalError | InterfaceError) or error.connection_invalidated:
+            return _away("it does not answer; nothing was written.", "The record store is away")
         field_problem = FieldProblem(
             field="body",
             problem="the database refused it; nothing was written.",
             remedy="Load the sheet anew and try again.",
         )
         return problem(409, "This goes against what is kept", field_problem)
+
+
+CLASHES = (errors.DeadlockDetected, errors.SerializationFailure)
+"""What goes well if it is done once more."""
+
+WAITS = (errors.LockNotAvailable, errors.QueryCanceled, errors.IdleInTransactionSessionTimeout)
+"""What has waited too long."""
+
+_NOT_KEPT = FieldProblem(
+    field="body",
+    problem="a number or a letter in it cannot be kept; nothing was written.",
+    remedy="Use numbers of a usual size, and plain text.",
+)
+
+
+def _busy(words: str) -> JSONResponse:
+    return _away(words, "The record store is busy")
+
+
+def _away(words: str, title: str) -> JSONResponse:
+    remedy = "Try again in a moment; the service finds it by itself when it is back."
+    field_problem = FieldProblem(field="database", problem=words, remedy=remedy)
+    return problem(503, title, field_problem, headers={"Retry-After": "5"})

@@ -4,10 +4,11 @@ from datetime import date
 from typing import Annotated
 from uuid import UUID
 
-from fastapi import APIRouter, Response
+from fastapi import APIRouter, Depends, Request, Response
 from pydantic import Base64Bytes, Field
+from sqlmodel import Session
 
-from invelo.api.common.context import Coach, Database, Now
+from invelo.api.common.context import Coach, Database, NobodyError, Now, Token
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
 from invelo.db.errors import MissingError
@@ -16,7 +17,11 @@ from invelo.db.queries import equipment_rows
 from invelo.db.tables.account import AccountRow
 from invelo.db.tables.equipment import KitItemRow
 from invelo.domain.equipment.kit import LOOK_FOR, Floor, Kind, KitItem
+from invelo.domain.errors import InputError
 from invelo.domain.strict import StrictModel
+from invelo.formats.media import Stripped
+from invelo.formats.media_apart import strip_apart
+from invelo.services.account import accounts
 from invelo.services.equipment import kit
 
 router = APIRouter(prefix="/api", tags=["Intake"], responses=ERRORS)
@@ -138,16 +143,34 @@ def check_item(item_id: UUID, body: Looked, coach: Coach, db: Database, now: Now
     return _places(db, coach, now)
 
 
+PHOTO_TYPES = {b"\xff\xd8\xff": "image/jpeg", b"\x89PNG\r\n\x1a\n": "image/png"}
+"""First bytes of the pictures that are taken."""
+
+
 class NewPhoto(StrictModel):
     """A photo of a rig."""
 
     photo: Base64Bytes = Field(description="JPEG or PNG, as base64.")
 
 
+def _bare_photo(body: NewPhoto, request: Request, now: Now, token: Token = None) -> Stripped:
+    with Session(request.app.state.engine) as db:
+        if token is None or accounts.for_token(db, token, now) is None:
+            raise NobodyError
+    kind = next((name for head, name in PHOTO_TYPES.items() if body.photo.startswith(head)), None)
+    if kind is None:
+        raise InputError("photo", "it is no picture.", "Send a JPEG or a PNG.")
+    return strip_apart(kind, body.photo)
+
+
+BarePhoto = Annotated[Stripped, Depends(_bare_photo)]
+"""A coach's photo without its metadata, read before a connection is held."""
+
+
 @router.put("/kit/{item_id}/photo")
-def put_photo(item_id: UUID, body: NewPhoto, coach: Coach, db: Database, now: Now) -> Places:
-    """Keep a photo of a home-made rig."""
-    kit.put_photo(db, coach.id, item_id, body.photo)
+def put_photo(bare: BarePhoto, item_id: UUID, coach: Coach, db: Database, now: Now) -> Places:
+    """Keep a photo of a home-made rig, without its metadata."""
+    kit.put_photo(db, coach.id, item_id, bare.media_type, bare.content)
     return _places(db, coach, now)
 
 

@@ -1,18 +1,21 @@
 """With sets: the coach's technique notes, and a photo or clip of a set."""
 
 from datetime import datetime
+from typing import Annotated
 from uuid import UUID
 
-from fastapi import APIRouter, Request, Response
+from fastapi import APIRouter, Depends, Request, Response
 from pydantic import Field
 
-from invelo.api.common.context import AtWork, Coach, Database, Now, OnFloor, WholeBody
+from invelo.api.common.context import AskedFor, AtWork, Coach, Database, Now, OnFloor, WholeBody
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
 from invelo.db import access
 from invelo.db.queries import training_rows
 from invelo.domain.strict import StrictModel
 from invelo.formats import media
+from invelo.formats.media import Stripped
+from invelo.formats.media_apart import strip_apart
 from invelo.services.training import set_attachments
 
 router = APIRouter(prefix="/api/athletes/{athlete_id}", tags=["With sets"], responses=ERRORS)
@@ -71,6 +74,16 @@ def retire_note(athlete_id: UUID, note_id: UUID, coach: Coach, db: Database, now
     return Response(status_code=204)
 
 
+def _bare_picture(content: WholeBody, request: Request, ask: AskedFor) -> Stripped:
+    ask.let_in()
+    return strip_apart(request.headers.get("content-type", ""), content)
+
+
+BarePicture = Annotated[Stripped, Depends(_bare_picture)]
+"""The body as a picture without its metadata, from whoever may come in; read before a connection is
+held or anybody locked, so that nothing waits for it."""
+
+
 @router.put(
     "/sets/{set_id}/picture",
     openapi_extra={
@@ -83,12 +96,9 @@ def retire_note(athlete_id: UUID, note_id: UUID, coach: Coach, db: Database, now
         }
     },
 )
-def keep_picture(
-    content: WholeBody, set_id: UUID, request: Request, who: AtWork, db: Database, now: Now
-) -> Picture:
+def keep_picture(bare: BarePicture, set_id: UUID, who: AtWork, db: Database, now: Now) -> Picture:
     """Keep a photo or a short clip with a set, without its metadata."""
     set_attachments.set_of(db, who.athlete.id, set_id)
-    bare = media.strip(request.headers.get("content-type", ""), content)
     set_attachments.keep_media(db, set_id, bare.media_type, bare.content, now)
     return Picture(media_type=bare.media_type, bytes=len(bare.content))
 

@@ -12,6 +12,7 @@ from uuid import UUID
 from pydantic import TypeAdapter
 from sqlmodel import Session
 
+from invelo.db import access
 from invelo.db.errors import ConflictError, MissingError
 from invelo.db.moment import Moment
 from invelo.db.queries import plan_rows
@@ -200,13 +201,16 @@ def finish(db: Session, question: WeekQuestion, planned: PlannedWeek, now: datet
         False where it is to be solved once more, because it was asked for again or the week
         changed meanwhile.
     """
+    asked = db.get(WeekPlanningRow, question.planning_id)
+    if asked is None:
+        return True
+    athlete = access.lock(db, db.get_one(AthleteRow, asked.athlete_id))
     row = plan_rows.locked_planning(db, question.planning_id)
     if row is None or row.state not in UNDER_WAY:
         return True
     if row.asks != question.asks:
         return False
     if row.again:
-        athlete = db.get_one(AthleteRow, row.athlete_id)
         moment = Moment(now, athlete.time_zone)
         try:
             with db.begin_nested():

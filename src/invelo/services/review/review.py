@@ -109,7 +109,9 @@ def accept_all(
     """
     proposals = []
     changed: dict[UUID, tuple[AthleteRow, Moment]] = {}
-    for proposal_id in dict.fromkeys(ids):
+    asked = list(dict.fromkeys(ids))
+    access.lock_athletes_of(db, coach.id, asked)
+    for proposal_id in asked:
         proposal = access.proposal(db, coach.id, proposal_id, roles=access.WRITE)
         row = access.ladder(db, coach.id, proposal.ladder_id, roles=access.WRITE)
         db.refresh(proposal)

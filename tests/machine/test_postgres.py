@@ -4,7 +4,9 @@ import os
 import signal
 import subprocess
 import sys
+import time
 from collections.abc import Iterator
+from contextlib import ExitStack
 from pathlib import Path
 
 import psycopg
@@ -104,6 +106,95 @@ def test_it_ends_with_a_parent_that_is_killed(home: Path) -> None:
     with postgres.running(home) as server:  # waits for the old one's lock, or finds it gone
         assert server.answers()
     assert not alive(pid)
+
+
+def test_a_server_that_is_killed_is_back_in_seconds_on_its_port(home: Path) -> None:
+    with postgres.running(home) as server:
+        with psycopg.connect(server.conninfo("postgres"), autocommit=True) as before:
+            before.execute("CREATE TABLE IF NOT EXISTS acknowledged (word text)")
+            before.execute("INSERT INTO acknowledged VALUES ('kept')")
+        pid = pid_of(home)
+        os.kill(pid, signal.SIGKILL)
+        back = time.monotonic() + 10
+        while not server.answers():
+            assert time.monotonic() < back, "it is not back in ten seconds"
+        assert pid_of(home) != pid
+        with psycopg.connect(server.conninfo("postgres")) as after:
+            assert after.execute("SELECT word FROM acknowledged").fetchone() == ("kept",)
+    assert not server.answers(), "it still ends with the last who uses it"
+
+
+def test_whoever_started_it_may_end_before_the_others() -> None:
+    with open_folder() as folder:
+        home = folder / "postgres"
+        with ExitStack() as first, ExitStack() as second:
+            server = first.enter_context(postgres.running(home, postgres.FAST_AND_LOOSE))
+            second.enter_context(postgres.running(home))
+            first.close()
+            assert server.answers()
+            second.close()
+            assert not server.answers()
+
+
+def test_first_starts_at_the_same_moment_make_one_server() -> None:
+    script = (
+        "import sys; from pathlib import Path; from invelo.runtime import postgres\n"
+        "with postgres.running(Path(sys.argv[1]), postgres.FAST_AND_LOOSE) as server:\n"
+        "    print(server.port, flush=True); sys.stdin.read()"
+    )
+    with open_folder() as folder:
+        command = [sys.executable, "-c", script, str(folder / "postgres")]
+        environment = {**os.environ, "PYTHONPATH": str(ROOT / "src")}
+        ends = {"stdin": subprocess.PIPE, "stdout": subprocess.PIPE, "text": True}
+        starters = [subprocess.Popen(command, env=environment, **ends) for _ in range(3)]
+        ports = {starter.stdout.readline() for starter in starters}
+        for starter in starters:
+            starter.communicate()
+    assert len(ports) == 1
+    assert {starter.returncode for starter in starters} == {0}
+
+
+def test_the_application_owns_its_databases_and_nothing_else(home: Path) -> None:
+    with postgres.running(home) as server:
+        url = server.url("ours").replace("+psycopg", "")
+        with psycopg.connect(url, autocommit=True) as connection:
+            asked = "SELECT rolsuper, rolcreaterole, rolcreatedb FROM pg_roles WHERE rolname = %s"
+            assert connection.execute(asked, [postgres.ROLE]).fetchone() == (False, False, False)
+            connection.execute("CREATE TABLE kept (word text)")
+            with pytest.raises(psycopg.errors.InsufficientPrivilege):
+                connection.execute("COPY kept FROM '/etc/passwd'")
+            with pytest.raises(psycopg.errors.InsufficientPrivilege):
+                connection.execute("COPY kept TO PROGRAM 'true'")
+        with psycopg.connect(server.conninfo("ours")) as connection:
+            assert connection.execute("SHOW data_checksums").fetchone() == ("on",)
+        server.drop("ours")
+
+
+EARLIER = """
+CREATE TYPE mood AS ENUM ('well', 'sore');
+CREATE TABLE kept (id serial PRIMARY KEY, mood mood);
+CREATE VIEW seen AS SELECT * FROM kept;
+CREATE FUNCTION refuse() RETURNS trigger LANGUAGE plpgsql AS 'BEGIN RETURN NULL; END';
+CREATE SEQUENCE counted;
+"""
+
+
+def test_a_database_of_an_earlier_release_is_handed_over(home: Path) -> None:
+    """Then everything belonged to the server's first user."""
+    with postgres.running(home) as server:
+        with psycopg.connect(server.conninfo("postgres"), autocommit=True) as connection:
+            connection.execute("CREATE DATABASE earlier")
+        with psycopg.connect(server.conninfo("earlier"), autocommit=True) as connection:
+            connection.execute(EARLIER)
+        url = server.url("earlier").replace("+psycopg", "")
+        with psycopg.connect(url, autocommit=True) as connection:
+            connection.execute("INSERT INTO kept (mood) VALUES ('well')")
+            connection.execute("DROP VIEW seen")
+            connection.execute("DROP FUNCTION refuse()")
+            connection.execute("ALTER TYPE mood ADD VALUE 'tired'")
+            connection.execute("DROP SEQUENCE counted")
+            connection.execute("ALTER TABLE kept DROP COLUMN mood")
+        server.drop("earlier")
 
 
 def test_a_lock_left_behind_by_someone_elses_process_is_no_server(home: Path) -> None:

@@ -50,7 +50,7 @@ def brought_up(server: postgres.Server) -> Iterator[tuple[Engine, dict[str, list
     """That database, and what it held before."""
     url = fresh(server, "old_release")
     psql = postgres.binaries() / "psql"
-    command = [str(psql), "-q", "-v", "ON_ERROR_STOP=1", "-d", server.conninfo("old_release")]
+    command = [str(psql), "-q", "-v", "ON_ERROR_STOP=1", "-d", url.replace("+psycopg", "")]
     done = subprocess.run([*command, "-f", str(DUMP)], capture_output=True, text=True)
     assert done.returncode == 0, done.stderr
     engine = engine_for(url)

@@ -16,7 +16,7 @@ from pwdlib.hashers.argon2 import Argon2Hasher
 from sqlalchemy import Engine
 
 from invelo.api.app import create_app, start
-from invelo.api.common.context import SESSION_COOKIE
+from invelo.api.common.cookies import SESSION_COOKIE
 from invelo.db.database import transaction
 from invelo.runtime.settings import Settings
 from invelo.services.account import accounts

@@ -4,9 +4,13 @@ import json
 from uuid import uuid4
 
 import pytest
+from fastapi.testclient import TestClient
 
-from invelo.api.common.context import SESSION_COOKIE
+from invelo.api.app import create_app
+from invelo.api.common.cookies import SESSION_COOKIE
 from invelo.api.common.security import BODY_LIMIT
+from invelo.db.database import engine_for
+from invelo.runtime.settings import Settings
 from tests.api.coach import EMAIL, PASSWORD, problem
 
 BODY = {"email": EMAIL, "password": PASSWORD}
@@ -78,6 +82,14 @@ def test_an_error_nobody_foresaw_tells_the_name_too(new_client, monkeypatch) -> 
     answer = client.get("/api/squad")
     assert problem(answer, 500)["field"] == "service"
     assert answer.json()["request_id"] == answer.headers["x-request-id"] != ""
+
+
+@pytest.mark.parametrize("https", [False, True])
+def test_where_https_is_browsers_are_told_to_use_nothing_else(https: bool) -> None:
+    app = create_app(Settings(secure_cookies=https), engine_for("postgresql+psycopg://nowhere/x"))
+    with TestClient(app, base_url="http://localhost") as client:
+        said = client.get("/api/openapi.json").headers.get("strict-transport-security")
+    assert said == ("max-age=31536000" if https else None)
 
 
 def test_other_host_names_are_refused(new_client) -> None:

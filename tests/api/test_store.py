@@ -110,6 +110,7 @@ def test_every_table_about_a_person_goes_with_them(engine) -> None:
         "session_template",
         "place",
         "sign_in",
+        "sign_in_device",
         "sign_in_attempt",
     }
     assert about_people <= reaching

@@ -17,7 +17,7 @@ from selenium import webdriver
 from sqlalchemy import Engine
 from sqlmodel import select
 
-from invelo.api.common.context import SESSION_COOKIE
+from invelo.api.common.cookies import SESSION_COOKIE
 from invelo.db.database import engine_for, migrate, transaction
 from invelo.db.moment import Moment
 from invelo.db.tables.account import AccountRow

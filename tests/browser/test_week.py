@@ -13,7 +13,7 @@ from selenium.webdriver.common.keys import Keys
 from selenium.webdriver.remote.webelement import WebElement
 from sqlmodel import select
 
-from invelo.api.common.context import SESSION_COOKIE
+from invelo.api.common.cookies import SESSION_COOKIE
 from invelo.db.database import transaction
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.ladder import LadderRow

@@ -130,7 +130,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
     app.add_middleware(GZipMiddleware, minimum_size=1024, compresslevel=5)
     app.add_middleware(security.CrossSiteGuard)
     app.add_middleware(TrustedHostMiddleware, allowed_hosts=settings.allowed_hosts)
-    app.add_middleware(security.SecurityHeaders)
+    app.add_middleware(security.SecurityHeaders, https=settings.secure_cookies)
     app.add_middleware(RequestId)
     return app
 

@@ -16,6 +16,7 @@ BATCH = 2000
 LEFT_OUT = frozenset(
     {
         "sign_in",
+        "sign_in_device",
         "sign_in_attempt",
         "whereabouts",
         "week_planning",

@@ -3,6 +3,7 @@
 from collections.abc import Iterable
 from datetime import date, datetime
 from typing import Any
+from uuid import uuid4
 
 from sqlalchemy import (
     ARRAY,
@@ -10,9 +11,11 @@ from sqlalchemy import (
     DateTime,
     Uuid,
     any_,
+    event,
     literal,
 )
 from sqlalchemy.dialects.postgresql import JSONB
+from sqlalchemy.orm import object_session
 from sqlalchemy.types import TypeEngine
 from sqlmodel import Field, SQLModel, col
 
@@ -77,6 +80,20 @@ class Computed(SQLModel):
 def dated(moment: Moment) -> dict[str, Any]:
     """The columns of `Dated` for a moment."""
     return {"at": moment.at, "time_zone": moment.time_zone, "local_date": moment.local_date}
+
+
+class Versioned(SQLModel):
+    """What is edited: `version` is another at every change and never comes back, so that a page
+    that has grown stale can tell."""
+
+    version: str = Field(default_factory=lambda: uuid4().hex)
+
+
+@event.listens_for(Versioned, "before_update", propagate=True)
+def _another_version(_: object, __: object, row: Versioned) -> None:
+    session = object_session(row)
+    if session is not None and session.is_modified(row):
+        row.version = uuid4().hex
 
 
 class SetUpColumns(SQLModel):

@@ -32,14 +32,27 @@ class ConflictError(RefusedError):
     """What is asked goes against what is already kept."""
 
 
+class StaleError(RefusedError):
+    """What is to be changed was changed since the page that asks read it."""
+
+    def __init__(self, thing: str, changed: str) -> None:
+        """Say what was changed."""
+        super().__init__(
+            thing,
+            f"it was changed meanwhile: {changed}.",
+            "Look at it anew; nothing was overwritten.",
+        )
+
+
 class ThrottledError(RefusedError):
     """Too many tries; `seconds` says how long to wait."""
 
     def __init__(self, seconds: int) -> None:
         """Say how long to wait."""
+        self.seconds = max(1, seconds)
+        wait = f"{self.seconds} s" if self.seconds < 90 else f"{round(self.seconds / 60)} min"
         super().__init__(
             "sign-in",
             "too many tries with this address or from this machine.",
-            f"Wait {max(1, round(seconds / 60))} min and try again.",
+            f"Wait {wait} and try again.",
         )
-        self.seconds = seconds

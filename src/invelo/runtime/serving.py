@@ -79,12 +79,22 @@ def collect_seldom() -> None:
     gc.set_threshold(*SELDOM)
 
 
+def config_for(app: FastAPI) -> uvicorn.Config:
+    """How an application is served: whose word on where a request comes from is believed is set."""
+    proxies = app.state.settings.proxies
+    return uvicorn.Config(
+        app,
+        log_level="warning",
+        access_log=False,
+        timeout_graceful_shutdown=GRACE,
+        proxy_headers=bool(proxies),
+        forwarded_allow_ips=proxies,
+    )
+
+
 def run(app: FastAPI, listener: socket.socket, announcement: str) -> None:
     """Serve until told to stop."""
-    config = uvicorn.Config(
-        app, log_level="warning", access_log=False, timeout_graceful_shutdown=GRACE
-    )
-    server = _Announcing(config)
+    server = _Announcing(config_for(app))
     server.announcement = announcement
     collect_seldom()
     server.run(sockets=[listener])

@@ -27,7 +27,14 @@ class Settings(BaseSettings):
         description='Host names the service answers to, as JSON: ["coach.example"].',
     )
     secure_cookies: bool = Field(
-        False, description="Send the session cookie over HTTPS only. Set it wherever HTTPS is."
+        False,
+        description="HTTPS is in front: cookies go over it only, bound to this host, and browsers "
+        "are told to use nothing else.",
+    )
+    proxies: list[str] = Field(
+        [],
+        description="Addresses of reverse proxies whose X-Forwarded-For is believed, as JSON. "
+        "Empty: nobody's is.",
     )
     session_hours: int = Field(24 * 14, ge=1, description="Hours until a coach signs in again.")
     scale_url: str = Field(

@@ -39,7 +39,9 @@ def out(coach, ladder, kind: str = "json"):
 def state(sheet) -> tuple:
     """A ladder without its ids."""
     at = {rung["id"]: i for i, rung in enumerate(sheet["rungs"])}
-    rungs = [{k: v for k, v in rung.items() if k != "id"} for rung in sheet["rungs"]]
+    rungs = [
+        {k: v for k, v in rung.items() if k not in ("id", "version")} for rung in sheet["rungs"]
+    ]
     edges = [(at[s["lower_id"]], at[s["upper_id"]], s["ratio"], s["gap"]) for s in sheet["steps"]]
     return sheet["goal"], sheet["purpose"], sheet["level"], sheet["settings"], rungs, edges
 

@@ -148,7 +148,14 @@ def test_edits_are_undone_and_done_again_to_the_same_ladder(coach, ladder) -> No
 
 def same(one, other) -> bool:
     kept = ("goal", "current_rung_id", "rungs", "steps", "settings")
-    return all(one[name] == other[name] for name in kept)
+    return all(plain(one[name]) == plain(other[name]) for name in kept)
+
+
+def plain(found):
+    """Without versions, which never come back."""
+    if not isinstance(found, list) or not found or "version" not in found[0]:
+        return found
+    return [{**one, "version": ""} for one in found]
 
 
 def test_a_new_edit_after_an_undo_ends_what_could_be_done_again(coach, ladder) -> None:

@@ -5,12 +5,13 @@ from uuid import UUID
 
 from fastapi import APIRouter, Request, Response
 from pydantic import Field
-from sqlmodel import Session
 
-from invelo.api.common.context import SESSION_COOKIE, Coach, Database, Now, Token
+from invelo.api.common import cookies
+from invelo.api.common.context import Coach, Database, DeviceToken, Now, Token
+from invelo.api.common.cookies import DEVICE_COOKIE, SESSION_COOKIE
 from invelo.api.common.problems import ERRORS, FieldProblem, ProblemDocument, problem
 from invelo.api.common.schemas import ResponseModel
-from invelo.db.tables.account import AccountRow
+from invelo.db.database import transaction
 from invelo.domain.strict import StrictModel
 from invelo.runtime.settings import Settings
 from invelo.services.account import accounts
@@ -40,44 +41,45 @@ class SignedIn(ResponseModel):
     responses={429: {"model": ProblemDocument, "description": "Too many tries."}},
 )
 def sign_in(
-    body: Credentials, request: Request, response: Response, db: Database, now: Now
+    body: Credentials, request: Request, response: Response, now: Now, device: DeviceToken = None
 ) -> SignedIn | Response:
-    """Check a password and set the session cookie. Five failures in a quarter of an hour lock
-    the address for the rest of it."""
-    machine = request.client.host if request.client else "unknown"
-    account = accounts.check(db, body.email, body.password, machine, now)
-    if account is None:  # answered, not raised: the failed try must be kept
+    """Check a password and set the session cookie. After five failures with an address, tries from
+    browsers it does not know have to pause, longer each time, for a minute at most."""
+    engine = request.app.state.engine
+    with transaction(engine) as db:  # a failed try stays counted
+        begun = accounts.begin_try(db, body.email, _machine(request), device, now)
+    if not accounts.matches(begun, body.password):
         field_problem = FieldProblem(
             field="password",
             problem="address and password do not belong together.",
             remedy="Check both and try again.",
         )
         return problem(401, "Not signed in", field_problem)
-    _set_cookie(response, db, account, now, request.app.state.settings)
-    return SignedIn.model_validate(account)
-
-
-def _set_cookie(
-    response: Response, db: Session, account: AccountRow, now: Now, settings: Settings
-) -> None:
+    settings: Settings = request.app.state.settings
     lasts = timedelta(hours=settings.session_hours)
-    response.set_cookie(
-        SESSION_COOKIE,
-        accounts.open_session(db, account, now, lasts),
-        max_age=int(lasts.total_seconds()),
-        httponly=True,
-        secure=settings.secure_cookies,
-        samesite="strict",
-        path="/api",
-    )
+    with transaction(engine) as db:
+        account = accounts.succeed(db, begun)
+        token = accounts.open_session(db, account, now, lasts)
+        known = accounts.know_device(db, account, device, now)
+        signed_in = SignedIn.model_validate(account)
+    cookies.set_cookie(response, settings, SESSION_COOKIE, token, lasts)
+    cookies.set_cookie(response, settings, DEVICE_COOKIE, known, accounts.DEVICE_KNOWN)
+    return signed_in
+
+
+def _machine(request: Request) -> str:
+    """Where a try comes from: one network of IPv6 is one machine, since it holds any number."""
+    host = request.client.host if request.client else "unknown"
+    return ":".join(host.split(":")[:4]) if host.count(":") > 1 else host
 
 
 @router.post("/sign-out", status_code=204)
-def sign_out(response: Response, db: Database, token: Token = None) -> None:
-    """End the session here and on the server."""
+def sign_out(request: Request, response: Response, db: Database, token: Token = None) -> None:
+    """End the session here and on the server, and let the browser forget what it has read."""
     if token:
         accounts.close_session(db, token)
-    response.delete_cookie(SESSION_COOKIE, path="/api")
+    cookies.delete_cookie(response, request.app.state.settings, SESSION_COOKIE)
+    response.headers["Clear-Site-Data"] = '"cache"'
 
 
 @router.get("/me")

@@ -8,6 +8,7 @@ from pydantic import Field
 from invelo.api.common.context import Coach, Database, Now
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
+from invelo.api.common.versions import IfMatch, require_match
 from invelo.db import access
 from invelo.domain.athlete import person as core
 from invelo.domain.athlete.person import Aim, Sex, Units
@@ -63,6 +64,7 @@ class PersonOut(ResponseModel):
     dislikes: list[str]
     sex: Sex | None
     missing: list[str]
+    version: str = Field(description="For `If-Match`.")
 
 
 class SkillOut(ResponseModel):
@@ -89,13 +91,26 @@ def get_skills(_: Coach) -> Skills:
 def get_person(athlete_id: UUID, coach: Coach, db: Database) -> PersonOut:
     """What they have told so far."""
     athlete = access.athlete(db, coach.id, athlete_id)
-    return PersonOut.model_validate(person.of_athlete(db, athlete.id))
+    return _person(db, athlete.id)
 
 
 @router.put("/athletes/{athlete_id}/person")
 def keep_person(
-    athlete_id: UUID, body: PersonRequest, coach: Coach, db: Database, now: Now
+    athlete_id: UUID,
+    body: PersonRequest,
+    coach: Coach,
+    db: Database,
+    now: Now,
+    if_match: IfMatch = None,
 ) -> PersonOut:
     """Keep what they tell, in place of what they told before."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
-    return PersonOut.model_validate(person.keep(db, coach.id, athlete, body.core(), now))
+    changed = "what they want and have was kept anew"
+    require_match(if_match, person.version(db, athlete.id), "person", changed)
+    person.keep(db, coach.id, athlete, body.core(), now)
+    return _person(db, athlete.id)
+
+
+def _person(db: Database, athlete_id: UUID) -> PersonOut:
+    told = person.of_athlete(db, athlete_id)
+    return PersonOut.of(told, version=person.version(db, athlete_id))

@@ -10,6 +10,7 @@ from fastapi import Cookie, Depends, Request
 from pydantic import AwareDatetime, Field
 from sqlmodel import Session
 
+from invelo.api.common.cookies import DEVICE_COOKIE, LINK_COOKIE, SESSION_COOKIE, cookie_of
 from invelo.db import access
 from invelo.db.database import transaction
 from invelo.db.errors import MissingError
@@ -21,8 +22,6 @@ from invelo.domain.strict import StrictModel, renamed
 from invelo.services.account import accounts
 from invelo.services.training import links
 
-SESSION_COOKIE = "invelo_session"
-LINK_COOKIE = "invelo_link"
 CLOCK_LEEWAY = timedelta(hours=1)
 """How far a device's clock may run ahead of ours before its time is refused."""
 
@@ -69,7 +68,19 @@ def _now(request: Request) -> datetime:
 
 
 Now = Annotated[datetime, Depends(_now)]
-Token = Annotated[str | None, Cookie(alias=SESSION_COOKIE)]
+
+
+def _from_cookie(name: str) -> Callable[..., str | None]:
+    def read(
+        request: Request, _: Annotated[str | None, Cookie(alias=name, max_length=200)] = None
+    ) -> str | None:
+        return cookie_of(request, name)
+
+    return read
+
+
+Token = Annotated[str | None, Depends(_from_cookie(SESSION_COOKIE))]
+DeviceToken = Annotated[str | None, Depends(_from_cookie(DEVICE_COOKIE))]
 
 
 def _coach(db: Database, now: Now, token: Token = None) -> AccountRow:
@@ -95,7 +106,7 @@ class Visitor:
         return self.coach.id if self.coach else None
 
 
-LinkToken = Annotated[str | None, Cookie(alias=LINK_COOKIE)]
+LinkToken = Annotated[str | None, Depends(_from_cookie(LINK_COOKIE))]
 
 
 def _visitor(roles: access.Roles) -> Callable[..., Visitor]:

@@ -14,7 +14,7 @@ from sqlalchemy.exc import TimeoutError as PoolTimeout
 from starlette.exceptions import HTTPException
 
 from invelo.api.common.request_id import HEADER, request_id
-from invelo.db.errors import ConflictError, MissingError, RefusedError, ThrottledError
+from invelo.db.errors import ConflictError, MissingError, RefusedError, StaleError, ThrottledError
 from invelo.domain.errors import InputError
 
 log = structlog.get_logger()
@@ -47,6 +47,7 @@ ERRORS: dict[int | str, dict[str, Any]] = {
     401: {"model": ProblemDocument, "description": "Nobody is signed in."},
     404: {"model": ProblemDocument, "description": "There is no such thing among the coach's own."},
     409: {"model": ProblemDocument, "description": "It goes against what is already kept."},
+    412: {"model": ProblemDocument, "description": "It was changed since `If-Match` was read."},
     422: {"model": ProblemDocument, "description": "A value cannot be used; nothing was written."},
     503: {"model": ProblemDocument, "description": "The database does not answer."},
 }
@@ -164,6 +165,10 @@ def install(app: FastAPI) -> None:
     @app.exception_handler(ConflictError)
     async def conflict(_: Request, error: ConflictError) -> JSONResponse:
         return problem(409, "This goes against what is kept", _of(error))
+
+    @app.exception_handler(StaleError)
+    async def stale(_: Request, error: StaleError) -> JSONResponse:
+        return problem(412, "This page has grown stale", _of(error))
 
     @app.exception_handler(ThrottledError)
     async def throttled(_: Request, error: ThrottledError) -> JSONResponse:

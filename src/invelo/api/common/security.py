@@ -15,6 +15,8 @@ BODY_LIMIT = 256 * 1024
 LARGER = {"picture": MOST_BYTES + 1024, "log-files": 4 * 1024 * 1024}
 """Larger ones, by the last part of the address."""
 
+ONLY_HTTPS = f"max-age={365 * 86400}"
+
 SAFE_METHODS = frozenset({"GET", "HEAD", "OPTIONS"})
 
 
@@ -36,9 +38,10 @@ def policy(nonce: str) -> str:
 class SecurityHeaders:
     """Set the security headers; the page's nonce is at `scope["state"]["nonce"]`."""
 
-    def __init__(self, app: ASGIApp) -> None:
-        """Wrap an application."""
+    def __init__(self, app: ASGIApp, https: bool = False) -> None:
+        """Wrap an application; where HTTPS is, browsers are told to use nothing else."""
         self.app = app
+        self.https = https
 
     async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
         """Add the headers to every response."""
@@ -58,6 +61,8 @@ class SecurityHeaders:
                 headers["Cross-Origin-Resource-Policy"] = "same-origin"
                 headers["Permissions-Policy"] = "camera=(), microphone=(), geolocation=()"
                 headers.setdefault("Cache-Control", "no-store")
+                if self.https:
+                    headers["Strict-Transport-Security"] = ONLY_HTTPS
             await send(message)
 
         await self.app(scope, receive, with_headers)

@@ -13,7 +13,7 @@ from starlette.concurrency import run_in_threadpool
 from websockets.asyncio.client import ClientConnection
 from websockets.exceptions import WebSocketException
 
-from invelo.api.common.context import SESSION_COOKIE
+from invelo.api.common.cookies import SESSION_COOKIE, cookie_of
 from invelo.api.common.live.relay import DeviceRelay, device_at, say
 from invelo.api.common.security import same_site
 from invelo.db.database import transaction
@@ -79,7 +79,7 @@ async def live(page: WebSocket) -> None:
     try:
         url = page.app.state.settings.scale_url
         async with device_at(url, simulated_scale.running) as device:
-            token = page.cookies.get(SESSION_COOKIE, "")
+            token = cookie_of(page, SESSION_COOKIE) or ""
             await _LoadCellRelay(page, device).run(token, partial(_signed_in, page))
     except (OSError, WebSocketException):
         await say(page, LoadCellReading(state="gone", words=WORDS["gone"]))
@@ -89,7 +89,7 @@ async def live(page: WebSocket) -> None:
 
 
 def _signed_in(page: WebSocket) -> bool:
-    token = page.cookies.get(SESSION_COOKIE)
+    token = cookie_of(page, SESSION_COOKIE)
     if not token:
         return False
     with transaction(page.app.state.engine) as db:

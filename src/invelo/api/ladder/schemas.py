@@ -35,6 +35,7 @@ class RungOut(SetUpOut):
     """A rung as it is drawn: its height on the page is `demand`."""
 
     id: UUID
+    version: str = Field(description="For `If-Match`.")
     position: int
     name: str
     prescription: PrescriptionOut
@@ -108,6 +109,7 @@ class LadderSheet(ResponseModel):
     undo: str = Field(description="What an undo takes back; '' if there is nothing.")
     redo: str
     revision: int
+    version: str = Field(description="For `If-Match`: another after every change.")
     model_version: str
     catalogue_version: str
 

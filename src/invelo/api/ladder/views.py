@@ -69,6 +69,7 @@ def _sheet(db: Database, seen: ladder.LadderView) -> LadderSheet:
         undo=undo,
         redo=redo,
         revision=ladder.revision(db, row),
+        version=row.version,
         model_version=MODEL_VERSION,
         catalogue_version=CATALOGUE_VERSION,
     )
@@ -115,6 +116,7 @@ def _rung(seen: ladder.LadderView, index: int) -> RungOut:
     expected = seen.placement.predictions[index] if seen.placement else None
     return RungOut(
         id=row.id,
+        version=row.version,
         position=row.position,
         name=row.name,
         movement=row.movement,

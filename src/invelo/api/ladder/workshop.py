@@ -10,6 +10,7 @@ from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.drawing import FigureOut
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import EstimateOut, Explained, ResponseModel, RungName
+from invelo.api.common.versions import IfMatch, require_match
 from invelo.api.ladder.schemas import LadderSheet, ends_of
 from invelo.api.ladder.views import seen_by, sheet_of
 from invelo.db import access
@@ -99,9 +100,11 @@ class BridgeOut(ResponseModel):
 
 
 def _writing(
-    db: Database, coach: Coach, ladder_id: UUID, now: Now
+    db: Database, coach: Coach, ladder_id: UUID, now: Now, if_match: str | None = None
 ) -> tuple[LadderRow, AthleteRow, Moment]:
     row = access.ladder(db, coach.id, ladder_id, roles=access.WRITE)
+    changed = workshop.undoable(db, row)[0] or "how it is trained on"
+    require_match(if_match, row.version, "ladder", changed)
     athlete = access.athlete(db, coach.id, row.athlete_id)
     return row, athlete, moment_for(athlete, now)
 
@@ -117,11 +120,18 @@ def add_rung(ladder_id: UUID, body: NewRung, coach: Coach, db: Database, now: No
 
 @router.put("/ladders/{ladder_id}/rungs/{rung_id}")
 def change_rung(
-    ladder_id: UUID, rung_id: UUID, body: PlainRung, coach: Coach, db: Database, now: Now
+    ladder_id: UUID,
+    rung_id: UUID,
+    body: PlainRung,
+    coach: Coach,
+    db: Database,
+    now: Now,
+    if_match: IfMatch = None,
 ) -> LadderSheet:
-    """Change everything about a rung but its place."""
+    """Change everything about a rung but its place. `If-Match` is the rung's `version`."""
     row, athlete, moment = _writing(db, coach, ladder_id, now)
-    ladder.rung_on(db, row.id, rung_id)
+    stands = ladder.rung_on(db, row.id, rung_id)
+    require_match(if_match, stands.version, "rung", f"it is “{stands.name}” now")
     new = Node(rung_id, body.core(row.purpose, row.level), body.why)  # type: ignore[arg-type]
     note = f"changed “{new.rung.name}”"
     given = [new.rung.movement.id]
@@ -181,25 +191,35 @@ def _tied(
 
 
 @router.post("/ladders/{ladder_id}/undo")
-def undo(ladder_id: UUID, coach: Coach, db: Database, now: Now) -> LadderSheet:
-    """Take back the last edit."""
-    row, athlete, moment = _writing(db, coach, ladder_id, now)
+def undo(
+    ladder_id: UUID, coach: Coach, db: Database, now: Now, if_match: IfMatch = None
+) -> LadderSheet:
+    """Take back the last edit. `If-Match` is the ladder's `version`."""
+    row, athlete, moment = _writing(db, coach, ladder_id, now, if_match)
     return sheet_of(db, workshop.undo(db, row, athlete, moment), athlete, now)
 
 
 @router.post("/ladders/{ladder_id}/redo")
-def redo(ladder_id: UUID, coach: Coach, db: Database, now: Now) -> LadderSheet:
-    """Do again what was undone last."""
-    row, athlete, moment = _writing(db, coach, ladder_id, now)
+def redo(
+    ladder_id: UUID, coach: Coach, db: Database, now: Now, if_match: IfMatch = None
+) -> LadderSheet:
+    """Do again what was undone last. `If-Match` is the ladder's `version`."""
+    row, athlete, moment = _writing(db, coach, ladder_id, now, if_match)
     return sheet_of(db, workshop.redo(db, row, athlete, moment), athlete, now)
 
 
 @router.put("/ladders/{ladder_id}/settings")
 def set_terms(
-    ladder_id: UUID, body: StepPolicyDocument, coach: Coach, db: Database, now: Now
+    ladder_id: UUID,
+    body: StepPolicyDocument,
+    coach: Coach,
+    db: Database,
+    now: Now,
+    if_match: IfMatch = None,
 ) -> LadderSheet:
-    """What counts as a step and as a gap here, and in which order a coach likes to make one."""
-    row, athlete, _ = _writing(db, coach, ladder_id, now)
+    """What counts as a step and as a gap here, and in which order a coach likes to make one.
+    `If-Match` is the ladder's `version`."""
+    row, athlete, _ = _writing(db, coach, ladder_id, now, if_match)
     return sheet_of(db, workshop.set_step_policy(db, row, body.core()), athlete, now)
 
 

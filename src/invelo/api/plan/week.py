@@ -8,6 +8,7 @@ from fastapi import APIRouter
 from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import EstimateOut
+from invelo.api.common.versions import IfMatch, require_match
 from invelo.api.plan.week_schemas import (
     AvailabilityRequest,
     BreachOnDays,
@@ -73,9 +74,13 @@ def keep_availability(
     db: Database,
     now: Now,
     week_start: Monday = None,
+    if_match: IfMatch = None,
 ) -> WeekSheet:
-    """Keep what is asked of every week, in place of what was asked before."""
+    """Keep what is asked of every week, in place of what was asked before. `If-Match` is
+    `availability_version`."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
+    stands = week.availability_version(db, athlete.id)
+    require_match(if_match, stands, "availability", "what is asked of every week was kept anew")
     week.keep_availability(db, athlete, body.core(), now)
     today = moment_for(athlete, now).local_date
     return _sheet(
@@ -99,13 +104,21 @@ def keep_week(
 
 @router.post("/undo")
 def undo_week(
-    athlete_id: UUID, coach: Coach, db: Database, now: Now, week_start: Monday = None
+    athlete_id: UUID,
+    coach: Coach,
+    db: Database,
+    now: Now,
+    week_start: Monday = None,
+    if_match: IfMatch = None,
 ) -> WeekSheet:
-    """Take up the revision before the one that stands."""
+    """Take up the revision before the one that stands. `If-Match` is `revision`."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
     today = moment_for(athlete, now).local_date
     first = week_start or week_start_of(today)
-    week.undo(db, athlete, first)
+    row = plan_rows.newest_week(db, athlete.id, first)
+    if row is not None:
+        require_match(if_match, row.number, "week", row.note or "it was planned anew")
+    week.undo(db, athlete, first, now)
     return _sheet(db, athlete, week.view(db, athlete, first, today), today)
 
 
@@ -135,6 +148,7 @@ def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) 
         today=today,
         revision=seen.row.number if seen.row else 0,
         note=seen.row.note if seen.row else "",
+        availability_version=week.availability_version(db, athlete.id),
         kind=course.kind,
         kind_words=course.words,
         advice=seen.advice.why,

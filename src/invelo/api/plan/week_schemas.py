@@ -280,6 +280,7 @@ class WeekSheet(ResponseModel):
     week_start: date
     today: date
     revision: int
+    availability_version: str = Field(description="For `If-Match`, of what is asked of each week.")
     note: str
     kind: str
     kind_words: str

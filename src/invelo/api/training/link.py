@@ -4,13 +4,14 @@ The token stands in the address behind a '#', which no browser sends along, so t
 log and no referrer; the page hands it over once, and a cookie carries it from then on.
 """
 
-from datetime import datetime
+from datetime import datetime, timedelta
 from uuid import UUID
 
 from fastapi import APIRouter, Request, Response
 from pydantic import Field
 
-from invelo.api.common.context import LINK_COOKIE, Coach, Database, LinkEndedError, LinkToken, Now
+from invelo.api.common.context import Coach, Database, LinkEndedError, LinkToken, Now
+from invelo.api.common.cookies import LINK_COOKIE, delete_cookie, set_cookie
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
 from invelo.db import access
@@ -86,23 +87,16 @@ def open_link(
     if athlete is None:
         raise MissingError("link")
     links.opened(db, body.token, now)
-    response.set_cookie(
-        LINK_COOKIE,
-        body.token,
-        max_age=links.MOST_DAYS * 86400,
-        httponly=True,
-        secure=request.app.state.settings.secure_cookies,
-        samesite="strict",
-        path="/api",
-    )
+    lasts = timedelta(days=links.MOST_DAYS)
+    set_cookie(response, request.app.state.settings, LINK_COOKIE, body.token, lasts)
     return Opened(athlete_id=athlete.id, athlete_name=athlete.name)
 
 
 @router.delete("/link", status_code=204)
-def leave(response: Response, link: LinkToken = None) -> None:
+def leave(request: Request, response: Response, link: LinkToken = None) -> None:
     """Forget the link on this device."""
     if link:
-        response.delete_cookie(LINK_COOKIE, path="/api")
+        delete_cookie(response, request.app.state.settings, LINK_COOKIE)
 
 
 def _state(db: Database, athlete_id: UUID, now: datetime) -> LinkState:

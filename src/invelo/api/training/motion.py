@@ -18,13 +18,12 @@ from websockets.asyncio.client import ClientConnection
 from websockets.exceptions import WebSocketException
 
 from invelo.api.common.context import (
-    LINK_COOKIE,
-    SESSION_COOKIE,
     LinkEndedError,
     NobodyError,
     visitor,
 )
-from invelo.api.common.live.relay import DeviceRelay, device_at, say
+from invelo.api.common.cookies import LINK_COOKIE, SESSION_COOKIE, cookie_of
+from invelo.api.common.live.relay import DeviceRelay, device_at, heard, say
 from invelo.api.common.security import same_site
 from invelo.db.codec import body_of, changes_from
 from invelo.db.database import transaction
@@ -102,11 +101,11 @@ async def live(page: WebSocket, athlete_id: UUID) -> None:
         return
     await page.accept()
     try:
-        asked = MotionTarget.model_validate_json(await page.receive_text())
+        asked = MotionTarget.model_validate_json(await heard(page))
         watched = await run_in_threadpool(_watch, page, athlete_id, asked)
         url = page.app.state.settings.motion_url
         async with device_at(url, partial(_stand_in, watched, asked)) as device:
-            token = page.cookies.get(SESSION_COOKIE) or page.cookies.get(LINK_COOKIE, "")
+            token = cookie_of(page, SESSION_COOKIE) or cookie_of(page, LINK_COOKIE) or ""
             relay = _MotionRelay(page, device, watched)
             await relay.run(token, partial(_may, page, athlete_id))
     except ValidationError:
@@ -121,11 +120,11 @@ async def live(page: WebSocket, athlete_id: UUID) -> None:
 
 
 def _may(page: WebSocket, athlete_id: UUID) -> bool:
-    cookies = page.cookies
+    token, link = cookie_of(page, SESSION_COOKIE), cookie_of(page, LINK_COOKIE)
     with transaction(page.app.state.engine) as db:
         try:
             now = page.app.state.clock()
-            visitor(db, athlete_id, now, cookies.get(SESSION_COOKIE), cookies.get(LINK_COOKIE))
+            visitor(db, athlete_id, now, token, link)
         except (NobodyError, LinkEndedError, MissingError):
             return False
     return True

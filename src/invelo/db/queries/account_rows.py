@@ -4,11 +4,11 @@ from collections.abc import Collection
 from datetime import datetime
 from uuid import UUID
 
-from sqlalchemy import func
+from sqlalchemy import text
 from sqlmodel import Session, col, delete, select
 
 from invelo.db.columns import among
-from invelo.db.tables.account import AccountRow, SignInAttemptRow, SignInRow
+from invelo.db.tables.account import AccountRow, SignInAttemptRow, SignInDeviceRow, SignInRow
 
 
 def by_email(db: Session, address: str) -> AccountRow | None:
@@ -33,13 +33,28 @@ def names(db: Session, account_ids: Collection[UUID]) -> dict[UUID, str]:
     return dict(db.exec(statement).all())
 
 
-def attempts_since(db: Session, key: str, since: datetime) -> tuple[datetime | None, int]:
-    """The oldest failed attempt since a moment, and how many there were."""
+def attempts_since(db: Session, key: str, since: datetime) -> list[datetime]:
+    """When attempts with one key were made since a moment, oldest first. Whoever else asks for the
+    same key waits until this transaction ends, so that none is counted too late."""
+    db.execute(text("SELECT pg_advisory_xact_lock(hashtextextended(:key, 0))"), {"key": key})
+    statement = select(SignInAttemptRow.at).where(
+        SignInAttemptRow.key == key, SignInAttemptRow.at > since
+    )
+    return list(db.exec(statement.order_by(col(SignInAttemptRow.at))))
+
+
+def known_device(db: Session, token_hash: str, address: str) -> SignInDeviceRow | None:
+    """The browser of this token, if the account of an address has signed in from it."""
     return db.exec(
-        select(func.min(SignInAttemptRow.at), func.count()).where(
-            SignInAttemptRow.key == key, SignInAttemptRow.at > since
-        )
-    ).one()
+        select(SignInDeviceRow)
+        .join(AccountRow, col(AccountRow.id) == SignInDeviceRow.account_id)
+        .where(SignInDeviceRow.token_hash == token_hash, AccountRow.email == address)
+    ).first()
+
+
+def forget_devices_before(db: Session, moment: datetime) -> None:
+    """Take away the browsers that were not used for long."""
+    db.exec(delete(SignInDeviceRow).where(col(SignInDeviceRow.seen_at) <= moment))
 
 
 def forget_attempts(db: Session, key: str) -> None:

@@ -24,9 +24,19 @@ from invelo.db.tables.plan import (
 def newest_week(db: Session, athlete_id: UUID, week_start: date) -> WeekPlanRow | None:
     """The revision of a week that stands."""
     statement = select(WeekPlanRow).where(
-        WeekPlanRow.athlete_id == athlete_id, WeekPlanRow.week_start == week_start
+        WeekPlanRow.athlete_id == athlete_id,
+        WeekPlanRow.week_start == week_start,
+        col(WeekPlanRow.undone_at).is_(None),
     )
     return db.exec(statement.order_by(col(WeekPlanRow.number).desc()).limit(1)).first()
+
+
+def last_number(db: Session, athlete_id: UUID, week_start: date) -> int:
+    """The greatest number a revision of a week has had, undone or not; 0 for none."""
+    statement = select(func.max(WeekPlanRow.number)).where(
+        WeekPlanRow.athlete_id == athlete_id, WeekPlanRow.week_start == week_start
+    )
+    return db.exec(statement).one() or 0
 
 
 def newest_weeks(
@@ -36,7 +46,9 @@ def newest_weeks(
     return db.exec(
         select(WeekPlanRow)
         .where(
-            among(WeekPlanRow.athlete_id, athlete_ids), col(WeekPlanRow.week_start).in_(week_starts)
+            among(WeekPlanRow.athlete_id, athlete_ids),
+            col(WeekPlanRow.week_start).in_(week_starts),
+            col(WeekPlanRow.undone_at).is_(None),
         )
         .ext(distinct_on(col(WeekPlanRow.athlete_id), col(WeekPlanRow.week_start)))
         .order_by(
@@ -49,7 +61,11 @@ def weeks_since(db: Session, athlete_id: UUID, week_start: date) -> dict[date, W
     """The standing revision of every planned week from one on."""
     rows = db.exec(
         select(WeekPlanRow)
-        .where(WeekPlanRow.athlete_id == athlete_id, WeekPlanRow.week_start >= week_start)
+        .where(
+            WeekPlanRow.athlete_id == athlete_id,
+            WeekPlanRow.week_start >= week_start,
+            col(WeekPlanRow.undone_at).is_(None),
+        )
         .order_by(col(WeekPlanRow.number))
     )
     return {row.week_start: row for row in rows}

@@ -35,8 +35,19 @@ class SignInRow(SQLModel, table=True):
     expires_at: datetime = instant()
 
 
+class SignInDeviceRow(SQLModel, table=True):
+    """A browser from which a coach has signed in; its cookie's token is kept as its SHA-256."""
+
+    __tablename__ = "sign_in_device"
+
+    token_hash: str = Field(primary_key=True)
+    account_id: UUID = Field(foreign_key="account.id", ondelete="CASCADE", index=True)
+    seen_at: datetime = instant()
+
+
 class SignInAttemptRow(SQLModel, table=True):
-    """A failed sign-in, counted per e-mail address and per machine (both as SHA-256)."""
+    """A try to sign in that did not succeed, or not yet, counted per e-mail address, machine and
+    known browser (as SHA-256)."""
 
     __tablename__ = "sign_in_attempt"
     __table_args__ = (Index("ix_sign_in_attempt_key_at", "key", "at"),)

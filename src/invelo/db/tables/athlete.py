@@ -11,7 +11,16 @@ from sqlalchemy import (
 )
 from sqlmodel import Field, SQLModel
 
-from invelo.db.columns import Computed, Dated, SetUpColumns, instant, json_column, one_of, within
+from invelo.db.columns import (
+    Computed,
+    Dated,
+    SetUpColumns,
+    Versioned,
+    instant,
+    json_column,
+    one_of,
+    within,
+)
 
 
 class AthleteRow(SQLModel, table=True):
@@ -40,7 +49,7 @@ class AthleteAccessRow(SQLModel, table=True):
     role: str
 
 
-class PersonRow(SQLModel, table=True):
+class PersonRow(Versioned, table=True):
     """What an athlete wants and has, as the domain's `Person` writes it."""
 
     __tablename__ = "person"

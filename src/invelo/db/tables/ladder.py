@@ -14,12 +14,12 @@ from sqlalchemy import (
 )
 from sqlmodel import Field, SQLModel
 
-from invelo.db.columns import Computed, Dated, SetUpColumns, instant, json_column, one_of
+from invelo.db.columns import Computed, Dated, SetUpColumns, Versioned, instant, json_column, one_of
 from invelo.domain.ladder.step_policy import LEVERS, WANTED_STEP
 from invelo.domain.plan.prescription import LEAST_USEFUL
 
 
-class LadderRow(SQLModel, table=True):
+class LadderRow(Versioned, table=True):
     """Rungs toward a goal, and the one the athlete stands on.
 
     `stopped` holds the reason a pain rule ended the movement, '' while it runs. `drawn` is the
@@ -75,7 +75,7 @@ class LadderRevisionRow(SQLModel, table=True):
     document: dict[str, Any] = json_column()
 
 
-class RungRow(SetUpColumns, table=True):
+class RungRow(SetUpColumns, Versioned, table=True):
     """A set-up with its prescription and its criterion, at a position counted from 0 at the
     foot."""
 

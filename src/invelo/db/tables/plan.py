@@ -9,10 +9,19 @@ from sqlalchemy import CheckConstraint, Index, UniqueConstraint, text
 from sqlalchemy.dialects.postgresql import JSONB
 from sqlmodel import Field, SQLModel
 
-from invelo.db.columns import Computed, Dated, SetUpColumns, instant, json_column, one_of, within
+from invelo.db.columns import (
+    Computed,
+    Dated,
+    SetUpColumns,
+    Versioned,
+    instant,
+    json_column,
+    one_of,
+    within,
+)
 
 
-class AvailabilityRow(SQLModel, table=True):
+class AvailabilityRow(Versioned, table=True):
     """What a coach asks of an athlete's weeks, as `core.week.availability` writes it."""
 
     __tablename__ = "availability"
@@ -24,7 +33,8 @@ class AvailabilityRow(SQLModel, table=True):
 
 class WeekPlanRow(Dated, Computed, table=True):
     """A plan of a week as it was kept at one time, `number` counting its revisions; the newest
-    stands. `placed` holds tasks and days, `inputs` the problem, `result` the score."""
+    that is not undone stands. `placed` holds tasks and days, `inputs` the problem, `result` the
+    score."""
 
     __tablename__ = "week_plan"
     __table_args__ = (
@@ -39,6 +49,7 @@ class WeekPlanRow(Dated, Computed, table=True):
     placed: list[tuple[str, int]] = json_column()
     result: dict[str, Any] = json_column()
     note: str = ""
+    undone_at: datetime | None = instant(nullable=True)
 
 
 UNDER_WAY = ("queued", "working")

@@ -1,8 +1,11 @@
 """Coach accounts, sign-in and its brake."""
 
 import secrets
+from dataclasses import dataclass
 from datetime import datetime, timedelta
 from functools import cache
+from math import ceil
+from threading import BoundedSemaphore
 from uuid import UUID
 
 from pwdlib import PasswordHash
@@ -12,7 +15,7 @@ from invelo.db.errors import ConflictError, ThrottledError
 from invelo.db.moment import require_zone
 from invelo.db.queries import account_rows
 from invelo.db.queue import notify
-from invelo.db.tables.account import AccountRow, SignInAttemptRow, SignInRow
+from invelo.db.tables.account import AccountRow, SignInAttemptRow, SignInDeviceRow, SignInRow
 from invelo.db.tokens import digest, new_token
 from invelo.domain.errors import InputError
 
@@ -21,8 +24,20 @@ ENDED = "invelo_ended"
 """PostgreSQL's channel on which it is told that a session or a link ended."""
 
 TRY_WINDOW = timedelta(minutes=15)
-TRIES_PER_ADDRESS = 5
+TRIES = 5
+"""Within the window, from a browser that is known; and with one address from elsewhere before tries
+have to pause (common practice)."""
+
 TRIES_PER_MACHINE = 30
+LONGEST_PAUSE = 60.0
+"""Seconds between two tries with one address from elsewhere, at most (ours): some 90 guesses an
+hour, and nobody locked out."""
+
+DEVICE_KNOWN = timedelta(days=365)
+HASHES_AT_ONCE = 4
+"""Passwords that are hashed at a time: each takes 64 MiB."""
+
+_hashing = BoundedSemaphore(HASHES_AT_ONCE)
 
 
 @cache
@@ -65,26 +80,94 @@ def create(
     return account
 
 
-def check(db: Session, email: str, password: str, machine: str, now: datetime) -> AccountRow | None:
-    """The account whose password this is; a failure is counted, and must be committed.
+@dataclass(frozen=True)
+class Try:
+    """A try to sign in that is counted and allowed, to be verified outside any transaction.
+
+    Attributes:
+        address: e-mail address, in lower case.
+        password_hash: of its account, or of nobody's.
+        account_id: whose; None where nobody has the address.
+        keys: under which it was counted.
+    """
+
+    address: str
+    password_hash: str
+    account_id: UUID | None
+    keys: tuple[str, ...]
+
+
+def begin_try(db: Session, email: str, machine: str, device: str | None, now: datetime) -> Try:
+    """Count a try before it is verified, so that no number of them at once passes the limits.
+
+    From a browser that the account knows, tries are counted for that browser alone: whoever guesses
+    elsewhere slows down nobody but those who come from elsewhere.
+
+    Args:
+        db: a transaction of its own, kept before the password is looked at.
+        email, machine: who tries, and from which address of the network.
+        device: the browser's own token, if it has any.
+        now: when.
 
     Raises:
-        ThrottledError: after too many failures with this address or from this machine.
+        ThrottledError: after too many tries; it says how long to wait.
     """
     address = email.strip().lower()
-    limits = {digest(address): TRIES_PER_ADDRESS, digest(machine): TRIES_PER_MACHINE}
-    for key, limit in limits.items():
-        oldest, count = account_rows.attempts_since(db, key, now - TRY_WINDOW)
-        if oldest is not None and count >= limit:
-            raise ThrottledError(round((oldest + TRY_WINDOW - now).total_seconds()))
-    account = account_rows.by_email(db, address)
-    known = account.password_hash if account else _nobody()
-    if _hasher().verify(password, known) and account:
-        account_rows.forget_attempts(db, digest(address))
-        return account
+    hashed = digest(device) if device else ""
+    known = account_rows.known_device(db, hashed, address) if hashed else None
+    if known is not None:
+        keys: tuple[str, ...] = (hashed,)
+        _require_window(account_rows.attempts_since(db, hashed, now - TRY_WINDOW), TRIES, now)
+    else:
+        keys = tuple(sorted((digest(address), digest(machine))))
+        made = {key: account_rows.attempts_since(db, key, now - TRY_WINDOW) for key in keys}
+        _require_window(made[digest(machine)], TRIES_PER_MACHINE, now)
+        _require_pause(made[digest(address)], now)
     account_rows.forget_attempts_before(db, now - TRY_WINDOW)
-    db.add_all(SignInAttemptRow(key=key, at=now) for key in limits)
-    return None
+    db.add_all(SignInAttemptRow(key=key, at=now) for key in keys)
+    account = account_rows.by_email(db, address)
+    return Try(
+        address, account.password_hash if account else "", account.id if account else None, keys
+    )
+
+
+def _require_window(made: list[datetime], most: int, now: datetime) -> None:
+    if len(made) >= most:
+        raise ThrottledError(round((made[0] + TRY_WINDOW - now).total_seconds()))
+
+
+def _require_pause(made: list[datetime], now: datetime) -> None:
+    """Let tries with one address follow each other ever more slowly, and never not at all."""
+    if len(made) >= TRIES:
+        pause = min(LONGEST_PAUSE, 2.0 ** (len(made) - TRIES))
+        left = pause - (now - made[-1]).total_seconds()
+        if left > 0:
+            raise ThrottledError(ceil(left))
+
+
+def matches(begun: Try, password: str) -> bool:
+    """Whether a try's password is right; takes as long where nobody has the address."""
+    with _hashing:
+        right = _hasher().verify(password, begun.password_hash or _nobody())
+    return right and begun.account_id is not None
+
+
+def succeed(db: Session, begun: Try) -> AccountRow:
+    """The account of a try whose password was right; it no longer counts."""
+    for key in begun.keys:
+        account_rows.forget_attempts(db, key)
+    return db.get_one(AccountRow, begun.account_id)
+
+
+def know_device(db: Session, account: AccountRow, device: str | None, now: datetime) -> str:
+    """Know the browser from which an account has signed in; its token, made if it has none."""
+    account_rows.forget_devices_before(db, now - DEVICE_KNOWN)
+    known = account_rows.known_device(db, digest(device), account.email) if device else None
+    token = device if known is not None and device else new_token()
+    row = known or SignInDeviceRow(token_hash=digest(token), account_id=account.id, seen_at=now)
+    row.seen_at = now
+    db.add(row)
+    return token
 
 
 def open_session(db: Session, account: AccountRow, now: datetime, lasts: timedelta) -> str:

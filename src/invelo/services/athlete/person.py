@@ -19,6 +19,16 @@ def of_athlete(db: Session, athlete_id: UUID) -> Person:
     return ANSWERS.validate_python(row.answers) if row else Person()
 
 
+UNKEPT = "none"
+"""The version of what was never kept."""
+
+
+def version(db: Session, athlete_id: UUID) -> str:
+    """The version of what they have told."""
+    row = db.get(PersonRow, athlete_id)
+    return row.version if row else UNKEPT
+
+
 def keep(
     db: Session, account_id: UUID, athlete: AthleteRow, person: Person, now: datetime
 ) -> Person:

@@ -141,6 +141,12 @@ def availability_of(db: Session, athlete_id: UUID) -> StandingAvailability | Non
     return AVAILABILITY.validate_python(row.document) if row else None
 
 
+def availability_version(db: Session, athlete_id: UUID) -> str:
+    """The version of what the coach asked of the athlete's weeks."""
+    row = db.get(AvailabilityRow, athlete_id)
+    return row.version if row else person.UNKEPT
+
+
 def keep_availability(
     db: Session, athlete: AthleteRow, asked: StandingAvailability, now: datetime
 ) -> None:
@@ -274,7 +280,7 @@ def keep(
     row = WeekPlanRow(
         athlete_id=athlete.id,
         week_start=seen.week_start,
-        number=standing + 1,
+        number=plan_rows.last_number(db, athlete.id, seen.week_start) + 1,
         placed=sorted(plan),
         note=note,
         **dated(moment),
@@ -314,8 +320,8 @@ def standing_availability(db: Session, athlete: AthleteRow, today: date) -> Stan
     return usual_availability(told, advise_days(low_resistance(who), told.days, told.minutes))
 
 
-def undo(db: Session, athlete: AthleteRow, week_start: date) -> None:
-    """Take up the revision before; the undone one goes.
+def undo(db: Session, athlete: AthleteRow, week_start: date, now: datetime) -> None:
+    """Take up the revision before; the undone one keeps its number, which no other gets.
 
     Raises:
         ConflictError: if there is none.
@@ -323,5 +329,6 @@ def undo(db: Session, athlete: AthleteRow, week_start: date) -> None:
     row = plan_rows.newest_week(db, athlete.id, week_start)
     if row is None:
         raise ConflictError("week", "there is nothing to undo.", "Go on from here.")
-    db.delete(row)
+    row.undone_at = now
+    db.add(row)
     db.flush()

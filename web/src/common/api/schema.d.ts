@@ -35,8 +35,8 @@ export interface paths {
         put?: never;
         /**
          * Sign In
-         * @description Check a password and set the session cookie. Five failures in a quarter of an hour lock
-         *     the address for the rest of it.
+         * @description Check a password and set the session cookie. After five failures with an address, tries from
+         *     browsers it does not know have to pause, longer each time, for a minute at most.
          */
         post: operations["sign_in"];
         delete?: never;
@@ -56,7 +56,7 @@ export interface paths {
         put?: never;
         /**
          * Sign Out
-         * @description End the session here and on the server.
+         * @description End the session here and on the server, and let the browser forget what it has read.
          */
         post: operations["sign_out"];
         delete?: never;
@@ -400,7 +400,7 @@ export interface paths {
         get: operations["get_photo"];
         /**
          * Put Photo
-         * @description Keep a photo of a home-made rig.
+         * @description Keep a photo of a home-made rig, without its metadata.
          */
         put: operations["put_photo"];
         post?: never;
@@ -673,7 +673,7 @@ export interface paths {
         get: operations["get_rung"];
         /**
          * Change Rung
-         * @description Change everything about a rung but its place.
+         * @description Change everything about a rung but its place. `If-Match` is the rung's `version`.
          */
         put: operations["change_rung"];
         post?: never;
@@ -818,7 +818,7 @@ export interface paths {
         put?: never;
         /**
          * Undo
-         * @description Take back the last edit.
+         * @description Take back the last edit. `If-Match` is the ladder's `version`.
          */
         post: operations["undo"];
         delete?: never;
@@ -838,7 +838,7 @@ export interface paths {
         put?: never;
         /**
          * Redo
-         * @description Do again what was undone last.
+         * @description Do again what was undone last. `If-Match` is the ladder's `version`.
          */
         post: operations["redo"];
         delete?: never;
@@ -858,6 +858,7 @@ export interface paths {
         /**
          * Set Terms
          * @description What counts as a step and as a gap here, and in which order a coach likes to make one.
+         *     `If-Match` is the ladder's `version`.
          */
         put: operations["set_terms"];
         post?: never;
@@ -1289,7 +1290,8 @@ export interface paths {
         get?: never;
         /**
          * Keep Availability
-         * @description Keep what is asked of every week, in place of what was asked before.
+         * @description Keep what is asked of every week, in place of what was asked before. `If-Match` is
+         *     `availability_version`.
          */
         put: operations["keep_availability"];
         post?: never;
@@ -1310,7 +1312,7 @@ export interface paths {
         put?: never;
         /**
          * Undo Week
-         * @description Take up the revision before the one that stands.
+         * @description Take up the revision before the one that stands. `If-Match` is `revision`.
          */
         post: operations["undo_week"];
         delete?: never;
@@ -4698,6 +4700,11 @@ export interface components {
             redo: string;
             /** Revision */
             revision: number;
+            /**
+             * Version
+             * @description For `If-Match`: another after every change.
+             */
+            version: string;
             /** Model Version */
             model_version: string;
             /** Catalogue Version */
@@ -6313,6 +6320,11 @@ export interface components {
             sex: ("male" | "female") | null;
             /** Missing */
             missing: string[];
+            /**
+             * Version
+             * @description For `If-Match`.
+             */
+            version: string;
         };
         /**
          * PersonRequest
@@ -7855,6 +7867,11 @@ export interface components {
              * Format: uuid
              */
             id: string;
+            /**
+             * Version
+             * @description For `If-Match`.
+             */
+            version: string;
             /** Position */
             position: number;
             /** Name */
@@ -9389,6 +9406,11 @@ export interface components {
             today: string;
             /** Revision */
             revision: number;
+            /**
+             * Availability Version
+             * @description For `If-Match`, of what is asked of each week.
+             */
+            availability_version: string;
             /** Note */
             note: string;
             /** Kind */
@@ -9757,7 +9779,9 @@ export interface operations {
             query?: never;
             header?: never;
             path?: never;
-            cookie?: never;
+            cookie?: {
+                invelo_device?: string | null;
+            };
         };
         requestBody: {
             content: {
@@ -9794,6 +9818,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9875,6 +9908,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -9942,6 +9984,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -10002,6 +10053,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10080,6 +10140,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -10149,6 +10218,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -10209,6 +10287,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10289,6 +10376,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -10349,6 +10445,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10425,6 +10530,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -10448,7 +10562,10 @@ export interface operations {
     keep_person: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description The `version` that was read; refused (412) if it stands no more. */
+                "If-Match"?: string | null;
+            };
             path: {
                 athlete_id: string;
             };
@@ -10491,6 +10608,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10560,6 +10686,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10640,6 +10775,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -10713,6 +10857,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -10775,6 +10928,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10855,6 +11017,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -10915,6 +11086,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10995,6 +11175,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -11055,6 +11244,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -11135,6 +11333,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -11195,6 +11402,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -11275,6 +11491,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -11335,6 +11560,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -11415,6 +11649,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -11484,6 +11727,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -11546,6 +11798,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -11626,6 +11887,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -11695,6 +11965,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -11755,6 +12034,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -11835,6 +12123,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -11900,6 +12197,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -11974,6 +12280,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -12039,6 +12354,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -12119,6 +12443,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -12188,6 +12521,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -12248,6 +12590,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -12328,6 +12679,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -12391,6 +12751,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -12468,6 +12837,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -12491,7 +12869,10 @@ export interface operations {
     change_rung: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description The `version` that was read; refused (412) if it stands no more. */
+                "If-Match"?: string | null;
+            };
             path: {
                 ladder_id: string;
                 rung_id: string;
@@ -12535,6 +12916,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -12603,6 +12993,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -12683,6 +13082,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -12745,6 +13153,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -12818,6 +13235,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -12899,6 +13325,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -12965,6 +13400,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -13043,6 +13487,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -13066,7 +13519,10 @@ export interface operations {
     undo: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description The `version` that was read; refused (412) if it stands no more. */
+                "If-Match"?: string | null;
+            };
             path: {
                 ladder_id: string;
             };
@@ -13105,6 +13561,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -13135,7 +13600,10 @@ export interface operations {
     redo: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description The `version` that was read; refused (412) if it stands no more. */
+                "If-Match"?: string | null;
+            };
             path: {
                 ladder_id: string;
             };
@@ -13181,6 +13649,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -13204,7 +13681,10 @@ export interface operations {
     set_terms: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description The `version` that was read; refused (412) if it stands no more. */
+                "If-Match"?: string | null;
+            };
             path: {
                 ladder_id: string;
             };
@@ -13247,6 +13727,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -13319,6 +13808,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -13399,6 +13897,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -13469,6 +13976,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -13531,6 +14047,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -13614,6 +14139,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -13676,6 +14210,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -13756,6 +14299,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -13816,6 +14368,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -13894,6 +14455,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -13958,6 +14528,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -14036,6 +14615,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -14107,6 +14695,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -14171,6 +14768,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -14251,6 +14857,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -14311,6 +14926,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -14389,6 +15013,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -14453,6 +15086,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -14529,6 +15171,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -14591,6 +15242,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -14663,6 +15323,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -14746,6 +15415,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -14822,6 +15500,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -14848,7 +15535,10 @@ export interface operations {
                 /** @description The week's Monday; this week if left out. */
                 week_start?: string | null;
             };
-            header?: never;
+            header?: {
+                /** @description The `version` that was read; refused (412) if it stands no more. */
+                "If-Match"?: string | null;
+            };
             path: {
                 athlete_id: string;
             };
@@ -14898,6 +15588,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -14924,7 +15623,10 @@ export interface operations {
                 /** @description The week's Monday; this week if left out. */
                 week_start?: string | null;
             };
-            header?: never;
+            header?: {
+                /** @description The `version` that was read; refused (412) if it stands no more. */
+                "If-Match"?: string | null;
+            };
             path: {
                 athlete_id: string;
             };
@@ -14963,6 +15665,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -15046,6 +15757,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -15109,6 +15829,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -15186,6 +15915,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -15249,6 +15987,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -15329,6 +16076,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -15392,6 +16148,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -15468,6 +16233,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -15530,6 +16304,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -15604,6 +16387,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -15662,6 +16454,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -15729,6 +16530,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -15809,6 +16619,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -15869,6 +16688,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -15941,6 +16769,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -16021,6 +16858,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -16087,6 +16933,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -16168,6 +17023,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -16229,6 +17093,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -16298,6 +17171,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -16379,6 +17261,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -16446,6 +17337,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -16524,6 +17424,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -16586,6 +17495,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -16666,6 +17584,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -16726,6 +17653,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -16802,6 +17738,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -16860,6 +17805,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -16942,6 +17896,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -17012,6 +17975,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -17075,6 +18047,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -17157,6 +18138,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -17219,6 +18209,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -17289,6 +18288,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -17372,6 +18380,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -17447,6 +18464,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -17511,6 +18537,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -17592,6 +18627,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -17658,6 +18702,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -17740,6 +18793,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -17813,6 +18875,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -17876,6 +18947,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -17957,6 +19037,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -18018,6 +19107,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -18087,6 +19185,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -18174,6 +19281,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -18236,6 +19352,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -18318,6 +19443,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -18382,6 +19516,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -18463,6 +19606,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -18523,6 +19675,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -18597,6 +19758,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -18659,6 +19829,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -18739,6 +19918,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -18803,6 +19991,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -18879,6 +20076,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -18941,6 +20147,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -19021,6 +20236,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description A value cannot be used; nothing was written. */
             422: {
                 headers: {
@@ -19086,6 +20310,15 @@ export interface operations {
             };
             /** @description It goes against what is already kept. */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
                 headers: {
                     [name: string]: unknown;
                 };

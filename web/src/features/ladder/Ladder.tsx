@@ -100,7 +100,11 @@ function Sheet({ sheet, onGone }: { sheet: Schema["LadderSheet"]; onGone: () => 
   /** Draw what came back at once, so that nobody asks for a rung that is gone. */
   const turn = (way: "undo" | "redo") =>
     act(async () => {
-      const made = await answer(api.POST(`/api/ladders/{ladder_id}/${way}`, { params: path }));
+      const made = await answer(
+        api.POST(`/api/ladders/{ladder_id}/${way}`, {
+          params: { ...path, header: { "If-Match": sheet.version } },
+        }),
+      );
       flushSync(() => client.setQueryData(queries.ladder(sheet.id).queryKey, made));
     });
   const undo = () => turn("undo");

@@ -28,6 +28,7 @@ export function RungEditor({ sheet, rung, onClose }: Props) {
     ({ id }) => id === rung.movement,
   );
   const [draft, put, settle] = useDraft<PlainRung>(`rung.${rung.id}`, () => plainOf(rung));
+  const [begunAt] = useState(rung.version);
   const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const form = movement && forms?.find(({ id }) => id === movement.form);
   const change = (changes: Partial<PlainRung>) => put({ ...draft, ...changes });
@@ -37,7 +38,10 @@ export function RungEditor({ sheet, rung, onClose }: Props) {
       () =>
         answer(
           api.PUT("/api/ladders/{ladder_id}/rungs/{rung_id}", {
-            params: { path: { ladder_id: sheet.id, rung_id: rung.id } },
+            params: {
+              path: { ladder_id: sheet.id, rung_id: rung.id },
+              header: { "If-Match": begunAt },
+            },
             body: draft,
           }),
         ),

@@ -140,6 +140,7 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (week_start: string) =
           params: {
             path: { athlete_id: sheet.athlete_id },
             query: { week_start: sheet.week_start },
+            header: { "If-Match": String(sheet.revision) },
           },
         }),
       ),

@@ -21,7 +21,11 @@ export type Edit = Availability["hands"]["edits"][number];
 export function keepAvailability(sheet: Sheet, availability: Availability) {
   return answer(
     api.PUT("/api/athletes/{athlete_id}/week/availability", {
-      params: { path: { athlete_id: sheet.athlete_id }, query: { week_start: sheet.week_start } },
+      params: {
+        path: { athlete_id: sheet.athlete_id },
+        query: { week_start: sheet.week_start },
+        header: { "If-Match": sheet.availability_version },
+      },
       body: availability,
     }),
   );

@@ -5,7 +5,7 @@ from collections.abc import AsyncIterator, Callable, Coroutine
 from contextlib import AbstractAsyncContextManager, asynccontextmanager
 from typing import Any, ClassVar
 
-from fastapi import WebSocket
+from fastapi import WebSocket, WebSocketDisconnect
 from pydantic import BaseModel
 from websockets.asyncio.client import ClientConnection, connect
 from websockets.exceptions import ConnectionClosed
@@ -30,6 +30,18 @@ async def device_at(
 async def say(page: WebSocket, message: BaseModel) -> None:
     """Tell a page something."""
     await page.send_text(message.model_dump_json())
+
+
+async def heard(page: WebSocket) -> str:
+    """What a page says next; what is no text is said as nothing, so that it is refused in words.
+
+    Raises:
+        WebSocketDisconnect: once the page is left.
+    """
+    message = await page.receive()
+    if message["type"] == "websocket.disconnect":
+        raise WebSocketDisconnect(message.get("code", 1005))
+    return message.get("text") or ""
 
 
 async def either(*running: Coroutine[Any, Any, None]) -> None:
@@ -99,5 +111,5 @@ class DeviceRelay:
                 await self.fault(error)
 
     async def _hear(self) -> None:
-        while not await self.command(await self.page.receive_text()):
+        while not await self.command(await heard(self.page)):
             pass

@@ -73,11 +73,11 @@ function PlaceCard({ athleteId, place, person }: CardProps) {
   const [adding, setAdding] = useState(false);
   const { act, error } = useAct("places", "squad", "athlete", "ladder");
   const trains = person.places.includes(place.id);
-  const { missing: _, ...told } = person;
+  const { missing: _, version, ...told } = person;
   const train = (on: boolean) =>
     act(() =>
       api.PUT("/api/athletes/{athlete_id}/person", {
-        params: { path: { athlete_id: athleteId } },
+        params: { path: { athlete_id: athleteId }, header: { "If-Match": version } },
         body: {
           ...told,
           places: on

@@ -1,6 +1,6 @@
 /** Goals, time, likes and body measures; anything may be left open and filled in later. */
 import { useQuery } from "@tanstack/react-query";
-import type { FormEvent } from "react";
+import { type FormEvent, useState } from "react";
 import { api, type Schema } from "../../../common/api/client";
 import { queries } from "../../../common/api/queries";
 import { useAct } from "../../../common/hooks/useAct";
@@ -47,7 +47,8 @@ export function PersonPart({ athlete }: { athlete: Schema["AthleteOut"] }) {
 function PersonForm({ athleteId, person }: { athleteId: string; person: Schema["PersonOut"] }) {
   const skills = useQuery(queries.skills).data?.skills ?? [];
   const movements = useQuery(queries.catalogue).data?.movements ?? [];
-  const { missing: _, ...kept } = person;
+  const { missing: _, version, ...kept } = person;
+  const [begunAt] = useState(version);
   const [typed, keepTyping, settle] = useDraft<Told>(`person.${athleteId}`, () => kept);
   const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const put = (changes: Partial<Told>) => keepTyping({ ...typed, ...changes });
@@ -58,7 +59,7 @@ function PersonForm({ athleteId, person }: { athleteId: string; person: Schema["
     act(
       () =>
         api.PUT("/api/athletes/{athlete_id}/person", {
-          params: { path: { athlete_id: athleteId } },
+          params: { path: { athlete_id: athleteId }, header: { "If-Match": begunAt } },
           body: { ...typed, places: person.places },
         }),
       settle,

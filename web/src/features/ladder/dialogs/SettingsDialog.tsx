@@ -41,7 +41,7 @@ export function SettingsDialog(props: { sheet: Schema["LadderSheet"]; onClose: (
       () =>
         answer(
           api.PUT("/api/ladders/{ladder_id}/settings", {
-            params: { path: { ladder_id: sheet.id } },
+            params: { path: { ladder_id: sheet.id }, header: { "If-Match": sheet.version } },
             body: {
               min_reps: Number(typed.min_reps),
               min_hold_s: Number(typed.min_hold_s),

@@ -1,17 +1,22 @@
 """The archive: out and in to the same state, proven; broken ones refused, nothing half written."""
 
+import hashlib
 import json
 import shutil
 import zipfile
 from datetime import UTC, datetime
 from pathlib import Path
+from random import Random
 
 import pytest
 from sqlalchemy import Engine, text
 
 from invelo.db import archive as store
+from invelo.db.database import transaction
 from invelo.domain.errors import InputError
 from invelo.services import archive
+from invelo.services.account import accounts
+from tests.depth import depth
 from tests.stage import empty
 
 NOW = datetime(2026, 3, 2, 9, 0, tzinfo=UTC)
@@ -191,7 +196,7 @@ def test_a_row_that_points_nowhere_leaves_nothing_behind(
     moved = tmp_path / "one.zip"
     shutil.move(one, moved)
     path = changed(moved, tmp_path, "manifest.json", manifest(kept, tables=tables))
-    with pytest.raises(Exception, match="violates foreign key"):
+    with pytest.raises(Exception, match="they do not fit the table"):
         archive.restore(engine, path)
     assert all(not rows for rows in state(engine).values())
 
@@ -208,3 +213,94 @@ def test_an_empty_database_makes_an_archive_too(engine: Engine, tmp_path: Path) 
     told = archive.write(engine, tmp_path / "none.zip", NOW)
     assert told.rows == 0
     archive.restore(engine, tmp_path / "none.zip")
+
+
+# ---- broken in whatever way ---------------------------------------------------------------------
+
+
+@pytest.fixture
+def small(engine: Engine, tmp_path: Path) -> Path:
+    """An archive of one coach, into whose database it is to be restored again."""
+    with transaction(engine) as db:
+        accounts.create(db, "coach@theatre.example", "Ilse Marn", "x" * 12, "Europe/Lisbon", NOW)
+    path = tmp_path / "small.zip"
+    archive.write(engine, path, NOW)
+    empty(engine)
+    return path
+
+
+def test_an_archive_is_for_its_owner_alone(small: Path) -> None:
+    assert small.stat().st_mode & 0o077 == 0
+
+
+def rewritten(small: Path, tmp_path: Path, **files: bytes | None) -> Path:
+    """The archive with some tables' files replaced or left out, and a manifest that agrees."""
+    path = tmp_path / "rewritten.zip"
+    with zipfile.ZipFile(small) as old, zipfile.ZipFile(path, "w") as new:
+        manifest = archive.Manifest.model_validate_json(old.read(archive.MANIFEST))
+        for name in list(manifest.tables):
+            content = files.get(name, old.read(archive.file_of(name)))
+            if content is None:
+                del manifest.tables[name]
+                continue
+            rows, digest = content.count(b"\n"), hashlib.sha256(content).hexdigest()
+            manifest.tables[name] = archive.TableFile(rows=rows, sha256=digest)
+            new.writestr(archive.file_of(name), content)
+        new.writestr(archive.MANIFEST, manifest.model_dump_json())
+    return path
+
+
+DEEP = b'{"id": ' + b"[" * 100_000 + b"]" * 100_000 + b"}\n"
+
+
+@pytest.mark.parametrize(
+    ("files", "words"),
+    [
+        ({"athlete": None}, "lacks the table “athlete”"),
+        ({"account": DEEP}, "account, line 1: it is no JSON"),
+        ({"account": b'{"id": "no id"}\n'}, "account, lines to 1: they do not fit the table"),
+        ({"account": b'{"id": "\\u0000"}\n'}, "they do not fit the table"),
+        ({"account": b'{"id": null}\n'}, "they do not fit the table"),
+        ({"account": b""}, ""),
+    ],
+)
+def test_what_the_manifest_says_rightly_must_fit_too(
+    small: Path, engine: Engine, tmp_path: Path, files: dict[str, bytes | None], words: str
+) -> None:
+    path = rewritten(small, tmp_path, **files)
+    if words:
+        with pytest.raises(InputError, match=words):
+            archive.restore(engine, path)
+    else:
+        archive.restore(engine, path)
+    assert all(not rows for rows in state(engine).values())
+
+
+def test_bit_rot_is_refused_in_words_and_leaves_nothing(
+    small: Path, engine: Engine, tmp_path: Path
+) -> None:
+    """Bytes changed, cut out and doubled anywhere; what comes in at all comes in whole."""
+    random, whole = Random(20), small.read_bytes()
+    archive.restore(engine, small)
+    before = state(engine)
+    empty(engine)
+    refused = []
+    for _ in range(depth(80, 1000)):
+        content, at = bytearray(whole), random.randrange(len(whole))
+        change = random.choice(["flip", "cut", "double"])
+        if change == "flip":
+            content[at] ^= 1 << random.randrange(8)
+        else:
+            part = content[at : at + random.randrange(1, 40)]
+            content[at : at + len(part)] = b"" if change == "cut" else part * 2
+        path = tmp_path / "rotten.zip"
+        path.write_bytes(content)
+        try:
+            archive.restore(engine, path)
+        except InputError as error:
+            refused.append(error.remedy)
+        after = state(engine)
+        assert after == before or all(not rows for rows in after.values())
+        empty(engine)
+    assert len(refused) > 60
+    assert all(refused), "each says what to do"

@@ -9,7 +9,6 @@ from pydantic import BaseModel
 from pydantic.json_schema import models_json_schema
 from sqlalchemy import Engine
 from starlette.middleware.gzip import GZipMiddleware
-from starlette.middleware.trustedhost import TrustedHostMiddleware
 
 from invelo import __version__
 from invelo.api.account import sign_in
@@ -129,7 +128,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
     app.add_middleware(ReleasedAddresses)
     app.add_middleware(GZipMiddleware, minimum_size=1024, compresslevel=5)
     app.add_middleware(security.CrossSiteGuard)
-    app.add_middleware(TrustedHostMiddleware, allowed_hosts=settings.allowed_hosts)
+    app.add_middleware(security.KnownHosts, allowed=settings.allowed_hosts)
     app.add_middleware(security.SecurityHeaders, https=settings.secure_cookies)
     app.add_middleware(RequestId)
     return app

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from graphlib import TopologicalSorter
 
 from sqlalchemy import Connection, inspect, text
+from sqlalchemy.exc import DBAPIError
 from sqlmodel import SQLModel
 
 from invelo.domain.errors import InputError
@@ -28,6 +29,9 @@ LEFT_OUT = frozenset(
 )
 """Tables that say who is signed in, standing where, or at work on what just now: no part of the
 data."""
+
+
+_UNBROKEN = "Take an unbroken archive."
 
 
 @dataclass(frozen=True)
@@ -101,8 +105,15 @@ def defer(db: Connection) -> None:
 
 
 def check(db: Connection) -> None:
-    """Hold every row to what it points to, now."""
-    db.execute(text("SET CONSTRAINTS ALL IMMEDIATE"))
+    """Hold every row to what it points to, now.
+
+    Raises:
+        InputError: for a row that points to one that is not there.
+    """
+    try:
+        db.execute(text("SET CONSTRAINTS ALL IMMEDIATE"))
+    except DBAPIError as error:
+        raise InputError("archive", "a row points to one that is not there.", _UNBROKEN) from error
 
 
 def fill(db: Connection, table: TableOf, lines: Iterable[bytes]) -> int:
@@ -119,21 +130,24 @@ def fill(db: Connection, table: TableOf, lines: Iterable[bytes]) -> int:
             f'INSERT INTO "{table.name}" SELECT * FROM '  # noqa: S608
             f'json_populate_recordset(NULL::"{table.name}", CAST(:rows AS json))'
         )
-        db.execute(statement, {"rows": f"[{','.join(batch)}]"})
+        try:
+            db.execute(statement, {"rows": f"[{','.join(batch)}]"})
+        except DBAPIError as error:
+            raise InputError(
+                f"{table.name}, lines to {written}", "they do not fit the table.", _UNBROKEN
+            ) from error
         batch.clear()
 
     for line in lines:
         written += 1
         try:
             told = json.loads(line)
-        except ValueError as error:
+        except (ValueError, RecursionError) as error:
             raise InputError(
-                f"{table.name}, line {written}", "it is no JSON.", "Take an unbroken archive."
+                f"{table.name}, line {written}", "it is no JSON.", _UNBROKEN
             ) from error
         if not isinstance(told, dict):
-            raise InputError(
-                f"{table.name}, line {written}", "it is no row.", "Take an unbroken archive."
-            )
+            raise InputError(f"{table.name}, line {written}", "it is no row.", _UNBROKEN)
         batch.append(line.decode().strip())
         if len(batch) == BATCH:
             write()

@@ -1,6 +1,8 @@
 """What comes in from outside, before the rules look at it."""
 
-from pydantic import AliasChoices, BaseModel, ConfigDict
+from typing import Any
+
+from pydantic import AliasChoices, BaseModel, ConfigDict, field_validator
 
 
 def renamed(name: str, *earlier: str) -> AliasChoices:
@@ -9,7 +11,26 @@ def renamed(name: str, *earlier: str) -> AliasChoices:
     return AliasChoices(name, *earlier)
 
 
-class StrictModel(BaseModel):
-    """A request or a document; a misspelt field is an error, not silence."""
+LONGEST_TEXT = 2000
+MOST_ITEMS = 2000
+GREATEST = 1e9
+"""Letters, items of a list, and size of a number, that any field may have; most have less."""
 
-    model_config = ConfigDict(extra="forbid", allow_inf_nan=False)
+
+class StrictModel(BaseModel):
+    """A request or a document; a misspelt field is an error, not silence, and nothing in it is of a
+    size or kind that nobody could have meant."""
+
+    model_config = ConfigDict(extra="forbid", allow_inf_nan=False, str_max_length=LONGEST_TEXT)
+
+    @field_validator("*", mode="before", check_fields=False)
+    @classmethod
+    def _could_be_meant(cls, value: Any) -> Any:
+        for part in value if isinstance(value, list) else (value,):
+            if isinstance(part, str) and "\0" in part:
+                raise ValueError("it holds a letter that is none (NUL)")
+            if isinstance(part, int | float) and abs(part) > GREATEST:
+                raise ValueError("it is beyond any number that is meant")
+        if isinstance(value, list) and len(value) > MOST_ITEMS:
+            raise ValueError(f"it holds more than {MOST_ITEMS} items")
+        return value

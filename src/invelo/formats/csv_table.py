@@ -16,7 +16,8 @@ from invelo.domain.errors import InputError
 FIRST_YEAR, LAST_YEAR = 1970, 2200
 MOST_ROWS = 5000
 MOST_CELL = 500
-FORMULA = ("=", "+", "-", "@", "\t", "\r")
+FORMULA = ("=", "+", "-", "@", "\t", "\r", "＝", "＋", "－", "＠")
+"""What begins a formula, full-width signs too, which some spreadsheets read alike."""
 NOON = time(12, 0)
 
 Cells = Mapping[str, str]

@@ -6,7 +6,10 @@ Restoring checks the whole manifest first, and writes in one transaction: all of
 """
 
 import hashlib
+import os
+import struct
 import zipfile
+import zlib
 from collections.abc import Iterator
 from datetime import datetime
 from pathlib import Path
@@ -26,6 +29,13 @@ FIRST = "0009"
 MOST_MANIFEST = 1024 * 1024
 MOST_LINE = 64 * 1024 * 1024
 """Bytes of a row: a clip of 8 MiB is 16 MiB as hexadecimal digits."""
+
+
+_BROKEN = (
+    *(zipfile.BadZipFile, zlib.error, EOFError, OSError, struct.error),
+    *(NotImplementedError, RuntimeError, UnicodeDecodeError, OverflowError, ValueError),
+)
+"""What reading a broken ZIP file raises: other bytes, an unknown packing, a password."""
 
 
 class TableFile(BaseModel):
@@ -69,7 +79,8 @@ def write(engine: Engine, path: Path, now: datetime) -> Manifest:
     try:
         with (
             engine.connect().execution_options(isolation_level="REPEATABLE READ") as db,
-            zipfile.ZipFile(part, "w", zipfile.ZIP_DEFLATED, compresslevel=3) as whole,
+            open(part, "wb", opener=_for_us_alone) as made,
+            zipfile.ZipFile(made, "w", zipfile.ZIP_DEFLATED, compresslevel=3) as whole,
         ):
             database.take_time(db)
             for table in archive.tables():
@@ -136,8 +147,11 @@ def restore(engine: Engine, path: Path) -> Manifest:
         if earlier:
             database.move_to(db, manifest.revision)
         there = archive.tables_there(db)
-        if strange := set(manifest.tables) - {table.name for table in there}:
+        names = {table.name for table in there}
+        if strange := set(manifest.tables) - names:
             raise InputError("archive", f"it has a table “{min(strange)}”.", _LATER)
+        if missing := names - set(manifest.tables):
+            raise InputError("archive", f"it lacks the table “{min(missing)}”.", _ANOTHER)
         archive.defer(db)
         for table in there:
             if table.name in manifest.tables:
@@ -150,6 +164,12 @@ def restore(engine: Engine, path: Path) -> Manifest:
 
 
 _LATER = "Restore it with a later Invelo: this one does not know all of it."
+_ANOTHER = "Take another copy of it."
+
+
+def _for_us_alone(path: str, flags: int) -> int:
+    """Opens a file that nobody else may read: it holds what people have entrusted to a coach."""
+    return os.open(path, flags, 0o600)
 
 
 def _opened(path: Path) -> zipfile.ZipFile:
@@ -157,7 +177,7 @@ def _opened(path: Path) -> zipfile.ZipFile:
         return zipfile.ZipFile(path)
     except FileNotFoundError as error:
         raise InputError("archive", f"there is no file {path}.", "Name one.") from error
-    except (zipfile.BadZipFile, OSError) as error:
+    except _BROKEN as error:
         raise InputError(
             "archive", "it is no archive, or was cut short.", "Take another copy of it."
         ) from error
@@ -169,7 +189,7 @@ def _manifest(whole: zipfile.ZipFile) -> Manifest:
         if info.file_size > MOST_MANIFEST:
             raise KeyError(MANIFEST)
         manifest = Manifest.model_validate_json(whole.read(MANIFEST))
-    except (KeyError, ValidationError, zipfile.BadZipFile) as error:
+    except (KeyError, ValidationError, *_BROKEN) as error:
         raise InputError("archive", "it has no manifest.", "Take another copy of it.") from error
     if manifest.format != FORMAT:
         raise InputError("archive", f"its format is “{manifest.format}”, not “{FORMAT}”.", _LATER)
@@ -180,7 +200,7 @@ def _lines(whole: zipfile.ZipFile, table: str) -> Iterator[bytes]:
     try:
         with whole.open(file_of(table)) as file:
             yield from _each(file)
-    except (KeyError, zipfile.BadZipFile, EOFError) as error:
+    except (KeyError, *_BROKEN) as error:
         raise InputError(
             "archive", f"the rows of “{table}” are missing or broken.", "Take another copy of it."
         ) from error

@@ -41,7 +41,7 @@ def test_kit_is_kept_changed_and_taken_off(coach: Coach, new_coach) -> None:
     )
     stranger = new_coach()
     assert stranger.get("/api/places")["places"] == []
-    assert problem(stranger.client.delete(f"/api/kit/{item}"), 404)["field"] == "place"
+    assert problem(stranger.client.delete(f"/api/kit/{item}"), 404)["field"] == "thing"
     coach.client.delete(f"/api/kit/{item}").raise_for_status()
     coach.client.delete(f"/api/places/{place}").raise_for_status()
     assert coach.get("/api/places")["places"] == []

@@ -124,6 +124,11 @@ def test_every_ladder_of_a_file_is_judged(coach, base, ladder, engine) -> None:
 # ---- CSV out -----------------------------------------------------------------------------------
 
 
+def without_ids(content: bytes) -> list[bytes]:
+    """The rows of an export but for the ids of the sets, which are new elsewhere."""
+    return [line.rpartition(b",")[0] for line in content.splitlines()]
+
+
 def test_what_goes_out_comes_in_elsewhere_the_same(coach, base, ladder, new_coach) -> None:
     coach.trains(ladder["id"], (10, 9, 8), pain=1, pain_place="left wrist", note="well, slow")
     out = coach.client.get(f"{base}/logs")
@@ -133,7 +138,7 @@ def test_what_goes_out_comes_in_elsewhere_the_same(coach, base, ladder, new_coac
     there = f"/api/athletes/{other.has_ladder()['athlete_id']}"
     sends(other, there, out.content, keep=True).raise_for_status()
     again = other.client.get(f"{there}/logs").content
-    assert again == out.content
+    assert without_ids(again) == without_ids(out.content)
 
 
 # ---- by hand -----------------------------------------------------------------------------------

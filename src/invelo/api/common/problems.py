@@ -44,6 +44,7 @@ class ProblemDocument(BaseModel):
 
 
 ERRORS: dict[int | str, dict[str, Any]] = {
+    400: {"model": ProblemDocument, "description": "It is no request that can be read."},
     401: {"model": ProblemDocument, "description": "Nobody is signed in."},
     404: {"model": ProblemDocument, "description": "There is no such thing among the coach's own."},
     409: {"model": ProblemDocument, "description": "It goes against what is already kept."},
@@ -101,6 +102,7 @@ def link_ended(state: str) -> JSONResponse:
 
 
 REMEDIES = {
+    "value_error": "Use plain text and numbers of a usual size, and less at once.",
     "missing": "Send it.",
     "json_invalid": "Send a JSON body, with Content-Type: application/json.",
     "model_attributes_type": "Send a JSON object, with Content-Type: application/json.",
@@ -180,7 +182,8 @@ def install(app: FastAPI) -> None:
         field_problem = FieldProblem(
             field="address", problem=f"{error.detail}.", remedy="See /api/openapi.json."
         )
-        return problem(error.status_code, str(error.detail), field_problem)
+        headers = dict(error.headers or {})
+        return problem(error.status_code, str(error.detail), field_problem, headers=headers)
 
     @app.exception_handler(Exception)
     async def unforeseen(_: Request, __: Exception) -> JSONResponse:
@@ -199,7 +202,8 @@ def install(app: FastAPI) -> None:
     @app.exception_handler(DBAPIError)
     async def database(request: Request, error: DBAPIError) -> JSONResponse:
         # The statement's parameters hold people's data: only the kind of error is logged.
-        log.error("database", kind=type(error.orig).__name__, path=request.url.path)
+        route = getattr(request.scope.get("route"), "path", "")  # a path may hold a token
+        log.error("database", kind=type(error.orig).__name__, route=route)
         if isinstance(error.orig, CLASHES):
             request.state.clashed = True  # `OnceMore` asks again
             return _busy("two changes got in each other's way; nothing was written.")

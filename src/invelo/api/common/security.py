@@ -1,6 +1,7 @@
 """What guards every request: response headers, cross-site check, size limit."""
 
 import secrets
+from collections.abc import Sequence
 
 from starlette.datastructures import Headers, MutableHeaders
 from starlette.responses import Response
@@ -66,6 +67,36 @@ class SecurityHeaders:
             await send(message)
 
         await self.app(scope, receive, with_headers)
+
+
+class KnownHosts:
+    """Answer to our own host names only: a page of another name that leads here gets nothing."""
+
+    def __init__(self, app: ASGIApp, allowed: Sequence[str]) -> None:
+        """Wrap an application that answers to these names; "*" for any."""
+        self.app = app
+        self.allowed = frozenset(allowed)
+
+    async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        """Let the request through or refuse it."""
+        if scope["type"] == "lifespan" or "*" in self.allowed or self._known(scope):
+            await self.app(scope, receive, send)
+            return
+        refusal = problem(
+            400,
+            "Not a host of this service",
+            FieldProblem(
+                field="host",
+                problem="the service does not answer to this name.",
+                remedy="Use its own, or add this one to INVELO_ALLOWED_HOSTS.",
+            ),
+        )
+        await refusal(scope, receive, send)
+
+    def _known(self, scope: Scope) -> bool:
+        host = Headers(scope=scope).get("host", "")
+        name, _, port = host.rpartition(":")
+        return host in self.allowed or (port.isdigit() and name in self.allowed)
 
 
 class CrossSiteGuard:

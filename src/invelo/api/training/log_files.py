@@ -1,7 +1,7 @@
 """Logs by hand and as files: a whole session at once, and CSV out and in."""
 
-from datetime import UTC, date, datetime
-from typing import Annotated
+from datetime import date, datetime
+from typing import Annotated, Literal
 from uuid import UUID
 from zoneinfo import ZoneInfo
 
@@ -21,20 +21,36 @@ from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
 from invelo.api.training.set_schemas import NewSet
 from invelo.db import logs
-from invelo.db.moment import Moment
-from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.errors import InputError, require_within
 from invelo.domain.strict import renamed
 from invelo.domain.training.log import told
-from invelo.formats import csv_table
 from invelo.formats.training import log_csv
-from invelo.services.training import retrospective_log
+from invelo.services.training import log_import, retrospective_log
 from invelo.services.training.floor import SetEntry
 
 router = APIRouter(prefix="/api/athletes/{athlete_id}", tags=["Log files"], responses=ERRORS)
 
 MOST_SESSIONS = 2000
+
+
+class LogFile(CsvFile):
+    """A CSV file of logged sets."""
+
+    doubtful: Literal["ask", "known", "new"] = Field(
+        "ask",
+        description="What rows are that are like a logged set but of another time: the same, or "
+        "others. Nothing is kept of a file that has any until it is said.",
+    )
+
+
+class DoubtfulRow(ResponseModel):
+    """A row that is like a set which is logged already, but of another time."""
+
+    row: int
+    movement: str
+    amount: float
+    logged_at: datetime
 
 
 class ReadFile(CsvRead):
@@ -43,7 +59,8 @@ class ReadFile(CsvRead):
     sets: int
     sessions: int
     new: int = Field(description="Sets that were written; 0 of a dry run.")
-    known: int = Field(description="Sets that were there already.")
+    known: int = Field(description="Sets that are there already.")
+    doubtful: list[DoubtfulRow]
 
 
 class SetByHand(NewSet):
@@ -135,102 +152,38 @@ def get_logs(
                     "pain place": logged.pain_place,
                     "note": logged.note,
                     "session rpe": f"{session.row.rpe or 0:g}",
+                    "set id": str(logged.id),
                 }
             )
     return csv_answer(log_csv.written(rows), f"Sets of {who.athlete.name}")
 
 
 @router.post("/log-files")
-def read_logs(body: CsvFile, who: AtWork, db: Database, now: Now) -> ReadFile:
+def read_logs(body: LogFile, who: AtWork, db: Database, now: Now) -> ReadFile:
     """Read a CSV of logged sets. A dry run tells how its columns are matched and every row that
-    cannot be kept; nothing is written until all are right. The same file again writes nothing."""
+    cannot be kept; nothing is written until all are right. Sets that are there already, by their id
+    or else by moment, movement and amount, are known: the same file again writes nothing."""
     table = log_csv.read(body.content, who.athlete.time_zone, body.matching)
-    sessions, more = _sessions(db, who.athlete, table.rows, now)
-    bad = by_row((*table.bad, *more))
-    new = known = 0
+    file = log_import.read(db, who.athlete, table.rows, body.doubtful == "known", now)
+    bad = by_row((*table.bad, *file.bad))
     if body.keep:
         require_none(bad)
-        new, known = retrospective_log.keep(db, who.athlete, sessions, now)
+        if file.doubtful and body.doubtful == "ask":
+            raise InputError(
+                f"row {file.doubtful[0].row}",
+                "a set like it is logged already, at another time.",
+                "Say whether such rows are the same sets or others. Nothing is kept.",
+            )
+        log_import.keep(db, who.athlete, file, now)
     return ReadFile(
         columns=list(log_csv.COLUMNS),
         header=list(table.header),
         matching=table.matching,
         sets=len(table.rows),
-        sessions=len(sessions),
-        new=new,
-        known=known,
+        sessions=len(file.sessions),
+        new=file.new if body.keep else 0,
+        known=file.known,
+        doubtful=[DoubtfulRow.model_validate(row) for row in file.doubtful],
         bad=[BadRowOut.model_validate(bad_row) for bad_row in bad],
         kept=body.keep,
-    )
-
-
-def _sessions(
-    db: Database, athlete: AthleteRow, sets: tuple[log_csv.CsvSet, ...], now: datetime
-) -> tuple[list[retrospective_log.WholeSession], list[csv_table.BadRow]]:
-    """The sessions that a file's sets make up, and rows that name what is not there."""
-    bad: list[csv_table.BadRow] = []
-    groups: dict[tuple[date, str], list[tuple[log_csv.CsvSet, SetEntry]]] = {}
-    seen: dict[tuple[object, ...], int] = {}
-    for csv_set in sets:
-        try:
-            entry = _entry(db, athlete, csv_set, seen, now)
-        except InputError as error:
-            bad.append(csv_table.BadRow(csv_set.row, error.field, error.problem, error.remedy))
-            continue
-        groups.setdefault((csv_set.day, csv_set.session), []).append((csv_set, entry))
-    sessions = []
-    for (day, name), those in groups.items():
-        first = those[0][0]
-        rpe = next((row.session_rpe for row, _ in those if row.session_rpe), None)
-        sessions.append(
-            retrospective_log.WholeSession(
-                retrospective_log.row_id(athlete.id, "session", day, name),
-                name,
-                Moment(first.at, str(first.at.tzinfo)),
-                rpe,
-                retrospective_log.numbered([entry for _, entry in those]),
-            )
-        )
-    return sessions, bad
-
-
-def _entry(
-    db: Database,
-    athlete: AthleteRow,
-    csv_set: log_csv.CsvSet,
-    seen: dict[tuple[object, ...], int],
-    now: datetime,
-) -> SetEntry:
-    rung = retrospective_log.rung_named(db, athlete.id, csv_set.rung or csv_set.movement)
-    movement = log_csv.find_movement(csv_set.movement) if rung is None else ""
-    if rung is None and not movement:
-        said = csv_set.movement or csv_set.rung
-        raise InputError(
-            "movement",
-            f"“{said[:40]}” is no rung of {athlete.name}'s and no movement, or several bear it.",
-            "Write its name as the catalogue does.",
-        )
-    if csv_set.at.astimezone(UTC) > now:
-        raise InputError("date", "it has not come yet.", "Give a day that is over.")
-    done = csv_set.draft
-    row = (
-        csv_set.day,
-        csv_set.session,
-        csv_set.movement,
-        csv_set.rung,
-        done.number,
-        done.side,
-        done.kind,
-    )
-    seen[row] = seen.get(row, 0) + 1
-    draft = csv_set.draft.model_copy(
-        update={
-            "rung_id": rung.id if rung else None,
-            "movement": movement if rung is None else None,
-        }
-    )
-    return SetEntry(
-        retrospective_log.row_id(athlete.id, *row, seen[row]),
-        draft,
-        Moment(csv_set.at, str(csv_set.at.tzinfo)),
     )

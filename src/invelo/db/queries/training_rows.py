@@ -6,7 +6,9 @@ from typing import Any
 from uuid import UUID
 
 from sqlalchemy import cast, func
+from sqlalchemy import select as columns_of
 from sqlalchemy.dialects.postgresql import JSONB
+from sqlalchemy.orm import aliased
 from sqlalchemy.types import Date
 from sqlmodel import Session, col, select
 
@@ -41,6 +43,24 @@ def finished_between(
         )
         .order_by(col(TrainingSessionRow.at))
     ).all()
+
+
+def sets_between(db: Session, athlete_id: UUID, first: date, last: date) -> Sequence[Any]:
+    """Of the sets of some days that stand: id, session, movement, amount, side, moment and day."""
+    newer = aliased(LoggedSetRow)
+    row = LoggedSetRow
+    wanted = (row.id, row.session_id, row.movement, row.amount, row.side, row.at, row.local_date)
+    rows: Sequence[Any] = db.execute(
+        columns_of(*wanted)  # type: ignore[call-overload]
+        .join(TrainingSessionRow, col(TrainingSessionRow.id) == LoggedSetRow.session_id)
+        .where(
+            TrainingSessionRow.athlete_id == athlete_id,
+            col(LoggedSetRow.local_date).between(first, last),
+            ~select(newer.id).where(newer.corrects_set_id == LoggedSetRow.id).exists(),
+        )
+        .order_by(col(LoggedSetRow.at), col(LoggedSetRow.id))
+    ).all()
+    return rows
 
 
 def last_day(db: Session, athlete_id: UUID) -> date | None:

@@ -5,6 +5,7 @@ from invelo.domain.ladder.ladder import MeasuredLadder, Step
 from invelo.domain.ladder.rung import Rung
 from invelo.domain.ladder.workshop import LadderGraph
 from invelo.domain.plan.prescription import IN_WORDS
+from invelo.formats.markdown import literal
 
 
 def markdown(goal: str, whose: str, drawing: LadderGraph, measured: MeasuredLadder) -> str:
@@ -16,9 +17,9 @@ def markdown(goal: str, whose: str, drawing: LadderGraph, measured: MeasuredLadd
         drawing, measured: the ladder.
     """
     lines = [
-        f"# {goal}",
+        f"# {literal(goal)}",
         "",
-        f"Measured for {whose}. Ranges hold the value 8 times of 10.",
+        f"Measured for {literal(whose)}. Ranges hold the value 8 times of 10.",
         "",
         "| | Rung | Demand | Step from below | Prescription | Criterion |",
         "|---|---|---|---|---|---|",
@@ -28,16 +29,16 @@ def markdown(goal: str, whose: str, drawing: LadderGraph, measured: MeasuredLadd
         steps = [step for step in measured.steps if step.upper == i]
         cells = (
             str(i + 1),
-            rung.name,
+            literal(rung.name),
             _told(demand.on_scale) if demand.on_scale else "by effort",
             "; ".join(_step(step, measured, len(steps) > 1) for step in steps) or "–",
             prescription_words(rung),
             criterion_words(rung),
         )
-        lines.append(f"| {' | '.join(_escaped(cell) for cell in cells)} |")
+        lines.append(f"| {' | '.join(cells)} |")
     told = [(node.rung.name, node.why) for node in drawing.rungs if node.why]
     if told:
-        lines += ["", *(f"- {name}: {why}" for name, why in told)]
+        lines += ["", *(f"- {literal(name)}: {literal(why)}" for name, why in told)]
     return "\n".join(lines) + "\n"
 
 
@@ -70,12 +71,8 @@ def _told(figure: Estimate) -> str:
 
 
 def _step(step: Step, measured: MeasuredLadder, named: bool) -> str:
-    origin = f" from {measured.rungs[step.lower].name}" if named else ""
+    origin = f" from {literal(measured.rungs[step.lower].name)}" if named else ""
     if step.ratio is None:
         return f"another measure{origin}"
     mark = ", **gap**" if step.gap else ", easier" if step.easier else ""
     return f"×{step.ratio.likely:.2f}{mark}{origin}"
-
-
-def _escaped(cell: str) -> str:
-    return cell.replace("|", "\\|").replace("\n", " ")

@@ -3,21 +3,22 @@
 from invelo.domain.plan.session.builder import cautions
 from invelo.domain.plan.session.words import block_words, sets_words
 from invelo.domain.plan.session.work import Session
+from invelo.formats.markdown import literal
 from invelo.formats.plan.words import FileWeek
 
 
 def markdown(week: FileWeek) -> str:
     """A week, day by day."""
-    lines = [f"# Week of {week.week_start.isoformat()}, {week.who}", ""]
+    lines = [f"# Week of {week.week_start.isoformat()}, {literal(week.who)}", ""]
     if week.habit is not None:
         lines += [
-            f"Every day at {week.habit.at}, {week.habit.moment}: {week.habit.amount} × "
+            f"Every day at {week.habit.at}, {literal(week.habit.moment)}: {week.habit.amount} × "
             f"{week.habit.movement.name.lower()}.",
             "",
         ]
     for day in week.days:
-        where = f", {day.place}" if day.place else ""
-        lines += [f"## {day.title}, {day.at}{where}, about {day.minutes:.0f} min", ""]
+        where = f", {literal(day.place)}" if day.place else ""
+        lines += [f"## {literal(day.title)}, {day.at}{where}, about {day.minutes:.0f} min", ""]
         lines += _session(day.session)
     return "\n".join(lines)
 
@@ -25,11 +26,11 @@ def markdown(week: FileWeek) -> str:
 def _session(session: Session) -> list[str]:
     lines = []
     for block in session.blocks:
-        lines += [f"### {block_words(block)}", ""]
+        lines += [f"### {literal(block_words(block))}", ""]
         for item in block.items:
-            lines.append(f"- **{item.name}**: {'; '.join(sets_words(item))}")
+            lines.append(f"- **{literal(item.name)}**: {'; '.join(sets_words(item))}")
         lines.append("")
     if session.notes:
-        lines += [*(f"> {note}" for note in session.notes), ""]
+        lines += [*(f"> {literal(note)}" for note in session.notes), ""]
     lines += [*(f"- {line}" for line in cautions(session)), ""]
     return lines

@@ -4,6 +4,7 @@ It says nothing of health: pain, screens and notes stay with the coach.
 """
 
 from invelo.domain.athlete.caution import STANDING
+from invelo.formats.markdown import literal
 from invelo.formats.review.words import BlockReport
 
 
@@ -11,9 +12,9 @@ def markdown(block: BlockReport) -> str:
     """The report."""
     form_ok, sets = block.sets
     lines = [
-        f"# {block.weeks} weeks towards: {block.goal}",
+        f"# {block.weeks} weeks towards: {literal(block.goal)}",
         "",
-        f"{block.who}, {block.first.isoformat()} to {block.last.isoformat()}",
+        f"{literal(block.who)}, {block.first.isoformat()} to {block.last.isoformat()}",
         "",
         "## What you did",
         "",
@@ -25,11 +26,11 @@ def markdown(block: BlockReport) -> str:
         lines.append(f"- capacity: about {abs(100 * block.growth):.0f} % {way} than at the start")
     lines += ["", "## Where you stand", ""]
     if block.began_on == block.stands_on:
-        lines.append(f"On “{block.stands_on}”, as at the start.")
+        lines.append(f"On “{literal(block.stands_on)}”, as at the start.")
     else:
-        lines.append(f"From “{block.began_on}” to “{block.stands_on}”.")
+        lines.append(f"From “{literal(block.began_on)}” to “{literal(block.stands_on)}”.")
     if block.moves:
-        lines += ["", "## On the way", "", *(f"- {move}" for move in block.moves)]
+        lines += ["", "## On the way", "", *(f"- {literal(move)}" for move in block.moves)]
     lines += ["", "## What comes next", "", _next(block), "", f"*{STANDING}*", ""]
     return "\n".join(lines)
 
@@ -39,10 +40,11 @@ def _next(block: BlockReport) -> str:
     if forecast is None:
         return "Go on; a few more sessions, and we can say when the next step is likely."
     if forecast.likely is None:
-        return f"The {forecast.what} is not in sight yet. {forecast.nearer}"
+        return f"The {literal(forecast.what)} is not in sight yet. {forecast.nearer}"
     until = forecast.high.isoformat() if forecast.high else "much later"
     low = forecast.low.isoformat() if forecast.low else forecast.likely.isoformat()
+    what = literal(forecast.what)
     return (
-        f"The {forecast.what}: likely around {forecast.likely.isoformat()} ({low} to {until}, "
+        f"The {what}: likely around {forecast.likely.isoformat()} ({low} to {until}, "
         f"eight times of ten). {forecast.nearer}"
     )

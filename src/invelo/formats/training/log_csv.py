@@ -4,6 +4,7 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from datetime import date, datetime, timedelta
 from typing import get_args
+from uuid import UUID
 
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.errors import InputError
@@ -34,6 +35,7 @@ COLUMNS = (
     "pain place",
     "note",
     "session rpe",
+    "set id",
 )
 WANTED = ("date", "amount", "rpe")
 """Without which no row is read; a rung or a movement besides."""
@@ -72,6 +74,7 @@ class CsvSet:
     rung: str
     draft: SetDraft
     session_rpe: float | None
+    set_id: UUID | None = None
 
     @property
     def count(self) -> EstimatedCount:
@@ -140,7 +143,19 @@ def _set(row: int, cells: Cells, time_zone: str) -> CsvSet:
         rung=cells.get("rung", ""),
         draft=draft,
         session_rpe=number_of(cells, "session rpe", 0, 0, 10) or None,
+        set_id=_id(cells.get("set id", "")),
     )
+
+
+def _id(words: str) -> UUID | None:
+    if not words:
+        return None
+    try:
+        return UUID(words)
+    except ValueError:
+        raise InputError(
+            "set id", f"“{words[:40]}” is none.", "Leave it as it was written, or empty."
+        ) from None
 
 
 def _unit(movement: str, words: str) -> Unit:

@@ -40,9 +40,9 @@ def item(db: Session, account_id: UUID, item_id: UUID) -> KitItemRow:
         MissingError: if it is not.
     """
     kit_item_row = db.get(KitItemRow, item_id)
-    if kit_item_row is None:
+    where = db.get(PlaceRow, kit_item_row.place_id) if kit_item_row else None
+    if kit_item_row is None or where is None or where.account_id != account_id:
         raise MissingError("thing")
-    place(db, account_id, kit_item_row.place_id)
     return kit_item_row
 
 
@@ -141,7 +141,7 @@ def keep_item(
             raise ConflictError("kit", "there is too much here.", "Take something off first.")
         row = KitItemRow(id=item_id, place_id=where.id, kind=thing.kind, name=thing.name)
     else:
-        place(db, account_id, row.place_id)
+        item(db, account_id, item_id)
         if rebuilt(item_of(row), thing):
             row.approved_on = row.checked_on = row.safe = None
     row.place_id, row.kind, row.name = where.id, thing.kind, thing.name

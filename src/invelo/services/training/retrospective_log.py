@@ -10,7 +10,6 @@ from sqlmodel import Session
 from invelo.db.moment import Moment
 from invelo.db.queries import ladder_rows
 from invelo.db.tables.athlete import AthleteRow
-from invelo.db.tables.ladder import RungRow
 from invelo.db.tables.training import LoggedSetRow, TrainingSessionRow
 from invelo.domain.errors import InputError
 from invelo.services.review import propose
@@ -77,13 +76,6 @@ def keep(
 def _stand_in(sets: Sequence[SetEntry]) -> float:
     """The mean effort of the sets, where nobody said how hard the whole session was."""
     return round(sum(set_entry.draft.rpe for set_entry in sets) / len(sets), 1) if sets else 1.0
-
-
-def rung_named(db: Session, athlete_id: UUID, name: str) -> RungRow | None:
-    """A rung of any of the athlete's ladders by its name, the oldest ladder's first."""
-    known = ladder_rows.rungs_of_athlete(db, athlete_id)
-    rungs = [row for row in known if row.name.casefold() == name.casefold()]
-    return rungs[0] if rungs else None
 
 
 def rung_names(db: Session, athlete_id: UUID) -> dict[UUID, str]:

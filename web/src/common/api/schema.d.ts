@@ -2093,7 +2093,8 @@ export interface paths {
         /**
          * Read Logs
          * @description Read a CSV of logged sets. A dry run tells how its columns are matched and every row that
-         *     cannot be kept; nothing is written until all are right. The same file again writes nothing.
+         *     cannot be kept; nothing is written until all are right. Sets that are there already, by their id
+         *     or else by moment, movement and amount, are known: the same file again writes nothing.
          */
         post: operations["read_logs"];
         delete?: never;
@@ -3889,6 +3890,23 @@ export interface components {
             rpe: number;
         };
         /**
+         * DoubtfulRow
+         * @description A row that is like a set which is logged already, but of another time.
+         */
+        DoubtfulRow: {
+            /** Row */
+            row: number;
+            /** Movement */
+            movement: string;
+            /** Amount */
+            amount: number;
+            /**
+             * Logged At
+             * Format: date-time
+             */
+            logged_at: string;
+        };
+        /**
          * EdgeRequest
          * @description One steps from a lower rung to an upper one.
          */
@@ -4872,6 +4890,38 @@ export interface components {
             monotony: number | null;
             /** Strain */
             strain: number | null;
+        };
+        /**
+         * LogFile
+         * @description A CSV file of logged sets.
+         */
+        LogFile: {
+            /**
+             * Content
+             * Format: base64
+             * @description The file as it is, base64.
+             */
+            content: string;
+            /**
+             * Matching
+             * @description Our column to the file's, where the names do not tell; '' leaves one out.
+             */
+            matching?: {
+                [key: string]: string;
+            };
+            /**
+             * Keep
+             * @description Write it; a dry run if left out.
+             * @default false
+             */
+            keep: boolean;
+            /**
+             * Doubtful
+             * @description What rows are that are like a logged set but of another time: the same, or others. Nothing is kept of a file that has any until it is said.
+             * @default ask
+             * @enum {string}
+             */
+            doubtful: "ask" | "known" | "new";
         };
         /**
          * LoggedSessionOut
@@ -7258,9 +7308,11 @@ export interface components {
             new: number;
             /**
              * Known
-             * @description Sets that were there already.
+             * @description Sets that are there already.
              */
             known: number;
+            /** Doubtful */
+            doubtful: components["schemas"]["DoubtfulRow"][];
         };
         /**
          * ReadTests
@@ -9798,6 +9850,15 @@ export interface operations {
                     "application/json": components["schemas"]["SignedIn"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -9881,6 +9942,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -9957,6 +10027,15 @@ export interface operations {
                     "application/json": components["schemas"]["SignedIn"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -10031,6 +10110,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Squad"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -10113,6 +10201,15 @@ export interface operations {
                     "application/json": components["schemas"]["AthleteOut"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -10191,6 +10288,15 @@ export interface operations {
                     "application/json": components["schemas"]["AthleteOut"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -10266,6 +10372,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
             };
             /** @description Nobody is signed in. */
             401: {
@@ -10349,6 +10464,15 @@ export interface operations {
                     "application/json": components["schemas"]["BodyMeasurementOut"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -10423,6 +10547,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Skills"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -10501,6 +10634,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PersonOut"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -10588,6 +10730,15 @@ export interface operations {
                     "application/json": components["schemas"]["PersonOut"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -10664,6 +10815,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Screen"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -10748,6 +10908,15 @@ export interface operations {
                     "application/json": components["schemas"]["Screen"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -10830,6 +10999,15 @@ export interface operations {
                     "application/json": components["schemas"]["Screen"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -10906,6 +11084,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadinessOut"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -10990,6 +11177,15 @@ export interface operations {
                     "application/json": components["schemas"]["ReadinessOut"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -11064,6 +11260,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Places"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -11148,6 +11353,15 @@ export interface operations {
                     "application/json": components["schemas"]["Places"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -11223,6 +11437,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
             };
             /** @description Nobody is signed in. */
             401: {
@@ -11306,6 +11529,15 @@ export interface operations {
                     "application/json": components["schemas"]["Places"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -11381,6 +11613,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
             };
             /** @description Nobody is signed in. */
             401: {
@@ -11464,6 +11705,15 @@ export interface operations {
                     "application/json": components["schemas"]["Places"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -11539,6 +11789,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
             };
             /** @description Nobody is signed in. */
             401: {
@@ -11622,6 +11881,15 @@ export interface operations {
                     "application/json": components["schemas"]["Places"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -11700,6 +11968,15 @@ export interface operations {
                     "application/json": components["schemas"]["Places"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -11776,6 +12053,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BatteryOut"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -11860,6 +12146,15 @@ export interface operations {
                     "application/json": components["schemas"]["TestDone"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -11938,6 +12233,15 @@ export interface operations {
                     "application/json": components["schemas"]["Capacities"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -12013,6 +12317,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
             };
             /** @description Nobody is signed in. */
             401: {
@@ -12096,6 +12409,15 @@ export interface operations {
                     "application/json": components["schemas"]["ReadTests"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -12177,6 +12499,15 @@ export interface operations {
                     "application/json": components["schemas"]["Placements"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -12251,6 +12582,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CatalogueOut"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -12332,6 +12672,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MovementSheet"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -12416,6 +12765,15 @@ export interface operations {
                     "application/json": components["schemas"]["LadderSheet"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -12494,6 +12852,15 @@ export interface operations {
                     "application/json": components["schemas"]["LadderSheet"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -12569,6 +12936,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
             };
             /** @description Nobody is signed in. */
             401: {
@@ -12652,6 +13028,15 @@ export interface operations {
                     "application/json": components["schemas"]["LadderSheet"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -12731,6 +13116,15 @@ export interface operations {
                     "application/json": components["schemas"]["ComparedLadders"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -12808,6 +13202,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RungSheet"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -12896,6 +13299,15 @@ export interface operations {
                     "application/json": components["schemas"]["LadderSheet"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -12972,6 +13384,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
             };
             /** @description Nobody is signed in. */
             401: {
@@ -13055,6 +13476,15 @@ export interface operations {
                     "application/json": components["schemas"]["LadderSheet"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -13131,6 +13561,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LadderSheet"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -13213,6 +13652,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RungName"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -13298,6 +13746,15 @@ export interface operations {
                     "application/json": components["schemas"]["LadderSheet"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -13380,6 +13837,15 @@ export interface operations {
                     "application/json": components["schemas"]["LadderSheet"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -13458,6 +13924,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LadderSheet"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -13541,6 +14016,15 @@ export interface operations {
                     "application/json": components["schemas"]["LadderSheet"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -13620,6 +14104,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LadderSheet"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -13707,6 +14200,15 @@ export interface operations {
                     "application/json": components["schemas"]["LadderSheet"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -13786,6 +14288,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BridgeOut"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -13870,6 +14381,15 @@ export interface operations {
                     "application/json": components["schemas"]["AdjustmentsOut"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -13949,6 +14469,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -14025,6 +14554,15 @@ export interface operations {
                     "application/json": {
                         [key: string]: unknown;
                     };
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -14112,6 +14650,15 @@ export interface operations {
                     "application/json": components["schemas"]["Imported"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -14188,6 +14735,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PrescriptionsOut"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -14272,6 +14828,15 @@ export interface operations {
                     "application/json": components["schemas"]["PrescriptionsOut"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -14346,6 +14911,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Forms"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -14428,6 +15002,15 @@ export interface operations {
                     "application/json": components["schemas"]["Bench"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -14506,6 +15089,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Explained"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -14588,6 +15180,15 @@ export interface operations {
                     "application/json": components["schemas"]["SolutionOut"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -14668,6 +15269,15 @@ export interface operations {
                     "application/json": components["schemas"]["BandAnswers"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -14746,6 +15356,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Pieces"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -14830,6 +15449,15 @@ export interface operations {
                     "application/json": components["schemas"]["RungName"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -14904,6 +15532,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Bands"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -14986,6 +15623,15 @@ export interface operations {
                     "application/json": components["schemas"]["BandOut"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -15066,6 +15712,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -15144,6 +15799,15 @@ export interface operations {
                     "application/json": components["schemas"]["Record"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -15220,6 +15884,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Personal"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -15301,6 +15974,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WeekSheet"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -15388,6 +16070,15 @@ export interface operations {
                     "application/json": components["schemas"]["WeekSheet"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -15471,6 +16162,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WeekSheet"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -15561,6 +16261,15 @@ export interface operations {
                     "application/json": components["schemas"]["WeekSheet"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -15643,6 +16352,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WeekSheet"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -15730,6 +16448,15 @@ export interface operations {
                     "application/json": components["schemas"]["PlanningOut"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -15807,6 +16534,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanningOut"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -15888,6 +16624,15 @@ export interface operations {
                     "application/json": components["schemas"]["PlanningOut"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -15965,6 +16710,15 @@ export interface operations {
                 };
                 content: {
                     "text/event-stream": unknown;
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -16049,6 +16803,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -16128,6 +16891,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -16204,6 +16976,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Feed"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -16284,6 +17065,15 @@ export interface operations {
                     "application/json": components["schemas"]["Feed"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -16360,6 +17150,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -16433,6 +17232,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
             };
             /** @description Nobody is signed in. */
             401: {
@@ -16508,6 +17316,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadySessions"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -16592,6 +17409,15 @@ export interface operations {
                     "application/json": components["schemas"]["ReadySession"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -16667,6 +17493,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
             };
             /** @description Nobody is signed in. */
             401: {
@@ -16747,6 +17582,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FittedOut"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -16831,6 +17675,15 @@ export interface operations {
                     "application/json": components["schemas"]["GroupSheet"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -16911,6 +17764,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DaySession"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -16996,6 +17858,15 @@ export interface operations {
                     "application/json": components["schemas"]["AdaptedSheet"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -17073,6 +17944,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -17149,6 +18029,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DailySheet"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -17234,6 +18123,15 @@ export interface operations {
                     "application/json": components["schemas"]["DailySheet"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -17317,6 +18215,15 @@ export interface operations {
                     "application/json": components["schemas"]["DailySheet"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -17397,6 +18304,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -17473,6 +18389,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LinkState"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -17557,6 +18482,15 @@ export interface operations {
                     "application/json": components["schemas"]["LinkState"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -17632,6 +18566,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
             };
             /** @description Nobody is signed in. */
             401: {
@@ -17711,6 +18654,15 @@ export interface operations {
                     "application/json": components["schemas"]["Opened"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -17784,6 +18736,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
             };
             /** @description Nobody is signed in. */
             401: {
@@ -17869,6 +18830,15 @@ export interface operations {
                     "application/json": components["schemas"]["CheckedIn"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -17948,6 +18918,15 @@ export interface operations {
                     "application/json": components["schemas"]["OfflineBundleOut"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -18025,6 +19004,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LoggedSessionOut"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -18111,6 +19099,15 @@ export interface operations {
                     "application/json": components["schemas"]["Running"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -18189,6 +19186,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -18266,6 +19272,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LoggedSessionOut"][];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -18353,6 +19368,15 @@ export interface operations {
                     "application/json": components["schemas"]["LoggedSetOut"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -18437,6 +19461,15 @@ export interface operations {
                     "application/json": components["schemas"]["LoggedSetOut"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -18515,6 +19548,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SetVersionOut"][];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -18600,6 +19642,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -18681,6 +19732,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
             };
             /** @description Nobody is signed in. */
             401: {
@@ -18766,6 +19826,15 @@ export interface operations {
                     "application/json": components["schemas"]["Finished"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -18848,6 +19917,15 @@ export interface operations {
                     "application/json": components["schemas"]["History"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -18925,6 +20003,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Note"][];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -19010,6 +20097,15 @@ export interface operations {
                     "application/json": components["schemas"]["Note"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -19086,6 +20182,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
             };
             /** @description Nobody is signed in. */
             401: {
@@ -19164,6 +20269,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
             };
             /** @description Nobody is signed in. */
             401: {
@@ -19254,6 +20368,15 @@ export interface operations {
                     "application/json": components["schemas"]["Picture"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -19331,6 +20454,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
             };
             /** @description Nobody is signed in. */
             401: {
@@ -19416,6 +20548,15 @@ export interface operations {
                     "application/json": components["schemas"]["KeptSets"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -19496,6 +20637,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -19566,7 +20716,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["CsvFile"];
+                "application/json": components["schemas"]["LogFile"];
             };
         };
         responses: {
@@ -19577,6 +20727,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadFile"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -19655,6 +20814,15 @@ export interface operations {
                     "application/json": components["schemas"]["LiveFloor"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -19729,6 +20897,15 @@ export interface operations {
                 };
                 content: {
                     "text/event-stream": components["schemas"]["LiveFloor"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -19807,6 +20984,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReviewSheet"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -19891,6 +21077,15 @@ export interface operations {
                     "application/json": components["schemas"]["AnsweredProposalOut"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -19971,6 +21166,15 @@ export interface operations {
                     "application/json": components["schemas"]["AcceptedOut"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -20049,6 +21253,15 @@ export interface operations {
                     "application/json": components["schemas"]["WeekLooked"];
                 };
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -20125,6 +21338,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MessageList"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */
@@ -20209,6 +21431,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
             /** @description Nobody is signed in. */
             401: {
                 headers: {
@@ -20288,6 +21519,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Trends"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Nobody is signed in. */

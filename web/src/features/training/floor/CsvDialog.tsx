@@ -4,9 +4,18 @@ import { answer, api, type Schema } from "../../../common/api/client";
 import { useAct } from "../../../common/hooks/useAct";
 import { Button } from "../../../common/ui/Button";
 import { Dialog } from "../../../common/ui/Dialog";
+import { Choice } from "../../../common/ui/Field";
 import { Wrong } from "../../../common/ui/Wrong";
+import { counted } from "../../../common/units/figures";
 
 const SHOWN = 30;
+
+type Doubtful = NonNullable<Schema["LogFile"]["doubtful"]>;
+const SAID = [
+  ["ask", "say which they are"],
+  ["known", "the same sets: leave them as they are"],
+  ["new", "other sets: keep them too"],
+] as const;
 
 /** A file as base64, read as bytes: what letters it holds is for the service to say. */
 async function asBase64(file: File): Promise<string> {
@@ -23,6 +32,7 @@ export function CsvDialog({ athleteId, onClose }: { athleteId: string; onClose: 
   const [content, setContent] = useState("");
   const [matching, setMatching] = useState<Record<string, string>>({});
   const [read, setRead] = useState<Schema["ReadFile"] | null>(null);
+  const [doubtful, setDoubtful] = useState<Doubtful>("ask");
   const { act, busy, error } = useAct("squad", "athlete", "ladder");
 
   const send = (file: string, match: Record<string, string>, keep: boolean) =>
@@ -31,7 +41,7 @@ export function CsvDialog({ athleteId, onClose }: { athleteId: string; onClose: 
         answer(
           api.POST("/api/athletes/{athlete_id}/log-files", {
             params: { path: { athlete_id: athleteId } },
-            body: { content: file, matching: match, keep },
+            body: { content: file, matching: match, keep, doubtful: keep ? doubtful : "ask" },
           }),
         ),
       setRead,
@@ -71,21 +81,29 @@ export function CsvDialog({ athleteId, onClose }: { athleteId: string; onClose: 
         <p role="status" className="pt-2 font-head text-lg">
           {read.kept
             ? `Kept: ${read.new} sets are new, ${read.known} were there already.`
-            : `${read.sets} sets in ${read.sessions} sessions can be read${read.bad.length ? `, ${read.bad.length} rows cannot` : ""}. Nothing is kept yet.`}
+            : `${counted(read.sets, "set")} can be read${read.known ? `, ${read.known} of them are logged already` : ""}${read.bad.length ? `, ${counted(read.bad.length, "row")} cannot` : ""}. Nothing is kept yet.`}
         </p>
       )}
       {read && !read.kept && (
         <>
           <Matching read={read} onMatch={match} />
           <BadRows bad={read.bad} />
+          {read.doubtful.length > 0 && (
+            <Choice
+              label={`${counted(read.doubtful.length, "row")} like a set of that day, at another time`}
+              value={doubtful}
+              options={SAID}
+              onChange={(event) => setDoubtful(event.target.value as Doubtful)}
+            />
+          )}
           <Button
             main
             busy={busy}
-            disabled={read.bad.length > 0}
+            disabled={read.bad.length > 0 || (read.doubtful.length > 0 && doubtful === "ask")}
             onClick={() => send(content, matching, true)}
             className="mt-3"
           >
-            Keep all {read.sets} sets
+            Keep the new sets
           </Button>
         </>
       )}

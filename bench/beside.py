@@ -1,10 +1,11 @@
-"""Requests beside long work: reads while weeks are planned and live views stand open, answers given
-in bulk. Ratios are to the same read in the same run, alone.
+"""Requests beside long work: reads while weeks are planned, live views stand open and uploads have
+stalled, answers given in bulk. Ratios are to the same read in the same run, alone.
 
     PYTHONPATH=src:. .venv/bin/python -m bench.beside
 """
 
 import os
+import socket
 import statistics
 import subprocess
 import sys
@@ -15,6 +16,7 @@ from collections.abc import Iterator
 from contextlib import ExitStack, contextmanager
 from datetime import UTC, date, datetime, timedelta
 from pathlib import Path
+from uuid import uuid4
 
 import httpx2 as httpx
 
@@ -33,6 +35,8 @@ from invelo.services.review import weekly
 READS = 60
 VIEWS = 150
 TOGETHER = 6
+UPLOADS = 20
+SOLVES = 12
 WEEKS = 8
 OTHER = "other@theatre.example"
 
@@ -104,6 +108,31 @@ def _watched(base: str, tokens: list[str]) -> Iterator[None]:
         yield
 
 
+@contextmanager
+def _stalled(base: str, token: str, athlete: str) -> Iterator[None]:
+    """Uploads that have sent half of a picture and send no more."""
+    host, port = base.removeprefix("http://").split(":")
+    path = f"/api/athletes/{athlete}/sets/{uuid4()}/picture"
+    head = (
+        f"PUT {path} HTTP/1.1\r\nHost: {host}:{port}\r\nCookie: invelo_session={token}\r\n"
+        "Content-Type: image/jpeg\r\nContent-Length: 1000000\r\n\r\n"
+    )
+    with ExitStack() as open_:
+        for _ in range(UPLOADS):
+            upload = open_.enter_context(socket.create_connection((host, int(port)), timeout=60))
+            upload.sendall(head.encode() + b"x" * 500_000)
+        yield
+
+
+def _solving(client: httpx.Client, athletes: list[str], week_start: date) -> None:
+    """Ask for so many weeks to be planned, a long search each."""
+    for number in range(SOLVES):
+        athlete = athletes[number % len(athletes)]
+        week = week_start + timedelta(weeks=2 + number // len(athletes))
+        path = f"/api/athletes/{athlete}/week/plans?week_start={week}"
+        client.post(path, json={"seconds": 20}).raise_for_status()
+
+
 def _drain(stream: httpx.Response) -> None:
     try:
         for _ in stream.iter_bytes():
@@ -155,15 +184,19 @@ def run() -> dict[str, float]:
                 planning = _plans(client, athletes, monday)
                 with _watched(base, tokens):
                     watched = _median(other, "/api/squad")
+                    with _stalled(base, tokens[0], athletes[0]):
+                        _solving(client, athletes, monday)
+                        beside_all = _median(other, "/api/squad")
     return {
         "squad alone, ms": 1000 * alone,
         "proposals answered in bulk": float(answered),
         "answering them, ms": 1000 * bulk,
         "squad beside two plans / alone": planning / alone,
         "another's squad beside 150 views / alone": watched / others,
+        "another's squad beside views, stalled uploads and solves / alone": beside_all / others,
     }
 
 
 if __name__ == "__main__":
     for name, value in run().items():
-        print(f"{name:44} {value:10.2f}")
+        print(f"{name:66} {value:10.2f}")

@@ -1,8 +1,10 @@
-"""Kills: the service ended by SIGKILL at random moments while four phones log sets.
+"""Kills: service, worker and database ended by SIGKILL at random moments while phones log sets and
+backups are written.
 
-    PYTHONPATH=src .venv/bin/python -m bench.kills
+    PYTHONPATH=src:. .venv/bin/python -m bench.kills
 
-Told: kills, sets acknowledged, lost, there twice, out of order. The last three must read 0.
+Told: kills, sets acknowledged, lost, there twice, out of order; backups, and how many of them do
+not read back. All but kills, acknowledged and backups must read 0.
 """
 
 import os
@@ -19,26 +21,31 @@ from pathlib import Path
 from random import Random
 from uuid import UUID, uuid4
 
+import psycopg
 import requests
+from sqlalchemy import Engine
+from sqlalchemy.exc import SQLAlchemyError
 from sqlmodel import Session, select
 
 from invelo.db.database import engine_for, migrate, transaction
 from invelo.db.moment import Moment
 from invelo.db.tables.training import LoggedSetRow
+from invelo.domain.errors import InputError
 from invelo.runtime import postgres
 from invelo.runtime.ports import held_port
 from invelo.runtime.settings import ROOT
+from invelo.services import archive
 from invelo.services.account import accounts
 from invelo.services.squad import squad
 from invelo.services.training import links
 
 ZONE = "Europe/Lisbon"
-PHONES = 4
+PHONES = 6
 LONGEST = 0.6
-"""Seconds between one start of the service and its end, at most."""
+"""Seconds between one start of the service and the next kill, at most."""
 
-
-LEAST, PATIENCE = 40, 60.0
+SETS = 10_000
+PATIENCE = 1200.0
 """Sets that are acknowledged before it ends, and seconds that are waited for them."""
 
 
@@ -46,11 +53,13 @@ LEAST, PATIENCE = 40, 60.0
 class Outcome:
     """What was left of it."""
 
-    kills: int
+    kills: dict[str, int]
     acknowledged: int
     lost: int
     twice: int
     out_of_order: int
+    backups: int
+    unreadable: int
 
 
 class _Service:
@@ -82,6 +91,13 @@ class _Service:
         assert self.process is not None
         self.process.send_signal(signal.SIGKILL)
         self.process.wait()
+
+    def kill_worker(self) -> None:
+        """End its worker without a word; the service goes on without."""
+        assert self.process is not None
+        asked = ["pgrep", "-P", str(self.process.pid), "-f", "invelo worker"]
+        for worker in subprocess.run(asked, capture_output=True, text=True).stdout.split():
+            os.kill(int(worker), signal.SIGKILL)
 
 
 class _Phone(threading.Thread):
@@ -131,46 +147,116 @@ def _now() -> dict[str, str]:
     return {"at": datetime.now(UTC).isoformat(), "time_zone": ZONE}
 
 
-def run(database: str, kills: int, seed: int) -> Outcome:
-    """Kill the service so many times while phones log; what is left in the database."""
-    with held_port() as port:
-        return _run(database, port, kills, seed)
+class _Backups(threading.Thread):
+    """Writes one backup after another; those that are whole are kept to be read at the end."""
+
+    def __init__(self, database: str, folder: Path, done: threading.Event) -> None:
+        super().__init__(daemon=True)
+        self.database, self.folder, self.done = database, folder, done
+        self.whole: list[Path] = []
+
+    def run(self) -> None:
+        """Until it is told to stop."""
+        engine = engine_for(self.database)
+        while not self.done.wait(0.5):
+            path = self.folder / f"{len(self.whole) % 5}-{uuid4().hex[:6]}.zip"
+            try:
+                archive.write(engine, path, datetime.now(UTC))
+            except SQLAlchemyError:
+                continue  # the database was killed amid it: no file under that name
+            self.whole.append(path)
+        engine.dispose()
 
 
-def _run(database: str, port: int, kills: int, seed: int) -> Outcome:
-    random = Random(seed)
+def run(server: postgres.Server, name: str, kills: int, sets: int, seed: int) -> Outcome:
+    """Kill service, worker and database at random while phones log and backups are written.
+
+    Args:
+        server: whose postmaster is killed too; a keeper must bring it back.
+        name: of a database of its own on it.
+        kills: at least so many.
+        sets: until so many are acknowledged.
+        seed: of the moments.
+    """
+    url = server.url(name)
+    migrate(url)
+    with held_port() as port, tempfile.TemporaryDirectory() as folder:
+        return _run(server, url, port, Path(folder), kills, sets, Random(seed))
+
+
+def _run(
+    server: postgres.Server,
+    database: str,
+    port: int,
+    folder: Path,
+    kills: int,
+    sets: int,
+    random: Random,
+) -> Outcome:
     engine = engine_for(database)
-    now = datetime.now(UTC)
-    tokens = []
-    with transaction(engine) as db:
-        coach = accounts.create(db, f"{seed}@theatre.example", "A coach", "x" * 12, ZONE, now)
-        for number in range(PHONES):
-            person = squad.AthleteDraft(uuid4(), f"Phone {number}", 70, 1.7)
-            athlete = squad.enrol(db, coach, person, Moment(now, ZONE))
-            tokens.append(links.make(db, athlete.id, now))
     service, done = _Service(database, port), threading.Event()
-    phones = [_Phone(service.url, token, done) for token in tokens]
+    phones = [_Phone(service.url, token, done) for token in _tokens(engine)]
+    backups = _Backups(database, folder, done)
     service.start()
-    for phone in phones:
-        phone.start()
-    for _ in range(kills):
-        time.sleep(random.uniform(0.05, LONGEST))
-        service.kill()
-        service.start()
+    for thread in (*phones, backups):
+        thread.start()
+    killed = {"service": 0, "worker": 0, "database": 0}
+    deck: list[str] = []
     enough = time.monotonic() + PATIENCE
-    while sum(len(one.acknowledged) for one in phones) < LEAST and time.monotonic() < enough:
-        time.sleep(0.05)  # on a slow machine little is sent between two kills
+
+    def acknowledged() -> int:
+        return sum(len(phone.acknowledged) for phone in phones)
+
+    while sum(killed.values()) < kills or acknowledged() < sets:
+        if time.monotonic() > enough:
+            break
+        time.sleep(random.uniform(0.05, LONGEST))
+        if not deck:
+            deck = random.sample(("service", "worker", "database"), 3)
+        what = deck.pop()
+        killed[what] += 1
+        if what == "database":
+            os.kill(_postmaster(server), signal.SIGKILL)
+            while not server.answers():
+                time.sleep(0.02)
+        elif what == "worker":
+            service.kill_worker()
+        else:
+            service.kill()
+            service.start()
+    while not backups.whole and time.monotonic() < enough:
+        time.sleep(0.05)
     done.set()
-    for phone in phones:
-        phone.join()
+    for thread in (*phones, backups):
+        thread.join()
     service.kill()
-    outcome = _outcome(engine, phones, kills)
+    outcome = _outcome(engine, phones, killed, backups.whole)
     engine.dispose()
     return outcome
 
 
-def _outcome(engine: object, phones: list[_Phone], kills: int) -> Outcome:
-    with Session(engine) as db:  # type: ignore[arg-type]
+def _postmaster(server: postgres.Server) -> int:
+    """The process that all others of a server come from."""
+    with psycopg.connect(server.conninfo("postgres")) as connection:
+        row = connection.execute("SHOW data_directory").fetchone()
+    assert row is not None
+    return int((Path(row[0]) / "postmaster.pid").read_text().splitlines()[0])
+
+
+def _tokens(engine: Engine) -> list[str]:
+    """A link for each phone."""
+    now = datetime.now(UTC)
+    with transaction(engine) as db:
+        coach = accounts.create(db, "kills@theatre.example", "A coach", "x" * 12, ZONE, now)
+        people = [squad.AthleteDraft(uuid4(), f"Phone {n}", 70, 1.7) for n in range(PHONES)]
+        athletes = [squad.enrol(db, coach, person, Moment(now, ZONE)) for person in people]
+        return [links.make(db, athlete.id, now) for athlete in athletes]
+
+
+def _outcome(
+    engine: Engine, phones: list[_Phone], kills: dict[str, int], backups: list[Path]
+) -> Outcome:
+    with Session(engine) as db:
         rows = list(db.exec(select(LoggedSetRow)))
     there = Counter(row.id for row in rows)
     by_session: dict[UUID, list[LoggedSetRow]] = {}
@@ -187,17 +273,25 @@ def _outcome(engine: object, phones: list[_Phone], kills: int) -> Outcome:
         sum(one not in there for one in acknowledged),
         sum(count > 1 for count in there.values()),
         out,
+        len(backups),
+        sum(not _reads_back(path) for path in backups),
     )
 
 
+def _reads_back(path: Path) -> bool:
+    try:
+        archive.read(path)
+    except InputError:
+        return False
+    return True
+
+
 def main() -> None:
-    """A hundred kills."""
+    """Until ten thousand sets are acknowledged."""
     with tempfile.TemporaryDirectory(prefix="invelo-kills-") as folder:
         Path(folder).chmod(0o755)
         with postgres.running(Path(folder) / "postgres") as server:
-            url = server.url("kills")
-            migrate(url)
-            print(run(url, kills=100, seed=1))
+            print(run(server, "kills", kills=100, sets=SETS, seed=1))
 
 
 if __name__ == "__main__":

@@ -9,7 +9,7 @@ from pydantic import Field
 
 from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
+from invelo.api.common.schemas import OurDay, ResponseModel
 from invelo.db import access
 from invelo.domain.athlete.screen import (
     WORDS,
@@ -33,7 +33,7 @@ class NewScreen(StrictModel):
     """What the athlete says of themselves."""
 
     id: UUID = Field(description="Made by the client, so that sending it twice counts once.")
-    born: date
+    born: OurDay
     active: bool = Field(description="30 min, three days a week, for the last three months.")
     diseases: set[Disease] = Field(default_factory=set)
     signs: set[Sign] = Field(default_factory=set)

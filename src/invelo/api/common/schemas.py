@@ -1,7 +1,7 @@
 """Shapes that more than one place answers with."""
 
 from datetime import date
-from typing import Any, Self
+from typing import Annotated, Any, Self
 from uuid import UUID
 
 from pydantic import BaseModel, ConfigDict, Field
@@ -9,6 +9,9 @@ from pydantic import BaseModel, ConfigDict, Field
 from invelo.db.codec import UNIT
 from invelo.db.tables.ladder import RungRow
 from invelo.domain.plan.prescription import Unit
+
+OurDay = Annotated[date, Field(ge=date(1900, 1, 1), le=date(2200, 12, 31))]
+"""A day that somebody could mean."""
 
 
 class ResponseModel(BaseModel):

@@ -9,7 +9,7 @@ from pydantic import Field
 
 from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
+from invelo.api.common.schemas import OurDay, ResponseModel
 from invelo.api.plan.session_schemas import AdaptedSheet, SessionSheet, adapted_of, sheet_of
 from invelo.db import access
 from invelo.db.queries import plan_rows
@@ -233,7 +233,7 @@ def group_session(
 @router.get("/athletes/{athlete_id}/days/{day}/session")
 def get_day(
     athlete_id: UUID,
-    day: date,
+    day: OurDay,
     coach: Coach,
     db: Database,
     now: Now,
@@ -250,7 +250,7 @@ def get_day(
 
 @router.post("/athletes/{athlete_id}/days/{day}/adapt")
 def adapt_day(
-    athlete_id: UUID, day: date, body: KeptDay, coach: Coach, db: Database, now: Now
+    athlete_id: UUID, day: OurDay, body: KeptDay, coach: Coach, db: Database, now: Now
 ) -> AdaptedSheet:
     """A day's session as the day allows it, before and after; kept if an id is given."""
     roles = access.WRITE if body.keep else access.SEE
@@ -265,7 +265,7 @@ def adapt_day(
 
 
 @router.delete("/athletes/{athlete_id}/days/{day}/adapt", status_code=204)
-def drop_adapted_day(athlete_id: UUID, day: date, coach: Coach, db: Database) -> Response:
+def drop_adapted_day(athlete_id: UUID, day: OurDay, coach: Coach, db: Database) -> Response:
     """Go back to the day as it was planned."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
     plan_rows.forget_adapted(db, athlete.id, day)

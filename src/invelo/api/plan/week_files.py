@@ -1,6 +1,6 @@
 """Weeks as files: print, Markdown, JSON, iCalendar, and a private feed of it."""
 
-from datetime import date, timedelta
+from datetime import timedelta
 from hashlib import sha256
 from typing import Annotated, Literal
 from uuid import UUID
@@ -11,7 +11,7 @@ from pydantic import Field
 from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.files import Paper, file_answer
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
+from invelo.api.common.schemas import OurDay, ResponseModel
 from invelo.api.plan.week_schemas import Monday
 from invelo.db import access
 from invelo.db.queries import plan_rows
@@ -67,7 +67,7 @@ def get_week_file(
 
 @router.get("/athletes/{athlete_id}/days/{day}/card", response_class=Response)
 def get_session_card(
-    athlete_id: UUID, day: date, coach: Coach, db: Database, now: Now, paper: Paper = "a4"
+    athlete_id: UUID, day: OurDay, coach: Coach, db: Database, now: Now, paper: Paper = "a4"
 ) -> Response:
     """A day's session as a card to print, adapted if it was."""
     from invelo.formats.plan.pdf import session_pdf

@@ -7,7 +7,7 @@ from uuid import UUID
 from fastapi import Query
 from pydantic import Field, TypeAdapter, ValidationError
 
-from invelo.api.common.schemas import EstimateOut, ResponseModel
+from invelo.api.common.schemas import EstimateOut, OurDay, ResponseModel
 from invelo.domain.catalogue.movement import Muscle
 from invelo.domain.errors import InputError
 from invelo.domain.plan.prescription import Purpose
@@ -99,11 +99,11 @@ class AvailabilityRequest(StrictModel):
     weights: WeightsIn = Field(default_factory=WeightsIn)
     hands: HandsIn = Field(default_factory=HandsIn)
     stressful_limit: int = 2
-    begun: date | None = Field(None, description="The Monday on which the block began.")
+    begun: OurDay | None = Field(None, description="The Monday on which the block began.")
     weeks: int = 8
     easy_every: int = 4
     away: float = Field(0, description="Weeks away before the block.")
-    eased: list[date] = Field(
+    eased: list[OurDay] = Field(
         default_factory=list, max_length=200, description="Mondays of weeks asked to ease."
     )
     rarely: list[RarelyIn] = Field(default_factory=list, max_length=30)
@@ -306,4 +306,4 @@ class WeekSheet(ResponseModel):
     before: list[WeekBefore]
 
 
-Monday = Annotated[date | None, Query(description="The week's Monday; this week if left out.")]
+Monday = Annotated[OurDay | None, Query(description="The week's Monday; this week if left out.")]

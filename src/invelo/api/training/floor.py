@@ -12,7 +12,7 @@ from pydantic import Field
 
 from invelo.api.common.context import AtWork, Database, DeviceClock, Now, OnFloor, device_moment
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
+from invelo.api.common.schemas import OurDay, ResponseModel
 from invelo.api.review.schemas import ProposalOut, proposal_of
 from invelo.api.training.log_schemas import (
     LoggedSessionOut,
@@ -273,7 +273,7 @@ def discard(session_id: UUID, who: AtWork, db: Database) -> Response:
 def get_history(
     who: OnFloor,
     db: Database,
-    before: date | None = Query(None, description="Older than this day."),
+    before: OurDay | None = Query(None, description="Older than this day."),
 ) -> History:
     """What the athlete did, twenty sessions at a time, and the last day of them whole."""
     sessions = logs.before(db, who.athlete.id, before)

@@ -1,6 +1,6 @@
 """Logs by hand and as files: a whole session at once, and CSV out and in."""
 
-from datetime import date, datetime
+from datetime import datetime
 from typing import Annotated, Literal
 from uuid import UUID
 from zoneinfo import ZoneInfo
@@ -18,7 +18,7 @@ from invelo.api.common.csv_files import (
     require_none,
 )
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
+from invelo.api.common.schemas import OurDay, ResponseModel
 from invelo.api.training.set_schemas import NewSet
 from invelo.db import logs
 from invelo.domain.catalogue.catalogue import catalogue
@@ -115,7 +115,7 @@ def keep_whole_session(
 def get_logs(
     who: OnFloor,
     db: Database,
-    since: Annotated[date | None, Query(description="From this day on.")] = None,
+    since: Annotated[OurDay | None, Query(description="From this day on.")] = None,
 ) -> Response:
     """Every logged set as CSV; corrected rows are told by what corrects them."""
     rows = []

@@ -40,6 +40,8 @@ ACCEPTED: dict[str, str] = {
 ANSWERED_ANEW: dict[str, str] = {
     "POST /api/athletes/{athlete_id}/week/plans": "a stream before, a planning to watch now: "
     "only the coach's page asks, which comes with the service",
+    "GET /api/ladders/{ladder_id}/trends": "the plain ratio leads and the smoothed one stands "
+    "beside it; only the coach's page asks, which comes with the service",
 }
 """Operations whose whole answer is another one, each with why nobody is hurt."""
 

@@ -72,6 +72,17 @@ def long_legged(by: float) -> Body:
     )
 
 
+def test_fifteen_seconds_of_advanced_tuck_say_little_of_a_straddle() -> None:
+    """The published curves part there: from nothing to about eleven seconds (as El ahrache and
+    others 2006 compare them, from memory); the likely time is the first flicker (common practice).
+    """
+    times = LEVERS["straddle"] / LEVERS["advanced_tuck"]
+    told = HoldCapacity(HoldResult(100.0, 15.0, "shoulder")).predict(100.0 * times)
+    assert 0.0 <= told.likely <= 3.0
+    assert told.low == 0.0
+    assert 9.0 <= told.high <= 13.0
+
+
 @pytest.mark.parametrize("legs", [0.95, 1.0, 1.05])
 def test_the_straddle_rule(legs: float) -> None:
     """Common practice: a 5–10 s advanced tuck is far off; 15 s brings the first flicker of a

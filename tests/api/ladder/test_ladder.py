@@ -24,13 +24,13 @@ def test_a_ladder_is_entered_where_the_test_says(coach) -> None:
 
 
 def test_rungs_come_measured_with_range_and_unit(coach, ladder) -> None:
-    assert [r["position"] for r in ladder["rungs"]] == list(range(13))
+    assert [r["position"] for r in ladder["rungs"]] == list(range(12))
     for rung in ladder["rungs"]:
         for name, unit in (("demand", "kg"), ("load", "kg"), ("expected", "reps")):
             assert rung[name]["low"] <= rung[name]["likely"] <= rung[name]["high"]
             assert rung[name]["unit"] == unit
         assert rung["figure"]["joints"]["shoulder"]["y"] > 0
-    assert len(ladder["steps"]) == 12
+    assert len(ladder["steps"]) == 11
     assert ladder["model_version"] == MODEL_VERSION
 
 

@@ -196,9 +196,18 @@ def test_where_the_coach_goes_on_in_spite_of_pain_nothing_gets_harder(coach, lad
     assert healed["outcome"] == "step_up"
 
 
+def with_a_gap(coach, ladder: dict) -> dict:
+    """From a counter straight to a stool: too big a step."""
+    for rung in ladder["rungs"][1:3]:
+        path = f"/api/ladders/{ladder['id']}/rungs/{rung['id']}"
+        coach.client.delete(path).raise_for_status()
+    left: dict = coach.get(f"/api/ladders/{ladder['id']}")
+    assert left["steps"][0]["gap"]
+    return left
+
+
 def test_a_gap_ahead_is_told_instead_of_a_step_up(coach) -> None:
-    """The ready ladder's first step is a gap: whoever just meets the criterion below gets too
-    little."""
+    """Whoever just meets the criterion below gets too little above."""
     ladder = coach.gives_ladder(
         coach.enrols()["id"],
         test={
@@ -208,6 +217,7 @@ def test_a_gap_ahead_is_told_instead_of_a_step_up(coach) -> None:
             "reps": 11,
         },
     )
+    ladder = with_a_gap(coach, ladder)
     coach.put(f"/api/ladders/{ladder['id']}/current-rung", rung_id=ladder["rungs"][0]["id"])
     for _ in range(3):
         proposal = coach.trains(ladder["id"], (10, 10, 10), rpe=9)
@@ -219,7 +229,7 @@ def test_a_gap_ahead_is_told_instead_of_a_step_up(coach) -> None:
 
 def test_a_step_by_one_lever_is_put_on_the_ladder_when_it_is_taken(coach) -> None:
     test = {"id": str(uuid4()), "movement": "push-up", "values": {"hand_height": 0.9}, "reps": 11}
-    ladder = coach.gives_ladder(coach.enrols()["id"], test=test)
+    ladder = with_a_gap(coach, coach.gives_ladder(coach.enrols()["id"], test=test))
     coach.put(f"/api/ladders/{ladder['id']}/current-rung", rung_id=ladder["rungs"][0]["id"])
     for _ in range(3):
         proposal = coach.trains(ladder["id"], (10, 10, 10), rpe=9)

@@ -70,7 +70,7 @@ def weeks(draw) -> WeekSeen:
     return WeekSeen(
         TODAY,
         ratio=draw(st.sampled_from([None, 0.7, 1.2, 1.6, 2.4])),
-        ratio_rolling=draw(st.sampled_from([None, 1.0, 1.7])),
+        ratio_smoothed=draw(st.sampled_from([None, 1.0, 1.7])),
         reach=reach,
         days_done=draw(st.integers(0, 7)),
         days_limit=draw(st.integers(1, 3)),

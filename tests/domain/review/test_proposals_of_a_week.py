@@ -43,7 +43,7 @@ def test_a_load_over_one_and_a_half_asks_to_ease(ratio: float, eased: bool) -> N
     if eased:
         assert proposal.confidence == "low"
         assert "disputed" in proposal.confidence_why
-        both = replace(asked, week=week(ratio=ratio, ratio_rolling=1.4))
+        both = replace(asked, week=week(ratio=ratio, ratio_smoothed=1.4))
         assert decide(both).confidence == "medium"
 
 

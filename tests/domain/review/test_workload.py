@@ -75,7 +75,7 @@ def test_a_steady_week_never_alarms(every: int) -> None:
     assert (told < 1.3).all()
 
 
-def test_doubling_a_week_is_worth_a_word_and_trebling_asks_to_ease() -> None:
+def test_half_as_much_again_is_worth_a_word_and_a_doubled_week_asks_to_ease() -> None:
     usual = sessions(56)
     after = MONDAY + timedelta(days=56)
 
@@ -86,8 +86,10 @@ def test_doubling_a_week_is_worth_a_word_and_trebling_asks_to_ease() -> None:
         return ratio[0]
 
     assert ratio_words(then(1)) == "as usual"
-    assert 1.2 < then(2) < 1.5
-    assert then(3.5) > 1.5
+    assert then(1.5) == pytest.approx(1.5 / (4.5 / 4))
+    assert ratio_words(then(1.5)) == "more than usual: ask how they are"
+    assert then(2) == pytest.approx(2 / (5 / 4))
+    assert ratio_words(then(2)) == "much more than usual: ease next week"
     assert "ease" in ratio_words(then(3.5))
 
 

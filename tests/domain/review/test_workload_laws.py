@@ -73,7 +73,7 @@ def test_a_diary_moved_in_time_is_judged_the_same(diary, now: date, days: int) -
     moved = [SessionLoad(one.day + shift, one.rpe, one.minutes) for one in diary]
     one, other = workload(diary, now), workload(moved, now + shift)
     assert np.array_equal(one.ratio, other.ratio, equal_nan=True)
-    assert np.array_equal(one.ratio_rolling, other.ratio_rolling, equal_nan=True)
+    assert np.array_equal(one.ratio_smoothed, other.ratio_smoothed, equal_nan=True)
 
 
 @given(diaries, today)

@@ -9,9 +9,11 @@ from invelo.domain.strength.holds import (
     LEAST_SHARE,
     LEAST_USEFUL_HOLD,
     LONGEST,
+    OTHERS,
     ZERO_SHARE,
     HoldCapacity,
     HoldResult,
+    by_another_curve,
     hold_share,
     rohmert,
     rohmert_inverse,
@@ -77,12 +79,25 @@ def test_the_torque_for_a_time_is_held_for_that_time(seconds: float, wanted: flo
     assert tested.predict(asked.likely).likely == pytest.approx(wanted, rel=1e-6)
 
 
-def test_the_second_curve_speaks_only_where_both_shares_are_moderate() -> None:
-    long_hold = HoldCapacity(HoldResult(100, 120)).predict(110)
-    short_hold = HoldCapacity(HoldResult(100, 8)).predict(110)
-    assert long_hold.spread_low is not None
-    assert long_hold.spread_low <= long_hold.likely <= long_hold.spread_high
-    assert short_hold.spread_low is None
+@pytest.mark.parametrize("curve", OTHERS.values(), ids=OTHERS)
+@given(share=st.floats(0.2, 0.95), more=st.floats(0.001, 0.04))
+def test_every_curve_falls_with_the_share(curve, share: float, more: float) -> None:
+    assert curve(share + more) < curve(share)
+
+
+@given(st.floats(3, 300), st.floats(0.5, 2.0))
+def test_the_other_curves_widen_the_range_at_any_length(seconds: float, times: float) -> None:
+    told = HoldCapacity(HoldResult(100, seconds)).predict(100 * times)
+    assert told.spread_low is not None
+    assert told.spread_high is not None
+    assert told.spread_low <= told.likely <= told.spread_high
+    assert told.low <= told.likely < told.high
+
+
+def test_a_curve_that_reads_the_test_reads_it_back() -> None:
+    for curve in OTHERS.values():
+        again = by_another_curve(curve, 20.0, 1.0)
+        assert again is None or again == pytest.approx(20.0, rel=1e-5)
 
 
 def test_the_hip_says_what_stands_in_for_it() -> None:

@@ -83,7 +83,7 @@ class LoadDay(ResponseModel):
     day: date
     load: float
     ratio: float | None
-    ratio_rolling: float | None
+    ratio_smoothed: float | None
 
 
 class LoadWeek(ResponseModel):
@@ -286,9 +286,9 @@ def _week_starts(work: Workload, today: date) -> list[date]:
 
 
 def _day(work: Workload, day: date) -> LoadDay:
-    ratio, rolling = work.on(day)
+    ratio, smoothed = work.on(day)
     load = float(work.series[(day - work.first).days])
-    return LoadDay(day=day, load=load, ratio=ratio, ratio_rolling=rolling)
+    return LoadDay(day=day, load=load, ratio=ratio, ratio_smoothed=smoothed)
 
 
 def _week(work: Workload, week_start: date) -> LoadWeek:

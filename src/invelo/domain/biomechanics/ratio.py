@@ -6,7 +6,7 @@ from invelo.domain.biomechanics.body import BODY_SAMPLES
 from invelo.domain.biomechanics.reading import Reading
 from invelo.domain.estimate import Z80, Array, interval_from_variations
 from invelo.domain.ladder.rung import Demand
-from invelo.domain.strength.rep_equations import equivalent_ratio
+from invelo.domain.strength.rep_curve import CURVES, slow_factor
 from invelo.domain.strength.tempo import ENDURANCE_EXPONENT, ENDURANCE_EXPONENT_SD
 
 Triple = tuple[float, float, float]
@@ -54,12 +54,13 @@ def demand_ratio(there: Demand, here: Demand, reps: float) -> Triple:
     if there.counts_as == here.counts_as:
         return low, plain, high
 
+    curve = CURVES[there.load.setup.form.curve]
+
     def factor(exponent: float) -> float:
-        slow, quick = (
-            equivalent_ratio(reps, seconds, exponent)
-            for seconds in (there.counts_as, here.counts_as)
+        slow, quick = slow_factor(
+            curve, reps, np.array([there.counts_as, here.counts_as]), exponent
         )
-        return slow / quick
+        return float(slow / quick)
 
     tempo = factor(ENDURANCE_EXPONENT)
     spread = Z80 * ENDURANCE_EXPONENT_SD

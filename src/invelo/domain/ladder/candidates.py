@@ -25,8 +25,8 @@ from invelo.domain.equipment.kit import ToHand
 from invelo.domain.estimate import Array
 from invelo.domain.ladder.rung import Rung
 from invelo.domain.ladder.step_policy import Lever
-from invelo.domain.strength.rep_equations import equivalent_ratios
-from invelo.domain.strength.tempo import LEAST_REP, REFERENCE_REP, Tempo
+from invelo.domain.strength.rep_curve import CURVES, slow_factor
+from invelo.domain.strength.tempo import ENDURANCE_EXPONENT, HOLD_COST, REFERENCE_REP, Tempo
 
 LOWERINGS = (1.0, 1.5, 2.0, 2.5, 3.0, 3.5, 4.0, 5.0, 6.0)
 PAUSES = (0.0, 0.5, 1.0, 1.5, 2.0, 3.0)
@@ -156,10 +156,14 @@ def _factors(reps: float, tempos: tuple[Tempo, ...], shares: Array, form: Form) 
     """How much heavier each tempo and share of the range counts, shape `(setups, tempos)`."""
     if form.counted != "reps":
         return np.ones((len(shares), 1))
-    times = np.array([tempo.rep_time for tempo in tempos])
-    seconds, which = np.unique(np.maximum(LEAST_REP, shares[:, None] * times), return_inverse=True)
-    factors = np.where(seconds == REFERENCE_REP, 1.0, equivalent_ratios(reps, seconds))
-    return factors[which].reshape(len(shares), len(tempos))
+    moving, held = (
+        shares[:, None] * np.array([getattr(tempo, name) for tempo in tempos])
+        for name in ("moving", "held")
+    )
+    cost = moving**ENDURANCE_EXPONENT + HOLD_COST * held
+    seconds = cost ** (1.0 / ENDURANCE_EXPONENT)
+    factors = slow_factor(CURVES[form.curve], reps, seconds, ENDURANCE_EXPONENT)
+    return np.where(seconds == REFERENCE_REP, 1.0, factors)
 
 
 def _setups(

@@ -9,12 +9,12 @@ from invelo.domain.errors import InputError
 from invelo.domain.estimate import Estimate
 from invelo.domain.ladder.ladder import MeasuredLadder
 from invelo.domain.strength.capacity import Evidence, Pool, groups_of, pool
-from invelo.domain.strength.holds import AVIN_ABOVE, HoldCapacity, rohmert
+from invelo.domain.strength.holds import HoldCapacity, rohmert
 from invelo.domain.strength.rep_equations import SILENT_ABOVE
 from invelo.domain.strength.reps import Capacity
 from invelo.domain.strength.tempo import Tempo
 
-LONG_HOLD = rohmert(AVIN_ABOVE)
+LONG_HOLD = rohmert(0.7)
 """Seconds beyond which the two published curves part."""
 
 
@@ -158,14 +158,14 @@ def _narrower(ladder: MeasuredLadder, index: int, known: Pool) -> str:
     if isinstance(capacity, Capacity) and capacity.result.reps_to_failure > SILENT_ABOVE:
         return (
             f"The estimate rests on {capacity.result.reps_to_failure:g} reps, where the equations "
-            f"spread widely: test “{above}”, as many as possible."
+            f"spread widely: test “{above}” to the last clean rep."
         )
     if isinstance(capacity, HoldCapacity) and capacity.result.seconds > LONG_HOLD:
         return (
             f"The estimate rests on a hold of {capacity.result.seconds:g} s, where the curves "
-            f"part: test “{above}”, as long as possible."
+            f"part: test “{above}” for as long as it holds."
         )
     if nearest.kind == "set":
         here = ladder.rungs[index].name
-        return f"The estimate rests on a rated effort: test “{here}”, as much as possible."
+        return f"The estimate rests on a rated effort: test “{here}”, to the last clean one."
     return f"A second test on another day, on “{above}”, would narrow it most."

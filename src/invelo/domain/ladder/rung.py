@@ -12,9 +12,8 @@ from invelo.domain.catalogue.movement import Modifiers, Movement
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.estimate import Derivation, Estimate, Input
 from invelo.domain.plan.prescription import Criterion, Prescription
-from invelo.domain.strength.rep_equations import equivalent_ratio
-from invelo.domain.strength.reps import SOURCES as REP_SOURCES
-from invelo.domain.strength.tempo import REFERENCE_REP, Tempo
+from invelo.domain.strength.rep_curve import CURVES, SOURCES, slow_factor
+from invelo.domain.strength.tempo import ENDURANCE_EXPONENT, REFERENCE_REP, Tempo
 
 
 @dataclass(frozen=True)
@@ -52,14 +51,14 @@ class Demand:
 
     Attributes:
         load: what the movement asks as it is set up.
-        rep_time: seconds.
+        tempo: of the reps.
         share: of a whole rep's work that a rep of this range and depth is.
         on_scale: the demand at a whole rep of 2 s that would be as hard as this rung at its tempo
             and range. This is the rung's height on the drawing; None where only the effort tells.
     """
 
     load: Reading
-    rep_time: float
+    tempo: Tempo
     share: float
     on_scale: Estimate | None
 
@@ -79,9 +78,16 @@ class Demand:
         return self.load.setup.form.lane if self.on_scale else None
 
     @property
+    def rep_time(self) -> float:
+        """Seconds of a rep as set up."""
+        return self.tempo.rep_time
+
+    @property
     def counts_as(self) -> float:
-        """Seconds of the whole rep that is as long."""
-        return self.rep_time * self.share
+        """Seconds of the whole rep without a hold that costs as much."""
+        if self.load.setup.form.counted != "reps":
+            return REFERENCE_REP
+        return self.tempo.scaled(self.share).plain_seconds()
 
 
 def demand(body: Body, rung: Rung) -> Demand:
@@ -109,18 +115,20 @@ def asked(body: Body, setup: SetUp, tempo: Tempo, reps: float) -> Demand:
     """
     load = reading(body, setup)
     if setup.form.counted == "rpe":
-        return Demand(load, tempo.rep_time, 1.0, None)
+        return Demand(load, tempo, 1.0, None)
     if setup.form.counted == "hold":
-        return Demand(load, REFERENCE_REP, 1.0, load.demand)
+        return Demand(load, Tempo(), 1.0, load.demand)
     share = rep_share(body, setup)
-    return Demand(load, tempo.rep_time, share, _on_scale(load.demand, share, tempo, reps))
+    on_scale = _on_scale(load, share, tempo, reps)
+    return Demand(load, tempo, share, on_scale)
 
 
-def _on_scale(plain: Estimate, share: float, tempo: Tempo, reps: float) -> Estimate:
-    seconds = tempo.scaled(share).rep_time
+def _on_scale(load: Reading, share: float, tempo: Tempo, reps: float) -> Estimate:
+    plain, seconds = load.demand, tempo.scaled(share).plain_seconds()
     if seconds == REFERENCE_REP:
         return plain
-    factor = equivalent_ratio(reps, seconds)
+    curve = CURVES[load.setup.form.curve]
+    factor = float(slow_factor(curve, reps, seconds, ENDURANCE_EXPONENT)[0])
     return Estimate(
         plain.likely * factor,
         plain.low * factor,
@@ -128,16 +136,17 @@ def _on_scale(plain: Estimate, share: float, tempo: Tempo, reps: float) -> Estim
         plain.unit,
         Derivation(
             "The demand as set up × how much heavier a slow or a deep rep counts: that of a whole "
-            "rep of 2 s that allows as many reps (equal time under tension, equal work of the "
-            "reps, median of the rep equations).",
+            "rep of 2 s that allows as many reps, by what a rep costs and the curve of this kind "
+            "of movement.",
             (
                 Input("demand as set up", plain.likely, plain.unit),
                 Input("tempo", str(tempo), "s"),
                 Input("seconds a rep", tempo.rep_time, "s"),
+                Input("costs as much as a plain rep of", seconds, "s"),
                 Input("work of a rep, of a whole one", 100 * share, "%"),
                 Input("at", reps, "reps"),
                 Input("factor", factor),
             ),
-            REP_SOURCES,
+            SOURCES,
         ),
     )

@@ -169,18 +169,25 @@ def rolling(series: Array, days: int) -> Array:
     return found
 
 
-def short_over_long(short: Array, long: Array) -> Array:
-    """The ratio by day, smoothed: the mean of the last seven days, so that a steady week of hard
-    and of free days does not alarm. NaN before 28 days, and where nothing was done for long.
+def short_over_long(short: Array, long: Array, smooth: bool = True) -> Array:
+    """The ratio by day. NaN before 28 days, and where nothing was done for long.
+
+    Smoothed it is the mean of the last seven days, so that a steady week of hard and of free days
+    does not alarm: an exponential mean leans on the newest day. A plain mean of seven days holds
+    a whole week on any day and needs none; so its usual thresholds warn in the week they are for.
 
     Args:
         short, long: shape `(…, n)`; NaN before the first day.
+        smooth: whether it is smoothed.
 
     Returns:
         Shape `(…, n)`.
     """
     with np.errstate(divide="ignore", invalid="ignore"):
         plain = np.where(long > 0, short / long, np.nan)
+    if not smooth:
+        plain[np.cumsum(~np.isnan(long), axis=-1) < LONG_DAYS] = np.nan
+        return plain
     found = np.full_like(plain, np.nan)
     if plain.shape[-1] >= SHORT_DAYS:
         weeks = sliding_window_view(plain, SHORT_DAYS, axis=-1)
@@ -210,8 +217,8 @@ def daily_loads(days: NDArray[np.int64], loads: Array, length: int) -> Array:
 
 
 def newest_ratios(series: Mapping[K, Array]) -> dict[K, float | None]:
-    """Exponential acute : chronic of many athletes at once, each on their own last day; None where
-    it is not told. A single athlete's is the newest of `workload`.
+    """Acute : chronic load of many athletes at once, each on their own last day; None where it is
+    not told. A single athlete's is the newest of `workload`.
 
     Args:
         series: by athlete, shape `(days,)`, as `daily_loads` gives it.
@@ -222,8 +229,8 @@ def newest_ratios(series: Mapping[K, Array]) -> dict[K, float | None]:
     aligned = np.full((len(series), length), np.nan)
     for row, one in zip(aligned, series.values(), strict=True):
         row[length - len(one) :] = one
-    short, long = exponential(aligned, SHORT_DAYS), exponential(aligned, LONG_DAYS)
-    newest = short_over_long(short, long)[:, -1]
+    short, long = rolling(aligned, SHORT_DAYS), rolling(aligned, LONG_DAYS)
+    newest = short_over_long(short, long, smooth=False)[:, -1]
     return {
         key: None if np.isnan(value) else float(value)
         for key, value in zip(series, newest, strict=True)
@@ -258,14 +265,15 @@ class Workload:
     Attributes:
         first: day of the first value.
         series: load by day, shape `(n,)`.
-        ratio: exponential acute : chronic, mean of seven days, shape `(n,)`; NaN where not told.
-        ratio_rolling: by plain means of 7 and 28 days.
+        ratio: acute : chronic, plain means of 7 and 28 days, shape `(n,)`; NaN where not told. Its
+            thresholds are the usual ones.
+        ratio_smoothed: by exponential means, the mean of seven days; shown beside it.
     """
 
     first: date
     series: Array
     ratio: Array
-    ratio_rolling: Array
+    ratio_smoothed: Array
 
     @property
     def last(self) -> date:
@@ -279,11 +287,11 @@ class Workload:
         return [float(self.series[i]) if 0 <= i < len(self.series) else 0.0 for i in days]
 
     def on(self, day: date) -> tuple[float | None, float | None]:
-        """Exponential and rolling ratio on a day; None where not told."""
+        """Plain and smoothed ratio on a day; None where not told."""
         at = (day - self.first).days
         if not 0 <= at < len(self.series):
             return None, None
-        both = float(self.ratio[at]), float(self.ratio_rolling[at])
+        both = float(self.ratio[at]), float(self.ratio_smoothed[at])
         return (None if np.isnan(both[0]) else both[0], None if np.isnan(both[1]) else both[1])
 
 
@@ -301,8 +309,8 @@ def workload(loads: Iterable[SessionLoad], today: date) -> Workload:
     return Workload(
         first,
         series,
+        short_over_long(rolling(series, SHORT_DAYS), rolling(series, LONG_DAYS), smooth=False),
         short_over_long(exponential(series, SHORT_DAYS), exponential(series, LONG_DAYS)),
-        short_over_long(rolling(series, SHORT_DAYS), rolling(series, LONG_DAYS)),
     )
 
 
@@ -317,24 +325,29 @@ def ratio_words(ratio: float | None) -> str:
     return "as usual" if ratio >= 1 / RATIO_WORD else "less than usual"
 
 
+LEAST_HALF = 0.05
+"""How far a ratio's range reaches at the least: loads are rated in whole steps of effort (ours)."""
+
+
 def told_ratio(work: Workload, day: date) -> Estimate | None:
-    """The exponential ratio of a day; its range is what the two ways of reckoning span."""
-    ratio, plain = work.on(day)
+    """The ratio of a day; its range is what the two ways of reckoning span."""
+    ratio, smoothed = work.on(day)
     if ratio is None:
         return None
-    ends = [ratio] if plain is None else [ratio, plain]
+    ends = [ratio * (1 - LEAST_HALF), ratio * (1 + LEAST_HALF)]
+    ends += [] if smoothed is None else [smoothed]
     return Estimate(
         ratio,
         min(ends),
         max(ends),
         "",
         Derivation(
-            "Exponential mean of 7 days (weight 2 ÷ 8) ÷ exponential mean of 28 days (weight "
-            "2 ÷ 29), of daily loads with rest days as 0; the mean of the last seven days' ratios. "
-            "The range is what the plain means of 7 and 28 days say beside it.",
+            "Mean daily load of the last 7 days ÷ that of the last 28, those seven among them, "
+            "rest days as 0. The range takes in what exponential means of 7 and 28 days say "
+            "(weights 2 ÷ 8 and 2 ÷ 29, the mean of the last seven days' ratios).",
             (
-                Input("exponential", ratio),
-                Input("plain means", "not told" if plain is None else plain),
+                Input("plain means", ratio),
+                Input("exponential", "not told" if smoothed is None else smoothed),
                 Input("load of the last seven days", float(work.series[-SHORT_DAYS:].sum())),
             ),
             (EXPONENTIAL_SOURCE, DISPUTE_SOURCE),

@@ -79,7 +79,7 @@ def _member(number: int, seed: int, weeks: int) -> Member:
         gain=float(random.lognormal(0.0, 0.3)),
         tires=float(random.lognormal(0.0, 0.2)),
         endurance=float(random.lognormal(0.0, 0.15)),
-        tempo=float(max(0.4, random.normal(1.0, 0.15))),
+        tempo=float(max(0.3, random.normal(0.65, 0.15))),
         day=float(random.uniform(0.015, 0.04)),
         rating=float(random.uniform(0.2, 0.7)),
         skips=float(random.uniform(0.02, 0.2)),

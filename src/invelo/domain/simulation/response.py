@@ -63,7 +63,7 @@ class Talent:
     gain: float = 1.0
     tires: float = 1.0
     endurance: float = 1.0
-    tempo: float = 1.0
+    tempo: float = 0.65
     day: float = 0.03
     rating: float = 0.4
     skips: float = 0.08
@@ -134,5 +134,6 @@ def allowed(talent: Talent, capacity: float, demand: Demand, suits: float = 1.0)
         return min(LONGEST, rohmert(max(LEAST_SHARE, share)) * talent.endurance)
     if asked > capacity:
         return 0.0
-    plain = float(reps_of(capacity, talent.endurance, asked))
+    curve = demand.load.setup.form.curve
+    plain = float(reps_of(capacity, talent.endurance, asked, curve))
     return float(plain * (REFERENCE_REP / demand.counts_as) ** talent.tempo)

@@ -1,11 +1,12 @@
 """From a torque to a hold time and back.
 
-Two published curves tell how long a share f of the greatest torque can be held. Rohmert's is the
-likely one; Frey Law and Avin's, by joint, bounds it where both speak. A tested hold gives the
-athlete's capacity, and the capacity gives the time of any other shape.
+Published curves tell how long a share f of the greatest torque can be held. Rohmert's is the likely
+one; the others only widen the range, at any share: each reads the tested hold and the other shape
+by itself. A tested hold gives the athlete's capacity, and the capacity the time of any other shape.
 """
 
 import math
+from collections.abc import Callable
 from dataclasses import dataclass
 from functools import cached_property, lru_cache
 from typing import Literal
@@ -40,9 +41,6 @@ ENDURANCE_SD = 0.15
 where R is the curve's time and k = 1 the curve itself (from memory: times at half of the greatest
 torque differ from person to person by 30 to 40 %)."""
 
-AVIN_ABOVE = 0.7
-"""Share up to which the two curves are compared; above, the second is an extrapolation."""
-
 AVIN: dict[Joint, tuple[float, float]] = {
     "shoulder": (14.86, -1.83),
     "knee": (19.38, -1.88),
@@ -53,12 +51,21 @@ AVIN: dict[Joint, tuple[float, float]] = {
 }
 """T = b₀ f^b₁ in seconds (Frey Law and Avin 2010, Ergonomics 53(1):109–129; from memory)."""
 
+NOT_YET = 0.9
+"""Seconds that the high end of a range never lies under: where no hold is likely yet, something may
+be (ours)."""
+
+LONGEST_READ = 3600.0
+"""Seconds at which a curve's time ends; beyond, it says nothing."""
+
 STANDS_IN: dict[Joint, Joint] = {"hip": "trunk"}
 """Joints the study lacks, and the one that stands in (ours)."""
 
 SOURCES = (
     "Rohmert 1960: T[min] = −1.5 + 2.1/f − 0.6/f² + 0.1/f³",
     "Frey Law and Avin 2010, Ergonomics 53(1):109–129: T[s] = b₀ f^b₁ by joint (from memory)",
+    "Huijgens 1981, Sato 1984, Manenica 1986, Sjøgaard 1986, Rose 2000, as El ahrache and others "
+    "2006, Int J Ind Ergon 36(8):725–738, compare them (from memory)",
 )
 
 
@@ -106,6 +113,63 @@ def avin(share: float, joint: Joint) -> float:
     """
     scale, power = AVIN[STANDS_IN.get(joint, joint)]
     return float(scale * share**power)
+
+
+Curve = Callable[[float], float]
+
+
+def _huijgens(share: float) -> float:
+    if share >= 1.0:
+        return 0.0
+    over = (1.0 - share) / max(1e-9, share - 0.15)
+    return float(min(LONGEST_READ, 60.0 * 0.865 * over ** (1.0 / 1.4)))
+
+
+def _sato(share: float) -> float:
+    return float(min(LONGEST_READ, 60.0 * 0.3802 * max(1e-3, share - 0.04) ** -1.44))
+
+
+def _manenica(share: float) -> float:
+    return 60.0 * 14.88 * math.exp(-4.48 * share)
+
+
+def _sjogaard(share: float) -> float:
+    return float(min(LONGEST_READ, 60.0 * 0.2997 * share**-2.14))
+
+
+def _rose(share: float) -> float:
+    return 60.0 * 7.96 * math.exp(-4.16 * share)
+
+
+OTHERS: dict[str, Curve] = {
+    "Huijgens 1981": _huijgens,
+    "Sato 1984": _sato,
+    "Manenica 1986": _manenica,
+    "Sjøgaard 1986": _sjogaard,
+    "Rose 2000": _rose,
+}
+"""Seconds for which a share f of the greatest torque is held, each falling in f (as El ahrache and
+others 2006 compare them; from memory)."""
+
+
+def by_another_curve(curve: Curve, tested: float, times: float) -> float | None:
+    """Seconds for which a torque `times` the tested one can be held, by one curve alone.
+
+    Args:
+        curve: seconds by share.
+        tested: seconds for which the tested torque was held.
+        times: the other torque ÷ the tested one.
+
+    Returns:
+        None where the curve knows no share that is held as long as the test.
+    """
+    low, high = 1e-3, 4.0
+    if not curve(high) <= tested <= curve(low):
+        return None
+    while high - low > 1e-9:
+        middle = (low + high) / 2
+        low, high = (middle, high) if curve(middle) >= tested else (low, middle)
+    return curve(times * (low + high) / 2)
 
 
 def as_another(seconds: float, sign: int, inverse: bool = False) -> float:
@@ -266,37 +330,35 @@ class HoldCapacity:
                 seconds(torque, result.seconds, 1),
             ),
         ]
-        spread: tuple[float, float] | None = None
-        other = self._by_second_curve(torque, share, which)
-        if other is not None:
-            parts.append(Part("the two curves differ", other, likely))
-            spread = (min(likely, other), max(likely, other))
+        others = self._by_the_others(torque, which)
+        if others:
+            parts.append(Part("published curves differ", min(others), max(others)))
         low, high = combine(likely, tuple(parts))
+        high = max(high, NOT_YET, min(likely + 1.0, 1.02 * likely))
+        spread = (min(likely, *others), max(likely, *others)) if others else (None, None)
         return Estimate(
             likely,
             max(0.0, low),
             high,
             "s",
             self._account(torque, share, which),
-            *(spread or (None, None)),
+            *spread,
         )
 
-    def _by_second_curve(self, torque: float, share: float, joint: Joint) -> float | None:
-        """Seconds by the second curve; None where either hold is too hard for it."""
-        result = self.result
-        if max(share, result.torque / self._torque(result.seconds)) > AVIN_ABOVE:
-            return None
-        scale, power = AVIN[STANDS_IN.get(joint, joint)]
-        own_capacity = result.torque / (result.seconds / scale) ** (1 / power)
-        return avin(torque / own_capacity, joint)
+    def _by_the_others(self, torque: float, joint: Joint) -> list[float]:
+        """Seconds by each of the other curves that speaks."""
+        result, times = self.result, torque / self.result.torque
+        curves = [*OTHERS.values(), lambda share: avin(share, joint)]
+        found = (by_another_curve(curve, result.seconds, times) for curve in curves)
+        return [min(seconds, LONGEST_READ) for seconds in found if seconds is not None]
 
     def _account(self, torque: float, share: float, joint: Joint) -> Derivation:
         result = self.result
         return Derivation(
             "The tested hold gives the greatest torque; the new torque is a share of it, and "
             "Rohmert's curve gives the time. The range joins the test's scatter, the step "
-            "between the shapes, how far people differ in endurance and, where both speak, "
-            "the second curve.",
+            "between the shapes, how far people differ in endurance and how far the published "
+            "curves differ.",
             (
                 Input("tested torque", result.torque, result.unit),
                 Input("tested hold", result.seconds, "s"),
@@ -312,7 +374,7 @@ class HoldCapacity:
         if share < LEAST_SHARE:
             return "So light that the curve ends: at least this long."
         if share >= ZERO_SHARE:
-            return "Beyond reach: no hold is likely."
+            return "Beyond reach: no hold is likely yet."
         if joint in STANDS_IN:
             return f"The {STANDS_IN[joint]}'s curve stands in for the {joint}'s."
         return ""

@@ -2,7 +2,7 @@
 
 Each set says how many reps of how many seconds a load allowed on a day. Three things differ between
 people: how capacity runs over time, how tempo tells (g), and how fast reps fall as the load nears
-the one-rep load (the endurance exponent h: 1 is the published equations' median). They are found
+the one-rep load (the endurance exponent h: 1 is the curve itself). They are found
 together by least squares on the logarithm of the reps, with a prior at the defaults, so that few or
 uniform sets leave the defaults nearly as they are and say so.
 """
@@ -15,7 +15,7 @@ import numpy as np
 
 from invelo.domain.errors import InputError, require_within
 from invelo.domain.estimate import Z80, Array, Derivation, Estimate, Input
-from invelo.domain.strength.rep_equations import median_ratio
+from invelo.domain.strength.rep_curve import CURVES, CurveName
 from invelo.domain.strength.reps import ENDURANCE_SD, REP_SCATTER, RESERVE_SCATTER, RepResult
 from invelo.domain.strength.tempo import ENDURANCE_EXPONENT, ENDURANCE_EXPONENT_SD, REFERENCE_REP
 
@@ -42,6 +42,7 @@ class Observed:
         seconds: of a rep.
         reps: to failure, those in reserve counted in; 1 to 60.
         rated: whether reps in reserve were only rated.
+        curve: whose reps.
     """
 
     day: date
@@ -49,6 +50,7 @@ class Observed:
     seconds: float
     reps: float
     rated: bool = False
+    curve: CurveName = "upper"
 
     def __post_init__(self) -> None:
         """Check ranges."""
@@ -62,9 +64,10 @@ class Observed:
         return cls(
             day,
             result.load,
-            result.tempo.rep_time,
+            result.tempo.plain_seconds(),
             min(MOST_REPS, result.reps_to_failure),
             result.rpe < 10,
+            result.curve,
         )
 
     @property
@@ -88,6 +91,7 @@ class PersonalFit:
         first, last: days it spans.
         heaviest, lightest: loads it spans.
         unit: of the loads.
+        curve: whose reps.
     """
 
     capacity: Estimate
@@ -100,6 +104,7 @@ class PersonalFit:
     lightest: float
     heaviest: float
     unit: str
+    curve: CurveName = "upper"
 
     def reps(self, load: float, seconds: float) -> tuple[float, str]:
         """Reps to failure at a load and a tempo, on the newest day, and what to say of it.
@@ -108,7 +113,7 @@ class PersonalFit:
         data unsaid.
         """
         require_within("load", load, 0.1, 5000.0, self.unit)
-        count = float(reps_of(self.capacity.likely, self.endurance.likely, load))
+        count = float(reps_of(self.capacity.likely, self.endurance.likely, load, self.curve))
         told = count * (REFERENCE_REP / seconds) ** self.g.likely
         outside = not self.lightest <= load <= self.heaviest
         note = (
@@ -121,13 +126,15 @@ class PersonalFit:
 
 
 GRID = np.arange(1.0, 60.001, 0.01)
-RATIOS = np.array([median_ratio(float(reps)) for reps in GRID])
+RATIOS = {name: curve.ratio(GRID) for name, curve in CURVES.items()}
 
 
-def reps_of(capacity: Array | float, endurance: float, load: Array | float) -> Array:
-    """Reps of 2 s: the published equations' median read backwards, its ratio raised to 1/h."""
+def reps_of(
+    capacity: Array | float, endurance: float, load: Array | float, curve: CurveName = "upper"
+) -> Array:
+    """Reps of 2 s: the curve read backwards, its ratio raised to 1/h."""
     ratio = np.maximum(1.0, np.asarray(capacity) / load) ** (1.0 / endurance)
-    reps: Array = np.interp(ratio, RATIOS, GRID)
+    reps: Array = np.interp(ratio, RATIOS[curve], GRID)
     return reps
 
 
@@ -154,11 +161,13 @@ def fit(observed: tuple[Observed, ...], unit: str = "kg") -> PersonalFit:
         np.array([getattr(other, name) for other in observed])
         for name in ("load", "seconds", "reps", "scatter")
     )
-    start = float(np.log(max(loads * np.interp(np.minimum(reps, 30.0), GRID, RATIOS))))
+    curve = observed[0].curve
+    ratios = np.interp(np.minimum(reps, 30.0), GRID, RATIOS[curve])
+    start = float(np.log(max(loads * ratios)))
 
     def left(values: Array) -> Array:
         capacity, growth, g, endurance = values
-        told = reps_of(np.exp(capacity + growth * weeks), endurance, loads)
+        told = reps_of(np.exp(capacity + growth * weeks), endurance, loads, curve)
         told = told * (REFERENCE_REP / seconds) ** g
         priors = [
             growth / GROWTH_SD,
@@ -232,6 +241,7 @@ def _told(
         lightest=min(loads),
         heaviest=max(loads),
         unit=unit,
+        curve=observed[0].curve,
     )
 
 

@@ -14,7 +14,8 @@ from invelo.domain.errors import InputError
 from invelo.domain.estimate import Derivation, Estimate
 from invelo.domain.plan.prescription import Unit, amount_in
 from invelo.domain.strength.holds import HoldCapacity, HoldResult, Joint
-from invelo.domain.strength.reps import OFF_SCALE, Capacity, RepResult
+from invelo.domain.strength.rep_curve import MOST_REPS
+from invelo.domain.strength.reps import TOO_LIGHT, Capacity, RepResult
 from invelo.domain.strength.tempo import Tempo
 
 LEAST_LOAD = 0.1
@@ -128,6 +129,7 @@ class Known:
                 load.high,
                 self.load.unit,
                 self.days,
+                done.setup.form.curve,
             )
         )
 
@@ -171,7 +173,7 @@ class Known:
         """
         capacity = self.capacity
         if isinstance(capacity, Capacity):
-            estimate = capacity.load_for(count, tempo.rep_time)
+            estimate = capacity.load_for(count, tempo)
         else:
             estimate = capacity.torque_for(count)
         return _spanning(estimate, [end.allowed(count, tempo) for end in self._ends])
@@ -214,11 +216,11 @@ def compare(set_up: SetUp, other: SetUp) -> None:
 
 
 def _nothing_asked(unit: str, wanted: Reading) -> Estimate:
-    most = OFF_SCALE if unit == "reps" else 900.0
+    likely, low = (MOST_REPS, TOO_LIGHT) if unit == "reps" else (900.0, 300.0)
     return Estimate(
-        most,
-        most,
-        most,
+        likely,
+        low,
+        2 * likely,
         unit,
         Derivation(
             "Band or help carry all that the limiting joint would; nothing is left to count.",

@@ -1,19 +1,16 @@
-"""Published equations from a load to a count of reps and back.
+"""Published equations from a load to a count of reps and back: how far the literature differs.
 
 Seven of them give the one-rep load C from r reps with a load w. Each is written as a ratio
-f(r) = C / w with its inverse. A slow rep is read through them as a heavier load.
+f(r) = C / w with its inverse. The likely figure is the curve's (`rep_curve`); these span what is
+told beside it.
 """
 
 import math
 from collections.abc import Callable
 from dataclasses import dataclass
-from statistics import median
 from typing import Any
 
 import numpy as np
-
-from invelo.domain.estimate import Array
-from invelo.domain.strength.tempo import ENDURANCE_EXPONENT, REFERENCE_REP, reps_at
 
 SILENT_ABOVE = 15.0
 """Brzycki and Lander speak up to this many reps."""
@@ -105,35 +102,3 @@ EQUATIONS: tuple[RepEquation, ...] = (
 def speaking(reps: float) -> tuple[RepEquation, ...]:
     """The equations that speak to this many reps."""
     return tuple(e for e in EQUATIONS if reps <= e.limit)
-
-
-def median_ratio(reps: float) -> float:
-    """C / w at `reps ≥ 1`: median of the equations that speak to any count, hence smooth."""
-    return median(e.ratio_at(reps) for e in EQUATIONS if e.limit == math.inf)
-
-
-def equivalent_ratio(reps: float, seconds: float, exponent: float = ENDURANCE_EXPONENT) -> float:
-    """How much heavier a slow rep counts: the factor on the load at the reference rep.
-
-    `reps` reps of `seconds` each are as hard as `reps` reference reps at this many times the
-    load. Median over the equations that speak; 1 for a rep of `REFERENCE_REP`.
-    """
-    slow = max(1.0, reps_at(reps, seconds, REFERENCE_REP, exponent))
-    plain = max(1.0, reps)
-    return median(e.ratio_at(slow) / e.ratio_at(plain) for e in speaking(max(slow, plain)))
-
-
-def equivalent_ratios(reps: float, seconds: Array) -> Array:
-    """`equivalent_ratio` for reps of many lengths, s, shape `(n,)`."""
-    slow = np.maximum(1.0, reps * (seconds / REFERENCE_REP) ** ENDURANCE_EXPONENT)
-    plain = max(1.0, reps)
-    told = np.full((len(EQUATIONS), len(slow)), np.nan)
-    for i, rep_equation in enumerate(EQUATIONS):
-        speaks = np.maximum(slow, plain) <= rep_equation.limit
-        rising = 1.0 + (rep_equation.ratio_at(2.0) - 1.0) * (slow[speaks] - 1.0)
-        above = np.where(
-            slow[speaks] < 2.0, rising, rep_equation.ratio(np.maximum(2.0, slow[speaks]))
-        )
-        told[i, speaks] = above / rep_equation.ratio_at(plain)
-    median_told: Array = np.nanmedian(told, axis=0)
-    return median_told

@@ -154,7 +154,7 @@ def seen_week(
     return WeekSeen(
         today=week_start,
         ratio=ratios[0],
-        ratio_rolling=ratios[1],
+        ratio_smoothed=ratios[1],
         reach=tuple(point for point in points if point.day <= sunday),
         days_done=days.get(week_start_of(sunday), 0),
         days_limit=limit,

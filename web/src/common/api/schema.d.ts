@@ -4845,8 +4845,8 @@ export interface components {
             load: number;
             /** Ratio */
             ratio: number | null;
-            /** Ratio Rolling */
-            ratio_rolling: number | null;
+            /** Ratio Smoothed */
+            ratio_smoothed: number | null;
         };
         /**
          * LoadPuzzle
@@ -8947,7 +8947,11 @@ export interface components {
         };
         /**
          * Tempo
-         * @description Seconds of each phase of a rep: lower, hold at the bottom, press, hold at the top.
+         * @description Seconds of each phase of a whole rep: lower, hold at the bottom, press, hold at the top.
+         *
+         *     Attributes:
+         *         lower, bottom, press, top: seconds.
+         *         part: of a whole rep that is done: a rep of less range takes less of each.
          */
         "Tempo-Input": {
             /**
@@ -8970,10 +8974,19 @@ export interface components {
              * @default 0
              */
             top: number;
+            /**
+             * Part
+             * @default 1
+             */
+            part: number;
         };
         /**
          * Tempo
-         * @description Seconds of each phase of a rep: lower, hold at the bottom, press, hold at the top.
+         * @description Seconds of each phase of a whole rep: lower, hold at the bottom, press, hold at the top.
+         *
+         *     Attributes:
+         *         lower, bottom, press, top: seconds.
+         *         part: of a whole rep that is done: a rep of less range takes less of each.
          */
         "Tempo-Output": {
             /**
@@ -8996,6 +9009,11 @@ export interface components {
              * @default 0
              */
             top: number;
+            /**
+             * Part
+             * @default 1
+             */
+            part: number;
         };
         /**
          * TermOut

@@ -1,7 +1,7 @@
 /** How numbers are written. */
 import type { Schema } from "../api/client";
 
-/** A count past this says only that the load is too light; the service carries it as 31. */
+/** A count past this says only that the load is too light. */
 const TOO_LIGHT = 30;
 
 const thin = "\u202f";
@@ -27,13 +27,15 @@ export function reps(value: number): string {
 export function repRange({ low, likely, high }: Schema["EstimateOut"]): string {
   if (low > TOO_LIGHT) return "30+ reps, too light";
   if (high < 1) return "no rep yet";
-  return `${reps(likely)} reps (${reps(low)}–${reps(high)})`;
+  const unit = reps(likely) === "1" ? "rep" : "reps";
+  return `${reps(likely)} ${unit} (${reps(Math.floor(low))}–${reps(Math.ceil(high))})`;
 }
 
 /** "12 s (8–17)", "no hold yet". */
 function holdRange({ low, likely, high }: Schema["EstimateOut"]): string {
   if (high < 1) return "no hold yet";
-  return `${rounded(likely, 0)}${thin}s (${rounded(Math.max(0, low), 0)}–${rounded(high, 0)})`;
+  const from = rounded(Math.max(0, Math.floor(low)), 0);
+  return `${rounded(likely, 0)}${thin}s (${from}–${rounded(Math.ceil(high), 0)})`;
 }
 
 export function range(estimate: Schema["EstimateOut"], digits = 1): string {

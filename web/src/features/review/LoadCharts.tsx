@@ -75,15 +75,15 @@ export function LoadChart({ trends }: { trends: Trends }) {
           <Line
             yAxisId="ratio"
             dataKey="ratio"
-            name="exponential"
+            name="7 over 28 days"
             stroke="var(--ink)"
             dot={false}
             isAnimationActive={false}
           />
           <Line
             yAxisId="ratio"
-            dataKey="ratio_rolling"
-            name="plain means"
+            dataKey="ratio_smoothed"
+            name="exponential means"
             stroke="var(--line)"
             strokeDasharray="3 3"
             dot={false}

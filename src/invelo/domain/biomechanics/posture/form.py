@@ -187,6 +187,12 @@ class Form:
         return self.family, self.measure, self.joint, self.counted
 
     @property
+    def curve(self) -> Literal["upper", "legs"]:
+        """Which curve's reps it counts: squat-like work of the legs allows more at a share of the
+        one-rep load than pressing, pulling and work of a single joint."""
+        return "legs" if self.measure == "legs" else "upper"
+
+    @property
     def limiting(self) -> str:
         """The limiting measure in words."""
         return f"{self.joint} torque" if self.measure == "torque" else MEASURES[self.measure]

@@ -110,17 +110,17 @@ def load(situation: Situation) -> Proposal | None:
         return None
     if week.ratio <= RATIO_EASE:
         return None
-    agree = week.ratio_rolling is not None and week.ratio_rolling > RATIO_WORD
+    agree = week.ratio_smoothed is not None and week.ratio_smoothed > RATIO_WORD
     return Proposal(
         "ease_off",
         situation.key,
         f"The last week's load is {week.ratio:.2f} times what the athlete is used to. Ease next "
         f"week to {100 * EASY_SHARE:.0f} % of the sets, effort 7 at most.",
         (
-            Input("acute : chronic load, exponential", round(week.ratio, 2)),
+            Input("acute : chronic load", round(week.ratio, 2)),
             Input(
-                "acute : chronic load, 7 over 28 days",
-                "not yet" if week.ratio_rolling is None else round(week.ratio_rolling, 2),
+                "acute : chronic load, exponential means",
+                "not yet" if week.ratio_smoothed is None else round(week.ratio_smoothed, 2),
             ),
             Input("eased above", RATIO_EASE),
             Input("share of the usual sets", 100 * EASY_SHARE, "%"),
@@ -129,7 +129,7 @@ def load(situation: Situation) -> Proposal | None:
         "medium" if agree else "low",
         "Both ways of reckoning agree; the measure itself is disputed and foretells no injury."
         if agree
-        else "Only the exponential way says so; the measure itself is disputed.",
+        else "Only the plain means say so; the measure itself is disputed.",
         amount=EASY_SHARE,
     )
 

@@ -93,8 +93,8 @@ class WeekSeen:
 
     Attributes:
         today: the day it is looked at.
-        ratio: acute : chronic load, mean of the last seven days; None before 28 days.
-        ratio_rolling: the same by plain means.
+        ratio: acute : chronic load by plain means of 7 and 28 days; None before 28 days.
+        ratio_smoothed: the same by exponential means.
         reach: capacity in the rung's lane by day, kg or N·m, oldest first.
         days_done: days of the last seven on which this ladder was trained.
         days_limit: days a week this athlete bears of the most stressful rungs.
@@ -106,7 +106,7 @@ class WeekSeen:
 
     today: date
     ratio: float | None = None
-    ratio_rolling: float | None = None
+    ratio_smoothed: float | None = None
     reach: tuple[TrendPoint, ...] = ()
     days_done: int = 0
     days_limit: int = 2

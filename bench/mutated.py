@@ -47,8 +47,8 @@ _context = _in(
     "tests/api/training/test_phone.py",
     "tests/api/training/test_links.py",
 )
-_security = _in("src/invelo/api/common/security.py", "tests/api/test_security.py")
-_request_id = _in("src/invelo/api/common/request_id.py", "tests/api/test_security.py")
+_security = _in("src/invelo/api/common/guards/security.py", "tests/api/test_security.py")
+_request_id = _in("src/invelo/api/common/guards/request_id.py", "tests/api/test_security.py")
 _problems = _in("src/invelo/api/common/problems.py", "tests/api/test_security.py")
 _account_rows = _in("src/invelo/db/queries/account_rows.py", "tests/api/account/test_sign_in.py")
 _planning = _in("src/invelo/services/plan/planning.py", "tests/api/plan/test_planning.py")

@@ -17,8 +17,9 @@ import numpy as np
 from tests.reference.test_statics_against_mujoco import JOINTS, model_of
 
 from invelo.domain.biomechanics.body import Body
+from invelo.domain.biomechanics.effort import contact_forces
 from invelo.domain.biomechanics.posture.skeleton import SEGMENT_ENDS, Contact, Posture
-from invelo.domain.biomechanics.statics import contact_forces, joint_torques
+from invelo.domain.biomechanics.statics import joint_torques
 
 POSTURES = 100_000
 LOOPED = 5_000

@@ -8,7 +8,7 @@ from fastapi.testclient import TestClient
 
 from invelo.api.app import create_app
 from invelo.api.common.cookies import SESSION_COOKIE
-from invelo.api.common.security import BODY_LIMIT
+from invelo.api.common.guards.security import BODY_LIMIT
 from invelo.db.database import engine_for
 from invelo.runtime.settings import Settings
 from tests.api.coach import EMAIL, PASSWORD, problem

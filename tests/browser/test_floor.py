@@ -203,12 +203,12 @@ def test_a_file_is_matched_tried_put_right_and_kept(
     sends(floor, best)
     floor.sees("Nothing is kept yet.")
     floor.sees("row 3, movement:")
-    assert floor.button("Keep all 2 sets").get_attribute("disabled") is not None
+    assert floor.button("Keep the new sets").get_attribute("disabled") is not None
     best.write_text("date,exercise,reps,effort\n2026-03-02,push-up,9,8\n2026-03-03,squat,12,8\n")
     good = best.rename(file.with_name("good.csv"))
     sends(floor, good)
-    floor.click("Keep all 2 sets")
-    floor.sees("Kept: 2 sets are new, 0 were there already.")
+    floor.click("Keep the new sets")
+    floor.sees("Kept: 2 sets new, 0 logged already.")
     days = [one["local_date"] for one in office.call("GET", f"{office.base}/history")["sessions"]]
     assert days[-2:] == ["2026-03-03", "2026-03-02"]
 
@@ -226,8 +226,8 @@ def test_wrong_letters_are_refused_and_a_formula_is_not_run(
     evil = file.with_name("evil.csv")
     evil.write_text('date,movement,amount,effort,note\n2026-03-02,push-up,9,8,"=1+1"\n')
     sends(floor, evil)
-    floor.click("Keep all 1 sets")
-    floor.sees("Kept: 1 sets are new")
+    floor.click("Keep the new sets")
+    floor.sees("Kept: 1 set new")
     out = office.session.get(f"{office.url}{office.base}/logs", timeout=10)
     rows = list(csv.DictReader(StringIO(out.content.decode("utf-8-sig"))))
     assert "'=1+1" in [row["note"] for row in rows]

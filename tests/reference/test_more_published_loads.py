@@ -11,6 +11,8 @@ import pytest
 from invelo.domain.biomechanics.body import GRAVITY, Body
 from invelo.domain.biomechanics.reading import Reading, reading
 from invelo.domain.biomechanics.setup import set_up
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.movement import Modifiers
 
 MAN = Body(80.0, 1.80)
 
@@ -31,10 +33,21 @@ def test_a_pull_up_or_dip_lifts_all_but_forearms_and_hands() -> None:
         assert read(movement).share.likely == pytest.approx(95.6, abs=0.3), movement
 
 
-def test_the_squat_lifts_all_but_shanks_and_feet() -> None:
-    """Common practice in strength studies: system mass less shanks and feet, about 88 % (Cormie,
-    McBride and McCaulley 2007, of jump squats; from memory)."""
-    assert read("squat").share.likely == pytest.approx(88.0, abs=1.0)
+def test_the_squat_line_knows_depth_and_legs() -> None:
+    """Common practice, easy to hard: half, chair, parallel, low step, deep, split, rear foot raised
+    (as hard as a step of two stairs), chair step, one leg."""
+    line = [
+        *("half-squat", "chair-squat", "squat", "step-up", "deep-squat", "split-squat"),
+        *("rear-foot-raised-split-squat", "chair-step-up", "one-leg-squat"),
+    ]
+    for body in (Body(75.0, 1.75), Body(50.0, 1.55), Body(100.0, 1.90)):
+        moved = [catalogue().find_movement(name) for name in line]
+        demands = [reading(body, one.own(Modifiers()).setup(one)).demand.likely for one in moved]
+        shown = {name: round(demand) for name, demand in zip(line, demands, strict=True)}
+        easy, hard = demands[:3], demands[-3:]
+        assert easy == sorted(easy), shown
+        assert hard == sorted(hard), shown
+        assert max(easy) < min(demands[3:]), shown
 
 
 def test_front_leg_of_a_split_squat_with_the_rear_foot_raised_is_under_told() -> None:

@@ -8,7 +8,7 @@ from invelo.domain.biomechanics.body import WINTER, Body
 from invelo.domain.biomechanics.dumas import DUMAS, STUDIES, Measured
 from invelo.domain.biomechanics.reading import reading
 from tests.reference.levers import SHAPES, lever_share, straddle_after
-from tests.reference.test_push_up_loads import EBBEN
+from tests.reference.test_push_up_loads import GOUVALI, SUPRAK
 
 SEXES = ("female", "male")
 
@@ -74,21 +74,17 @@ def test_lengths_differ_from_winters_by_what_people_differ(sex: str) -> None:
         assert one.length_share == pytest.approx(WINTER.segments[name].length_share, rel=0.1), name
 
 
-def errors(sex: str) -> list[float]:
+@pytest.mark.parametrize("sex", SEXES)
+def test_still_push_ups_under_the_second_table(sex: str) -> None:
+    """Suprak and Gouvali, at 1.75 m: mean error at most 4 points (at a stature well above the
+    study's women, 1.61 m, the miss grows; docs/model.md tells it)."""
     body = Body(75.0, 1.75, table=DUMAS[sex])  # type: ignore[index]
-    return [abs(reading(body, setup).share.likely - seen) for setup, seen in EBBEN.values()]
-
-
-def test_push_ups_of_ebben_under_the_second_table() -> None:
-    """At 1.75 m with the men's table: mean error at most 2.5 points, worst at most 5."""
-    assert sum(errors("male")) / len(EBBEN) <= 2.5
-    assert max(errors("male")) <= 5.0
-
-
-def test_push_ups_of_ebben_under_the_womens_table_on_average() -> None:
-    """At a stature well above the study's women (1.61 m) the mean still holds; the worst, feet on
-    60.96 cm, misses by 5.9 points, which docs/model.md tells."""
-    assert sum(errors("female")) / len(EBBEN) <= 2.5
+    errors = []
+    for setup, phase, seen in {**SUPRAK, **GOUVALI}.values():
+        load = reading(body, setup)
+        told = load.at_start if phase == "top" else load.at_end
+        errors.append(abs(100 * told.likely / body.mass - seen))
+    assert sum(errors) / len(errors) <= 4.0, errors
 
 
 @pytest.mark.parametrize("sex", SEXES)

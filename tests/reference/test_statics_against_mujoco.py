@@ -5,10 +5,11 @@ import pytest
 
 from invelo.domain.biomechanics.body import GRAVITY, WINTER, Body
 from invelo.domain.biomechanics.dumas import DUMAS
+from invelo.domain.biomechanics.effort import contact_forces
 from invelo.domain.biomechanics.posture.form import forms
 from invelo.domain.biomechanics.posture.skeleton import ALL_ENDS, Posture
 from invelo.domain.biomechanics.setup import set_up
-from invelo.domain.biomechanics.statics import contact_forces, joint_torques
+from invelo.domain.biomechanics.statics import joint_torques
 from tests.domain.people import PHASES, alone
 
 mujoco = pytest.importorskip("mujoco", reason="a development package; installed by ./invelo test")

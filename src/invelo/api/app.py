@@ -15,12 +15,13 @@ from invelo.api.account import sign_in
 from invelo.api.athlete import battery, battery_files, person, placements, readiness, record, screen
 from invelo.api.bench import routes as bench
 from invelo.api.catalogue import routes as catalogue
-from invelo.api.common import health, problems, security, site
+from invelo.api.common import health, problems, site
 from invelo.api.common.context import Clock, LinkEndedError, NobodyError, system_clock
+from invelo.api.common.guards import security
+from invelo.api.common.guards.once_more import OnceMore
+from invelo.api.common.guards.released import ReleasedAddresses
+from invelo.api.common.guards.request_id import RequestId
 from invelo.api.common.live.tidings import Tidings
-from invelo.api.common.once_more import OnceMore
-from invelo.api.common.released import ReleasedAddresses
-from invelo.api.common.request_id import RequestId
 from invelo.api.equipment import bands, kit, load_cell
 from invelo.api.ladder import files as ladder_files
 from invelo.api.ladder import prescription, workshop

@@ -156,7 +156,8 @@ def test_where_https_is_a_bare_cookie_is_nobodys(coach, app, new_client) -> None
         assert new_client().get("/api/me", headers=sent).status_code == status
 
 
-def test_signing_out_lets_the_browser_forget(coach) -> None:
+def test_signing_out_lets_the_browser_forget_where_https_is(coach, app) -> None:
+    app.state.settings.secure_cookies = True
     answer = coach.client.post("/api/sign-out")
     assert answer.headers["clear-site-data"] == '"cache"'
 

@@ -119,7 +119,7 @@ def test_what_equals_three_kilos_in_the_bag(coach: Coach) -> None:
         adjustable="foot_height",
         aim={"model": model},
     )
-    assert 0.1 < found["to"]["likely"] < 0.3
+    assert 0.3 < found["to"]["likely"] < 0.9, "under the hardest third feet on a chair do little"
     equal = coach.post("/api/bench", body=BODY, one=model, other=found["setup"])
     assert equal["ratio"]["likely"] == pytest.approx(1.0, abs=3e-3)
 
@@ -248,7 +248,7 @@ def test_own_figures_tell_how_many_sets_they_rest_on(coach: Coach, ladder: dict)
         ({"one": {"movement": "planche", "values": {"hip": 170}}}, "hip"),
         ({"one": {"movement": "dip", "added_load": {"lap_kg": 5}}}, "worn lap"),
         ({"one": {"movement": "squat", "values": {"knee": 150, "shank": 0}}}, "balance"),
-        ({"one": push_up(hand_offset=0.4)}, "hand offset"),
+        ({"one": push_up(hand_offset=0.4)}, "balance"),
         ({"one": {"movement": "push_up", "tempo": "fast"}}, "tempo"),
         ({"one": {"movement": "push_up", "range_percent": 5}}, "range"),
         ({"other": push_up(foot_height=3)}, "second set-up, foot height"),

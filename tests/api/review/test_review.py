@@ -52,6 +52,7 @@ def test_sets_grow_where_the_next_rung_is_not_there_yet_and_go_along(coach) -> N
     ladder = coach.has_ladder(reps=2, level="beginner")
     here = next(one for one in ladder["rungs"] if one["name"] == "Stool push-up")
     coach.put(f"/api/ladders/{ladder['id']}/current-rung", rung_id=here["id"])
+    coach.put(f"/api/ladders/{ladder['id']}/settings", min_reps=2)
     for sets in (2, 3):
         for _ in range(2):
             proposal = coach.trains(ladder["id"], (10,) * sets, rpe=9)
@@ -62,7 +63,7 @@ def test_sets_grow_where_the_next_rung_is_not_there_yet_and_go_along(coach) -> N
         grown = next(one for one in rungs if one["id"] == here["id"])
         assert (grown["prescription"]["sets"], grown["criterion"]["sets"]) == (sets + 1, sets + 1)
     for _ in range(2):
-        proposal = coach.trains(ladder["id"], (10,) * 4, rpe=6)
+        proposal = coach.trains(ladder["id"], (14,) * 4, rpe=6)
     assert (proposal["outcome"], proposal["amount"]) == ("step_up", 4)
     assert "sets.kept" in [rule["id"] for rule in proposal["rules"]]
     said = answers(coach, proposal, answer="accept").json()
@@ -198,7 +199,9 @@ def test_where_the_coach_goes_on_in_spite_of_pain_nothing_gets_harder(coach, lad
 
 def with_a_gap(coach, ladder: dict) -> dict:
     """From a counter straight to a stool: too big a step."""
-    for rung in ladder["rungs"][1:3]:
+    foot = ladder["rungs"][0]["id"]
+    coach.put(f"/api/ladders/{ladder['id']}/current-rung", rung_id=foot)
+    for rung in ladder["rungs"][1:4]:
         path = f"/api/ladders/{ladder['id']}/rungs/{rung['id']}"
         coach.client.delete(path).raise_for_status()
     left: dict = coach.get(f"/api/ladders/{ladder['id']}")

@@ -24,7 +24,7 @@ def test_a_figure_draws_every_segment_along_the_rep(name: str) -> None:
 def test_the_drawn_hand_force_is_the_load() -> None:
     read = reading(AVERAGE, set_up("push_up", foot_height=0.4))
     hands = next(force for force in figure(read, 0).forces if force.name == "hands")
-    assert hands.vector.y / GRAVITY == pytest.approx(read.demand.likely, abs=1e-3)
+    assert hands.vector.y / GRAVITY == pytest.approx(read.at_start.likely, abs=1e-3)
     assert hands.at.y == pytest.approx(0)
 
 

@@ -6,9 +6,10 @@ import numpy as np
 import pytest
 
 from invelo.domain.biomechanics.body import GRAVITY
+from invelo.domain.biomechanics.effort import contact_forces
 from invelo.domain.biomechanics.posture.skeleton import Contact, OutsideForce, cross
 from invelo.domain.biomechanics.setup import set_up
-from invelo.domain.biomechanics.statics import contact_forces, joint_torques, overhang
+from invelo.domain.biomechanics.statics import joint_torques, overhang
 from tests.domain.people import AVERAGE, alone
 
 TOP = alone(AVERAGE, set_up("push_up"))

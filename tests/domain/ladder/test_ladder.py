@@ -224,5 +224,6 @@ def test_a_shorter_rep_counts_as_a_shorter_one() -> None:
     )
     assert whole.share == 1.0
     assert half.share == pytest.approx(half.load.work.likely / whole.load.work.likely)
-    assert half.height < whole.height < deep.height
-    assert half.load.demand.likely == whole.load.demand.likely
+    assert half.height < whole.height
+    assert deep.share > 1.0
+    assert half.load.demand.likely == pytest.approx(whole.load.demand.likely, rel=0.03)

@@ -79,7 +79,8 @@ def sign_out(request: Request, response: Response, db: Database, token: Token = 
     if token:
         accounts.close_session(db, token)
     cookies.delete_cookie(response, request.app.state.settings, SESSION_COOKIE)
-    response.headers["Clear-Site-Data"] = '"cache"'
+    if request.app.state.settings.secure_cookies:  # browsers heed it where HTTPS is
+        response.headers["Clear-Site-Data"] = '"cache"'
 
 
 @router.get("/me")

@@ -13,7 +13,7 @@ from sqlalchemy.exc import DataError, DBAPIError, InterfaceError, OperationalErr
 from sqlalchemy.exc import TimeoutError as PoolTimeout
 from starlette.exceptions import HTTPException
 
-from invelo.api.common.request_id import HEADER, request_id
+from invelo.api.common.guards.request_id import HEADER, request_id
 from invelo.db.errors import ConflictError, MissingError, RefusedError, StaleError, ThrottledError
 from invelo.domain.errors import InputError
 

@@ -14,8 +14,8 @@ from websockets.asyncio.client import ClientConnection
 from websockets.exceptions import WebSocketException
 
 from invelo.api.common.cookies import SESSION_COOKIE, cookie_of
+from invelo.api.common.guards.security import same_site
 from invelo.api.common.live.relay import DeviceRelay, device_at, say
-from invelo.api.common.security import same_site
 from invelo.db.database import transaction
 from invelo.devices import lines, simulated_scale
 from invelo.domain.equipment.load_cell import (

@@ -23,8 +23,8 @@ from invelo.api.common.context import (
     visitor,
 )
 from invelo.api.common.cookies import LINK_COOKIE, SESSION_COOKIE, cookie_of
+from invelo.api.common.guards.security import same_site
 from invelo.api.common.live.relay import DeviceRelay, device_at, heard, say
-from invelo.api.common.security import same_site
 from invelo.db.codec import body_of, changes_from
 from invelo.db.database import transaction
 from invelo.db.errors import MissingError

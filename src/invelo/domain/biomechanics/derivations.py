@@ -1,6 +1,6 @@
 """Accounts of a reading's figures: what went in, the formula in words, the source."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cached_property
 
 import numpy as np
@@ -12,10 +12,12 @@ from invelo.domain.estimate import Derivation, Input
 
 FORMULAS = {
     "hands": "The upward part of the hands' force ÷ 9.80665 m/s².",
-    "pull": "The part of the hands' force along the arms ÷ 9.80665 m/s².",
+    "pull": "The size of the hands' force ÷ 9.80665 m/s².",
     "arms": "The hands' force ÷ 9.80665 m/s², less the mass of forearms and hands.",
-    "legs": "The working foot's force ÷ 9.80665 m/s², less the mass of that shank and foot; one "
-    "leg's load counts twice, so that it compares with two.",
+    "legs": "√(knee² + hip²) of a working leg: each torque ÷ what that joint can do at its bend "
+    "(knee 200 N·m at 60–75°, hip 250 N·m, for 75 kg and 1.75 m; others by mass × stature), in %.",
+    "feet": "The working foot's force ÷ 9.80665 m/s², less its own mass; one foot's load counts "
+    "twice, so that it compares with two.",
     "carried": "Body mass and what is worn.",
 }
 
@@ -76,7 +78,15 @@ class Derivations:
             f"{self.posture.closure}. "
         )
 
-    def demand(self, depth: float) -> Derivation:
+    def demand(self) -> Derivation:
+        """Of the limiting measure in the hardest third of the rep."""
+        place = self.place(None)
+        if self.setup.form.counted == "hold":
+            return place
+        words = "The mean of the hardest third of the rep. "
+        return replace(place, formula=words + place.formula)
+
+    def place(self, depth: float | None) -> Derivation:
         """Of the limiting measure at a place along the rep."""
         form = self.setup.form
         formula = (
@@ -95,7 +105,7 @@ class Derivations:
                 f" One hand has {share:g} % of it: told as two hands would share it, "
                 f"× {share / 50:g}."
             )
-        note = "" if form.judged == "start" and depth == 0.0 else form.says
+        note = form.says if depth != 0.0 else ""
         return Derivation(
             f"{self._balance}{formula} {RANGE_WORDS}", self.inputs, self.sources, note
         )

@@ -10,12 +10,13 @@ from dataclasses import dataclass, field
 import numpy as np
 
 from invelo.domain.biomechanics.body import GRAVITY, AddedMass, SegmentValues
+from invelo.domain.biomechanics.effort import contact_forces, leg_effort
 from invelo.domain.biomechanics.posture.build import ExternalForce, build
 from invelo.domain.biomechanics.posture.form import Form
 from invelo.domain.biomechanics.posture.refuse import Refuse, at_first
 from invelo.domain.biomechanics.posture.skeleton import Posture, vector
 from invelo.domain.biomechanics.setup import PLACES, Assistance, BandHold
-from invelo.domain.biomechanics.statics import contact_forces, joint_torques
+from invelo.domain.biomechanics.statics import joint_torques
 from invelo.domain.errors import InputError
 from invelo.domain.estimate import Array
 
@@ -165,7 +166,7 @@ def _falls(name: str) -> InputError:
 
 
 def limiting(rows: Rows, held: Equilibrium, told: int, refuse: Refuse = at_first) -> Array:
-    """The limiting measure, shape `(n, k)`, kg or N·m; never under 0.
+    """The limiting measure, shape `(n, k)`, kg, N·m or %; never under 0.
 
     Args:
         rows, held: what was held.
@@ -185,8 +186,11 @@ def limiting(rows: Rows, held: Equilibrium, told: int, refuse: Refuse = at_first
         return np.broadcast_to(whole, posture.joints["hip"].shape[:-1])
     if form.measure == "pull":
         line = next(contact.line for contact in posture.contacts if contact.name == "hands")
-        assert line is not None  # noqa: S101  (the form gives it)
-        pull: Array = (held.forces["hands"] * line).sum(axis=-1) / GRAVITY
+        arms = line if line is not None else posture.joints["wrist"] - posture.joints["shoulder"]
+        hands_pull = held.forces["hands"]
+        along: Array = (hands_pull * arms).sum(axis=-1)
+        size: Array = np.linalg.norm(hands_pull, axis=-1) / GRAVITY
+        pull = np.copysign(size, along)
         refuse(
             pull[:1] <= 0.0,
             lambda: InputError(
@@ -197,13 +201,32 @@ def limiting(rows: Rows, held: Equilibrium, told: int, refuse: Refuse = at_first
         )
         return pull.clip(0.0) * share
     if form.measure == "legs":
-        feet: Array = held.forces["feet"][..., 1] / GRAVITY - mass["shank"] - mass["foot"]
+        return 100.0 * leg_effort(posture, held.torques)
+    if form.measure == "feet":
+        feet: Array = held.forces["feet"][..., 1] / GRAVITY - mass["foot"]
         return feet.clip(0.0) * (2.0 if posture.legs_differ else 1.0)
     hands: Array = held.forces["hands"][..., 1] / GRAVITY
     if form.measure == "arms":
         hands = hands - mass["forearm"] - mass["hand"]
     load: Array = hands.clip(0.0) * share
     return load
+
+
+def hardest_third(measured: Array) -> Array:
+    """What a rep asks: the mean of the hardest third of its way, shape `(k,)`; a hold's own.
+
+    Args:
+        measured: the limiting measure at places evenly along the way, shape `(n, k)`.
+    """
+    if len(measured) == 1:
+        only: Array = measured[0]
+        return only
+    ranked = -np.sort(-measured, axis=0)
+    third = len(measured) / 3.0
+    whole = int(third)
+    part = (third - whole) * ranked[whole] if third > whole else 0.0
+    mean: Array = (ranked[:whole].sum(axis=0) + part) / third
+    return mean
 
 
 def _working_sign(torque: Array) -> Array:

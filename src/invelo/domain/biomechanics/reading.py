@@ -12,7 +12,14 @@ import numpy as np
 
 from invelo.domain.biomechanics.body import GRAVITY, Body
 from invelo.domain.biomechanics.derivations import Derivations
-from invelo.domain.biomechanics.equilibrium import Rows, hold, limiting, places_along, work
+from invelo.domain.biomechanics.equilibrium import (
+    Rows,
+    hardest_third,
+    hold,
+    limiting,
+    places_along,
+    work,
+)
 from invelo.domain.biomechanics.posture.skeleton import Posture
 from invelo.domain.biomechanics.setup import SetUp
 from invelo.domain.biomechanics.statics import overhang
@@ -41,9 +48,10 @@ class Reading:
     Attributes:
         body, setup: whose and which.
         depths: places along the rep, shape `(n,)`; one for a hold.
-        measured: the limiting measure, kg or N·m, shape `(n, k)`: for each place along the rep the
+        measured: the limiting measure, kg, N·m or %, shape `(n, k)`: for each place of the rep the
             body itself and its plausible neighbours.
-        told: the place along the rep where the demand is told.
+        told: the place along the rep where the limiting measure is greatest, and forces and
+            torques are told.
         posture: of the body itself along the rep, every value of shape `(n, 1)`.
         contact, torque: forces (N) and joint torques (N·m) that hold it, by name.
         told_forces, told_torques: of the body and its neighbours where the demand is told: upward
@@ -73,19 +81,19 @@ class Reading:
     @property
     def unit(self) -> str:
         """Of the limiting measure."""
-        return "N·m" if self.setup.form.measure == "torque" else "kg"
+        return {"torque": "N·m", "legs": "%"}.get(self.setup.form.measure, "kg")
 
     @cached_property
     def samples(self) -> Array:
         """The demand for the body and its plausible neighbours, shape `(k,)`; ratios between two
         set-ups are taken entry by entry, because both belong to one body."""
-        told: Array = self.measured[self.told]
-        return told
+        return hardest_third(self.measured)
 
     @cached_property
     def demand(self) -> Estimate:
-        """The limiting measure where it is judged, kg or N·m."""
-        return self._at(self.told)
+        """The limiting measure in the hardest third of the rep, kg, N·m or %; of a hold its own."""
+        estimate = _estimate(self.samples, self.unit, self._accounts.demand())
+        return replace(estimate, low=max(0.0, estimate.low))
 
     @property
     def rises(self) -> bool:
@@ -95,8 +103,10 @@ class Reading:
 
     @cached_property
     def share(self) -> Estimate:
-        """The demand on the scale on which bodies compare: % of body weight, or body weight ×
-        stature."""
+        """The demand on the scale on which bodies compare: % of body weight, body weight × stature,
+        or % of what a leg does, which is one already."""
+        if self.unit == "%":
+            return self.demand
         of = self.body.mass * GRAVITY * self.body.stature if self.unit == "N·m" else self.body.mass
         scale = of if self.unit == "N·m" else of / 100
         unit = "body weight × stature" if self.unit == "N·m" else "% of body weight"
@@ -104,7 +114,7 @@ class Reading:
 
     def _at(self, place: int) -> Estimate:
         estimate = _estimate(
-            self.measured[place], self.unit, self._accounts.demand(float(self.depths[place]))
+            self.measured[place], self.unit, self._accounts.place(float(self.depths[place]))
         )
         # None of the readings is under 0; departures added in quadrature may be.
         return replace(estimate, low=max(0.0, estimate.low))
@@ -195,7 +205,7 @@ def reading(body: Body, setup: SetUp) -> Reading:
     rows = _variations(body, setup)
     held = hold(rows)
     measured = limiting(rows, held, 1)
-    told = 0 if setup.form.judged == "start" else int(np.argmax(measured[:, 0]))
+    told = int(np.argmax(measured[:, 0]))
     return Reading(
         body=body,
         setup=setup,

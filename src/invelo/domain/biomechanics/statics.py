@@ -6,7 +6,7 @@ three unknowns are wanted; the posture's closure supplies the direction that mak
 from outside (a band, a partner) are known and join the weight.
 """
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Mapping
 
 import numpy as np
 
@@ -23,7 +23,7 @@ from invelo.domain.errors import InputError
 from invelo.domain.estimate import Array
 
 
-def contact_forces(posture: Posture, refuse: Refuse = at_first) -> dict[str, Array]:
+def determined_forces(posture: Posture, refuse: Refuse = at_first) -> dict[str, Array]:
     """The forces that keep a posture still.
 
     Three unknowns are settled by the three equations. A body on one contact that may push in any
@@ -42,7 +42,7 @@ def contact_forces(posture: Posture, refuse: Refuse = at_first) -> dict[str, Arr
     columns = [
         (contact, direction) for contact in posture.contacts for direction in _unknowns(contact)
     ]
-    load = _load(posture)
+    load = balance_of(posture)
     if len(columns) == 2 and len(posture.contacts) == 1:
         return {posture.contacts[0].name: load[..., :2]}
     if len(columns) != 3:
@@ -69,7 +69,7 @@ def contact_forces(posture: Posture, refuse: Refuse = at_first) -> dict[str, Arr
     return forces
 
 
-def _load(posture: Posture) -> Array:
+def balance_of(posture: Posture) -> Array:
     """What the contacts must balance: force (N) and moment about the origin (N·m), `(..., 3)`."""
     up, moment = np.zeros(()), np.zeros(())
     for _, mass, place in posture.parts(posture.carried()):
@@ -125,22 +125,42 @@ def joint_torques(posture: Posture, forces: dict[str, Array]) -> dict[str, Array
 
     Source: moments of weight and contact forces beyond the joint (Winter, link-segment model).
     """
+    outside = contact_torques(posture, forces)
     torques: dict[str, Array] = {}
-    limbs = BEYOND | OTHER_BEYOND if posture.legs_differ else BEYOND
-    for joint, names in limbs.items():
-        pivot = posture.joints[PIVOTS.get(joint, joint)]
-        beyond = tuple(name for name in names if name not in posture.resting)
+    for joint, (pivot, beyond) in _limbs(posture).items():
         total = np.zeros(pivot.shape[:-1])
         if beyond:
             total = total - gravity_moment(posture, pivot, beyond)
-            for contact in posture.contacts:
-                if contact.segment in beyond:
-                    total = total + cross(contact.point - pivot, forces[contact.name])
             for force in posture.outside:
                 if force.segment in beyond:
                     total = total + cross(force.point - pivot, force.vector)
-        torques[joint] = -total
+        torques[joint] = outside[joint] - total
     return torques
+
+
+def contact_torques(posture: Posture, forces: Mapping[str, Array]) -> dict[str, Array]:
+    """What forces at the contacts alone ask of the muscles at each joint, as `joint_torques` tells
+    it; linear in the forces."""
+    torques: dict[str, Array] = {}
+    for joint, (pivot, beyond) in _limbs(posture).items():
+        total = np.zeros(pivot.shape[:-1])
+        for contact in posture.contacts:
+            if contact.segment in beyond:
+                total = total - cross(contact.point - pivot, forces[contact.name])
+        torques[joint] = total
+    return torques
+
+
+def _limbs(posture: Posture) -> dict[str, tuple[Array, tuple[str, ...]]]:
+    """Of each joint its place, and what of the limb beyond it does not rest on a support."""
+    limbs = BEYOND | OTHER_BEYOND if posture.legs_differ else BEYOND
+    return {
+        joint: (
+            posture.joints[PIVOTS.get(joint, joint)],
+            tuple(name for name in names if name not in posture.resting),
+        )
+        for joint, names in limbs.items()
+    }
 
 
 def _unknowns(contact: Contact) -> tuple[Array, ...]:

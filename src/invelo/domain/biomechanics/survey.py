@@ -11,7 +11,14 @@ from functools import lru_cache
 import numpy as np
 
 from invelo.domain.biomechanics.body import Body, Loads, SegmentValues
-from invelo.domain.biomechanics.equilibrium import Rows, hold, limiting, places_along, work
+from invelo.domain.biomechanics.equilibrium import (
+    Rows,
+    hardest_third,
+    hold,
+    limiting,
+    places_along,
+    work,
+)
 from invelo.domain.biomechanics.posture.form import Form
 from invelo.domain.biomechanics.posture.refuse import Marked, Wrong
 from invelo.domain.catalogue.movement import Modifiers
@@ -112,7 +119,7 @@ def _surveyed(body: Body, form: Form, asked: Sequence[Modifiers]) -> tuple[Array
         measured = limiting(rows, held, count, marked)
         done = np.broadcast_to(work(held.posture), (count,))
     measured = np.broadcast_to(measured, (len(measured), count))
-    demand = measured[0] if form.judged == "start" else measured.max(axis=0)
+    demand = hardest_third(measured)
     return demand, done, ~marked.wrong & np.isfinite(demand)
 
 

@@ -74,7 +74,8 @@ NAMES = {
     "hands": "hand_load_kg",
     "pull": "hand_load_kg",
     "arms": "arm_load_kg",
-    "legs": "leg_load_kg",
+    "legs": "leg_effort_percent",
+    "feet": "leg_load_kg",
     "carried": "added_load_kg",
 }
 

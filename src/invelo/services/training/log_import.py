@@ -87,7 +87,7 @@ def read(
         alike_are_known: take a set like one of another time for the same.
         now: no set may be of a later time.
     """
-    names = _Names.of(db, athlete)
+    names = _RungNames.of(db, athlete)
     rows: list[_Row] = []
     bad: list[BadRow] = []
     seen: dict[tuple[object, ...], int] = {}
@@ -127,13 +127,13 @@ def keep(db: Session, athlete: AthleteRow, file: LogImport, now: datetime) -> No
 
 
 @dataclass(frozen=True)
-class _Names:
+class _RungNames:
     """An athlete's rungs by name, in lower case; the oldest ladder's first."""
 
     rungs: dict[str, RungRow]
 
     @classmethod
-    def of(cls, db: Session, athlete: AthleteRow) -> "_Names":
+    def of(cls, db: Session, athlete: AthleteRow) -> "_RungNames":
         found: dict[str, RungRow] = {}
         for row in ladder_rows.rungs_of_athlete(db, athlete.id):
             found.setdefault(row.name.casefold(), row)
@@ -142,7 +142,7 @@ class _Names:
 
 def _row(
     athlete: AthleteRow,
-    names: _Names,
+    names: _RungNames,
     csv_set: log_csv.CsvSet,
     seen: dict[tuple[object, ...], int],
     now: datetime,

@@ -172,7 +172,7 @@ function StepAbove({ sheet, step }: { sheet: Schema["LadderSheet"]; step: Schema
   );
 }
 
-/** The limiting measure at both ends of the rep. A push-up's bottom hardly tells inclines apart. */
+/** The limiting measure at both ends of the rep; the rung's demand is the mean of its hardest third. */
 function Ends({ full, words }: { full: Schema["RungSheet"]; words: string }) {
   if (!full.phases) return null;
   const [first = "start", second = "end"] = full.figures.map(({ phase }) => phase);
@@ -182,7 +182,6 @@ function Ends({ full, words }: { full: Schema["RungSheet"]; words: string }) {
       {first} <Explained name={`load at the ${first}`} figure={full.phases.top} />
       <br />
       {second} <Explained name={`load at the ${second}`} figure={full.phases.bottom} />
-      {hands && ", less certain"}
     </Row>
   );
 }

@@ -106,9 +106,7 @@ def build(
     _check_floor(form, values, joints, refuse)
     shape = np.broadcast_shapes(*(place.shape for place in joints.values()))
     joints = {name: np.broadcast_to(place, shape) for name, place in joints.items()}
-    touches = [
-        contact(touch, form, segments, values, joints, depth, facing) for touch in form.touches
-    ]
+    touches = [contact(touch, form, segments, values, joints, facing) for touch in form.touches]
     return Posture(
         joints=joints,
         segments=segments,
@@ -121,6 +119,7 @@ def build(
         closure=closure(form, values),
         gravity=0.0 if form.level_plane else GRAVITY,
         base=base(form, segments, joints, facing),
+        facing=facing,
     )
 
 
@@ -149,7 +148,10 @@ def _angles(
         degrees = (1 - depth) * first + depth * last + slack.get(name, 0.0)
         angles[name] = degrees / 100 if name == "rounding" else np.radians(degrees)
     if form.arms == "press":
-        angles |= arms.press(segments, values, depth, refuse)
+        knees = form.anchor == "knees"
+        over = (KNEE_RADIUS if knees else ANKLE_OVER_BALL) * np.atleast_1d(segments.stature)
+        about = "knee" if knees else "ankle"
+        angles |= arms.press(segments, values, angles, depth, facing, about, over, refuse)
     if form.arms == "bar":
         angles |= arms.bar(segments, angles, depth, facing)
     if "shank" in angles:  # legs told from the ground up

@@ -21,12 +21,8 @@ RESTING = {
 }
 """What a contact carries without asking the joints."""
 
-STRAIGHT = 1e-9
-
 CLOSURES = {
-    "arms": "locked arms push along the line from hand to shoulder, bent arms straight up",
-    "arm line": "the arms push along the line from hand to shoulder",
-    "across trunk": "the hands pull at right angles to the trunk",
+    "any": "hands and feet share the load so that the effort of all joints is least",
     "strap": "the hands pull along the straps",
     "up": "{name} push straight up",
     "across": "{name} pushes straight across",
@@ -45,7 +41,6 @@ def contact(
     segments: SegmentValues,
     values: Mapping[str, Array],
     joints: Mapping[str, Array],
-    depth: Array,
     facing: float,
 ) -> Contact:
     """A contact with its point, and the line of its force where that is known."""
@@ -66,37 +61,30 @@ def contact(
             "shoulders": ("shoulders", "trunk", vector(shoulder[..., 0], 0.0)),
             "wall": ("wall", "trunk", (hip + shoulder) / 2),
         }[touch.at]
-    return Contact(name, segment, point, _line(touch, values, joints, depth, facing))
+    return Contact(
+        name,
+        segment,
+        point,
+        _line(touch, values, joints),
+        np.array([1.0, 0.0]) if touch.at == "wall" else np.array([0.0, 1.0]),
+        touch.at == "hands" and form.grip == "bar",
+    )
 
 
-def _line(
-    touch: Touch,
-    values: Mapping[str, Array],
-    joints: Mapping[str, Array],
-    depth: Array,
-    facing: float,
-) -> Array | None:
-    wrist, shoulder, hip = joints["wrist"], joints["shoulder"], joints["hip"]
-    shape = wrist.shape
-    up = np.broadcast_to(np.array([0.0, 1.0]), shape)
-    if touch.push == "any":
-        return None
+def _line(touch: Touch, values: Mapping[str, Array], joints: Mapping[str, Array]) -> Array | None:
+    shape = joints["wrist"].shape
     if touch.push == "up":
-        return up
+        return np.broadcast_to(np.array([0.0, 1.0]), shape)
     if touch.push == "across":
         return np.broadcast_to(np.array([1.0, 0.0]), shape)
-    if touch.push == "across trunk":
-        if np.any(values.get("strap_height", np.zeros(1)) > 0):
-            anchor = vector(values["strap_ahead"], values["strap_height"])
-            return _unit(anchor - wrist)
-        along = _unit(shoulder - hip)
-        return facing * vector(-along[..., 1], along[..., 0])
-    support = joints["elbow"] if touch.at == "forearms" else wrist
-    arm = _unit(shoulder - support)
-    if touch.push == "arm line":
-        return arm
-    locked = np.broadcast_to(depth[..., None] < STRAIGHT, shape)
-    return np.where(locked, arm, up)
+    if touch.push == "strap" and _strapped(values):
+        anchor = vector(values["strap_ahead"], values["strap_height"])
+        return _unit(anchor - joints["wrist"])
+    return None
+
+
+def _strapped(values: Mapping[str, Array]) -> bool:
+    return bool(np.any(values.get("strap_height", np.zeros(1)) > 0))
 
 
 def _unit(towards: Array) -> Array:
@@ -105,15 +93,15 @@ def _unit(towards: Array) -> Array:
 
 
 def closure(form: Form, values: Mapping[str, Array]) -> str:
-    """How the sideways force was settled, in words."""
+    """How the open force was settled, in words."""
     told = []
     for touch in form.touches:
-        push = touch.push
-        if push == "any":
+        if touch.push == "strap" and not _strapped(values):
             continue
-        if push == "across trunk" and np.any(values.get("strap_height", np.zeros(1)) > 0):
-            push = "strap"  # type: ignore[assignment]
-        told.append(CLOSURES[push].format(name="the " + touch.at))
+        if touch.push != "any":
+            told.append(CLOSURES[touch.push].format(name="the " + touch.at))
+    if not told and len(form.touches) == 2:
+        return CLOSURES["any"]
     return "; ".join(told) or "one support carries the whole weight"
 
 

@@ -15,7 +15,7 @@ from pydantic import TypeAdapter
 
 from invelo.domain.errors import InputError, require_within
 
-Measure = Literal["hands", "pull", "arms", "legs", "torque", "carried"]
+Measure = Literal["hands", "pull", "arms", "legs", "feet", "torque", "carried"]
 Unit = Literal["m", "°", "%", "kg"]
 Counted = Literal["reps", "hold", "rpe"]
 
@@ -23,7 +23,8 @@ MEASURES: dict[Measure, str] = {
     "hands": "hand load",
     "pull": "pull of the hands",
     "arms": "load on the arms",
-    "legs": "load on the working leg",
+    "legs": "effort of the working leg",
+    "feet": "load on the ball of the foot",
     "torque": "torque",
     "carried": "body and load",
 }
@@ -32,8 +33,10 @@ MEASURES: dict[Measure, str] = {
 - `hands`: upward force of the world on the hands;
 - `pull`: force along the arms;
 - `arms`: force on the hands less the weight of forearms and hands;
-- `legs`: force on the working foot less the weight of that shank and foot, as two legs would share
-  it evenly (one leg's load counts twice);
+- `legs`: torques at knee and hip of a working leg over what those joints can do at their bend,
+  joined; % of all that a leg of this body does;
+- `feet`: force on the working foot less its own weight, as two would share it evenly (one foot's
+  load counts twice);
 - `torque`: of the muscles at the form's joint, both sides together (one leg that works alone counts
   twice);
 - `carried`: body and what it wears, where nothing finer can be said.
@@ -56,7 +59,7 @@ Lane = tuple[str, str, str, str]
 """Family, measure, joint and way of counting that two forms share if one says something of the
 other."""
 
-Push = Literal["any", "up", "arms", "arm line", "across trunk", "across"]
+Push = Literal["any", "up", "strap", "across"]
 
 
 @dataclass(frozen=True)
@@ -98,8 +101,8 @@ class Touch:
 
     Attributes:
         at: what touches.
-        push: what is known of the force's direction; "arms" means along the arms while they are
-            straight and up once they bend.
+        push: what is known of the force's direction: nothing ("any"), or along the straps where
+            there are any ("strap").
     """
 
     at: Literal[
@@ -128,7 +131,6 @@ class Form:
         measure: what limits it.
         joint: whose torque, for a limiting torque; also whose endurance curve.
         ends: names of the two ends of the rep.
-        judged: where along the rep the demand is told: at its start, or wherever it is greatest.
         facing: where the chest faces with the head to the right.
         anchor: the contact the posture stands on or hangs from.
         turn: what turns until the posture settles, '' where nothing does.
@@ -163,7 +165,6 @@ class Form:
     joint: str = ""
     end: dict[str, float] = field(default_factory=dict)
     ends: tuple[str, str] = ("start", "end")
-    judged: Literal["start", "peak"] = "peak"
     turn: Literal["", "trunk", "shoulder", "hip", "upper body"] = ""
     until: Literal["", "centre over hands", "centre over feet", "far contact"] = ""
     far: Literal["", "hands", "forearms", "shoulders", "heels"] = ""

@@ -69,12 +69,16 @@ class Contact:
         point: shape `(..., 2)`, m.
         line: shape `(..., 2)`, the unit direction the force is known to have, or None where the
             force may have any direction.
+        normal: shape `(2,)`, which way a surface pushes that is only leaned on.
+        grips: whether it closes round something, so that it may pull any way.
     """
 
     name: str
     segment: str
     point: Array
     line: Array | None = None
+    normal: Array = field(default_factory=lambda: np.array([0.0, 1.0]))
+    grips: bool = False
 
 
 @dataclass(frozen=True)
@@ -109,6 +113,7 @@ class Posture:
         gravity: m/s²; 0 where the plane is level, seen from above.
         base: left and right end of what the body stands on, shape `(...)`, m; from contact to
             contact if None.
+        facing: 1 where the chest faces up with the head to the right, −1 where it faces down.
     """
 
     joints: dict[str, Array]
@@ -120,6 +125,7 @@ class Posture:
     closure: str = ""
     gravity: float = GRAVITY
     base: tuple[Array, Array] | None = None
+    facing: float = -1.0
 
     @property
     def legs_differ(self) -> bool:

@@ -80,7 +80,7 @@ export function CsvDialog({ athleteId, onClose }: { athleteId: string; onClose: 
       {read && (
         <p role="status" className="pt-2 font-head text-lg">
           {read.kept
-            ? `Kept: ${read.new} sets are new, ${read.known} were there already.`
+            ? `Kept: ${counted(read.new, "set")} new, ${read.known} logged already.`
             : `${counted(read.sets, "set")} can be read${read.known ? `, ${read.known} of them are logged already` : ""}${read.bad.length ? `, ${counted(read.bad.length, "row")} cannot` : ""}. Nothing is kept yet.`}
         </p>
       )}

@@ -1,0 +1,1 @@
+"""What every request passes on its way in: names, hosts, sites, sizes, one more try."""

@@ -64,6 +64,36 @@ _draft = _in("src/invelo/services/training/floor.py", "tests/api/training/test_c
 _workshop = _in("src/invelo/services/ladder/workshop.py", "tests/api/test_closed.py")
 _trainee = _in("src/invelo/services/plan/trainee.py", "tests/api/test_closed.py")
 _ladder = _in("src/invelo/services/plan/week.py", "tests/api/plan/test_week.py")
+_accounts = _in("src/invelo/services/account/accounts.py", "tests/api/account/test_sign_in.py")
+_devices = _in("src/invelo/db/queries/account_rows.py", "tests/api/account/test_sign_in.py")
+_versions = _in("src/invelo/api/common/versions.py", "tests/api/test_versions.py")
+_week_undo = _in("src/invelo/services/plan/week.py", "tests/api/test_versions.py")
+_known = _in("src/invelo/domain/training/known_sets.py", "tests/api/training/test_broken_files.py")
+_night = _in("src/invelo/services/review/weekly.py", "tests/api/review/test_week_review.py")
+_once_more = _in("src/invelo/api/common/guards/once_more.py", "tests/api/test_clashes.py")
+_kit = _in("src/invelo/services/equipment/kit.py", "tests/api/test_wrong_identity.py")
+_effort = _in(
+    "src/invelo/domain/biomechanics/effort.py",
+    "tests/domain/biomechanics/test_push_up.py",
+    "tests/reference/test_push_up_loads.py",
+    "tests/reference/test_more_published_loads.py",
+)
+_arms = _in(
+    "src/invelo/domain/biomechanics/posture/arms.py",
+    "tests/domain/biomechanics/test_push_up.py",
+    "tests/reference/test_push_up_loads.py",
+)
+_third = _in(
+    "src/invelo/domain/biomechanics/equilibrium.py", "tests/reference/test_push_up_loads.py"
+)
+_curve = _in("src/invelo/domain/strength/rep_curve.py", "tests/domain/strength/test_reps.py")
+_tempo = _in("src/invelo/domain/strength/tempo.py", "tests/reference/test_rep_tables.py")
+_holds = _in(
+    "src/invelo/domain/strength/holds.py",
+    "tests/domain/strength/test_holds.py",
+    "tests/reference/test_holds_and_levers.py",
+)
+_workload = _in("src/invelo/domain/review/workload.py", "tests/domain/review/test_workload.py")
 _ports = _in("src/invelo/runtime/ports.py", "tests/machine/test_command.py")
 
 _machine = _in(
@@ -82,6 +112,54 @@ _outbox = _in("web/src/features/training/engine/outbox.ts", "tests/phone/test_se
 _keep = _in("web/src/features/training/engine/keep.ts", "tests/phone/test_sending.py")
 
 MUTATIONS = [
+    _accounts("a guess more", "_require_window", "len(made) >= most", "len(made) > most"),
+    _accounts("no pause between guesses", "_require_pause", "left > 0", "left > 1e9"),
+    _devices(
+        "any browser is known to any coach",
+        "known_device",
+        ", AccountRow.email == address",
+        "",
+    ),
+    _versions("a stale page changes", "require_match", "given != str(stands)", "given == ''"),
+    _week_undo(
+        "a number is given again",
+        "keep",
+        "plan_rows.last_number(db, athlete.id, seen.week_start) + 1",
+        "standing + 1",
+    ),
+    _known(
+        "one set for two rows", "match", "by_moment[row.moment].pop(0)", "by_moment[row.moment][0]"
+    ),
+    _night("weeks are reviewed at any hour", "queue_due", ".hour in NIGHT", ".hour >= 0"),
+    _once_more("a clash is not tried again", "__call__", 'state.pop("clashed", False)', "False"),
+    _kit("a thing tells that it is there", "item", "where.account_id != account_id", "False"),
+    _effort(
+        "strength of the other way",
+        "_least",
+        "torque >= 0.0, left, right",
+        "torque < 0.0, left, right",
+    ),
+    _effort("nothing slips", "FRICTION", "FRICTION = 0.8", "FRICTION = 0.1"),
+    _effort("a knee bent is as strong", "leg_effort", " * np.interp(bend, *KNEE_AT)", ""),
+    _arms(
+        "hands slide along the floor",
+        "press",
+        "kept = along - np.sqrt(np.maximum(apart - (front + away) ** 2, 0.0))",
+        "kept = depth * HANDS_BACK * stature",
+    ),
+    _third(
+        "a rep asks its easiest third", "hardest_third", "-np.sort(-measured", "np.sort(measured"
+    ),
+    _curve("no rep is lost for load", "UPPER", "10: 0.77", "10: 0.885"),
+    _tempo("slow reps cost their time", "ENDURANCE_EXPONENT", "= 0.65", "= 1.0"),
+    _tempo("holding costs nothing", "HOLD_COST", "HOLD_COST = 0.75", "HOLD_COST = 0.2"),
+    _holds("one curve is all there is", "predict", "if others:", "if not others:"),
+    _workload(
+        "a doubled week warns of nothing",
+        "newest_ratios",
+        "rolling(aligned, SHORT_DAYS)",
+        "rolling(aligned, LONG_DAYS)",
+    ),
     _access("any session is one's own", "own_session", " or session.athlete_id != athlete_id", ""),
     _access("a reader may write", "WRITE", '("owner", "coach")', '("owner", "coach", "reader")'),
     _access("a second coach may erase", "OWN", '("owner",)', '("owner", "coach")'),

@@ -160,7 +160,7 @@ def _seed(engine: Engine) -> None:
         oda = squad.enrol(
             db, coach, squad.AthleteDraft(uuid4(), "Oda Fenwick", 75.0, 1.75), enrolled
         )
-        battery.keep_test(db, oda, battery.NewTest(uuid4(), movement, Modifiers(), 9), enrolled)
+        battery.keep_test(db, oda, battery.NewTest(uuid4(), movement, Modifiers(), 8), enrolled)
         ready = catalogue().find_ladder("push-up")
         row = ladders.create(db, oda, ready, "strength", "intermediate", enrolled)
         day = Moment(now - timedelta(days=2), ZONE)

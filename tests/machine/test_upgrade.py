@@ -36,8 +36,8 @@ ARCHIVE = Path(__file__).parent / "data" / "release-0.1.0.zip"
 """Everything that release 0.1.0 kept of four people (schema 0010), by its own backup."""
 
 
-LAST = Path(__file__).parent / "data" / "release-0.2.0.zip"
-"""A week of the demo as release 0.2.0 kept it (schema 0012), by its own backup."""
+LATER = {"0012": "release-0.2.0.zip", "0013": "release-0.3.0.zip"}
+"""A week of the demo as these releases kept it, by their own backup, by schema."""
 
 
 def rows(engine: Engine, asked: str) -> list[tuple[Any, ...]]:
@@ -137,13 +137,17 @@ def test_an_archive_of_an_earlier_release_comes_in_whole(restored: Engine) -> No
         assert there == [(manifest.tables[table].rows,)]
 
 
-def test_an_archive_of_the_last_release_comes_in_whole(server: postgres.Server) -> None:
-    url = fresh(server, "last_release")
+@pytest.mark.parametrize("revision", LATER)
+def test_an_archive_of_a_later_release_comes_in_whole(
+    server: postgres.Server, revision: str
+) -> None:
+    url = fresh(server, "later_release")
     migrate(url)
     engine = engine_for(url)
-    archive.restore(engine, LAST)
-    manifest = archive.read(LAST)
-    assert manifest.revision == "0012"
+    kept_then = Path(__file__).parent / "data" / LATER[revision]
+    archive.restore(engine, kept_then)
+    manifest = archive.read(kept_then)
+    assert manifest.revision == revision
     for table, kept in manifest.tables.items():
         assert rows(engine, f"SELECT count(*) FROM {table}") == [(kept.rows,)], table
     engine.dispose()

@@ -104,6 +104,7 @@ def build(
     joints = room(angles)
     pose.check(angles, refuse)
     _check_floor(form, values, joints, refuse)
+    _check_lean(form, joints, refuse)
     shape = np.broadcast_shapes(*(place.shape for place in joints.values()))
     joints = {name: np.broadcast_to(place, shape) for name, place in joints.items()}
     touches = [contact(touch, form, segments, values, joints, facing) for touch in form.touches]
@@ -395,3 +396,20 @@ def _check_floor(
         return InputError("posture", deep, "Bend less, or raise the support.")
 
     refuse(lowest < -BELOW_FLOOR, error)
+
+
+def _check_lean(form: Form, joints: Mapping[str, Array], refuse: Refuse) -> None:
+    """A press leans over its hands; behind the upright there is nothing to press."""
+    if form.arms != "press" or form.far != "hands":
+        return
+    ahead = (
+        joints["shoulder"][..., 0] - joints["knee" if form.anchor == "knees" else "ankle"][..., 0]
+    )
+    refuse(
+        ahead <= 0.0,
+        lambda: InputError(
+            "hand height",
+            "a surface as high as this body's shoulders leaves it nothing to lean on.",
+            "Lower it, or stand on something.",
+        ),
+    )

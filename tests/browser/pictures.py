@@ -139,8 +139,12 @@ def intake(page: Page) -> None:
 
 
 def workshop(page: Page) -> None:
-    """The ladder's gap bridged in pencil, a rung edited."""
-    page.find('[role="option"]').click()
+    """The ladder's first gap bridged in pencil, a rung edited."""
+    for rung in page.find_all('[role="option"]'):
+        rung.click()
+        page.until(lambda rung=rung: page.find("aside h2").text in rung.text)
+        if ", a gap" in page.find("aside").text:
+            break
     page.press("b")
     page.sees("Take all")
     take(page, "ladder-bridge")

@@ -19,6 +19,7 @@ from invelo.db.errors import ConflictError
 from invelo.db.moment import Moment
 from invelo.db.tables.account import AccountRow
 from invelo.db.tables.athlete import AthleteRow, BodyMeasurementRow
+from invelo.db.tables.ladder import LadderRow
 from invelo.db.tables.review import ProposalRow
 from invelo.db.tables.training import TrainingSessionRow
 from invelo.demo.intake import answer, furnish, new_id
@@ -272,13 +273,13 @@ class _MemberHistory:
         declined = proposal.outcome == "step_up" and self.random.random() < 0.1
         note = self.random.choice(DECLINES) if declined else ""
         said: review.Answer = "decline" if declined else "accept"
+        row = self.db.get_one(LadderRow, proposal.ladder_id)
         try:
             with self.db.begin_nested():
-                review.answer(self.db, self.row, proposal, self.coach, said, None, note, moment)
+                review.answer(self.db, row, proposal, self.coach, said, None, note, moment)
         except (ConflictError, InputError):
-            review.answer(
-                self.db, self.row, proposal, self.coach, "decline", None, "not today", moment
-            )
-        self.retest_next = proposal.outcome == "retest" or self.retest_next
-        if self.row.stopped:
-            ladder.resume(self.db, self.row)
+            review.answer(self.db, row, proposal, self.coach, "decline", None, "not today", moment)
+        if row is self.row and proposal.outcome == "retest":
+            self.retest_next = True
+        if row.stopped:
+            ladder.resume(self.db, row)

@@ -131,7 +131,9 @@ MUTATIONS = [
         "one set for two rows", "match", "by_moment[row.moment].pop(0)", "by_moment[row.moment][0]"
     ),
     _night("weeks are reviewed at any hour", "queue_due", ".hour in NIGHT", ".hour >= 0"),
-    _once_more("a clash is not tried again", "__call__", 'state.pop("clashed", False)', "False"),
+    _once_more(
+        "a clash is not tried again", "OnceMore.__call__", 'state.pop("clashed", False)', "False"
+    ),
     _kit("a thing tells that it is there", "item", "where.account_id != account_id", "False"),
     _effort(
         "strength of the other way",
@@ -153,7 +155,7 @@ MUTATIONS = [
     _curve("no rep is lost for load", "UPPER", "10: 0.77", "10: 0.885"),
     _tempo("slow reps cost their time", "ENDURANCE_EXPONENT", "= 0.65", "= 1.0"),
     _tempo("holding costs nothing", "HOLD_COST", "HOLD_COST = 0.75", "HOLD_COST = 0.2"),
-    _holds("one curve is all there is", "predict", "if others:", "if not others:"),
+    _holds("one curve is all there is", "HoldCapacity.predict", "if others:", "if not others:"),
     _workload(
         "a doubled week warns of nothing",
         "newest_ratios",

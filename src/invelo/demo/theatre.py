@@ -28,6 +28,7 @@ TOUR_LADDER = ReadyLadder(
         ReadyRung(name="Floor push-up", movement="push-up"),
         ReadyRung(name="Feet on riser 20", movement="push-up", values={"foot_height": 0.20}),
         ReadyRung(name="Feet on riser 40", movement="push-up", values={"foot_height": 0.40}),
+        ReadyRung(name="Slow floor push-up", movement="push-up", tempo="3-0-1-0"),
         ReadyRung(
             name="Feet on riser 40, sandbag 5",
             movement="push-up",

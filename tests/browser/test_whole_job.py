@@ -158,6 +158,7 @@ def test_a_new_measure_is_kept(signed_in: Page) -> None:
     page = signed_in
     page.click("Record of Oda Fenwick")
     page.click("Keep it on the Intake sheet")
+    page.until(lambda: not page.find_all('[role="dialog"]'))  # it takes the focus as it closes
     page.fill("Body mass", "77.5")
     page.sees("= 170.9 lb")
     page.click("Keep today's measures")

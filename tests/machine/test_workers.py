@@ -12,7 +12,7 @@ from pathlib import Path
 from uuid import UUID, uuid4
 
 import pytest
-from sqlalchemy import Engine
+from sqlalchemy import Engine, text
 from sqlmodel import Session
 
 from invelo.db.database import engine_for, migrate, transaction
@@ -108,7 +108,9 @@ def test_a_plan_outlives_its_worker_and_is_written_once(
     assert sorted(row.number for row in rows(engine, WeekPlanRow)) == [1, 2]
 
 
-def test_a_worker_ends_with_the_service_that_is_killed(engine: Engine) -> None:
+@contextmanager
+def serving(engine: Engine) -> Iterator[subprocess.Popen[str]]:
+    """The service, once it is ready; killed outright at the end."""
     with held_port() as port:
         environment = {
             **os.environ,
@@ -126,13 +128,45 @@ def test_a_worker_ends_with_the_service_that_is_killed(engine: Engine) -> None:
         for line in service.stderr:
             if "ready at" in line:
                 break
-        of_service = ["pgrep", "-P", str(service.pid), "-f", "invelo worker"]
-        found = subprocess.run(of_service, capture_output=True, check=True).stdout
-        its_worker = Path(f"/proc/{int(found)}")
+        try:
+            yield service
+        finally:
+            service.kill()
+            service.wait()
+
+
+def worker_of(service: subprocess.Popen[str]) -> int | None:
+    """The worker's process beside a service; None while there is none."""
+    of_service = ["pgrep", "-P", str(service.pid), "-f", "invelo worker"]
+    found = subprocess.run(of_service, capture_output=True, check=False).stdout
+    return int(found) if found else None
+
+
+def test_a_worker_ends_with_the_service_that_is_killed(engine: Engine) -> None:
+    with serving(engine) as service:
+        its_worker = Path(f"/proc/{worker_of(service)}")
         assert its_worker.exists()
-        service.kill()
-        service.wait()
-        until(lambda: not its_worker.exists() or "zombie" in state_of(its_worker), 20)
+    until(lambda: not its_worker.exists() or "zombie" in state_of(its_worker), 20)
+
+
+@pytest.mark.parametrize("ends", ["killed", "struck off"])
+def test_a_worker_that_fails_is_followed_by_another(engine: Engine, ends: str) -> None:
+    def at_the_queue() -> bool:
+        with engine.begin() as db:
+            return bool(db.execute(text("SELECT count(*) FROM procrastinate_workers")).scalar_one())
+
+    with engine.begin() as db:
+        db.execute(text("DELETE FROM procrastinate_workers"))  # whoever was killed before
+    with serving(engine) as service:
+        first = worker_of(service)
+        assert first is not None
+        until(at_the_queue, 20)
+        if ends == "killed":
+            os.kill(first, signal.SIGKILL)
+        else:
+            with engine.begin() as db:
+                db.execute(text("DELETE FROM procrastinate_workers"))  # as one that slept too long
+        until(lambda: worker_of(service) not in (None, first), 30)
 
 
 def state_of(process: Path) -> str:

@@ -52,6 +52,9 @@ def listen(host: str, port: int, asked: bool) -> socket.socket:
 WORKER_GRACE = 5
 """Seconds that a worker has to end."""
 
+WORKER_AGAIN = 1.0
+"""Seconds between a worker that failed and the next."""
+
 GRACE = 2
 """Seconds that open answers have to end once we are told to stop; a live view never would."""
 
@@ -102,13 +105,31 @@ def run(app: FastAPI, listener: socket.socket, announcement: str) -> None:
 
 @contextmanager
 def worker(url: str) -> Iterator[None]:
-    """A worker beside the service, on the same database; it ends with it, however that ends."""
+    """A worker beside the service, on the same database; it ends with it, however that ends. One
+    that fails, as where others struck it off while the machine slept, is followed by another."""
     command = [sys.executable, "-m", "invelo", "worker", "--beside"]
     environment = {**os.environ, "INVELO_DATABASE_URL": url}
-    process = subprocess.Popen(command, env=environment, stdin=subprocess.PIPE)  # noqa: S603
+
+    def start() -> subprocess.Popen[bytes]:
+        return subprocess.Popen(command, env=environment, stdin=subprocess.PIPE)  # noqa: S603
+
+    process, stopping, changing = start(), threading.Event(), threading.Lock()
+
+    def keep() -> None:
+        nonlocal process
+        while process.wait() != 0 and not stopping.wait(WORKER_AGAIN):
+            say("the worker has failed; another takes its place.")
+            with changing:
+                if stopping.is_set():
+                    return
+                process = start()
+
+    threading.Thread(target=keep, daemon=True).start()
     try:
         yield
     finally:
+        with changing:
+            stopping.set()
         process.terminate()
         try:
             process.wait(WORKER_GRACE)

@@ -178,6 +178,9 @@ class _MotionRelay(DeviceRelay):
             self.last_told = now
             await self._tell("watching" if self.eye.stream.believed else "doubtful")
 
+    async def fault(self, error: InputError) -> None:
+        """Nothing is said of one line: sensors drop some, and silence will show."""
+
     async def silent(self) -> None:
         """Said, with what to do."""
         await self._tell("silent")

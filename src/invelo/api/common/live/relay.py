@@ -1,6 +1,7 @@
 """One page at one device: the socket between them, until either leaves or the right to it ends."""
 
 import asyncio
+from abc import ABC, abstractmethod
 from collections.abc import AsyncIterator, Callable, Coroutine
 from contextlib import AbstractAsyncContextManager, asynccontextmanager
 from typing import Any, ClassVar
@@ -54,7 +55,7 @@ async def either(*running: Coroutine[Any, Any, None]) -> None:
         task.result()
 
 
-class DeviceRelay:
+class DeviceRelay(ABC):
     """Relays a device's lines to a page and a page's commands to the device.
 
     What a line means is the subclass's: it takes lines and commands, and tells silence and loss.
@@ -72,28 +73,29 @@ class DeviceRelay:
         ended = until_gone(self.page.app.state.tidings, token, may)
         await either(self._read(), self._hear(), ended)
 
+    @abstractmethod
     async def take(self, line: str | bytes) -> None:
         """A line of the device.
 
         Raises:
             InputError: for what is none.
         """
-        raise NotImplementedError
 
+    @abstractmethod
     async def fault(self, error: InputError) -> None:
-        """A line that was none; tells nothing unless the device's own class does."""
+        """A line that was none."""
 
+    @abstractmethod
     async def silent(self) -> None:
         """No line came for a while."""
-        raise NotImplementedError
 
+    @abstractmethod
     async def gone(self) -> None:
         """The device has dropped the link."""
-        raise NotImplementedError
 
+    @abstractmethod
     async def command(self, line: str) -> bool:
         """A line of the page; whether that was the last."""
-        raise NotImplementedError
 
     async def _read(self) -> None:
         while True:

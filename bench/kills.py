@@ -83,7 +83,9 @@ class _Service:
             try:
                 if requests.get(f"{self.url}/api/health", timeout=2).ok:
                     return
-            except requests.RequestException:
+            except requests.RequestException as error:
+                if self.process.poll() is not None:
+                    raise RuntimeError("the service does not start") from error
                 time.sleep(0.05)
 
     def kill(self) -> None:

@@ -213,6 +213,23 @@ def test_a_file_is_matched_tried_put_right_and_kept(
     assert days[-2:] == ["2026-03-03", "2026-03-02"]
 
 
+def test_a_large_file_is_kept_by_the_worker(floor: Page, office: Office, file: Path) -> None:
+    rows = [
+        f"2025-{month:02}-{day:02},push-up,{8 + number},8"
+        for month in range(1, 12)
+        for day in range(1, 13)
+        for number in range(4)
+    ]
+    file.write_text("\n".join(["date,movement,amount,effort", *rows]))
+    floor.click("Sets as CSV, out and in …")
+    sends(floor, file)
+    floor.sees("528 sets can be read. Nothing is kept yet.")
+    floor.click("Keep the new sets")
+    floor.sees("Kept: 528 sets new, 0 logged already.")
+    days = [one["local_date"] for one in office.call("GET", f"{office.base}/history")["sessions"]]
+    assert days[0] == "2025-11-12"
+
+
 def test_wrong_letters_are_refused_and_a_formula_is_not_run(
     floor: Page, office: Office, file: Path
 ) -> None:

@@ -30,6 +30,7 @@ from invelo.api.plan import daily_minimum, planning, sessions, week, week_files
 from invelo.api.review import files as review_files
 from invelo.api.review import routes as review
 from invelo.api.review import trends
+from invelo.api.simulation import routes as simulation
 from invelo.api.squad import routes as squad
 from invelo.api.training import (
     check_in,
@@ -122,6 +123,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
         review,
         review_files,
         trends,
+        simulation,
     ):
         app.include_router(place.router)
     site.install(app, settings.web_dist)

@@ -21,6 +21,7 @@ LEFT_OUT = frozenset(
         "sign_in_attempt",
         "whereabouts",
         "week_planning",
+        "background_task",
         "procrastinate_jobs",
         "procrastinate_events",
         "procrastinate_periodic_defers",

@@ -4,7 +4,7 @@ What would begin a formula goes out behind an apostrophe, which is taken off aga
 """
 
 import csv
-from collections.abc import Callable, Iterable, Mapping
+from collections.abc import Callable, Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date, datetime, time
 from io import StringIO
@@ -125,6 +125,24 @@ def matched(columns: Columns, header: Iterable[str], given: Mapping[str, str]) -
                 found[ours] = there[name]
                 break
     return found
+
+
+def by_row(bad: Iterable[BadRow]) -> tuple[BadRow, ...]:
+    """Bad rows in the order of the file."""
+    return tuple(sorted(bad, key=lambda bad_row: bad_row.row))
+
+
+def require_none(bad: Sequence[BadRow]) -> None:
+    """Let no file be kept while a row of it is bad.
+
+    Raises:
+        InputError: naming the first bad row.
+    """
+    if bad:
+        first = bad[0]
+        raise InputError(
+            f"row {first.row}, {first.field}", first.problem, f"{first.remedy} Nothing is kept."
+        )
 
 
 def read(

@@ -1,1 +1,1 @@
-"""Long work beside the requests: solving a week, comparing plans."""
+"""Long work beside the requests: solving a week, comparing plans, reading a large file in."""

@@ -12,8 +12,9 @@ from procrastinate import App, Blueprint, JobContext, PsycopgConnector
 from procrastinate.app import WorkerOptions
 from sqlalchemy import Engine
 
-from invelo.jobs import planning, reviews
+from invelo.jobs import background, planning, reviews
 from invelo.jobs.work import Work
+from invelo.services import background as background_tasks
 from invelo.services.plan import planning as plannings
 from invelo.services.review import weekly
 
@@ -50,6 +51,13 @@ async def take_up_stalled(context: JobContext, timestamp: int) -> None:
     for job in await manager.get_stalled_jobs(seconds_since_heartbeat=STALLED):
         await manager.retry_job(job)
     await planning.put_back_forgotten(context.additional_context["work"])
+    await background.put_back_forgotten(context.additional_context["work"])
+
+
+@tasks.task(name=background_tasks.TASK, pass_context=True)
+async def do_background_task(context: JobContext, task_id: str) -> None:
+    """Do what somebody waits for: a file to be kept, plans to be compared."""
+    await background.do(context.additional_context["work"], task_id)
 
 
 @tasks.task(name=weekly.TASK, pass_context=True)

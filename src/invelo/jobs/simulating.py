@@ -38,6 +38,23 @@ def run(
     return comparison(question, lines(question, done)), whole
 
 
+def run_apart(question: Question, watch: Callable[[int], bool]) -> Comparison | None:
+    """The comparison, worked out in a process of its own; None where nobody waits for it any more.
+
+    Args:
+        question: what is compared.
+        watch: is told how many seasons are done, and says whether to go on.
+    """
+    done: list[Lived] = []
+    with ProcessPoolExecutor(1, get_context("spawn")) as pool:
+        for season in seasons(question, pool.map):
+            done.append(season)
+            if not watch(len(done)):
+                pool.shutdown(cancel_futures=True)
+                return None
+    return comparison(question, lines(question, done))
+
+
 class _Alone:
     """One process, as a pool would be used."""
 

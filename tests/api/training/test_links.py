@@ -42,6 +42,7 @@ OPENED_BY_A_LINK = {
     ("GET", "notes"),
     ("GET", "logs"),
     ("POST", "log-files"),
+    ("GET", "log-files/{task_id}"),
     ("PUT", "completed-sessions/{session_id}"),
     ("PUT", "check-ins/{check_in_id}"),
 }

@@ -5,12 +5,15 @@ from base64 import b64encode
 from io import BytesIO, StringIO
 from uuid import uuid4
 
+import anyio
 import pytest
 from PIL import Image
 from sqlmodel import Session, select
 
 from invelo.db.tables.review import ProposalRow
 from invelo.db.tables.training import LoggedSetRow
+from invelo.jobs import background
+from invelo.jobs.work import Work
 from tests.api.coach import Coach, problem
 
 HEADER = "date,movement,amount,effort,session effort"
@@ -265,3 +268,69 @@ def test_a_fourth_note_on_a_movement_is_one_too_many(coach, base) -> None:
 def test_a_note_on_nobodys_set_or_an_unknown_movement_is_refused(coach, base) -> None:
     assert problem(note(coach, base, set_id=str(uuid4())), 404)["field"] == "set"
     assert note(coach, base, movement="flying").status_code in (404, 422)
+
+
+# ---- a large file is written by a worker -------------------------------------------------------
+
+LARGE = "\n".join(
+    [
+        "date,time,session,movement,amount,effort",
+        *(
+            f"2025-{month:02}-{day:02},08:0{number},Day,push-up,{8 + number},8"
+            for month in range(1, 11)
+            for day in range(1, 14)
+            for number in range(4)
+        ),
+    ]
+)
+ROWS = LARGE.count("\n")
+
+
+def asked(coach: Coach, base: str, text: str = LARGE) -> dict:
+    answer = sends(coach, base, text, keep=True)
+    assert answer.status_code == 202, answer.text[:300]
+    return answer.json()
+
+
+def test_a_large_file_is_written_by_a_worker_once(coach, base, engine, clock) -> None:
+    sent = asked(coach, base)
+    assert (sent["kept"], sent["new"], sent["sets"]) == (False, 0, ROWS)
+    task = coach.get(f"{base}/log-files/{sent['task_id']}")
+    assert (task["state"], task["note"]) == ("queued", "")
+    assert count(engine) == 0
+    clock.pass_by(seconds=20)
+    assert "./invelo worker" in coach.get(f"{base}/log-files/{sent['task_id']}")["note"]
+    coach.waits()
+    task = coach.get(f"{base}/log-files/{sent['task_id']}")
+    assert (task["state"], task["new"], task["known"]) == ("done", ROWS, 0)
+    assert count(engine) == ROWS
+    anyio.run(background.do, Work(engine, clock), sent["task_id"])  # a job may run again
+    assert count(engine) == ROWS
+    again = sends(coach, base, LARGE, keep=True).json()
+    assert (again["new"], again["known"], again["task_id"]) == (0, ROWS, None)
+
+
+def test_one_large_file_at_a_time(coach, base) -> None:
+    asked(coach, base)
+    assert "Wait for it" in problem(sends(coach, base, LARGE, keep=True), 409)["remedy"]
+    coach.waits()
+    assert sends(coach, base, LARGE, keep=True).json()["known"] == ROWS
+
+
+def test_a_large_file_with_a_bad_row_is_refused_at_once(coach, base, engine) -> None:
+    told = problem(sends(coach, base, f"{LARGE}\n2026-02-20,08:00,Day,flying,9,8", keep=True), 422)
+    assert told["field"] == f"row {ROWS + 2}, movement"
+    coach.waits()
+    assert count(engine) == 0
+
+
+def test_what_changed_before_the_worker_came_is_refused_in_words(coach, base, engine) -> None:
+    sent = asked(coach, base)
+    first = LARGE.splitlines()[:2]
+    near = "\n".join([first[0], first[1].replace("08:00,Day", "21:30,Evening")])
+    sends(coach, base, near, keep=True).raise_for_status()  # now one of its rows is doubtful
+    coach.waits()
+    task = coach.get(f"{base}/log-files/{sent['task_id']}")
+    assert (task["state"], task["new"]) == ("refused", 0)
+    assert "a set like it is logged already" in task["refusal"]["problem"]
+    assert count(engine) == 1

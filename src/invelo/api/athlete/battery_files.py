@@ -12,9 +12,7 @@ from invelo.api.common.csv_files import (
     BadRowOut,
     CsvFile,
     CsvRead,
-    by_row,
     csv_answer,
-    require_none,
 )
 from invelo.api.common.problems import ERRORS
 from invelo.db import access
@@ -80,9 +78,9 @@ def read_tests(athlete_id: UUID, body: CsvFile, coach: Coach, db: Database, now:
             ready.append((_new(athlete, row), _moment(row, now)))
         except InputError as error:
             bad.append(csv_table.BadRow(row.row, error.field, error.problem, error.remedy))
-    bad = by_row(bad)
+    bad_rows = csv_table.by_row(bad)
     if body.keep:
-        require_none(bad)
+        csv_table.require_none(bad_rows)
         for test, moment in ready:
             battery.keep_test(db, athlete, test, moment)
     return ReadTests(
@@ -90,7 +88,7 @@ def read_tests(athlete_id: UUID, body: CsvFile, coach: Coach, db: Database, now:
         header=list(table.header),
         matching=table.matching,
         tests=len(ready),
-        bad=[BadRowOut.model_validate(bad_row) for bad_row in bad],
+        bad=[BadRowOut.model_validate(bad_row) for bad_row in bad_rows],
         kept=body.keep,
     )
 

@@ -1,15 +1,11 @@
 """Tables as files: what every CSV that comes in or goes out has in common."""
 
-from collections.abc import Iterable
-
 from fastapi import Response
 from pydantic import Base64Bytes, Field
 
 from invelo.api.common.files import file_answer
 from invelo.api.common.schemas import ResponseModel
-from invelo.domain.errors import InputError
 from invelo.domain.strict import StrictModel
-from invelo.formats import csv_table
 
 
 class CsvFile(StrictModel):
@@ -46,21 +42,3 @@ class CsvRead(ResponseModel):
 def csv_answer(text: str, name: str) -> Response:
     """A table to keep, for spreadsheets that tell UTF-8 by its mark."""
     return file_answer(text.encode("utf-8-sig"), "csv", name)
-
-
-def by_row(bad: Iterable[csv_table.BadRow]) -> list[csv_table.BadRow]:
-    """Bad rows in the order of the file."""
-    return sorted(bad, key=lambda bad_row: bad_row.row)
-
-
-def require_none(bad: list[csv_table.BadRow]) -> None:
-    """Let no file be kept while a row of it is bad.
-
-    Raises:
-        InputError: naming the first bad row.
-    """
-    if bad:
-        first = bad[0]
-        raise InputError(
-            f"row {first.row}, {first.field}", first.problem, f"{first.remedy} Nothing is kept."
-        )

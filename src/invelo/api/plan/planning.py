@@ -1,7 +1,7 @@
 """Planning a week: asked for, told as it goes, stopped; kept only when the coach keeps it."""
 
 from collections.abc import AsyncIterator
-from datetime import datetime, timedelta
+from datetime import datetime
 from typing import Annotated, Literal
 from uuid import UUID
 
@@ -21,18 +21,11 @@ from invelo.db.tables.plan import WeekPlanningRow
 from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.plan.week.progress import Progress
 from invelo.formats.plan.document import BreachOut, TermOut, breach_out, term_out
+from invelo.services import background
 from invelo.services.account import accounts
 from invelo.services.plan import planning, week
 
 router = APIRouter(prefix="/api/athletes/{athlete_id}/week/plans", tags=["Week"], responses=ERRORS)
-
-WAITS_LONG = timedelta(seconds=15)
-"""After which someone who waits is told that nobody has taken it up."""
-
-NO_WORKER = (
-    "Nothing has taken it up yet: the worker that plans may be away. It goes on by itself once "
-    "the worker is back; `./invelo worker` starts one."
-)
 
 
 class PlanProgress(ResponseModel):
@@ -148,7 +141,6 @@ def planning_out(row: WeekPlanningRow, now: datetime) -> PlanningOut:
     """A planning as it is told."""
     best = planning.PROGRESS.validate_python(row.progress) if row.progress else None
     end = planning.PLANNED.validate_python(row.result) if row.result else None
-    waits = row.state == "queued" and now - row.changed_at > WAITS_LONG
     return PlanningOut.of(
         row,
         week_start=row.week_start.isoformat(),
@@ -162,5 +154,5 @@ def planning_out(row: WeekPlanningRow, now: datetime) -> PlanningOut:
         if end
         else None,
         refusal=FieldProblem.model_validate(row.refusal) if row.refusal else None,
-        note=NO_WORKER if waits else "",
+        note=background.waiting_note(row, now),
     )

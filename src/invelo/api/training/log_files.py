@@ -13,11 +13,9 @@ from invelo.api.common.csv_files import (
     BadRowOut,
     CsvFile,
     CsvRead,
-    by_row,
     csv_answer,
-    require_none,
 )
-from invelo.api.common.problems import ERRORS
+from invelo.api.common.problems import ERRORS, FieldProblem
 from invelo.api.common.schemas import OurDay, ResponseModel
 from invelo.api.training.set_schemas import NewSet
 from invelo.db import logs
@@ -26,6 +24,7 @@ from invelo.domain.errors import InputError, require_within
 from invelo.domain.strict import renamed
 from invelo.domain.training.log import told
 from invelo.formats.training import log_csv
+from invelo.services import background
 from invelo.services.training import log_import, retrospective_log
 from invelo.services.training.floor import SetEntry
 
@@ -37,7 +36,7 @@ MOST_SESSIONS = 2000
 class LogFile(CsvFile):
     """A CSV file of logged sets."""
 
-    doubtful: Literal["ask", "known", "new"] = Field(
+    doubtful: log_import.Doubt = Field(
         "ask",
         description="What rows are that are like a logged set but of another time: the same, or "
         "others. Nothing is kept of a file that has any until it is said.",
@@ -61,6 +60,20 @@ class ReadFile(CsvRead):
     new: int = Field(description="Sets that were written; 0 of a dry run.")
     known: int = Field(description="Sets that are there already.")
     doubtful: list[DoubtfulRow]
+    task_id: UUID | None = Field(
+        description="A large file is written by a worker (202): how far it is."
+    )
+
+
+class LogFileTask(ResponseModel):
+    """A large file that a worker writes: all of it, or nothing."""
+
+    id: UUID
+    state: Literal["queued", "working", "done", "refused"]
+    new: int = Field(description="Sets that were written; 0 until it is done.")
+    known: int
+    refusal: FieldProblem | None = Field(description="Why nothing of it was kept.")
+    note: str = Field(description="What there is to say while it waits; '' for nothing.")
 
 
 class SetByHand(NewSet):
@@ -158,32 +171,46 @@ def get_logs(
     return csv_answer(log_csv.written(rows), f"Sets of {who.athlete.name}")
 
 
-@router.post("/log-files")
-def read_logs(body: LogFile, who: AtWork, db: Database, now: Now) -> ReadFile:
+@router.post("/log-files", responses={202: {"model": ReadFile}})
+def read_logs(body: LogFile, who: AtWork, db: Database, now: Now, response: Response) -> ReadFile:
     """Read a CSV of logged sets. A dry run tells how its columns are matched and every row that
     cannot be kept; nothing is written until all are right. Sets that are there already, by their id
-    or else by moment, movement and amount, are known: the same file again writes nothing."""
+    or else by moment, movement and amount, are known: the same file again writes nothing. A large
+    file is written by a worker, all of it or nothing."""
     table = log_csv.read(body.content, who.athlete.time_zone, body.matching)
-    file = log_import.read(db, who.athlete, table.rows, body.doubtful == "known", now)
-    bad = by_row((*table.bad, *file.bad))
-    if body.keep:
-        require_none(bad)
-        if file.doubtful and body.doubtful == "ask":
-            raise InputError(
-                f"row {file.doubtful[0].row}",
-                "a set like it is logged already, at another time.",
-                "Say whether such rows are the same sets or others. Nothing is kept.",
-            )
-        log_import.keep(db, who.athlete, file, now)
+    file = log_import.read(db, who.athlete, table, body.doubtful, now)
+    task = None
+    if body.keep and file.new > log_import.LARGE:
+        asked = log_import.LogQuestion(body.matching, body.doubtful)
+        task = log_import.keep_later(db, who.athlete, file, asked, body.content, now)
+        response.status_code = 202
+    elif body.keep:
+        log_import.keep(db, who.athlete, file, body.doubtful, now)
+    kept = body.keep and task is None
     return ReadFile(
         columns=list(log_csv.COLUMNS),
         header=list(table.header),
         matching=table.matching,
         sets=len(table.rows),
         sessions=len(file.sessions),
-        new=file.new if body.keep else 0,
+        new=file.new if kept else 0,
         known=file.known,
         doubtful=[DoubtfulRow.model_validate(row) for row in file.doubtful],
-        bad=[BadRowOut.model_validate(bad_row) for bad_row in bad],
-        kept=body.keep,
+        bad=[BadRowOut.model_validate(bad_row) for bad_row in file.bad],
+        kept=kept,
+        task_id=task.id if task else None,
+    )
+
+
+@router.get("/log-files/{task_id}")
+def get_log_file_task(task_id: UUID, who: OnFloor, db: Database, now: Now) -> LogFileTask:
+    """How far a large file is that a worker writes."""
+    row = background.of_owner(db, "log_file", who.athlete.id, task_id)
+    result = row.result or {}
+    return LogFileTask.of(
+        row,
+        new=result.get("new", 0),
+        known=result.get("known", 0),
+        refusal=FieldProblem.model_validate(row.refusal) if row.refusal else None,
+        note=background.waiting_note(row, now),
     )

@@ -187,6 +187,12 @@ def _standing_since(athlete_id: UUID, since: date) -> tuple[Any, ...]:
     )
 
 
+def sets_by_id(db: Session, set_ids: Collection[UUID]) -> dict[UUID, LoggedSetRow]:
+    """Those of some sets that are there."""
+    rows = db.exec(select(LoggedSetRow).where(among(LoggedSetRow.id, set_ids)))
+    return {row.id: row for row in rows}
+
+
 def is_corrected(db: Session, set_id: UUID) -> bool:
     """Whether a later row corrects a set."""
     statement = select(LoggedSetRow.id).where(LoggedSetRow.corrects_set_id == set_id)

@@ -2,7 +2,7 @@
 
 from collections.abc import Iterable, Sequence
 
-from pydantic import BaseModel, ConfigDict
+from pydantic import BaseModel, ConfigDict, TypeAdapter
 
 from invelo.domain import MODEL_VERSION
 from invelo.domain.simulation.compare import CandidateResult, Question, SimulatedMean
@@ -14,6 +14,9 @@ CAUTION = (
     "Simulated athletes, whose laws are ours: this compares plans with each other, and says "
     "nothing of anyone. Ranges are 80 % of the mean."
 )
+
+QUESTION: TypeAdapter[Question] = TypeAdapter(Question)
+"""What is compared, as JSON has it."""
 
 ROW, TOP, NAME, PANEL = 34.0, 96.0, 210.0, 170.0
 

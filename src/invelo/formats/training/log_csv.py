@@ -1,8 +1,10 @@
 """Logs as CSV: out with every figure, in with columns matched and a dry run."""
 
+from collections import defaultdict
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from datetime import date, datetime, timedelta
+from functools import cache
 from typing import get_args
 from uuid import UUID
 
@@ -172,14 +174,20 @@ def find_movement(words: str) -> str:
     """The id of the movement that someone means by its name, another term or its id; '' where none
     or several bear it."""
     said = words.strip().casefold()
-    found = [
-        movement.id
-        for movement in catalogue().movement
-        if said
-        in (movement.id, movement.name.casefold(), *(also.casefold() for also in movement.also))
-    ]
-    exact = [one for one in found if one == said]
-    return (exact or found)[0] if exact or len(found) == 1 else ""
+    found = _ids_by_name().get(said, frozenset())
+    if said in found:
+        return said
+    return next(iter(found)) if len(found) == 1 else ""
+
+
+@cache
+def _ids_by_name() -> dict[str, frozenset[str]]:
+    """The movements that bear a name, another term or an id, in lower case."""
+    ids: dict[str, set[str]] = defaultdict(set)
+    for movement in catalogue().movement:
+        for name in (movement.id, movement.name, *movement.also):
+            ids[name.casefold()].add(movement.id)
+    return {name: frozenset(those) for name, those in ids.items()}
 
 
 def _list(cells: Cells, name: str) -> list[str]:

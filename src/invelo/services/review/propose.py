@@ -69,13 +69,16 @@ def judge_all(
     db: Session, athlete: AthleteRow, sessions: Sequence[TrainingSessionRow], moment: Moment
 ) -> None:
     """Judge each ladder once, by the newest of some sessions, oldest first, that touched it."""
+    standing = logs.standing_sets(db, [session.id for session in sessions])
+    ladder_of = {row.id: row.ladder_id for row in ladder_rows.rungs_of_athlete(db, athlete.id)}
+    left = set(ladder_of.values())
     for session in sessions:
-        sums.settle(db, session)
-    left: set[UUID] = {row.id for session in sessions for row in _touched(db, session)}
+        sums.settle(db, session, standing[session.id])
     for session in reversed(sessions):
-        here = left & {row.id for row in _touched(db, session)}
-        judge(db, athlete, session, moment, here)
-        left -= here
+        here = left & {ladder_of[one.rung_id] for one in standing[session.id] if one.rung_id}
+        if here:
+            judge(db, athlete, session, moment, here)
+            left -= here
 
 
 def judge_anew(

@@ -4,6 +4,7 @@ What is done already is always taken in, in whatever order it comes: a device ma
 and two may have run one session. Only what is about to begin can be refused.
 """
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 from uuid import UUID
@@ -15,7 +16,7 @@ from invelo.db.codec import modifiers_of, set_up_columns
 from invelo.db.columns import dated
 from invelo.db.errors import ConflictError, MissingError
 from invelo.db.moment import Moment
-from invelo.db.queries import ladder_rows, training_rows
+from invelo.db.queries import training_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.ladder import LadderRow, RungRow
 from invelo.db.tables.review import ProposalRow
@@ -115,13 +116,34 @@ def log(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetime
             this session.
         MissingError: if the rung is on no ladder of the athlete's.
     """
-    return _keep(db, session, entry, _row(db, session, entry, now))
+    row = _keep(db, session, _row(db, session, entry, now), db.get(LoggedSetRow, entry.id))
+    db.flush()
+    return row
+
+
+def log_all(
+    db: Session, session: TrainingSessionRow, entries: Sequence[SetEntry], now: datetime
+) -> int:
+    """Log many sets of a session; how many of them are new.
+
+    Raises:
+        InputError, ConflictError, MissingError: as `log`.
+    """
+    there = training_rows.sets_by_id(db, [entry.id for entry in entries])
+    new = len({entry.id for entry in entries} - there.keys())
+    for entry in entries:
+        fresh = _row(db, session, entry, now)
+        there[entry.id] = _keep(db, session, fresh, there.get(entry.id))
+    db.flush()
+    return new
 
 
 def _keep(
-    db: Session, session: TrainingSessionRow, entry: SetEntry, fresh: LoggedSetRow
+    db: Session,
+    session: TrainingSessionRow,
+    fresh: LoggedSetRow,
+    kept: LoggedSetRow | None,
 ) -> LoggedSetRow:
-    kept = db.get(LoggedSetRow, entry.id)
     if kept is not None:
         if _same(kept, fresh):
             return kept
@@ -129,6 +151,7 @@ def _keep(
             "set id", "it names a set with other figures.", "Send a correction with a new id."
         )
     if fresh.corrects_set_id is not None:
+        db.flush()  # what it corrects may have come with it
         old = db.get(LoggedSetRow, fresh.corrects_set_id)
         if old is None or old.session_id != session.id:
             raise ConflictError(
@@ -139,7 +162,6 @@ def _keep(
                 "corrects_set_id", "that set is corrected already.", "Correct the newest row of it."
             )
     db.add(fresh)
-    db.flush()
     return fresh
 
 
@@ -155,7 +177,9 @@ def correct(
     fresh = _row(db, session, entry, now)
     if entry.draft.amount_text == _remembered(old):
         fresh.amount, fresh.least, fresh.most = old.amount, old.least, old.most
-    return _keep(db, session, entry, fresh)
+    row = _keep(db, session, fresh, db.get(LoggedSetRow, entry.id))
+    db.flush()
+    return row
 
 
 def draft_of(row: LoggedSetRow) -> SetDraft:
@@ -240,8 +264,9 @@ def _movement_of(draft: SetDraft, rung: RungRow | None) -> Movement:
 
 
 def _rung_of(db: Session, athlete_id: UUID, rung_id: UUID) -> RungRow:
-    rung = ladder_rows.rung_of_athlete(db, athlete_id, rung_id)
-    if rung is None:
+    rung = db.get(RungRow, rung_id)
+    ladder = db.get(LadderRow, rung.ladder_id) if rung else None
+    if rung is None or ladder is None or ladder.athlete_id != athlete_id:
         raise MissingError("rung")
     return rung
 

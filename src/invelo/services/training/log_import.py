@@ -3,21 +3,49 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import UTC, date, datetime
+from typing import Literal
 from uuid import UUID
 
+from pydantic import TypeAdapter
 from sqlmodel import Session
 
+from invelo.db import access
 from invelo.db.moment import Moment
 from invelo.db.queries import ladder_rows, training_rows
 from invelo.db.tables.athlete import AthleteRow
+from invelo.db.tables.background import BackgroundTaskRow
 from invelo.db.tables.ladder import RungRow
 from invelo.domain.errors import InputError
 from invelo.domain.training import known_sets
+from invelo.formats import csv_table
 from invelo.formats.csv_table import BadRow
 from invelo.formats.training import log_csv
+from invelo.services import background
 from invelo.services.training import retrospective_log
 from invelo.services.training.floor import SetEntry
 from invelo.services.training.retrospective_log import WholeSession, numbered, row_id
+
+LARGE = 500
+"""Rows from which on a file is written by a worker (ours: a second or two)."""
+
+Doubt = Literal["ask", "known", "new"]
+"""What rows are that are like a logged set but of another time."""
+
+
+@dataclass(frozen=True)
+class LogQuestion:
+    """How a file is to be read.
+
+    Attributes:
+        matching: our column to the file's, where the names do not tell.
+        doubtful: what rows are that are like a logged set.
+    """
+
+    matching: dict[str, str]
+    doubtful: Doubt
+
+
+QUESTION: TypeAdapter[LogQuestion] = TypeAdapter(LogQuestion)
 
 
 @dataclass(frozen=True)
@@ -75,23 +103,23 @@ class _Row:
 def read(
     db: Session,
     athlete: AthleteRow,
-    sets: Sequence[log_csv.CsvSet],
-    alike_are_known: bool,
+    table: log_csv.Read,
+    doubt: Doubt,
     now: datetime,
 ) -> LogImport:
     """What a file's sets come to; nothing is written.
 
     Args:
         db, athlete: the transaction, and whose file it is.
-        sets: its rows.
-        alike_are_known: take a set like one of another time for the same.
+        table: its rows.
+        doubt: what sets are that are like one of another time.
         now: no set may be of a later time.
     """
     names = _RungNames.of(db, athlete)
     rows: list[_Row] = []
-    bad: list[BadRow] = []
+    bad = list(table.bad)
     seen: dict[tuple[object, ...], int] = {}
-    for csv_set in sets:
+    for csv_set in table.rows:
         try:
             rows.append(_row(athlete, names, csv_set, seen, now))
         except InputError as error:
@@ -103,7 +131,7 @@ def read(
     there: dict[tuple[date, str], UUID] = {}
     for row, match in zip(rows, matches, strict=True):
         group = (row.csv.day, row.csv.session)
-        taken = match.known or (match.doubtful if alike_are_known else None)
+        taken = match.known or (match.doubtful if doubt == "known" else None)
         if taken is not None and taken.id is not None:
             known += 1
             there.setdefault(group, session_of[taken.id])
@@ -113,17 +141,67 @@ def read(
             doubtful.append(Doubtful(row.csv.row, row.movement, like.amount, like.at))
         groups.setdefault(group, []).append(row)
     sessions = [_session(athlete, those, there.get(group)) for group, those in groups.items()]
-    return LogImport(tuple(sessions), known, tuple(doubtful), tuple(bad))
+    return LogImport(tuple(sessions), known, tuple(doubtful), csv_table.by_row(bad))
 
 
-def keep(db: Session, athlete: AthleteRow, file: LogImport, now: datetime) -> None:
-    """Write what is new of a file.
+def keep(db: Session, athlete: AthleteRow, file: LogImport, doubtful: Doubt, now: datetime) -> None:
+    """Write what is new of a file, all of it.
 
     Raises:
-        InputError: for a set that cannot be kept.
+        InputError: for a row that cannot be kept, or that needs a word.
         ConflictError: for an id that is in use.
     """
+    _require_clear(file, doubtful)
     retrospective_log.keep(db, athlete, file.sessions, now)
+
+
+def keep_later(
+    db: Session,
+    athlete: AthleteRow,
+    file: LogImport,
+    asked: LogQuestion,
+    content: bytes,
+    now: datetime,
+) -> BackgroundTaskRow:
+    """Have a worker write what is new of a large file.
+
+    Raises:
+        InputError: for a row that cannot be kept, or that needs a word.
+        ConflictError: while another file is being read in for the athlete.
+    """
+    _require_clear(file, asked.doubtful)
+    question = QUESTION.dump_python(asked, mode="json")
+    return background.ask(db, "log_file", athlete.id, question, now, content)
+
+
+def keep_file(db: Session, task_id: UUID, now: datetime) -> None:
+    """Do what `keep_later` asked for; once, however often it is tried.
+
+    Raises:
+        InputError, ConflictError: where the file cannot be kept any more.
+    """
+    row = db.get(BackgroundTaskRow, task_id)
+    if row is None or row.athlete_id is None or row.content is None:
+        return
+    athlete = db.get_one(AthleteRow, row.athlete_id)
+    asked = QUESTION.validate_python(row.question)
+    table = log_csv.read(row.content, athlete.time_zone, asked.matching)
+    access.lock(db, athlete)
+    row = background.to_finish(db, task_id)
+    if row is not None:
+        file = read(db, athlete, table, asked.doubtful, now)
+        keep(db, athlete, file, asked.doubtful, now)
+        background.finish(db, row, {"new": file.new, "known": file.known}, now)
+
+
+def _require_clear(file: LogImport, doubtful: Doubt) -> None:
+    csv_table.require_none(file.bad)
+    if file.doubtful and doubtful == "ask":
+        raise InputError(
+            f"row {file.doubtful[0].row}",
+            "a set like it is logged already, at another time.",
+            "Say whether such rows are the same sets or others. Nothing is kept.",
+        )
 
 
 @dataclass(frozen=True)

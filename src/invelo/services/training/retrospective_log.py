@@ -10,7 +10,7 @@ from sqlmodel import Session
 from invelo.db.moment import Moment
 from invelo.db.queries import ladder_rows
 from invelo.db.tables.athlete import AthleteRow
-from invelo.db.tables.training import LoggedSetRow, TrainingSessionRow
+from invelo.db.tables.training import TrainingSessionRow
 from invelo.domain.errors import InputError
 from invelo.services.review import propose
 from invelo.services.training import floor
@@ -52,10 +52,8 @@ def keep(
         session = floor.start(
             db, athlete, whole_session.id, whole_session.name, whole_session.moment, now
         )
-        fresh = [entry for entry in whole_session.sets if db.get(LoggedSetRow, entry.id) is None]
-        for entry in whole_session.sets:
-            floor.log(db, session, entry, now)
-        new, old = new + len(fresh), old + len(whole_session.sets) - len(fresh)
+        fresh = floor.log_all(db, session, whole_session.sets, now)
+        new, old = new + fresh, old + len(whole_session.sets) - fresh
         if session.finished_at is None:
             session.finished_at = (
                 whole_session.sets[-1].moment.at if whole_session.sets else whole_session.moment.at

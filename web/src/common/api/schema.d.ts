@@ -2094,9 +2094,30 @@ export interface paths {
          * Read Logs
          * @description Read a CSV of logged sets. A dry run tells how its columns are matched and every row that
          *     cannot be kept; nothing is written until all are right. Sets that are there already, by their id
-         *     or else by moment, movement and amount, are known: the same file again writes nothing.
+         *     or else by moment, movement and amount, are known: the same file again writes nothing. A large
+         *     file is written by a worker, all of it or nothing.
          */
         post: operations["read_logs"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/log-files/{task_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Log File Task
+         * @description How far a large file is that a worker writes.
+         */
+        get: operations["get_log_file_task"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2279,6 +2300,50 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/comparisons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask For Comparison
+         * @description Ask for plans to be compared on the same simulated athletes. A worker does it.
+         */
+        post: operations["ask_for_comparison"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/comparisons/{task_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Comparison
+         * @description How far a comparison is.
+         */
+        get: operations["get_comparison"];
+        put?: never;
+        post?: never;
+        /**
+         * Stop Comparison
+         * @description Stop a comparison. One that has ended stays so.
+         */
+        delete: operations["stop_comparison"];
         options?: never;
         head?: never;
         patch?: never;
@@ -3507,6 +3572,119 @@ export interface components {
         ComparedLadders: {
             one: components["schemas"]["LadderSheet"];
             other: components["schemas"]["LadderSheet"];
+        };
+        /**
+         * Comparison
+         * @description A whole comparison; the same question gives the same bytes.
+         */
+        Comparison: {
+            /**
+             * Format
+             * @default invelo-simulation-1
+             */
+            format: string;
+            /**
+             * Model Version
+             * @default 5.0
+             */
+            model_version: string;
+            /** Athletes */
+            athletes: number;
+            /** Weeks */
+            weeks: number;
+            /** Seed */
+            seed: number;
+            /**
+             * Caution
+             * @default Simulated athletes, whose laws are ours: this compares plans with each other, and says nothing of anyone. Ranges are 80 % of the mean.
+             */
+            caution: string;
+            /**
+             * Units
+             * @default {
+             *       "criteria": "rungs whose criterion true capacity allows at the end and did not before",
+             *       "weeks_to_criteria": "weeks",
+             *       "hard_weeks": "weeks with a mean effort of 8.5 or more",
+             *       "spikes": "weeks with acute : chronic load above 1.5",
+             *       "pain_events": "times pain reached 4 of 10",
+             *       "sessions": "sessions done",
+             *       "capacity_gained": "% of true capacity"
+             *     }
+             */
+            units: {
+                [key: string]: string;
+            };
+            /** Plans */
+            plans: components["schemas"]["PlanLine"][];
+        };
+        /**
+         * ComparisonOut
+         * @description A comparison: how far it is, and what it ended with.
+         */
+        ComparisonOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "queued" | "working" | "done" | "stopped" | "refused";
+            /**
+             * Seasons
+             * @description To be lived through in all.
+             */
+            seasons: number;
+            /**
+             * Progress
+             * @description Seasons lived through so far.
+             */
+            progress: number;
+            /** @description Once it is done. */
+            result: components["schemas"]["Comparison"] | null;
+            /** @description Why there is none. */
+            refusal: components["schemas"]["FieldProblem"] | null;
+            /**
+             * Note
+             * @description What there is to say while it waits; '' for nothing.
+             */
+            note: string;
+        };
+        /**
+         * ComparisonRequest
+         * @description What is to be compared.
+         */
+        ComparisonRequest: {
+            /**
+             * Plans
+             * @description Short names, of invelo, invelo-effort, invelo-failure, invelo-clock, invelo-no-ease, invelo-no-week, fixed, linear, calendar, failure.
+             * @default [
+             *       "invelo",
+             *       "fixed",
+             *       "linear",
+             *       "calendar",
+             *       "failure"
+             *     ]
+             */
+            plans: string[];
+            /**
+             * Athletes
+             * @default 20
+             */
+            athletes: number;
+            /**
+             * Weeks
+             * @default 26
+             */
+            weeks: number;
+            /**
+             * Seed
+             * @description The same seed gives the same answer.
+             * @default 1
+             */
+            seed: number;
         };
         /**
          * ComputedInputOut
@@ -4924,6 +5102,36 @@ export interface components {
             doubtful: "ask" | "known" | "new";
         };
         /**
+         * LogFileTask
+         * @description A large file that a worker writes: all of it, or nothing.
+         */
+        LogFileTask: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "queued" | "working" | "done" | "refused";
+            /**
+             * New
+             * @description Sets that were written; 0 until it is done.
+             */
+            new: number;
+            /** Known */
+            known: number;
+            /** @description Why nothing of it was kept. */
+            refusal: components["schemas"]["FieldProblem"] | null;
+            /**
+             * Note
+             * @description What there is to say while it waits; '' for nothing.
+             */
+            note: string;
+        };
+        /**
          * LoggedSessionOut
          * @description A session with the sets that stand.
          */
@@ -5081,6 +5289,18 @@ export interface components {
             day: string;
             /** Mass Kg */
             mass_kg: number;
+        };
+        /**
+         * MeanOut
+         * @description A mean over the athletes and its 80 % range.
+         */
+        MeanOut: {
+            /** Likely */
+            likely: number;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
         };
         /**
          * MessageList
@@ -6731,6 +6951,24 @@ export interface components {
             breaches: components["schemas"]["BreachOut"][];
         };
         /**
+         * PlanLine
+         * @description What one plan came to, an athlete.
+         */
+        PlanLine: {
+            /** Plan */
+            plan: string;
+            /** Name */
+            name: string;
+            criteria: components["schemas"]["MeanOut"];
+            /** Weeks To Criteria */
+            weeks_to_criteria: components["schemas"]["ReachedOut"][];
+            hard_weeks: components["schemas"]["MeanOut"];
+            spikes: components["schemas"]["MeanOut"];
+            pain_events: components["schemas"]["MeanOut"];
+            sessions: components["schemas"]["MeanOut"];
+            capacity_gained: components["schemas"]["MeanOut"];
+        };
+        /**
          * PlanProgress
          * @description How far a search has come.
          */
@@ -7281,6 +7519,16 @@ export interface components {
             session_id: string | null;
         };
         /**
+         * ReachedOut
+         * @description Of the first, second, … criterion: median weeks until it, and how many athletes got there.
+         */
+        ReachedOut: {
+            /** Weeks */
+            weeks: number;
+            /** Athletes */
+            athletes: number;
+        };
+        /**
          * ReadFile
          * @description What a file of logged sets holds, and what became of it.
          */
@@ -7313,6 +7561,11 @@ export interface components {
             known: number;
             /** Doubtful */
             doubtful: components["schemas"]["DoubtfulRow"][];
+            /**
+             * Task Id
+             * @description A large file is written by a worker (202): how far it is.
+             */
+            task_id: string | null;
         };
         /**
          * ReadTests
@@ -20747,6 +21000,104 @@ export interface operations {
                     "application/json": components["schemas"]["ReadFile"];
                 };
             };
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadFile"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    get_log_file_task: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                task_id: string;
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+                invelo_link?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogFileTask"];
+                };
+            };
             /** @description It is no request that can be read. */
             400: {
                 headers: {
@@ -21537,6 +21888,269 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Trends"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    ask_for_comparison: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ComparisonRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparisonOut"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    get_comparison: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                task_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparisonOut"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    stop_comparison: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                task_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparisonOut"];
                 };
             };
             /** @description It is no request that can be read. */

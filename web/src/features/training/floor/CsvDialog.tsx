@@ -7,6 +7,7 @@ import { Dialog } from "../../../common/ui/Dialog";
 import { Choice } from "../../../common/ui/Field";
 import { Wrong } from "../../../common/ui/Wrong";
 import { counted } from "../../../common/units/figures";
+import { type LogFileTask, refusalOf, useLogFileTask } from "./useLogFileTask";
 
 const SHOWN = 30;
 
@@ -34,6 +35,7 @@ export function CsvDialog({ athleteId, onClose }: { athleteId: string; onClose: 
   const [read, setRead] = useState<Schema["ReadFile"] | null>(null);
   const [doubtful, setDoubtful] = useState<Doubtful>("ask");
   const { act, busy, error } = useAct("squad", "athlete", "ladder");
+  const task = useLogFileTask(athleteId, read?.task_id ?? null);
 
   const send = (file: string, match: Record<string, string>, keep: boolean) =>
     act(
@@ -76,15 +78,16 @@ export function CsvDialog({ athleteId, onClose }: { athleteId: string; onClose: 
           className="block w-full pt-1"
         />
       </label>
-      <Wrong error={error} />
-      {read && (
+      <Wrong error={error ?? refusalOf(task)} />
+      {read?.task_id && <TaskWords sets={read.sets} task={task} />}
+      {read && !read.task_id && (
         <p role="status" className="pt-2 font-head text-lg">
           {read.kept
-            ? `Kept: ${counted(read.new, "set")} new, ${read.known} logged already.`
+            ? keptWords(read)
             : `${counted(read.sets, "set")} can be read${read.known ? `, ${read.known} of them are logged already` : ""}${read.bad.length ? `, ${counted(read.bad.length, "row")} cannot` : ""}. Nothing is kept yet.`}
         </p>
       )}
-      {read && !read.kept && (
+      {read && !read.kept && !read.task_id && (
         <>
           <Matching read={read} onMatch={match} />
           <BadRows bad={read.bad} />
@@ -108,6 +111,21 @@ export function CsvDialog({ athleteId, onClose }: { athleteId: string; onClose: 
         </>
       )}
     </Dialog>
+  );
+}
+
+function keptWords({ new: fresh, known }: { new: number; known: number }): string {
+  return `Kept: ${counted(fresh, "set")} new, ${known} logged already.`;
+}
+
+function TaskWords({ sets, task }: { sets: number; task: LogFileTask | null }) {
+  const [doing, done] = [`Keeping ${counted(sets, "set")} …`, task?.state === "done"];
+  if (task?.refusal) return null;
+  return (
+    <p role="status" className="pt-2 font-head text-lg">
+      {done && task ? keptWords(task) : doing}
+      {task?.note && <span className="block font-body text-base">{task.note}</span>}
+    </p>
   );
 }
 

@@ -1,0 +1,1 @@
+"""Plans compared on simulated athletes."""

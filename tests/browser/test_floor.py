@@ -227,7 +227,7 @@ def test_a_large_file_is_kept_by_the_worker(floor: Page, office: Office, file: P
     floor.click("Keep the new sets")
     floor.sees("Kept: 528 sets new, 0 logged already.")
     days = [one["local_date"] for one in office.call("GET", f"{office.base}/history")["sessions"]]
-    assert days[0] == "2025-11-12"
+    assert {"2025-11-12", "2025-11-11"} <= set(days)
 
 
 def test_wrong_letters_are_refused_and_a_formula_is_not_run(

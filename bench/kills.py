@@ -45,7 +45,7 @@ LONGEST = 0.6
 """Seconds between one start of the service and the next kill, at most."""
 
 SETS = 10_000
-PATIENCE = 1200.0
+PATIENCE = 3600.0
 """Sets that are acknowledged before it ends, and seconds that are waited for them."""
 
 

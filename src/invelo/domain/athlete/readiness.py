@@ -12,7 +12,7 @@ from typing import Literal
 
 from invelo.domain.biomechanics.posture.form import Form, forms
 
-CheckId = Literal["one-leg stand", "ankle", "hip", "shoulder", "wrist", "flat back"]
+CheckId = Literal["one-leg stand", "ankle", "hip", "shoulder", "wrist", "flat back", "sit and lift"]
 
 
 @dataclass(frozen=True)
@@ -120,6 +120,20 @@ CHECKS: tuple[Check, ...] = (
         "The same with the knees bent, one heel tapping the floor at a time, breathing out.",
         "2 × 8 a side, every training day",
         14,
+    ),
+    Check(
+        "sit and lift",
+        "Sit and lift both heels",
+        "Sit on the floor, legs straight and together, fingertips beside the knees. Lift both "
+        "heels.",
+        "Both heels a hand's width off the floor for 5 s, knees straight, no cramp, no pain in "
+        "the groin.",
+        ("v_sit",),
+        "Seated leg lifts with the hands further back, then over a book; a long-sitting forward "
+        "fold with a straight back.",
+        "3 × 8 lifts and 2 × 45 s, four days a week",
+        21,
+        sides=False,
     ),
 )
 

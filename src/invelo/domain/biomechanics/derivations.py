@@ -24,7 +24,7 @@ FORMULAS = {
 
 RANGE_WORDS = (
     "The range lets limb lengths, segment masses and how exactly it is set up differ as they do "
-    "between people."
+    "between people, and takes in how far published loads lie from the model's."
 )
 
 

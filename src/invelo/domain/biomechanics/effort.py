@@ -9,8 +9,8 @@ there exactly.
 Source: static optimisation (Crowninshield and Brand 1981, J Biomech 14(11):793–801, for the idea).
 """
 
-from collections.abc import Mapping
-from dataclasses import dataclass
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, field
 
 import numpy as np
 
@@ -39,8 +39,13 @@ REFERENCE = 75.0 * 1.75
 """Mass × stature that the strengths are of, kg·m; others' scale with theirs."""
 
 FRICTION = 0.8
-"""Sideways force a contact bears, of what presses on it: skin or a sole on a dry floor (from
-memory, 0.5 to 1.0)."""
+FRICTION_ENDS = (0.5, 1.0)
+"""Sideways force a contact bears, of what presses on it: skin or a sole on a dry floor, likely and
+80 % ends (from memory)."""
+
+STRENGTH_OFF = 0.3
+"""80 % half-width of a joint's strength from person to person, as a share of it (from memory, of
+the norms' standard deviations)."""
 
 TIE = 1e-6
 """Weight of (|F| ÷ body weight)² in the sum, which decides where no torque does."""
@@ -61,6 +66,38 @@ that peak at 60 to 75°)."""
 
 
 @dataclass(frozen=True)
+class Assumed:
+    """What sharing by least effort rests on besides the posture.
+
+    Attributes:
+        friction: at the contacts, `()` or `(k,)`.
+        strength: factor on a joint's strength, by joint, shape `(k,)`; 1 where none is named.
+    """
+
+    friction: Array = field(default_factory=lambda: np.asarray(FRICTION))
+    strength: Mapping[str, Array] = field(default_factory=dict)
+
+    @classmethod
+    def varied(cls, before: int) -> "Assumed":
+        """As assumed `before` times, then each with its low and its high end, in pairs."""
+        count = before + VARIED_ASSUMPTIONS
+        friction = np.full(count, FRICTION)
+        friction[before : before + 2] = FRICTION_ENDS
+        strength = {}
+        for i, joint in enumerate(STRENGTHS, start=1):
+            strength[joint] = np.ones(count)
+            at = before + 2 * i
+            strength[joint][at : at + 2] = 1.0 - STRENGTH_OFF, 1.0 + STRENGTH_OFF
+        return cls(friction, strength)
+
+
+VARIED_ASSUMPTIONS = 2 * (1 + len(STRENGTHS))
+"""Rows that `Assumed.varied` adds."""
+
+AS_ASSUMED = Assumed()
+
+
+@dataclass(frozen=True)
 class Strengths:
     """What each joint of a body can do anticlockwise and clockwise, N·m, both sides together.
 
@@ -71,7 +108,7 @@ class Strengths:
     both: dict[str, tuple[Array, Array]]
 
     @classmethod
-    def of(cls, posture: Posture) -> "Strengths":
+    def of(cls, posture: Posture, assumed: Assumed = AS_ASSUMED) -> "Strengths":
         """A body's in a posture."""
         segments, facing = posture.segments, posture.facing
         mass = sum(segments.mass.values())
@@ -85,7 +122,8 @@ class Strengths:
             pair = (flexion, extension) if against > 0 else (extension, flexion)
             alone = posture.legs_differ and name in ("hip", "knee", "ankle")
             sides = 1.0 if alone else 2.0
-            found[name] = (sides * pair[0] * scale, sides * pair[1] * scale)
+            whole = sides * scale * assumed.strength.get(name, np.asarray(1.0))
+            found[name] = (pair[0] * whole, pair[1] * whole)
             if alone:
                 found[f"other_{name}"] = found[name]
         return cls(found)
@@ -115,8 +153,20 @@ def leg_effort(posture: Posture, torques: Mapping[str, Array]) -> Array:
     return effort
 
 
-def contact_forces(posture: Posture, refuse: Refuse = at_first) -> dict[str, Array]:
+def shares(contacts: Sequence[Contact]) -> bool:
+    """Whether two contacts leave open how they share the load."""
+    return len(contacts) == 2 and all(each.line is None for each in contacts)
+
+
+def contact_forces(
+    posture: Posture, refuse: Refuse = at_first, assumed: Assumed = AS_ASSUMED
+) -> dict[str, Array]:
     """What holds a posture: by the three equations, and by least effort where they leave one open.
+
+    Args:
+        posture: which.
+        refuse: what is done with a posture that nothing holds.
+        assumed: friction and strengths.
 
     Returns:
         contact name to the force of the world on the body, shape `(..., 2)`, N.
@@ -124,13 +174,16 @@ def contact_forces(posture: Posture, refuse: Refuse = at_first) -> dict[str, Arr
     Raises:
         InputError: where nothing balances the body.
     """
-    if len(posture.contacts) == 2 and all(each.line is None for each in posture.contacts):
-        return least_effort(posture, Strengths.of(posture), refuse)
+    if shares(posture.contacts):
+        return least_effort(posture, Strengths.of(posture, assumed), refuse, assumed.friction)
     return determined_forces(posture, refuse)
 
 
 def least_effort(
-    posture: Posture, strengths: Strengths, refuse: Refuse = at_first
+    posture: Posture,
+    strengths: Strengths,
+    refuse: Refuse = at_first,
+    friction: Array | float = FRICTION,
 ) -> dict[str, Array]:
     """The forces at two contacts that may push any way inside their cones.
 
@@ -149,7 +202,7 @@ def least_effort(
     turning = load[..., 2] - cross(first.point, load[..., :2])
     far = across * (turning / length)[..., None]
     near = load[..., :2] - far
-    low, high = _cones(((first, near, along), (second, far, -along)))
+    low, high = _cones(((first, near, along), (second, far, -along)), np.asarray(friction))
     refuse(
         low > high + 1e-6,
         lambda: InputError(
@@ -165,7 +218,9 @@ def least_effort(
     return {first.name: near + push, second.name: far - push}
 
 
-def _cones(pushes: tuple[tuple[Contact, Array, Array], ...]) -> tuple[Array, Array]:
+def _cones(
+    pushes: tuple[tuple[Contact, Array, Array], ...], friction: Array
+) -> tuple[Array, Array]:
     """Ends of what may be added along the line without leaving a cone."""
     low, high = np.asarray(-MOST), np.asarray(MOST)
     for contact, force, along in pushes:
@@ -173,7 +228,8 @@ def _cones(pushes: tuple[tuple[Contact, Array, Array], ...]) -> tuple[Array, Arr
             continue
         normal = contact.normal
         tangent = vector(-normal[..., 1], normal[..., 0])
-        for edge in (FRICTION * normal - tangent, FRICTION * normal + tangent):
+        bears = friction[..., None] * normal
+        for edge in (bears - tangent, bears + tangent):
             there, by = (force * edge).sum(axis=-1), (along * edge).sum(axis=-1)
             with np.errstate(divide="ignore", invalid="ignore"):
                 end = -there / by

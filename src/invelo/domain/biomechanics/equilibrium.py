@@ -10,13 +10,18 @@ from dataclasses import dataclass, field
 import numpy as np
 
 from invelo.domain.biomechanics.body import GRAVITY, AddedMass, SegmentValues
-from invelo.domain.biomechanics.effort import contact_forces, leg_effort
+from invelo.domain.biomechanics.effort import (
+    AS_ASSUMED,
+    Assumed,
+    contact_forces,
+    leg_effort,
+)
 from invelo.domain.biomechanics.posture.build import ExternalForce, build
 from invelo.domain.biomechanics.posture.form import Form
 from invelo.domain.biomechanics.posture.refuse import Refuse, at_first
 from invelo.domain.biomechanics.posture.skeleton import Posture, vector
 from invelo.domain.biomechanics.setup import PLACES, Assistance, BandHold
-from invelo.domain.biomechanics.statics import joint_torques
+from invelo.domain.biomechanics.statics import joint_torques, upper_trunk_torque
 from invelo.domain.errors import InputError
 from invelo.domain.estimate import Array
 
@@ -42,6 +47,7 @@ class Rows:
         added_load: what is carried.
         band, assistance: what pulls or lifts from outside, the same for all rows.
         slack: added to joint angles, degrees, shape `(k,)`.
+        assumed: friction and strengths where contacts share the load.
     """
 
     form: Form
@@ -52,6 +58,7 @@ class Rows:
     band: BandHold | None = None
     assistance: Assistance | None = None
     slack: Mapping[str, Array] = field(default_factory=dict)
+    assumed: Assumed = AS_ASSUMED
 
 
 @dataclass(frozen=True)
@@ -91,10 +98,12 @@ def hold(rows: Rows, refuse: Refuse = at_first) -> Equilibrium:
         anchor = _anchor(rows.band, plain) if rows.band else None
         for _ in range(BAND_ROUNDS if rows.band else 1):
             posture = _posture(rows, tuple(_pulls(rows, posture, anchor, refuse)), refuse)
-    forces = contact_forces(posture, refuse)
+    forces = contact_forces(posture, refuse, rows.assumed)
     _check_supports(rows.form, forces, refuse)
     torques = joint_torques(posture, forces)
-    unhelped = torques if plain is posture else joint_torques(plain, contact_forces(plain, refuse))
+    if plain is posture:
+        return Equilibrium(posture, forces, torques, torques)
+    unhelped = joint_torques(plain, contact_forces(plain, refuse, rows.assumed))
     return Equilibrium(posture, forces, torques, unhelped)
 
 
@@ -178,8 +187,8 @@ def limiting(rows: Rows, held: Equilibrium, told: int, refuse: Refuse = at_first
     mass = posture.segments.mass
     share = rows.values.get("share", np.full(1, 50.0)) / 50.0
     if form.measure == "torque":
-        torque = _torque(form, held.torques)
-        sign = _working_sign(_torque(form, held.unhelped)[:, :told])
+        torque = _torque(rows, posture, held.torques)
+        sign = _working_sign(_torque(rows, posture, held.unhelped)[:, :told])
         return np.where(sign == 0.0, np.abs(torque), np.maximum(0.0, sign * torque))
     if form.measure == "carried":
         whole = posture.mass_points()[0].sum(axis=0)
@@ -236,10 +245,16 @@ def _working_sign(torque: Array) -> Array:
     return np.where(np.abs(greatest) > 1e-6, np.sign(greatest), 0.0)
 
 
-def _torque(form: Form, torques: Mapping[str, Array]) -> Array:
+def _torque(rows: Rows, posture: Posture, torques: Mapping[str, Array]) -> Array:
     """Of the form's joint, both sides together; one leg that works alone counts twice, so that it
-    compares with two."""
+    compares with two. A leg that is spread is as long as before: the hip holds all of its weight's
+    lever, of which the plane shows the part ahead."""
+    form = rows.form
     torque = torques[form.joint]
+    if form.joint == "hip" and "splay" in rows.values:
+        torque = torque / np.cos(np.radians(rows.values["splay"]))
+    if form.upper_trunk:
+        return np.abs(torque) + np.abs(upper_trunk_torque(posture))
     if form.one_leg_works:
         return 2.0 * torque
     other = torques.get(f"other_{form.joint}")

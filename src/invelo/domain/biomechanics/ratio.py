@@ -1,9 +1,13 @@
 """Two set-ups of one body against each other: what is unknown of the body mostly cancels."""
 
+from math import hypot
+
 import numpy as np
 
 from invelo.domain.biomechanics.body import BODY_SAMPLES
+from invelo.domain.biomechanics.model_error import deficit_of, relative_error_within
 from invelo.domain.biomechanics.reading import Reading
+from invelo.domain.biomechanics.setup import SetUp
 from invelo.domain.estimate import Z80, Array, interval_from_variations
 from invelo.domain.ladder.rung import Demand
 from invelo.domain.strength.rep_curve import CURVES, slow_factor
@@ -16,14 +20,27 @@ Triple = tuple[float, float, float]
 def load_ratio(upper: Reading, lower: Reading) -> Triple:
     """Upper demand ÷ lower demand with its 80 % ends, both being of one body.
 
-    Set-ups of two forms vary in set-up each for itself; what they share are the body's variations,
-    which come first in both.
+    Set-ups of two forms vary in set-up each for itself, and the model may be off differently; what
+    they share are the body's variations, which come first in both. Where one limb works and two
+    did, the bilateral deficit is in the range.
     """
     above, below = upper.samples, lower.samples
     if len(above) != len(below) or upper.setup.movement != lower.setup.movement:
         above, below = _each_alone(above, below)
     likely, low, high = interval_from_variations(above / below)
-    return low, likely, high
+    off = _parts_unshared(upper.setup, lower.setup) * likely
+    less, more = deficit_of(upper.setup, lower.setup)
+    low = likely - hypot(likely - low, off, likely * (1.0 - less))
+    high = likely + hypot(high - likely, off, likely * (more - 1.0))
+    return max(low, 0.0), likely, high
+
+
+def _parts_unshared(upper: SetUp, lower: SetUp) -> float:
+    """80 % half-width of a ratio by what the model's error of two forms does not have in common, as
+    a share of it; set-ups of one form are off alike."""
+    if upper.movement == lower.movement:
+        return 0.0
+    return hypot(relative_error_within(upper), relative_error_within(lower))
 
 
 def _each_alone(above: Array, below: Array) -> tuple[Array, Array]:

@@ -5,13 +5,15 @@ plausible neighbours at once, through one solver.
 """
 
 from collections.abc import Mapping
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from functools import cached_property, lru_cache
+from math import hypot
 
 import numpy as np
 
-from invelo.domain.biomechanics.body import GRAVITY, Body
+from invelo.domain.biomechanics.body import BODY_SAMPLES, GRAVITY, Body
 from invelo.domain.biomechanics.derivations import Derivations
+from invelo.domain.biomechanics.effort import AS_ASSUMED, VARIED_ASSUMPTIONS, Assumed
 from invelo.domain.biomechanics.equilibrium import (
     Rows,
     hardest_third,
@@ -20,6 +22,7 @@ from invelo.domain.biomechanics.equilibrium import (
     places_along,
     work,
 )
+from invelo.domain.biomechanics.model_error import relative_error
 from invelo.domain.biomechanics.posture.skeleton import Posture
 from invelo.domain.biomechanics.setup import SetUp
 from invelo.domain.biomechanics.statics import overhang
@@ -92,8 +95,14 @@ class Reading:
     @cached_property
     def demand(self) -> Estimate:
         """The limiting measure in the hardest third of the rep, kg, N·m or %; of a hold its own."""
-        estimate = _estimate(self.samples, self.unit, self._accounts.demand())
-        return replace(estimate, low=max(0.0, estimate.low))
+        return self._estimate(self.samples, self.unit, self._accounts.demand())
+
+    @cached_property
+    def on_own_scale(self) -> Estimate:
+        """The demand with what is unknown of the body, but not of the model: for what is told on
+        the model's own scale, a capacity or a reach, whose error is the load's own."""
+        likely, low, high = interval_from_variations(self.samples)
+        return Estimate(likely, max(0.0, low), high, self.unit, self._accounts.demand())
 
     @property
     def rises(self) -> bool:
@@ -110,14 +119,22 @@ class Reading:
         of = self.body.mass * GRAVITY * self.body.stature if self.unit == "N·m" else self.body.mass
         scale = of if self.unit == "N·m" else of / 100
         unit = "body weight × stature" if self.unit == "N·m" else "% of body weight"
-        return _estimate(self.samples / scale, unit, self._accounts.share(self.unit))
+        return self._estimate(self.samples / scale, unit, self._accounts.share(self.unit))
 
     def _at(self, place: int) -> Estimate:
-        estimate = _estimate(
-            self.measured[place], self.unit, self._accounts.place(float(self.depths[place]))
+        account = self._accounts.place(float(self.depths[place]))
+        return self._estimate(self.measured[place], self.unit, account)
+
+    def _estimate(self, samples: Array, unit: str, derivation: Derivation) -> Estimate:
+        """What the samples say, and how far the model itself may be off."""
+        likely, low, high = interval_from_variations(samples)
+        off = relative_error(self.setup) * abs(likely)
+        # None of the samples is under 0; departures added in quadrature may be.
+        floor = min(0.0, likely) if samples.min() < 0.0 else 0.0
+        low = max(floor, likely - hypot(likely - low, off))
+        return Estimate(
+            likely, min(low, likely), likely + hypot(high - likely, off), unit, derivation
         )
-        # None of the readings is under 0; departures added in quadrature may be.
-        return replace(estimate, low=max(0.0, estimate.low))
 
     @cached_property
     def at_start(self) -> Estimate:
@@ -149,7 +166,7 @@ class Reading:
     def torques(self) -> dict[str, Estimate]:
         """Size of every joint's torque where the demand is told, both sides together, N·m."""
         return {
-            name: _estimate(np.abs(torque), "N·m", self._accounts.torque(name))
+            name: self._estimate(np.abs(torque), "N·m", self._accounts.torque(name))
             for name, torque in self.told_torques.items()
         }
 
@@ -157,19 +174,20 @@ class Reading:
     def forces(self) -> dict[str, Estimate]:
         """Every contact's upward force where the demand is told, kg."""
         return {
-            name: _estimate(force / GRAVITY, "kg", self._accounts.force(name))
+            name: self._estimate(force / GRAVITY, "kg", self._accounts.force(name))
             for name, force in self.told_forces.items()
         }
 
     @cached_property
     def work(self) -> Estimate:
         """Mechanical work of one lift, J; 0 for a hold."""
-        return _estimate(self.work_samples, "J", self._accounts.work())
+        return self._estimate(self.work_samples, "J", self._accounts.work())
 
     @cached_property
     def overhang(self) -> Estimate:
         """How far the centre of mass lies beyond the support, m; + towards the head's side."""
-        return _estimate(self.overhang_samples, "m", self._accounts.balance())
+        likely, low, high = interval_from_variations(self.overhang_samples)
+        return Estimate(likely, low, high, "m", self._accounts.balance())
 
     @cached_property
     def _accounts(self) -> Derivations:
@@ -225,13 +243,14 @@ def reading(body: Body, setup: SetUp) -> Reading:
 def _variations(body: Body, setup: SetUp) -> Rows:
     """The body itself, its plausible neighbours, and the set-up as loosely as it is held."""
     form = setup.form
-    segments = body.varied_segments(setup_pairs=len(form.loose))
+    shared = VARIED_ASSUMPTIONS if form.shares_load else 0
+    segments = body.varied_segments(setup_pairs=len(form.loose) + shared // 2)
     count = len(segments.length["trunk"])
     values = {name: np.full(count, value) for name, value in setup.all_values.items()}
     slack: dict[str, Array] = {}
     for i, (name, deviation) in enumerate(form.loose.items()):
         by = np.zeros(count)
-        end = -2 * (len(form.loose) - i)
+        end = BODY_SAMPLES + 2 * i
         by[end], by[end + 1] = -Z80 * deviation, Z80 * deviation
         parameter = next((other for other in form.parameter if other.name == name), None)
         if parameter is None:
@@ -247,8 +266,5 @@ def _variations(body: Body, setup: SetUp) -> Rows:
         setup.band,
         setup.assistance,
         slack,
+        Assumed.varied(count - shared) if shared else AS_ASSUMED,
     )
-
-
-def _estimate(samples: Array, unit: str, derivation: Derivation) -> Estimate:
-    return Estimate(*interval_from_variations(samples), unit, derivation)

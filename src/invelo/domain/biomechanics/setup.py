@@ -116,6 +116,13 @@ class SetUp:
         """Every parameter's value, the form's own filled in."""
         return self.form.values(dict(self.values))
 
+    @property
+    def alone(self) -> float:
+        """How far one limb works without the other: 0 where two share alike, 1 for one alone."""
+        if self.form.id.startswith("one_leg"):
+            return 1.0
+        return self.all_values.get("share", 50.0) / 50.0 - 1.0
+
     def value(self, name: str) -> float:
         """One parameter's value.
 

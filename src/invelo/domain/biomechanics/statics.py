@@ -116,6 +116,25 @@ def gravity_moment(posture: Posture, pivot: Array, segments: Iterable[str]) -> A
     return moment
 
 
+UPPER_TRUNK = 0.5
+"""Of the trunk's mass and length, what lies above the waist (ours; Winter's thorax and half of the
+abdomen have 0.57 of the mass)."""
+
+
+def upper_trunk_torque(posture: Posture) -> Array:
+    """What holds head, arms and the upper half of the trunk up about the waist, shape `(...)`, N·m.
+
+    Source: plane statics.
+    """
+    hip, shoulder = posture.joints["hip"], posture.joints["shoulder"]
+    waist = hip + UPPER_TRUNK * (shoulder - hip)
+    middle = waist + UPPER_TRUNK / 2 * (shoulder - hip)
+    trunk = UPPER_TRUNK * posture.segments.mass["trunk"] * posture.gravity
+    above = gravity_moment(posture, waist, ("head", "upper_arm", "forearm", "hand"))
+    moment: Array = trunk * (middle[..., 0] - waist[..., 0]) + above
+    return moment
+
+
 def joint_torques(posture: Posture, forces: dict[str, Array]) -> dict[str, Array]:
     """Net muscle torque at each joint of a posture held up by `forces`.
 

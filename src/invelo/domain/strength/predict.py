@@ -101,7 +101,7 @@ class Known:
         Raises:
             InputError: for a count out of range, or a set-up that asks nothing.
         """
-        load, done = self.load.demand, self.done
+        load, done = self.load.on_own_scale, self.done
         if load.likely < LEAST_LOAD:
             raise InputError(
                 "set-up", "it asks nothing of the limiting joint.", "Add load or take help away."

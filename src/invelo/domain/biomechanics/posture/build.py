@@ -105,6 +105,7 @@ def build(
     pose.check(angles, refuse)
     _check_floor(form, values, joints, refuse)
     _check_lean(form, joints, refuse)
+    _check_lift(form, joints, refuse)
     shape = np.broadcast_shapes(*(place.shape for place in joints.values()))
     joints = {name: np.broadcast_to(place, shape) for name, place in joints.items()}
     touches = [contact(touch, form, segments, values, joints, facing) for touch in form.touches]
@@ -143,6 +144,8 @@ def _angles(
                 start[parameter.sets] = value
             if parameter.at != "start":
                 end[parameter.sets] = value
+    if form.far == "shoulders" and "foot_height" in values:
+        end["hip"] = end["hip"] + _lower_from_raised_feet(segments, values, end["knee"])
     angles: dict[str, Array] = {}
     for name, last in end.items():
         first = start.get(name, last)
@@ -166,6 +169,19 @@ def _angles(
         angles["other_knee"] = angles["knee"] * (1 - out)
         angles["other_ankle"] = angles.get("ankle", np.zeros(1))
     return angles
+
+
+def _lower_from_raised_feet(
+    segments: SegmentValues, values: Mapping[str, Array], knee: Array
+) -> Array:
+    """How much further the hips bend until they are at the floor where the feet are raised,
+    degrees: by as much as the line from hip to ankle turns."""
+    thigh, shank = segments.length["thigh"], segments.length["shank"]
+    line = np.sqrt(thigh**2 + shank**2 + 2 * thigh * shank * np.cos(np.radians(knee)))
+    over = (segments.ankle_height - BODY_DEPTH * segments.stature) / line
+    raised = np.clip(over + values["foot_height"] / line, -1.0, 1.0)
+    turned: Array = np.degrees(np.arcsin(raised) - np.arcsin(over))
+    return turned
 
 
 def _in_the_room(
@@ -413,3 +429,26 @@ def _check_lean(form: Form, joints: Mapping[str, Array], refuse: Refuse) -> None
             "Lower it, or stand on something.",
         ),
     )
+
+
+def _check_lift(form: Form, joints: Mapping[str, Array], refuse: Refuse) -> None:
+    """Straight legs over level are a matter of reach, of which torques say nothing."""
+    line = joints["ankle"] - joints["hip"]
+    far = np.linalg.norm(line, axis=-1)
+    most = np.sin(np.radians(form.most_lift)) * far
+    refuse(
+        (line[..., 1] > most) & (far > 0.9 * _straight(joints)),
+        lambda: InputError(
+            "hip",
+            "straight legs over level are limited by the hips' reach, which no torque tells.",
+            "Keep them level, or use the V-sit, which is told by its seconds alone.",
+        ),
+    )
+
+
+def _straight(joints: Mapping[str, Array]) -> Array:
+    """From hip to ankle with the knee straight, m."""
+    thigh = np.linalg.norm(joints["knee"] - joints["hip"], axis=-1)
+    shank = np.linalg.norm(joints["ankle"] - joints["knee"], axis=-1)
+    whole: Array = thigh + shank
+    return whole

@@ -141,6 +141,9 @@ class Form:
         start, end: joint angles, degrees.
         one_leg_works: whether the limiting torque is that of one leg, which does the work alone.
         leg_out: hip angle of a second leg that is stretched all the way out, degrees.
+        upper_trunk: whether the upper half of the trunk is held up too; its torque about the waist
+            joins that of the form's joint.
+        most_lift: how far straight legs may rise over level, degrees; beyond, reach limits them.
         loose: standard deviation of a parameter or angle as set up in practice; metres are told
             as a share of stature.
         loads: places at which weight may be carried.
@@ -172,6 +175,8 @@ class Form:
     grip: Literal["palm", "bar"] = "palm"
     one_leg_works: bool = False
     leg_out: float = 0.0
+    upper_trunk: bool = False
+    most_lift: float = 90.0
     loose: dict[str, float] = field(default_factory=dict)
     loads: tuple[Literal["vest", "bag", "ankles", "lap", "hands"], ...] = ("vest", "bag", "ankles")
     level_plane: bool = False
@@ -186,6 +191,11 @@ class Form:
     def lane(self) -> Lane:
         """What makes two forms comparable: one family, limited by the same, counted alike."""
         return self.family, self.measure, self.joint, self.counted
+
+    @property
+    def shares_load(self) -> bool:
+        """Whether two contacts leave open how they share the load."""
+        return len(self.touches) == 2 and all(touch.push == "any" for touch in self.touches)
 
     @property
     def curve(self) -> Literal["upper", "legs"]:

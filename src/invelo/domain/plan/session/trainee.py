@@ -29,6 +29,7 @@ PREPARES: dict[str, tuple[str, int]] = {
     "shoulder": ("wall-slide", 2),
     "wrist": ("wrist-rocks", 2),
     "flat back": ("heel-taps", 2),
+    "sit and lift": ("seated-leg-lift", 3),
 }
 """The movement that works on a closed check, and its sets; see `readiness.CHECKS`."""
 
@@ -39,6 +40,7 @@ PREPARES_AMOUNT: dict[str, int] = {
     "shoulder": 10,
     "wrist": 15,
     "flat back": 8,
+    "sit and lift": 8,
 }
 """Reps or seconds of it."""
 

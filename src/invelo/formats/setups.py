@@ -81,10 +81,12 @@ class PullReading(StrictModel):
 
 
 class BandRequest(StrictModel):
-    """A measured band: its curve is fitted to its pulls."""
+    """A band: its curve is fitted to its pulls, or goes through the one on its label."""
 
     rest_m: float = Field(description="Length without pull.", examples=[1.0])
-    pulls: list[PullReading] = Field(description="Five or more, reaching twice the rest length.")
+    pulls: list[PullReading] = Field(
+        description="Five or more, reaching twice the rest length; or one, as its label tells."
+    )
     limit: float = Field(LIMIT, description="Largest stretch, times the rest length.")
     doubled: bool = Field(False, description="Folded in two.")
     grip_m: float | None = Field(None, description="Held shorter: the rest length between grips.")

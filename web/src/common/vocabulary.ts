@@ -289,6 +289,29 @@ export const VOCABULARY = {
     "hands",
     "shoulders"
   ],
+  "bandLabels": [
+    [
+      "very light",
+      4.0
+    ],
+    [
+      "light",
+      9.0
+    ],
+    [
+      "medium",
+      16.0
+    ],
+    [
+      "heavy",
+      27.0
+    ],
+    [
+      "very heavy",
+      45.0
+    ]
+  ],
+  "bandLabelStretch": 2.0,
   "skipReasons": [
     "too tired",
     "no time",

@@ -15,6 +15,7 @@ from invelo.domain.equipment import kit
 from invelo.domain.plan.prescription import Level, Purpose
 from invelo.domain.plan.session.plan_overrides import ALONE, TOGETHER
 from invelo.domain.plan.week.problem import WEEKDAYS
+from invelo.domain.strength.bands import LABEL_STRETCH, LABELS
 from invelo.domain.training.pain import JOINT_WORDS
 from invelo.domain.training.run import SKIP_REASONS
 
@@ -43,6 +44,8 @@ def vocabulary() -> dict[str, Any]:
         "formatsTogether": TOGETHER,
         "weekdays": WEEKDAYS,
         "bandPlaces": tuple(PLACES),
+        "bandLabels": [[word, kg] for word, kg in LABELS.items()],
+        "bandLabelStretch": LABEL_STRETCH,
         "skipReasons": SKIP_REASONS,
     }
 

@@ -63,7 +63,7 @@ class CurvePoint(ResponseModel):
 
 
 class BandOut(ResponseModel):
-    """A measured band with its fitted curve."""
+    """A band with its fitted curve."""
 
     id: UUID
     name: str
@@ -71,6 +71,7 @@ class BandOut(ResponseModel):
     limit: float
     pulls: list[PullReading] = Field(description="As a set-up that uses the band carries them.")
     readings: list[ScaleReading]
+    measured: bool = Field(description="Whether it was pulled; else only its label speaks.")
     scatter_percent: float = Field(description="80 % half-width of a pull.")
     curve: list[CurvePoint]
 
@@ -115,6 +116,7 @@ def _band(row: BandRow) -> BandOut:
         row,
         pulls=[PullReading(length_m=length, force_n=force) for length, force in row.pulls],
         readings=[ScaleReading.of(length, force) for length, force in row.pulls],
+        measured=curve.measured,
         scatter_percent=100 * curve.scatter,
         curve=[
             CurvePoint(length_m=at * row.rest_m, kg=float(curve.force_at(at)) / GRAVITY)

@@ -78,9 +78,10 @@ class Assumed:
     strength: Mapping[str, Array] = field(default_factory=dict)
 
     @classmethod
-    def varied(cls, before: int) -> "Assumed":
-        """As assumed `before` times, then each with its low and its high end, in pairs."""
-        count = before + VARIED_ASSUMPTIONS
+    def varied(cls, before: int, after: int) -> "Assumed":
+        """As assumed `before` times, then each with its low and its high end, in pairs, and again
+        as assumed `after` times."""
+        count = before + VARIED_ASSUMPTIONS + after
         friction = np.full(count, FRICTION)
         friction[before : before + 2] = FRICTION_ENDS
         strength = {}
@@ -226,15 +227,21 @@ def _cones(
     for contact, force, along in pushes:
         if contact.grips:
             continue
-        normal = contact.normal
-        tangent = vector(-normal[..., 1], normal[..., 0])
-        bears = friction[..., None] * normal
-        for edge in (bears - tangent, bears + tangent):
-            there, by = (force * edge).sum(axis=-1), (along * edge).sum(axis=-1)
-            with np.errstate(divide="ignore", invalid="ignore"):
-                end = -there / by
-            low = np.where(by > 1e-12, np.maximum(low, end), low)
-            high = np.where(by < -1e-12, np.minimum(high, end), high)
+        cones = [(contact.normal, friction)]
+        if contact.pull:
+            towards = np.sign(along[..., 0])
+            rising = np.maximum(0.0, along[..., 1])  # a body that slopes down leans on its feet
+            leaning = vector(towards * rising, np.sqrt(1.0 - rising**2))
+            cones.append((leaning, np.asarray(contact.pull)))
+        for normal, most in cones:
+            tangent = vector(-normal[..., 1], normal[..., 0])
+            bears = most[..., None] * normal
+            for edge in (bears - tangent, bears + tangent):
+                there, by = (force * edge).sum(axis=-1), (along * edge).sum(axis=-1)
+                with np.errstate(divide="ignore", invalid="ignore"):
+                    end = -there / by
+                low = np.where(by > 1e-12, np.maximum(low, end), low)
+                high = np.where(by < -1e-12, np.minimum(high, end), high)
     return low, high
 
 

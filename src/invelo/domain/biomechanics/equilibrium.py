@@ -5,7 +5,7 @@ at many set-ups for a survey. Every value has the shape `(n, k)`: places along t
 """
 
 from collections.abc import Mapping
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 
@@ -28,8 +28,10 @@ from invelo.domain.estimate import Array
 PLACES_ALONG = 9
 """Postures looked at along a rep; they bound where its peak is read."""
 
-BAND_ROUNDS = 3
-"""A band changes how the body settles, and that the band's length: taken in turns this often."""
+BAND_ROUNDS = 120
+BAND_SETTLED = 1e-6
+"""A band changes how the body settles, and that the band's length: taken in turns so often at most,
+until no joint moves by this many metres."""
 
 LIFTS_OFF = 2.0
 """Newtons a support may seem to pull before the posture is told to fall over: rounding's play."""
@@ -48,6 +50,7 @@ class Rows:
         band, assistance: what pulls or lifts from outside, the same for all rows.
         slack: added to joint angles, degrees, shape `(k,)`.
         assumed: friction and strengths where contacts share the load.
+        band_pull: factor on the band's force, shape `(k,)` or `(1,)`.
     """
 
     form: Form
@@ -59,6 +62,7 @@ class Rows:
     assistance: Assistance | None = None
     slack: Mapping[str, Array] = field(default_factory=dict)
     assumed: Assumed = AS_ASSUMED
+    band_pull: Array = field(default_factory=lambda: np.ones(1))
 
 
 @dataclass(frozen=True)
@@ -96,8 +100,7 @@ def hold(rows: Rows, refuse: Refuse = at_first) -> Equilibrium:
     plain = posture = _posture(rows, (), refuse)
     if rows.band or rows.assistance:
         anchor = _anchor(rows.band, plain) if rows.band else None
-        for _ in range(BAND_ROUNDS if rows.band else 1):
-            posture = _posture(rows, tuple(_pulls(rows, posture, anchor, refuse)), refuse)
+        posture = _settled(rows, plain, anchor, refuse)
     forces = contact_forces(posture, refuse, rows.assumed)
     _check_supports(rows.form, forces, refuse)
     torques = joint_torques(posture, forces)
@@ -107,7 +110,55 @@ def hold(rows: Rows, refuse: Refuse = at_first) -> Equilibrium:
     return Equilibrium(posture, forces, torques, unhelped)
 
 
-def _posture(rows: Rows, pulls: tuple[ExternalForce, ...], refuse: Refuse) -> Posture:
+def _settled(rows: Rows, plain: Posture, anchor: Array | None, refuse: Refuse) -> Posture:
+    """The posture with all that pulls, posture and pull being each other's.
+
+    Raises:
+        InputError: where they find no rest.
+    """
+    posture, before = plain, tuple[ExternalForce, ...]()
+    moved = np.zeros(())
+    for number in range(BAND_ROUNDS):
+        part = 1.0 / (2.0 + number // 10)  # shorter steps where longer ones swing to and fro
+        pulls = _part_way(before, tuple(_pulls(rows, posture, anchor, refuse)), part)
+        pulled = _posture(rows, pulls, refuse, posture)
+        moved = np.max(
+            [np.abs(pulled.joints[name] - posture.joints[name]).max(axis=-1) for name in ENDS],
+            axis=0,
+        )
+        posture, before = pulled, pulls
+        if moved.max() < BAND_SETTLED:
+            return posture
+    refuse(
+        moved >= BAND_SETTLED,
+        lambda: InputError(
+            "band",
+            "the body finds no rest with it: the band moves it as fast as it lets go.",
+            "Take a thinner band, or hang it straight over the hands.",
+        ),
+    )
+    return posture
+
+
+ENDS = ("wrist", "ankle", "hip", "shoulder")
+"""Joints that are looked at to see whether a posture rests."""
+
+
+def _part_way(
+    before: tuple[ExternalForce, ...], after: tuple[ExternalForce, ...], part: float
+) -> tuple[ExternalForce, ...]:
+    """Pulls a part of the way from what they were to what they would be."""
+    if not before:
+        return after
+    return tuple(
+        replace(new, vector=old.vector + part * (new.vector - old.vector))
+        for old, new in zip(before, after, strict=True)
+    )
+
+
+def _posture(
+    rows: Rows, pulls: tuple[ExternalForce, ...], refuse: Refuse, near: Posture | None = None
+) -> Posture:
     return build(
         rows.form,
         rows.segments,
@@ -117,12 +168,15 @@ def _posture(rows: Rows, pulls: tuple[ExternalForce, ...], refuse: Refuse) -> Po
         pulls,
         rows.slack,
         refuse,
+        near,
     )
 
 
 def _anchor(band: BandHold, posture: Posture) -> Array:
-    """Where the band's other end is: seen from the body's place at the rep's start."""
-    place = posture.joints[PLACES[band.at][1]]
+    """Where the band's other end is: seen from the body's place at the rep's start; of a band at
+    the feet, which hangs over the hands where the body is held by them, from the hands."""
+    by_hands = band.at == "feet" and any(each.name == "hands" for each in posture.contacts)
+    place = posture.joints["wrist" if by_hands else PLACES[band.at][1]]
     return vector(place[:1, :, 0] + band.anchor_ahead, band.anchor_height)
 
 
@@ -145,7 +199,7 @@ def _pulls(
             length > band.limit * band.rest,
             lambda: band.too_long(float(length[:, 0].max())),
         )
-        force = band.force_at(length / band.rest)
+        force = rows.band_pull * band.force_at(length / band.rest)
         external_forces.append(
             ExternalForce(
                 "band", segment, joint, towards * (force / np.maximum(length, 1e-9))[..., None]

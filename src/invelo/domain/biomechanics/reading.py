@@ -244,8 +244,16 @@ def _variations(body: Body, setup: SetUp) -> Rows:
     """The body itself, its plausible neighbours, and the set-up as loosely as it is held."""
     form = setup.form
     shared = VARIED_ASSUMPTIONS if form.shares_load else 0
-    segments = body.varied_segments(setup_pairs=len(form.loose) + shared // 2)
+    banded = 1 if setup.band else 0
+    segments = body.varied_segments(setup_pairs=len(form.loose) + shared // 2 + banded)
     count = len(segments.length["trunk"])
+    band_pull = np.ones(count)
+    if setup.band:
+        off = setup.band.band.scatter
+        band_pull[-2:] = 1.0 - off, 1.0 + off
+    assumed = AS_ASSUMED
+    if shared:
+        assumed = Assumed.varied(count - shared - 2 * banded, 2 * banded)
     values = {name: np.full(count, value) for name, value in setup.all_values.items()}
     slack: dict[str, Array] = {}
     for i, (name, deviation) in enumerate(form.loose.items()):
@@ -266,5 +274,6 @@ def _variations(body: Body, setup: SetUp) -> Rows:
         setup.band,
         setup.assistance,
         slack,
-        Assumed.varied(count - shared) if shared else AS_ASSUMED,
+        assumed,
+        band_pull,
     )

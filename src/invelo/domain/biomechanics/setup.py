@@ -91,12 +91,24 @@ class SetUp:
         """Check every value against the form's own ranges."""
         self.form.values(dict(self.values))
         require_within("range", self.range, LEAST_RANGE, 1.0, "")
+        self._check_help()
         for place in ("vest", "bag", "ankles", "lap", "hands"):
             if getattr(self.added_load, place) and place not in self.form.loads:
                 raise InputError(
                     f"worn {place}",
                     f"the {self.form.name.lower()} carries nothing there.",
                     f"Use one of {', '.join(self.form.loads) or 'none'}.",
+                )
+
+    def _check_help(self) -> None:
+        """Refuse help where it helps nothing: at feet that stand, and by straps from below."""
+        stands = {"balls", "feet", "heels"} & {touch.at for touch in self.form.touches}
+        for name, helps in (("band", self.band), ("assistance", self.assistance)):
+            if helps and helps.at == "feet" and stands:
+                raise InputError(
+                    name,
+                    "the feet stand on something; what holds them up there takes nothing off.",
+                    "Hang it at the hips or the knees.",
                 )
 
     @property

@@ -2,7 +2,8 @@
 
 Rubber in tension after Mooney and Rivlin: F = 2 A₀ (C₁ + C₂/λ)(λ − 1/λ²), with λ the length ÷ the
 rest length. Colour says nothing about force between makers, so a band is measured: five pulls or
-more, reaching twice its rest length.
+more, reaching twice its rest length. Until then its label will do, a force at a length, and says
+how wide that makes everything.
 """
 
 from dataclasses import dataclass, replace
@@ -29,6 +30,23 @@ FALLS_BY = 0.1
 
 FLOOR_SCATTER = 0.02
 """Least 80 % half-width of a band's force, as a share of it (ours: a hand scale's reading)."""
+
+
+LABEL_SCATTER = 0.5
+"""80 % half-width of the force of a band that is known from its label alone (ours: what labels call
+light or heavy differs by as much, and rubber ages)."""
+
+LABELS: dict[str, float] = {
+    "very light": 4.0,
+    "light": 9.0,
+    "medium": 16.0,
+    "heavy": 27.0,
+    "very heavy": 45.0,
+}
+"""Kilos at twice the rest length of what labels call so (from memory, of loops of a metre)."""
+
+LABEL_STRETCH = 2.0
+"""Length ÷ rest length at which labels are told here."""
 
 
 @dataclass(frozen=True)
@@ -75,6 +93,11 @@ class Band:
         require_within("limit", self.limit, 1.0, 6.0, "times the rest length")
 
     @property
+    def measured(self) -> bool:
+        """Whether it was pulled and measured; else only its label speaks."""
+        return len(self.pulls) != 1
+
+    @property
     def full_grip(self) -> bool:
         """Whether it is held at its whole length."""
         return abs(self.rest * self.folds - self.measured_rest) < 1e-9
@@ -114,8 +137,13 @@ class Band:
             likely * (1 + self.scatter),
             "N",
             Derivation(
-                "2 (A₀C₁ + A₀C₂ ÷ stretch)(stretch − 1 ÷ stretch²), the curve fitted to this "
-                "band's own pulls. The range is how far the pulls lie from it.",
+                "2 (A₀C₁ + A₀C₂ ÷ stretch)(stretch − 1 ÷ stretch²), "
+                + (
+                    "the curve fitted to this band's own pulls. The range is how far the pulls "
+                    "lie from it."
+                    if self.measured
+                    else "through the force on its label. Five pulls narrow the range."
+                ),
                 (
                     Input("rest length", self.rest, "m"),
                     Input("length", length, "m"),
@@ -186,21 +214,27 @@ class Band:
             self.c2 + other.c2,
             max(self.scatter, other.scatter),
             min(self.limit, other.limit),
+            next((band.pulls for band in (self, other) if not band.measured), ()),
         )
 
 
 @lru_cache(maxsize=512)
 def fit(rest: float, pulls: tuple[Pull, ...], limit: float = LIMIT) -> Band:
-    """Fit a band's curve to its pulls by non-negative linear least squares in (A₀C₁, A₀C₂).
+    """Fit a band's curve to its pulls by non-negative linear least squares in (A₀C₁, A₀C₂). A
+    single pull is the label's: the curve goes through it, and is told as widely as labels lie.
 
     Raises:
-        InputError: for fewer than five pulls, pulls that do not reach twice the rest length, or
-            forces that do not grow.
+        InputError: for two to four pulls, pulls that do not reach twice the rest length, or forces
+            that do not grow.
     """
     require_within("rest length", rest, 0.05, 5.0, "m")
+    if len(pulls) == 1:
+        return _from_label(rest, pulls[0], limit)
     if len(pulls) < LEAST_PULLS:
         raise InputError(
-            "pulls", f"{len(pulls)} are too few.", f"Measure {LEAST_PULLS} lengths or more."
+            "pulls",
+            f"{len(pulls)} are too few.",
+            f"Measure {LEAST_PULLS} lengths or more, or give the one force on its label.",
         )
     stretch = np.array([pull.length for pull in pulls]) / rest
     force = np.array([pull.force for pull in pulls])
@@ -223,6 +257,20 @@ def fit(rest: float, pulls: tuple[Pull, ...], limit: float = LIMIT) -> Band:
     left = (fitted.force_at(stretch) - force)[force > 0] / force[force > 0]
     spread = Z80 * float(np.sqrt(np.mean(left**2)))
     return replace(fitted, scatter=max(FLOOR_SCATTER, spread))
+
+
+def _from_label(rest: float, pull: Pull, limit: float) -> Band:
+    """A band through one force at one length, A₀C₁ and A₀C₂ alike (from memory, of natural
+    rubber)."""
+    stretch = pull.length / rest
+    if stretch <= 1.0 or pull.force <= 0.0:
+        raise InputError(
+            "pulls",
+            "the label's force must pull at a length beyond the rest length.",
+            "Give a force over 0 at a greater length.",
+        )
+    both = pull.force / (2.0 * (1.0 + 1.0 / stretch) * (stretch - stretch**-2.0))
+    return Band(rest, both, both, LABEL_SCATTER, limit, (pull,))
 
 
 def _require_rising(pulls: tuple[Pull, ...]) -> None:

@@ -3075,7 +3075,7 @@ export interface components {
         };
         /**
          * BandOut
-         * @description A measured band with its fitted curve.
+         * @description A band with its fitted curve.
          */
         BandOut: {
             /**
@@ -3096,6 +3096,11 @@ export interface components {
             pulls: components["schemas"]["PullReading"][];
             /** Readings */
             readings: components["schemas"]["ScaleReading"][];
+            /**
+             * Measured
+             * @description Whether it was pulled; else only its label speaks.
+             */
+            measured: boolean;
             /**
              * Scatter Percent
              * @description 80 % half-width of a pull.
@@ -3126,7 +3131,7 @@ export interface components {
         };
         /**
          * BandRequest
-         * @description A measured band: its curve is fitted to its pulls.
+         * @description A band: its curve is fitted to its pulls, or goes through the one on its label.
          */
         BandRequest: {
             /**
@@ -3137,7 +3142,7 @@ export interface components {
             rest_m: number;
             /**
              * Pulls
-             * @description Five or more, reaching twice the rest length.
+             * @description Five or more, reaching twice the rest length; or one, as its label tells.
              */
             pulls: components["schemas"]["PullReading"][];
             /**
@@ -6229,7 +6234,7 @@ export interface components {
              * Check
              * @enum {string}
              */
-            check: "one-leg stand" | "ankle" | "hip" | "shoulder" | "wrist" | "flat back";
+            check: "one-leg stand" | "ankle" | "hip" | "shoulder" | "wrist" | "flat back" | "sit and lift";
             /** Passed */
             passed: boolean;
             /**
@@ -7596,7 +7601,7 @@ export interface components {
              * Id
              * @enum {string}
              */
-            id: "one-leg stand" | "ankle" | "hip" | "shoulder" | "wrist" | "flat back";
+            id: "one-leg stand" | "ankle" | "hip" | "shoulder" | "wrist" | "flat back" | "sit and lift";
             /** Name */
             name: string;
             /** How */

@@ -19,7 +19,7 @@ export function BandsDialog(props: { open: boolean; onOpenChange: (open: boolean
       {...props}
       wide
       title="The bands"
-      about="A band is known by its pull at five lengths or more, up to twice its own. Cut, knotted or replaced, it is another band: take it out of use and measure the new one."
+      about="A band is known by its pull at five lengths or more, up to twice its own; until then its label will do. Cut, knotted or replaced, it is another band: take it out of use and measure the new one."
     >
       <Bands />
     </Dialog>
@@ -110,8 +110,10 @@ function BandCard({ band, onRetired }: { band: Schema["BandOut"]; onRetired: () 
       <Wrong error={error} />
       <BandCurve band={band} width={250} height={110} />
       <p className="text-sm text-faint">
-        {centimetres(band.rest_m)} long, not beyond {centimetres(band.limit * band.rest_m)}. Its
-        pulls lie within {band.scatter_percent.toFixed(0)} % of the curve.
+        {centimetres(band.rest_m)} long, not beyond {centimetres(band.limit * band.rest_m)}.{" "}
+        {band.measured
+          ? `Its pulls lie within ${band.scatter_percent.toFixed(0)} % of the curve.`
+          : `From its label: ± ${band.scatter_percent.toFixed(0)} %. Measure it to narrow that.`}
       </p>
     </li>
   );

@@ -6,6 +6,7 @@ import { useDraft } from "../hooks/useDraft";
 import { Button } from "../ui/Button";
 import { Field } from "../ui/Field";
 import { Wrong } from "../ui/Wrong";
+import { VOCABULARY } from "../vocabulary";
 import { HangingScale } from "./HangingScale";
 
 const PULLS = 6;
@@ -41,6 +42,18 @@ export function MeasuringBand({ onKept }: { onKept: () => void }) {
       ...typed,
       readings: readings.map((one) => (one.id === row ? { ...one, ...changes } : one)),
     });
+
+  /** What a label calls light or heavy, as the one pull it stands for. */
+  function putLabel(kg: number) {
+    const length = Math.round(VOCABULARY.bandLabelStretch * (Number(rest) || 100));
+    const [first, ...others] = start.readings.map(({ id: one }) => ({ ...blank(), id: one }));
+    const told = { ...(first ?? blank()), length: String(length), kg: kg ? String(kg) : "" };
+    put({
+      ...typed,
+      rest: rest || "100",
+      readings: [kg ? told : { ...told, length: "" }, ...others],
+    });
+  }
 
   /** A steady reading goes to the first line without a pull. */
   function take(kg: number, stretch: number | null) {
@@ -103,8 +116,27 @@ export function MeasuringBand({ onKept }: { onKept: () => void }) {
       </div>
       <p className="pt-3 text-sm text-faint">
         Hang it from something that holds, pull with a hanging scale, and write down length and pull
-        together. Look it over first: a band with a nick is thrown away.
+        together: five or more. Look it over first: a band with a nick is thrown away.
       </p>
+      <label className="block pt-2 text-sm">
+        Not measured yet? What its label says{" "}
+        <select
+          value=""
+          onChange={(event) => putLabel(Number(event.target.value))}
+          className="border border-line bg-sheet px-2 py-1"
+        >
+          <option value="">choose …</option>
+          {VOCABULARY.bandLabels.map(([word, kg]) => (
+            <option key={word} value={kg}>
+              {word}
+            </option>
+          ))}
+        </select>{" "}
+        <span className="text-faint">
+          or one line below, a force at a length. It serves from today; every number it touches is
+          then wide, until five pulls narrow it.
+        </span>
+      </label>
       {scale ? (
         <HangingScale onTake={take} onClose={() => setScale(false)} />
       ) : (

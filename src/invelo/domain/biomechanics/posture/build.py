@@ -72,6 +72,7 @@ def build(
     pulls: tuple[ExternalForce, ...] = (),
     slack: Mapping[str, Array] | None = None,
     refuse: Refuse = at_first,
+    near: Posture | None = None,
 ) -> Posture:
     """The posture of a body, or of its variations, at one or more places along the rep.
 
@@ -84,6 +85,7 @@ def build(
         pulls: forces from outside.
         slack: added to joint angles, degrees, shape `(k,)`: how loosely they are held.
         refuse: what is done with a posture that cannot be.
+        near: the same with other pulls, beside which it settles.
 
     Returns:
         a posture whose every value has the shape `(n, k)`.
@@ -99,13 +101,22 @@ def build(
     def room(turned: dict[str, Array]) -> dict[str, Array]:
         return _in_the_room(form, segments, values, turned, facing, refuse)
 
-    if form.turn:
-        angles = _settle(form, segments, values, angles, room, added_load, pulls, refuse)
+    def settled(angles: dict[str, Array]) -> dict[str, Array]:
+        if not form.turn:
+            return angles
+        wished = near.turned if near else angles.get(_turned_angle(form), np.zeros(1))
+        return _settle(form, segments, values, angles, room, added_load, pulls, wished, refuse)
+
+    if form.gives:
+        at_start = _angles(form, segments, values, 0 * depth, facing, slack or {}, refuse)
+        angles = _in_place(form, angles, at_start, lambda told: room(settled(told)))
+    angles = settled(angles)
     joints = room(angles)
     pose.check(angles, refuse)
     _check_floor(form, values, joints, refuse)
     _check_lean(form, joints, refuse)
     _check_lift(form, joints, refuse)
+    _check_straps(form, values, joints, refuse)
     shape = np.broadcast_shapes(*(place.shape for place in joints.values()))
     joints = {name: np.broadcast_to(place, shape) for name, place in joints.items()}
     touches = [contact(touch, form, segments, values, joints, facing) for touch in form.touches]
@@ -122,7 +133,47 @@ def build(
         gravity=0.0 if form.level_plane else GRAVITY,
         base=base(form, segments, joints, facing),
         facing=facing,
+        turned=angles.get(_turned_angle(form), np.zeros(1)),
     )
+
+
+GIVING_ROUNDS = 8
+"""Steps of the secant that finds how far a joint gives: to well under a millimetre."""
+
+
+def _in_place(
+    form: Form,
+    angles: dict[str, Array],
+    at_start: dict[str, Array],
+    placed: Callable[[dict[str, Array]], dict[str, Array]],
+) -> dict[str, Array]:
+    """Let a joint give along the rep, so that hands and feet stay where they were at its start."""
+    foot = "heel" if form.far == "heels" else "ankle"
+
+    def apart(told: dict[str, Array]) -> Array:
+        joints = placed(told)
+        across: Array = joints["wrist"][..., 0] - joints[foot][..., 0]
+        return across
+
+    def given(by: Array) -> dict[str, Array]:
+        return angles | {form.gives: angles[form.gives] + by}
+
+    wanted = apart(at_start)
+    before = np.zeros(np.broadcast_shapes(wanted.shape, angles[form.gives].shape))
+    by = before + 0.05
+    off_before = apart(given(before)) - wanted
+    for _ in range(GIVING_ROUNDS):
+        off = apart(given(by)) - wanted
+        slope = off - off_before
+        still = np.abs(slope) < 1e-12
+        step = np.where(still, 0.0, off * (by - before) / np.where(still, 1.0, slope))
+        before, off_before, by = by, off, by - np.clip(step, -0.3, 0.3)
+    return given(by)
+
+
+def _turned_angle(form: Form) -> str:
+    """The joint angle that a form turns until it settles."""
+    return "trunk" if form.turn == "upper body" else form.turn
 
 
 def _angles(
@@ -151,6 +202,8 @@ def _angles(
         first = start.get(name, last)
         degrees = (1 - depth) * first + depth * last + slack.get(name, 0.0)
         angles[name] = degrees / 100 if name == "rounding" else np.radians(degrees)
+    if "width" in values:
+        angles["arms_out"] = np.radians(values["width"])
     if form.arms == "press":
         knees = form.anchor == "knees"
         over = (KNEE_RADIUS if knees else ANKLE_OVER_BALL) * np.atleast_1d(segments.stature)
@@ -292,12 +345,13 @@ def _settle(
     room: Callable[[dict[str, Array]], dict[str, Array]],
     added_load: AddedMass,
     pulls: tuple[ExternalForce, ...],
+    wished: Array,
     refuse: Refuse,
 ) -> dict[str, Array]:
-    """Turn what the form turns until it settles."""
+    """Turn what the form turns until it settles, as near as can be to the angle wished for."""
     hip_sum = angles.get("hip", np.zeros(1)) + angles.get("trunk", np.zeros(1))
     other_sum = angles.get("other_hip", np.zeros(1)) + angles.get("trunk", np.zeros(1))
-    name = "trunk" if form.turn == "upper body" else form.turn
+    name = _turned_angle(form)
 
     def turned(by: Array) -> dict[str, Array]:
         changed = angles | {name: by}
@@ -322,7 +376,6 @@ def _settle(
     )
     lean = np.arcsin(np.clip(short, -1.0, 1.0))
     lag = np.arctan2(cosine, sine)
-    wished = angles.get(name, np.zeros(1))
     roots = np.stack([lean - lag, np.pi - lean - lag])
     away = np.abs((roots - wished + np.pi) % (2 * np.pi) - np.pi)
     chosen = np.where(away[0] <= away[1], roots[0], roots[1])
@@ -427,6 +480,23 @@ def _check_lean(form: Form, joints: Mapping[str, Array], refuse: Refuse) -> None
             "hand height",
             "a surface as high as this body's shoulders leaves it nothing to lean on.",
             "Lower it, or stand on something.",
+        ),
+    )
+
+
+def _check_straps(
+    form: Form, values: Mapping[str, Array], joints: Mapping[str, Array], refuse: Refuse
+) -> None:
+    """Straps pull, and so hang from above the hands."""
+    if "strap_height" not in values or not any(touch.push == "strap" for touch in form.touches):
+        return
+    anchor = values["strap_height"]
+    refuse(
+        (anchor > 0.0) & (anchor <= joints["wrist"][..., 1]),
+        lambda: InputError(
+            "strap height",
+            "the straps are anchored below the hands; they would hold nothing up.",
+            "Anchor them higher than the hands, or set 0 for a bar.",
         ),
     )
 

@@ -68,6 +68,7 @@ def contact(
         _line(touch, values, joints),
         np.array([1.0, 0.0]) if touch.at == "wall" else np.array([0.0, 1.0]),
         touch.at == "hands" and form.grip == "bar",
+        touch.pull,
     )
 
 

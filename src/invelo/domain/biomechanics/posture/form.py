@@ -103,6 +103,8 @@ class Touch:
         at: what touches.
         push: what is known of the force's direction: nothing ("any"), or along the straps where
             there are any ("strap").
+        pull: most that it is pulled towards the other contact, of what presses on it, beyond what
+            the body's slope makes lean that way by itself; all that friction bears where it is 0.
     """
 
     at: Literal[
@@ -119,6 +121,7 @@ class Touch:
         "rear",
     ]
     push: Push = "any"
+    pull: float = 0.0
 
 
 @dataclass(frozen=True)
@@ -135,6 +138,8 @@ class Form:
         anchor: the contact the posture stands on or hangs from.
         turn: what turns until the posture settles, '' where nothing does.
         until: what that turning brings about.
+        gives: the joint that gives along the rep so that hands and feet keep their place, '' where
+            the arms are placed so.
         arms: how the arms are placed where not by angles.
         grip: whether the hands lie flat on a surface or close about something.
         touches: contacts.
@@ -171,6 +176,7 @@ class Form:
     turn: Literal["", "trunk", "shoulder", "hip", "upper body"] = ""
     until: Literal["", "centre over hands", "centre over feet", "far contact"] = ""
     far: Literal["", "hands", "forearms", "shoulders", "heels"] = ""
+    gives: Literal["", "hip", "knee"] = ""
     arms: Literal["angles", "press", "bar"] = "angles"
     grip: Literal["palm", "bar"] = "palm"
     one_leg_works: bool = False

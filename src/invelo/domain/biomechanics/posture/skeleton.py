@@ -71,6 +71,8 @@ class Contact:
             force may have any direction.
         normal: shape `(2,)`, which way a surface pushes that is only leaned on.
         grips: whether it closes round something, so that it may pull any way.
+        pull: most that it is pulled towards the other contact, of what presses on it, beyond what
+            the body's slope makes lean that way by itself; all that friction bears if 0.
     """
 
     name: str
@@ -79,6 +81,7 @@ class Contact:
     line: Array | None = None
     normal: Array = field(default_factory=lambda: np.array([0.0, 1.0]))
     grips: bool = False
+    pull: float = 0.0
 
 
 @dataclass(frozen=True)
@@ -114,6 +117,7 @@ class Posture:
         base: left and right end of what the body stands on, shape `(...)`, m; from contact to
             contact if None.
         facing: 1 where the chest faces up with the head to the right, −1 where it faces down.
+        turned: the angle at which it settled, radians.
     """
 
     joints: dict[str, Array]
@@ -126,6 +130,7 @@ class Posture:
     gravity: float = GRAVITY
     base: tuple[Array, Array] | None = None
     facing: float = -1.0
+    turned: Array = field(default_factory=lambda: np.zeros(1))
 
     @property
     def legs_differ(self) -> bool:

@@ -132,7 +132,7 @@ def test_thirteen_to_seventeen_of_nineteen_lie_inside() -> None:
 @pytest.mark.parametrize("movement", ["push_up", "knee_push_up", "row", "plank", "l_sit"])
 def test_a_load_is_told_with_the_models_error(movement) -> None:
     load = reading(BODY, set_up(movement))
-    half = model_error.relative_error(load.setup) * load.demand.likely
+    half = model_error.relative_error(load.setup, BODY) * load.demand.likely
     assert load.demand.high - load.demand.likely >= half
     assert load.demand.likely - load.demand.low >= half
 

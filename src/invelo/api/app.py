@@ -12,7 +12,16 @@ from starlette.middleware.gzip import GZipMiddleware
 
 from invelo import __version__
 from invelo.api.account import sign_in
-from invelo.api.athlete import battery, battery_files, person, placements, readiness, record, screen
+from invelo.api.athlete import (
+    battery,
+    battery_files,
+    household_scale,
+    person,
+    placements,
+    readiness,
+    record,
+    screen,
+)
 from invelo.api.bench import routes as bench
 from invelo.api.catalogue import routes as catalogue
 from invelo.api.common import health, problems, site
@@ -95,6 +104,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
         person,
         screen,
         readiness,
+        household_scale,
         kit,
         load_cell,
         battery,

@@ -25,7 +25,15 @@ from invelo.domain.training.log import OneSide, SessionRecord, SetKind, SetRecor
 
 def body_of(measure: BodyMeasurementRow) -> Body:
     """The body a measure describes."""
-    return Body(measure.mass_kg, measure.stature_m, lengths=tuple(sorted(measure.lengths.items())))
+    hands = None
+    if measure.hands_log is not None and measure.hands_sd is not None:
+        hands = measure.hands_log, measure.hands_sd
+    return Body(
+        measure.mass_kg,
+        measure.stature_m,
+        lengths=tuple(sorted(measure.lengths.items())),
+        hands=hands,
+    )
 
 
 def body_on(measures: list[BodyMeasurementRow], day: date) -> Body:

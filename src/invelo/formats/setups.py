@@ -33,19 +33,31 @@ class BodyRequest(StrictModel):
         examples=[{"thigh": 0.21}],
     )
 
+    hands_log: float | None = Field(
+        None,
+        ge=-0.5,
+        le=0.5,
+        description="What a household scale said: logarithm of what the hands carry ÷ the model's.",
+    )
+    hands_sd: float | None = Field(None, gt=0, le=0.2, description="Its standard deviation.")
+
     def core(self) -> Body:
         """As the domain computes with it.
 
         Raises:
             InputError: for values no human has, or a table by sex without the sex.
         """
-        lengths = tuple(sorted(self.lengths_m.items()))
-        shares = tuple(sorted(self.mass_shares.items()))
-        if self.table == "winter":
-            return Body(self.mass_kg, self.stature_m, WINTER, lengths, shares)
-        if self.sex is None:
+        if self.table == "dumas" and self.sex is None:
             raise InputError("sex", "the table dumas is by sex.", "Give male or female.")
-        return Body(self.mass_kg, self.stature_m, DUMAS[self.sex], lengths, shares)
+        weighed = self.hands_log is not None and self.hands_sd is not None
+        return Body(
+            self.mass_kg,
+            self.stature_m,
+            DUMAS[self.sex] if self.table == "dumas" and self.sex else WINTER,
+            tuple(sorted(self.lengths_m.items())),
+            tuple(sorted(self.mass_shares.items())),
+            (self.hands_log, self.hands_sd) if weighed else None,  # type: ignore[arg-type]
+        )
 
 
 class AddedLoadRequest(StrictModel):

@@ -114,4 +114,6 @@ class BodyMeasurementOut(ResponseModel):
     mass_kg: float = Field(examples=[75.0])
     stature_m: float = Field(examples=[1.75])
     lengths: dict[str, float] = Field(description="Measured limbs, m.", examples=[{"thigh": 0.44}])
+    hands_log: float | None = Field(description="What a household scale said; null for nothing.")
+    hands_sd: float | None
     local_date: date

@@ -12,6 +12,7 @@ from invelo.db.tables.athlete import (
     BodyMeasurementRow,
     ClearanceRow,
     ReadinessRow,
+    ScaleCheckRow,
     ScreeningRow,
     TestRow,
 )
@@ -28,6 +29,26 @@ def measurements(db: Session, athlete_id: UUID) -> list[BodyMeasurementRow]:
     """An athlete's measures, oldest first."""
     statement = select(BodyMeasurementRow).where(BodyMeasurementRow.athlete_id == athlete_id)
     return list(db.exec(statement.order_by(col(BodyMeasurementRow.at), col(BodyMeasurementRow.id))))
+
+
+def scale_checks(db: Session, athlete_id: UUID) -> list[ScaleCheckRow]:
+    """What household scales said of an athlete, newest first."""
+    statement = select(ScaleCheckRow).where(ScaleCheckRow.athlete_id == athlete_id)
+    return list(db.exec(statement.order_by(col(ScaleCheckRow.at).desc(), col(ScaleCheckRow.id))))
+
+
+def accepted_scale_check(db: Session, athlete_id: UUID) -> ScaleCheckRow | None:
+    """The one that stands, if one does."""
+    return db.exec(
+        select(ScaleCheckRow)
+        .where(
+            ScaleCheckRow.athlete_id == athlete_id,
+            col(ScaleCheckRow.accepted_at).is_not(None),
+            col(ScaleCheckRow.undone_at).is_(None),
+        )
+        .order_by(col(ScaleCheckRow.accepted_at).desc())
+        .limit(1)
+    ).first()
 
 
 def tests(db: Session, athlete_id: UUID, most: int) -> list[TestRow]:

@@ -60,7 +60,8 @@ class PersonRow(Versioned, table=True):
 
 
 class BodyMeasurementRow(Dated, table=True):
-    """Body mass, stature and whatever limb lengths (m) were measured on a day."""
+    """Body mass, stature and whatever limb lengths (m) were measured on a day; and what a household
+    scale said of the body, the same on every day."""
 
     __tablename__ = "body_measurement"
 
@@ -71,6 +72,22 @@ class BodyMeasurementRow(Dated, table=True):
     mass_kg: float
     stature_m: float
     lengths: dict[str, float] = json_column()
+    hands_log: float | None = None
+    hands_sd: float | None = None
+
+
+class ScaleCheckRow(Dated, Computed, table=True):
+    """What a household scale said of a body (`inputs` the readings); accepted, it stands with every
+    measure of the body until it is undone."""
+
+    __tablename__ = "scale_check"
+
+    id: UUID = Field(primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
+    hands_log: float
+    hands_sd: float
+    accepted_at: datetime | None = instant(nullable=True)
+    undone_at: datetime | None = instant(nullable=True)
 
 
 class ScreeningRow(Dated, Computed, table=True):

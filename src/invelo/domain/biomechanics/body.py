@@ -3,6 +3,7 @@
 from collections.abc import Sequence
 from dataclasses import dataclass, field, fields, replace
 from functools import lru_cache
+from math import exp
 from typing import Protocol
 
 import numpy as np
@@ -69,6 +70,11 @@ LENGTH_CV = 0.035
 MASS_SHARE_CV = 0.05
 """Person-to-person coefficient of variation of a segment's share of body mass (ours: half of the
 disagreement between the usual tables for trunk and thigh)."""
+
+HANDS_SHARED = 0.04
+HANDS_PER_FORM = 0.03
+"""Standard deviation of the logarithm of what a body's hands carry ÷ what the model says, common to
+all positions of one body, and of each position's own (ours)."""
 
 VARIED = ("trunk", "upper_arm", "thigh", "shank")
 """Segments whose length and mass move a lever enough to be carried into the range."""
@@ -167,6 +173,8 @@ class Body:
         lengths: measured segment lengths, m, replacing the table's share.
         shares: a segment pair's share of body mass, replacing the table's; the other segments make
             up the difference in their own proportions.
+        hands: what a household scale said of this body: the logarithm of what its hands carry ÷
+            what the model says, and its standard deviation; None where none was asked.
 
     Raises:
         InputError: for a mass, stature, length or share no human has.
@@ -177,6 +185,7 @@ class Body:
     table: SegmentTable = field(default=WINTER, hash=False)
     lengths: tuple[tuple[str, float], ...] = ()
     shares: tuple[tuple[str, float], ...] = ()
+    hands: tuple[float, float] | None = None
 
     def __post_init__(self) -> None:
         """Check ranges once, so that nothing further in has to."""
@@ -200,6 +209,11 @@ class Body:
                 "they leave nothing for the rest.",
                 "Give shares that add up to less than 1.",
             )
+
+    @property
+    def hands_factor(self) -> float:
+        """Factor on what the hands carry where they share it with feet or knees."""
+        return exp(self.hands[0]) if self.hands else 1.0
 
     def mass_shares(self) -> dict[str, float]:
         """Each segment pair's share of body mass; they add up to 1."""

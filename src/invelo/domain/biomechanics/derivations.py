@@ -51,6 +51,8 @@ class Derivations:
                 for name, value in setup.all_values.items()
             ),
         ]
+        if self.body.hands and setup.form.measure == "hands" and setup.form.shares_load:
+            told.append(Input("a household scale on this body", self.body.hands_factor, "×"))
         if setup.added_load.total:
             told.append(Input("carried", setup.added_load.total, "kg"))
         if setup.assistance:

@@ -51,6 +51,7 @@ class Rows:
         slack: added to joint angles, degrees, shape `(k,)`.
         assumed: friction and strengths where contacts share the load.
         band_pull: factor on the band's force, shape `(k,)` or `(1,)`.
+        hands: factor on what the hands carry where they share it, as a scale told of this body.
     """
 
     form: Form
@@ -63,6 +64,7 @@ class Rows:
     slack: Mapping[str, Array] = field(default_factory=dict)
     assumed: Assumed = AS_ASSUMED
     band_pull: Array = field(default_factory=lambda: np.ones(1))
+    hands: float = 1.0
 
 
 @dataclass(frozen=True)
@@ -268,7 +270,8 @@ def limiting(rows: Rows, held: Equilibrium, told: int, refuse: Refuse = at_first
     if form.measure == "feet":
         feet: Array = held.forces["feet"][..., 1] / GRAVITY - mass["foot"]
         return feet.clip(0.0) * (2.0 if posture.legs_differ else 1.0)
-    hands: Array = held.forces["hands"][..., 1] / GRAVITY
+    factor = rows.hands if form.shares_load else 1.0
+    hands: Array = factor * held.forces["hands"][..., 1] / GRAVITY
     if form.measure == "arms":
         hands = hands - mass["forearm"] - mass["hand"]
     load: Array = hands.clip(0.0) * share

@@ -7,6 +7,7 @@ range. A family with fewer than two studies takes what all of them together say.
 
 from math import hypot
 
+from invelo.domain.biomechanics.body import HANDS_PER_FORM, Body
 from invelo.domain.biomechanics.setup import SetUp
 from invelo.domain.estimate import Z80
 
@@ -30,12 +31,15 @@ DEFICIT = (0.05, 0.15)
 bilateral deficit)."""
 
 
-def relative_error(setup: SetUp) -> float:
-    """80 % half-width of a told load, as a share of it.
+def relative_error(setup: SetUp, body: Body) -> float:
+    """80 % half-width of a told load, as a share of it; where the hands share the load and a
+    household scale has told of this body, what is left open after that.
 
     Source: the published loads, one study left out at a time (docs/model.md).
     """
     form = setup.form
+    if body.hands and form.measure == "hands" and form.shares_load:
+        return Z80 * hypot(body.hands[1], HANDS_PER_FORM)
     if form.measure in MEASURED_BY_NATURE:
         return Z80 * WEIGHED
     between = BETWEEN.get(form.family, OF_ALL[0])

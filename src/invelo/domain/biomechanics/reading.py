@@ -128,7 +128,7 @@ class Reading:
     def _estimate(self, samples: Array, unit: str, derivation: Derivation) -> Estimate:
         """What the samples say, and how far the model itself may be off."""
         likely, low, high = interval_from_variations(samples)
-        off = relative_error(self.setup) * abs(likely)
+        off = relative_error(self.setup, self.body) * abs(likely)
         # None of the samples is under 0; departures added in quadrature may be.
         floor = min(0.0, likely) if samples.min() < 0.0 else 0.0
         low = max(floor, likely - hypot(likely - low, off))
@@ -276,4 +276,5 @@ def _variations(body: Body, setup: SetUp) -> Rows:
         slack,
         assumed,
         band_pull,
+        body.hands_factor,
     )

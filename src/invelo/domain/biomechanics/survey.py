@@ -112,6 +112,7 @@ def _surveyed(body: Body, form: Form, asked: Sequence[Modifiers]) -> tuple[Array
         Loads.of([modifiers.added_load for modifiers in asked]),
         asked[0].band,
         asked[0].assistance,
+        hands=body.hands_factor,
     )
     marked = Marked(count)
     with np.errstate(all="ignore"):

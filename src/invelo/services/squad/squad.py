@@ -14,7 +14,7 @@ from invelo.db import access, logs
 from invelo.db.columns import dated
 from invelo.db.errors import ConflictError
 from invelo.db.moment import Moment
-from invelo.db.queries import ladder_rows, plan_rows, review_rows
+from invelo.db.queries import athlete_rows, ladder_rows, plan_rows, review_rows
 from invelo.db.tables.account import AccountRow
 from invelo.db.tables.athlete import AthleteAccessRow, AthleteRow, BodyMeasurementRow
 from invelo.db.tables.ladder import RungRow
@@ -130,6 +130,9 @@ def measure(
         stature_m=stature,
         lengths=known,
     )
+    accepted = athlete_rows.accepted_scale_check(db, athlete.id)
+    if accepted is not None:
+        row.hands_log, row.hands_sd = accepted.hands_log, accepted.hands_sd
     db.add(row)
     db.flush()
     return row

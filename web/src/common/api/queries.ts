@@ -26,6 +26,14 @@ export const queries = {
       queryFn: () =>
         answer(api.GET("/api/athletes/{athlete_id}", { params: { path: { athlete_id } } })),
     }),
+  scaleChecks: (athlete_id: string) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id, "scale-checks"],
+      queryFn: () =>
+        answer(
+          api.GET("/api/athletes/{athlete_id}/scale-checks", { params: { path: { athlete_id } } }),
+        ),
+    }),
   screen: (athlete_id: string) =>
     queryOptions({
       queryKey: ["athlete", athlete_id, "screen"],

@@ -298,6 +298,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/athletes/{athlete_id}/scale-checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Scale Checks
+         * @description How it is done, and what was said.
+         */
+        get: operations["get_scale_checks"];
+        put?: never;
+        /**
+         * Add Scale Check
+         * @description Keep what a scale showed. Nothing changes until it is accepted.
+         */
+        post: operations["add_scale_check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/scale-checks/{check_id}/acceptance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Accept Scale Check
+         * @description Let it stand: loads of the hands take its factor, their ranges narrow.
+         */
+        post: operations["accept_scale_check"];
+        /**
+         * Undo Scale Check
+         * @description Take it back: loads are as the model says again.
+         */
+        delete: operations["undo_scale_check"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/places": {
         parameters: {
             query?: never;
@@ -3240,6 +3288,13 @@ export interface components {
                 [key: string]: number;
             };
             /**
+             * Hands Log
+             * @description What a household scale said; null for nothing.
+             */
+            hands_log: number | null;
+            /** Hands Sd */
+            hands_sd: number | null;
+            /**
              * Local Date
              * Format: date
              */
@@ -3294,6 +3349,16 @@ export interface components {
             mass_shares?: {
                 [key: string]: number;
             };
+            /**
+             * Hands Log
+             * @description What a household scale said: logarithm of what the hands carry ÷ the model's.
+             */
+            hands_log?: number | null;
+            /**
+             * Hands Sd
+             * @description Its standard deviation.
+             */
+            hands_sd?: number | null;
         };
         /**
          * BreachOnDays
@@ -6045,6 +6110,26 @@ export interface components {
             before?: string[];
         };
         /**
+         * NewScaleCheck
+         * @description What a scale showed.
+         */
+        NewScaleCheck: {
+            /**
+             * Id
+             * Format: uuid
+             * @description Made by the client, so that sending it twice counts once.
+             */
+            id: string;
+            /**
+             * Standing Kg
+             * @description Both feet on the same scale.
+             * @example 75.5
+             */
+            standing_kg: number;
+            /** Readings */
+            readings: components["schemas"]["PositionReading"][];
+        };
+        /**
          * NewScreen
          * @description What the athlete says of themselves.
          */
@@ -7127,6 +7212,66 @@ export interface components {
              * @description Counted from 0 at the foot.
              */
             position: number;
+        };
+        /**
+         * PositionHow
+         * @description A position and what to do.
+         */
+        PositionHow: {
+            /**
+             * Position
+             * @enum {string}
+             */
+            position: "floor, arms straight" | "floor, low" | "on the knees";
+            /** How */
+            how: string;
+        };
+        /**
+         * PositionOut
+         * @description What a position said.
+         */
+        PositionOut: {
+            /**
+             * Position
+             * @enum {string}
+             */
+            position: "floor, arms straight" | "floor, low" | "on the knees";
+            /** Read Kg */
+            read_kg: number;
+            /**
+             * Hands Kg
+             * @description Standing less what the scale showed.
+             */
+            hands_kg: number;
+            /** @description By the model, kg. */
+            expected: components["schemas"]["Explained"];
+            /**
+             * Odd
+             * @description Why it is doubted; '' where it fits the others.
+             */
+            odd: string;
+        };
+        /**
+         * PositionReading
+         * @description One position held still, as the scale showed it.
+         */
+        PositionReading: {
+            /**
+             * Position
+             * @enum {string}
+             */
+            position: "floor, arms straight" | "floor, low" | "on the knees";
+            /**
+             * Read Kg
+             * @description On the scale, under feet or knees.
+             * @example 24.5
+             */
+            read_kg: number;
+            /**
+             * Distance M
+             * @description From the ball of the foot, or the knee, to the wrist.
+             */
+            distance_m?: number | null;
         };
         /**
          * PrescriptionDocument
@@ -8284,6 +8429,46 @@ export interface components {
             sets: components["schemas"]["LoggedSetOut"][];
         };
         /**
+         * ScaleCheckOut
+         * @description What a check says, and whether it stands.
+         */
+        ScaleCheckOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /** Standing Kg */
+            standing_kg: number;
+            /** Accepted */
+            accepted: boolean;
+            /** Undone */
+            undone: boolean;
+            /** Words */
+            words: string;
+            /** @description On the load of the hands; null where the body is another by now. */
+            factor: components["schemas"]["Explained"] | null;
+            /** Positions */
+            positions: components["schemas"]["PositionOut"][];
+        };
+        /**
+         * ScaleChecks
+         * @description All checks, newest first.
+         */
+        ScaleChecks: {
+            /** How */
+            how: components["schemas"]["PositionHow"][];
+            /** @description Stands in where no scale is at hand. */
+            simulated: components["schemas"]["SimulatedWeighing"];
+            /** Checks */
+            checks: components["schemas"]["ScaleCheckOut"][];
+        };
+        /**
          * ScaleReading
          * @description A band pulled to a length, as a hanging scale reads it.
          */
@@ -8958,6 +9143,16 @@ export interface components {
              * @example Europe/Lisbon
              */
             time_zone: string;
+        };
+        /**
+         * SimulatedWeighing
+         * @description What the simulated scale shows.
+         */
+        SimulatedWeighing: {
+            /** Standing Kg */
+            standing_kg: number;
+            /** Readings */
+            readings: components["schemas"]["PositionReading"][];
         };
         /**
          * SkillOut
@@ -11451,6 +11646,360 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadinessOut"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    get_scale_checks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleChecks"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    add_scale_check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewScaleCheck"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleCheckOut"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    accept_scale_check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+                check_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleCheckOut"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    undo_scale_check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+                check_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleCheckOut"];
                 };
             };
             /** @description It is no request that can be read. */

@@ -7,6 +7,7 @@ import { useKeys } from "../../app/keys";
 import type { Schema } from "../../common/api/client";
 import { queries } from "../../common/api/queries";
 import { Limits } from "../../common/athlete/Limits";
+import { ScaleCheck } from "../../common/athlete/ScaleCheck";
 import { AlongRep } from "../../common/drawing/AlongRep";
 import { PiecesDialog } from "../../common/equipment/PiecesDialog";
 import { Fold, Folds } from "../../common/movement/Fold";
@@ -58,14 +59,23 @@ function fresh({ ladder, newest }: SheetProps): Lying {
   const one = newest ? setUpOf(newest.setup) : freshSetUp("push_up");
   return {
     measured: ladder?.measure ?? null,
-    body: ladder
-      ? { ...SOMEBODY, mass_kg: ladder.measure.mass_kg, stature_m: ladder.measure.stature_m }
-      : SOMEBODY,
+    body: ladder ? bodyOf(ladder.measure) : SOMEBODY,
     one,
     other: null,
     active: "one",
     done: newest ? { setup: one, count: newest.amount, rpe: newest.rpe } : null,
   };
+}
+
+/** An athlete's body as last measured, with its limbs and what a household scale said of it. */
+function bodyOf({
+  mass_kg,
+  stature_m,
+  lengths,
+  hands_log,
+  hands_sd,
+}: Schema["BodyMeasurementOut"]) {
+  return { ...SOMEBODY, mass_kg, stature_m, lengths_m: lengths, hands_log, hands_sd };
 }
 
 type DialogName = "" | "body" | "solve" | "band" | "pieces" | "keep";
@@ -222,6 +232,7 @@ interface WhoseProps {
 function Whose({ ladder, body, onBody }: WhoseProps) {
   const squad = useQuery(queries.squad).data?.athletes ?? [];
   const navigate = useNavigate();
+  const [weighing, setWeighing] = useState(false);
   return (
     <div className="flex items-center gap-2 px-4 py-1.5">
       <select
@@ -243,6 +254,18 @@ function Whose({ ladder, body, onBody }: WhoseProps) {
       <Button onClick={onBody} title="Mass, height, measured lengths">
         {body.mass_kg} kg, {Math.round(100 * body.stature_m)} cm …
       </Button>
+      {ladder && (
+        <Button onClick={() => setWeighing(true)} title="What a household scale says of this body">
+          Scale …
+        </Button>
+      )}
+      {ladder && weighing && (
+        <ScaleCheck
+          athleteId={ladder.athlete_id}
+          units="metric"
+          onClose={() => setWeighing(false)}
+        />
+      )}
     </div>
   );
 }

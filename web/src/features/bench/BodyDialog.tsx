@@ -31,6 +31,7 @@ export function BodyDialog({ open, onOpenChange, body, onChange }: Props) {
       );
     const sex = (text("sex") || null) as "male" | "female" | null;
     onChange({
+      ...body,
       mass_kg: Number(text("mass")),
       stature_m: Number(text("stature")) / 100,
       table: sex ? "dumas" : "winter",

@@ -1,5 +1,7 @@
 /** Body measures over time, with whatever limbs were measured. */
+import { useState } from "react";
 import { api, type Schema } from "../../common/api/client";
+import { ScaleCheck } from "../../common/athlete/ScaleCheck";
 import { useAct } from "../../common/hooks/useAct";
 import { useDraft } from "../../common/hooks/useDraft";
 import { Button } from "../../common/ui/Button";
@@ -32,6 +34,7 @@ export function Measures({ athlete, units }: { athlete: Schema["AthleteOut"]; un
   });
   const [typed, put, settle] = useDraft<Typed>(`measures.${athlete.id}.${units}`, start);
   const { act, busy, error } = useAct("squad", "athlete", "ladder");
+  const [weighing, setWeighing] = useState(false);
 
   const keep = () =>
     act(
@@ -86,9 +89,17 @@ export function Measures({ athlete, units }: { athlete: Schema["AthleteOut"]; un
         {LIMBS.map(([name, words, where]) => box(name, words, "length", where))}
       </details>
       <Wrong error={error} />
-      <Button type="submit" busy={busy} className="mt-2">
-        Keep today's measures
-      </Button>
+      <div className="flex flex-wrap gap-2 pt-2">
+        <Button type="submit" busy={busy}>
+          Keep today's measures
+        </Button>
+        <Button type="button" onClick={() => setWeighing(true)}>
+          Household scale …
+        </Button>
+      </div>
+      {weighing && (
+        <ScaleCheck athleteId={athlete.id} units={units} onClose={() => setWeighing(false)} />
+      )}
       <table className="mt-3 w-full">
         <caption className="lettering text-left">Kept</caption>
         <tbody>

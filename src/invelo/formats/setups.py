@@ -180,6 +180,9 @@ class Changes(StrictModel):
         None, validation_alias=renamed("assistance", "help")
     )
     range_percent: float = Field(100.0, description="Share of the full range that is used.")
+    range_from: Literal["start", "end"] = Field(
+        "start", description="From which end of the rep it is used."
+    )
     tempo: str = Field(
         "1-0-1-0", description="Lower – hold – press – hold, s.", examples=["3-0-1-0"]
     )
@@ -197,6 +200,7 @@ class Changes(StrictModel):
             self.assistance.core() if self.assistance else None,
             self.range_percent / 100,
             Tempo.parse(self.tempo),
+            self.range_from == "end" and self.range_percent < 100,
         )
 
     @staticmethod
@@ -210,6 +214,7 @@ class Changes(StrictModel):
             if modifiers.assistance
             else None,
             "range_percent": round(100 * modifiers.range, 6),
+            "range_from": "end" if modifiers.from_end else "start",
             "tempo": str(modifiers.tempo),
         }
 
@@ -238,6 +243,12 @@ class SetUpRequest(Changes):
     def from_core(cls, setup: SetUp, tempo: Tempo) -> "SetUpRequest":
         """As it travels."""
         changes = Modifiers(
-            setup.values, setup.added_load, setup.band, setup.assistance, setup.range, tempo
+            setup.values,
+            setup.added_load,
+            setup.band,
+            setup.assistance,
+            setup.range,
+            tempo,
+            setup.from_end,
         )
         return cls(movement=setup.movement, **Changes.of(changes))

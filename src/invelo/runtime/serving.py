@@ -14,6 +14,7 @@ from types import FrameType
 
 import uvicorn
 from fastapi import FastAPI
+from starlette.types import ASGIApp, Message
 
 from invelo.runtime import postgres
 from invelo.runtime.settings import Settings
@@ -65,9 +66,37 @@ class _Announcing(uvicorn.Server):
     announcement: str
 
     async def startup(self, sockets: list[socket.socket] | None = None) -> None:
-        """Start, then say so."""
+        """Start, know the way to every address, then say so."""
         await super().startup(sockets)
+        await know_every_address(self.config.loaded_app)
         say(self.announcement)
+
+
+async def know_every_address(app: ASGIApp) -> None:
+    """Ask for what is nowhere: the framework lays out each router when it is first looked through,
+    which would cost whoever comes first a second."""
+    scope = {
+        "type": "http",
+        "asgi": {"version": "3.0"},
+        "http_version": "1.1",
+        "method": "GET",
+        "scheme": "http",
+        "path": "/api/nowhere",
+        "raw_path": b"/api/nowhere",
+        "query_string": b"",
+        "root_path": "",
+        "headers": [(b"host", b"localhost")],
+        "client": ("127.0.0.1", 0),
+        "server": ("127.0.0.1", 0),
+    }
+
+    async def receive() -> Message:
+        return {"type": "http.request", "body": b"", "more_body": False}
+
+    async def send(_: Message) -> None:
+        return
+
+    await app(scope, receive, send)
 
 
 SELDOM = (50_000, 20, 100)

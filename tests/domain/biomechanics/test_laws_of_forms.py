@@ -170,3 +170,26 @@ def test_straps_from_below_are_refused() -> None:
     assert reading(AVERAGE, high).demand.likely > 0
     with pytest.raises(InputError, match="anchored below the hands"):
         reading(AVERAGE, set_up("row", body_angle=45, strap_height=0.4))
+
+
+@pytest.mark.parametrize("movement", ["push_up", "pull_up", "squat", "dip"])
+def test_two_halves_of_a_rep_are_read_from_either_end(movement) -> None:
+    whole, upper, lower = (
+        reading(AVERAGE, set_up(movement, **part))
+        for part in ({}, {"range": 0.5}, {"range": 0.5, "from_end": True})
+    )
+    assert (upper.depths[0], upper.depths[-1]) == (0.0, 0.5)
+    assert (lower.depths[0], lower.depths[-1]) == (0.5, 1.0)
+    assert upper.at_start.likely == pytest.approx(whole.at_start.likely)
+    assert lower.at_end.likely == pytest.approx(whole.at_end.likely)
+    assert upper.at_end.likely == pytest.approx(lower.at_start.likely)
+    assert upper.work.likely + lower.work.likely == pytest.approx(whole.work.likely, rel=1e-6)
+
+
+def test_the_low_half_of_a_squat_is_the_harder_one() -> None:
+    """Common practice: partials from the bottom are the hard ones."""
+    upper, lower = (
+        reading(AVERAGE, set_up("squat", range=0.5, from_end=from_end)).demand.likely
+        for from_end in (False, True)
+    )
+    assert lower > 1.3 * upper

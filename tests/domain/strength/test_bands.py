@@ -5,8 +5,12 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from invelo.domain.biomechanics.posture.form import form
+from invelo.domain.biomechanics.reading import reading
+from invelo.domain.biomechanics.setup import BandHold, set_up
 from invelo.domain.errors import InputError
 from invelo.domain.strength.bands import LIMIT, Band, Pull, fit
+from tests.domain.people import AVERAGE
 
 STRETCHES = (1.2, 1.5, 1.8, 2.1, 2.5)
 constants = st.floats(0.0, 60.0)
@@ -120,3 +124,40 @@ def test_pulls_that_shorten_as_force_grows_are_refused_by_their_lengths() -> Non
     )
     with pytest.raises(InputError, match="180 cm is weaker than the one at 160 cm"):
         fit(1.0, crossed)
+
+
+# ---- from its label ----------------------------------------------------------------------------
+
+
+def test_a_label_will_do_and_says_how_wide_that_is() -> None:
+    labelled = fit(1.0, (Pull(2.0, 157.0),))
+    assert not labelled.measured
+    pull = labelled.pull(2.0)
+    assert pull.likely == pytest.approx(157.0)
+    assert (pull.low, pull.high) == pytest.approx((78.5, 235.5))
+    assert "label" in pull.derivation.formula
+
+
+def test_what_a_label_leaves_open_is_in_every_number() -> None:
+    measured = fit(1.0, tuple(Pull(1 + 0.25 * i, 60.0 + 40 * i) for i in range(1, 6)))
+    labelled = fit(1.0, (Pull(2.0, float(measured.force_at(2.0))),))
+    straddle = form("planche").preset["straddle"]
+    loads = [
+        reading(AVERAGE, set_up("planche", band=BandHold(band, "hips", 2.2), **straddle)).demand
+        for band in (measured, labelled)
+    ]
+    widths = [load.high - load.low for load in loads]
+    assert widths[1] > 1.2 * widths[0]
+
+
+@pytest.mark.parametrize("pull", [Pull(0.9, 50.0), Pull(1.0, 50.0), Pull(2.0, 0.0)])
+def test_a_label_without_a_pull_is_refused(pull) -> None:
+    with pytest.raises(InputError) as refused:
+        fit(1.0, (pull,))
+    assert refused.value.field == "pulls"
+
+
+def test_two_to_four_pulls_are_neither() -> None:
+    with pytest.raises(InputError, match="too few") as refused:
+        fit(1.0, (Pull(1.5, 50.0), Pull(2.0, 90.0)))
+    assert "label" in refused.value.remedy

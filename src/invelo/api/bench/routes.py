@@ -16,6 +16,7 @@ from invelo.api.bench.schemas import (
     DoneAt,
     FormOf,
     Forms,
+    JointOut,
     KeptSetUp,
     LoadPuzzle,
     ParameterOf,
@@ -232,7 +233,14 @@ def _reading(
         words=_task(setup).words,
         demand=EstimateOut.model_validate(read.demand),
         share=EstimateOut.model_validate(read.share),
-        along=[AlongRep.model_validate(along) for along in read.along],
+        along=[
+            AlongRep.of(
+                along,
+                carried=read.carried_at(place),
+                joints=[JointOut.model_validate(joint) for joint in read.joints_at(place)],
+            )
+            for place, along in enumerate(read.along)
+        ],
         peak_depth=read.peak.depth,
         work=EstimateOut.model_validate(read.work),
         rep_time_s=tempo.rep_time,

@@ -96,11 +96,22 @@ class Sheet(StrictModel):
     done: DoneAt | None = None
 
 
+class JointOut(ResponseModel):
+    """A joint's torque against what a body of this size does there that way, both sides together;
+    a leg that works by itself, or a second one, for itself."""
+
+    joint: str
+    torque: float = Field(description="N·m.")
+    strength: float = Field(description="N·m, likely; people differ by 30 % and more.")
+
+
 class AlongRep(ResponseModel):
-    """The limiting measure at a place along the rep."""
+    """The limiting measure at a place along the rep, and who carries what there."""
 
     depth: float
     demand: EstimateOut
+    carried: dict[str, float] = Field(description="Upwards on each contact, kg.")
+    joints: list[JointOut]
 
 
 class ReadingOf(ResponseModel):

@@ -202,7 +202,8 @@ def changed_words(form: Form, modifiers: Modifiers, band: str) -> list[str]:
     if modifiers.assistance:
         told.append(adjustable_of(form, "assistance").words(modifiers.assistance.kg))
     if modifiers.range < 1.0:
-        told.append(adjustable_of(form, "range").words(100 * modifiers.range))
+        part = adjustable_of(form, "range").words(100 * modifiers.range)
+        told.append(f"{part} from the {form.ends[1]}" if modifiers.from_end else part)
     if modifiers.tempo != Tempo():
         told.append(str(modifiers.tempo))
     return told

@@ -14,6 +14,9 @@ from invelo.domain.estimate import Z80, Array
 GRAVITY = 9.80665
 """Standard gravity in m/s² (CGPM 1901). A load shown in kg is a force divided by this."""
 
+USUAL_STATURE = 1.75
+"""Of the body for which the catalogue tells its metres, m."""
+
 MASS_RANGE = (20.0, 300.0)
 STATURE_RANGE = (1.0, 2.4)
 WORN_RANGE = (0.0, 150.0)

@@ -59,6 +59,8 @@ class Derivations:
             told.append(Input(f"help at the {setup.assistance.at}", setup.assistance.kg, "kg"))
         if setup.range < 1.0:
             told.append(Input("share of the range", 100 * setup.range, "%"))
+            if setup.from_end:
+                told.append(Input("from", setup.form.ends[1]))
         for force in self.posture.outside:
             if force.name == "band":
                 pulls = np.linalg.norm(force.vector[:, 0], axis=-1) / GRAVITY

@@ -130,6 +130,59 @@ class Strengths:
         return cls(found)
 
 
+@dataclass(frozen=True)
+class JointShare:
+    """A joint's torque against what it can do that way, both sides together.
+
+    Attributes:
+        joint: name.
+        torque: that holds the posture, N·m.
+        strength: what a body of this size does there in that direction, N·m.
+    """
+
+    joint: str
+    torque: float
+    strength: float
+
+
+def joint_shares(
+    posture: Posture, torques: Mapping[str, Array], place: int
+) -> tuple[JointShare, ...]:
+    """Every joint's torque at one place along the rep, of the body itself, against its strength.
+
+    Args:
+        posture: along the rep, every value of shape `(n, 1)`.
+        torques: at its joints, N·m, shape `(n, 1)`.
+        place: which.
+
+    Source: isometric norms (from memory), scaled by mass × stature.
+    """
+    strengths, bend = Strengths.of(posture).both, knee_bend(posture)
+    found = []
+    for joint, torque in torques.items():
+        if joint not in strengths:
+            continue
+        size = float(torque[place, 0])
+        ways = strengths[joint]
+        most = float(np.ravel(ways[0] if size >= 0.0 else ways[1])[0])
+        extends = most == float(np.ravel(np.maximum(*ways))[0])
+        if joint == "knee" and extends:
+            most *= float(np.interp(np.ravel(bend[place])[0], *KNEE_AT))
+        found.append(JointShare(joint, abs(size), most))
+    return tuple(found)
+
+
+def knee_bend(posture: Posture) -> Array:
+    """Bend of the first leg's knee, degrees, shape `(...)`."""
+    joints = posture.joints
+    thigh, shank = joints["hip"] - joints["knee"], joints["ankle"] - joints["knee"]
+    cosine = (thigh * shank).sum(axis=-1) / (
+        np.linalg.norm(thigh, axis=-1) * np.linalg.norm(shank, axis=-1)
+    )
+    bend: Array = 180.0 - np.degrees(np.arccos(np.clip(cosine, -1.0, 1.0)))
+    return bend
+
+
 def leg_effort(posture: Posture, torques: Mapping[str, Array]) -> Array:
     """What a posture asks of a working leg, shape `(...)`: √(knee² + hip²), each torque over what
     that joint can do at its bend; 1 is all that a leg of this body does.
@@ -140,14 +193,10 @@ def leg_effort(posture: Posture, torques: Mapping[str, Array]) -> Array:
 
     Source: isometric norms (from memory); the joining is ours.
     """
-    segments, joints = posture.segments, posture.joints
+    segments = posture.segments
     sides = 1.0 if posture.legs_differ else 2.0
     scale = sides * sum(segments.mass.values()) * segments.stature / REFERENCE
-    thigh, shank = joints["hip"] - joints["knee"], joints["ankle"] - joints["knee"]
-    cosine = (thigh * shank).sum(axis=-1) / (
-        np.linalg.norm(thigh, axis=-1) * np.linalg.norm(shank, axis=-1)
-    )
-    bend = 180.0 - np.degrees(np.arccos(np.clip(cosine, -1.0, 1.0)))
+    bend = knee_bend(posture)
     knee = torques["knee"] / (STRENGTHS["knee"][1] * scale * np.interp(bend, *KNEE_AT))
     hip = torques["hip"] / (STRENGTHS["hip"][1] * scale)
     effort: Array = np.hypot(knee, hip)

@@ -84,10 +84,18 @@ class Equilibrium:
     unhelped: Mapping[str, Array]
 
 
-def places_along(form: Form, ranges: Array) -> Array:
-    """Places along a rep of these shares of the full range, shape `(n, k)`; one for a hold."""
-    places = 1 if form.counted == "hold" else PLACES_ALONG
-    return np.linspace(0.0, 1.0, places)[:, None] * (ranges if places > 1 else 0.0 * ranges)
+def places_along(form: Form, ranges: Array, from_end: Array) -> Array:
+    """Places along a rep of these shares of the full range, shape `(n, k)`; one for a hold.
+
+    Args:
+        form: whose rep.
+        ranges: shares, shape `(k,)`.
+        from_end: whether each is used from the rep's other end, shape `(k,)`.
+    """
+    if form.counted == "hold":
+        return np.zeros((1, 1)) * ranges
+    places: Array = np.linspace(0.0, 1.0, PLACES_ALONG)[:, None] * ranges
+    return places + np.where(from_end, 1.0 - ranges, 0.0)
 
 
 def hold(rows: Rows, refuse: Refuse = at_first) -> Equilibrium:

@@ -13,7 +13,13 @@ import numpy as np
 
 from invelo.domain.biomechanics.body import BODY_SAMPLES, GRAVITY, Body
 from invelo.domain.biomechanics.derivations import Derivations
-from invelo.domain.biomechanics.effort import AS_ASSUMED, VARIED_ASSUMPTIONS, Assumed
+from invelo.domain.biomechanics.effort import (
+    AS_ASSUMED,
+    VARIED_ASSUMPTIONS,
+    Assumed,
+    JointShare,
+    joint_shares,
+)
 from invelo.domain.biomechanics.equilibrium import (
     Rows,
     hardest_third,
@@ -162,6 +168,14 @@ class Reading:
         """The limiting measure along the rep, start to end."""
         return tuple(Along(float(depth), self._at(i)) for i, depth in enumerate(self.depths))
 
+    def carried_at(self, place: int) -> dict[str, float]:
+        """Upward force on every contact at a place along the rep, kg."""
+        return {name: float(force[place, 0, 1]) / GRAVITY for name, force in self.contact.items()}
+
+    def joints_at(self, place: int) -> tuple[JointShare, ...]:
+        """Every joint's torque at a place along the rep against its strength."""
+        return joint_shares(self.posture, self.torque, place)
+
     @cached_property
     def torques(self) -> dict[str, Estimate]:
         """Size of every joint's torque where the demand is told, both sides together, N·m."""
@@ -269,7 +283,7 @@ def _variations(body: Body, setup: SetUp) -> Rows:
         form,
         segments,
         values,
-        places_along(form, np.array([setup.range])),
+        places_along(form, np.array([setup.range]), np.array([setup.from_end])),
         setup.added_load,
         setup.band,
         setup.assistance,

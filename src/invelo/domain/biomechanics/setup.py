@@ -75,6 +75,7 @@ class SetUp:
         band: where one pulls.
         assistance: where someone or something lifts.
         range: share of the full range that is used, 0.2 to 1, from the rep's start.
+        from_end: whether it is used from the rep's other end.
 
     Raises:
         InputError: for a form, a parameter or a value that is not there.
@@ -86,6 +87,7 @@ class SetUp:
     band: BandHold | None = None
     assistance: Assistance | None = None
     range: float = 1.0
+    from_end: bool = False
 
     def __post_init__(self) -> None:
         """Check every value against the form's own ranges."""
@@ -121,7 +123,7 @@ class SetUp:
         """The same with the form's own depth and all of its range."""
         deep = {parameter.name for parameter in self.form.parameter if parameter.depth}
         kept = tuple((name, value) for name, value in self.values if name not in deep)
-        return replace(self, values=kept, range=1.0)
+        return replace(self, values=kept, range=1.0, from_end=False)
 
     @property
     def all_values(self) -> dict[str, float]:
@@ -152,6 +154,7 @@ def set_up(
     band: BandHold | None = None,
     assistance: Assistance | None = None,
     range: float = 1.0,
+    from_end: bool = False,
     **values: float,
 ) -> SetUp:
     """A set-up from a form's name, a named shape of it and values on top.
@@ -166,5 +169,11 @@ def set_up(
     own = known.values({})
     kept = {name: value for name, value in given.items() if own.get(name) != value}
     return SetUp(
-        movement, tuple(sorted(kept.items())), added_load or AddedLoad(), band, assistance, range
+        movement,
+        tuple(sorted(kept.items())),
+        added_load or AddedLoad(),
+        band,
+        assistance,
+        range,
+        from_end and range < 1.0,
     )

@@ -80,7 +80,7 @@ def survey(body: Body, asked: Sequence[Asked]) -> Surveyed:
 def _whole(modifiers: Modifiers, deep: set[str]) -> Modifiers:
     """The same with the form's own depth and all of its range."""
     kept = tuple((name, value) for name, value in modifiers.values if name not in deep)
-    return replace(modifiers, values=kept, range=1.0)
+    return replace(modifiers, values=kept, range=1.0, from_end=False)
 
 
 def _alike(asked: Sequence[Asked]) -> Iterable[list[int]]:
@@ -108,7 +108,11 @@ def _surveyed(body: Body, form: Form, asked: Sequence[Modifiers]) -> tuple[Array
         form,
         _alone(body),
         values,
-        places_along(form, np.array([modifiers.range for modifiers in asked])),
+        places_along(
+            form,
+            np.array([modifiers.range for modifiers in asked]),
+            np.array([modifiers.from_end for modifiers in asked]),
+        ),
         Loads.of([modifiers.added_load for modifiers in asked]),
         asked[0].band,
         asked[0].assistance,

@@ -13,7 +13,7 @@ from typing import Any, Literal
 
 from pydantic import TypeAdapter
 
-from invelo.domain.biomechanics.body import AddedLoad
+from invelo.domain.biomechanics.body import USUAL_STATURE, AddedLoad
 from invelo.domain.biomechanics.setup import Assistance
 from invelo.domain.catalogue.movement import Modifiers, Movement, sorted_values
 from invelo.domain.catalogue.norms import Norm
@@ -45,6 +45,10 @@ class Family:
     usual: dict[str, Any] = field(default_factory=dict)
 
 
+OF_HEIGHT = frozenset({"stride"})
+"""Lengths that are a share of whoever steps, whatever the movement."""
+
+
 @dataclass(frozen=True, kw_only=True)
 class ReadySetUp:
     """A movement and what is changed about it, as the catalogue writes it.
@@ -57,6 +61,8 @@ class ReadySetUp:
         assistance: kg taken off at the hips.
         range: share of the full range.
         tempo: lower-hold-press-hold, s.
+        of_height: values in metres that are no real thing's; the movement's own where none is
+            named.
     """
 
     name: str
@@ -69,18 +75,29 @@ class ReadySetUp:
     assistance: float = 0.0
     range: float = 1.0
     tempo: str = "1-0-1-0"
+    of_height: tuple[str, ...] = ()
 
     @property
     def of(self) -> Movement:
         """Its movement."""
         return catalogue().find_movement(self.movement)
 
-    def modifiers(self) -> Modifiers:
-        """As the domain computes with them."""
+    def modifiers(self, stature: float = USUAL_STATURE) -> Modifiers:
+        """As the domain computes with them.
+
+        Args:
+            stature: of the body, m; what the catalogue tells in metres for its own stature, and is
+                no real thing's height, is that share of this one's.
+        """
         movement = self.of
         named = movement.posture.named(self.shape) if self.shape else {}
+        values = {**movement.values, **named, **self.values}
+        if stature != USUAL_STATURE:
+            own = movement.posture.values(values)
+            scaled = set(self.of_height or movement.of_height) | (OF_HEIGHT & own.keys())
+            values |= {name: round(own[name] * stature / USUAL_STATURE, 2) for name in scaled}
         return Modifiers(
-            sorted_values({**movement.values, **named, **self.values}),
+            sorted_values(values),
             AddedLoad(vest=self.vest, bag=self.bag, hands=self.hands),
             assistance=Assistance(self.assistance) if self.assistance else None,
             range=self.range,

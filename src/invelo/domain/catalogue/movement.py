@@ -112,6 +112,8 @@ class Movement:
         stress: joints and how much they bear: 1 light, 2 moderate, 3 hard.
         cautions: shown on the rung and before a session.
         kit: any one of these is needed; nothing is if it is empty.
+        of_height: values in metres for a body of 1.75 m that are no real thing's: shares of
+            height.
     """
 
     id: str
@@ -131,6 +133,7 @@ class Movement:
     stress: dict[StressedJoint, Literal[1, 2, 3]] = field(default_factory=dict, hash=False)
     cautions: tuple[str, ...] = ()
     kit: tuple[Kind, ...] = ()
+    of_height: tuple[str, ...] = ()
 
     def __post_init__(self) -> None:
         """Hold the catalogue to its own rules: see docs/catalogue.md."""
@@ -211,6 +214,7 @@ class Modifiers:
         band, assistance: what pulls or lifts from outside.
         range: share of the full range, from the rep's start.
         tempo: seconds of each phase.
+        from_end: whether the range is used from the rep's other end.
     """
 
     values: tuple[tuple[str, float], ...] = ()
@@ -219,6 +223,7 @@ class Modifiers:
     assistance: Assistance | None = None
     range: float = 1.0
     tempo: Tempo = field(default_factory=Tempo)
+    from_end: bool = False
 
     def setup(self, movement: Movement) -> SetUp:
         """The posture's own set-up.
@@ -241,6 +246,7 @@ class Modifiers:
             band=self.band,
             assistance=self.assistance,
             range=self.range,
+            from_end=self.from_end,
             **dict(self.values),
         )
 

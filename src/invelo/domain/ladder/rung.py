@@ -4,12 +4,13 @@ body."""
 import math
 from dataclasses import dataclass
 
-from invelo.domain.biomechanics.body import Body
+from invelo.domain.biomechanics.body import USUAL_STATURE, Body
 from invelo.domain.biomechanics.posture.form import Lane
 from invelo.domain.biomechanics.reading import Reading, reading, rep_share
-from invelo.domain.biomechanics.setup import SetUp
+from invelo.domain.biomechanics.setup import SetUp, set_up
 from invelo.domain.catalogue.movement import Modifiers, Movement
 from invelo.domain.equipment.kit import Kind
+from invelo.domain.errors import InputError
 from invelo.domain.estimate import Derivation, Estimate, Input
 from invelo.domain.plan.prescription import Criterion, Prescription
 from invelo.domain.strength.rep_curve import CURVES, SOURCES, slow_factor
@@ -55,12 +56,15 @@ class Demand:
         share: of a whole rep's work that a rep of this range and depth is.
         on_scale: the demand at a whole rep of 2 s that would be as hard as this rung at its tempo
             and range. This is the rung's height on the drawing; None where only the effort tells.
+        refused: why this body cannot do it as it is set up, '' where it can; then `load` is what
+            a body of usual height would meet.
     """
 
     load: Reading
     tempo: Tempo
     share: float
     on_scale: Estimate | None
+    refused: str = ""
 
     @property
     def told(self) -> Estimate:
@@ -91,14 +95,38 @@ class Demand:
 
 
 def demand(body: Body, rung: Rung) -> Demand:
-    """What `rung` asks of `body`.
+    """What `rung` asks of `body`; one that cannot be posed says why, and asks nothing on the scale.
 
     Raises:
-        InputError: if the set-up is out of this body's reach.
+        InputError: for values the movement does not have.
     """
-    return asked(
-        body, rung.modifiers.setup(rung.movement), rung.modifiers.tempo, rung.prescription.low
-    )
+    setup, tempo = rung.modifiers.setup(rung.movement), rung.modifiers.tempo
+    try:
+        return asked(body, setup, tempo, rung.prescription.low)
+    except InputError as error:
+        stand_in = _of_usual_height(body, setup)
+        return Demand(stand_in, tempo, 1.0, None, f"{error.problem} {error.remedy}")
+
+
+MOST_ASSISTANCE = 0.6
+"""Share of the body's mass that assistance may take before nothing is left to train (ours)."""
+
+
+def unfit(body: Body, rung: Rung) -> str:
+    """Why a body has no use for a ready rung as it is set up, '' where it has."""
+    assistance = rung.modifiers.assistance
+    if assistance and assistance.kg > MOST_ASSISTANCE * body.mass:
+        return f"{assistance.kg:g} kg of assistance leave this body nothing to lift."
+    return demand(body, rung).refused
+
+
+def _of_usual_height(body: Body, setup: SetUp) -> Reading:
+    """What a body of usual height would meet; where none could, of the movement's plain set-up."""
+    usual = Body(body.mass, USUAL_STATURE, body.table)
+    try:
+        return reading(usual, setup)
+    except InputError:
+        return reading(usual, set_up(setup.movement))
 
 
 def asked(body: Body, setup: SetUp, tempo: Tempo, reps: float) -> Demand:

@@ -110,6 +110,7 @@ class RungAnswer(BaseModel):
     share: Range | None = Field(description="Of body weight, or of body weight × stature.")
     expected: Range | None = Field(description="Reps or seconds, where a test tells.")
     expected_unit: str
+    unavailable_reason: str = Field(description="Why this body cannot do it; '' where it can.")
 
 
 class ProposedAnswer(PlainRung):
@@ -265,6 +266,7 @@ def _answer(
                 share=_range(demand.load.share) if demand.on_scale else None,
                 expected=_range(expected),
                 expected_unit=rung.prescription.unit,
+                unavailable_reason=demand.refused,
             )
         )
     capacity = {lane: pool.greatest.likely for lane, pool in pools.items()}

@@ -59,7 +59,7 @@ def everywhere(
     body = body_of(athlete_rows.measurements(db, athlete.id)[-1])
     ladder_placements = []
     for ready in catalogue().ladder:
-        drawing = ladder.drawn(ready, purpose, level)
+        drawing = ladder.drawn(ready, body, purpose, level)
         rungs = tuple(node.rung for node in drawing.rungs)
         closed = [guarded.unavailable_reason(rung.movement, rung.modifiers) for rung in rungs]
         shut = frozenset(i for i, why in enumerate(closed) if why)

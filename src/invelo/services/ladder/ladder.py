@@ -1,6 +1,6 @@
 """The ladder: made from a ready one or from nothing, measured for its athlete, moved along."""
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date
 from typing import Any
@@ -16,10 +16,12 @@ from invelo.db.moment import Moment
 from invelo.db.queries import athlete_rows, ladder_rows
 from invelo.db.tables.athlete import AthleteRow, BodyMeasurementRow
 from invelo.db.tables.ladder import LadderRow, PlacementRow, RungRow
+from invelo.domain.biomechanics.body import Body
 from invelo.domain.catalogue.catalogue import ReadyLadder
 from invelo.domain.ladder import ladder
 from invelo.domain.ladder.placement import Placement, place
 from invelo.domain.ladder.rung import Rung as CoreRung
+from invelo.domain.ladder.rung import demand, unfit
 from invelo.domain.ladder.workshop import LadderGraph, Node
 from invelo.domain.plan.methods import criterion_for, prescription_for
 from invelo.domain.plan.prescription import Level, Method, Purpose
@@ -86,13 +88,18 @@ def rung_on(db: Session, ladder_id: UUID, rung_id: UUID) -> RungRow:
 
 
 def drawn(
-    ready: ReadyLadder, purpose: Purpose, level: Level, method: Method = "double_progression"
+    ready: ReadyLadder,
+    body: Body,
+    purpose: Purpose,
+    level: Level,
+    method: Method = "double_progression",
 ) -> LadderGraph:
-    """A ready ladder as it is drawn for a method and purpose: each rung with that prescription and
-    criterion."""
+    """A ready ladder as it is drawn for a body, a method and a purpose: each rung with that
+    prescription and criterion, heights that are no real thing's as shares of this body's. What it
+    cannot do as it is set up is left out."""
     rungs = []
     for ready_rung in ready.rungs:
-        modifiers = ready_rung.modifiers()
+        modifiers = ready_rung.modifiers(body.stature)
         rep_time = modifiers.tempo.rep_time
         prescription = prescription_for(
             method, purpose, level, ready_rung.of.unit, rep_time=rep_time
@@ -105,8 +112,40 @@ def drawn(
             criterion_for(method, prescription),
         )
         rungs.append(Node(uuid4(), rung, ready_rung.why))
-    edges = [(rungs[low].id, node.id) for i, node in enumerate(rungs) for low in ready.lower(i)]
-    return LadderGraph(tuple(rungs), tuple(sorted(edges)))
+    left = _climbing(body, ready, rungs)
+
+    def lower(index: int) -> set[int]:
+        """The rungs below one that are left, through those that are not."""
+        below: set[int] = set()
+        for low in ready.lower(index):
+            below |= {low} if left[low] else lower(low)
+        return below
+
+    edges = [
+        (rungs[low].id, node.id) for i, node in enumerate(rungs) if left[i] for low in lower(i)
+    ]
+    kept = tuple(node for node, stays in zip(rungs, left, strict=True) if stays)
+    return LadderGraph(kept, tuple(sorted(edges)))
+
+
+def _climbing(body: Body, ready: ReadyLadder, nodes: Sequence[Node]) -> list[bool]:
+    """Which rungs of a ready ladder are of use to a body: those it can do, and that ask no less
+    than one before them, where the catalogue does not say why they stand there."""
+    demands = [demand(body, node.rung) for node in nodes]
+    stays: list[bool] = []
+    for i, node in enumerate(nodes):
+        before = [
+            demands[low].height
+            for low in ready.lower(i)
+            if stays[low] and demands[low].lane == demands[i].lane is not None
+        ]
+        easier = bool(before) and not node.why and demands[i].height < LESS * max(before)
+        stays.append(not unfit(body, node.rung) and not easier)
+    return stays
+
+
+LESS = 0.98
+"""Share of the demand below under which a rung is no step up (ours: less than anybody feels)."""
 
 
 def create(
@@ -125,7 +164,8 @@ def create(
         ConflictError: if the athlete has such a ladder, or something closes all of it.
     """
     method: Method = next(iter(person.of_athlete(db, athlete.id).methods), "double_progression")
-    drawing = drawn(ready, purpose, level, method)
+    body = body_of(athlete_rows.measurements(db, athlete.id)[-1])
+    drawing = drawn(ready, body, purpose, level, method)
     because = {"ladder given": ready.id}
     return begin(db, athlete, ready.goal, drawing, purpose, level, moment, because, method)
 
@@ -244,8 +284,8 @@ def _view(
         step_policy_of(row),
     )
     closed = tuple(
-        guarded.unavailable_reason(node.rung.movement, node.rung.modifiers)
-        for node in drawing.rungs
+        demand.refused or guarded.unavailable_reason(node.rung.movement, node.rung.modifiers)
+        for node, demand in zip(drawing.rungs, measured.demands, strict=True)
     )
     shut = frozenset(i for i, why in enumerate(closed) if why)
     tells = any(other.load.setup.form.lane in measured.lanes for other in evidence)

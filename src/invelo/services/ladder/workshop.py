@@ -13,6 +13,7 @@ from invelo.db.moment import Moment
 from invelo.db.queries import athlete_rows, ladder_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.ladder import LadderRevisionRow, LadderRow, RungRow
+from invelo.domain.biomechanics.reading import reading
 from invelo.domain.ladder.bridge import Bridge, bridge
 from invelo.domain.ladder.ladder import belongs, measure
 from invelo.domain.ladder.rung import demand
@@ -58,6 +59,10 @@ def edit(
     guard.allow(db, athlete.id, given, moment.local_date)
     body = body_of(athlete_rows.measurements(db, athlete.id)[-1])
     measure(body, tuple(node.rung for node in after.rungs), after.links, step_policy_of(row))
+    known = {node.rung for node in before.rungs}
+    for node in after.rungs:
+        if node.rung not in known:
+            reading(body, node.rung.modifiers.setup(node.rung.movement))  # refused by name
     _revise(db, row, row.revision, before, "as it was", moment.at)
     ladder_rows.forget_revisions(db, row.id, after=row.revision)
     row.revision += 1

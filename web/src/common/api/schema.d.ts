@@ -2619,12 +2619,21 @@ export interface components {
         };
         /**
          * AlongRep
-         * @description The limiting measure at a place along the rep.
+         * @description The limiting measure at a place along the rep, and who carries what there.
          */
         AlongRep: {
             /** Depth */
             depth: number;
             demand: components["schemas"]["EstimateOut"];
+            /**
+             * Carried
+             * @description Upwards on each contact, kg.
+             */
+            carried: {
+                [key: string]: number;
+            };
+            /** Joints */
+            joints: components["schemas"]["JointOut"][];
         };
         /**
          * AnsweredProposalOut
@@ -3540,6 +3549,13 @@ export interface components {
              * @default 100
              */
             range_percent: number;
+            /**
+             * Range From
+             * @description From which end of the rep it is used.
+             * @default start
+             * @enum {string}
+             */
+            range_from: "start" | "end";
             /**
              * Tempo
              * @description Lower – hold – press – hold, s.
@@ -4507,6 +4523,13 @@ export interface components {
              */
             range_percent: number;
             /**
+             * Range From
+             * @description From which end of the rep it is used.
+             * @default start
+             * @enum {string}
+             */
+            range_from: "start" | "end";
+            /**
              * Tempo
              * @description Lower – hold – press – hold, s.
              * @default 1-0-1-0
@@ -4778,6 +4801,25 @@ export interface components {
              * @example kg
              */
             unit: string;
+        };
+        /**
+         * JointOut
+         * @description A joint's torque against what a body of this size does there that way, both sides together;
+         *     a leg that works by itself, or a second one, for itself.
+         */
+        JointOut: {
+            /** Joint */
+            joint: string;
+            /**
+             * Torque
+             * @description N·m.
+             */
+            torque: number;
+            /**
+             * Strength
+             * @description N·m, likely; people differ by 30 % and more.
+             */
+            strength: number;
         };
         /**
          * KeptDay
@@ -5467,6 +5509,7 @@ export interface components {
          *         band, assistance: what pulls or lifts from outside.
          *         range: share of the full range, from the rep's start.
          *         tempo: seconds of each phase.
+         *         from_end: whether the range is used from the rep's other end.
          */
         "Modifiers-Input": {
             /**
@@ -5486,6 +5529,11 @@ export interface components {
              */
             range: number;
             tempo?: components["schemas"]["Tempo-Input"];
+            /**
+             * From End
+             * @default false
+             */
+            from_end: boolean;
         };
         /**
          * Modifiers
@@ -5497,6 +5545,7 @@ export interface components {
          *         band, assistance: what pulls or lifts from outside.
          *         range: share of the full range, from the rep's start.
          *         tempo: seconds of each phase.
+         *         from_end: whether the range is used from the rep's other end.
          */
         "Modifiers-Output": {
             /**
@@ -5516,6 +5565,11 @@ export interface components {
              */
             range: number;
             tempo?: components["schemas"]["Tempo-Output"];
+            /**
+             * From End
+             * @default false
+             */
+            from_end: boolean;
         };
         /**
          * Move
@@ -6064,6 +6118,13 @@ export interface components {
              * @default 100
              */
             range_percent: number;
+            /**
+             * Range From
+             * @description From which end of the rep it is used.
+             * @default start
+             * @enum {string}
+             */
+            range_from: "start" | "end";
             /**
              * Tempo
              * @description Lower – hold – press – hold, s.
@@ -6992,6 +7053,13 @@ export interface components {
              */
             range_percent: number;
             /**
+             * Range From
+             * @description From which end of the rep it is used.
+             * @default start
+             * @enum {string}
+             */
+            range_from: "start" | "end";
+            /**
              * Tempo
              * @description Lower – hold – press – hold, s.
              * @default 1-0-1-0
@@ -7543,6 +7611,13 @@ export interface components {
              * @default 100
              */
             range_percent: number;
+            /**
+             * Range From
+             * @description From which end of the rep it is used.
+             * @default start
+             * @enum {string}
+             */
+            range_from: "start" | "end";
             /**
              * Tempo
              * @description Lower – hold – press – hold, s.
@@ -8306,6 +8381,13 @@ export interface components {
              */
             range_percent: number;
             /**
+             * Range From
+             * @description From which end of the rep it is used.
+             * @default start
+             * @enum {string}
+             */
+            range_from: "start" | "end";
+            /**
              * Tempo
              * @description Lower – hold – press – hold, s.
              * @default 1-0-1-0
@@ -8935,6 +9017,13 @@ export interface components {
              */
             range_percent: number;
             /**
+             * Range From
+             * @description From which end of the rep it is used.
+             * @default start
+             * @enum {string}
+             */
+            range_from: "start" | "end";
+            /**
              * Tempo
              * @description Lower – hold – press – hold, s.
              * @default 1-0-1-0
@@ -9514,6 +9603,13 @@ export interface components {
              */
             range_percent: number;
             /**
+             * Range From
+             * @description From which end of the rep it is used.
+             * @default start
+             * @enum {string}
+             */
+            range_from: "start" | "end";
+            /**
              * Tempo
              * @description Lower – hold – press – hold, s.
              * @default 1-0-1-0
@@ -9585,6 +9681,13 @@ export interface components {
              * @default 100
              */
             range_percent: number;
+            /**
+             * Range From
+             * @description From which end of the rep it is used.
+             * @default start
+             * @enum {string}
+             */
+            range_from: "start" | "end";
             /**
              * Tempo
              * @description Lower – hold – press – hold, s.

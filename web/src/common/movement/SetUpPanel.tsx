@@ -22,7 +22,7 @@ export function SetUpPanel({ setup, form, forms, onChange }: Props) {
       <PostureFold setup={setup} form={form} {...(forms ? { forms } : {})} onChange={onChange} />
       {form.loads.length > 0 && <LoadFold setup={setup} form={form} onChange={onChange} />}
       <BandFold setup={setup} onChange={onChange} />
-      {form.counted === "reps" && <TempoFold setup={setup} onChange={onChange} />}
+      {form.counted === "reps" && <TempoFold setup={setup} form={form} onChange={onChange} />}
     </>
   );
 }
@@ -102,9 +102,12 @@ function LoadFold({ setup, form, onChange }: Omit<Props, "forms">) {
   );
 }
 
-function TempoFold({ setup, onChange }: Pick<Props, "setup" | "onChange">) {
+function TempoFold({ setup, form, onChange }: Pick<Props, "setup" | "form" | "onChange">) {
+  const [start, end] = form.ends;
+  const partial = setup.range_percent < 100;
+  const from = partial && setup.range_from === "end" ? ` from the ${end}` : "";
   return (
-    <Fold name="Range and tempo" told={`${setup.range_percent} %, ${setup.tempo}`}>
+    <Fold name="Range and tempo" told={`${setup.range_percent} %${from}, ${setup.tempo}`}>
       <Slider
         label="share of the full range"
         unit="%"
@@ -114,6 +117,19 @@ function TempoFold({ setup, onChange }: Pick<Props, "setup" | "onChange">) {
         value={setup.range_percent}
         onChange={(range_percent) => onChange({ ...setup, range_percent })}
       />
+      {partial && form.counted === "reps" && (
+        <Choice
+          label="which part of it"
+          value={setup.range_from}
+          options={[
+            ["start", `from the ${start}`],
+            ["end", `from the ${end}`],
+          ]}
+          onChange={(event) =>
+            onChange({ ...setup, range_from: event.target.value as "start" | "end" })
+          }
+        />
+      )}
       <TempoFields tempo={setup.tempo} onChange={(tempo) => onChange({ ...setup, tempo })} />
     </Fold>
   );

@@ -7,6 +7,7 @@ export interface Changes {
   band: Schema["BandHoldRequest"] | null;
   assistance: Schema["AssistanceRequest"] | null;
   range_percent: number;
+  range_from: "start" | "end";
   tempo: string;
 }
 
@@ -21,6 +22,7 @@ export const UNCHANGED: Changes = {
   band: null,
   assistance: null,
   range_percent: 100,
+  range_from: "start",
   tempo: "1-0-1-0",
 };
 
@@ -32,6 +34,7 @@ export function changesOf(one: Omit<Schema["SetUpRequest"], "movement" | "shape"
     band: one.band ?? null,
     assistance: one.assistance ?? null,
     range_percent: one.range_percent,
+    range_from: one.range_from ?? UNCHANGED.range_from,
     tempo: one.tempo,
   };
 }

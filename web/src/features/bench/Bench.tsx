@@ -19,6 +19,7 @@ import { Button } from "../../common/ui/Button";
 import { TitleBlock, today } from "../../common/ui/TitleBlock";
 import { Wrong } from "../../common/ui/Wrong";
 import { BodyDialog } from "./BodyDialog";
+import { Carries } from "./Carries";
 import { DoneFields } from "./DoneFields";
 import { Drawing } from "./Drawing";
 import { KeepDialog } from "./KeepDialog";
@@ -95,6 +96,7 @@ function Sheet(props: SheetProps) {
   const reading = useReading(sheet);
   const bench = reading.answered?.bench;
   const rep = useRep(setup.tempo, bench?.one.rises ?? false);
+  const shown = (active === "other" && bench?.other) || bench?.one;
   const moves = (bench?.one.figures.length ?? 1) > 1;
 
   const compare = () =>
@@ -189,6 +191,7 @@ function Sheet(props: SheetProps) {
                 </div>
                 <div className="w-72">
                   {moves && <Rep bench={bench} form={formOf(forms, one)} rep={rep} />}
+                  {shown && <Carries along={shown.along} at={rep.at} />}
                   <p className="pt-2 text-sm text-faint">{form.says}</p>
                   {form.caution && <p className="pt-2 text-sm text-watch">◆ {form.caution}</p>}
                 </div>

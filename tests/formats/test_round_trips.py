@@ -13,6 +13,7 @@ from hypothesis import strategies as st
 
 from invelo.domain.catalogue.catalogue import ReadyLadder, catalogue
 from invelo.domain.catalogue.movement import EARLIER_REGIONS
+from invelo.domain.ladder.ready import drawn
 from invelo.domain.ladder.step_policy import USUAL_POLICY
 from invelo.domain.ladder.workshop import LadderGraph
 from invelo.domain.plan.prescription import Level, Purpose
@@ -20,7 +21,6 @@ from invelo.domain.training.log import OneSide, SetKind
 from invelo.formats.ladder import document as ladder_json
 from invelo.formats.ladder import shapes
 from invelo.formats.training import log_csv, tests_csv
-from invelo.services.ladder.ladder import drawn
 from tests.domain.people import AVERAGE
 
 ZONE = "Europe/Lisbon"
@@ -130,7 +130,7 @@ def shape(drawing: LadderGraph) -> tuple[object, ...]:
 def test_every_ready_ladder_goes_out_and_comes_in_the_same(
     ready: ReadyLadder, purpose: Purpose, level: Level
 ) -> None:
-    drawing = drawn(ready, purpose, level)
+    drawing = drawn(ready, AVERAGE, purpose, level)
     told = ladder_json.write(drawing, ready.goal, purpose, level, USUAL_POLICY)
     jsonschema_rs.validator_for(shapes.schema()).validate(told)
     read = ladder_json.read(ladder_json.as_text(told), AVERAGE)
@@ -146,7 +146,11 @@ def test_every_ready_ladder_goes_out_and_comes_in_the_same(
 @pytest.mark.parametrize("ready", LADDERS, ids=lambda one: one.id)
 def test_a_ladder_cut_anywhere_is_refused_with_its_place(ready: ReadyLadder) -> None:
     told = ladder_json.write(
-        drawn(ready, "strength", "beginner"), ready.goal, "strength", "beginner", USUAL_POLICY
+        drawn(ready, AVERAGE, "strength", "beginner"),
+        ready.goal,
+        "strength",
+        "beginner",
+        USUAL_POLICY,
     )
     text = ladder_json.as_text(told)
     for cut in range(0, len(text) - 2, max(1, len(text) // 12)):

@@ -170,13 +170,23 @@ def test_a_rung_of_another_ladder_is_no_place_to_stand(coach) -> None:
     assert problem(response, 404)["field"] == "rung"
 
 
-def test_a_body_too_short_for_a_rung_is_told_which(coach) -> None:
+def test_what_a_short_body_cannot_do_is_left_out_of_its_ladder(coach) -> None:
     athlete = coach.enrols(mass_kg=25.0, stature_m=1.0)
-    body = {"ready_ladder": "push-up", "test": {"id": str(uuid4()), "reps": 9}}
-    response = coach.client.post(f"/api/athletes/{athlete['id']}/ladders", json=body)
-    told = problem(response, 422)
-    assert told["field"] == "hand height"
-    assert "Lower" in told["remedy"]
+    given = coach.post(f"/api/athletes/{athlete['id']}/ladders", ready_ladder="push-up")
+    names = [one["name"] for one in given["rungs"]]
+    assert "Counter push-up" not in names  # as high as their shoulders
+    assert "Floor push-up" in names
+
+
+def test_a_rung_that_a_body_has_outgrown_is_closed_and_the_ladder_opens(coach, ladder) -> None:
+    """A mistyped height, say: the ladder says which rung it closes, and opens all the same."""
+    measures = f"/api/athletes/{ladder['athlete_id']}/body-measurements"
+    coach.post(measures, mass_kg=30.0, stature_m=1.05)
+    sheet = coach.get(f"/api/ladders/{ladder['id']}")
+    closed = {one["name"]: one["closed"] for one in sheet["rungs"] if one["closed"]}
+    assert "reach" in closed["Counter push-up"]
+    assert len(closed) < len(sheet["rungs"])
+    assert coach.get("/api/squad")["athletes"]
 
 
 def test_resuming_what_is_not_stopped_is_refused(coach, ladder) -> None:

@@ -9,6 +9,7 @@ from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.errors import InputError
 from invelo.domain.ladder.ladder import belongs, load_ratio, measure
+from invelo.domain.ladder.ready import drawn
 from invelo.domain.ladder.rung import Rung
 from invelo.domain.ladder.step_policy import StepPolicy
 from invelo.domain.plan.prescription import (
@@ -83,9 +84,56 @@ def test_the_ratio_of_a_load_to_itself_is_one_for_sure() -> None:
     assert load_ratio(load, load) == (1.0, 1.0, 1.0)
 
 
-def test_a_rung_out_of_reach_is_refused_by_name() -> None:
-    with pytest.raises(InputError, match="hand height"):
-        measure(Body(45, 1.3), (rung("scaffold", hand_height=1.6),))
+def test_a_rung_out_of_reach_is_marked_and_takes_no_ladder_with_it() -> None:
+    measured = measure(Body(45, 1.3), (rung("scaffold", hand_height=1.6), rung("floor")))
+    high, floor = measured.demands
+    assert "beyond this body's reach" in high.refused
+    assert (high.on_scale, high.lane) == (None, None)
+    assert not floor.refused
+    assert measured.steps[0].ratio is None
+    assert not measured.steps[0].gap
+
+
+BODIES = [
+    Body(mass, stature)
+    for stature, masses in (
+        (1.30, (30, 45)),
+        (1.45, (35, 55, 80)),
+        (1.75, (50, 75, 110)),
+        (1.90, (60, 90)),
+        (2.05, (80, 130)),
+    )
+    for mass in masses
+]
+
+
+@pytest.mark.parametrize("body", BODIES, ids=lambda one: f"{one.stature}m{one.mass}kg")
+def test_every_ready_ladder_opens_and_climbs_for_short_and_tall(body) -> None:
+    """1.30 to 2.05 m, 30 to 130 kg: nothing refused, each step up asks more than the one before,
+    or the catalogue says why it stands there."""
+    for ready_ladder in catalogue().ladder:
+        graph = drawn(ready_ladder, body, "strength", "beginner")
+        rungs = tuple(node.rung for node in graph.rungs)
+        assert len(rungs) >= 0.6 * len(ready_ladder.rungs), ready_ladder.id
+        measured = measure(body, rungs, graph.links)
+        for step in measured.steps:
+            upper = graph.rungs[step.upper]
+            assert not measured.demands[step.upper].refused
+            if step.ratio is not None and not upper.why:
+                assert step.ratio.likely >= 0.98, (ready_ladder.id, upper.rung.name)
+
+
+def test_what_is_no_real_things_height_is_a_share_of_the_bodys() -> None:
+    wall, chair = (
+        next(one for one in catalogue().find_ladder(ladder).rungs if one.name == name)
+        for ladder, name in (
+            ("full-push-up", "Wall push-up"),
+            ("household-legs", "Standing up from a chair"),
+        )
+    )
+    assert dict(wall.modifiers(1.40).values)["hand_height"] == pytest.approx(1.25 * 0.8)
+    assert wall.modifiers(1.75) == wall.modifiers()
+    assert chair.modifiers(1.40) == chair.modifiers()
 
 
 @pytest.mark.parametrize(

@@ -10,6 +10,7 @@ from uuid import UUID, uuid4
 from pydantic import ValidationError
 
 from invelo.domain.biomechanics.body import Body
+from invelo.domain.biomechanics.reading import reading
 from invelo.domain.errors import InputError
 from invelo.domain.ladder.rung import Rung, demand
 from invelo.domain.ladder.step_policy import StepPolicy
@@ -173,7 +174,7 @@ def _rung(
     try:
         rung = rung_of.core(file.purpose, file.level)
         if body is not None:
-            demand(body, rung)
+            reading(body, rung.modifiers.setup(rung.movement))
     except InputError as error:
         note(place, error)
         return None

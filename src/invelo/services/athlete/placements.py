@@ -14,9 +14,9 @@ from invelo.domain.catalogue.catalogue import ReadyLadder, TestKind, catalogue
 from invelo.domain.errors import InputError
 from invelo.domain.ladder.ladder import MeasuredLadder, measure
 from invelo.domain.ladder.placement import Placement, place
+from invelo.domain.ladder.ready import drawn
 from invelo.domain.plan.prescription import Level, Purpose
 from invelo.services.athlete import battery, capacity, guard
-from invelo.services.ladder import ladder
 
 NO_TEST = "no test of the catalogue speaks to it"
 
@@ -59,7 +59,7 @@ def everywhere(
     body = body_of(athlete_rows.measurements(db, athlete.id)[-1])
     ladder_placements = []
     for ready in catalogue().ladder:
-        drawing = ladder.drawn(ready, body, purpose, level)
+        drawing = drawn(ready, body, purpose, level)
         rungs = tuple(node.rung for node in drawing.rungs)
         closed = [guarded.unavailable_reason(rung.movement, rung.modifiers) for rung in rungs]
         shut = frozenset(i for i, why in enumerate(closed) if why)

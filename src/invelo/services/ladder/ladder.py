@@ -1,10 +1,10 @@
 """The ladder: made from a ready one or from nothing, measured for its athlete, moved along."""
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import date
 from typing import Any
-from uuid import UUID, uuid4
+from uuid import UUID
 
 from sqlmodel import Session
 
@@ -16,14 +16,11 @@ from invelo.db.moment import Moment
 from invelo.db.queries import athlete_rows, ladder_rows
 from invelo.db.tables.athlete import AthleteRow, BodyMeasurementRow
 from invelo.db.tables.ladder import LadderRow, PlacementRow, RungRow
-from invelo.domain.biomechanics.body import Body
 from invelo.domain.catalogue.catalogue import ReadyLadder
 from invelo.domain.ladder import ladder
 from invelo.domain.ladder.placement import Placement, place
-from invelo.domain.ladder.rung import Rung as CoreRung
-from invelo.domain.ladder.rung import demand, unfit
-from invelo.domain.ladder.workshop import LadderGraph, Node
-from invelo.domain.plan.methods import criterion_for, prescription_for
+from invelo.domain.ladder.ready import drawn
+from invelo.domain.ladder.workshop import LadderGraph
 from invelo.domain.plan.prescription import Level, Method, Purpose
 from invelo.domain.strength.capacity import Evidence
 from invelo.services.athlete import capacity, guard, person
@@ -85,67 +82,6 @@ def rung_on(db: Session, ladder_id: UUID, rung_id: UUID) -> RungRow:
     if rung is None or rung.ladder_id != ladder_id:
         raise MissingError("rung")
     return rung
-
-
-def drawn(
-    ready: ReadyLadder,
-    body: Body,
-    purpose: Purpose,
-    level: Level,
-    method: Method = "double_progression",
-) -> LadderGraph:
-    """A ready ladder as it is drawn for a body, a method and a purpose: each rung with that
-    prescription and criterion, heights that are no real thing's as shares of this body's. What it
-    cannot do as it is set up is left out."""
-    rungs = []
-    for ready_rung in ready.rungs:
-        modifiers = ready_rung.modifiers(body.stature)
-        rep_time = modifiers.tempo.rep_time
-        prescription = prescription_for(
-            method, purpose, level, ready_rung.of.unit, rep_time=rep_time
-        )
-        rung = CoreRung(
-            ready_rung.name,
-            ready_rung.of,
-            modifiers,
-            prescription,
-            criterion_for(method, prescription),
-        )
-        rungs.append(Node(uuid4(), rung, ready_rung.why))
-    left = _climbing(body, ready, rungs)
-
-    def lower(index: int) -> set[int]:
-        """The rungs below one that are left, through those that are not."""
-        below: set[int] = set()
-        for low in ready.lower(index):
-            below |= {low} if left[low] else lower(low)
-        return below
-
-    edges = [
-        (rungs[low].id, node.id) for i, node in enumerate(rungs) if left[i] for low in lower(i)
-    ]
-    kept = tuple(node for node, stays in zip(rungs, left, strict=True) if stays)
-    return LadderGraph(kept, tuple(sorted(edges)))
-
-
-def _climbing(body: Body, ready: ReadyLadder, nodes: Sequence[Node]) -> list[bool]:
-    """Which rungs of a ready ladder are of use to a body: those it can do, and that ask no less
-    than one before them, where the catalogue does not say why they stand there."""
-    demands = [demand(body, node.rung) for node in nodes]
-    stays: list[bool] = []
-    for i, node in enumerate(nodes):
-        before = [
-            demands[low].height
-            for low in ready.lower(i)
-            if stays[low] and demands[low].lane == demands[i].lane is not None
-        ]
-        easier = bool(before) and not node.why and demands[i].height < LESS * max(before)
-        stays.append(not unfit(body, node.rung) and not easier)
-    return stays
-
-
-LESS = 0.98
-"""Share of the demand below under which a rung is no step up (ours: less than anybody feels)."""
 
 
 def create(

@@ -57,6 +57,7 @@ def test_it_stands_with_measures_of_before_and_after_and_capacity_stays_comparab
     coach.post(f"{checks}/{said['id']}/acceptance")
     assert predicted() == pytest.approx(before, rel=0.02)
     measures = f"/api/athletes/{ladder['athlete_id']}/body-measurements"
+    coach.later(days=1)
     coach.post(measures, mass_kg=74.0, stature_m=1.75)
     sheet = coach.get(f"/api/ladders/{ladder['id']}")
     assert sheet["measure"]["hands_log"] == pytest.approx(said_log(coach, checks), abs=1e-9)

@@ -88,6 +88,9 @@ def test_loads_take_the_factor_and_a_narrower_range_and_ratios_stay() -> None:
         assert own.demand.likely == pytest.approx(told.factor.likely * plain.demand.likely)
         width, before = own.demand.high - own.demand.low, plain.demand.high - plain.demand.low
         assert width < 0.85 * before
+        carried = own.carried_at(0)
+        assert carried["hands"] == pytest.approx(own.at_start.likely)
+        assert sum(carried.values()) == pytest.approx(sum(plain.carried_at(0).values()))
     row = set_up("row")
     assert reading(weighed, row).demand.likely == reading(AVERAGE, row).demand.likely
 

@@ -84,3 +84,33 @@ def test_a_bridge_with_raised_feet_goes_down_to_the_floor_all_the_same(name) -> 
 def test_the_planche_and_front_lever_lines() -> None:
     for lever in ("planche", "front-lever"):
         assert rising((f"tuck-{lever}", f"advanced-tuck-{lever}", f"one-leg-{lever}", lever))
+
+
+def test_who_carries_what_and_torque_against_strength_at_any_place() -> None:
+    load = reading(AVERAGE, set_up("push_up"))
+    for place in range(len(load.depths)):
+        carried = load.carried_at(place)
+        assert set(carried) == {"hands", "feet"}
+        assert sum(carried.values()) == pytest.approx(AVERAGE.mass, rel=1e-3)
+        joints = {one.joint: one for one in load.joints_at(place)}
+        assert joints["elbow"].torque == pytest.approx(abs(load.torque["elbow"][place, 0]))
+        assert all(one.strength > 0 for one in joints.values())
+    # pressing out of the bottom stretches elbows: 2 × 45 N·m at 75 kg and 1.75 m
+    bottom = {one.joint: one for one in load.joints_at(len(load.depths) - 1)}
+    assert bottom["elbow"].strength == pytest.approx(90.0, rel=0.01)
+
+
+def test_a_deep_knee_is_told_against_less_strength() -> None:
+    """Isometric norms peak at 60 to 75° of bend (from memory)."""
+    load = reading(AVERAGE, set_up("squat", knee=130, shank=40))
+    knees = [
+        next(one.strength for one in load.joints_at(place) if one.joint == "knee")
+        for place in (4, 8)
+    ]
+    assert knees[1] < 0.75 * knees[0]
+
+
+def test_the_second_leg_is_told_for_itself() -> None:
+    load = reading(AVERAGE, set_up("split_squat"))
+    assert {"feet", "rear foot"} <= set(load.carried_at(0))
+    assert {"hip", "other_hip"} <= {one.joint for one in load.joints_at(0)}

@@ -237,6 +237,7 @@ def reading(body: Body, setup: SetUp) -> Reading:
     rows = _variations(body, setup)
     held = hold(rows)
     measured = limiting(rows, held, 1)
+    forces = _as_weighed(body, setup, held.forces)
     told = int(np.argmax(measured[:, 0]))
     return Reading(
         body=body,
@@ -245,13 +246,24 @@ def reading(body: Body, setup: SetUp) -> Reading:
         measured=measured,
         told=told,
         posture=held.posture.of_first(),
-        contact={name: force[:, :1].copy() for name, force in held.forces.items()},
+        contact={name: force[:, :1].copy() for name, force in forces.items()},
         torque={name: torque[:, :1].copy() for name, torque in held.torques.items()},
-        told_forces={name: force[told, :, 1].copy() for name, force in held.forces.items()},
+        told_forces={name: force[told, :, 1].copy() for name, force in forces.items()},
         told_torques={name: torque[told].copy() for name, torque in held.torques.items()},
         work_samples=work(held.posture),
         overhang_samples=np.broadcast_to(overhang(held.posture), measured.shape)[told].copy(),
     )
+
+
+def _as_weighed(body: Body, setup: SetUp, forces: Mapping[str, Array]) -> Mapping[str, Array]:
+    """Forces as a household scale told them of this body: what the hands carry more, the other
+    contact carries less."""
+    if not (body.hands and setup.form.measure == "hands" and setup.form.shares_load):
+        return forces
+    more = (body.hands_factor - 1.0) * forces["hands"]
+    return {
+        name: force + more if name == "hands" else force - more for name, force in forces.items()
+    }
 
 
 def _variations(body: Body, setup: SetUp) -> Rows:

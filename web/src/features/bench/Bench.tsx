@@ -237,12 +237,12 @@ function Whose({ ladder, body, onBody }: WhoseProps) {
   const navigate = useNavigate();
   const [weighing, setWeighing] = useState(false);
   return (
-    <div className="flex items-center gap-2 px-4 py-1.5">
+    <div className="flex flex-wrap items-center gap-2 px-4 py-1.5">
       <select
         aria-label="Athlete"
         value={ladder?.id ?? ""}
         onChange={(event) => navigate(`/bench/${event.target.value}`)}
-        className="min-w-0 flex-1 border border-line bg-sheet px-2 py-1"
+        className="min-w-32 flex-1 border border-line bg-sheet px-2 py-1"
       >
         <option value="">anybody</option>
         {squad.map(

@@ -20,7 +20,7 @@ export function Carries({ along, at }: Props) {
   const joints = here.joints.filter(({ torque }) => torque >= 0.5);
   return (
     <section aria-label="Who carries what" className="pt-2">
-      <h3 className="lettering">Carries, here</h3>
+      <h3 className="lettering">Who carries what, here</h3>
       {contacts.map(([name, kg]) => (
         <Bar
           key={name}

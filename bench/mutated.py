@@ -111,6 +111,45 @@ _clock = _in("web/src/features/training/engine/clock.ts", "tests/phone/test_cloc
 _outbox = _in("web/src/features/training/engine/outbox.ts", "tests/phone/test_sending.py")
 _keep = _in("web/src/features/training/engine/keep.ts", "tests/phone/test_sending.py")
 
+_model_error = _in(
+    "src/invelo/domain/biomechanics/model_error.py", "tests/reference/test_model_error.py"
+)
+_equilibrium = _in(
+    "src/invelo/domain/biomechanics/equilibrium.py",
+    "tests/domain/biomechanics/test_limiting_measures.py",
+    "tests/domain/biomechanics/test_laws_of_forms.py",
+)
+_built = _in(
+    "src/invelo/domain/biomechanics/posture/build.py",
+    "tests/domain/biomechanics/test_limiting_measures.py",
+    "tests/domain/biomechanics/test_laws_of_forms.py",
+)
+_limits = _in(
+    "src/invelo/domain/biomechanics/effort.py",
+    "tests/domain/biomechanics/test_limiting_measures.py",
+)
+_set_up = _in(
+    "src/invelo/domain/biomechanics/setup.py", "tests/domain/biomechanics/test_laws_of_forms.py"
+)
+_bands = _in("src/invelo/domain/strength/bands.py", "tests/domain/strength/test_bands.py")
+_scale = _in(
+    "src/invelo/domain/athlete/household_scale.py", "tests/domain/athlete/test_household_scale.py"
+)
+_reading = _in(
+    "src/invelo/domain/biomechanics/reading.py", "tests/domain/athlete/test_household_scale.py"
+)
+_ready = _in("src/invelo/domain/ladder/ready.py", "tests/domain/ladder/test_ladder.py")
+_rung = _in("src/invelo/domain/ladder/rung.py", "tests/domain/ladder/test_ladder.py")
+_catalogue = _in("src/invelo/domain/catalogue/catalogue.py", "tests/domain/ladder/test_ladder.py")
+_scale_kept = _in(
+    "src/invelo/services/athlete/household_scale.py", "tests/api/athlete/test_household_scale.py"
+)
+_background = _in(
+    "src/invelo/services/background.py",
+    "tests/api/training/test_log_files.py",
+    "tests/api/simulation/test_comparisons.py",
+)
+
 MUTATIONS = [
     _accounts("a guess more", "_require_window", "len(made) >= most", "len(made) > most"),
     _accounts("no pause between guesses", "_require_pause", "left > 0", "left > 1e9"),
@@ -281,6 +320,75 @@ MUTATIONS = [
         "a week takes tasks that are not its own", "WeekView.with_plan", "key not in known", "False"
     ),
     _ports("a held port is given away", "held_port", "yield port", "holder.close(); yield 1"),
+    # ---- model 5, second part ----
+    _model_error("studies agree", "BETWEEN", "0.077", "0.02"),
+    _model_error("set-ups of a study agree", "WITHIN", "0.055", "0.02"),
+    _model_error(
+        "a load is told without the model's error",
+        "relative_error",
+        "Z80 * hypot(between",
+        "0.1 * hypot(between",
+    ),
+    _model_error("one limb is half of two", "deficit_of", "DEFICIT[1] * abs(alone)", "0.0"),
+    _equilibrium("spread legs weigh less", "_torque", 'if form.joint == "hip"', "if False"),
+    _equilibrium("the lifted trunk hangs free", "_torque", "if form.upper_trunk:", "if False:"),
+    _equilibrium(
+        "a band at the feet hangs anywhere", "_anchor", 'band.at == "feet"', 'band.at == "toes"'
+    ),
+    _built(
+        "raised feet keep the hips up",
+        "_lower_from_raised_feet",
+        "np.degrees(np.arcsin(raised) - np.arcsin(over))",
+        "np.zeros(1)",
+    ),
+    _built("legs rise as they like", "_check_lift", "line[..., 1] > most", "line[..., 1] > 9.0"),
+    _built("straps pull from below", "_check_straps", "anchor > 0.0", "anchor > 90.0"),
+    _built("hands slide in a pike", "build", "if form.gives:", "if False:"),
+    _built(
+        "wide arms are long arms",
+        "_angles",
+        'np.radians(values["width"])',
+        'np.radians(0 * values["width"])',
+    ),
+    _limits("planks are pulled together", "_cones", "if contact.pull:", "if False:"),
+    _limits("a deep knee is strong", "joint_shares", 'joint == "knee" and extends', "False"),
+    _set_up("feet that stand are held up", "SetUp._check_help", "and stands", "and False"),
+    _bands("a label is as good as pulls", "LABEL_SCATTER", "0.5", "0.02"),
+    _bands("two pulls are a label", "fit", "if len(pulls) == 1:", "if len(pulls) <= 2:"),
+    _scale("any weight may stand", "TYPED_WITHIN", "0.05", "0.5"),
+    _scale("feet may carry all", "_part", "if not low <= hands <= high:", "if False:"),
+    _scale("one reading says all", "check", "1 / HANDS_SHARED**2 +", "1e-9 +"),
+    _reading("the feet keep what the hands take", "_as_weighed", "else force - more", "else force"),
+    _ready("a step down is a step up", "LESS", "0.98", "0.5"),
+    _rung(
+        "a body that cannot takes the ladder with it",
+        "demand",
+        "except InputError as error:",
+        "except KeyError as error:",
+    ),
+    _catalogue(
+        "a wall is as high for all",
+        "ReadySetUp.modifiers",
+        "if stature != USUAL_STATURE:",
+        "if False:",
+    ),
+    _scale_kept(
+        "a check stands by itself",
+        "keep",
+        "    db.flush()\n    return row",
+        "    db.flush()\n    return accept(db, athlete, row.id, moment.at)",
+    ),
+    _scale_kept("what was undone stays", "undo", "_put(db, athlete.id, None, None)", "pass"),
+    _background(
+        "two files at a time",
+        "ask",
+        "background_rows.under_way(db, kind, owner_id) is not None",
+        "False",
+    ),
+    _background("what was stopped is done", "take_up", " or row.state not in UNDER_WAY", ""),
+    _background(
+        "another's task is shown", "of_owner", " or getattr(row, _OWNER[kind]) != owner_id", ""
+    ),
     # ---- the phone ----
     _machine("the first side is forgotten", "worked", "firstSide: count }", "firstSide: null }"),
     _machine("the sides are swapped", "sidesOf", '"right" ?', '"left" ?'),

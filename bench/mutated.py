@@ -93,7 +93,11 @@ _holds = _in(
     "tests/domain/strength/test_holds.py",
     "tests/reference/test_holds_and_levers.py",
 )
-_workload = _in("src/invelo/domain/review/workload.py", "tests/domain/review/test_workload.py")
+_workload = _in(
+    "src/invelo/domain/review/workload.py",
+    "tests/domain/review/test_workload.py",
+    "tests/domain/review/test_workload_laws.py",
+)
 _ports = _in("src/invelo/runtime/ports.py", "tests/machine/test_command.py")
 
 _machine = _in(

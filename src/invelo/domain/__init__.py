@@ -8,5 +8,5 @@ the job: `athlete`, `ladder` (rungs, bridges, where an athlete stands), `plan` (
 `simulation` has athletes to try all of it on.
 """
 
-MODEL_VERSION = "5.0"
+MODEL_VERSION = "5.1"
 """Version of the computation. Every stored result keeps it beside its inputs."""

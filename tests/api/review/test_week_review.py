@@ -5,9 +5,10 @@ from uuid import UUID, uuid4
 from zoneinfo import ZoneInfo
 
 import pytest
-from sqlmodel import Session
+from sqlmodel import Session, select
 
 from invelo.db.database import transaction
+from invelo.db.tables.ladder import PlacementRow
 from invelo.db.tables.review import MessageRow, ProposalRow
 from invelo.db.tables.training import TrainingSessionRow
 from invelo.services.review import weekly
@@ -400,3 +401,25 @@ def test_a_set_put_right_late_changes_the_session_s_sums(coach, ladder, engine) 
     coach.clock.pass_by(minutes=4)
     coach.logs(session, rung, 1, 10, rpe=9, corrects_set_id=first["id"])
     assert sums() == (8.5, 240.0)
+
+
+def test_what_an_earlier_model_told_stays_beside_what_todays_makes_of_it(
+    coach, ladder, engine
+) -> None:
+    """Capacities are computed anew from the sets, never scaled; what was kept is kept."""
+    for _ in range(3):
+        coach.trains(ladder["id"])
+    before = coach.get(f"/api/ladders/{ladder['id']}/trends")["reach"]
+    assert all(one["stored"] is None for one in before)
+    with Session(engine) as db:
+        for row in db.exec(select(PlacementRow)):
+            row.model_version, row.likely = "4.2", 0.5 * row.likely
+            row.low = 0.5 * row.low
+            db.add(row)
+        db.commit()
+    after = coach.get(f"/api/ladders/{ladder['id']}/trends")["reach"]
+    assert len(after) == len(before)
+    for then, now in zip(before, after, strict=True):
+        assert now["stored"]["likely"] == pytest.approx(0.5 * then["capacity"]["likely"])
+        assert now["model_version"] == "4.2"
+        assert now["capacity"]["likely"] == pytest.approx(then["capacity"]["likely"], rel=0.03)

@@ -10,10 +10,12 @@ from hypothesis import strategies as st
 from invelo.domain.errors import InputError
 from invelo.domain.review.workload import (
     LONG_DAYS,
+    RATIO_EASE,
     SessionLoad,
     daily,
     exponential,
     monotony,
+    newest_ratios,
     ratio_words,
     rolling,
     short_over_long,
@@ -131,3 +133,13 @@ def test_means_stay_within_what_they_are_of(values: list[float]) -> None:
         assert len(found) == len(series)
         assert (found <= series.max() + 1e-9).all()
         assert (found >= series.min() - 1e-9).all()
+
+
+def test_a_doubled_week_warns_on_the_squad_too() -> None:
+    """Four even weeks, then a week of twice as much: one plain coupled ratio of 7 over 28 days
+    (common practice), for one athlete as for many at once."""
+    even = np.tile([100.0, 0.0, 100.0, 0.0, 100.0, 0.0, 0.0], 4)
+    doubled = np.concatenate([even, 2 * even[:7]])
+    told = newest_ratios({"one": doubled})
+    assert told["one"] == pytest.approx(600 / ((600 + 3 * 300) / 4))
+    assert told["one"] > RATIO_EASE

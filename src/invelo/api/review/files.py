@@ -43,7 +43,7 @@ def get_review_file(
     since = today - timedelta(weeks=weeks)
     seen = ladder.view(db, row, athlete, today)
     names = {rung.id: rung.name for rung in ladder_graph.rungs_of(db, row.id)}
-    points = [capacity.point for capacity in reach.over_time(db, row.id, since)]
+    points = [capacity.point for capacity in reach.over_time(db, row, since)]
     done = trends.sessions(db, athlete.id, since)
     weekly = trends.adherence(db, athlete.id, done, since, today)
     kept = [

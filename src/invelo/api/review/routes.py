@@ -38,7 +38,7 @@ def get_review(ladder_id: UUID, coach: Coach, db: Database) -> ReviewSheet:
     kept = review.proposals(db, row.id)
     told = review_rows.messages_of(db, [proposal.id for proposal in kept])
     since = min((proposal.local_date for proposal in kept), default=None)
-    points = [capacity.point for capacity in reach.over_time(db, row.id, _before(since))]
+    points = [capacity.point for capacity in reach.over_time(db, row, _before(since))]
     return ReviewSheet.of(
         row,
         ladder_id=row.id,

@@ -36,11 +36,15 @@ router = APIRouter(prefix="/api", tags=["Review"], responses=ERRORS)
 
 
 class ReachPoint(ResponseModel):
-    """Capacity as it was told on a day."""
+    """Capacity on a day, by today's model."""
 
     day: date
     capacity: EstimateOut
     session_id: UUID | None
+    stored: EstimateOut | None = Field(
+        description="As it was computed then, where that was by another model."
+    )
+    model_version: str = Field(description="Of the model then.")
 
 
 class CriterionLineOut(ResponseModel):
@@ -202,7 +206,7 @@ def get_trends(
     today = moment_for(athlete, now).local_date
     since = today - timedelta(weeks=weeks)
     seen = ladder.view(db, row, athlete, today)
-    reached = reach.over_time(db, row.id, since)
+    reached = reach.over_time(db, row, since)
     points = [capacity_on_day.point for capacity_on_day in reached]
     done = trends.sessions(db, athlete.id, since)
     adherence = trends.adherence(db, athlete.id, done, since, today)
@@ -228,6 +232,10 @@ def get_trends(
                 day=capacity_on_day.day,
                 capacity=EstimateOut.model_validate(capacity_on_day.capacity),
                 session_id=capacity_on_day.session,
+                stored=EstimateOut.model_validate(capacity_on_day.stored)
+                if capacity_on_day.stored
+                else None,
+                model_version=capacity_on_day.model_version,
             )
             for capacity_on_day in reached
         ],

@@ -102,8 +102,8 @@ def placements(db: Session, ladder_id: UUID) -> int:
 
 
 def capacities(db: Session, ladder_id: UUID, since: date | None) -> Sequence[Any]:
-    """Day, likely, low, high, unit, day of the evidence and session of every placement, oldest
-    first."""
+    """Day, likely, low, high, unit, day of the evidence, model's version and session of every
+    placement, oldest first."""
     statement = (
         select(  # type: ignore[call-overload]
             PlacementRow.local_date,
@@ -112,6 +112,7 @@ def capacities(db: Session, ladder_id: UUID, since: date | None) -> Sequence[Any
             PlacementRow.high,
             PlacementRow.unit,
             PlacementRow.told_on,
+            PlacementRow.model_version,
             col(PlacementRow.inputs)["session"].as_string(),
         )
         .where(PlacementRow.ladder_id == ladder_id)

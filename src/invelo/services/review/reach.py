@@ -8,7 +8,10 @@ from uuid import UUID
 import numpy as np
 from sqlmodel import Session
 
+from invelo.db import ladder_graph
 from invelo.db.queries import ladder_rows, training_rows
+from invelo.db.tables.ladder import LadderRow
+from invelo.domain import MODEL_VERSION
 from invelo.domain.estimate import Estimate
 from invelo.domain.review.trend import TrendPoint
 from invelo.domain.review.workload import (
@@ -18,6 +21,8 @@ from invelo.domain.review.workload import (
     minutes_of,
     newest_ratios,
 )
+from invelo.domain.strength.capacity import groups_of, pool
+from invelo.services.athlete import capacity
 
 
 @dataclass(frozen=True)
@@ -26,13 +31,17 @@ class CapacityOnDay:
 
     Attributes:
         day: local.
-        capacity: kg or N·m, with its range.
+        capacity: kg, N·m or %, with its range, by today's model.
         session: id of the session that told it, None for a test or a move.
+        stored: as it was computed then, where that was by another model; None where it was not.
+        model_version: of the model then.
     """
 
     day: date
     capacity: Estimate
     session: UUID | None
+    stored: Estimate | None = None
+    model_version: str = MODEL_VERSION
 
     @property
     def point(self) -> TrendPoint:
@@ -40,23 +49,42 @@ class CapacityOnDay:
         return TrendPoint(self.day, self.capacity.likely)
 
 
-def over_time(db: Session, ladder_id: UUID, since: date | None = None) -> tuple[CapacityOnDay, ...]:
+def over_time(db: Session, row: LadderRow, since: date | None = None) -> tuple[CapacityOnDay, ...]:
     """Capacity in the newest lane of a ladder, a day each, oldest first.
 
-    A day on which nothing new told it is left out: an old figure told again is no evidence.
+    A day on which nothing new told it is left out: an old figure told again is no evidence. What
+    another model computed then stays with its day, and beside it stands what today's makes of the
+    same sets and tests; a day of which nothing is left to compute from is left out.
     """
-    by_day = {row.local_date: row for row in ladder_rows.capacities(db, ladder_id, since)}
+    by_day = {told.local_date: told for told in ladder_rows.capacities(db, row.id, since)}
     held = list(by_day.values())
-    rows = held[:1] + [one for one in held[1:] if one.told_on in (None, one.local_date)]
-    return tuple(
-        CapacityOnDay(
-            row.local_date,
-            Estimate(row.likely, row.low, row.high, row.unit),
-            UUID(row[-1]) if row[-1] is not None else None,
-        )
-        for row in rows
-        if row.unit == held[-1].unit
-    )
+    days = held[:1] + [one for one in held[1:] if one.told_on in (None, one.local_date)]
+    anew = _anew(db, row, {one.local_date for one in days if one.model_version != MODEL_VERSION})
+    found = []
+    for one in days:
+        stored = Estimate(one.likely, one.low, one.high, one.unit)
+        session = UUID(one[-1]) if one[-1] is not None else None
+        if one.model_version == MODEL_VERSION:
+            found.append(CapacityOnDay(one.local_date, stored, session))
+        elif one.local_date in anew:
+            now = anew[one.local_date]
+            found.append(CapacityOnDay(one.local_date, now, session, stored, one.model_version))
+    return tuple(one for one in found if one.capacity.unit == found[-1].capacity.unit)
+
+
+def _anew(db: Session, row: LadderRow, days: set[date]) -> dict[date, Estimate]:
+    """Capacity on some days as today's model tells it of the sets and tests kept by then."""
+    if not days:
+        return {}
+    rungs = ladder_graph.rungs_of(db, row.id)
+    kept = capacity.of_rungs(db, row.athlete_id, rungs)
+    found = {}
+    for day in days:
+        lanes = groups_of(tuple(one for one in kept if one.day <= day))
+        newest = max(lanes.values(), key=lambda those: max(one.day for one in those), default=())
+        if newest:
+            found[day] = pool(newest).greatest
+    return found
 
 
 def loads(db: Session, athlete_id: UUID, since: date) -> list[SessionLoad]:

@@ -140,9 +140,7 @@ def seen_week(
     """What is known of an athlete on a ladder at the end of the week before a Monday."""
     row, movement = seen.row, seen.measured.rungs[seen.current].movement
     sunday = week_start - timedelta(days=1)
-    points = tuple(
-        capacity.point for capacity in reach.over_time(db, row.id, week_start - REACH_BACK)
-    )
+    points = tuple(capacity.point for capacity in reach.over_time(db, row, week_start - REACH_BACK))
     availability = week.availability_of(db, row.athlete_id)
     stressful = any(stress >= HARD for stress in movement.stress.values())
     known = seen.placement.known.members if seen.placement else ()

@@ -3671,7 +3671,7 @@ export interface components {
             format: string;
             /**
              * Model Version
-             * @default 5.0
+             * @default 5.1
              */
             model_version: string;
             /** Athletes */
@@ -7731,7 +7731,7 @@ export interface components {
         };
         /**
          * ReachPoint
-         * @description Capacity as it was told on a day.
+         * @description Capacity on a day, by today's model.
          */
         ReachPoint: {
             /**
@@ -7742,6 +7742,13 @@ export interface components {
             capacity: components["schemas"]["EstimateOut"];
             /** Session Id */
             session_id: string | null;
+            /** @description As it was computed then, where that was by another model. */
+            stored: components["schemas"]["EstimateOut"] | null;
+            /**
+             * Model Version
+             * @description Of the model then.
+             */
+            model_version: string;
         };
         /**
          * ReachedOut

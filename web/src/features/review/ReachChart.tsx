@@ -14,7 +14,7 @@ import {
 import type { Schema } from "../../common/api/client";
 import { Button } from "../../common/ui/Button";
 import { Chart } from "../../common/ui/Chart";
-import { day, told } from "../../common/units/figures";
+import { counted, day, told } from "../../common/units/figures";
 import { AXIS, at, dayTick, shortDay } from "./axes";
 
 type Trends = Schema["Trends"];
@@ -33,6 +33,7 @@ export function ReachChart({ trends, onOpen }: Props) {
     range: [one.capacity.low, one.capacity.high] as [number, number],
   }));
   const newest = trends.reach.at(-1);
+  const recomputed = trends.reach.filter(({ stored }) => stored);
   const criteria = trends.criteria;
   const values = [
     ...rows.flatMap((row) => row.range),
@@ -51,6 +52,15 @@ export function ReachChart({ trends, onOpen }: Props) {
       columns={[
         { head: "Day", cell: (row) => day(row.day) },
         { head: "Capacity", cell: (row) => told(row.capacity) },
+        ...(recomputed.length > 0
+          ? [
+              {
+                head: "Computed then",
+                cell: (row: Point) =>
+                  row.stored ? `${told(row.stored)}, model ${row.model_version}` : "the same",
+              },
+            ]
+          : []),
         {
           head: "From",
           cell: (row) =>
@@ -63,7 +73,7 @@ export function ReachChart({ trends, onOpen }: Props) {
             ),
         },
       ]}
-      note="One-rep capacity at a rep of 2 s, or torque held for 6 s, in the lane of the rung; the band holds it 8 times of 10. Lines are what the criteria ask for; dotted, a decision, in red pain. A point opens its session."
+      note={`One-rep capacity at a rep of 2 s, or torque held for 6 s, in the lane of the rung; the band holds it 8 times of 10. Lines are what the criteria ask for; dotted, a decision, in red pain. A point opens its session.${recomputed.length > 0 ? ` ${counted(recomputed.length, "day")} of an earlier model ${recomputed.length === 1 ? "is" : "are"} computed anew from the same sets; the table has what was computed then.` : ""}`}
     >
       <ResponsiveContainer width="100%" height={250}>
         <ComposedChart

@@ -4,7 +4,7 @@ import json
 import sys
 from pathlib import Path
 
-from bench import bridges, loads, long, service, slider, statics, week
+from bench import bridges, closure, loads, long, service, slider, statics, week
 from invelo.runtime.settings import ROOT
 
 
@@ -15,6 +15,7 @@ def main() -> None:
         **bridges.run(),
         **loads.run(),
         **statics.run(),
+        **closure.run(),
         **service.run(),
         **slider.run(),
         **week.run(),

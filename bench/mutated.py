@@ -77,6 +77,7 @@ _effort = _in(
     "tests/domain/biomechanics/test_push_up.py",
     "tests/reference/test_push_up_loads.py",
     "tests/reference/test_more_published_loads.py",
+    "tests/reference/test_facts_of_the_trade.py",
 )
 _arms = _in(
     "src/invelo/domain/biomechanics/posture/arms.py",
@@ -355,7 +356,7 @@ MUTATIONS = [
         'np.radians(0 * values["width"])',
     ),
     _limits("planks are pulled together", "_cones", "if contact.pull:", "if False:"),
-    _limits("a deep knee is strong", "joint_shares", 'joint == "knee" and extends', "False"),
+    _limits("a deep knee is strong", "joint_shares", 'if joint == "knee":', "if False:"),
     _set_up("feet that stand are held up", "SetUp._check_help", "and stands", "and False"),
     _bands("a label is as good as pulls", "LABEL_SCATTER", "0.5", "0.02"),
     _bands("two pulls are a label", "fit", "if len(pulls) == 1:", "if len(pulls) <= 2:"),

@@ -68,10 +68,13 @@ def test_lines_climb_in_the_order_everybody_knows(line, body) -> None:
 
 
 def test_rough_spacing_of_the_lines() -> None:
-    """Halving by two legs; a straddle a little under the full; knees about four fifths of a
-    push-up."""
-    squat, one_leg = demands([setup("deep-squat"), setup("one-leg-squat")], AVERAGE)
-    assert 1.5 < one_leg / squat < 2.2
+    """Twice on one leg; a third or so from half to level to deep; a straddle a little under the
+    full; knees about four fifths of a push-up."""
+    deep, one_leg = demands([setup("deep-squat"), setup("one-leg-squat")], AVERAGE)
+    assert 1.5 < one_leg / deep < 2.2
+    half, level = demands([setup("half-squat"), setup("squat")], AVERAGE)
+    assert 1.25 < level / half < 1.8
+    assert 1.25 < deep / level < 1.8
     straddle, full = demands([setup("straddle-planche"), setup("planche")], AVERAGE)
     assert 0.85 < straddle / full < 0.97
     knees, floor = demands([setup("knee-push-up"), setup("push-up")], AVERAGE)

@@ -92,11 +92,11 @@ def test_who_carries_what_and_torque_against_strength_at_any_place() -> None:
         carried = load.carried_at(place)
         assert set(carried) == {"hands", "feet"}
         assert sum(carried.values()) == pytest.approx(AVERAGE.mass, rel=1e-3)
-        joints = {one.joint: one for one in load.joints_at(place)}
+        joints = {one.joint: one for one in load.joints[place]}
         assert joints["elbow"].torque == pytest.approx(abs(load.torque["elbow"][place, 0]))
         assert all(one.strength > 0 for one in joints.values())
     # pressing out of the bottom stretches elbows: 2 × 45 N·m at 75 kg and 1.75 m
-    bottom = {one.joint: one for one in load.joints_at(len(load.depths) - 1)}
+    bottom = {one.joint: one for one in load.joints[-1]}
     assert bottom["elbow"].strength == pytest.approx(90.0, rel=0.01)
 
 
@@ -104,8 +104,7 @@ def test_a_deep_knee_is_told_against_less_strength() -> None:
     """Isometric norms peak at 60 to 75° of bend (from memory)."""
     load = reading(AVERAGE, set_up("squat", knee=130, shank=40))
     knees = [
-        next(one.strength for one in load.joints_at(place) if one.joint == "knee")
-        for place in (4, 8)
+        next(one.strength for one in load.joints[place] if one.joint == "knee") for place in (4, 8)
     ]
     assert knees[1] < 0.75 * knees[0]
 
@@ -113,4 +112,4 @@ def test_a_deep_knee_is_told_against_less_strength() -> None:
 def test_the_second_leg_is_told_for_itself() -> None:
     load = reading(AVERAGE, set_up("split_squat"))
     assert {"feet", "rear foot"} <= set(load.carried_at(0))
-    assert {"hip", "other_hip"} <= {one.joint for one in load.joints_at(0)}
+    assert {"hip", "other_hip"} <= {one.joint for one in load.joints[0]}

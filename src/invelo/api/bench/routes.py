@@ -237,7 +237,7 @@ def _reading(
             AlongRep.of(
                 along,
                 carried=read.carried_at(place),
-                joints=[JointOut.model_validate(joint) for joint in read.joints_at(place)],
+                joints=[JointOut.model_validate(joint) for joint in read.joints[place]],
             )
             for place, along in enumerate(read.along)
         ],

@@ -146,30 +146,33 @@ class JointShare:
 
 
 def joint_shares(
-    posture: Posture, torques: Mapping[str, Array], place: int
-) -> tuple[JointShare, ...]:
-    """Every joint's torque at one place along the rep, of the body itself, against its strength.
+    posture: Posture, torques: Mapping[str, Array]
+) -> tuple[tuple[JointShare, ...], ...]:
+    """Every joint's torque at each place along the rep, of the body itself, against its strength.
 
     Args:
         posture: along the rep, every value of shape `(n, 1)`.
         torques: at its joints, N·m, shape `(n, 1)`.
-        place: which.
 
     Source: isometric norms (from memory), scaled by mass × stature.
     """
-    strengths, bend = Strengths.of(posture).both, knee_bend(posture)
-    found = []
-    for joint, torque in torques.items():
-        if joint not in strengths:
-            continue
-        size = float(torque[place, 0])
-        ways = strengths[joint]
-        most = float(np.ravel(ways[0] if size >= 0.0 else ways[1])[0])
-        extends = most == float(np.ravel(np.maximum(*ways))[0])
-        if joint == "knee" and extends:
-            most *= float(np.interp(np.ravel(bend[place])[0], *KNEE_AT))
-        found.append(JointShare(joint, abs(size), most))
-    return tuple(found)
+    strengths, at_bend = Strengths.of(posture).both, np.interp(knee_bend(posture), *KNEE_AT)
+    found: dict[str, tuple[Array, Array]] = {}
+    for joint in torques.keys() & strengths.keys():
+        turning = torques[joint][:, 0]
+        left, right = (float(np.ravel(way)[0]) for way in strengths[joint])
+        most = np.where(turning >= 0.0, left, right)
+        if joint == "knee":  # the weaker where it is bent far, as the thigh's front stretches it
+            most = np.where(most == max(left, right), most * at_bend[:, 0], most)
+        found[joint] = np.abs(turning), most
+    return tuple(
+        tuple(
+            JointShare(joint, float(found[joint][0][place]), float(found[joint][1][place]))
+            for joint in torques
+            if joint in found
+        )
+        for place in range(len(at_bend))
+    )
 
 
 def knee_bend(posture: Posture) -> Array:

@@ -172,9 +172,10 @@ class Reading:
         """Upward force on every contact at a place along the rep, kg."""
         return {name: float(force[place, 0, 1]) / GRAVITY for name, force in self.contact.items()}
 
-    def joints_at(self, place: int) -> tuple[JointShare, ...]:
-        """Every joint's torque at a place along the rep against its strength."""
-        return joint_shares(self.posture, self.torque, place)
+    @cached_property
+    def joints(self) -> tuple[tuple[JointShare, ...], ...]:
+        """Every joint's torque against its strength, at each place along the rep."""
+        return joint_shares(self.posture, self.torque)
 
     @cached_property
     def torques(self) -> dict[str, Estimate]:

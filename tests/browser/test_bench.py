@@ -317,3 +317,38 @@ def test_the_bench_stays_as_it_was_left_until_signing_out(page: Page) -> None:
     page.click("Sign out")
     page.field("E-mail")
     assert page.script("return sessionStorage.length") == 0
+
+
+def test_a_household_scale_is_compared_accepted_and_taken_back(page: Page) -> None:
+    demand = figure(reading(page, "demand"))
+    page.click("Scale …")
+    page.allowed.append("status of 422")
+    for label, kilos in (("Standing", "42"), ("floor, low", "20")):
+        page.find(f'[aria-label="{label}, the scale shows"]').send_keys(kilos)
+    page.click("Compare with the model")
+    page.sees("42 kg is far from the 75 kg that is known.")
+    page.click("No scale at hand: fill in the simulated one")
+    page.click("Compare with the model")
+    page.sees("Nothing changes before you say so.", "Factor on the load of the hands")
+    page.click("Let it stand")
+    page.sees("It stands")
+    page.click("Close")
+    closed(page)
+    page.until(lambda: figure(reading(page, "demand")) != demand)
+    page.click("Scale …")
+    page.click("Take it back")
+    page.sees("It was taken back.")
+    page.click("Close")
+    closed(page)
+    page.until(lambda: figure(reading(page, "demand")) == demand)
+
+
+def test_who_carries_what_follows_the_place_along_the_rep(page: Page) -> None:
+    def carried() -> str:
+        return page.find('section[aria-label="Who carries what"]').text
+
+    assert "hands" in carried()
+    assert "N·m" in carried()
+    before = carried()
+    page.find('[aria-label="Place along the rep"]').send_keys(Keys.END)
+    page.until(lambda: carried() != before)

@@ -23,7 +23,14 @@ from tests.conftest import Clock, fresh
 DUMP = Path(__file__).parent / "data" / "old_release.sql"
 """Made by pg_dump from the release before sessions belonged to athletes (schema 0007)."""
 
-FLEETING = {"sign_in", "sign_in_attempt", "sign_in_device", "whereabouts", "week_planning"}
+FLEETING = {
+    "sign_in",
+    "sign_in_attempt",
+    "sign_in_device",
+    "whereabouts",
+    "week_planning",
+    "background_task",
+}
 """Tables of who is here just now, which no archive holds."""
 
 SETS = "SELECT id, session_id, number, amount, {rpe}, pain FROM logged_set ORDER BY id"
@@ -36,7 +43,11 @@ ARCHIVE = Path(__file__).parent / "data" / "release-0.1.0.zip"
 """Everything that release 0.1.0 kept of four people (schema 0010), by its own backup."""
 
 
-LATER = {"0012": "release-0.2.0.zip", "0013": "release-0.3.0.zip"}
+LATER = {
+    "0012": "release-0.2.0.zip",
+    "0013": "release-0.3.0.zip",
+    "0015": "release-0.4.0.zip",
+}
 """A week of the demo as these releases kept it, by their own backup, by schema."""
 
 

@@ -60,6 +60,12 @@ export function useLying(person: string, fresh: () => Lying, brought: SetUp | nu
     return brought ? { ...before, one: brought, other: null, active: "one" } : before;
   });
   useEffect(() => sessionStorage.setItem(KEY + person, JSON.stringify(lying)), [person, lying]);
+  // measured anew meanwhile: the body on the bench is theirs of now
+  const { measured, body } = fresh();
+  const left = lying.measured;
+  useEffect(() => {
+    if (!same(left, measured)) setLying((now) => ({ ...now, measured, body }));
+  }, [left, measured, body]);
   const change = (changes: Partial<Lying>) => setLying((now) => ({ ...now, ...changes }));
   return [lying, change] as const;
 }

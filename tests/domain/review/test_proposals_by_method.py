@@ -126,7 +126,7 @@ def test_by_effort_adds_a_set_while_the_effort_stays_at_its_target() -> None:
 def test_the_hard_day_of_a_wave_takes_help_away_first() -> None:
     criterion = by("wave").criterion
     done = session(*[criterion.amount] * criterion.sets, rpe=9)
-    help_less = Offer("load", rung("Push-up with help 4 kg"), reps(9), less_assistance=True)
+    help_less = Offer("load", rung("Push-up with help 4 kg"), reps(10), less_assistance=True)
     proposal = decide(situation("wave", done, offers=lambda: (help_less,)))
     assert (proposal.outcome, proposal.rung) == ("reduce_assistance", help_less.rung)
     assert "wave.hard-day" in ids(proposal)
@@ -260,3 +260,24 @@ def test_another_body_gets_other_levers() -> None:
         Body(50.0, 1.55), here, StepPolicy(order=("load", "tempo", "lever", "range")), None
     )
     assert heavy[0].rung.modifiers.added_load.bag > light[0].rung.modifiers.added_load.bag
+
+
+def test_a_lever_that_asks_more_than_the_next_rung_is_no_step_towards_it() -> None:
+    """A coach would laugh: three seconds down on this rung, when the next one is easier."""
+    near = Neighbour("above", ABOVE, reps(7))
+    slow, light = Offer("tempo", SLOWER, reps(7)), Offer("load", HEAVIER, reps(9))
+    here = situation("double_progression", *met(), above=near, offers=lambda: (slow, light))
+    assert here.steps_on_the_way() == (light,)
+    assert here.useful_offers() == (light,)
+    top = replace(here, above=None)
+    assert top.steps_on_the_way() == (slow, light)
+
+
+def test_less_help_than_the_next_rung_has_is_the_next_rung() -> None:
+    criterion = by("wave").criterion
+    done = session(*[criterion.amount] * criterion.sets, rpe=9)
+    less = Offer("load", rung("Pull-up, 16.5 kg assistance"), reps(5), less_assistance=True)
+    proposal = decide(
+        situation("wave", done, above=Neighbour("above", ABOVE, reps(6)), offers=lambda: (less,))
+    )
+    assert (proposal.outcome, proposal.to) == ("step_up", "above")

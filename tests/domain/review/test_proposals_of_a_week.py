@@ -67,7 +67,7 @@ def test_a_plateau_adds_a_set_then_changes_the_lever() -> None:
     grows = situation("double_progression", session(8, 8, 7), occasion="week", week=still)
     proposal = decide(grows)
     assert (proposal.outcome, ids(proposal)[0]) == ("add_set", "plateau.three-weeks")
-    slow = Offer("tempo", SLOWER, reps(7))
+    slow = Offer("tempo", SLOWER, reps(10))
     full = replace(grows, rung=by("double_progression", sets=4), offers=lambda: (slow,))
     assert decide(full).outcome == "slow_eccentric"
     nothing_left = replace(full, offers=lambda: ())

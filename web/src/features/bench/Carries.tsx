@@ -9,8 +9,8 @@ interface Props {
   at: number;
 }
 
+/** Of the norm, from which on a joint is told to work hard; the trained go beyond all of it. */
 const WATCH = 0.7;
-const OVER = 1;
 
 export function Carries({ along, at }: Props) {
   const here = nearest(along, at);
@@ -30,7 +30,7 @@ export function Carries({ along, at }: Props) {
           fill="bg-line"
         />
       ))}
-      <h3 className="lettering pt-2">Torque, of what a body this size does there</h3>
+      <h3 className="lettering pt-2">Torque, of the norm for a body this size</h3>
       {joints.map(({ joint, torque, strength }) => {
         const share = torque / strength;
         return (
@@ -39,7 +39,7 @@ export function Carries({ along, at }: Props) {
             name={joint.replaceAll("_", " ")}
             words={`${torque.toFixed(0)} of ${strength.toFixed(0)} N·m`}
             share={share}
-            fill={share > OVER ? "bg-over" : share > WATCH ? "bg-watch" : "bg-ink"}
+            fill={share > WATCH ? "bg-watch" : "bg-ink"}
           />
         );
       })}

@@ -133,7 +133,8 @@ def _wave(situation: Situation) -> Proposal | None:
     figures = (*set_figures(situation.last), *criterion_figures(situation, 1))
     if situation.purpose == "keep":
         return kept(situation, figures, "wave.hard-day")
-    less = next((offer for offer in situation.offers() if offer.less_assistance), None)
+    steps = situation.steps_on_the_way()
+    less = next((offer for offer in steps if offer.less_assistance), None)
     if less is not None:
         told = "The hard day passed its shortest useful prescription in every set."
         return offered(situation, less, told, figures, "wave.hard-day")

@@ -117,6 +117,11 @@ class WeekSeen:
     ticks: int = 0
 
 
+LEAST_EASIER = 0.5
+"""Reps or seconds by which a step must be easier than the next rung to stand before it (ours: half
+of what is counted)."""
+
+
 def _no_offers() -> tuple[Offer, ...]:
     return ()
 
@@ -153,14 +158,26 @@ class Situation:
     offers: Callable[[], tuple[Offer, ...]] = field(default=_no_offers, compare=False)
     answered: tuple[AnsweredProposal, ...] = ()
 
+    def steps_on_the_way(self) -> tuple[Offer, ...]:
+        """Steps by one lever that are on the way to the next rung: one that asks as much as that
+        rung, or more, is none."""
+        above = self.above.prediction if self.above else None
+        return tuple(
+            offer
+            for offer in self.offers()
+            if above is None
+            or offer.expected is None
+            or offer.expected.likely >= above.likely + LEAST_EASIER
+        )
+
     def useful_offers(self) -> tuple[Offer, ...]:
-        """Steps by one lever that leave a useful prescription: less assistance, slower, heavier;
-        of a hold less of it alone, since a weight on a hold is no step towards the next shape."""
+        """Steps on the way that leave a useful prescription: less assistance, slower, heavier; of
+        a hold less of it alone, since a weight on a hold is no step towards the next shape."""
         least = self.policy.least(self.rung.prescription.unit)
         kinds = () if self.rung.prescription.unit == "s" else ("tempo", "load")
         return tuple(
             offer
-            for offer in self.offers()
+            for offer in self.steps_on_the_way()
             if (offer.less_assistance or offer.lever in kinds)
             and (offer.expected is None or offer.expected.likely >= least)
         )

@@ -109,7 +109,7 @@ def scale(page: Page) -> None:
     page.click("Scale …")
     page.click("No scale at hand: fill in the simulated one")
     page.click("Compare with the model")
-    page.button("Let it stand")
+    page.button("Accept")
     take(page, "bench-scale")
     page.click("Close")
     no_dialog(page)

@@ -171,7 +171,7 @@ def test_an_earlier_set_is_put_right_and_all_else_of_it_stays(floor: Page, offic
     options = floor.field("What").find_elements("css selector", "optgroup:last-of-type option")
     next(one for one in options if "Rehearsal" in one.text).click()
     floor.click("corrected")
-    floor.sees("Put right by Ilse Marn", "count: 10 → 9", "First told by")
+    floor.sees("Put right by Ilse Marn", "count: 10 → 9", "First entered by")
 
 
 # ---- CSV ---------------------------------------------------------------------------------------

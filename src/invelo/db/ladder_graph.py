@@ -71,7 +71,7 @@ def write(db: Session, row: LadderRow, drawing: LadderGraph) -> None:
 def _may_go(db: Session, row: LadderRow, rung: RungRow) -> None:
     if row.current_rung_id == rung.id:
         raise ConflictError(
-            "rung", f"the athlete stands on “{rung.name}”.", "Put them on another first."
+            "rung", f"“{rung.name}” is the athlete's current rung.", "Put them on another first."
         )
     uses = (
         col(LoggedSetRow.rung_id),

@@ -137,7 +137,7 @@ def test_no_help_is_needed_for_what_is_there_already() -> None:
     easy = LeverageTask("planche", Modifiers(values=(("hip", 130.0), ("knee", 140.0))))
     assert least_assistance(ADVANCED, easy, 5).likely == 0
     (answer,) = bands_for(ADVANCED, easy, 5, (("broad", band(20)),))
-    assert answer.unavailable_reason == "no help is needed"
+    assert answer.unavailable_reason == "no assistance is needed"
 
 
 def test_each_band_that_is_enough_gives_the_seconds_and_a_thin_one_says_why_not() -> None:

@@ -143,5 +143,5 @@ def test_an_account_names_what_went_in() -> None:
     assert inputs["body mass"] == 75.0
     assert inputs["each leg out to the side"] == 45.0
     assert inputs["carried"] == 2.0
-    assert inputs["help at the hips"] == 3.0
+    assert inputs["assistance at the hips"] == 3.0
     assert "shoulder" in told.formula

@@ -79,7 +79,7 @@ def against(body: Body, leverage_task: LeverageTask, other: LeverageTask) -> Est
     compare(leverage_task.setup, other.setup)
     here, there = leverage_task.asks(body), other.asks(body)
     if here.load.demand.likely <= 0.0:
-        raise InputError("first set-up", "it asks nothing.", "Add load or take help away.")
+        raise InputError("first set-up", "it asks nothing.", "Add load or take assistance away.")
     low, likely, high = demand_ratio(there, here, WEIGHED_AT)
     return Estimate(
         likely,
@@ -333,7 +333,7 @@ def _band(
     plain = reading(known.body, bare.setup)
     place = float(plain.posture.joints[PLACES[at][1]][0, 0, 1])
     if least_assistance(known, bare, count).likely == 0.0:
-        return BandChoice(name, unavailable_reason="no help is needed")
+        return BandChoice(name, unavailable_reason="no assistance is needed")
     allowed = _allowed(known, bare, count)
     tested = known.load.demand.likely
 

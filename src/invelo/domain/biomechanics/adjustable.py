@@ -76,7 +76,7 @@ def adjustables(form: Form) -> tuple[Adjustable, ...]:
     adjustables.append(
         Adjustable(
             "assistance",
-            "help upwards",
+            "assistance upwards",
             "kg",
             0.0,
             MOST_HELP,
@@ -88,7 +88,7 @@ def adjustables(form: Form) -> tuple[Adjustable, ...]:
                 if x
                 else None,
             ),
-            "help is nothing at least, and lifting the whole person at most",
+            "assistance is nothing at least, and lifting the whole person at most",
             lambda x: f"{x:g} kg assistance",
         )
     )

@@ -56,7 +56,9 @@ class Derivations:
         if setup.added_load.total:
             told.append(Input("carried", setup.added_load.total, "kg"))
         if setup.assistance:
-            told.append(Input(f"help at the {setup.assistance.at}", setup.assistance.kg, "kg"))
+            told.append(
+                Input(f"assistance at the {setup.assistance.at}", setup.assistance.kg, "kg")
+            )
         if setup.range < 1.0:
             told.append(Input("share of the range", 100 * setup.range, "%"))
             if setup.from_end:
@@ -142,8 +144,8 @@ class Derivations:
     def work(self) -> Derivation:
         """Of the work of a rep."""
         return Derivation(
-            "Carried mass × g × how far its centre rises over the rep, less what band or help do "
-            f"on the way. {RANGE_WORDS}",
+            "Carried mass × g × how far its centre rises over the rep, less what band or "
+            f"assistance do on the way. {RANGE_WORDS}",
             self.inputs,
             self.sources,
         )

@@ -107,9 +107,9 @@ METHODS: dict[Method, MethodRule] = {
         MethodRule(
             "wave",
             "three-day wave",
-            "The hard day passes its shortest useful prescription in every set; help shrinks "
+            "The hard day passes its shortest useful prescription in every set; assistance shrinks "
             "first.",
-            "Sets stay as they are; the hard day's help shrinks.",
+            "Sets stay as they are; the hard day's assistance shrinks.",
         ),
         MethodRule(
             "density",
@@ -304,7 +304,7 @@ def hold_prescription(
         raise InputError(
             "best hold",
             f"{best:.0f} s: no hold is both useful (5 s) and at most 70 % of it.",
-            f"Take an easier shape, or help, that is held {LEAST_BEST:.0f} s or more; single "
+            f"Take an easier shape, or assistance, that is held {LEAST_BEST:.0f} s or more; single "
             "near-best tries are practice only.",
         )
     low, high = _within(best, prescription)

@@ -114,9 +114,8 @@ RULES: dict[str, Rule] = {
         ),
         Rule(
             "wave.hard-day",
-            "The hard day passed its shortest useful prescription in every set: help shrinks, "
-            "then the "
-            "rung changes.",
+            "The hard day passed its shortest useful prescription in every set: assistance "
+            "shrinks, then the rung changes.",
             "common practice",
         ),
         Rule(

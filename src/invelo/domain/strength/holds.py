@@ -355,14 +355,14 @@ class HoldCapacity:
     def _account(self, torque: float, share: float, joint: Joint) -> Derivation:
         result = self.result
         return Derivation(
-            "The tested hold gives the greatest torque; the new torque is a share of it, and "
+            "The tested hold gives the capacity; the new torque is a share of it, and "
             "Rohmert's curve gives the time. The range joins the test's scatter, the step "
             "between the shapes, how far people differ in endurance and how far the published "
             "curves differ.",
             (
                 Input("tested torque", result.torque, result.unit),
                 Input("tested hold", result.seconds, "s"),
-                Input("greatest torque", self.greatest.likely, result.unit),
+                Input("capacity", self.greatest.likely, result.unit),
                 Input("new torque", torque, result.unit),
                 Input("share of capacity", share),
             ),
@@ -393,9 +393,9 @@ class HoldCapacity:
             greatest.high * share,
             self.result.unit,
             Derivation(
-                "The greatest torque × the share that can be held for this long.",
+                "The capacity × the share that can be held for this long.",
                 (
-                    Input("greatest torque", greatest.likely, self.result.unit),
+                    Input("capacity", greatest.likely, self.result.unit),
                     Input("seconds", seconds, "s"),
                     Input("share of capacity", share),
                 ),

@@ -104,7 +104,9 @@ class Known:
         load, done = self.load.on_own_scale, self.done
         if load.likely < LEAST_LOAD:
             raise InputError(
-                "set-up", "it asks nothing of the limiting joint.", "Add load or take help away."
+                "set-up",
+                "it asks nothing of the limiting joint.",
+                "Add load or take assistance away.",
             )
         if done.setup.form.counted == "hold":
             joint = cast(Joint, done.setup.form.joint)
@@ -223,9 +225,9 @@ def _nothing_asked(unit: str, wanted: Reading) -> Estimate:
         2 * likely,
         unit,
         Derivation(
-            "Band or help carry all that the limiting joint would; nothing is left to count.",
+            "Band or assistance carry all that the limiting joint would; nothing is left to count.",
             wanted.demand.derivation.inputs,
             wanted.demand.derivation.sources,
-            "Take help away.",
+            "Take assistance away.",
         ),
     )

@@ -52,7 +52,7 @@ class Tempo:
             require_within(f"tempo, {name}", getattr(self, name), 0.0, 60.0, "s")
         if self.lower + self.bottom + self.press + self.top < LEAST_REP - 1e-9:
             raise InputError(
-                "tempo", f"no rep takes under {LEAST_REP} s.", "Give the lowering a second."
+                "tempo", f"no rep takes under {LEAST_REP} s.", "Give the eccentric a second."
             )
 
     @property

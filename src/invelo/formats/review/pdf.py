@@ -59,7 +59,7 @@ def _figures(block: BlockReport, width: float) -> list[Flowable]:
         ("Weeks", f"{block.first.isoformat()} to {block.last.isoformat()}"),
         ("Sessions", f"{block.done} of {block.planned} planned"),
         ("Sets", f"{sets}, {form_ok} clean"),
-        ("Stood on, stands on", f"{block.began_on}, {block.stands_on}"),
+        ("Current rung, then and now", f"{block.began_on}, {block.stands_on}"),
         ("Capacity over the block", growth),
         ("Next criterion likely", f"{when}{span}" if forecast else "not enough yet"),
     ]

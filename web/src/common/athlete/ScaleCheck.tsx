@@ -196,10 +196,10 @@ function Result({ athleteId, units, check }: { athleteId: string; units: Units; 
         {check.accepted ? (
           <>
             <span>
-              It stands: loads of the hands take the factor, and their ranges are narrower.
+              Accepted: loads of the hands take the factor, and their ranges are narrower.
             </span>
             <Button busy={busy} onClick={() => act(() => api.DELETE(url, path))}>
-              Take it back
+              Undo
             </Button>
           </>
         ) : (
@@ -210,10 +210,10 @@ function Result({ athleteId, units, check }: { athleteId: string; units: Units; 
               disabled={!check.factor || check.undone}
               onClick={() => act(() => api.POST(url, path))}
             >
-              Let it stand
+              Accept
             </Button>
             <span className="text-faint">
-              {check.undone ? "It was taken back." : "Nothing changes before you say so."}
+              {check.undone ? "It was undone." : "Nothing changes before you say so."}
             </span>
           </>
         )}

@@ -43,7 +43,7 @@ export function BandFold({ setup, onChange }: Props) {
         value={held?.id ?? (hold ? "other" : "")}
         options={[
           ["", "none"],
-          ...(hold && !held ? ([["other", "one laid aside"]] as const) : []),
+          ...(hold && !held ? ([["other", "one out of use"]] as const) : []),
           ...bands.map(({ id, name }) => [id, name] as const),
         ]}
         onChange={(event) => take(event.target.value)}
@@ -142,6 +142,6 @@ function hung(band: Schema["BandOut"], before: Hold | null): Hold {
 function told({ band, assistance }: SetUp, held: Schema["BandOut"] | undefined): string {
   const parts = [];
   if (band) parts.push(`${held?.name ?? "a band"}${band.band.doubled ? ", folded" : ""}`);
-  if (assistance) parts.push(`help ${assistance.kg} kg`);
+  if (assistance) parts.push(`assistance ${assistance.kg} kg`);
   return parts.join(", ") || "none";
 }

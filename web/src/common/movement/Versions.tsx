@@ -49,7 +49,7 @@ function List({ athleteId, set }: Props) {
     <ol aria-label="Versions of this set" className="border-l border-hair pl-2 text-faint">
       {versions.map((one, i) => (
         <li key={one.id}>
-          {i === versions.length - 1 ? "First told" : "Put right"} by {one.entered_by},{" "}
+          {i === versions.length - 1 ? "First entered" : "Put right"} by {one.entered_by},{" "}
           {dayAndTime(one.kept_at)}
           {one.changed.map((field) => (
             <span key={field.field} className="block">

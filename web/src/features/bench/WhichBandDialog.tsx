@@ -74,7 +74,7 @@ function Choosing(props: Asking) {
         <>
           <p className="pt-3">
             Taken off the demand:{" "}
-            <Explained name="the help that is wanted" figure={found.data.assistance} />
+            <Explained name="the assistance that is wanted" figure={found.data.assistance} />
           </p>
           <Answers answers={found.data.bands} onTake={onTake} />
         </>
@@ -92,7 +92,7 @@ function Answers({ answers, onTake }: AnswersProps) {
   if (answers.length === 0)
     return (
       <p className="pt-2 text-watch">
-        ◆ No band is measured yet: close this and open “Band and help”, then “The bands …”.
+        ◆ No band is measured yet: close this and open “Band and assistance”, then “The bands …”.
       </p>
     );
   return (

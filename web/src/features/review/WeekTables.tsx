@@ -76,7 +76,7 @@ function ByWeek({ title, note, weeks, figures, digits, account }: ByWeekProps) {
 }
 
 const BOUND =
-  "The torque where the demand is told, over all seconds at work: an upper bound, for comparing one week with another.";
+  "The torque at its greatest along the rep, over all seconds at work: an upper bound, for comparing one week with another.";
 
 const kilo = (week: Week) =>
   Object.fromEntries(

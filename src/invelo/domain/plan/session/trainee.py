@@ -176,7 +176,7 @@ class Trainee:
     def _too_short(stand: Stand) -> str:
         likely = stand.here.likely
         held = f"about {likely.likely:.0f} s" if likely else "too short"
-        return f"It is held {held}; take help, or single near-best tries as practice only."
+        return f"It is held {held}; take assistance, or single near-best tries as practice only."
 
     def loose(
         self, movement: Movement, purpose: Purpose, sets: int | None = None, name: str = ""

@@ -302,7 +302,7 @@ def _too_stressful(problem: PlanningProblem, plan: Plan) -> Iterator[Breach]:
         if task.stressful and len(days) > problem.stressful_limit:
             yield Breach(
                 WEEK_RULES["week.stressful"],
-                f"{task.name} stands on {len(days)} days; {problem.stressful_limit} is the limit.",
+                f"{task.name} is on {len(days)} days; {problem.stressful_limit} is the limit.",
                 (task.key,),
                 tuple(days),
             )
@@ -328,7 +328,7 @@ def _too_few(problem: PlanningProblem, plan: Plan) -> Iterator[Breach]:
         if not task.least <= len(days) <= task.most:
             yield Breach(
                 WEEK_RULES["week.least"],
-                f"{task.name} stands on {len(days)} days; {task.least} to {task.most} are asked.",
+                f"{task.name} is on {len(days)} days; {task.least} to {task.most} are asked.",
                 (task.key,),
                 tuple(days),
             )

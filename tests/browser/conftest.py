@@ -5,6 +5,7 @@ import signal
 import subprocess
 import sys
 import tempfile
+import threading
 import urllib.request
 from collections.abc import Iterator
 from contextlib import contextmanager
@@ -89,6 +90,8 @@ class Service:
                 break
         else:
             raise AssertionError(f"the service did not start:\n{said}")
+        # whatever it and its worker say later is read too: a full pipe would hold them up
+        threading.Thread(target=self._process.stderr.read, daemon=True).start()
         with urllib.request.urlopen(f"{self.url}/api/health", timeout=10) as answer:
             assert answer.status == 200
 
@@ -99,13 +102,15 @@ class Service:
         of_service = ["pgrep", "-P", str(self._process.pid), "-f", "invelo worker"]
         worker = int(subprocess.run(of_service, capture_output=True, check=True).stdout)
         os.kill(worker, signal.SIGSTOP)
-        yield
-        os.kill(worker, signal.SIGCONT)
+        try:
+            yield
+        finally:
+            os.kill(worker, signal.SIGCONT)
 
     def stop(self) -> None:
         if self._process is not None:
             self._process.send_signal(signal.SIGINT)
-            self._process.communicate(timeout=20)
+            self._process.wait(20)
             self._process = None
 
     def restart(self) -> None:

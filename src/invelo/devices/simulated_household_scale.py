@@ -8,7 +8,7 @@ from dataclasses import replace
 from math import exp
 from random import Random
 
-from invelo.domain.athlete.household_scale import HOW, Position, ScaleReading, expected_hands
+from invelo.domain.athlete.household_scale import HOW, HeldPosition, Position, expected_hands
 from invelo.domain.biomechanics.body import HANDS_PER_FORM, HANDS_SHARED, Body
 
 STEP = 0.5
@@ -18,7 +18,7 @@ BREATH = 0.4
 """Standard deviation of a reading, kg."""
 
 
-def weigh(body: Body, seed: int) -> tuple[float, tuple[ScaleReading, ...]]:
+def weigh(body: Body, seed: int) -> tuple[float, tuple[HeldPosition, ...]]:
     """Standing weight and the three positions of a body off the model by chance.
 
     Args:
@@ -32,8 +32,8 @@ def weigh(body: Body, seed: int) -> tuple[float, tuple[ScaleReading, ...]]:
     position: Position
     for position in HOW:
         factor = exp(shared + random.gauss(0.0, HANDS_PER_FORM))
-        under_feet = body.mass - factor * expected_hands(plain, ScaleReading(position, 0.0))
-        readings.append(ScaleReading(position, _read(under_feet + random.gauss(0.0, BREATH))))
+        under_feet = body.mass - factor * expected_hands(plain, HeldPosition(position, 0.0))
+        readings.append(HeldPosition(position, _read(under_feet + random.gauss(0.0, BREATH))))
     return _read(body.mass + random.gauss(0.0, BREATH)), tuple(readings)
 
 

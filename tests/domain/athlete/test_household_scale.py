@@ -5,7 +5,7 @@ from dataclasses import replace
 import numpy as np
 import pytest
 
-from invelo.domain.athlete.household_scale import Position, ScaleReading, check
+from invelo.domain.athlete.household_scale import HeldPosition, Position, check
 from invelo.domain.biomechanics.body import HANDS_PER_FORM, HANDS_SHARED, Body
 from invelo.domain.biomechanics.reading import reading
 from invelo.domain.biomechanics.setup import set_up
@@ -24,8 +24,8 @@ def would_read(body: Body, position: Position, factor: float = 1.0) -> float:
     return body.mass - factor * float(hands)
 
 
-def readings(factor: float = 1.0, body: Body = AVERAGE) -> tuple[ScaleReading, ...]:
-    return tuple(ScaleReading(each, would_read(body, each, factor)) for each in POSITIONS)
+def readings(factor: float = 1.0, body: Body = AVERAGE) -> tuple[HeldPosition, ...]:
+    return tuple(HeldPosition(each, would_read(body, each, factor)) for each in POSITIONS)
 
 
 def test_a_body_like_the_model_stays_and_its_range_narrows() -> None:
@@ -62,7 +62,7 @@ def test_four_bodies_of_five_lie_in_the_range() -> None:
         for each in POSITIONS:
             own = np.exp(shared + random.normal(0, HANDS_PER_FORM))
             read = would_read(AVERAGE, each, float(own)) + random.normal(0, 1 / Z80)
-            taken.append(ScaleReading(each, float(read)))
+            taken.append(HeldPosition(each, float(read)))
         standing = 75.0 + random.normal(0, 0.5 / Z80)
         told = check(AVERAGE, float(standing), tuple(taken))
         inside += told.factor.low <= np.exp(shared) <= told.factor.high
@@ -73,7 +73,7 @@ def test_two_centimetres_of_distance_are_about_half_a_kilo() -> None:
     contacts = reading(AVERAGE, set_up("push_up", foot_height=0.03)).posture.contacts
     own = abs(float(contacts[0].point[0, 0, 0] - contacts[1].point[0, 0, 0]))
     hands = [
-        check(AVERAGE, 75.0, (ScaleReading("floor, arms straight", 22.0, own + by),))
+        check(AVERAGE, 75.0, (HeldPosition("floor, arms straight", 22.0, own + by),))
         .seen[0]
         .expected.likely
         for by in (0.0, 0.02)
@@ -99,12 +99,12 @@ def test_loads_take_the_factor_and_a_narrower_range_and_ratios_stay() -> None:
 @pytest.mark.parametrize(
     ("standing", "taken", "field"),
     [
-        (57.0, (ScaleReading("floor, low", 20.0),), "standing weight"),
-        (75.0, (ScaleReading("floor, low", 74.0),), "floor, low: reading"),
-        (75.0, (ScaleReading("floor, low", 1.0),), "floor, low: reading"),
+        (57.0, (HeldPosition("floor, low", 20.0),), "standing weight"),
+        (75.0, (HeldPosition("floor, low", 74.0),), "floor, low: reading"),
+        (75.0, (HeldPosition("floor, low", 1.0),), "floor, low: reading"),
         (75.0, (), "readings"),
-        (75.0, (ScaleReading("floor, low", 20.0),) * 2, "readings"),
-        (75.0, (ScaleReading("floor, low", 20.0, 3.0),), "floor, low: distance"),
+        (75.0, (HeldPosition("floor, low", 20.0),) * 2, "readings"),
+        (75.0, (HeldPosition("floor, low", 20.0, 3.0),), "floor, low: distance"),
     ],
 )
 def test_what_cannot_be_is_said_by_name(standing, taken, field) -> None:

@@ -13,7 +13,7 @@ from invelo.db import access
 from invelo.db.queries import athlete_rows
 from invelo.db.tables.athlete import ScaleCheckRow
 from invelo.devices import simulated_household_scale
-from invelo.domain.athlete.household_scale import HOW, Position, ScaleReading
+from invelo.domain.athlete.household_scale import HOW, HeldPosition, Position
 from invelo.domain.errors import InputError
 from invelo.domain.strict import StrictModel
 from invelo.services.athlete import household_scale
@@ -32,9 +32,9 @@ class PositionReading(StrictModel):
         None, description="From the ball of the foot, or the knee, to the wrist."
     )
 
-    def core(self) -> ScaleReading:
+    def core(self) -> HeldPosition:
         """As the domain reads it."""
-        return ScaleReading(self.position, self.read_kg, self.distance_m)
+        return HeldPosition(self.position, self.read_kg, self.distance_m)
 
 
 class NewScaleCheck(StrictModel):

@@ -57,7 +57,7 @@ MOST_OFF = 0.15
 
 
 @dataclass(frozen=True)
-class ScaleReading:
+class HeldPosition:
     """One position held still.
 
     Attributes:
@@ -83,7 +83,7 @@ class PositionSeen:
         odd: why it is doubted, '' where it fits the others.
     """
 
-    reading: ScaleReading
+    reading: HeldPosition
     hands: float
     expected: Estimate
     odd: str
@@ -106,7 +106,7 @@ class ScaleCheck:
     words: str
 
 
-def check(body: Body, standing_kg: float, readings: tuple[ScaleReading, ...]) -> ScaleCheck:
+def check(body: Body, standing_kg: float, readings: tuple[HeldPosition, ...]) -> ScaleCheck:
     """What a household scale says of a body.
 
     Args:
@@ -162,7 +162,7 @@ def check(body: Body, standing_kg: float, readings: tuple[ScaleReading, ...]) ->
     return ScaleCheck(seen, factor, (mean, deviation), _words(mean, deviation, seen))
 
 
-def expected_hands(body: Body, told: ScaleReading) -> float:
+def expected_hands(body: Body, told: HeldPosition) -> float:
     """What the model says the hands carry in a position, kg."""
     load, place = reading(body, _set_up(body, told)), _SET_UPS[told.position][1]
     return float(load.measured[place, 0])
@@ -179,7 +179,7 @@ def _check_standing(body: Body, standing_kg: float) -> None:
 
 
 def _part(
-    body: Body, standing_kg: float, told: ScaleReading
+    body: Body, standing_kg: float, told: HeldPosition
 ) -> tuple[float, Reading, float, float]:
     """Load of the hands, the model's reading, the logarithm of their ratio, and its deviation."""
     require_within(f"{told.position}: reading", told.read_kg, 0.0, 300.0, "kg")
@@ -197,7 +197,7 @@ def _part(
     return hands, load, log(hands / expected), hypot(HANDS_PER_FORM, off / hands)
 
 
-def _set_up(body: Body, told: ScaleReading) -> SetUp:
+def _set_up(body: Body, told: HeldPosition) -> SetUp:
     """The position, with the hands as far from the feet as they were."""
     form, _ = _SET_UPS[told.position]
     plain = set_up(form, foot_height=SCALE_HEIGHT)

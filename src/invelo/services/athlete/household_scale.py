@@ -1,5 +1,6 @@
 """A household scale on a body: asked, kept, accepted or not, undone."""
 
+from dataclasses import replace
 from datetime import datetime
 from uuid import UUID
 
@@ -7,22 +8,22 @@ from pydantic import TypeAdapter
 from sqlmodel import Session
 
 from invelo.db import access
+from invelo.db.codec import body_of, body_on
 from invelo.db.columns import dated
 from invelo.db.errors import ConflictError, MissingError
 from invelo.db.moment import Moment
 from invelo.db.queries import athlete_rows
 from invelo.db.tables.athlete import AthleteRow, ScaleCheckRow
 from invelo.domain.athlete import household_scale
-from invelo.domain.athlete.household_scale import ScaleCheck, ScaleReading
+from invelo.domain.athlete.household_scale import HeldPosition, ScaleCheck
 from invelo.domain.biomechanics.body import Body
 
-READINGS: TypeAdapter[tuple[ScaleReading, ...]] = TypeAdapter(tuple[ScaleReading, ...])
+READINGS: TypeAdapter[tuple[HeldPosition, ...]] = TypeAdapter(tuple[HeldPosition, ...])
 
 
 def plain_body(db: Session, athlete_id: UUID) -> Body:
     """The body as last measured, without what a scale said of it."""
-    measure = athlete_rows.measurements(db, athlete_id)[-1]
-    return Body(measure.mass_kg, measure.stature_m, lengths=tuple(sorted(measure.lengths.items())))
+    return replace(body_of(athlete_rows.measurements(db, athlete_id)[-1]), hands=None)
 
 
 def keep(
@@ -30,7 +31,7 @@ def keep(
     athlete: AthleteRow,
     check_id: UUID,
     standing_kg: float,
-    readings: tuple[ScaleReading, ...],
+    readings: tuple[HeldPosition, ...],
     moment: Moment,
 ) -> ScaleCheckRow:
     """Keep what a scale said; nothing changes until it is accepted. A replay changes nothing.
@@ -62,13 +63,14 @@ def keep(
 
 
 def said(db: Session, row: ScaleCheckRow) -> ScaleCheck:
-    """What a kept check says, on the body as it is known.
+    """What a kept check says, of the body as it was known that day.
 
     Raises:
-        InputError: where the body has changed so that it cannot be that one's any more.
+        InputError: where today's model refuses the readings.
     """
     readings = READINGS.validate_python(row.inputs["readings"])
-    body = plain_body(db, row.athlete_id)
+    measures = athlete_rows.measurements(db, row.athlete_id)
+    body = replace(body_on(measures, row.local_date), hands=None)
     return household_scale.check(body, float(row.inputs["standing_kg"]), readings)
 
 

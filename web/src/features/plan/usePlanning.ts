@@ -1,5 +1,5 @@
 /** Planning a week: a worker plans it and tells of every better plan; stopping keeps the best. */
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { answer, api, Problem, type Schema } from "../../common/api/client";
 import { useRefresh } from "../../common/api/queries";
 import { listen } from "../../common/api/stream";
@@ -34,6 +34,7 @@ export function usePlanning(sheet: Sheet) {
   const [id, setId] = useState(sheet.planning_id);
   const [told, setTold] = useState<PlanningOut | null>(null);
   const [asking, setAsking] = useState(false);
+  const unwanted = useRef(false);
   const [error, setError] = useState<Error | null>(null);
   const { athlete_id, week_start } = sheet;
 
@@ -56,6 +57,7 @@ export function usePlanning(sheet: Sheet) {
     setAsking(true);
     setError(null);
     setTold(null);
+    unwanted.current = false;
     try {
       const asked = await answer(
         api.POST("/api/athletes/{athlete_id}/week/plans", {
@@ -65,6 +67,7 @@ export function usePlanning(sheet: Sheet) {
       );
       setTold(asked);
       setId(asked.id);
+      if (unwanted.current) await end(asked.id); // stopped before it was asked for
     } catch (cause) {
       setError(cause as Error);
     }
@@ -72,18 +75,23 @@ export function usePlanning(sheet: Sheet) {
   }
 
   async function stop() {
-    if (!id || !told || !isUnderWay(told)) return;
+    unwanted.current = asking;
+    if (asking || !id || !told || !isUnderWay(told)) return;
     try {
-      setTold(
-        await answer(
-          api.DELETE("/api/athletes/{athlete_id}/week/plans/{planning_id}", {
-            params: { path: { athlete_id, planning_id: id } },
-          }),
-        ),
-      );
+      await end(id);
     } catch (cause) {
       setError(cause as Error);
     }
+  }
+
+  async function end(planning_id: string) {
+    setTold(
+      await answer(
+        api.DELETE("/api/athletes/{athlete_id}/week/plans/{planning_id}", {
+          params: { path: { athlete_id, planning_id } },
+        }),
+      ),
+    );
   }
 
   function leave() {

@@ -261,7 +261,7 @@ def test_a_band_goes_out_of_use_and_is_taken_back(page: Page) -> None:
     page.click("knotted")
     page.sees("“narrow” is out of use.")
     page.until(lambda: not page.find_all('[aria-label="Out of use: narrow"]'))
-    page.click("Undo")
+    page.click("Take it back")
     page.find('[aria-label="Out of use: narrow"]')
 
 

@@ -155,7 +155,7 @@ def test_a_hold_best_of_six_gets_an_easier_shape() -> None:
 def test_where_there_is_no_easier_shape_it_says_so() -> None:
     alone = stand("l", ("l-sit", 6.0))
     item = trainee(alone).item(alone)
-    assert "take help" in item.why
+    assert "take assistance" in item.why
     assert item.main.low >= 5
 
 

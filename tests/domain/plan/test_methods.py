@@ -115,7 +115,7 @@ def test_each_hold_is_half_to_seven_tenths_of_the_best(best: int) -> None:
 
 def test_a_best_of_six_seconds_has_no_practice_hold() -> None:
     """A hold best of 6 s gets an easier shape or help, not a 3 s hold (common practice)."""
-    with pytest.raises(InputError, match=r"easier shape, or help"):
+    with pytest.raises(InputError, match=r"easier shape, or assistance"):
         hold_prescription(
             6.0, prescription_for("double_progression", "skill", "beginner", "s"), "skill"
         )

@@ -189,10 +189,10 @@ def test_weights_are_the_coachs() -> None:
             week(task("a", stress={"knee": 3}), days=7),
             {("a", 0), ("a", 2), ("a", 4)},
             "week.stressful",
-            "A stands on 3 days; 2 is the limit",
+            "A is on 3 days; 2 is the limit",
         ),
         (week(task("a"), days=1), {("a", 5)}, "week.place", "Saturday: there is no time"),
-        (week(task("a", least=1)), set(), "week.least", "A stands on 0 days"),
+        (week(task("a", least=1)), set(), "week.least", "A is on 0 days"),
         (week(task("a"), pins=(Pin("a", 1),)), set(), "week.pin", "A is pinned to Tuesday"),
         (
             week(task("a"), pins=(Pin("a", 1, False),)),

@@ -129,6 +129,11 @@ _built = _in(
     "tests/domain/biomechanics/test_limiting_measures.py",
     "tests/domain/biomechanics/test_laws_of_forms.py",
 )
+_checked = _in(
+    "src/invelo/domain/biomechanics/posture/checks.py",
+    "tests/domain/biomechanics/test_limiting_measures.py",
+    "tests/domain/biomechanics/test_laws_of_forms.py",
+)
 _limits = _in(
     "src/invelo/domain/biomechanics/effort.py",
     "tests/domain/biomechanics/test_limiting_measures.py",
@@ -346,8 +351,8 @@ MUTATIONS = [
         "np.degrees(np.arcsin(raised) - np.arcsin(over))",
         "np.zeros(1)",
     ),
-    _built("legs rise as they like", "_check_lift", "line[..., 1] > most", "line[..., 1] > 9.0"),
-    _built("straps pull from below", "_check_straps", "anchor > 0.0", "anchor > 90.0"),
+    _checked("legs rise as they like", "check_lift", "line[..., 1] > most", "line[..., 1] > 9.0"),
+    _checked("straps pull from below", "check_straps", "anchor > 0.0", "anchor > 90.0"),
     _built("hands slide in a pike", "build", "if form.gives:", "if False:"),
     _built(
         "wide arms are long arms",

@@ -104,17 +104,6 @@ def set_up(page: Page, movement: str, shape: str | None) -> None:
         settled(page)
 
 
-def scale(page: Page) -> None:
-    """A household scale against the model, by the simulated one."""
-    page.click("Scale …")
-    page.click("No scale at hand: fill in the simulated one")
-    page.click("Compare with the model")
-    page.button("Accept")
-    take(page, "bench-scale")
-    page.click("Close")
-    no_dialog(page)
-
-
 def intake(page: Page) -> None:
     """A screen that limits: a sore wrist."""
     page.click("Intake of Bram Oster")
@@ -209,7 +198,6 @@ def benches(page: Page) -> None:
     page.open_ladder("Juno Pell")
     page.press("4")
     settled(page)
-    scale(page)
     put(page, "surface under the feet", "20")
     put(page, "surface under the feet", "0")
     set_up(page, "Planche", "straddle")

@@ -58,7 +58,11 @@ def new_client(app: FastAPI) -> Iterator[Callable[[], TestClient]]:
     with ExitStack() as stack:
 
         def make() -> TestClient:
-            client = TestClient(app, base_url="http://localhost", raise_server_exceptions=False)
+            client = TestClient(
+                app,
+                base_url="http://localhost",
+                raise_server_exceptions=bool(__import__("os").environ.get("INV_RAISE")),
+            )
             return stack.enter_context(client)  # one event loop for all it asks
 
         yield make

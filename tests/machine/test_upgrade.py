@@ -169,7 +169,7 @@ def test_what_it_kept_by_name_has_the_names_of_today(restored: Engine) -> None:
     assert ("lower back",) in told
     assert ("low back",) not in told
     answered = {one for (one,) in rows(restored, "SELECT DISTINCT answer FROM proposal")}
-    assert answered <= {None, "accept", "edit", "decline", "expired"}
+    assert answered <= {None, "accept", "edit", "decline", "expired", "noted"}
     methods = {one for (one,) in rows(restored, "SELECT DISTINCT method FROM ladder")}
     assert {"double_progression", "wave"} <= methods
     (document,) = rows(restored, "SELECT document FROM availability LIMIT 1")[0]

@@ -5,12 +5,13 @@ from collections.abc import Iterable
 from dataclasses import asdict
 from datetime import date
 from typing import Any
+from uuid import UUID
 
 from pydantic import TypeAdapter, ValidationError
 
 from invelo.db.columns import SetUpColumns
 from invelo.db.tables.athlete import BodyMeasurementRow
-from invelo.db.tables.ladder import LadderRow, RungRow
+from invelo.db.tables.ladder import LadderRow, RungColumns
 from invelo.db.tables.training import LoggedSetRow, TrainingSessionRow
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.catalogue.catalogue import catalogue
@@ -20,7 +21,14 @@ from invelo.domain.estimate import Estimate
 from invelo.domain.ladder.rung import Rung
 from invelo.domain.ladder.step_policy import Lever, StepPolicy
 from invelo.domain.plan.prescription import Criterion, Level, Method, Prescription, Purpose, Unit
-from invelo.domain.training.log import OneSide, SessionRecord, SetKind, SetRecord
+from invelo.domain.training.log import (
+    AskedRange,
+    Derived,
+    OneSide,
+    SessionRecord,
+    SetKind,
+    SetRecord,
+)
 
 
 def body_of(measure: BodyMeasurementRow) -> Body:
@@ -52,6 +60,7 @@ PURPOSE: TypeAdapter[Purpose] = TypeAdapter(Purpose)
 LEVEL: TypeAdapter[Level] = TypeAdapter(Level)
 METHOD: TypeAdapter[Method] = TypeAdapter(Method)
 SET_KIND: TypeAdapter[SetKind] = TypeAdapter(SetKind)
+DERIVED: TypeAdapter[Derived] = TypeAdapter(Derived)
 ONE_SIDE: TypeAdapter[OneSide] = TypeAdapter(OneSide)
 LEVER_ORDER: TypeAdapter[tuple[Lever, ...]] = TypeAdapter(tuple[Lever, ...])
 
@@ -84,7 +93,7 @@ def set_up_columns(movement: str, modifiers: Modifiers) -> dict[str, Any]:
     return {"movement": movement, "changes": CHANGES.dump_python(modifiers, mode="json")}
 
 
-def rung_of(row: RungRow) -> Rung:
+def rung_of(row: RungColumns) -> Rung:
     """A rung as the domain reasons about it."""
     unit = UNIT.validate_python(row.unit)
     return Rung(
@@ -104,9 +113,16 @@ def rung_of(row: RungRow) -> Rung:
     )
 
 
-def session_of(session: TrainingSessionRow, sets: Iterable[LoggedSetRow]) -> SessionRecord:
-    """A session as decisions read it; rungs are keyed by their row's id."""
-    return SessionRecord(session.local_date, tuple(set_of(row) for row in sets))
+def session_of(
+    session: TrainingSessionRow, sets: Iterable[LoggedSetRow], ladder_id: UUID | None = None
+) -> SessionRecord:
+    """A session as decisions read it; rungs are keyed by their row's id. What it asked is that of
+    one ladder."""
+    asked = session.asked.get(str(ladder_id), {})
+    derived = DERIVED.validate_python(asked.get("derived", ""))
+    return SessionRecord(
+        session.local_date, tuple(set_of(row, asked.get("rpe")) for row in sets), derived
+    )
 
 
 def rung_columns(rung: Rung) -> dict[str, Any]:
@@ -135,8 +151,13 @@ def step_policy_of(row: LadderRow) -> StepPolicy:
     )
 
 
-def set_of(row: LoggedSetRow) -> SetRecord:
-    """A logged set as decisions read it."""
+def set_of(row: LoggedSetRow, asked_rpe: float | None = None) -> SetRecord:
+    """A logged set as decisions read it.
+
+    Args:
+        row: as logged.
+        asked_rpe: effort that its session asked, where the set does not say.
+    """
     return SetRecord(
         str(row.rung_id or ""),
         row.amount,
@@ -150,7 +171,20 @@ def set_of(row: LoggedSetRow) -> SetRecord:
         row.number,
         about_of(row),
         row.partial,
+        asked_of(row, asked_rpe),
     )
+
+
+def asked_of(row: LoggedSetRow, asked_rpe: float | None = None) -> AskedRange | None:
+    """What a set was to be, None where that was not kept."""
+    if row.prescribed_min is None or row.prescribed_max is None:
+        return None
+    rpe = row.prescribed_rpe or asked_rpe or USUAL_ASKED_RPE
+    return AskedRange(row.prescribed_min, row.prescribed_max, rpe, row.prescribed_open)
+
+
+USUAL_ASKED_RPE = 9.0
+"""Effort of sets that were asked for before it was kept with them."""
 
 
 def about_of(row: LoggedSetRow) -> tuple[float, float] | None:

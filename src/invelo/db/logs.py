@@ -37,11 +37,12 @@ class LoggedSession:
 
     row: TrainingSessionRow
     sets: tuple[LoggedSetRow, ...]
+    ladder_id: UUID | None = None
 
     @property
     def record(self) -> SessionRecord:
-        """As the domain reads it."""
-        return session_of(self.row, self.sets)
+        """As the domain reads it, by what was asked on its ladder."""
+        return session_of(self.row, self.sets, self.ladder_id)
 
 
 def standing_sets(db: Session, session_ids: list[UUID]) -> dict[UUID, list[LoggedSetRow]]:
@@ -142,7 +143,9 @@ def finished(db: Session, ladder_id: UUID, most: int = LOOK_BACK) -> list[Logged
     sets = standing_sets(db, [row.id for row in rows])
     own = set(db.exec(rungs))
     return [
-        LoggedSession(row, tuple(logged for logged in sets[row.id] if logged.rung_id in own))
+        LoggedSession(
+            row, tuple(logged for logged in sets[row.id] if logged.rung_id in own), ladder_id
+        )
         for row in reversed(rows)
     ]
 

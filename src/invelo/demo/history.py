@@ -9,14 +9,16 @@ end of each week the week is looked at. What the newest sessions propose is left
 
 import math
 from collections.abc import Callable
+from dataclasses import replace
 from datetime import datetime, timedelta
 from random import Random
 
 from sqlmodel import Session, select
 
-from invelo.db.codec import body_of, rung_of
+from invelo.db.codec import body_of
 from invelo.db.errors import ConflictError
 from invelo.db.moment import Moment
+from invelo.db.queries import training_rows
 from invelo.db.tables.account import AccountRow
 from invelo.db.tables.athlete import AthleteRow, BodyMeasurementRow
 from invelo.db.tables.ladder import LadderRow
@@ -40,16 +42,19 @@ from invelo.domain.catalogue.catalogue import ReadyLadder, catalogue
 from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.errors import InputError
 from invelo.domain.ladder.rung import demand
-from invelo.domain.simulation.perform import perform, tires_by
-from invelo.domain.simulation.response import Response, Talent, allowed
+from invelo.domain.plan.methods import CEILING
+from invelo.domain.simulation.perform import perform
+from invelo.domain.simulation.response import Answer, Talent, allowed, answer_of
 from invelo.domain.strength.bands import Pull, fit
 from invelo.domain.strength.capacity import evidence
+from invelo.domain.strength.fatigue import FRESH
 from invelo.domain.training.log import SetRecord
 from invelo.domain.training.set_draft import SetDraft
 from invelo.services.account import accounts
 from invelo.services.athlete import battery
 from invelo.services.equipment import bands
-from invelo.services.ladder import ladder, prescription
+from invelo.services.ladder import case, ladder, prescription
+from invelo.services.plan import availability
 from invelo.services.review import review, weekly
 from invelo.services.squad import squad
 from invelo.services.training import floor
@@ -156,8 +161,7 @@ class _MemberHistory:
                 True,
                 enrolled,
             )
-        self.retest_next = False
-        self.response = Response(self._talent(tested.modifiers(), movement.id, amount))
+        self.response: Answer = answer_of(self._talent(tested.modifiers(), movement.id, amount))
 
     def _talent(self, changes: Modifiers, movement_id: str, amount: float) -> Talent:
         measure = self.db.exec(
@@ -173,7 +177,14 @@ class _MemberHistory:
             amount,
             10,
         )
-        return Talent(body, truth.greatest.likely, gain=self.member.gain, tires=self.member.tires)
+        return Talent(
+            body,
+            truth.greatest.likely,
+            gain=self.member.gain,
+            tires=self.member.tires,
+            law="saturating",
+            luck=sum(map(ord, self.member.name)),
+        )
 
     def live(self) -> None:
         """Day by day to the end of the story."""
@@ -182,7 +193,7 @@ class _MemberHistory:
             open_now = offset > self.days - LEFT_OPEN_DAYS
             if day.weekday() == 0 and offset > 7:
                 self._look_at_week(day, open_now)
-            if self._trains(day, offset):
+            if self._trains(day, offset) and not self._enough_days(day):
                 self._session(day, offset, open_now)
             self.response.rest()
 
@@ -197,6 +208,16 @@ class _MemberHistory:
             and day.weekday() in self.member.days
             and self.random.random() > self.member.skips
         )
+
+    def _enough_days(self, day: datetime) -> bool:
+        """Whether the ladder was trained on as many days of this week as the coach allows."""
+        asked = availability.of(self.db, self.athlete.id)
+        limit = dict(asked.rarely).get(str(self.row.id)) if asked else None
+        if limit is None:
+            return False
+        monday = (day - timedelta(days=day.weekday())).date()
+        done = training_rows.days_on_ladder(self.db, self.row.id, monday)
+        return len(set(done)) >= limit
 
     def _look_at_week(self, day: datetime, open_now: bool) -> None:
         moment = Moment(day.replace(hour=7, minute=0), ZONE)
@@ -224,46 +245,53 @@ class _MemberHistory:
     def _sets(
         self, session: TrainingSessionRow, moment: Moment, offset: int
     ) -> list[tuple[SetRecord, float]]:
+        """The sets as the day asks them, each as well as the truth allows."""
         db, row, random = self.db, self.row, self.random
         assert row.current_rung_id is not None  # noqa: S101  (their test placed them)
-        kept = ladder.rung_on(db, row.id, row.current_rung_id)
-        rung = rung_of(kept)
-        capacity = self.response.capacity * math.exp(random.gauss(0.0, 0.025))
-        there = allowed(self.response.talent, capacity, demand(self.response.talent.body, rung))
+        talent = self.response.talent
+        pace = availability.course_week(db, self.athlete.id, moment.local_date)
+        easy = (pace.share, pace.rpe) if pace.kind != "build" else None
+        seen = ladder.view(db, row, self.athlete, moment.local_date)
+        asked = case.asked(db, seen, moment.local_date, easy)
+        prescription = asked.rung.prescription
+        capacity = self.response.capacity * math.exp(random.gauss(0.0, talent.day))
+        there = allowed(talent, capacity, demand(talent.body, asked.rung))
         hurts, place = self.member.pain_on(self.days - offset)
         done: list[tuple[SetRecord, float]] = []
-        drop = 0.0
-        for number in range(1, rung.prescription.sets + 1):
-            can = max(1.0, there * (1.0 - drop))
-            tests = self.retest_next and number == 1
+        fatigue = FRESH
+        for number in range(1, prescription.sets + 1):
+            can = max(1.0, there * fatigue.left(talent.falls))
+            last = number == prescription.sets
+            rpe = asked.last_rpe if last and asked.last_rpe else prescription.rpe
+            open_end = last and asked.open_end
+            wanted = replace(prescription, rpe=rpe)
             performed = perform(
-                rung.prescription, can, random.gauss(0.0, 0.3), random.random(), tests
+                wanted, can, random.gauss(0.0, 0.3), random.random(), open_end, talent.bias
             )
-            drop += tires_by(performed.rpe)
-            at = Moment(moment.at + timedelta(seconds=(rung.prescription.rest + 40) * number), ZONE)
-            last = number == rung.prescription.sets
+            fatigue = fatigue.after(performed.amount / can, prescription.rest)
+            at = Moment(moment.at + timedelta(seconds=(prescription.rest + 40) * number), ZONE)
             draft = SetDraft(
-                rung_id=kept.id,
+                rung_id=row.current_rung_id,
                 number=number,
                 amount=float(performed.amount),
-                unit=rung.prescription.unit,
+                unit=prescription.unit,
+                changes=asked.rung.modifiers,
                 rpe=performed.rpe,
                 form_ok=performed.form_ok,
                 pain=hurts if last else 0,
                 pain_place=place if last and hurts else "",
-                prescribed_min=rung.prescription.low,
-                prescribed_max=rung.prescription.high,
+                prescribed_min=prescription.low,
+                prescribed_max=max(prescription.high, CEILING[prescription.unit])
+                if open_end
+                else prescription.high,
+                prescribed_rpe=10.0 if open_end else rpe,
+                prescribed_open=open_end,
             )
             floor.log(db, session, floor.SetEntry(new_id(random), draft, at), at.at)
-            done.append(
-                (
-                    SetRecord(
-                        "", float(performed.amount), performed.rpe, unit=rung.prescription.unit
-                    ),
-                    can,
-                )
+            record = SetRecord(
+                "", float(performed.amount), performed.true_rpe, unit=prescription.unit
             )
-        self.retest_next = False
+            done.append((record, can))
         return done
 
     def _answer(self, proposal: ProposalRow, moment: Moment) -> None:
@@ -279,7 +307,5 @@ class _MemberHistory:
                 review.answer(self.db, row, proposal, self.coach, said, None, note, moment)
         except (ConflictError, InputError):
             review.answer(self.db, row, proposal, self.coach, "decline", None, "not today", moment)
-        if row is self.row and proposal.outcome == "retest":
-            self.retest_next = True
         if row.stopped:
             ladder.resume(self.db, row)

@@ -16,7 +16,7 @@ from invelo.domain.plan.week.availability import StandingAvailability, WeekDay, 
 from invelo.domain.plan.week.solve import solve
 from invelo.domain.plan.week.tasks import Extra
 from invelo.domain.training.set_draft import SetDraft
-from invelo.services.ladder import ladder, prescription
+from invelo.services.ladder import prescribed, prescription
 from invelo.services.plan import daily_minimum, week
 from invelo.services.training import floor, live
 
@@ -57,7 +57,8 @@ def train_now(db: Session, athlete: AthleteRow, done: int, moment: Moment, rando
     """A session that runs as the demo is opened: so many sets done, the next at hand."""
     row = ladder_rows.of_athlete(db, athlete.id)[0]
     assert row.current_rung_id is not None  # noqa: S101  (their test placed them)
-    rung = ladder.rung_on(db, row.id, row.current_rung_id)
+    rung = prescribed.standing(db, row.id)
+    assert rung is not None  # noqa: S101
     done = min(done, rung.sets - 1)
     began = Moment(moment.at - timedelta(minutes=4 + 3 * done), moment.time_zone)
     session = floor.start(db, athlete, new_id(random), f"{began.local_date:%A}", began, moment.at)
@@ -67,7 +68,7 @@ def train_now(db: Session, athlete: AthleteRow, done: int, moment: Moment, rando
         draft = SetDraft(
             number=number,
             rpe=7.5 + 0.5 * number,
-            rung_id=rung.id,
+            rung_id=rung.rung_id,
             amount=rung.low + random.randint(0, 2),
             prescribed_min=rung.low,
             prescribed_max=rung.high,

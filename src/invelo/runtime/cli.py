@@ -293,6 +293,14 @@ def predict(source: Source = "-", schema: Schema = False) -> None:  # type: igno
     _answer(source, schema, exchange.requests, exchange.predict)
 
 
+@app.command()
+def review(source: Source = "-", schema: Schema = False) -> None:  # type: ignore[assignment]
+    """Sessions on a ladder to what is known and what comes next: a JSON list in, a list out."""
+    from invelo.formats.scripts import review as exchange
+
+    _answer(source, schema, exchange.requests, exchange.review)
+
+
 ObjectSource = Annotated[
     typer.FileText, typer.Argument(help="A JSON object; standard input if left out.")
 ]

@@ -93,9 +93,10 @@ def test_a_hold_ladder_is_trained_and_judged_in_seconds(coach: Coach) -> None:
             path = f"{coach.run(session)}/sets/{uuid4()}"
             coach.put(path, seconds=rung["prescription"]["high"], **body)
         proposal = coach.finishes(session)
-    assert proposal["outcome"] == "add_set"  # the next shape is not there for the prescription yet
-    assert " s (" in proposal["reason"]
-    assert "15 s" in proposal["reason"]
+    assert proposal["outcome"] == "step_up"
+    assert proposal["now"]["unit"] == proposal["then"]["unit"] == "s"
+    assert " s clean" in proposal["reason"]
+    assert proposal["then"]["low"] >= 5
     refused = coach.client.put(path.rsplit("/", 1)[0] + f"/{uuid4()}", json={**body, "reps": 8})
     assert problem(refused, 422)["field"] == "hold"
 

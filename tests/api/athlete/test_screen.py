@@ -80,6 +80,7 @@ def test_a_limit_closes_what_it_forbids_and_says_which(coach: Coach, ladder: dic
 
 
 def test_a_taken_step_onto_what_is_closed_is_refused(coach: Coach, ladder: dict) -> None:
+    coach.trains(ladder["id"])
     proposal = coach.trains(ladder["id"])
     screens(coach, ladder["athlete_id"], **SIGNS)
     path = f"/api/proposals/{proposal['id']}/answer"

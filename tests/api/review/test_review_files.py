@@ -12,14 +12,14 @@ def ladder(stage, coach: Coach) -> dict:
 
 
 def six_sessions(coach: Coach) -> dict:
-    """One step up taken, one declined, one session with pain."""
+    """One step up taken, a stop declined after pain."""
     made = coach.has_ladder()
     coach.trains(made["id"])
     step = coach.trains(made["id"])
     coach.post(f"/api/proposals/{step['id']}/answer", answer="accept")
     for _ in range(3):
         coach.trains(made["id"], (8, 8, 7), rpe=9)
-    hurt = coach.trains(made["id"], (7, 7, 7), pain=2, pain_place="wrist")
+    hurt = coach.trains(made["id"], (7, 7, 7), pain=4, pain_place="wrist")
     coach.post(f"/api/proposals/{hurt['id']}/answer", answer="decline", note="wrist first")
     return made
 

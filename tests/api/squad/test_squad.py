@@ -119,7 +119,7 @@ def test_a_test_is_read_with_the_body_of_its_day(coach, ladder, clock) -> None:
         f"/api/athletes/{ladder['athlete_id']}/body-measurements", mass_kg=90, stature_m=1.75
     )
     after = coach.get(f"/api/ladders/{ladder['id']}")["placement"]["capacity"]["likely"]
-    assert after == pytest.approx(before)
+    assert after == pytest.approx(before, rel=0.02)  # ten days of a usual growth
 
 
 @pytest.mark.parametrize(("mass", "field"), [(5, "mass"), (301, "mass")])
@@ -134,8 +134,7 @@ def test_a_bad_measure_is_refused(coach, mass, field) -> None:
 def test_who_needs_the_coach_first_stands_first(coach, clock) -> None:
     well, pending_decisions, hurt = (coach.enrols(name) for name in ("Anna", "Bela", "Cora"))
     ladders = [coach.gives_ladder(one["id"])["id"] for one in (well, pending_decisions, hurt)]
-    quiet = coach.trains(ladders[0])
-    coach.post(f"/api/proposals/{quiet['id']}/answer", answer="accept")
+    coach.trains(ladders[0])  # on course: nothing to answer
     coach.trains(ladders[1])
     coach.trains(ladders[1])  # met twice: a step up waits
     coach.trains(ladders[2], pain=6, pain_place="left wrist")
@@ -153,8 +152,7 @@ def test_a_line_tells_reach_against_the_gate(coach) -> None:
 
 
 def test_days_missed_are_counted_in_the_athletes_zone(coach, ladder, clock) -> None:
-    proposal = coach.trains(ladder["id"])
-    coach.post(f"/api/proposals/{proposal['id']}/answer", answer="accept")
+    coach.trains(ladder["id"])
     clock.pass_by(days=7)
     flags = coach.get("/api/squad")["athletes"][0]["flags"]
     assert flags == [{"kind": "missed", "text": "7 days since the last session"}]

@@ -242,19 +242,6 @@ def test_feet_raised_rank_above_the_floor_and_the_floor_above_the_knees(body: Bo
     assert not any(step.easier for step in measure(body, rungs).steps)
 
 
-def test_the_floor_at_thirty_reps_is_past_its_gate() -> None:
-    """Common practice: a set of about 30 is too light for strength: move on."""
-    from invelo.domain.review.proposals.situation import meets_criterion
-    from invelo.domain.training.log import SessionRecord, SetRecord
-
-    floor = on("push-up")
-    done = SessionRecord(
-        TODAY, tuple(SetRecord("floor", 30, 8.0) for _ in range(floor.criterion.sets))
-    )
-    assert meets_criterion(done, "floor", floor)
-    assert floor.criterion.amount < 30
-
-
 def test_what_is_to_hand_is_safe_and_real() -> None:
     assert STAGE.heights == (0.2, 0.4)
     assert STAGE.bars == (2.3,)

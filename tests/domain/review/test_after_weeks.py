@@ -169,12 +169,13 @@ def test_every_outcome_has_a_message_that_says_nothing_of_health(outcome) -> Non
 
 def test_figures_and_rungs_stand_in_the_message() -> None:
     def body(outcome: str) -> str:
-        told = MessageTopic(outcome, "Stair push-up", "Floor push-up", "Dips", "", 3.0)  # type: ignore[arg-type]
+        dose = "3 × 6–10 at effort 9"
+        told = MessageTopic(outcome, "Stair push-up", "Floor push-up", "Dips", "", 3.0, dose)  # type: ignore[arg-type]
         return message(told).body
 
-    assert "3 sets" in body("add_set")
+    assert "A set more from now on: “Stair push-up”: 3 × 6–10 at effort 9." in body("add_set")
     assert "3 days a week" in body("reduce_days")
-    assert "“Stair push-up” instead of “Floor push-up”" in body("step_back")
+    assert "“Stair push-up”" in body("step_back")
     assert body("hold").endswith(BYE)
 
 

@@ -51,7 +51,7 @@ def test_fatigue_hides_fitness_and_fades_sooner() -> None:
 
 def test_an_easy_set_trains_nothing_and_more_sets_tell_less_each() -> None:
     easy, three, six = Response(TALENT), Response(TALENT), Response(TALENT)
-    easy.train(hard(5.0))
+    easy.train(hard(4.0))
     three.train(hard())
     six.train(hard() * 2)
     assert easy.fitness == 0
@@ -185,4 +185,5 @@ def test_time_off_after_pain_is_the_same_for_all() -> None:
         member, "fixed", 12, watch=lambda day, _, done: done and days.append((day - FIRST_DAY).days)
     )
     assert season.pains > 1
-    assert mean(np.diff(days)) > 3
+    assert mean(np.diff(days)) >= 3
+    assert max(np.diff(days)) >= 8

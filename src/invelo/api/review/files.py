@@ -12,7 +12,7 @@ from invelo.api.common.problems import ERRORS
 from invelo.db import access, ladder_graph
 from invelo.db.tables.review import ProposalRow
 from invelo.domain.errors import InputError
-from invelo.domain.review.rules import RULES
+from invelo.domain.review.rules import rule_of
 from invelo.domain.review.trend import trend
 from invelo.formats.review.block_markdown import markdown
 from invelo.formats.review.words import BlockReport, ProposalReport
@@ -21,7 +21,14 @@ from invelo.services.review import outlook, reach, review, trends
 
 router = APIRouter(prefix="/api", tags=["Review files"], responses=ERRORS)
 
-ANSWERS = {"accept": "accepted", "edit": "edited", "decline": "declined", "expired": "expired"}
+ANSWERS = {
+    "accept": "accepted",
+    "edit": "edited",
+    "decline": "declined",
+    "expired": "expired",
+    "routine": "done by itself",
+    "undone": "undone",
+}
 
 
 @router.get("/ladders/{ladder_id}/review/file", response_class=Response)
@@ -90,7 +97,7 @@ def get_review_file(
 
 def _move(proposal: ProposalRow, names: dict[UUID, str]) -> str:
     """What an answer changed, without a word of why; '' where nothing moved."""
-    if proposal.answer not in ("accept", "edit") or proposal.outcome in (
+    if proposal.answer not in ("accept", "edit", "routine") or proposal.outcome in (
         "hold",
         "stop",
         "ease_off",
@@ -109,7 +116,7 @@ def _said(proposal: ProposalRow, names: dict[UUID, str]) -> ProposalReport:
         outcome=proposal.outcome.replace("_", " ").capitalize(),
         way=before if to == before else f"{before} → {to}",
         reason=proposal.reason,
-        rules=tuple(f"{RULES[rule].sentence} ({RULES[rule].source})" for rule in proposal.rules),
+        rules=tuple(f"{rule.sentence} ({rule.source})" for rule in map(rule_of, proposal.rules)),
         confidence=f"{proposal.confidence}. {proposal.confidence_why}",
         answer=f"{answer}: {proposal.note}" if answer and proposal.note else answer,
     )

@@ -36,6 +36,7 @@ def get_review(ladder_id: UUID, coach: Coach, db: Database) -> ReviewSheet:
     row, athlete = access.ladder_seen(db, coach.id, ladder_id)
     rungs = {rung.id: rung for rung in ladder_graph.rungs_of(db, row.id)}
     kept = review.proposals(db, row.id)
+    undoable = review.undoable(db, row)
     told = review_rows.messages_of(db, [proposal.id for proposal in kept])
     since = min((proposal.local_date for proposal in kept), default=None)
     points = [capacity.point for capacity in reach.over_time(db, row, _before(since))]
@@ -49,7 +50,15 @@ def get_review(ladder_id: UUID, coach: Coach, db: Database) -> ReviewSheet:
         else None,
         rungs=[RungName.model_validate(rung) for rung in rungs.values()],
         proposals=[
-            proposal_of(proposal, rungs, points, told.get(proposal.id)) for proposal in kept
+            proposal_of(
+                proposal,
+                rungs,
+                points,
+                told.get(proposal.id),
+                undoable,
+                review.preview(row, proposal, rungs, coach.name),
+            )
+            for proposal in kept
         ],
         sessions=sessions_of(db, logs.newest(db, row.athlete_id, review.NEWEST)),
     )
@@ -79,6 +88,22 @@ def answer(
     message = review_rows.messages_of(db, [said.id]).get(said.id)
     plain = proposal_of(said, rungs, (), message)
     return AnsweredProposalOut(**dict(plain), replanned=again.week_start if again else None)
+
+
+@router.post("/proposals/{proposal_id}/undo")
+def undo_answer(proposal_id: UUID, coach: Coach, db: Database, now: Now) -> AnsweredProposalOut:
+    """Take back what an answer, or a routine, has changed; until a session was done under it."""
+    proposal = access.proposal(db, coach.id, proposal_id, roles=access.WRITE)
+    row = access.ladder(db, coach.id, proposal.ladder_id, roles=access.WRITE)
+    db.refresh(proposal)
+    athlete = access.athlete(db, coach.id, row.athlete_id)
+    moment = moment_for(athlete, now)
+    said = review.undo(db, row, proposal, moment)
+    again = planning.ask_again(db, athlete, moment, "after the review")
+    rungs = {rung.id: rung for rung in ladder_graph.rungs_of(db, row.id)}
+    return AnsweredProposalOut(
+        **dict(proposal_of(said, rungs)), replanned=again.week_start if again else None
+    )
 
 
 @router.post("/proposals/accept")

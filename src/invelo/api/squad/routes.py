@@ -22,7 +22,7 @@ from invelo.db.codec import UNIT
 from invelo.db.moment import Moment
 from invelo.db.queries import athlete_rows, ladder_rows
 from invelo.domain.plan.prescription import Unit
-from invelo.domain.review.proposals.situation import Outcome
+from invelo.domain.review.proposals.situation import Outcome, Standing
 from invelo.domain.squad.squad import ORDER_WORDS, Kind
 from invelo.domain.strict import StrictModel
 from invelo.services.review import weekly
@@ -51,6 +51,7 @@ class PendingDecisionOut(ResponseModel):
     confidence: Literal["high", "medium", "low"]
     plain: bool = Field(description="Whether it may be taken along with others.")
     weekly: bool = Field(description="Whether the end of a week proposed it.")
+    standing: Standing = Field(description="A question, or what blocks all further training.")
 
 
 class SquadLineOut(ResponseModel):
@@ -106,6 +107,13 @@ class NewMeasure(StrictModel):
     )
 
 
+class RoutineBounds(StrictModel):
+    """Within what small changes inside a rung are done by themselves."""
+
+    routine: bool = Field(description="Whether any are; they are listed and can be undone.")
+    per_week: int = Field(1, ge=0, le=7, description="Changes a ladder and week.")
+
+
 class LadderName(ResponseModel):
     """A ladder by its goal."""
 
@@ -122,6 +130,8 @@ class AthleteOut(ResponseModel):
     note: str
     time_zone: str
     consent_on: date
+    routine: bool = Field(description="Whether small changes are done by themselves.")
+    routine_per_week: int = Field(description="How many a ladder and week.")
     measures: list[BodyMeasurementOut]
     ladders: list[LadderName]
 
@@ -171,6 +181,14 @@ def measure(
     row = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
     kept = squad.measure(db, row, body.mass_kg, body.stature_m, moment_for(row, now), body.lengths)
     return BodyMeasurementOut.model_validate(kept)
+
+
+@router.put("/athletes/{athlete_id}/routine")
+def set_routine(athlete_id: UUID, body: RoutineBounds, coach: Coach, db: Database) -> RoutineBounds:
+    """Say whether small changes inside a rung are done by themselves, and how many a week."""
+    row = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
+    squad.set_routine(db, row, body.routine, body.per_week)
+    return body
 
 
 @router.delete("/athletes/{athlete_id}", status_code=204)

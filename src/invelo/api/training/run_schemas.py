@@ -63,6 +63,7 @@ class RunSet(ResponseModel):
     rest: float
     kind: SetKind
     side: OneSide
+    open_end: bool = Field(description="Whether it goes on to its end, whatever the top.")
     sides: int = Field(description="Turns it takes: once for each side, or once.")
 
 

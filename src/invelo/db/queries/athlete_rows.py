@@ -7,6 +7,7 @@ from uuid import UUID
 from sqlmodel import Session, col, select
 
 from invelo.db.tables.athlete import (
+    AthleteAccessRow,
     AthleteLinkRow,
     AthleteRow,
     BodyMeasurementRow,
@@ -23,6 +24,15 @@ def with_a_ladder(db: Session) -> Sequence[AthleteRow]:
     """Everybody who trains on a ladder, whoever coaches them: for work that no coach asks for."""
     trains = select(LadderRow.athlete_id).where(LadderRow.athlete_id == AthleteRow.id)
     return db.exec(select(AthleteRow).where(trains.exists()).order_by(col(AthleteRow.id))).all()
+
+
+def owner(db: Session, athlete_id: UUID) -> UUID | None:
+    """The account that owns an athlete's record."""
+    return db.exec(
+        select(AthleteAccessRow.account_id).where(
+            AthleteAccessRow.athlete_id == athlete_id, AthleteAccessRow.role == "owner"
+        )
+    ).first()
 
 
 def measurements(db: Session, athlete_id: UUID) -> list[BodyMeasurementRow]:

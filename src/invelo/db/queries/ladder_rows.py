@@ -6,10 +6,17 @@ from typing import Any
 from uuid import UUID
 
 from sqlalchemy import Text, cast, func
+from sqlalchemy.orm import aliased
 from sqlmodel import Session, col, delete, select
 
 from invelo.db.columns import among
-from invelo.db.tables.ladder import LadderRevisionRow, LadderRow, PlacementRow, RungRow
+from invelo.db.tables.ladder import (
+    LadderRevisionRow,
+    LadderRow,
+    PlacementRow,
+    PrescriptionRow,
+    RungRow,
+)
 from invelo.db.tables.training import LoggedSetRow
 
 
@@ -76,6 +83,16 @@ def rung_of_athlete(db: Session, athlete_id: UUID, rung_id: UUID) -> RungRow | N
     ).first()
 
 
+def prescriptions(db: Session, ladder_id: UUID, most: int) -> Sequence[PrescriptionRow]:
+    """What was asked on a ladder, the newest first, undone ones left out."""
+    return db.exec(
+        select(PrescriptionRow)
+        .where(PrescriptionRow.ladder_id == ladder_id, col(PrescriptionRow.undone_at).is_(None))
+        .order_by(col(PrescriptionRow.at).desc(), col(PrescriptionRow.id))
+        .limit(most)
+    ).all()
+
+
 def rungs(db: Session, ladder_id: UUID) -> Sequence[RungRow]:
     """The rungs of a ladder, in no order."""
     return db.exec(select(RungRow).where(RungRow.ladder_id == ladder_id)).all()
@@ -122,6 +139,25 @@ def capacities(db: Session, ladder_id: UUID, since: date | None) -> Sequence[Any
         statement = statement.where(PlacementRow.local_date >= since)
     rows: Sequence[Any] = db.exec(statement).all()
     return rows
+
+
+def states(db: Session, athlete_id: UUID) -> Sequence[list[dict[str, Any]]]:
+    """What the newest placement of each of an athlete's ladders kept of what they can do."""
+    other = aliased(PlacementRow)
+    newest = (
+        select(other.id)
+        .where(other.ladder_id == LadderRow.id)
+        .order_by(col(other.at).desc(), col(other.id))
+        .limit(1)
+        .correlate(LadderRow)
+        .scalar_subquery()
+    )
+    statement = (
+        select(col(PlacementRow.result)["states"])
+        .join(LadderRow, col(LadderRow.id) == PlacementRow.ladder_id)
+        .where(LadderRow.athlete_id == athlete_id, PlacementRow.id == newest)
+    )
+    return [told for told in db.exec(statement) if told]
 
 
 def expected_on_current(

@@ -8,7 +8,7 @@ from uuid import UUID
 from sqlalchemy import func
 from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import aliased
-from sqlmodel import Session, col, select, update
+from sqlmodel import Session, col, delete, select, update
 
 from invelo.db.columns import among
 from invelo.db.tables.athlete import AthleteAccessRow
@@ -17,6 +17,9 @@ from invelo.db.tables.review import MessageRow, ProposalRow, WeekReviewRow
 
 SAID = ("accept", "edit", "decline")
 """Answers of the coach; what a newer proposal expired was not answered."""
+
+SETTLED = (*SAID, "routine", "undone")
+"""Those, and what was done by itself or taken back."""
 
 NEWEST_FIRST = (col(ProposalRow.at).desc(), col(ProposalRow.id))
 
@@ -36,7 +39,7 @@ def of_session(db: Session, session_id: UUID) -> list[ProposalRow]:
 def answered(db: Session, ladder_id: UUID, most: int) -> list[ProposalRow]:
     """The newest proposals of a ladder that were answered, newest first."""
     statement = select(ProposalRow).where(
-        ProposalRow.ladder_id == ladder_id, col(ProposalRow.answer).in_(SAID)
+        ProposalRow.ladder_id == ladder_id, col(ProposalRow.answer).in_(SETTLED)
     )
     return list(db.exec(statement.order_by(*NEWEST_FIRST).limit(most)))
 
@@ -61,7 +64,8 @@ def expire_pending(db: Session, ladder_id: UUID, now: datetime, note: str) -> No
 
 def pending_decisions(db: Session, ladder_ids: Iterable[UUID]) -> Sequence[Any]:
     """Athlete, proposal, ladder, outcome, reason, confidence, whether it is plain, whether the week
-    made it, goal, rung from and rung to of all that need an answer, the newest ladder's first."""
+    made it, goal, rung from, rung to and standing of all that need an answer, the newest ladder's
+    first."""
     to = aliased(RungRow)
     made = col(ProposalRow.made)["name"].as_string()
     statement = (
@@ -77,6 +81,7 @@ def pending_decisions(db: Session, ladder_ids: Iterable[UUID]) -> Sequence[Any]:
             LadderRow.goal,
             RungRow.name,
             func.coalesce(made, to.name),
+            ProposalRow.standing,
         )
         .join(LadderRow, col(LadderRow.id) == ProposalRow.ladder_id)
         .join(RungRow, col(RungRow.id) == ProposalRow.from_rung_id)
@@ -111,6 +116,11 @@ def messages_of(db: Session, proposal_ids: Collection[UUID]) -> dict[UUID, Messa
     """What was written of some proposals, by proposal."""
     statement = select(MessageRow).where(among(MessageRow.proposal_id, proposal_ids))
     return {row.proposal_id: row for row in db.exec(statement) if row.proposal_id}
+
+
+def forget_message(db: Session, proposal_id: UUID) -> None:
+    """Take away what was written of a proposal: it was undone before anybody read it."""
+    db.exec(delete(MessageRow).where(col(MessageRow.proposal_id) == proposal_id))
 
 
 def messages(db: Session, account_id: UUID, before: UUID | None, most: int) -> list[MessageRow]:

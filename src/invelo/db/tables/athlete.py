@@ -24,9 +24,11 @@ from invelo.db.columns import (
 
 
 class AthleteRow(SQLModel, table=True):
-    """Who trains. `consent_on` is the day they agreed that their records are kept."""
+    """Who trains. `consent_on` is the day they agreed that their records are kept. `routine` says
+    whether small changes inside a rung are done by themselves, and how many a ladder and week."""
 
     __tablename__ = "athlete"
+    __table_args__ = (within("routine_per_week", 0, 7),)
 
     id: UUID = Field(default_factory=uuid4, primary_key=True)
     name: str
@@ -34,6 +36,8 @@ class AthleteRow(SQLModel, table=True):
     note: str = ""
     consent_on: date
     created_at: datetime = instant()
+    routine: bool = True
+    routine_per_week: int = 1
 
 
 class AthleteAccessRow(SQLModel, table=True):

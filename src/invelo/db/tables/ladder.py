@@ -75,7 +75,23 @@ class LadderRevisionRow(SQLModel, table=True):
     document: dict[str, Any] = json_column()
 
 
-class RungRow(SetUpColumns, Versioned, table=True):
+class RungColumns(SetUpColumns):
+    """A set-up with what is asked of it and what is shown before moving on."""
+
+    name: str
+    sets: int
+    low: int
+    high: int
+    unit: str
+    rest_s: int
+    rpe: float
+    criterion_sets: int
+    criterion_amount: int
+    criterion_rpe: float
+    criterion_sessions: int
+
+
+class RungRow(RungColumns, Versioned, table=True):
     """A set-up with its prescription and its criterion, at a position counted from 0 at the
     foot."""
 
@@ -89,18 +105,35 @@ class RungRow(SetUpColumns, Versioned, table=True):
     id: UUID = Field(default_factory=uuid4, primary_key=True)
     ladder_id: UUID = Field(foreign_key="ladder.id", ondelete="CASCADE")
     position: int
-    name: str
-    sets: int
-    low: int
-    high: int
-    unit: str
-    rest_s: int
-    rpe: float
-    criterion_sets: int
-    criterion_amount: int
-    criterion_rpe: float
-    criterion_sessions: int
     why: str = ""
+
+
+class PrescriptionRow(RungColumns, Dated, table=True):
+    """What is asked of an athlete on a ladder from a day on: a rung with its settings as they train
+    it. The newest that is not undone stands; none is changed.
+
+    `begun` is the day from which it is asked. `climbed` says that the rung was newly taken, so that
+    its first days ask less; `own_range` that a hold's seconds are the coach's and stay. `set_by` is
+    the coach's account, None where a rule set it; `rule` names which.
+    """
+
+    __tablename__ = "prescription"
+    __table_args__ = (
+        Index("ix_prescription_ladder_id_at", "ladder_id", "at"),
+        one_of("unit", "reps", "s", "cm"),
+    )
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    ladder_id: UUID = Field(foreign_key="ladder.id", ondelete="CASCADE")
+    rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
+    begun: date
+    climbed: bool = False
+    own_range: bool = False
+    set_by: UUID | None = Field(default=None, foreign_key="account.id", ondelete="SET NULL")
+    rule: str = ""
+    proposal_id: UUID | None = Field(
+        default=None, foreign_key="proposal.id", ondelete="SET NULL", index=True
+    )
+    undone_at: datetime | None = instant(nullable=True)
 
 
 class EdgeRow(SQLModel, table=True):

@@ -1,7 +1,7 @@
 """The rows of the review: what is proposed, which weeks were looked at, what athletes are told."""
 
 from datetime import date, datetime
-from typing import Any
+from typing import Any, get_args
 from uuid import UUID, uuid4
 
 from sqlalchemy import ARRAY, Column, Index, Text, text
@@ -9,14 +9,21 @@ from sqlalchemy.dialects.postgresql import JSONB
 from sqlmodel import Field, SQLModel
 
 from invelo.db.columns import Computed, Dated, instant, one_of
-from invelo.domain.review.proposals.situation import OUTCOMES
+from invelo.domain.review.proposals.situation import OUTCOMES, Standing
+
+ANSWERS = ("accept", "edit", "decline", "expired", "routine", "undone", "noted")
+"""What became of a proposal: the coach's three answers; a newer one spoke; it was done by itself;
+that was undone; or there was nothing to answer."""
+
+STANDINGS: tuple[str, ...] = get_args(Standing)
 
 
 class ProposalRow(Dated, Computed, table=True):
     """A proposal put to the coach after a session or at the end of a week, and what they said.
 
     `session_id` is empty for a week's, `monday` for a session's: the first day of the week to come.
-    `made` holds a rung that is to be put on the ladder, `amount` sets, days or a share.
+    `made` holds a rung that is to be put on the ladder, `prescription` the rung as it is asked once
+    it is taken, `amount` days or a share. `standing` says what it is to the coach.
     """
 
     __tablename__ = "proposal"
@@ -25,7 +32,8 @@ class ProposalRow(Dated, Computed, table=True):
         Index("ix_proposal_ladder_id_at", "ladder_id", "at"),
         Index("ix_proposal_pending", "ladder_id", "at", postgresql_where=text("answer IS NULL")),
         one_of("outcome", *OUTCOMES),
-        one_of("answer", "accept", "edit", "decline", "expired"),
+        one_of("answer", *ANSWERS),
+        one_of("standing", *STANDINGS),
     )
 
     id: UUID = Field(default_factory=uuid4, primary_key=True)
@@ -38,6 +46,8 @@ class ProposalRow(Dated, Computed, table=True):
     from_rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
     to_rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
     made: dict[str, Any] | None = Field(default=None, sa_type=JSONB)
+    prescription: dict[str, Any] | None = Field(default=None, sa_type=JSONB(none_as_null=True))
+    standing: str = "question"
     amount: float | None = None
     reason: str
     figures: list[dict[str, Any]] = Field(sa_type=JSONB, nullable=False)

@@ -14,6 +14,7 @@ from sqlalchemy import (
     Text,
     text,
 )
+from sqlalchemy.dialects.postgresql import JSONB
 from sqlmodel import Field, SQLModel
 
 from invelo.db.columns import Dated, SetUpColumns, instant, json_column, one_of, within
@@ -24,7 +25,8 @@ class TrainingSessionRow(Dated, table=True):
     device, or told with a planned day, so that two devices at one session write into one.
 
     Once it is finished, `mean_set_rpe` is the mean effort of its standing sets and `duration_s` the
-    seconds from its opening to the last of them; see `invelo.services.training.sums`.
+    seconds from its opening to the last of them; see `invelo.services.training.sums`. `asked` holds
+    by ladder what it was to be: see `invelo.services.ladder.prescribed`.
     """
 
     __tablename__ = "training_session"
@@ -47,6 +49,7 @@ class TrainingSessionRow(Dated, table=True):
     rpe: float | None = None
     mean_set_rpe: float | None = None
     duration_s: float | None = None
+    asked: dict[str, Any] = Field(default_factory=dict, sa_column=Column(JSONB, nullable=False))
 
 
 class LoggedSetRow(Dated, SetUpColumns, table=True):
@@ -55,7 +58,8 @@ class LoggedSetRow(Dated, SetUpColumns, table=True):
     `at` is when it was done, `server_at` when we heard of it; `skew_s` is by how many seconds the
     device's own clock stood behind ours, where that was too much to believe it. `amount` holds
     full reps (or seconds, or cm), `partial` reps that fell short; `least` and `most` bound a count
-    told from memory. `prescribed_min` and `prescribed_max` are what the set was to be. `rung_id`
+    told from memory. `prescribed_min`, `prescribed_max` and `prescribed_rpe` are what
+    the set was to be, `prescribed_open` whether it was to go on to its end. `rung_id`
     is empty for a movement off any ladder.
     """
 
@@ -91,6 +95,8 @@ class LoggedSetRow(Dated, SetUpColumns, table=True):
     partial: int = 0
     prescribed_min: int | None = None
     prescribed_max: int | None = None
+    prescribed_rpe: float | None = None
+    prescribed_open: bool = False
     rpe: float
     form_ok: bool
     faults: list[str] = Field(default_factory=list, sa_column=Column(ARRAY(Text), nullable=False))

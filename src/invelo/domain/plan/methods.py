@@ -13,6 +13,7 @@ from typing import Literal
 
 from invelo.domain.errors import InputError
 from invelo.domain.estimate import Input
+from invelo.domain.ladder.rung import Rung
 from invelo.domain.plan.prescription import (
     CRITERION_RPE,
     HELD_RANGES,
@@ -38,6 +39,9 @@ WAVE: tuple[WaveDay, ...] = ("easy", "middle", "hard")
 
 CEILING: dict[Unit, int] = {"reps": 30, "s": 60, "cm": 250}
 """A set that reaches this is too light for strength."""
+
+STRENGTH_CEILING: dict[Unit, int] = {"reps": 25}
+"""A first set of so many is too light where strength or size is the purpose (common practice)."""
 
 MOST_SETS = 4
 """Sets of a movement grow 2 → 3 → 4, and no further."""
@@ -252,6 +256,17 @@ def criterion_for(method: Method, prescription: Prescription) -> Criterion:
     return Criterion(1, prescription.high, prescription.rpe, HABIT_SESSIONS, prescription.unit)
 
 
+def with_dose(rung: Rung, prescription: Prescription, method: Method) -> Rung:
+    """A rung with another prescription, its criterion along with it: a hold's moves with its range,
+    and none asks for more sets than are done. Sets that grow add work; they do not raise what is to
+    be shown."""
+    criterion = rung.criterion
+    if rung.prescription.unit == "s":
+        criterion = replace(criterion_for(method, prescription), sets=criterion.sets)
+    sets = min(criterion.sets, prescription.sets)
+    return replace(rung, prescription=prescription, criterion=replace(criterion, sets=sets))
+
+
 def most_sets(method: Method) -> int:
     """Sets up to which a method grows a prescription; 0 where it grows none."""
     return {"double_progression": MOST_SETS, "rpe_target": MOST_SETS, "density": MOST_ROUNDS}.get(
@@ -321,6 +336,14 @@ def hold_prescription(
             Input("in all, about", wanted, "s"),
         ),
     )
+
+
+def held_within(best: float, purpose: Purpose) -> tuple[int, int]:
+    """Foot and top of a hold's range, s: half to seven tenths of the best, and of that what the
+    purpose asks for if any of it does."""
+    low, high, rest, rpe = HELD_RANGES[purpose]
+    found = _within(best, Prescription(1, low, high, rest, rpe, "s"))
+    return int(found[0]), int(found[1])
 
 
 def _within(best: float, prescription: Prescription) -> tuple[float, float]:

@@ -18,7 +18,8 @@ class MessageTopic:
         before: they stood on.
         goal: of the ladder.
         coach: who signs.
-        amount: sets, days a week, weeks or a share, where the outcome has one.
+        amount: days a week or a share, where the outcome has one.
+        dose: what is asked from now on, in words.
     """
 
     outcome: Outcome
@@ -27,6 +28,7 @@ class MessageTopic:
     goal: str
     coach: str
     amount: float | None = None
+    dose: str = ""
 
 
 @dataclass(frozen=True)
@@ -47,30 +49,36 @@ def _whole(topic: MessageTopic) -> int:
     return round(topic.amount or 0)
 
 
+def _next(topic: MessageTopic) -> str:
+    asked = f": {topic.dose}" if topic.dose else ""
+    return f"“{topic.rung}”{asked}."
+
+
 _WORDS: dict[Outcome, Callable[[MessageTopic], str]] = {
-    "stop": lambda told: f"Leave “{told.before}” out until we have spoken.",
-    "ease_off": lambda told: (
+    "stop": lambda topic: f"Leave “{topic.before}” out until we have spoken.",
+    "ease_off": lambda _: (
         "Next week is an easier one: fewer sets, none near your limit. It is part of the plan."
     ),
-    "step_back": lambda told: (
-        f"From now on “{told.rung}” instead of “{told.before}”. You will be back up soon."
+    "step_back": lambda topic: f"From now on {_next(topic)} You will be back up soon.",
+    "fewer_sets": lambda topic: f"A set less for now: {_next(topic)}",
+    "hold": lambda topic: f"Stay with {_next(topic)}",
+    "add_amount": lambda topic: f"A little more from now on: {_next(topic)}",
+    "add_set": lambda topic: f"A set more from now on: {_next(topic)}",
+    "slow_eccentric": lambda topic: f"The same, slower: {_next(topic)}",
+    "add_load": lambda topic: f"The same, with a little more weight: {_next(topic)}",
+    "change_height": lambda topic: f"The same at another height: {_next(topic)}",
+    "reduce_assistance": lambda topic: f"The same, with less assistance: {_next(topic)}",
+    "add_assistance": lambda topic: f"The same, with more assistance: {_next(topic)}",
+    "step_up": lambda topic: f"Well done. Next is {_next(topic)} Begin with a few easy ones.",
+    "bridge": lambda topic: f"Well done. A step in between comes next: {_next(topic)}",
+    "goal_reached": lambda topic: f"You have reached your goal: {topic.goal}. Well done.",
+    "swap_surface": lambda topic: f"“{topic.rung}”: change the surface next time, for variety.",
+    "add_day": lambda topic: f"“{topic.rung}”: {_whole(topic)} days a week from now on.",
+    "reduce_days": lambda topic: (
+        f"“{topic.rung}”: {_whole(topic)} days a week from now on. Rest is part of it."
     ),
-    "hold": lambda told: f"Stay with “{told.rung}” for now. It is going as it should.",
-    "add_amount": lambda told: f"“{told.rung}”: add a little to each set where there is room.",
-    "add_set": lambda told: f"“{told.rung}”: {_whole(told)} sets from now on.",
-    "slow_eccentric": lambda told: f"Next is “{told.rung}”: the same, slower.",
-    "add_load": lambda told: f"Next is “{told.rung}”: the same, with a little more weight.",
-    "reduce_assistance": lambda told: f"Next is “{told.rung}”: the same, with less assistance.",
-    "step_up": lambda topic: (
-        f"Well done: next is “{topic.rung}”. Begin with a few easy ones."
-        + (f" Keep your {_whole(topic)} sets." if topic.amount else "")
-    ),
-    "swap_surface": lambda told: f"“{told.rung}”: change the surface next time, for variety.",
-    "reduce_days": lambda told: (
-        f"“{told.rung}”: {_whole(told)} days a week from now on. Rest is part of it."
-    ),
-    "retest": lambda told: (
-        f"Next time do one set of “{told.rung}” with as many clean reps as there are, so that "
-        "we know where you are."
+    "retest": lambda topic: (
+        f"Next time the last set of “{topic.rung}” goes on as long as it is clean, so that we know "
+        "where you are."
     ),
 }

@@ -31,17 +31,6 @@ RULES: dict[str, Rule] = {
             "common practice",
         ),
         Rule(
-            "range.missed-twice",
-            "A set under the foot of the range on two sessions running: the rung is too hard.",
-            "common practice",
-        ),
-        Rule(
-            "effort.foot",
-            "Effort of 9.5 or more and no set past the foot of the range: the rung is too hard "
-            "today.",
-            "common practice",
-        ),
-        Rule(
             "ladder.foot",
             "There is no easier rung to step back to.",
             "ours",
@@ -63,11 +52,6 @@ RULES: dict[str, Rule] = {
             "common practice",
         ),
         Rule(
-            "step.gap-ahead",
-            "The next rung likely allows fewer reps than are useful: build a bridge first.",
-            "ours; least useful prescription is common practice",
-        ),
-        Rule(
             "step.by-effort",
             "Where nothing tells what the next rung allows, it is learned in a few easy ones.",
             "common practice",
@@ -76,12 +60,6 @@ RULES: dict[str, Rule] = {
         Rule(
             "range.building",
             "The criterion is not met yet: stay, and add reps within the range.",
-            "common practice",
-        ),
-        Rule(
-            "layoff.re-entry",
-            "After more than two weeks away the way back begins at a lower share and builds over "
-            "as many weeks.",
             "common practice",
         ),
         Rule(
@@ -99,17 +77,6 @@ RULES: dict[str, Rule] = {
         Rule(
             "near-failure.ceiling",
             "A clean set taken near failure passes the ceiling: too light for strength, move on.",
-            "common practice",
-        ),
-        Rule(
-            "effort.next-fits",
-            "What is likely on the next rung at the target effort reaches its range's foot: move "
-            "up.",
-            "common practice",
-        ),
-        Rule(
-            "effort.add-set",
-            "Every set full at the target effort or under: a set more.",
             "common practice",
         ),
         Rule(
@@ -135,11 +102,6 @@ RULES: dict[str, Rule] = {
             "common practice",
         ),
         Rule(
-            "sets.kept",
-            "Sets that have grown go along to the next rung; its reps begin at the foot.",
-            "common practice",
-        ),
-        Rule(
             "step.one-lever",
             "Where the next shape is too far, one lever alone makes the step: less "
             "assistance, slower, "
@@ -147,8 +109,128 @@ RULES: dict[str, Rule] = {
             "common practice",
         ),
         Rule(
-            "range.room",
-            "Every set ended with something in reserve: add within the range.",
+            "surface.alternate",
+            "Bar and rings are about equal for straight-arm pulls; alternating them spreads what "
+            "the joints bear.",
+            "common practice",
+        ),
+        Rule(
+            "range.missed-twice",
+            "All sets together under 85 % of what was asked, reps less the effort above it, two "
+            "sessions running: too much is asked.",
+            "common practice; the share is ours",
+        ),
+        Rule(
+            "sets.fewer",
+            "A set less is tried before a step back.",
+            "common practice",
+        ),
+        Rule(
+            "step.back",
+            "Short again with a set less, or with hardly a chance: the easier rung, once.",
+            "common practice",
+        ),
+        Rule(
+            "asked.derived",
+            "A day that asked less and got it changes nothing.",
+            "common practice",
+        ),
+        Rule(
+            "set.too-light",
+            "A first set of 25 or more is too light where strength or size is the purpose.",
+            "common practice",
+        ),
+        Rule(
+            "effort.next-fits",
+            "The next rung's sets are there at the effort asked: move up.",
+            "common practice",
+        ),
+        Rule(
+            "step.foreseen",
+            "The next session all but surely shows the criterion and the next rung all but surely "
+            "fits: there is nothing to wait for.",
+            "ours",
+        ),
+        Rule(
+            "step.passes-over",
+            "Rungs that are only less of the same thing are passed; a new shape never is.",
+            "common practice",
+        ),
+        Rule(
+            "step.gap-ahead",
+            "The next rung likely does not fit yet: a set, one lever or a bridge comes first.",
+            "common practice",
+        ),
+        Rule(
+            "step.bridge",
+            "A gap is bridged by a rung from this athlete's own kit.",
+            "common practice",
+        ),
+        Rule(
+            "step.piece",
+            "Where the kit closes no gap, the one piece that would is named.",
+            "ours",
+        ),
+        Rule(
+            "step.closed",
+            "What closes the next rung is opened first, or the way goes round it.",
+            "common practice",
+        ),
+        Rule(
+            "hold.moves",
+            "A hold's range follows the best hold: half to seven tenths of it.",
+            "common practice",
+        ),
+        Rule(
+            "skill.more-assistance",
+            "Under half of five seconds a set: more assistance, at once.",
+            "common practice",
+        ),
+        Rule(
+            "skill.less-assistance",
+            "Every set five seconds or more on two hard days running, or 17 s in one session: less "
+            "assistance.",
+            "common practice",
+        ),
+        Rule(
+            "clock.total",
+            "Against the clock a session is judged by its total beside the best before.",
+            "common practice",
+        ),
+        Rule(
+            "plateau.weeks",
+            "No new best in six asked sessions over four weeks, and hardly any growth: one thing "
+            "is changed, by what the data show.",
+            "common practice",
+        ),
+        Rule(
+            "plateau.tired",
+            "A plateau at high effort on many days is more likely tiredness: an easy week.",
+            "common practice",
+        ),
+        Rule(
+            "plateau.day",
+            "Few sets on few days: a day more.",
+            "common practice",
+        ),
+        Rule(
+            "test.old",
+            "Nothing exact or rated for three weeks: the next session's last set goes to its end, "
+            "once in two weeks at most.",
+            "common practice",
+        ),
+        Rule("log.none", "Nothing is logged on this rung yet.", "ours"),
+    )
+}
+
+
+RETIRED: dict[str, Rule] = {
+    rule.id: rule
+    for rule in (
+        Rule(
+            "effort.foot",
+            "Effort of 9.5 or more and no set past the foot of the range: the rung is too hard "
+            "today.",
             "common practice",
         ),
         Rule(
@@ -162,16 +244,31 @@ RULES: dict[str, Rule] = {
             "common practice",
         ),
         Rule(
-            "test.old",
-            "Nothing has told for four weeks what they can do: test again.",
-            "ours",
-        ),
-        Rule(
-            "surface.alternate",
-            "Bar and rings are about equal for straight-arm pulls; alternating them spreads what "
-            "the joints bear.",
+            "range.room",
+            "Every set ended with something in reserve: add within the range.",
             "common practice",
         ),
-        Rule("log.none", "Nothing is logged on this rung yet.", "ours"),
+        Rule(
+            "sets.kept",
+            "Sets that have grown go along to the next rung; its reps begin at the foot.",
+            "common practice",
+        ),
+        Rule(
+            "layoff.re-entry",
+            "After more than two weeks away the way back begins at a lower share and builds over "
+            "as many weeks.",
+            "common practice",
+        ),
+        Rule(
+            "effort.add-set",
+            "Every set full at the target effort or under: a set more.",
+            "common practice",
+        ),
     )
 }
+"""Rules of earlier releases that kept proposals still name."""
+
+
+def rule_of(rule_id: str) -> Rule:
+    """A rule by its id, retired or not."""
+    return RULES.get(rule_id) or RETIRED[rule_id]

@@ -10,7 +10,7 @@ import numpy as np
 from invelo.domain.estimate import Array
 from invelo.domain.review.trend import TrendPoint
 from invelo.domain.simulation.cast import Member
-from invelo.domain.simulation.response import Response
+from invelo.domain.simulation.response import answer_of
 from invelo.domain.training.log import SetRecord
 
 SETS = 3
@@ -47,7 +47,7 @@ def course(member: Member, weeks: int, first: date) -> Course:
         first: a Monday.
     """
     luck = np.random.default_rng([member.seed, 4])
-    response = Response(member.talent)
+    response = answer_of(member.talent)
     truth, days, points = [], [], []
     for index in range(7 * weeks):
         day = first + timedelta(days=index)

@@ -10,14 +10,15 @@ MISSED_DAYS = 5
 """Days without a session after which it is worth a word: a region wants work at least twice a
 week (common practice)."""
 
-Kind = Literal["stopped", "pain", "load", "proposal", "missed", "new"]
+Kind = Literal["stopped", "pain", "load", "blocked", "proposal", "missed", "new"]
 
-ORDER: tuple[Kind, ...] = ("stopped", "pain", "load", "proposal", "missed", "new")
-"""The squad's stated order: safety, then too much lately, then what needs your decision, then
-absence, then newcomers."""
+ORDER: tuple[Kind, ...] = ("stopped", "pain", "load", "blocked", "proposal", "missed", "new")
+"""The squad's stated order: safety, then too much lately, then who is blocked, then what needs your
+decision, then absence, then newcomers."""
 
 ORDER_WORDS = (
-    "safety first, then too much lately, then what needs your decision, then absence; "
+    "safety first, then too much lately, then who is blocked, then what needs your decision, "
+    "then absence; "
     "the worse first"
 )
 
@@ -39,6 +40,7 @@ class Condition:
         stopped: why a movement was stopped, '' while all run.
         pain: worst pain of the last session, with its place.
         pending_decisions: outcomes of decisions not answered yet.
+        blocked: what those wait for without whose way on training stands still, in words.
         last: day of the last session, None before the first.
         ratio: acute : chronic load, None while it is not told.
     """
@@ -49,6 +51,7 @@ class Condition:
     pending_decisions: tuple[str, ...]
     last: date | None
     ratio: float | None = None
+    blocked: tuple[str, ...] = ()
 
 
 def flags(condition: Condition, today: date) -> tuple[Flag, ...]:
@@ -63,6 +66,8 @@ def flags(condition: Condition, today: date) -> tuple[Flag, ...]:
         much = "much more" if condition.ratio > RATIO_EASE else "more"
         text = f"{much} than usual, ×{condition.ratio:.2f}"
         flags.append(Flag("load", text, condition.ratio))
+    if condition.blocked:
+        flags.append(Flag("blocked", f"blocked: {condition.blocked[0]}", len(condition.blocked)))
     if condition.pending_decisions:
         count = len(condition.pending_decisions)
         first = condition.pending_decisions[0].replace("_", " ")

@@ -135,6 +135,11 @@ class Known:
             )
         )
 
+    @property
+    def scatter(self) -> float:
+        """80 % half-width of the count by the day alone, reps or seconds."""
+        return self.capacity.result.scatter
+
     @cached_property
     def _ends(self) -> "tuple[Known, ...]":
         """The same, had it been the least or the most that is told."""

@@ -74,6 +74,22 @@ def _number(words: str) -> float:
 
 
 @dataclass(frozen=True)
+class AskedRange:
+    """What a set was to be.
+
+    Attributes:
+        low, high: foot and top of the range, in the set's unit.
+        rpe: target effort, 1–10.
+        open: whether it was to go on to its end, whatever the top.
+    """
+
+    low: float
+    high: float
+    rpe: float = 10.0
+    open: bool = False
+
+
+@dataclass(frozen=True)
 class SetRecord:
     """One logged set.
 
@@ -90,6 +106,8 @@ class SetRecord:
         number: of the set in its item; sides of one set share it.
         about: the least and the most it may have been, where it is told from memory.
         partial: reps that fell short of depth, beside the full ones.
+        asked: what it was to be, None where that was not kept.
+        rated: whether its effort was said; if not, `rpe` is only what was asked.
     """
 
     rung: str
@@ -104,6 +122,8 @@ class SetRecord:
     number: int = 0
     about: tuple[float, float] | None = None
     partial: int = 0
+    asked: AskedRange | None = None
+    rated: bool = True
 
     def __post_init__(self) -> None:
         """Check ranges."""
@@ -128,12 +148,24 @@ class SetRecord:
         return max(0.0, self.amount - top)
 
 
+Derived = Literal["", "easy", "re-entry", "first", "by hand", "adapted"]
+"""Why a day asks less than, or other than, the prescription: an easy week, the way back, the first
+days on a rung, a coach's or a day's own change; '' where it asks what is prescribed."""
+
+
 @dataclass(frozen=True)
 class SessionRecord:
-    """One session of one ladder, its sets in the order they were done."""
+    """One session of one ladder, its sets in the order they were done.
+
+    Attributes:
+        day: when.
+        sets: done.
+        derived: why it asked other than the prescription, '' where it did not.
+    """
 
     day: date
     sets: tuple[SetRecord, ...]
+    derived: Derived = ""
 
     def on(self, rung: str) -> tuple[SetRecord, ...]:
         """The ordinary sets done on one rung; of a set done a side at a time, the weaker side."""

@@ -53,6 +53,10 @@ class SetDraft(AmountDone):
     prescribed_max: int | None = Field(
         None, ge=1, le=3600, validation_alias=renamed("prescribed_max", "asked_high")
     )
+    prescribed_rpe: float | None = Field(
+        None, ge=1, le=10, description="Effort that was asked; what is prescribed if left out."
+    )
+    prescribed_open: bool = Field(False, description="Whether it was to go on to its end.")
     rpe: float = Field(
         description="1–10; 10 is not one more.",
         examples=[8.5],

@@ -1,7 +1,10 @@
 """What is kept of an athlete's tests and sets, as evidence of capacity."""
 
+from collections.abc import Mapping
+from dataclasses import replace
 from datetime import date
 from functools import lru_cache
+from math import exp
 from uuid import UUID
 
 from sqlmodel import Session
@@ -12,9 +15,21 @@ from invelo.db.queries import athlete_rows
 from invelo.db.tables.athlete import BodyMeasurementRow, TestRow
 from invelo.db.tables.ladder import RungRow
 from invelo.db.tables.training import LoggedSetRow
+from invelo.domain.biomechanics.body import Body
 from invelo.domain.biomechanics.posture.form import Lane
+from invelo.domain.biomechanics.reading import reading
 from invelo.domain.catalogue.catalogue import catalogue
-from invelo.domain.strength.capacity import EVIDENCE_SESSIONS, Evidence, evidence, tells
+from invelo.domain.estimate import Z80
+from invelo.domain.strength.capacity import (
+    EVIDENCE_SESSIONS,
+    Evidence,
+    evidence,
+    groups_of,
+    tells,
+)
+from invelo.domain.strength.predict import Known
+from invelo.domain.strength.says import work_of_reading
+from invelo.domain.strength.state import State
 
 
 def tests_of(db: Session, athlete_id: UUID) -> list[TestRow]:
@@ -82,6 +97,34 @@ def newest(
         for evidence in evidences
         if lanes is None or evidence.load.setup.form.lane in lanes
     )
+
+
+def as_known(
+    told: tuple[Evidence, ...], states: Mapping[Lane, State], body: Body
+) -> tuple[Evidence, ...]:
+    """Evidence as the state of its lane says it: of each lane one, at the set-up of what told last,
+    with the count and the scatter that the state has there."""
+    found: list[Evidence] = []
+    for lane, those in groups_of(told).items():
+        newest = max(those, key=lambda one: one.day)
+        state = states.get(lane)
+        found.extend(those if state is None else [_by_state(newest, state, body) or newest])
+    return tuple(found)
+
+
+def _by_state(newest: Evidence, state: State, body: Body) -> Evidence | None:
+    done = newest.known.done
+    load = reading(body, done.setup)
+    work = work_of_reading(load, done.tempo)
+    if work is None:
+        return None
+    mean, deviation = state.on(work)
+    log_count, steep = work.log_count_at(mean)
+    count = min(150.0, max(1.0, exp(min(6.0, log_count))))
+    known = Known(body, replace(done, amount=round(count, 1), rpe=10.0))
+    plain = known.scatter
+    days = max(1, min(9, round((plain / max(0.3, Z80 * deviation * steep * count)) ** 2)))
+    return Evidence(state.told or newest.day, newest.kind, replace(known, days=days))
 
 
 @lru_cache(maxsize=256)

@@ -87,6 +87,12 @@ class Guard:
         return bool(self.rooms) and not kit_unavailable_reason((kind,), self.rooms, self.today)
 
     @property
+    def gentle(self) -> bool:
+        """Whether hard efforts are kept from them: raised blood pressure, whose limit is on long
+        holds."""
+        return "long hold" in self.limits
+
+    @property
     def open_movements(self) -> frozenset[str]:
         """Movements of the catalogue that nothing closes."""
         return frozenset(

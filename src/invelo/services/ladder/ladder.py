@@ -1,29 +1,34 @@
 """The ladder: made from a ready one or from nothing, measured for its athlete, moved along."""
 
-from collections.abc import Mapping
-from dataclasses import dataclass
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass, replace
 from datetime import date
 from typing import Any
 from uuid import UUID
 
 from sqlmodel import Session
 
-from invelo.db.codec import LEVEL, METHOD, PURPOSE, body_of, step_policy_of, stored
+from invelo.db.codec import LEVEL, METHOD, PURPOSE, body_of, rung_of, step_policy_of, stored
 from invelo.db.columns import dated
 from invelo.db.errors import ConflictError, MissingError
 from invelo.db.ladder_graph import graph_of, rungs_of, write
 from invelo.db.moment import Moment
 from invelo.db.queries import athlete_rows, ladder_rows
 from invelo.db.tables.athlete import AthleteRow, BodyMeasurementRow
-from invelo.db.tables.ladder import LadderRow, PlacementRow, RungRow
-from invelo.domain.catalogue.catalogue import ReadyLadder
+from invelo.db.tables.ladder import LadderRow, PlacementRow, PrescriptionRow, RungRow
+from invelo.domain.biomechanics.posture.form import Lane
+from invelo.domain.catalogue.catalogue import ReadyLadder, catalogue
 from invelo.domain.ladder import ladder
 from invelo.domain.ladder.placement import Placement, place
 from invelo.domain.ladder.ready import drawn
+from invelo.domain.ladder.rung import Rung as CoreRung
 from invelo.domain.ladder.workshop import LadderGraph
 from invelo.domain.plan.prescription import Level, Method, Purpose
+from invelo.domain.review.ladder_case import fitted
 from invelo.domain.strength.capacity import Evidence
-from invelo.services.athlete import capacity, guard, person
+from invelo.domain.strength.says import work_of
+from invelo.services.athlete import capacity, guard, person, states
+from invelo.services.ladder import prescribed
 
 
 @dataclass(frozen=True)
@@ -37,6 +42,8 @@ class LadderView:
         guarded: what may close a rung to the athlete today.
         closed: why each rung is closed, '' where it is open.
         placement: None while nothing tells what the athlete can do.
+        states: what is known today, by lane.
+        prescription: what is asked; None where nobody trains on it yet.
     """
 
     row: LadderRow
@@ -48,11 +55,30 @@ class LadderView:
     guarded: guard.Guard
     closed: tuple[str, ...]
     placement: Placement | None
+    states: states.States
+    prescription: PrescriptionRow | None
 
     @property
     def current(self) -> int:
-        """Index of the rung the athlete stands on."""
+        """Index of the rung that is trained."""
         return next(i for i, r in enumerate(self.rungs) if r.id == self.row.current_rung_id)
+
+    @property
+    def prescribed(self) -> CoreRung:
+        """The rung as it is asked, settings included; a hold's seconds follow the best hold unless
+        the coach set them."""
+        given = self.prescription
+        if given is None or given.rung_id != self.row.current_rung_id:
+            return self.fitted(self.measured.rungs[self.current])
+        rung = rung_of(given)
+        return rung if given.own_range else self.fitted(rung)
+
+    def fitted(self, rung: CoreRung) -> CoreRung:
+        """A rung as it would be begun."""
+        work = work_of(body_of(self.measure), rung.movement, rung.modifiers)
+        state = self.states.get(rung.movement.posture.lane)
+        purpose = PURPOSE.validate_python(self.row.purpose)
+        return fitted(rung, work, state, purpose, METHOD.validate_python(self.row.method))
 
     @property
     def shut(self) -> frozenset[int]:
@@ -186,12 +212,28 @@ def known(db: Session, row: LadderRow) -> tuple[Evidence, ...]:
     return capacity.of_rungs(db, row.athlete_id, rungs_of(db, row.id))
 
 
-def view(db: Session, row: LadderRow, athlete: AthleteRow, today: date) -> LadderView:
-    """The ladder as it stands for its athlete on a day, theirs."""
+def lanes_of(rungs: Iterable[RungRow]) -> frozenset[Lane]:
+    """The lanes that rungs are of."""
+    return frozenset(catalogue().find_movement(rung.movement).posture.lane for rung in rungs)
+
+
+def view(
+    db: Session,
+    row: LadderRow,
+    athlete: AthleteRow,
+    today: date,
+    fresh: states.States | None = None,
+) -> LadderView:
+    """The ladder as it stands for its athlete on a day, theirs.
+
+    Args:
+        db, row, athlete, today: the transaction, which, whose and when.
+        fresh: states worked out anew, in place of those kept.
+    """
     rungs = rungs_of(db, row.id)
     bodies = athlete_rows.measurements(db, athlete.id)
     evidence = capacity.newest(db, athlete.id, bodies, rungs)
-    return _view(db, row, athlete, rungs, bodies[-1], evidence, today)
+    return _view(db, row, athlete, rungs, bodies[-1], evidence, today, fresh)
 
 
 def view_for(db: Session, row: LadderRow, other: AthleteRow, today: date) -> LadderView:
@@ -210,6 +252,7 @@ def _view(
     body: BodyMeasurementRow,
     evidence: tuple[Evidence, ...],
     today: date,
+    fresh: states.States | None = None,
 ) -> LadderView:
     guarded = guard.of_athlete(db, athlete.id, today)
     drawing = graph_of(db, rungs)
@@ -224,9 +267,26 @@ def _view(
         for node, demand in zip(drawing.rungs, measured.demands, strict=True)
     )
     shut = frozenset(i for i, why in enumerate(closed) if why)
+    if fresh is None:
+        known = states.of_lanes(db, athlete.id, measured.lanes, today)
+    else:
+        known = {lane: state.later(today) for lane, state in fresh.items()}
+    evidence = capacity.as_known(evidence, known, body_of(body))
     tells = any(other.load.setup.form.lane in measured.lanes for other in evidence)
     placement = place(measured, evidence, shut) if tells else None
-    return LadderView(row, athlete, body, rungs, drawing, measured, guarded, closed, placement)
+    return LadderView(
+        row,
+        athlete,
+        body,
+        rungs,
+        drawing,
+        measured,
+        guarded,
+        closed,
+        placement,
+        known,
+        prescribed.standing(db, row.id),
+    )
 
 
 def record_placement(
@@ -236,12 +296,16 @@ def record_placement(
 
     A ladder nobody was placed on yet is entered at the placed rung, or the lowest that is open.
     """
-    seen = view(db, row, athlete, moment.local_date)
+    fresh = states.from_logs(db, athlete.id, lanes_of(rungs_of(db, row.id)))
+    seen = view(db, row, athlete, moment.local_date, fresh)
     placement = seen.placement
     foot = next((i for i, why in enumerate(seen.closed) if not why), 0)
-    placed = seen.rungs[placement.index if placement else foot]
+    index = placement.index if placement else foot
+    placed = seen.rungs[index]
     if row.current_rung_id is None or (placement and not revision(db, row)):
-        row.current_rung_id = placed.id
+        begin_on = seen.fitted(seen.measured.rungs[index])
+        prescribed.prescribe(db, row, placed.id, begin_on, moment, rule="placement")
+        seen = replace(seen, prescription=prescribed.standing(db, row.id))
     db.add(row)
     if placement is not None:
         estimate = placement.capacity
@@ -270,6 +334,7 @@ def record_placement(
                         if p is not None
                     },
                     "narrower": placement.narrower,
+                    "states": states.document_of(fresh, states.hands_of(db, athlete.id)),
                 },
             )
         )
@@ -288,7 +353,9 @@ def stand(
     """
     rung = rung_on(db, row.id, rung_id)
     guard.allow(db, athlete.id, [rung.movement], moment.local_date)
-    row.current_rung_id = rung.id
+    seen = view(db, row, athlete, moment.local_date)
+    at = next(i for i, other in enumerate(seen.rungs) if other.id == rung_id)
+    prescribed.prescribe(db, row, rung.id, seen.fitted(seen.measured.rungs[at]), moment)
     record_placement(db, row, athlete, moment, {"moved to": str(rung_id), "note": note})
     return row
 

@@ -86,7 +86,13 @@ def set_method(
             )
 
         workshop.edit(
-            db, row, athlete, prescribed, f"prescriptions anew: {method}, {purpose}", moment
+            db,
+            row,
+            athlete,
+            prescribed,
+            f"prescriptions anew: {method}, {purpose}",
+            moment,
+            own_dose=False,
         )
     return row
 

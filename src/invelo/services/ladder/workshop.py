@@ -20,7 +20,7 @@ from invelo.domain.ladder.rung import demand
 from invelo.domain.ladder.step_policy import StepPolicy
 from invelo.domain.ladder.workshop import LadderGraph, Node
 from invelo.services.athlete import guard
-from invelo.services.ladder import ladder
+from invelo.services.ladder import ladder, prescribed
 
 MOST_REVISIONS = 100
 """Edits of a ladder that can be undone."""
@@ -36,6 +36,7 @@ def edit(
     note: str,
     moment: Moment,
     given: Iterable[str] = (),
+    own_dose: bool = True,
 ) -> LadderRow:
     """Draw a ladder anew; placed anew, and the drawing before can be taken up again.
 
@@ -47,6 +48,7 @@ def edit(
         note: what was done, for the undo.
         moment: when.
         given: movements that are new on it.
+        own_dose: whether changed figures of a rung are the coach's own.
 
     Raises:
         InputError: for a drawing that does not climb, or a rung out of this body's reach.
@@ -67,10 +69,30 @@ def edit(
     ladder_rows.forget_revisions(db, row.id, after=row.revision)
     row.revision += 1
     write(db, row, after)
+    _follow(db, row, before, after, moment, own_dose)
     _revise(db, row, row.revision, after, note, moment.at)
     ladder_rows.forget_revisions(db, row.id, before=row.revision - MOST_REVISIONS)
     ladder.record_placement(db, row, athlete, moment, {"drawn anew": note})
     return row
+
+
+def _follow(
+    db: Session,
+    row: LadderRow,
+    before: LadderGraph,
+    after: LadderGraph,
+    moment: Moment,
+    own_dose: bool = True,
+) -> None:
+    """Ask for the rung that is trained as it is drawn now, where that has changed."""
+    old = next((node for node in before.rungs if node.id == row.current_rung_id), None)
+    new = next((node for node in after.rungs if node.id == row.current_rung_id), None)
+    if new is not None and (old is None or old.rung != new.rung):
+        hold = new.rung.prescription.unit == "s"
+        same = old is not None and old.rung.prescription == new.rung.prescription
+        prescribed.prescribe(
+            db, row, new.id, new.rung, moment, own_range=own_dose and hold and not same
+        )
 
 
 def _revise(
@@ -117,7 +139,9 @@ def _turn(db: Session, row: LadderRow, athlete: AthleteRow, by: int, moment: Mom
         what = "undo" if by < 0 else "do again"
         raise ConflictError("ladder", f"there is nothing to {what}.", "Go on from here.")
     row.revision += by
-    write(db, row, read(ladder_revision.document))
+    before, after = graph_of(db, rungs_of(db, row.id)), read(ladder_revision.document)
+    write(db, row, after)
+    _follow(db, row, before, after, moment)
     ladder.record_placement(db, row, athlete, moment, {"drawn as in": ladder_revision.number})
     return row
 

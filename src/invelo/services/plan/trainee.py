@@ -12,11 +12,13 @@ from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.athlete.readiness import CHECKS, Check
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.equipment.kit import Kind
+from invelo.domain.estimate import Estimate
+from invelo.domain.ladder.rung import Rung, demand
 from invelo.domain.plan.session.trainee import Near, Stand, Trainee
 from invelo.domain.plan.week.venue import Venue
 from invelo.services.athlete import guard, person, readiness
 from invelo.services.equipment import kit
-from invelo.services.ladder import ladder
+from invelo.services.ladder import case, ladder
 
 
 def of_athlete(db: Session, athlete: AthleteRow, today: date) -> Trainee:
@@ -29,7 +31,7 @@ def of_athlete(db: Session, athlete: AthleteRow, today: date) -> Trainee:
         for movement in catalogue().movement
         if (refusal := guarded.refusal(movement)) is not None
     }
-    stands = tuple(_stand(ladder.view(db, row, athlete, today)) for row in rows)
+    stands = tuple(_stand(db, ladder.view(db, row, athlete, today), today) for row in rows)
     levels = [stand.level for stand in stands]
     return Trainee(
         name=athlete.name,
@@ -49,8 +51,9 @@ def _closed(db: Session, athlete_id: UUID) -> tuple[Check, ...]:
     return tuple(check for check in CHECKS if check.id in newest and not newest[check.id].passed)
 
 
-def _stand(seen: ladder.LadderView) -> Stand:
+def _stand(db: Session, seen: ladder.LadderView, today: date) -> Stand:
     here = seen.current
+    asked = case.asked(db, seen, today)
     rungs = seen.measured.rungs
     estimates = seen.placement.predictions if seen.placement else (None,) * len(rungs)
     nears = [Near(rung, estimate) for rung, estimate in zip(rungs, estimates, strict=True)]
@@ -71,10 +74,20 @@ def _stand(seen: ladder.LadderView) -> Stand:
         method=METHOD.validate_python(row.method),
         purpose=PURPOSE.validate_python(row.purpose),
         level=LEVEL.validate_python(row.level),
-        here=nears[here],
+        here=Near(asked.rung, _expected(seen, asked.rung)),
+        asked=asked,
         below=tuple(nears[at] for at in sorted(beyond(seen.measured.below), reverse=True)),
         above=tuple(nears[at] for at in sorted(beyond(seen.measured.above))),
     )
+
+
+def _expected(seen: ladder.LadderView, rung: Rung) -> Estimate | None:
+    """What is likely on a rung as it is asked, settings included."""
+    placement = seen.placement
+    load = demand(body_of(seen.measure), rung)
+    if placement is None or load.refused or load.lane not in placement.lanes:
+        return None
+    return placement.lanes[load.lane].known.expected(load.load, rung.modifiers.tempo)
 
 
 def _rigs(guarded: guard.Guard, today: date) -> dict[str, float]:

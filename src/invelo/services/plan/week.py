@@ -26,9 +26,8 @@ from invelo.domain.plan.week.score import Breach, Score, breaches, score
 from invelo.domain.plan.week.tasks import BuiltProblem, build_problem
 from invelo.domain.plan.week.venue import Venue
 from invelo.services.athlete import person
-from invelo.services.plan import trainee
+from invelo.services.plan import availability, trainee
 
-AVAILABILITY: TypeAdapter[StandingAvailability] = TypeAdapter(StandingAvailability)
 PINS: TypeAdapter[tuple[Pin, ...]] = TypeAdapter(tuple[Pin, ...])
 MOST_REVISIONS = 50
 """Revisions of a week that are kept."""
@@ -135,12 +134,6 @@ class WeekView:
         return self.availability.hands.session(f"{day:%A}", items, self.who)
 
 
-def availability_of(db: Session, athlete_id: UUID) -> StandingAvailability | None:
-    """What the coach asked of the athlete's weeks, if anything."""
-    row = db.get(AvailabilityRow, athlete_id)
-    return AVAILABILITY.validate_python(row.document) if row else None
-
-
 def availability_version(db: Session, athlete_id: UUID) -> str:
     """The version of what the coach asked of the athlete's weeks."""
     row = db.get(AvailabilityRow, athlete_id)
@@ -166,7 +159,7 @@ def keep_availability(
     row = db.get(AvailabilityRow, athlete.id) or AvailabilityRow(
         athlete_id=athlete.id, document={}, updated_at=now
     )
-    row.document = AVAILABILITY.dump_python(asked, mode="json")
+    row.document = availability.AVAILABILITY.dump_python(asked, mode="json")
     row.updated_at = now
     db.add(row)
     db.flush()
@@ -193,8 +186,8 @@ def view(
     spots = trainee.venues_of(db, athlete.id, today)
     told = person.of_athlete(db, athlete.id)
     advice = advise_days(low_resistance(who), told.days, told.minutes)
-    kept = availability_of(db, athlete.id)
-    availability = kept or usual_availability(told, advice)
+    kept = availability.of(db, athlete.id)
+    standing = kept or usual_availability(told, advice)
     row = plan_rows.newest_week(db, athlete.id, week_start)
     if pins is None:
         pins = PINS.validate_python(row.inputs["pins"]) if row else ()
@@ -202,7 +195,7 @@ def view(
         lost = LOST.validate_python(row.inputs["lost"]) if row else NOTHING_LOST
     placed = frozenset(one for one in _placed(row) if one[1] not in lost.days)
     past = [Pin(*one) for one in sorted(placed) if week_start + timedelta(days=one[1]) < today]
-    asked = availability.of(week_start, today, tuple(dict.fromkeys((*pins, *past))))
+    asked = standing.of(week_start, today, tuple(dict.fromkeys((*pins, *past))))
     days = tuple(day for day in asked.days if day.index not in lost.days)
     if not days:
         raise InputError(
@@ -219,7 +212,7 @@ def view(
     known = {task.key for task in laid.problem.tasks}
     plan = frozenset(one for one in placed if one[0] in known and one[1] in open_days)
     return WeekView(
-        week_start, who, availability, kept is not None, spots, advice, laid, row, pins, lost, plan
+        week_start, who, standing, kept is not None, spots, advice, laid, row, pins, lost, plan
     )
 
 
@@ -287,7 +280,7 @@ def keep(
         inputs={
             "pins": PINS.dump_python(seen.pins, mode="json"),
             "lost": LOST.dump_python(seen.lost, mode="json"),
-            "availability": AVAILABILITY.dump_python(seen.availability, mode="json"),
+            "availability": availability.AVAILABILITY.dump_python(seen.availability, mode="json"),
             "tasks": {task.key: task.name for task in seen.laid.problem.tasks},
         },
         result=_judged(seen.laid.problem, plan, bound),
@@ -312,7 +305,7 @@ def _judged(problem: PlanningProblem, plan: Plan, bound: int | None) -> dict[str
 
 def standing_availability(db: Session, athlete: AthleteRow, today: date) -> StandingAvailability:
     """What is asked of the athlete's weeks; the usual, where the coach has said nothing."""
-    kept = availability_of(db, athlete.id)
+    kept = availability.of(db, athlete.id)
     if kept is not None:
         return kept
     told = person.of_athlete(db, athlete.id)

@@ -1,38 +1,35 @@
 """After a session: the athlete placed anew and what comes next proposed, ladder by ladder."""
 
 from collections.abc import Collection, Sequence
-from datetime import date
+from datetime import date, timedelta
 from typing import Any
 from uuid import UUID
 
 from sqlmodel import Session
 
 from invelo.db import logs
-from invelo.db.codec import METHOD, body_of, rung_columns, stored
+from invelo.db.codec import rung_columns, stored
 from invelo.db.columns import dated
 from invelo.db.moment import Moment
-from invelo.db.queries import ladder_rows, review_rows
+from invelo.db.queries import ladder_rows, plan_rows, review_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.ladder import LadderRow
 from invelo.db.tables.review import ProposalRow
 from invelo.db.tables.training import TrainingSessionRow
 from invelo.domain.estimate import ComputedInput, Input
-from invelo.domain.review.proposals.offers import offers
 from invelo.domain.review.proposals.propose import decide
 from invelo.domain.review.proposals.situation import (
-    AnsweredProposal,
-    Neighbour,
     Proposal,
     Situation,
-    WeekSeen,
 )
-from invelo.domain.strength.capacity import Pool
-from invelo.services.ladder import ladder
+from invelo.services.ladder import case, ladder
 from invelo.services.ladder.ladder import LadderView
+from invelo.services.plan import availability
+from invelo.services.review import apply
 from invelo.services.training import sums
 
-SESSIONS_JUDGED = 12
-"""Sessions of the ladder a decision looks back on."""
+SESSIONS_NAMED = 12
+"""Sessions that a proposal names as what it rests on."""
 
 
 def proposals_of(db: Session, session: TrainingSessionRow) -> list[ProposalRow]:
@@ -62,7 +59,34 @@ def judge(
     for row in _touched(db, session):
         if only is None or row.id in only:
             seen = ladder.record_placement(db, row, athlete, moment, {"session": str(session.id)})
+            keep_asked(db, seen, session)
             _propose(db, seen, session, moment)
+
+
+def keep_asked(db: Session, seen: LadderView, session: TrainingSessionRow) -> None:
+    """Keep with a session what it was to be on a ladder, where that is not kept yet: the
+    prescription, or what the day derived from it."""
+    key = str(seen.row.id)
+    if key in session.asked:
+        return
+    day = session.local_date
+    week = availability.course_week(db, seen.athlete.id, day)
+    easy = (week.share, week.rpe) if week.kind != "build" else None
+    asked = case.document_of(case.asked(db, seen, day, easy))
+    if not asked["derived"] and _by_hand(db, seen, day):
+        asked["derived"] = "by hand"
+    if not asked["derived"] and plan_rows.newest_adapted(db, seen.athlete.id, day, ()):
+        asked["derived"] = "adapted"
+    session.asked = {**session.asked, key: asked}
+    db.add(session)
+    db.flush()
+
+
+def _by_hand(db: Session, seen: LadderView, day: date) -> bool:
+    """Whether the coach set a ladder's sets by hand in the week's plan."""
+    standing = availability.of(db, seen.athlete.id)
+    edit = standing.hands.edit(str(seen.row.id)) if standing else None
+    return bool(edit and edit.sets)
 
 
 def judge_all(
@@ -99,73 +123,10 @@ def _touched(db: Session, session: TrainingSessionRow) -> list[LadderRow]:
     return ladder_rows.locked_of_rungs(db, {rung for rung in rungs if rung})
 
 
-def situation(
-    db: Session, seen: LadderView, today: date, week: WeekSeen | None = None
-) -> Situation:
-    """What a decision on this ladder looks at, after a session or at the end of a week."""
-    here = seen.current
-    below, above = seen.measured.below(here), seen.measured.above(here)
-    rung, policy = seen.measured.rungs[here], seen.measured.policy
-    return Situation(
-        key=str(seen.row.current_rung_id),
-        rung=rung,
-        below=_neighbour(seen, max(below, default=None)),
-        above=_neighbour(seen, _next(seen, above)),
-        sessions=tuple(s.record for s in logs.finished(db, seen.row.id, SESSIONS_JUDGED)),
-        purpose=seen.row.purpose,  # type: ignore[arg-type]
-        policy=policy,
-        method=METHOD.validate_python(seen.row.method),
-        occasion="session" if week is None else "week",
-        week=week,
-        offers=lambda: offers(body_of(seen.measure), rung, policy, _pool(seen)),
-        answered=answered(db, seen.row.id, today),
-    )
-
-
-def _pool(seen: LadderView) -> Pool | None:
-    """What is known of the athlete in the lane of the rung they stand on."""
-    lane = seen.measured.demands[seen.current].lane
-    if seen.placement is None or lane is None or lane not in seen.placement.lanes:
-        return None
-    return seen.placement.lanes[lane].known
-
-
-ANSWERS = 12
-"""Answers of a ladder that are looked back on, so that nothing is asked twice for nothing."""
-
-
-def answered(db: Session, ladder_id: UUID, today: date) -> tuple[AnsweredProposal, ...]:
-    """What the coach said to the newest proposals of a ladder, newest first."""
-    return tuple(
-        AnsweredProposal(
-            proposal.outcome,  # type: ignore[arg-type]
-            str(proposal.from_rung_id),
-            tuple(proposal.rules),
-            proposal.answer,  # type: ignore[arg-type]
-            (today - proposal.local_date).days,
-            int(proposal.inputs.get("pain", 0)),
-        )
-        for proposal in review_rows.answered(db, ladder_id, ANSWERS)
-    )
-
-
-def _next(seen: LadderView, above: tuple[int, ...]) -> int | None:
-    """Where to go on: the first way up that is open, the first at all if none is."""
-    open_ways = (index for index in above if index not in seen.shut)
-    return next(open_ways, above[0] if above else None)
-
-
-def _neighbour(seen: LadderView, index: int | None) -> Neighbour | None:
-    if index is None:
-        return None
-    estimate = seen.placement.predictions[index] if seen.placement else None
-    return Neighbour(str(seen.rungs[index].id), seen.measured.rungs[index], estimate)
-
-
 def _propose(
     db: Session, seen: LadderView, session: TrainingSessionRow, moment: Moment
 ) -> ProposalRow:
-    asked = situation(db, seen, moment.local_date)
+    asked = case.of(db, seen, moment.local_date).situation()
     return keep(db, seen, asked, decide(asked), moment, session=session)
 
 
@@ -181,6 +142,7 @@ def keep(
     """Keep a proposal with all it rests on; what waited on this ladder before expires."""
     spoke = "a newer session spoke" if session else "the end of the week spoke"
     review_rows.expire_pending(db, seen.row.id, moment.at, spoke)
+    noted = proposal.standing == "on course"
     row = ProposalRow(
         ladder_id=seen.row.id,
         session_id=session.id if session else None,
@@ -190,6 +152,10 @@ def keep(
         from_rung_id=UUID(asked.key),
         to_rung_id=UUID(proposal.to),
         made=rung_columns(proposal.rung) if proposal.rung else None,
+        prescription=rung_columns(proposal.then) if proposal.then else None,
+        standing=proposal.standing,
+        answer="noted" if noted else None,
+        answered_at=moment.at if noted else None,
         amount=proposal.amount,
         reason=proposal.reason,
         figures=[_figure(figure) for figure in proposal.figures],
@@ -201,7 +167,12 @@ def keep(
             "method": seen.row.method,
             "pain": asked.pain,
             "plain": proposal.plain,
-            "sessions": [str(s.row.id) for s in logs.finished(db, seen.row.id, SESSIONS_JUDGED)],
+            "passed": list(proposal.passed),
+            "now": rung_columns(asked.rung),
+            "days_a_week": days_a_week(asked),
+            "sessions": [
+                str(s.row.id) for s in logs.finished(db, seen.row.id, case.SESSIONS_JUDGED)
+            ],
             "criterion": {
                 "sets": asked.rung.criterion.sets,
                 "amount": asked.rung.criterion.amount,
@@ -213,7 +184,16 @@ def keep(
     )
     db.add(row)
     db.flush()
+    if proposal.standing == "routine":
+        apply.do_routine(db, seen.row, row, moment)
     return row
+
+
+def days_a_week(asked: Situation) -> float:
+    """On how many days a week a ladder was trained in the last four weeks, at least one."""
+    since = asked.today - timedelta(weeks=4)
+    days = {session.day for session in asked.sessions if session.day > since}
+    return max(1.0, round(len(days) / 4.0, 1))
 
 
 def _figure(computed_input: Input) -> dict[str, Any]:

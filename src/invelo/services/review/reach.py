@@ -9,7 +9,8 @@ import numpy as np
 from sqlmodel import Session
 
 from invelo.db import ladder_graph
-from invelo.db.queries import ladder_rows, training_rows
+from invelo.db.codec import body_of
+from invelo.db.queries import athlete_rows, ladder_rows, training_rows
 from invelo.db.tables.ladder import LadderRow
 from invelo.domain import MODEL_VERSION
 from invelo.domain.estimate import Estimate
@@ -22,7 +23,7 @@ from invelo.domain.review.workload import (
     newest_ratios,
 )
 from invelo.domain.strength.capacity import groups_of, pool
-from invelo.services.athlete import capacity
+from invelo.services.athlete import capacity, states
 
 
 @dataclass(frozen=True)
@@ -78,9 +79,12 @@ def _anew(db: Session, row: LadderRow, days: set[date]) -> dict[date, Estimate]:
         return {}
     rungs = ladder_graph.rungs_of(db, row.id)
     kept = capacity.of_rungs(db, row.athlete_id, rungs)
+    body = body_of(athlete_rows.measurements(db, row.athlete_id)[-1])
     found = {}
     for day in days:
-        lanes = groups_of(tuple(one for one in kept if one.day <= day))
+        told = tuple(one for one in kept if one.day <= day)
+        states_then = states.from_logs(db, row.athlete_id, groups_of(told), day)
+        lanes = groups_of(capacity.as_known(told, states_then, body))
         newest = max(lanes.values(), key=lambda those: max(one.day for one in those), default=())
         if newest:
             found[day] = pool(newest).greatest

@@ -1,6 +1,6 @@
 """The review: what was proposed, and what the coach says to it."""
 
-from collections.abc import Callable, Iterable
+from collections.abc import Callable, Iterable, Mapping
 from dataclasses import dataclass
 from datetime import date
 from typing import Literal
@@ -8,17 +8,20 @@ from uuid import UUID
 
 from sqlmodel import Session
 
-from invelo.db import access
+from invelo.db import access, logs
 from invelo.db.errors import ConflictError
+from invelo.db.ladder_graph import rung_from
 from invelo.db.moment import Moment
 from invelo.db.queries import review_rows
 from invelo.db.tables.account import AccountRow
 from invelo.db.tables.athlete import AthleteRow
-from invelo.db.tables.ladder import LadderRow
+from invelo.db.tables.ladder import LadderRow, RungRow
 from invelo.db.tables.review import ProposalRow
 from invelo.domain.errors import InputError
+from invelo.domain.review.message import MessageTopic, message
+from invelo.domain.review.proposals.situation import dose_words
 from invelo.services.athlete import guard
-from invelo.services.ladder import ladder
+from invelo.services.ladder import ladder, prescribed
 from invelo.services.plan import planning
 from invelo.services.review import apply
 
@@ -69,19 +72,98 @@ def answer(
     if said != "decline" and proposal.outcome != "stop":
         guard.allow(db, row.athlete_id, [rung.movement], moment.local_date)
     athlete = db.get_one(AthleteRow, row.athlete_id)
-    if said != "decline":
-        row.current_rung_id = final
-    if said == "accept":
-        apply.apply_proposal(db, row, athlete, proposal, moment)
     proposal.answer = said
     proposal.answered_at = moment.at
     proposal.answered_by = coach.id
     proposal.note = note.strip()
+    if said == "accept":
+        apply.apply_proposal(db, row, athlete, proposal, moment)
+    elif said == "edit":
+        _edited(db, row, athlete, final, proposal, moment)
     proposal.final_rung_id = row.current_rung_id if said != "decline" else final
     db.add_all([proposal, row])
     db.flush()
     if said != "decline":
         apply.tell(db, row, athlete, proposal, coach, moment)
+    return proposal
+
+
+def _edited(
+    db: Session,
+    row: LadderRow,
+    athlete: AthleteRow,
+    rung_id: UUID,
+    proposal: ProposalRow,
+    moment: Moment,
+) -> None:
+    """The coach's own rung in place of the proposed one."""
+    seen = ladder.view(db, row, athlete, moment.local_date)
+    at = next(i for i, rung in enumerate(seen.rungs) if rung.id == rung_id)
+    prescribed.prescribe(
+        db,
+        row,
+        rung_id,
+        seen.fitted(seen.measured.rungs[at]),
+        moment,
+        set_by=proposal.answered_by,
+        proposal_id=proposal.id,
+        climbed=rung_id != proposal.from_rung_id,
+    )
+
+
+def preview(
+    row: LadderRow, proposal: ProposalRow, rungs: Mapping[UUID, RungRow], coach: str
+) -> str:
+    """What the athlete would read if a proposal were accepted; '' where it is answered."""
+    if proposal.answer is not None:
+        return ""
+    then = rung_from(proposal.prescription) if proposal.prescription else None
+    topic = MessageTopic(
+        proposal.outcome,  # type: ignore[arg-type]
+        then.name if then else rungs[proposal.to_rung_id].name,
+        rungs[proposal.from_rung_id].name,
+        row.goal,
+        coach,
+        proposal.amount,
+        dose_words(then.prescription) if then else "",
+    )
+    return message(topic).body
+
+
+def undoable(db: Session, row: LadderRow) -> UUID | None:
+    """The proposal of a ladder whose change can be taken back: until a session was done under
+    it."""
+    given = prescribed.standing(db, row.id)
+    if given is None or given.proposal_id is None:
+        return None
+    newest = logs.finished(db, row.id, 1)
+    done = newest and newest[-1].row.local_date >= given.begun
+    return None if done else given.proposal_id
+
+
+def undo(db: Session, row: LadderRow, proposal: ProposalRow, moment: Moment) -> ProposalRow:
+    """Take back what an answer, or a routine, has changed of the prescription: until the next
+    session asks for it. A replay changes nothing.
+
+    Raises:
+        ConflictError: if there is nothing to take back, or a session was done under it.
+    """
+    if proposal.answer == "undone":
+        return proposal
+    if proposal.answer not in ("accept", "edit", "routine"):
+        raise ConflictError("proposal", "nothing of it was done.", "Answer it instead.")
+    if undoable(db, row) != proposal.id:
+        raise ConflictError(
+            "proposal",
+            "a session was done under it, or something newer is asked.",
+            "Move the athlete on the Ladder sheet instead.",
+        )
+    prescribed.undo(db, row, (proposal.id,), moment)
+    proposal.answer, proposal.answered_at = "undone", moment.at
+    proposal.final_rung_id = row.current_rung_id
+    db.add(proposal)
+    review_rows.forget_message(db, proposal.id)
+    db.flush()
     return proposal
 
 

@@ -18,9 +18,9 @@ from invelo.domain.review.proposals.propose import decide
 from invelo.domain.review.proposals.situation import Proposal, WeekSeen
 from invelo.domain.review.response import weekly_limit
 from invelo.domain.review.workload import workload
-from invelo.services.ladder import ladder
+from invelo.services.ladder import case, ladder
 from invelo.services.ladder.ladder import LadderView
-from invelo.services.plan import week
+from invelo.services.plan import availability
 from invelo.services.review import propose, reach
 from invelo.services.squad.squad import RATIO_BACK
 
@@ -108,7 +108,8 @@ def _propose(
     ratios: tuple[float | None, float | None],
 ) -> ProposalRow | None:
     """What the week says of one ladder; None where it says no more than its sessions did."""
-    asked = propose.situation(db, seen, moment.local_date, seen_week(db, seen, week_start, ratios))
+    week_seen = seen_week(db, seen, week_start, ratios)
+    asked = case.of(db, seen, moment.local_date, week_seen).situation()
     proposal = decide(asked)
     waiting = review_rows.pending(db, seen.row.id)
     if waiting is not None and waiting.outcome in ("stop", proposal.outcome):
@@ -120,8 +121,7 @@ def _propose(
 
 WEEKLY_RULES = frozenset(
     {
-        *("layoff.re-entry", "load.ease", "stress.limit", "habit.steady", "plateau.three-weeks"),
-        *("test.old", "surface.alternate"),
+        *("load.ease", "stress.limit", "habit.steady", "plateau.weeks", "surface.alternate"),
     }
 )
 """Rules that only the end of a week asks."""
@@ -141,23 +141,19 @@ def seen_week(
     row, movement = seen.row, seen.measured.rungs[seen.current].movement
     sunday = week_start - timedelta(days=1)
     points = tuple(capacity.point for capacity in reach.over_time(db, row, week_start - REACH_BACK))
-    availability = week.availability_of(db, row.athlete_id)
+    asked = availability.of(db, row.athlete_id)
     stressful = any(stress >= HARD for stress in movement.stress.values())
-    known = seen.placement.known.members if seen.placement else ()
     here, there = _surfaces(seen)
-    limit = availability.stressful_limit if availability else STRESSFUL_LIMIT
+    limit = asked.stressful_limit if asked else STRESSFUL_LIMIT
     days = days_by_week(db, row.id, week_start)
     if stressful:
         limit = weekly_limit(points, days, limit).days
     return WeekSeen(
-        today=week_start,
         ratio=ratios[0],
         ratio_smoothed=ratios[1],
-        reach=tuple(point for point in points if point.day <= sunday),
         days_done=days.get(week_start_of(sunday), 0),
         days_limit=limit,
         stressful=stressful,
-        evidence=max((evidence.day for evidence in known), default=None),
         surface=here,
         other_surface=there,
         ticks=plan_rows.days_ticked(db, row.athlete_id, week_start - FORTNIGHT, week_start)

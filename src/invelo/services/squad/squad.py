@@ -43,6 +43,12 @@ class PendingDecision:
     goal: str
     from_rung: str
     to_rung: str
+    standing: str
+
+    @property
+    def words(self) -> str:
+        """The outcome in words."""
+        return self.outcome.replace("_", " ")
 
 
 class LadderLine(NamedTuple):
@@ -138,6 +144,13 @@ def measure(
     return row
 
 
+def set_routine(db: Session, athlete: AthleteRow, routine: bool, per_week: int) -> None:
+    """Within what small changes inside a rung are done by themselves."""
+    athlete.routine, athlete.routine_per_week = routine, per_week
+    db.add(athlete)
+    db.flush()
+
+
 def erase(db: Session, athlete: AthleteRow) -> None:
     """Erase a person: every row about them, logs included. There is no way back."""
     db.exec(text("SET LOCAL invelo.erasing = 'yes'"))  # type: ignore[call-overload]
@@ -173,9 +186,14 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
             pending_decisions=tuple(
                 pending_decision.outcome
                 for pending_decision in pending_decisions.get(athlete.id, ())
-                if pending_decision.outcome != "hold"  # to go on as it is wants no word
+                if pending_decision.standing == "question"
             ),
             last=session.local_date if session else None,
+            blocked=tuple(
+                f"{decision.words} on “{decision.from_rung}”"
+                for decision in pending_decisions.get(athlete.id, ())
+                if decision.standing == "blocked"
+            ),
             ratio=ratios.get(athlete.id),
         )
         squad_lines.append(

@@ -18,7 +18,7 @@ from invelo.db.errors import ConflictError, MissingError
 from invelo.db.moment import Moment
 from invelo.db.queries import training_rows
 from invelo.db.tables.athlete import AthleteRow
-from invelo.db.tables.ladder import LadderRow, RungRow
+from invelo.db.tables.ladder import LadderRow, PrescriptionRow, RungRow
 from invelo.db.tables.review import ProposalRow
 from invelo.db.tables.training import LoggedSetRow, SkipRow, TrainingSessionRow
 from invelo.domain.catalogue.catalogue import catalogue
@@ -28,6 +28,7 @@ from invelo.domain.training.log import SetRecord
 from invelo.domain.training.set_draft import SetDraft
 from invelo.services.athlete import guard
 from invelo.services.ladder import ladder as ladders
+from invelo.services.ladder import prescribed
 from invelo.services.review import propose
 from invelo.services.training import sums
 
@@ -194,6 +195,7 @@ def draft_of(row: LoggedSetRow) -> SetDraft:
         changes=modifiers_of(row),
         prescribed_min=row.prescribed_min,
         prescribed_max=row.prescribed_max,
+        prescribed_rpe=row.prescribed_rpe,
         corrects_set_id=row.id,
     )
 
@@ -210,8 +212,11 @@ def _row(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetim
     draft = entry.draft
     rung = _rung_of(db, session.athlete_id, draft.rung_id) if draft.rung_id else None
     movement = _movement_of(draft, rung)
+    given = _prescription_for(db, rung, entry.moment)
     if draft.changes is not None:
         modifiers = draft.changes
+    elif given is not None:
+        modifiers = modifiers_of(given)
     else:
         modifiers = modifiers_of(rung) if rung else movement.own(Modifiers())
     count = draft.count(movement, rung.name if rung else movement.name)
@@ -229,6 +234,9 @@ def _row(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetim
     require_within("set number", draft.number, 1, 99, "")
     least, most = count.about or (None, None)
     low, high = draft.prescribed
+    asked_rpe = given.rpe if given else None
+    if low is None and given is not None and draft.kind == "work":
+        low, high = given.low, given.high
     return LoggedSetRow(
         id=entry.id,
         session_id=session.id,
@@ -240,6 +248,7 @@ def _row(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetim
         most=most,
         prescribed_min=low,
         prescribed_max=high,
+        prescribed_rpe=None if low is None else draft.prescribed_rpe or asked_rpe,
         pain_place=draft.pain_place.strip(),
         note=draft.note.strip(),
         corrects_set_id=draft.corrects_set_id,
@@ -248,6 +257,14 @@ def _row(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetim
         author_id=entry.author_id,
         **dated(entry.moment),
     )
+
+
+def _prescription_for(db: Session, rung: RungRow | None, moment: Moment) -> PrescriptionRow | None:
+    """What was asked of a rung on a day; None where another was asked, or nothing yet."""
+    given = prescribed.standing(db, rung.ladder_id) if rung else None
+    if rung is None or given is None or given.rung_id != rung.id:
+        return None
+    return given if given.begun <= moment.local_date else None
 
 
 def _movement_of(draft: SetDraft, rung: RungRow | None) -> Movement:
@@ -274,13 +291,13 @@ def _rung_of(db: Session, athlete_id: UUID, rung_id: UUID) -> RungRow:
 KEPT_AS_TOLD = frozenset(
     {
         *("number", "rung_id", "item", "kind", "side", "amount", "partial", "rpe", "form_ok"),
-        *("faults", "felt_in", "pain", "pain_place", "note"),
+        *("faults", "felt_in", "pain", "pain_place", "note", "prescribed_open"),
     }
 )
 """Fields of a draft that are columns of the same name."""
 
 OF_THE_SAME = (
-    *KEPT_AS_TOLD,
+    *(KEPT_AS_TOLD - {"prescribed_open"}),
     *("session_id", "movement", "least", "most", "corrects_set_id"),
 )
 """What makes two rows of a set the same."""

@@ -16,9 +16,11 @@ from invelo.domain.plan.session.plan_overrides import NOTHING_BY_HAND
 from invelo.domain.plan.session.trainee import Trainee
 from invelo.domain.plan.session.work import Session as CoreSession
 from invelo.domain.plan.week.availability import week_start_of
+from invelo.domain.plan.week.course import CourseWeek, paced
 from invelo.domain.training.check_in import CheckIn
 from invelo.domain.training.run import Run, run_of, without_closed, without_pain
-from invelo.services.plan import sessions, trainee, week
+from invelo.services.ladder import prescribed
+from invelo.services.plan import availability, sessions, trainee, week
 from invelo.services.training import check_in
 
 AHEAD = 7
@@ -82,7 +84,8 @@ def offline_bundle(db: Session, athlete: AthleteRow, today: date) -> OfflineBund
     rows = ladder_rows.of_athlete(db, athlete.id)
     told = check_in.newest(db, athlete.id, today)
     halted = told is not None and bool(told.stop)
-    single = tuple(_single(who, athlete, rows, told))
+    pace = availability.course_week(db, athlete.id, today)
+    single = tuple(_single(who, athlete, rows, told, pace))
     return OfflineBundle(
         who,
         today,
@@ -130,11 +133,16 @@ def _session(seen: week.WeekView, day: date) -> CoreSession | None:
 
 
 def _single(
-    who: Trainee, athlete: AthleteRow, rows: list[LadderRow], check_in: CheckIn | None
+    who: Trainee,
+    athlete: AthleteRow,
+    rows: list[LadderRow],
+    check_in: CheckIn | None,
+    week: CourseWeek,
 ) -> Iterator[DayRun]:
     ids = {str(row.id): row.id for row in rows}
     for stand in who.stands:
-        session = NOTHING_BY_HAND.session(stand.goal, [who.item(stand)], who)
+        item = paced(who.item(stand), week, stand.method)
+        session = NOTHING_BY_HAND.session(stand.goal, [item], who)
         yield _day_run(athlete, who, session, stand.goal, check_in, ladder_id=ids[stand.key])
 
 
@@ -165,6 +173,11 @@ def _day_run(
 
 
 def _rung_ids(db: Session, rows: list[LadderRow]) -> dict[tuple[str, str], UUID]:
-    return {
+    found = {
         (str(row.id), rung.name): rung.id for row in rows for rung in ladder_rows.rungs(db, row.id)
     }
+    for row in rows:
+        given = prescribed.standing(db, row.id)
+        if given is not None:  # its settings are in its name
+            found[str(row.id), given.name] = given.rung_id
+    return found

@@ -169,6 +169,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/athletes/{athlete_id}/routine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Set Routine
+         * @description Say whether small changes inside a rung are done by themselves, and how many a week.
+         */
+        put: operations["set_routine"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/skills": {
         parameters: {
             query?: never;
@@ -2253,6 +2273,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/proposals/{proposal_id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Undo Answer
+         * @description Take back what an answer, or a routine, has changed; until a session was done under it.
+         */
+        post: operations["undo_answer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/proposals/accept": {
         parameters: {
             query?: never;
@@ -2664,9 +2704,41 @@ export interface components {
              * Outcome
              * @enum {string}
              */
-            outcome: "stop" | "ease_off" | "step_back" | "hold" | "add_amount" | "add_set" | "slow_eccentric" | "add_load" | "reduce_assistance" | "step_up" | "swap_surface" | "reduce_days" | "retest";
+            outcome: "stop" | "ease_off" | "step_back" | "fewer_sets" | "hold" | "add_amount" | "add_set" | "slow_eccentric" | "add_load" | "change_height" | "reduce_assistance" | "add_assistance" | "step_up" | "bridge" | "goal_reached" | "swap_surface" | "add_day" | "reduce_days" | "retest";
             from_rung: components["schemas"]["RungName"];
             to_rung: components["schemas"]["RungName"];
+            /**
+             * Standing
+             * @description Nothing to decide, done by itself, or to be answered.
+             * @enum {string}
+             */
+            standing: "on course" | "routine" | "question" | "blocked";
+            /** @description What was asked then; empty of old proposals. */
+            now: components["schemas"]["PrescribedOut"] | null;
+            /** @description What is asked once it is taken; empty where nothing of it changes. */
+            then: components["schemas"]["PrescribedOut"] | null;
+            /**
+             * Passed
+             * @description Names of rungs that are left behind as shown.
+             */
+            passed: string[];
+            /**
+             * Regions
+             * @description That the weekly sets train.
+             */
+            regions: ("chest" | "front shoulder" | "side shoulder" | "rear shoulder" | "triceps" | "biceps" | "forearm" | "upper back" | "shoulder blade" | "neck" | "abs" | "obliques" | "lower back" | "hip flexors" | "glutes" | "side glutes" | "quads" | "hamstrings" | "adductors" | "calves" | "shins")[];
+            /**
+             * Undoable
+             * @description Whether it can be taken back now.
+             * @default false
+             */
+            undoable: boolean;
+            /**
+             * Preview
+             * @description What the athlete would read; '' once it is answered.
+             * @default
+             */
+            preview: string;
             /**
              * Made
              * @description Name of a rung that would be put on the ladder, '' for none.
@@ -2674,7 +2746,7 @@ export interface components {
             made: string;
             /**
              * Amount
-             * @description Sets, days a week, weeks or a share.
+             * @description Days a week, or a share.
              */
             amount: number | null;
             /**
@@ -2695,8 +2767,11 @@ export interface components {
             confidence: "high" | "medium" | "low";
             /** Confidence Why */
             confidence_why: string;
-            /** Answer */
-            answer: ("accept" | "edit" | "decline" | "expired") | null;
+            /**
+             * Answer
+             * @description What became of it: answered, overtaken by a newer one, done by itself, taken back, or nothing to answer.
+             */
+            answer: ("accept" | "edit" | "decline" | "expired" | "routine" | "undone" | "noted") | null;
             /** Answered At */
             answered_at: string | null;
             /** Note */
@@ -2840,6 +2915,16 @@ export interface components {
              * Format: date
              */
             consent_on: string;
+            /**
+             * Routine
+             * @description Whether small changes are done by themselves.
+             */
+            routine: boolean;
+            /**
+             * Routine Per Week
+             * @description How many a ladder and week.
+             */
+            routine_per_week: number;
             /** Measures */
             measures: components["schemas"]["BodyMeasurementOut"][];
             /** Ladders */
@@ -3745,13 +3830,15 @@ export interface components {
         ComparisonRequest: {
             /**
              * Plans
-             * @description Short names, of invelo, invelo-effort, invelo-failure, invelo-clock, invelo-no-ease, invelo-no-week, fixed, linear, calendar, failure.
+             * @description Short names, of invelo, invelo-effort, invelo-failure, invelo-clock, invelo-no-ease, invelo-no-week, two-for-two, linear, calendar, failure, first, fixed, truth.
              * @default [
              *       "invelo",
-             *       "fixed",
+             *       "two-for-two",
              *       "linear",
              *       "calendar",
-             *       "failure"
+             *       "failure",
+             *       "first",
+             *       "truth"
              *     ]
              */
             plans: string[];
@@ -4583,7 +4670,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "stopped" | "pain" | "load" | "proposal" | "missed" | "new";
+            kind: "stopped" | "pain" | "load" | "blocked" | "proposal" | "missed" | "new";
             /**
              * Text
              * @example step up needs your decision
@@ -6328,6 +6415,17 @@ export interface components {
             /** Prescribed Max */
             prescribed_max?: number | null;
             /**
+             * Prescribed Rpe
+             * @description Effort that was asked; what is prescribed if left out.
+             */
+            prescribed_rpe?: number | null;
+            /**
+             * Prescribed Open
+             * @description Whether it was to go on to its end.
+             * @default false
+             */
+            prescribed_open: boolean;
+            /**
              * Rpe
              * @description 1–10; 10 is not one more.
              * @example 8.5
@@ -6685,7 +6783,7 @@ export interface components {
              * Outcome
              * @enum {string}
              */
-            outcome: "stop" | "ease_off" | "step_back" | "hold" | "add_amount" | "add_set" | "slow_eccentric" | "add_load" | "reduce_assistance" | "step_up" | "swap_surface" | "reduce_days" | "retest";
+            outcome: "stop" | "ease_off" | "step_back" | "fewer_sets" | "hold" | "add_amount" | "add_set" | "slow_eccentric" | "add_load" | "change_height" | "reduce_assistance" | "add_assistance" | "step_up" | "bridge" | "goal_reached" | "swap_surface" | "add_day" | "reduce_days" | "retest";
             /** From Rung */
             from_rung: string;
             /** To Rung */
@@ -6707,6 +6805,12 @@ export interface components {
              * @description Whether the end of a week proposed it.
              */
             weekly: boolean;
+            /**
+             * Standing
+             * @description A question, or what blocks all further training.
+             * @enum {string}
+             */
+            standing: "on course" | "routine" | "question" | "blocked";
         };
         /**
          * PersonOut
@@ -7342,6 +7446,43 @@ export interface components {
             distance_m?: number | null;
         };
         /**
+         * PrescribedOut
+         * @description What is asked on a ladder: a rung as it is set for this athlete.
+         */
+        PrescribedOut: {
+            /**
+             * Name
+             * @example Push-up, eccentric 3 s
+             */
+            name: string;
+            /**
+             * Words
+             * @description Sets, range and effort.
+             * @example 3 × 6–10 at effort 9
+             */
+            words: string;
+            /** Sets */
+            sets: number;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "reps" | "s" | "cm";
+            /** Rest S */
+            rest_s: number;
+            /** Rpe */
+            rpe: number;
+            /**
+             * Weekly Sets
+             * @description Sets a week at the days of the last four weeks.
+             */
+            weekly_sets: number;
+        };
+        /**
          * PrescriptionDocument
          * @description What one session asks on a rung.
          */
@@ -7537,9 +7678,41 @@ export interface components {
              * Outcome
              * @enum {string}
              */
-            outcome: "stop" | "ease_off" | "step_back" | "hold" | "add_amount" | "add_set" | "slow_eccentric" | "add_load" | "reduce_assistance" | "step_up" | "swap_surface" | "reduce_days" | "retest";
+            outcome: "stop" | "ease_off" | "step_back" | "fewer_sets" | "hold" | "add_amount" | "add_set" | "slow_eccentric" | "add_load" | "change_height" | "reduce_assistance" | "add_assistance" | "step_up" | "bridge" | "goal_reached" | "swap_surface" | "add_day" | "reduce_days" | "retest";
             from_rung: components["schemas"]["RungName"];
             to_rung: components["schemas"]["RungName"];
+            /**
+             * Standing
+             * @description Nothing to decide, done by itself, or to be answered.
+             * @enum {string}
+             */
+            standing: "on course" | "routine" | "question" | "blocked";
+            /** @description What was asked then; empty of old proposals. */
+            now: components["schemas"]["PrescribedOut"] | null;
+            /** @description What is asked once it is taken; empty where nothing of it changes. */
+            then: components["schemas"]["PrescribedOut"] | null;
+            /**
+             * Passed
+             * @description Names of rungs that are left behind as shown.
+             */
+            passed: string[];
+            /**
+             * Regions
+             * @description That the weekly sets train.
+             */
+            regions: ("chest" | "front shoulder" | "side shoulder" | "rear shoulder" | "triceps" | "biceps" | "forearm" | "upper back" | "shoulder blade" | "neck" | "abs" | "obliques" | "lower back" | "hip flexors" | "glutes" | "side glutes" | "quads" | "hamstrings" | "adductors" | "calves" | "shins")[];
+            /**
+             * Undoable
+             * @description Whether it can be taken back now.
+             * @default false
+             */
+            undoable: boolean;
+            /**
+             * Preview
+             * @description What the athlete would read; '' once it is answered.
+             * @default
+             */
+            preview: string;
             /**
              * Made
              * @description Name of a rung that would be put on the ladder, '' for none.
@@ -7547,7 +7720,7 @@ export interface components {
             made: string;
             /**
              * Amount
-             * @description Sets, days a week, weeks or a share.
+             * @description Days a week, or a share.
              */
             amount: number | null;
             /**
@@ -7568,8 +7741,11 @@ export interface components {
             confidence: "high" | "medium" | "low";
             /** Confidence Why */
             confidence_why: string;
-            /** Answer */
-            answer: ("accept" | "edit" | "decline" | "expired") | null;
+            /**
+             * Answer
+             * @description What became of it: answered, overtaken by a newer one, done by itself, taken back, or nothing to answer.
+             */
+            answer: ("accept" | "edit" | "decline" | "expired" | "routine" | "undone" | "noted") | null;
             /** Answered At */
             answered_at: string | null;
             /** Note */
@@ -8151,6 +8327,23 @@ export interface components {
             sessions: components["schemas"]["LoggedSessionOut"][];
         };
         /**
+         * RoutineBounds
+         * @description Within what small changes inside a rung are done by themselves.
+         */
+        RoutineBounds: {
+            /**
+             * Routine
+             * @description Whether any are; they are listed and can be undone.
+             */
+            routine: boolean;
+            /**
+             * Per Week
+             * @description Changes a ladder and week.
+             * @default 1
+             */
+            per_week: number;
+        };
+        /**
          * RuleOut
          * @description A rule that spoke.
          */
@@ -8309,6 +8502,11 @@ export interface components {
              * @enum {string}
              */
             side: "" | "left" | "right";
+            /**
+             * Open End
+             * @description Whether it goes on to its end, whatever the top.
+             */
+            open_end: boolean;
             /**
              * Sides
              * @description Turns it takes: once for each side, or once.
@@ -8866,6 +9064,17 @@ export interface components {
             /** Prescribed Max */
             prescribed_max?: number | null;
             /**
+             * Prescribed Rpe
+             * @description Effort that was asked; what is prescribed if left out.
+             */
+            prescribed_rpe?: number | null;
+            /**
+             * Prescribed Open
+             * @description Whether it was to go on to its end.
+             * @default false
+             */
+            prescribed_open: boolean;
+            /**
              * Rpe
              * @description 1–10; 10 is not one more.
              * @example 8.5
@@ -8974,6 +9183,16 @@ export interface components {
             prescribed_min?: number | null;
             /** Prescribed Max */
             prescribed_max?: number | null;
+            /**
+             * Prescribed Rpe
+             * @description Effort that was asked; what is prescribed if left out.
+             */
+            prescribed_rpe?: number | null;
+            /**
+             * Prescribed Open
+             * @description Whether it was to go on to its end.
+             */
+            prescribed_open?: boolean | null;
             /**
              * Rpe
              * @description 1–10; 10 is not one more.
@@ -11043,6 +11262,97 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BodyMeasurementOut"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    set_routine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoutineBounds"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoutineBounds"];
                 };
             };
             /** @description It is no request that can be read. */
@@ -22100,6 +22410,93 @@ export interface operations {
                 "application/json": components["schemas"]["ProposalAnswer"];
             };
         };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AnsweredProposalOut"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    undo_answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                proposal_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
         responses: {
             /** @description Successful Response */
             200: {

@@ -17,6 +17,8 @@ const FIELDS: Record<string, string> = {
   pain_place: "where it hurts",
   prescribed_min: "asked, foot",
   prescribed_max: "asked, top",
+  prescribed_rpe: "asked, effort",
+  prescribed_open: "asked to its end",
 };
 
 interface Props {

@@ -132,6 +132,12 @@ export function target(low: number, high: number, unit: Unit): string {
   return `${low === high ? low : `${low}–${high}`}${seconds(unit)}`;
 }
 
+/** What a set asks: a range, or from its foot on to its end. */
+export function asked(set: { low: number; high: number; what: { unit: Unit }; open_end: boolean }) {
+  if (!set.open_end) return target(set.low, set.high, set.what.unit);
+  return `${set.low}+${seconds(set.what.unit)}`;
+}
+
 /** The unit where it must be said; a bare count is of reps. */
 function seconds(unit: Unit): string {
   return unit === "reps" ? "" : `${thin}${unit}`;

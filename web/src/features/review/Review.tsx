@@ -7,7 +7,7 @@ import { useKeys } from "../../app/keys";
 import type { Schema } from "../../common/api/client";
 import { queries } from "../../common/api/queries";
 import { amountOf, Picture } from "../../common/movement/SetLine";
-import { OUTCOMES } from "../../common/proposals/outcomes";
+import { ANSWERS, noteOf } from "../../common/proposals/outcomes";
 import { Away } from "../../common/ui/Away";
 import { TitleBlock } from "../../common/ui/TitleBlock";
 import { counted, day } from "../../common/units/figures";
@@ -22,13 +22,6 @@ const VIEWS = [
   ["trends", "Trends", "t"],
   ["messages", "Messages", "m"],
 ] as const;
-
-const ANSWERS: Record<string, string> = {
-  accept: "accepted",
-  edit: "edited",
-  decline: "declined",
-  expired: "expired",
-};
 
 export default function Review() {
   const { ladderId = "", view = "proposal" } = useParams();
@@ -115,13 +108,11 @@ function History({ proposals }: { proposals: Schema["ProposalOut"][] }) {
           <tr key={one.id} className="border-b border-hair align-top [&>*]:py-1 [&>*]:pr-4">
             <td className="whitespace-nowrap">{day(one.local_date)}</td>
             <th scope="row" className="whitespace-nowrap">
-              {OUTCOMES[one.outcome].note}
+              {noteOf(one)}
             </th>
             <td>
-              {one.from_rung.name}
-              {one.made
-                ? ` → ${one.made}`
-                : one.to_rung.id !== one.from_rung.id && ` → ${one.to_rung.name}`}
+              {one.now?.name ?? one.from_rung.name}
+              {one.then ? ` → ${one.then.name}, ${one.then.words}` : movedTo(one)}
             </td>
             <td className="text-faint">
               {one.answer ? ANSWERS[one.answer] : "open"}
@@ -134,6 +125,10 @@ function History({ proposals }: { proposals: Schema["ProposalOut"][] }) {
     </table>
   );
 }
+
+/** Where a proposal of an earlier release led. */
+const movedTo = (one: Schema["ProposalOut"]) =>
+  one.to_rung.id === one.from_rung.id ? "" : ` → ${one.to_rung.name}`;
 
 interface SessionsProps {
   athleteId: string;

@@ -7,7 +7,7 @@ import { pickedLadder } from "../../app/places";
 import { answer, api, type Schema } from "../../common/api/client";
 import { queries, useRefresh } from "../../common/api/queries";
 import { Answering, type Mode } from "../../common/proposals/Answering";
-import { OUTCOMES } from "../../common/proposals/outcomes";
+import { ANSWERS, noteOf, OUTCOMES } from "../../common/proposals/outcomes";
 import { Button } from "../../common/ui/Button";
 import { Dialog } from "../../common/ui/Dialog";
 import { Mark } from "../../common/ui/Mark";
@@ -17,18 +17,14 @@ import { counted, day } from "../../common/units/figures";
 type Line = Schema["SquadLineOut"];
 export type Waits = Schema["PendingDecisionOut"] & { athlete: Line };
 
-/** Every decision that waits, in the squad's own order; what only goes on as it is comes last. */
-export const waitingIn = (lines: Line[]): Waits[] => {
-  const all = lines.flatMap((athlete) =>
-    athlete.pending_decisions.map((one) => ({ ...one, athlete })),
-  );
-  const holds = (one: Waits) => one.outcome === "hold";
-  return [...all.filter((one) => !holds(one)), ...all.filter(holds)];
-};
+/** Every decision that waits, in the squad's own order. */
+export const waitingIn = (lines: Line[]): Waits[] =>
+  lines.flatMap((athlete) => athlete.pending_decisions.map((one) => ({ ...one, athlete })));
 
 interface Props {
   waiting: Waits[];
-  onTold: (words: string) => void;
+  /** What was done, and the proposal that can be undone. */
+  onTold: (words: string, proposalId?: string) => void;
 }
 
 export function Queue({ waiting, onTold }: Props) {
@@ -127,7 +123,7 @@ export function Queue({ waiting, onTold }: Props) {
           onClose={() => setOpen(null)}
           onAnswered={(said) => {
             setOpen(null);
-            onTold(answeredWords(open.one, said));
+            onTold(answeredWords(open.one, said), said.answer === "decline" ? undefined : said.id);
           }}
         />
       )}
@@ -136,10 +132,9 @@ export function Queue({ waiting, onTold }: Props) {
 }
 
 function answeredWords(one: Waits, said: Schema["AnsweredProposalOut"]): string {
-  const did = { accept: "accepted", edit: "edited", decline: "declined", expired: "expired" };
   const week = said.replanned ? ` The week of ${day(said.replanned)} is being planned anew.` : "";
   const told = said.message ? " A message was written." : "";
-  return `${one.athlete.name}: ${did[said.answer ?? "expired"]}.${week}${told}`;
+  return `${one.athlete.name}: ${ANSWERS[said.answer ?? "expired"]}.${week}${told}`;
 }
 
 interface RowProps {
@@ -152,7 +147,8 @@ interface RowProps {
 }
 
 function Row({ one, here, ticked, onTick, onAnswer, onLook }: RowProps) {
-  const { note, tone } = OUTCOMES[one.outcome];
+  const { tone } = OUTCOMES[one.outcome];
+  const note = noteOf(one);
   const moves = one.to_rung !== one.from_rung;
   return (
     <li
@@ -175,9 +171,10 @@ function Row({ one, here, ticked, onTick, onAnswer, onLook }: RowProps) {
         <span className="block text-sm text-faint">{one.goal}</span>
       </span>
       <span>
-        <Mark tone={tone}>{note}</Mark>
+        <Mark tone={one.standing === "blocked" ? "watch" : tone}>{note}</Mark>
         <span className="block text-sm text-faint">
-          by the {one.weekly ? "week" : "session"}, {one.confidence} confidence
+          {one.standing === "blocked" && "blocked; "}by the {one.weekly ? "week" : "session"},{" "}
+          {one.confidence} confidence
         </span>
       </span>
       <span>
@@ -213,11 +210,16 @@ function AnswerDialog({ one, mode, onClose, onAnswered }: AnswerProps) {
     <Dialog
       open
       onOpenChange={onClose}
-      title={`${one.athlete.name}: ${OUTCOMES[one.outcome].note}`}
+      title={`${one.athlete.name}: ${noteOf(one)}`}
       about={one.reason}
       wide
     >
       <Wrong error={sheet.error} />
+      {proposal?.preview && (
+        <p className="mt-2 max-w-prose border-l-2 border-line pl-3 whitespace-pre-line">
+          {proposal.preview}
+        </p>
+      )}
       {proposal && sheet.data && (
         <Answering
           proposalId={one.id}

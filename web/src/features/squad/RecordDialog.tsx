@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
 import { pickedLadder } from "../../app/places";
-import { api, type Schema } from "../../common/api/client";
+import { answer, api, type Schema } from "../../common/api/client";
 import { queries } from "../../common/api/queries";
 import { Button } from "../../common/ui/Button";
 import { Dialog } from "../../common/ui/Dialog";
@@ -42,6 +42,7 @@ export function RecordDialog({
           <p className="pt-2 text-faint">
             Agreed to be kept on {day(athlete.consent_on)}. Days are counted in {athlete.time_zone}.
           </p>
+          <Routine athlete={athlete} />
           <table className="mt-2 w-full">
             <thead>
               <tr className="lettering border-b border-ink">
@@ -91,5 +92,52 @@ export function RecordDialog({
         )}
       </div>
     </Dialog>
+  );
+}
+
+/** Whether small changes inside a rung are done by themselves, and how many a week. */
+function Routine({ athlete }: { athlete: Schema["AthleteOut"] }) {
+  const client = useQueryClient();
+  const [error, setError] = useState<Error | null>(null);
+
+  async function set(routine: boolean, per_week: number) {
+    const path = { params: { path: { athlete_id: athlete.id } } };
+    try {
+      await answer(
+        api.PUT("/api/athletes/{athlete_id}/routine", { ...path, body: { routine, per_week } }),
+      );
+      await client.invalidateQueries(queries.athlete(athlete.id));
+      setError(null);
+    } catch (cause) {
+      setError(cause as Error);
+    }
+  }
+  return (
+    <fieldset className="mt-2 flex flex-wrap items-center gap-3">
+      <legend className="lettering">Routine</legend>
+      <label className="flex items-center gap-2">
+        <input
+          type="checkbox"
+          checked={athlete.routine}
+          onChange={(event) => set(event.target.checked, athlete.routine_per_week)}
+        />
+        Small changes inside a rung are done by themselves, listed and undone at will
+      </label>
+      <label className="flex items-center gap-2">
+        at most
+        <select
+          className="border border-line bg-sheet px-1 py-0.5"
+          disabled={!athlete.routine}
+          value={athlete.routine_per_week}
+          onChange={(event) => set(athlete.routine, Number(event.target.value))}
+        >
+          {[1, 2, 3].map((count) => (
+            <option key={count}>{count}</option>
+          ))}
+        </select>
+        a ladder and week
+      </label>
+      <Wrong error={error} />
+    </fieldset>
   );
 }

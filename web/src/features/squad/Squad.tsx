@@ -6,6 +6,7 @@ import { type Keys, useKeys } from "../../app/keys";
 import { pickedLadder } from "../../app/places";
 import type { Schema } from "../../common/api/client";
 import { queries } from "../../common/api/queries";
+import { Undo } from "../../common/proposals/Undo";
 import { Away } from "../../common/ui/Away";
 import { Button } from "../../common/ui/Button";
 import { Mark, type Tone } from "../../common/ui/Mark";
@@ -24,6 +25,7 @@ const TONE: Record<Schema["FlagOut"]["kind"], Tone> = {
   stopped: "over",
   pain: "over",
   load: "watch",
+  blocked: "watch",
   proposal: "watch",
   missed: "watch",
   new: "plain",
@@ -39,7 +41,12 @@ export default function Squad() {
   const [starting, setStarting] = useState<Line | null>(null);
   const [queue, setQueue] = useState(false);
   const [quiet, setQuiet] = useState(false);
-  const [told, setTold] = useState("");
+  const [told, setSaid] = useState("");
+  const [undoable, setUndoable] = useState<string | undefined>();
+  const setTold = (words: string, proposalId?: string) => {
+    setSaid(words);
+    setUndoable(proposalId);
+  };
   const search = useRef<HTMLInputElement>(null);
 
   const all = squad.data?.athletes ?? [];
@@ -115,6 +122,7 @@ export default function Squad() {
         {told && (
           <p role="status" className="border-b border-hair bg-wash px-4 py-1.5">
             {told}
+            {undoable && <Undo proposalId={undoable} onUndone={() => setTold("Undone.")} />}
           </p>
         )}
         {queue && <Queue waiting={waiting} onTold={setTold} />}

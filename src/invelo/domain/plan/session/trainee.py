@@ -11,15 +11,17 @@ from invelo.domain.equipment.kit import Kind
 from invelo.domain.errors import InputError
 from invelo.domain.estimate import Estimate
 from invelo.domain.ladder.rung import Rung, kit_needed
+from invelo.domain.plan.asked import AskedSession
 from invelo.domain.plan.methods import (
+    CEILING,
     LEAST_BEST,
     WaveDay,
     criterion_for,
-    hold_prescription,
+    held_within,
     prescription_for,
 )
 from invelo.domain.plan.prescription import LEAST_USEFUL, Level, Method, Prescription, Purpose
-from invelo.domain.plan.session.work import Item, role_of, sets_of
+from invelo.domain.plan.session.work import Item, WorkSet, role_of, sets_of
 from invelo.domain.strength.holds import LONGEST_SHARE
 
 PREPARES: dict[str, tuple[str, int]] = {
@@ -63,6 +65,7 @@ class Stand:
         here: the rung, with the coach's own prescription.
         below: rungs to fall back to, the nearest first.
         above: rungs to go on to, the nearest first.
+        asked: what the day asks, where it is derived from the prescription.
     """
 
     key: str
@@ -73,6 +76,7 @@ class Stand:
     here: Near
     below: tuple[Near, ...] = ()
     above: tuple[Near, ...] = ()
+    asked: AskedSession | None = None
 
     @property
     def movement(self) -> Movement:
@@ -146,7 +150,7 @@ class Trainee:
             stand.key,
             at.rung.name,
             role_of(at.rung.movement),
-            sets_of(at.rung, prescription),
+            ended(sets_of(at.rung, prescription), stand.asked if at is stand.here else None),
             tuple(near.rung for near in chain),
             self.rig(at.rung.movement),
             stand.goal,
@@ -157,19 +161,20 @@ class Trainee:
         if wave is not None:
             return _wave_fitted(stand, wave)
         prescription = stand.here.rung.prescription
+        why = stand.asked.why if stand.asked else ""
         if prescription.unit != "s" or stand.here.likely is None:
-            return stand.here, prescription, ""
-        for near in (stand.here, *stand.below):
+            return stand.here, prescription, why
+        if stand.here.likely.likely >= LEAST_BEST:
+            return stand.here, prescription, why
+        for near in stand.below:
             if near.likely is None or near.likely.likely < LEAST_BEST:
                 continue
-            fitted = hold_prescription(near.likely.likely, prescription, stand.purpose).prescription
-            if near is stand.here:
-                return near, fitted, ""
+            low, high = held_within(near.likely.likely, stand.purpose)
             why = (
                 f"“{stand.here.rung.name}” is held about {stand.here.likely.likely:.0f} s: too "
                 "short to practise, so an easier shape."
             )
-            return near, fitted, why
+            return near, replace(prescription, low=low, high=high), why
         return stand.here, prescription, self._too_short(stand)
 
     @staticmethod
@@ -231,6 +236,19 @@ class Trainee:
             sets_of(rung, prescription, "easy"),
             why=f"Opens the check “{check.name.lower()}”.",
         )
+
+
+def ended(sets: tuple[WorkSet, ...], asked: AskedSession | None) -> tuple[WorkSet, ...]:
+    """Sets whose last one goes on as far as the day asks."""
+    if asked is None or not sets:
+        return sets
+    last = sets[-1]
+    if asked.open_end:
+        top = max(last.high, CEILING[last.unit])
+        return (*sets[:-1], replace(last, high=top, rpe=10.0, open_end=True))
+    if asked.last_rpe is not None:
+        return (*sets[:-1], replace(last, rpe=asked.last_rpe))
+    return sets
 
 
 def _wave_fitted(stand: Stand, wave: WaveDay) -> tuple[Near, Prescription, str]:

@@ -91,6 +91,7 @@ class WorkSet:
             single, or one that finishes a range after a few breaths.
         share: of a hard set that it counts as in a region's total.
         side: the one side it is done on, '' for both; of what is counted per side.
+        open_end: whether it goes on to its end, whatever the top.
     """
 
     name: str
@@ -103,6 +104,7 @@ class WorkSet:
     kind: SetKind = "work"
     share: float = 1.0
     side: OneSide = ""
+    open_end: bool = False
 
     def on(self, rung: Rung) -> "WorkSet":
         """The same set on another rung."""

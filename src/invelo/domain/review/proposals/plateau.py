@@ -1,139 +1,210 @@
-"""At the end of a week: a plateau, an old test, a surface to swap."""
+"""At the end of a week: a plateau by what the data show, and a surface to swap."""
 
+from dataclasses import replace
 from datetime import timedelta
 
-from invelo.domain.errors import InputError
-from invelo.domain.estimate import Z80, Input
-from invelo.domain.plan.methods import most_sets
-from invelo.domain.review.proposals.fatigue import OFTEN
-from invelo.domain.review.proposals.situation import Proposal, Situation, WeekSeen, hold, rules
-from invelo.domain.review.proposals.upward import outcome_of
-from invelo.domain.review.trend import trend
+from invelo.domain.estimate import Input
+from invelo.domain.plan.methods import most_sets, with_dose
+from invelo.domain.plan.week.course import EASY_SHARE
+from invelo.domain.review.proposals.situation import (
+    Proposal,
+    Situation,
+    chance,
+    dose_words,
+    rules,
+)
+from invelo.domain.review.proposals.upward import useful
+from invelo.domain.strength.state import chance_above
+from invelo.domain.training.log import SessionRecord
 
-PLATEAU_WEEKS = 3
-"""Weeks without a rise that count as a plateau (common practice)."""
+SESSIONS = 6
+"""Asked sessions without a new best (common practice)."""
 
-PLATEAU_POINTS = 5
-"""Days of evidence in those weeks under which nothing is said (ours)."""
+WEEKS = 4
+"""Weeks they span at least, and weeks after the last day back from a break (common practice)."""
 
-SPAN_DAYS = 16
-"""Days those have to span (ours)."""
+FLAT = 0.002
+"""Growth a week that is no growth, of the logarithm."""
 
-OLD_DAYS = 28
-"""Days after which evidence of capacity is old (ours: as long as it counts for placing)."""
+FLAT_CHANCE = 0.4
+"""Chance of growth under that from which it is called (ours: chosen on simulated athletes whose
+seeds no test uses)."""
 
-SAME_SURFACE = 6
-"""Sessions on one surface after which another is proposed (ours)."""
+AS_GOOD = 1.005
+"""How many times the best before counts as a new one."""
+
+EASY_DAYS = 21
+"""Days within which no second easy week is proposed."""
 
 HARD_RPE = 9.0
-"""Mean effort from which a plateau on many days is more likely tiredness (ours)."""
+OFTEN = 4
+"""Mean effort and days a week from which a plateau is more likely tiredness (common practice)."""
+
+OLD_DAYS = 21
+"""Days after which what they can do at most is not known any more (ours)."""
+
+SURFACE_WEEKS = 3
+SAME_SURFACE = 6
+"""Sessions on one surface in so many weeks after which another is proposed (ours)."""
 
 
 def plateau(situation: Situation) -> Proposal | None:
-    """No rise in reach over three weeks beyond its noise: one thing is changed, and why that."""
-    week = situation.week
-    if situation.occasion != "week" or week is None or situation.purpose == "keep":
+    """No new best in six sessions over four weeks, and hardly any growth: one thing is changed."""
+    if situation.occasion != "week" or situation.purpose == "keep":
         return None
-    if situation.method == "habit":
+    if situation.method == "habit" or situation.coming_back or situation.here.state is None:
         return None
-    since = week.today - timedelta(weeks=PLATEAU_WEEKS)
-    recent = [point for point in week.reach if point.day > since]
-    if len(recent) < PLATEAU_POINTS or (recent[-1].day - recent[0].day).days < SPAN_DAYS:
+    run = _run(situation)
+    if len(run) < SESSIONS or (run[-1].day - run[0].day).days < 7 * WEEKS - 2:
         return None
-    try:
-        line = trend(recent)
-    except InputError:
+    if situation.newest and (situation.today - situation.newest.day).days > 7:
         return None
-    rise = PLATEAU_WEEKS * line.slope
-    noise = PLATEAU_WEEKS * Z80 * line.error
-    if rise > noise or rise > 2 * line.scatter:
+    mean, deviation = situation.here.state.growth
+    flat = chance_above((mean - FLAT) / max(1e-6, deviation))
+    if flat < FLAT_CHANCE:
         return None
+    days = _days_a_week(situation)
+    rpe = _mean_rpe(run)
     figures = (
-        Input("rise of reach over three weeks", round(100 * rise, 1), "%"),
-        Input("its noise", round(100 * noise, 1), "%"),
-        Input("days of evidence", float(len(recent))),
-        Input("days trained this week", float(week.days_done), "days"),
+        Input("sessions without a new best", len(run)),
+        Input("they span", (run[-1].day - run[0].day).days, "days"),
+        Input("growth a week", round(100 * mean, 2), "%"),
+        chance(f"chance that it is under {100 * FLAT:g} % a week", flat),
+        Input("mean effort", round(rpe, 1)),
+        Input("days a week", round(days, 1)),
     )
-    still = f"Reach has not risen over three weeks ({100 * rise:+.1f} % ± {100 * noise:.1f} %)."
-    return _remedy(situation, week, still, figures)
+    still = f"No new best in {len(run)} sessions over {_weeks(run)} weeks."
+    return _remedy(situation, still, figures, rpe, days)
+
+
+def best_of(session: SessionRecord, situation: Situation) -> float:
+    """The best of a session as a capacity, so that reps, load and effort compare; 0 for none."""
+    work = situation.here.work
+    if work is None:
+        return 0.0
+    best = 0.0
+    for record in session.on(situation.key):
+        if not record.form_ok or record.least < 1:
+            continue
+        left = 10.0 - record.rpe if record.unit == "reps" and record.rpe >= 7.0 else 0.0
+        best = max(best, work.log_capacity(record.least + left))
+    return best
+
+
+def _run(situation: Situation) -> list[SessionRecord]:
+    """The newest asked sessions since the one that was the best."""
+    asked = [
+        session
+        for session in situation.sessions
+        if not session.derived and session.on(situation.key)
+    ]
+    best, since = 0.0, 0
+    for index, session in enumerate(asked):
+        here = best_of(session, situation)
+        if here > best * (1.0 + (AS_GOOD - 1.0) / max(1.0, best)):
+            best, since = here, index
+    return asked[since + 1 :] if since else asked[1:]
+
+
+def _weeks(run: list[SessionRecord]) -> int:
+    return max(1, round((run[-1].day - run[0].day).days / 7))
+
+
+def _mean_rpe(run: list[SessionRecord]) -> float:
+    rpes = [record.rpe for session in run for record in session.sets if record.kind == "work"]
+    return sum(rpes) / len(rpes) if rpes else 0.0
+
+
+def _days_a_week(situation: Situation) -> float:
+    since = situation.today - timedelta(weeks=WEEKS)
+    return len({session.day for session in situation.sessions if session.day >= since}) / WEEKS
 
 
 def _remedy(
-    situation: Situation, week: WeekSeen, still: str, figures: tuple[Input, ...]
+    situation: Situation, still: str, figures: tuple[Input, ...], rpe: float, days: float
 ) -> Proposal:
-    """Fewer days where it is trained often and hard, else one more set, else another lever."""
-    rpes = [s.rpe for s in situation.last]
-    rpe = sum(rpes) / len(rpes) if rpes else 0.0
-    if week.days_done >= OFTEN and rpe >= HARD_RPE:
+    """By what the data show: old evidence a test, much and hard an easy week, little a set or a
+    day more, else another lever."""
+    state = situation.here.state
+    told = state.told if state else None
+    if told is None or (situation.today - told).days > OLD_DAYS:
         return Proposal(
-            "reduce_days",
+            "retest",
             situation.key,
-            f"{still} It is trained on {week.days_done} days at effort {rpe:.1f}: more likely "
-            "tired than done growing. Take a day away.",
-            (*figures, Input("mean effort", round(rpe, 1))),
-            rules("plateau.three-weeks", "plateau.frequency"),
+            f"{still} Nothing has told what they can do at most for a while: take one set to its "
+            "end.",
+            figures,
+            rules("plateau.weeks", "test.old"),
             "medium",
-            "Three weeks of sets; whether rest is the remedy shows in two weeks.",
-            amount=float(week.days_done - 1),
+            "Sessions and dates are counted.",
         )
-    sets = situation.rung.prescription.sets
-    if sets < most_sets(situation.method):
+    eased = any(
+        one.outcome == "ease_off" and one.answer != "decline" and one.days <= EASY_DAYS
+        for one in situation.answered
+    )
+    if rpe >= HARD_RPE and days >= OFTEN and not eased:
+        return Proposal(
+            "ease_off",
+            situation.key,
+            f"{still} {days:.0f} days a week at effort {rpe:.1f}: more likely tired than done "
+            f"growing. An easy week, {100 * EASY_SHARE:.0f} % of the sets.",
+            figures,
+            rules("plateau.weeks", "plateau.tired"),
+            "medium",
+            "Whether rest is the remedy shows in two weeks.",
+            standing="blocked",
+            amount=EASY_SHARE,
+        )
+    prescription = situation.rung.prescription
+    if prescription.sets < max(3, most_sets(situation.method)):
+        more = replace(prescription, sets=prescription.sets + 1)
         return Proposal(
             "add_set",
             situation.key,
-            f"{still} There are {sets} sets: do one more before anything else changes.",
-            (*figures, Input("sets now", float(sets))),
-            rules("plateau.three-weeks", "sets.grow"),
-            "medium",
-            "Three weeks of sets; amount is the plainest thing to change.",
-            amount=float(sets + 1),
-        )
-    for offer in situation.useful_offers():
-        return Proposal(
-            outcome_of(offer),
-            situation.key,
-            f"{still} Sets are at their most: change the lever, as “{offer.rung.name}”.",
+            f"{still} {prescription.sets} sets on {days:.0f} days a week are little: "
+            f"{dose_words(more)}.",
             figures,
-            rules("plateau.three-weeks", "step.one-lever"),
+            rules("plateau.weeks", "sets.grow"),
             "medium",
-            "Three weeks of sets; another lever is another stimulus.",
-            rung=offer.rung,
+            "Amount is the plainest thing to change.",
+            standing="blocked",
+            then=with_dose(situation.rung, more, situation.method),
         )
-    return hold(
-        situation,
-        f"{still} Change the range, the day or the rest by hand: no lever of this rung is left.",
+    if days < OFTEN - 1.5:
+        return Proposal(
+            "add_day",
+            situation.key,
+            f"{still} {days:.0f} days a week are little: one more.",
+            figures,
+            rules("plateau.weeks", "plateau.day"),
+            "medium",
+            "Amount is the plainest thing to change.",
+            standing="blocked",
+            amount=float(round(days) + 1),
+        )
+    offer = useful(situation)
+    if offer is not None:
+        return Proposal(
+            offer.outcome,
+            situation.key,
+            f"{still} Another stimulus: “{offer.place.rung.name}”.",
+            figures,
+            rules("plateau.weeks", "step.one-lever"),
+            "medium",
+            "One lever alone, in a real piece.",
+            standing="blocked",
+            then=offer.place.rung,
+        )
+    return Proposal(
+        "ease_off",
+        situation.key,
+        f"{still} Sets, days and levers are used up: an easy week, then another range.",
         figures,
-        rules("plateau.three-weeks"),
+        rules("plateau.weeks"),
         "low",
         "The plateau is plain; the remedy is the coach's.",
-    )
-
-
-def test_again(situation: Situation) -> Proposal | None:
-    """Nothing has told capacity for four weeks, while sessions go on."""
-    week = situation.week
-    if situation.occasion != "week" or week is None or situation.method == "habit":
-        return None
-    if not situation.sessions or situation.rung.movement.rpe_only:
-        return None
-    trained = (week.today - situation.sessions[-1].day).days <= OLD_DAYS
-    days = None if week.evidence is None else (week.today - week.evidence).days
-    if not trained or (days is not None and days <= OLD_DAYS):
-        return None
-    old = "Nothing yet" if days is None else f"Nothing for {days} days"
-    return Proposal(
-        "retest",
-        situation.key,
-        f"{old} tells what they can do: every set left many in reserve. Test "
-        f"“{situation.rung.name}”, as many as possible, or log one set at effort 9.",
-        (
-            Input(
-                "days since a set or a test told", "none" if days is None else float(days), "days"
-            ),
-        ),
-        rules("test.old"),
-        "high",
-        "The days are counted.",
+        standing="blocked",
+        amount=EASY_SHARE,
     )
 
 
@@ -142,7 +213,7 @@ def surface(situation: Situation) -> Proposal | None:
     week = situation.week
     if situation.occasion != "week" or week is None or not week.other_surface:
         return None
-    since = week.today - timedelta(weeks=PLATEAU_WEEKS)
+    since = situation.today - timedelta(weeks=SURFACE_WEEKS)
     there = sum(
         1 for session in situation.sessions if session.day > since and session.on(situation.key)
     )

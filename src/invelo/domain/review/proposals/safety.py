@@ -1,9 +1,10 @@
 """Safety speaks first: pain stops a movement."""
 
+from dataclasses import replace
 from itertools import pairwise
 
 from invelo.domain.estimate import Input
-from invelo.domain.review.proposals.situation import HARDER, Proposal, Situation, hold, rules
+from invelo.domain.review.proposals.situation import HARDER, Proposal, Situation, on_course, rules
 from invelo.domain.training.log import PAIN_STOP
 
 RISING_SESSIONS = 3
@@ -46,20 +47,40 @@ def pain(situation: Situation) -> Proposal | None:
     )
 
 
+def closed(situation: Situation) -> Proposal | None:
+    """What is trained is closed: a limit, a check or the kit; nothing else is said of it."""
+    why = situation.here.closed
+    if not why:
+        return None
+    return Proposal(
+        outcome="hold",
+        to=situation.key,
+        reason=f"“{situation.rung.name}” is closed: {why.rstrip('.')}. Open it on the Intake "
+        "sheet, or train another rung until it is.",
+        figures=(),
+        rules=rules("step.closed"),
+        confidence="high",
+        confidence_why="What closes it is on the Intake sheet.",
+        standing="blocked",
+    )
+
+
 def in_spite(proposal: Proposal, situation: Situation) -> Proposal:
     """What becomes of a proposal where the coach has declined to stop: they may go on, but nothing
     is asked for that is harder while the pain lasts."""
     stop = pain(situation)
     if stop is None or proposal.outcome not in HARDER:
         return proposal
-    return hold(
-        situation,
-        f"Pain reached {situation.pain} of 10. Going on was the coach's word; nothing gets harder "
-        "while it lasts.",
-        (*stop.figures, *proposal.figures),
-        (*stop.rules, *rules("pain.no-harder")),
-        "medium",
-        "Safety speaks first; what hurts is looked at one by one, never taken along with others.",
+    return replace(
+        on_course(
+            situation,
+            f"Pain reached {situation.pain} of 10. Going on was the coach's word; nothing gets "
+            "harder while it lasts.",
+            (*stop.figures, *proposal.figures),
+        ),
+        rules=(*stop.rules, *rules("pain.no-harder")),
+        confidence="medium",
+        confidence_why="Safety speaks first; what hurts is looked at one by one.",
     )
 
 

@@ -5,13 +5,16 @@ from collections.abc import Callable
 from invelo.domain.review.proposals.situation import AnsweredProposal, Outcome, Proposal, Situation
 
 ADVICE: frozenset[Outcome] = frozenset(
-    ("ease_off", "reduce_days", "swap_surface", "retest", "add_set", "slow_eccentric", "add_load")
+    ("ease_off", "reduce_days", "add_day", "swap_surface", "retest", "add_set", "add_load")
 )
 """Outcomes that want time to show, and are not proposed again right after they were answered."""
 
 QUIET_DAYS = 21
 """Days for which an answered piece of advice is not given again (ours: as long as a plateau is
 watched)."""
+
+SURFACE_DAYS = 56
+"""Days for which a change of surface is not asked again (ours)."""
 
 DECLINED_DAYS = 28
 """Days after which a declined proposal may be made again though nothing changed (ours)."""
@@ -30,27 +33,43 @@ def is_suppressed(proposal: Proposal, situation: Situation) -> bool:
     )
 
 
-REMEDIES = frozenset({"plateau.three-weeks", "load.ease", "layoff.re-entry"})
+REMEDIES = frozenset({"plateau.weeks", "load.ease"})
 """Rules whose remedy, once taken, has its time to show whatever rung is stood on by then."""
 
 
-EARNED = frozenset({"range.criterion-met", "wave.hard-day", "clock.more-in-window"})
+EARNED = frozenset(
+    {
+        "range.criterion-met",
+        "wave.hard-day",
+        "clock.more-in-window",
+        "near-failure.ceiling",
+        "skill.less-assistance",
+        "set.too-light",
+        "step.foreseen",
+        "effort.next-fits",
+    }
+)
 """Rules that new sessions have to earn each time: once taken, their next word is something new."""
 
 
 def _same(before: AnsweredProposal, proposal: Proposal, situation: Situation) -> bool:
     spoke = {rule.id for rule in proposal.rules}
-    taken = before.answer != "decline" and before.days < QUIET_DAYS
+    refused = before.answer in ("decline", "undone")
+    taken = not refused and before.days < QUIET_DAYS
     if taken and spoke & REMEDIES & set(before.rules):
         return True
     if before.outcome != proposal.outcome or before.from_key != situation.key:
         return False
     if not spoke <= set(before.rules):
         return False
+    if proposal.outcome == "swap_surface":
+        return before.days < SURFACE_DAYS
+    if proposal.outcome == "goal_reached":
+        return True
     if proposal.outcome == "stop":
-        return before.answer == "decline" and situation.pain <= before.pain
+        return refused and situation.pain <= before.pain
     if proposal.outcome == "hold":
-        return False
-    if before.answer == "decline":
+        return proposal.standing == "blocked" and before.days < QUIET_DAYS
+    if refused:
         return before.days < DECLINED_DAYS
     return proposal.outcome in ADVICE and not spoke & EARNED and before.days < QUIET_DAYS

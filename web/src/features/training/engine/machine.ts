@@ -162,6 +162,8 @@ function left(run: Running, { item, set, number, counts, sides, at }: Done, mean
     kind: set.kind,
     low: set.low,
     high: set.high,
+    askedRpe: set.rpe,
+    openEnd: set.open_end,
     amounts: counts.map(({ amount }) => amount),
     sides,
     rpe: null,

@@ -68,6 +68,8 @@ function set(entry: Entry, side: number, time_zone: string): Schema["NewSet"] {
     partial: entry.partials[side] ?? 0,
     prescribed_min: entry.low,
     prescribed_max: entry.high,
+    prescribed_rpe: entry.askedRpe ?? null,
+    prescribed_open: entry.openEnd ?? false,
     rpe: entry.rpe ?? 0,
     form_ok: entry.faults.length === 0,
     faults: entry.faults,

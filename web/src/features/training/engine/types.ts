@@ -28,6 +28,9 @@ export interface Entry {
   kind: RunSet["kind"];
   low: number;
   high: number;
+  /** Effort that was asked, and whether it was to go on to its end; a run begun before has none. */
+  askedRpe?: number;
+  openEnd?: boolean;
   /** One for each side, or one. */
   amounts: number[];
   sides: Schema["NewSet"]["side"][];

@@ -157,6 +157,7 @@ export function asSent(row: Row, known: Known, at: string, time_zone: string): S
     item: known.item,
     faults: [],
     felt_in: [],
+    prescribed_open: false,
     at,
     time_zone,
   };

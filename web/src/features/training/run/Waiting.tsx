@@ -1,6 +1,6 @@
 /** Between sets: rest, count-in, changing sides or places; always with what comes next. */
 import { Button } from "../../../common/ui/Button";
-import { clock, target } from "../../../common/units/figures";
+import { asked, clock } from "../../../common/units/figures";
 import { blockOf, byClock, itemOf, setOf, upcoming } from "../engine/machine";
 import type { Event, Running } from "../engine/types";
 
@@ -74,7 +74,7 @@ function Next({ run }: { run: Running }) {
   return (
     <div>
       <p className="font-head text-3xl">
-        Next: {set.what.name}, {target(set.low, set.high, set.what.unit)}
+        Next: {set.what.name}, {asked(set)}
         {item.counted === "per side" && " a side"}
       </p>
       <p className="text-lg text-faint">

@@ -2,7 +2,7 @@
 import { useState } from "react";
 import { useKeys } from "../../../app/keys";
 import { Button } from "../../../common/ui/Button";
-import { clock, target } from "../../../common/units/figures";
+import { asked, clock } from "../../../common/units/figures";
 import { blockOf, itemOf, setOf } from "../engine/machine";
 import type { Along, Event, Item, Running, RunSet } from "../engine/types";
 import { Hold } from "./Hold";
@@ -89,10 +89,11 @@ function Heading(props: { item: Item; set: RunSet; event: Event; run: Running })
       </p>
       <h1 className="text-4xl leading-none sm:text-6xl">{set.what.name}</h1>
       <p className="pt-1 font-head text-5xl font-semibold sm:text-6xl">
-        {target(set.low, set.high, set.what.unit)}
+        {asked(set)}
         {side && <span className="pl-3 uppercase">{side}</span>}
         <span className="pl-3 text-2xl font-medium text-faint">effort {set.rpe}</span>
       </p>
+      {set.open_end && <p className="text-xl">As many clean ones as there are.</p>}
     </>
   );
 }

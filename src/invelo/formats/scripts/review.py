@@ -1,0 +1,546 @@
+"""`./invelo review`: dated sessions on a ladder to what is known, what comes next and when.
+
+It is the same code that the service runs, without a database.
+"""
+
+from datetime import date, timedelta
+from math import exp
+from typing import Any, Literal
+
+from pydantic import Field, TypeAdapter
+
+from invelo.domain import MODEL_VERSION
+from invelo.domain.athlete.screen import WORDS, forbidden
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.biomechanics.posture.form import Lane, Strain
+from invelo.domain.catalogue.movement import Modifiers
+from invelo.domain.equipment.kit import KitItem, Room, SafetyCheck, kit_unavailable_reason, to_hand
+from invelo.domain.errors import InputError
+from invelo.domain.estimate import Z80
+from invelo.domain.ladder.ladder import MeasuredLadder, measure
+from invelo.domain.ladder.rung import Rung, kit_needed
+from invelo.domain.plan.asked import AskedSession, session_asked
+from invelo.domain.plan.methods import with_dose
+from invelo.domain.plan.prescription import Method, Prescription, Purpose, Unit
+from invelo.domain.review.ahead import ahead
+from invelo.domain.review.ladder_case import LadderCase, fitted
+from invelo.domain.review.proposals.checking import due
+from invelo.domain.review.proposals.propose import decide_all
+from invelo.domain.review.proposals.situation import (
+    AnsweredProposal,
+    Bounds,
+    Outcome,
+    Proposal,
+    Situation,
+    Standing,
+    WeekSeen,
+    dose_words,
+)
+from invelo.domain.strength.says import TEST_ERROR, seen_of, work_of
+from invelo.domain.strength.state import DaySeen, Seen, State, days_seen, state_of
+from invelo.domain.strict import StrictModel
+from invelo.domain.training.log import (
+    AskedRange,
+    Derived,
+    OneSide,
+    SessionRecord,
+    SetKind,
+    SetRecord,
+)
+from invelo.formats.ladder import document as ladder_document
+from invelo.formats.ladder.shapes import movement_named
+from invelo.formats.scripts.ladder import BandOf, ItemOf, TestOf
+from invelo.formats.scripts.movements import Range
+from invelo.formats.setups import BodyRequest, Changes
+
+GENTLE_AGE = 16
+"""Years under which nothing is taken to its end."""
+
+REMINDED_DAYS = 14
+"""Days before a kit check runs out from which it is said (common practice)."""
+
+
+class CheckedItem(ItemOf):
+    """A thing to set up with, and until when its safety check holds."""
+
+    checked_until: date | None = Field(None, description="None where no check is needed.")
+
+
+class PrescribedRung(Changes):
+    """What is asked now: a rung of the ladder by its name, as it is set."""
+
+    rung: str = Field(description="Name of a rung of the ladder.")
+    name: str = Field("", description="As it is set; the rung's own if left out.")
+    sets: int | None = None
+    low: int | None = None
+    high: int | None = None
+    rest_s: int | None = None
+    rpe: float | None = None
+    since: date | None = Field(None, description="From which day; from the beginning if left out.")
+    climbed: bool = Field(False, description="Whether it was newly taken.")
+    own_range: bool = Field(False, description="Whether a hold's seconds are the coach's own.")
+    as_set: bool = Field(False, description="Whether the changes replace the rung's own.")
+
+
+class DoneSet(StrictModel):
+    """A set, with what was asked of it."""
+
+    rung: str = Field("", description="Name of a rung; the prescribed one if left out.")
+    amount: float
+    rpe: float | None = Field(None, ge=1, le=10, description="None where it was not said.")
+    asked_low: float | None = None
+    asked_high: float | None = None
+    asked_rpe: float | None = None
+    to_the_end: bool = Field(False, description="Whether it was asked to go on to its end.")
+    form_ok: bool = True
+    pain: int = 0
+    pain_place: str = ""
+    kind: SetKind = "work"
+    side: OneSide = ""
+    number: int = 0
+
+
+class SessionDone(StrictModel):
+    """A session of the ladder."""
+
+    day: date
+    derived: Derived = Field("", description="Why it asked other than the prescription.")
+    sets: list[DoneSet]
+
+
+class Answered(StrictModel):
+    """What became of an earlier proposal."""
+
+    outcome: Outcome
+    rung: str
+    answer: Literal["accept", "edit", "decline", "routine", "undone"] = "accept"
+    day: date
+    rules: list[str] = Field(default_factory=list)
+
+
+class ReviewRequest(StrictModel):
+    """A ladder, whose it is, and what was done."""
+
+    body: BodyRequest
+    ladder: dict[str, Any] = Field(description="A ladder file.")
+    today: date
+    age: int | None = Field(None, ge=5, le=110)
+    limits: list[Strain] = Field(default_factory=list, description="Of the screen.")
+    kit: list[CheckedItem] | None = None
+    bands: list[BandOf] = Field(default_factory=list)
+    method: Method = "double_progression"
+    purpose: Purpose = "strength"
+    prescription: PrescribedRung | None = None
+    sessions: list[SessionDone] = Field(default_factory=list)
+    tests: list[TestOf] = Field(default_factory=list)
+    answered: list[Answered] = Field(default_factory=list)
+    occasion: Literal["session", "week"] = "session"
+    stressful_days: int | None = Field(None, description="A week at most, of what stresses most.")
+
+
+class CapacityAnswer(StrictModel):
+    """What is known in one limiting measure."""
+
+    measure: str
+    unit: str
+    capacity: Range
+    at_least: bool = Field(description="Whether nothing has told the most they can do.")
+    growth_percent_a_week: Range
+    told_on: date | None = Field(description="Day of the newest set that told by end or rating.")
+
+
+class FigureAnswer(StrictModel):
+    """A figure that a rule saw."""
+
+    name: str
+    value: str
+
+
+class AskedAnswer(StrictModel):
+    """A rung as it is asked."""
+
+    rung: str
+    words: str
+    sets: int
+    low: int
+    high: int
+    unit: Unit
+    rpe: float
+    rest_s: int
+
+
+class SpokenProposal(StrictModel):
+    """A proposal in order."""
+
+    outcome: Outcome
+    standing: Standing
+    to: str
+    reason: str
+    figures: list[FigureAnswer]
+    rules: list[str]
+    then: AskedAnswer | None
+    new_rung: bool = Field(description="Whether a rung would be put on the ladder.")
+    passed: list[str]
+
+
+class NextSession(AskedAnswer):
+    """The next session as it will be asked."""
+
+    derived: Derived
+    why: str
+    last_set_to_the_end: bool
+    last_set_rpe: float | None
+
+
+class ForecastAnswer(StrictModel):
+    """When a criterion is there; empty dates lie beyond a year."""
+
+    what: str
+    likely: date | None
+    low: date | None
+    high: date | None
+
+
+class ReviewAnswer(StrictModel):
+    """What is known and what comes next."""
+
+    state: Standing
+    capacities: list[CapacityAnswer]
+    expected_next: float | None = Field(description="Likely reps or seconds on the next rung.")
+    proposals: list[SpokenProposal]
+    next_session: NextSession
+    forecast: list[ForecastAnswer]
+    reminders: list[str]
+    model_version: str = MODEL_VERSION
+
+
+requests: TypeAdapter[ReviewRequest] = TypeAdapter(ReviewRequest)
+
+
+def review(request: ReviewRequest) -> ReviewAnswer:
+    """Answer one case.
+
+    Raises:
+        InputError: naming what of it cannot be.
+    """
+    case = _Case(request)
+    situation = case.situation
+    proposals = decide_all(situation)
+    asked = case.asked()
+    return ReviewAnswer(
+        state=proposals[0].standing,
+        capacities=[_capacity(lane, state) for lane, state in case.states.items()],
+        expected_next=case.expected_next(),
+        proposals=[_proposal(proposal) for proposal in proposals],
+        next_session=_next(asked),
+        forecast=case.forecasts(),
+        reminders=case.reminders,
+    )
+
+
+class _Case:
+    """A request as the domain sees it."""
+
+    def __init__(self, request: ReviewRequest) -> None:
+        self.request = request
+        self.today = request.today
+        self.body: Body = request.body.core()
+        read = ladder_document.check(request.ladder, self.body)
+        if read.faults or read.drawing is None or read.file is None:
+            fault = read.faults[0]
+            raise InputError(f"ladder.{fault.place}", fault.problem, fault.remedy)
+        drawing = read.drawing
+        rungs = tuple(node.rung for node in drawing.rungs)
+        self.ladder: MeasuredLadder = measure(
+            self.body, rungs, drawing.links, read.file.settings.core()
+        )
+        self.names = [rung.name for rung in rungs]
+        self.reminders: list[str] = []
+        self.rooms = self._rooms()
+        bands = tuple((band.name, band.core()) for band in request.bands)
+        self.hand = to_hand(self.rooms, self.today, bands)
+        self.closed = tuple(self._closed(rung) for rung in rungs)
+        self.states = self._states()
+        self.current = self._current()
+        self.prescribed = self._prescribed()
+        self.sessions = tuple(
+            sorted((self._session(one) for one in request.sessions), key=lambda one: one.day)
+        )
+        gentle = (request.age or GENTLE_AGE) < GENTLE_AGE or "long hold" in request.limits
+        given = request.prescription
+        self.case = LadderCase(
+            body=self.body,
+            ladder=self.ladder,
+            keys=tuple(self.names),
+            closed=self.closed,
+            current=self.current,
+            prescribed=self.prescribed,
+            sessions=self.sessions,
+            states={lane: state.later(self.today) for lane, state in self.states.items()},
+            purpose=request.purpose,
+            method=request.method,
+            today=self.today,
+            since=given.since if given else None,
+            hand=self.hand,
+            occasion=request.occasion,
+            week=self._week() if request.occasion == "week" else None,
+            answered=tuple(
+                AnsweredProposal(
+                    one.outcome, one.rung, tuple(one.rules), one.answer, (self.today - one.day).days
+                )
+                for one in sorted(request.answered, key=lambda one: one.day, reverse=True)
+            ),
+            bounds=Bounds(not gentle, gentle=gentle),
+            own_range=bool(given and given.own_range),
+        )
+        self.situation: Situation = self.case.situation()
+
+    def _rooms(self) -> tuple[Room, ...]:
+        request = self.request
+        if request.kit is None:
+            return ()
+        items = [self._item(item) for item in request.kit]
+        if request.bands:
+            items.append(KitItem("band", "band", check=SafetyCheck(self.today, True, "")))
+        return (Room("here", "gripping", tuple(items)),)
+
+    def _item(self, item: CheckedItem) -> KitItem:
+        made = item.core()
+        safe = item.checked_until is None or item.checked_until >= self.today
+        if item.checked_until is not None:
+            left = (item.checked_until - self.today).days
+            if safe and left <= REMINDED_DAYS:
+                self.reminders.append(f"The check of “{made.name}” runs out in {left} days.")
+            elif not safe:
+                self.reminders.append(f"The check of “{made.name}” ran out {-left} days ago.")
+        check = SafetyCheck(self.today, safe, "" if safe else "its safety check has run out")
+        return KitItem(made.kind, made.name, made.height, made.kg, made.count, check=check)
+
+    def _closed(self, rung: Rung) -> str:
+        limits = forbidden(rung.movement.posture, frozenset(self.request.limits))
+        if limits:
+            return f"{WORDS[limits[0]]}."
+        reasons = (
+            kit_unavailable_reason(kinds, self.rooms, self.today)
+            for kinds in kit_needed(rung.movement, rung.modifiers)
+        )
+        return next(filter(None, reasons), "")
+
+    def _rung(self, name: str, field: str) -> int:
+        if name not in self.names:
+            raise InputError(
+                field, f"“{name}” is no rung of the ladder.", f"Use one of {', '.join(self.names)}."
+            )
+        return self.names.index(name)
+
+    def _current(self) -> int:
+        given = self.request.prescription
+        if given is not None:
+            return self._rung(given.rung, "prescription.rung")
+        fits = []
+        for index, rung in enumerate(self.ladder.rungs):
+            work = work_of(self.body, rung.movement, rung.modifiers)
+            state = self.states.get(rung.movement.posture.lane)
+            if work is None or state is None or self.closed[index]:
+                continue
+            likely = exp(float(work.log_count_at(state.on(work)[0])[0]))
+            if likely >= rung.prescription.asks:
+                fits.append(index)
+        return max(fits, default=next((i for i, why in enumerate(self.closed) if not why), 0))
+
+    def _prescribed(self) -> Rung:
+        given, rung = self.request.prescription, self.ladder.rungs[self.current]
+        if given is None:
+            work = work_of(self.body, rung.movement, rung.modifiers)
+            state = self.states.get(rung.movement.posture.lane)
+            return fitted(rung, work, state, self.request.purpose, self.request.method)
+        usual = rung.prescription
+        dose = Prescription(
+            given.sets or usual.sets,
+            given.low or usual.low,
+            given.high or max(usual.high, given.low or 0),
+            usual.rest if given.rest_s is None else given.rest_s,
+            given.rpe or usual.rpe,
+            usual.unit,
+        )
+        changes: Modifiers = given.modifiers()
+        if given.as_set:
+            rung = Rung(
+                given.name or rung.name,
+                rung.movement,
+                rung.movement.own(changes),
+                rung.prescription,
+                rung.criterion,
+            )
+        return with_dose(rung, dose, self.request.method)
+
+    def _session(self, told: SessionDone) -> SessionRecord:
+        return SessionRecord(told.day, tuple(self._set(one) for one in told.sets), told.derived)
+
+    def _set(self, told: DoneSet) -> SetRecord:
+        index = self._rung(told.rung, "sets.rung") if told.rung else self.current
+        rung = self.ladder.rungs[index]
+        dose = self.prescribed.prescription if index == self.current else rung.prescription
+        asked = None
+        if told.asked_low is not None:
+            high = told.asked_high if told.asked_high is not None else told.asked_low
+            asked = AskedRange(told.asked_low, high, told.asked_rpe or dose.rpe, told.to_the_end)
+        elif told.to_the_end:
+            asked = AskedRange(dose.low, dose.high, 10.0, True)
+        rpe = told.rpe if told.rpe is not None else (asked.rpe if asked else dose.rpe)
+        return SetRecord(
+            self.names[index],
+            told.amount,
+            rpe,
+            told.form_ok,
+            told.pain,
+            told.pain_place,
+            rung.movement.unit,
+            told.kind,
+            told.side,
+            told.number,
+            asked=asked,
+            rated=told.rpe is not None,
+        )
+
+    def _states(self) -> dict[Lane, State]:
+        seen: dict[Lane, list[tuple[date, Seen]]] = {}
+        for test in self.request.tests:
+            made = test.core(self.request.body)
+            setup = made.load.setup
+            work = work_of(
+                self.body,
+                movement_named(test.movement),
+                movement_named(test.movement).own(test.modifiers()),
+            )
+            if work is None:
+                continue
+            day = test.day or self.today - timedelta(days=1)
+            left = 0.0 if work.measure == "hold" else 10.0 - test.rpe
+            low = made.known.done.amount + left
+            told = Seen(work, made.known.done.amount, low, low + 1.0, TEST_ERROR * low, left)
+            seen.setdefault(setup.form.lane, []).append((day, told))
+        self.current = 0
+        given = self.request.prescription
+        if given is not None:
+            self.current = self._rung(given.rung, "prescription.rung")
+        self.prescribed = self._prescribed() if given is not None else self.ladder.rungs[0]
+        for session in sorted(self.request.sessions, key=lambda one: one.day):
+            for one in session.sets:
+                index = self._rung(one.rung, "sets.rung") if one.rung else self.current
+                rung = self.prescribed if index == self.current else self.ladder.rungs[index]
+                work = work_of(self.body, rung.movement, rung.modifiers)
+                if work is not None:
+                    lane = rung.movement.posture.lane
+                    rest = float(rung.prescription.rest)
+                    told = seen_of(self._set(one), work, rest)
+                    seen.setdefault(lane, []).append((session.day, told))
+        found: dict[Lane, tuple[DaySeen, ...]] = {
+            lane: days_seen(sorted(those, key=lambda pair: pair[0])) for lane, those in seen.items()
+        }
+        return {lane: state_of(days) for lane, days in found.items()}
+
+    def _week(self) -> WeekSeen:
+        done = {one.day for one in self.sessions if 0 <= (self.today - one.day).days < 7}
+        limit = self.request.stressful_days
+        return WeekSeen(days_done=len(done), days_limit=limit or 7, stressful=limit is not None)
+
+    def asked(self) -> AskedSession:
+        """What the next session asks."""
+        given = self.request.prescription
+        begun = None
+        if given is not None and given.climbed:
+            begun = sum(given.since is None or one.day >= given.since for one in self.sessions)
+        open_end = bool(self.sessions) and due(self.situation)
+        tomorrow = self.today + timedelta(days=1)
+        trained = bool(self.sessions) and self.sessions[-1].day == self.today
+        day = tomorrow if trained else self.today
+        days = [one.day for one in self.sessions]
+        return session_asked(self.situation.rung, days, day, begun, None, open_end)
+
+    def expected_next(self) -> float | None:
+        """Likely reps or seconds, fresh, on the next rung."""
+        near = next((place for place in self.situation.above if not place.closed), None)
+        if near is None or near.state is None or near.work is None:
+            return None
+        mean, _ = near.state.on(near.work)
+        return round(exp(float(near.work.log_count_at(mean)[0])), 1)
+
+    def forecasts(self) -> list[ForecastAnswer]:
+        """The criterion of the rung they train, and that of the last."""
+        found = []
+        top = self.situation.above[-1] if self.situation.above else self.situation.here
+        for place in dict.fromkeys((self.situation.here.key, top.key)):
+            one = self.situation.here if place == self.situation.here.key else top
+            if one.state is None or one.work is None:
+                continue
+            told = ahead(
+                one.state,
+                one.work,
+                one.rung.criterion,
+                float(one.rung.prescription.rest),
+                self.today,
+                f"criterion of “{one.rung.name}”",
+            )
+            found.append(
+                ForecastAnswer(what=told.what, likely=told.likely, low=told.low, high=told.high)
+            )
+        return found
+
+
+def _capacity(lane: Lane, state: State) -> CapacityAnswer:
+    mean, deviation = state.log_capacity
+    growth, error = state.growth
+    return CapacityAnswer(
+        measure=" · ".join(part for part in lane if part),
+        unit={"torque": "N·m", "legs": "%"}.get(lane[1], "kg"),
+        capacity=Range(
+            likely=exp(mean), low=exp(mean - Z80 * deviation), high=exp(mean + Z80 * deviation)
+        ),
+        at_least=state.told is None,
+        growth_percent_a_week=Range(
+            likely=100 * growth, low=100 * (growth - Z80 * error), high=100 * (growth + Z80 * error)
+        ),
+        told_on=state.told,
+    )
+
+
+def _asked(rung: Rung) -> dict[str, Any]:
+    dose = rung.prescription
+    return {
+        "rung": rung.name,
+        "words": dose_words(dose),
+        "sets": dose.sets,
+        "low": dose.low,
+        "high": dose.high,
+        "unit": dose.unit,
+        "rpe": dose.rpe,
+        "rest_s": dose.rest,
+    }
+
+
+def _next(asked: AskedSession) -> NextSession:
+    return NextSession(
+        **_asked(asked.rung),
+        derived=asked.derived,
+        why=asked.why,
+        last_set_to_the_end=asked.open_end,
+        last_set_rpe=asked.last_rpe,
+    )
+
+
+def _proposal(proposal: Proposal) -> SpokenProposal:
+    return SpokenProposal(
+        outcome=proposal.outcome,
+        standing=proposal.standing,
+        to=proposal.then.name if proposal.then else proposal.to,
+        reason=proposal.reason,
+        figures=[
+            FigureAnswer(name=one.name, value=f"{one.value} {one.unit}".strip())
+            for one in proposal.figures
+        ],
+        rules=[rule.id for rule in proposal.rules],
+        then=AskedAnswer(**_asked(proposal.then)) if proposal.then else None,
+        new_rung=proposal.rung is not None,
+        passed=list(proposal.passed),
+    )

@@ -1,0 +1,141 @@
+"""What an athlete can do as a state that moves, by lane: from everything kept, or as it was left
+after the newest session and carried on to today."""
+
+from collections.abc import Collection, Mapping
+from datetime import date
+from typing import Any
+from uuid import UUID
+
+import numpy as np
+from sqlmodel import Session
+
+from invelo.db import logs
+from invelo.db.codec import body_on, modifiers_of, set_of
+from invelo.db.queries import athlete_rows, ladder_rows
+from invelo.db.tables.athlete import BodyMeasurementRow
+from invelo.domain.biomechanics.posture.form import Lane
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.strength.says import TEST_ERROR, seen_of, work_of
+from invelo.domain.strength.state import DaySeen, Seen, State, days_seen, state_of
+
+USUAL_REST = 120.0
+"""Seconds between sets where nothing says (common practice)."""
+
+States = dict[Lane, State]
+
+
+def of_lanes(db: Session, athlete_id: UUID, lanes: Collection[Lane], today: date) -> States:
+    """The states of some lanes on a day: as they were left after the newest session where that is
+    kept, from the logs where it is not."""
+    kept = stored(db, athlete_id, hands_of(db, athlete_id))
+    missing = [lane for lane in lanes if lane not in kept]
+    if missing:
+        kept |= from_logs(db, athlete_id, missing)
+    return {lane: kept[lane].later(today) for lane in lanes if lane in kept}
+
+
+def from_logs(
+    db: Session, athlete_id: UUID, lanes: Collection[Lane], until: date | None = None
+) -> States:
+    """The states of some lanes as tests and logged sets say, on the day of the newest; of those up
+    to a day, if one is given."""
+    found = {}
+    for lane, days in _seen(db, athlete_id, lanes).items():
+        told = [day for day in days if until is None or day.day <= until]
+        if told:
+            found[lane] = state_of(told)
+    return found
+
+
+def _seen(
+    db: Session, athlete_id: UUID, lanes: Collection[Lane]
+) -> dict[Lane, tuple[DaySeen, ...]]:
+    bodies = athlete_rows.measurements(db, athlete_id)
+    found: dict[Lane, list[tuple[date, Seen]]] = {lane: [] for lane in lanes}
+    for test in athlete_rows.tests(db, athlete_id, logs.LOOK_BACK):
+        _add_test(found, test, bodies)
+    for session in logs.of_athlete(db, athlete_id):
+        for row in session.sets:
+            movement = catalogue().find_movement(row.movement)
+            lane = movement.posture.lane
+            if lane not in found:
+                continue
+            day = session.row.local_date
+            work = work_of(body_on(bodies, day), movement, modifiers_of(row))
+            if work is not None:
+                found[lane].append((day, seen_of(set_of(row), work, USUAL_REST)))
+    return {lane: days_seen(sorted(those, key=lambda one: one[0])) for lane, those in found.items()}
+
+
+def _add_test(
+    found: dict[Lane, list[tuple[date, Seen]]], test: Any, bodies: list[BodyMeasurementRow]
+) -> None:
+    movement = catalogue().find_movement(test.movement)
+    lane = movement.posture.lane
+    if lane not in found:
+        return
+    work = work_of(body_on(bodies, test.local_date), movement, modifiers_of(test))
+    if work is None or test.amount < 1:
+        return
+    left = 0.0 if work.measure == "hold" else 10.0 - test.rpe
+    low = test.amount + left
+    error = TEST_ERROR * low
+    found[lane].append((test.local_date, Seen(work, test.amount, low, low + 1.0, error, left)))
+
+
+Hands = tuple[float | None, float | None]
+"""What a household scale says of a body's loads."""
+
+
+def hands_of(db: Session, athlete_id: UUID) -> Hands:
+    """What a household scale says of an athlete's body now."""
+    newest = athlete_rows.measurements(db, athlete_id)[-1]
+    return newest.hands_log, newest.hands_sd
+
+
+def stored(db: Session, athlete_id: UUID, hands: Hands) -> States:
+    """The states that placements of an athlete's ladders kept, of each lane the newest; those of
+    another scale's loads are left out."""
+    found: States = {}
+    for document in ladder_rows.states(db, athlete_id):
+        for told in document:
+            if tuple(told["hands"]) != hands:
+                continue
+            lane: Lane = tuple(told["lane"])
+            state = _read(told)
+            if lane not in found or found[lane].day <= state.day:
+                found[lane] = state
+    return found
+
+
+def document_of(states: Mapping[Lane, State], hands: Hands) -> list[dict[str, Any]]:
+    """States as they are stored."""
+    return [
+        {
+            "hands": list(hands),
+            "lane": list(lane),
+            "day": state.day.isoformat(),
+            "trained": state.trained.isoformat(),
+            "mean": [round(float(one), 7) for one in state.mean],
+            "cov": [[round(float(one), 9) for one in line] for line in state.cov],
+            "movements": dict(state.movements),
+            "told": state.told.isoformat() if state.told else None,
+            "exact": state.exact.isoformat() if state.exact else None,
+        }
+        for lane, state in states.items()
+    ]
+
+
+def _read(told: dict[str, Any]) -> State:
+    def day(name: str) -> date | None:
+        return date.fromisoformat(told[name]) if told[name] else None
+
+    return State(
+        date.fromisoformat(told["day"]),
+        date.fromisoformat(told["trained"]),
+        np.array(told["mean"]),
+        np.array(told["cov"]),
+        told["movements"],
+        day("told"),
+        day("exact"),
+    )

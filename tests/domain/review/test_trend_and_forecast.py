@@ -5,8 +5,10 @@ from datetime import date, timedelta
 import pytest
 
 from invelo.domain.errors import InputError
-from invelo.domain.review.forecast import LEAST_DAYS, forecast, posterior, recent
+from invelo.domain.plan.prescription import Criterion
+from invelo.domain.review.forecast import Forecast, forecast, nearer_by, needed
 from invelo.domain.review.trend import TrendPoint, trend
+from invelo.domain.strength.state import CountedWork, DaySeen, Seen, State, state_of
 
 MONDAY = date(2026, 3, 2)
 
@@ -20,10 +22,6 @@ def rising(days: int, weekly: float = 0.01, noise: float = 0.01) -> list[TrendPo
         )
         for i in range(days)
     ]
-
-
-def last(points: list[TrendPoint]) -> date:
-    return points[-1].day
 
 
 def test_growth_is_told_with_its_range_and_source() -> None:
@@ -43,67 +41,95 @@ def test_order_does_not_matter() -> None:
     assert trend(rising(12)) == trend(reversed(rising(12)))
 
 
-def test_under_six_days_there_is_not_enough_yet() -> None:
-    for days in range(LEAST_DAYS):
-        with pytest.raises(InputError, match="not enough yet"):
-            forecast(rising(days), 0.1, MONDAY, "the criterion")
-    twice = rising(5) + rising(5)  # two sets of one day are one day
-    with pytest.raises(InputError, match="5 days tell"):
-        forecast(twice, 0.1, MONDAY, "the criterion")
-    assert forecast(rising(LEAST_DAYS), 0.1, last(rising(LEAST_DAYS)), "the criterion").what
+WORK = CountedWork("press", "reps", "upper", 40.0)
+
+
+def known(days: int = 20, begins: int = 8, every: int = 3) -> State:
+    """Who does three sets to their end every other day, one rep more every so many days."""
+    return state_of(
+        [
+            DaySeen(
+                MONDAY + timedelta(days=2 * i),
+                tuple(
+                    Seen(WORK, begins + i // every - k, begins + i // every - k, error=0.3)
+                    if k
+                    else Seen(
+                        WORK, begins + i // every, begins + i // every, begins + i // every + 1
+                    )
+                    for k in range(2)
+                ),
+            )
+            for i in range(days)
+        ]
+    )
+
+
+def told(state: State, amount: int, seed: int = 1, work: CountedWork = WORK) -> Forecast:
+    criterion = Criterion(3, amount, 9.0)
+    return forecast(state, work, criterion, 120.0, state.day, "the criterion", seed, "more of it")
 
 
 def test_what_is_there_already_is_today() -> None:
-    points = rising(20)
-    told = forecast(points, -0.2, last(points), "the criterion")
-    assert told.low == told.likely == told.high == last(points)
+    state = known()
+    there = told(state, 2)
+    assert there.low == there.likely == there.high == state.day
+    assert there.growth < 0
+    assert there.reached == 1.0
 
 
-def test_a_farther_goal_is_later_and_likely_lies_between() -> None:
-    points = rising(24)
-    near, far = (forecast(points, g, last(points), "it") for g in (0.03, 0.06))
+def test_a_farther_criterion_is_later_and_likely_lies_between() -> None:
+    near, far = (told(known(), amount) for amount in (13, 15))
+    assert near.low is not None
     assert near.likely is not None
     assert far.likely is not None
-    assert near.likely < far.likely
-    assert near.low is not None
-    assert near.low <= near.likely
+    assert near.low <= near.likely < far.likely
+    assert near.growth < far.growth
 
 
-def test_what_falls_is_not_in_sight() -> None:
-    points = rising(30, weekly=-0.02)
-    told = forecast(points, 0.5, last(points), "the goal")
-    assert told.likely is None
-    assert told.high is None
-    assert told.reached < 0.5
+def test_what_is_far_beyond_a_year_is_not_in_sight() -> None:
+    heavy = CountedWork("press", "reps", "upper", 120.0)
+    far = told(known(), 12, work=heavy)
+    assert far.likely is None
+    assert far.high is None
+    assert far.reached < 0.5
 
 
 def test_the_same_asks_the_same() -> None:
-    points = rising(15)
-    one, other = (forecast(points, 0.05, last(points), "it", seed=3) for _ in range(2))
-    assert one == other
+    assert told(known(), 14, seed=3) == told(known(), 14, seed=3)
+    assert told(known(), 14, seed=3) != told(known(), 14, seed=4)
 
 
-def test_few_days_lean_on_the_usual_and_many_speak_for_themselves() -> None:
-    few, many = trend(rising(6, 0.03, 0.05)), trend(rising(60, 0.03, 0.005))
-    assert posterior(few)[1] > posterior(many)[1]
-    assert abs(posterior(many)[0] - many.slope) < abs(posterior(few)[0] - few.slope)
+def test_all_sets_have_to_be_there_not_only_the_first() -> None:
+    one, three, slow = (
+        needed(WORK, Criterion(sets, 10, 9.0), rest, 1.0)
+        for sets, rest in ((1, 120.0), (3, 120.0), (3, 300.0))
+    )
+    assert one < slow < three
+    assert needed(WORK, Criterion(3, 10, 9.0), 120.0, 1.4) > three  # who tires sooner needs more
 
 
-def test_what_was_long_ago_tells_little() -> None:
-    old = [TrendPoint(MONDAY - timedelta(days=400 - 3 * i), 40.0 + i) for i in range(30)]
-    assert recent([*old, *rising(12)]).first >= MONDAY
-    assert recent([*old, *rising(3)]).first < MONDAY  # too few of the newest to stand alone
+def test_a_longer_look_knows_growth_better() -> None:
+    assert known(40).growth[1] < known(6).growth[1]
 
 
 def test_a_forecast_accounts_for_itself() -> None:
-    points = rising(15)
-    told = forecast(points, 0.05, last(points), "it", nearer="a third day a week")
-    names = {one.name for one in told.derivation.inputs}
-    assert {"capacity has to grow by", "growth used", "days that tell"} <= names
-    assert told.nearer == "a third day a week"
+    found = told(known(), 15)
+    names = {one.name for one in found.derivation.inputs}
+    assert {"capacity has to grow by", "growth now", "tires from set to set"} <= names
+    assert found.nearer == "more of it"
 
 
-@pytest.mark.parametrize("growth", [-0.95, 21.0])
-def test_a_growth_out_of_range_is_refused(growth: float) -> None:
-    with pytest.raises(InputError, match="growth"):
-        forecast(rising(15), growth, MONDAY, "it")
+@pytest.mark.parametrize(
+    ("days", "rpe", "done", "growth", "says"),
+    [
+        (3.0, 8.5, 0.5, 0.01, "Do the planned sessions: 50 %"),
+        (1.5, 8.5, 0.9, 0.01, "second day"),
+        (3.0, 6.2, 0.9, 0.01, "nearer their end"),
+        (3.0, 8.5, 0.9, -0.01, "Change one thing"),
+        (3.0, 8.5, 0.9, 0.01, "Go on"),
+    ],
+)
+def test_what_would_bring_it_nearer_is_the_first_that_is_missing(
+    days: float, rpe: float, done: float, growth: float, says: str
+) -> None:
+    assert says in nearer_by(days, rpe, done, growth)

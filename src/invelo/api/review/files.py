@@ -81,9 +81,7 @@ def get_review_file(
             for proposal in reversed(kept)
             if (words := _move(proposal, names))
         ),
-        next_criterion=outlook.outlook(
-            outlook.criteria(seen), points, done, weekly, today
-        ).next_criterion,
+        next_criterion=outlook.outlook(seen, points, done, weekly, today).next_criterion,
         proposals=tuple(_said(proposal, names) for proposal in kept),
         revision=len(kept),
     )

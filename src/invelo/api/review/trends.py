@@ -56,7 +56,7 @@ class CriterionLineOut(ResponseModel):
 
 
 class ForecastOut(ResponseModel):
-    """When something is likely reached; a date that is missing lies beyond two years."""
+    """When something is likely reached; a date that is missing lies beyond a year."""
 
     what: str
     likely: date | None
@@ -211,7 +211,7 @@ def get_trends(
     done = trends.sessions(db, athlete.id, since)
     adherence = trends.adherence(db, athlete.id, done, since, today)
     lines = outlook.criteria(seen)
-    told = outlook.outlook(lines, points, done, adherence, today)
+    told = outlook.outlook(seen, points, done, adherence, today)
     tallies = trends.weeks(db, athlete.id, since)
     demand = seen.measured.demands[seen.current]
     try:

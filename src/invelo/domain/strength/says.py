@@ -18,6 +18,10 @@ TELLING_KINDS = ("work", "single")
 EXACT_RPE = 9.75
 """Effort from which a set ended because there was no more."""
 
+SAID_END = 0.5
+"""Reps by which an end that was only said may be off, standard deviation, and that are left on
+average where it was (Zourdos 2016, from memory: about half a rep near the end)."""
+
 RATED_RPE = 7.0
 """Effort under which reps in reserve are no longer told (common practice; Zourdos 2016)."""
 
@@ -108,8 +112,10 @@ def _of_reps(record: SetRecord, work: CountedWork, least: float, most: float, re
         high = most + SHORT_LEAVES + 1.0 if short else inf
         reserve = SHORT_LEAVES / 2.0 if short else 0.0
         return Seen(work, done, least, high, error=0.5, reserve=reserve, rest=rest)
-    if record.rpe >= EXACT_RPE or (record.asked is not None and record.asked.open):
+    if record.asked is not None and record.asked.open:
         return Seen(work, done, least, most + 1.0, rest=rest)
+    if record.rpe >= EXACT_RPE:
+        return Seen(work, done, least, most + 1.0 + SAID_END, error=SAID_END, rest=rest)
     if record.rpe < RATED_RPE:
         return Seen(work, done, least + UNRATED_LEAVES, inf, error=1.0, rest=rest)
     reserve = 10.0 - record.rpe

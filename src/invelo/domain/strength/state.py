@@ -25,7 +25,7 @@ from invelo.domain.strength.holds import LEAST_SHARE, rohmert
 from invelo.domain.strength.rep_curve import CURVES, CurveName
 from invelo.domain.strength.tempo import ENDURANCE_EXPONENT, REFERENCE_REP
 
-FORM_SD = 0.015
+FORM_SD = 0.0145
 """A day's form, common to all its sets, standard deviation of the logarithm (from memory of
 test-retest studies: typical error of a count 5 to 8 % of the reps, read through the curve, and of a
 one-rep test 2 to 4 %)."""
@@ -34,7 +34,7 @@ SET_SD, LATER_SD = 0.03, 0.08
 """What a set scatters besides, in the logarithm of its reps, and what each set after the first adds
 (ours)."""
 
-BIAS, BIAS_SD = 0.7, 0.6
+BIAS, BIAS_SD = 0.7, 0.35
 """Reps that are left beyond those that people say (Halperin and others 2022, from memory)."""
 
 BIAS_IN_FULL = 2.0
@@ -52,7 +52,7 @@ GROWTH_FADES = 30.0
 
 GROWTH_IN_THE_END = 0.002
 GROWTH_WANDERS = 0.0012
-WANDERS = 0.008
+WANDERS = 0.006
 """Growth a week that lasts, and how far growth and capacity wander in a week, standard deviations
 (ours: chosen on simulated athletes whose seeds no test uses)."""
 
@@ -353,7 +353,7 @@ def _weighed(state: State, one: Seen, fatigue: Fatigue, number: int) -> State:
     direction = np.zeros(len(state.mean))
     direction[[_LOG_C, _FORM, at]] = 1.0
     direction[_TIRES] = -fatigue.missing / left / steep
-    misjudged = min(1.0, one.reserve / BIAS_IN_FULL)
+    misjudged = min(1.0, (one.reserve + BIAS) / BIAS_IN_FULL) if one.reserve else 0.0
     direction[_BIAS] = -misjudged / max(1.0, fresh * left) / steep
     shift = misjudged * state.bias / max(1.0, fresh * left) / steep
     assert one.low is not None  # noqa: S101  (who asks has looked)

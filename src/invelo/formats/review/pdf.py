@@ -53,7 +53,7 @@ def _figures(block: BlockReport, width: float) -> list[Flowable]:
     when = forecast.likely.isoformat() if forecast and forecast.likely else "not in sight"
     span = ""
     if forecast is not None and forecast.low is not None:
-        until = forecast.high.isoformat() if forecast.high else "beyond two years"
+        until = forecast.high.isoformat() if forecast.high else "beyond a year"
         span = f", {forecast.low.isoformat()} to {until} (80 %)"
     rows = [
         ("Weeks", f"{block.first.isoformat()} to {block.last.isoformat()}"),

@@ -22,7 +22,7 @@ from invelo.domain.ladder.rung import Rung, kit_needed
 from invelo.domain.plan.asked import AskedSession, session_asked
 from invelo.domain.plan.methods import with_dose
 from invelo.domain.plan.prescription import Method, Prescription, Purpose, Unit
-from invelo.domain.review.ahead import ahead
+from invelo.domain.review.forecast import forecast
 from invelo.domain.review.ladder_case import LadderCase, fitted
 from invelo.domain.review.proposals.checking import due
 from invelo.domain.review.proposals.propose import decide_all
@@ -474,7 +474,7 @@ class _Case:
             one = self.situation.here if place == self.situation.here.key else top
             if one.state is None or one.work is None:
                 continue
-            told = ahead(
+            told = forecast(
                 one.state,
                 one.work,
                 one.rung.criterion,

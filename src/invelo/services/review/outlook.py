@@ -4,12 +4,17 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date
 
+from invelo.db.codec import body_of
 from invelo.domain.errors import InputError
-from invelo.domain.review.forecast import Forecast, forecast, nearer_by, recent
-from invelo.domain.review.trend import TrendPoint
+from invelo.domain.review.forecast import LEAST_DAYS, Forecast, forecast, nearer_by
+from invelo.domain.review.trend import TrendPoint, trend
+from invelo.domain.strength.says import work_of
 from invelo.domain.strength.tempo import Tempo
 from invelo.services.ladder.ladder import LadderView
 from invelo.services.review.trends import Adherence, SessionPoint
+
+NEWEST = 20
+"""Days whose trend says whether capacity rises."""
 
 LATELY = 4
 """Weeks that say how it goes lately."""
@@ -72,24 +77,46 @@ class Outlook:
 
 
 def outlook(
-    lines: Sequence[CriterionLine],
+    seen: LadderView,
     points: Sequence[TrendPoint],
     done: Sequence[SessionPoint],
     weeks: Sequence[Adherence],
     today: date,
 ) -> Outlook:
     """When capacity would allow the next criterion and the last of the lane."""
+    lines = criteria(seen)
     if not lines:
         return Outlook(None, None, "Nothing tells yet what they can do here. Enter a test.")
-    try:
-        nearer = _nearer(points, done, weeks)
-        ahead = next((line for line in lines if line.growth > 0), lines[-1])
-        first = forecast(points, ahead.growth, today, f"criterion of “{ahead.name}”", 1, nearer)
-        top = max(lines, key=lambda criterion_line: criterion_line.needed)
-        last = forecast(points, top.growth, today, f"criterion of “{top.name}”", 2, nearer)
-    except InputError as error:
-        return Outlook(None, None, f"{error.problem} {error.remedy}")
+    days = len({point.day for point in points})
+    if days < LEAST_DAYS:
+        more = LEAST_DAYS - days
+        return Outlook(
+            None,
+            None,
+            f"{days} days tell: not enough yet for a forecast. Log sets near their end on {more} "
+            "more.",
+        )
+    nearer = _nearer(points, done, weeks)
+    ahead = next((line for line in lines if line.growth > 0), lines[-1])
+    top = max(lines, key=lambda criterion_line: criterion_line.needed)
+    first, last = (
+        _forecast(seen, line, today, seed, nearer) for seed, line in ((1, ahead), (2, top))
+    )
     return Outlook(first, last, "")
+
+
+def _forecast(
+    seen: LadderView, line: CriterionLine, today: date, seed: int, nearer: str
+) -> Forecast | None:
+    """When a rung's criterion is there, by the state of its lane."""
+    rung = seen.prescribed if line.index == seen.current else seen.measured.rungs[line.index]
+    work = work_of(body_of(seen.measure), rung.movement, rung.modifiers)
+    state = seen.states.get(rung.movement.posture.lane)
+    if work is None or state is None:
+        return None
+    criterion, rest = rung.criterion, float(rung.prescription.rest)
+    what = f"criterion of “{line.name}”"
+    return forecast(state, work, criterion, rest, today, what, seed, nearer)
 
 
 def _nearer(
@@ -101,4 +128,4 @@ def _nearer(
     days = sum(adherence.done for adherence in past) / max(1, len(past))
     newest = [point.mean_set_rpe for point in done[-3 * LATELY :]]
     rpe = sum(newest) / len(newest) if newest else 0.0
-    return nearer_by(days, rpe, share, recent(points).slope if len(points) > 2 else 0.0)
+    return nearer_by(days, rpe, share, trend(points[-NEWEST:]).slope if len(points) > 2 else 0.0)

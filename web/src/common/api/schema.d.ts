@@ -4710,7 +4710,7 @@ export interface components {
         };
         /**
          * ForecastOut
-         * @description When something is likely reached; a date that is missing lies beyond two years.
+         * @description When something is likely reached; a date that is missing lies beyond a year.
          */
         ForecastOut: {
             /** What */

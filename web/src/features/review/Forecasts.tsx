@@ -6,7 +6,7 @@ import { day } from "../../common/units/figures";
 
 type Forecast = NonNullable<Schema["Trends"]["next_criterion"]>;
 
-const when = (date: string | null) => (date ? day(date) : "beyond two years");
+const when = (date: string | null) => (date ? day(date) : "beyond a year: not predicted");
 
 export function Forecasts({ trends }: { trends: Schema["Trends"] }) {
   const rows: [string, Forecast | null][] = [
@@ -34,7 +34,7 @@ export function Forecasts({ trends }: { trends: Schema["Trends"] }) {
               <span className="text-faint">
                 {told.low
                   ? `likely; ${when(told.low)} to ${when(told.high)} 8 times of 10`
-                  : "within two years, going on as now"}
+                  : "within a year, going on as now"}
               </span>
             </div>
           ),

@@ -59,6 +59,10 @@ WANDERS = 0.006
 SURPRISE = 2.0
 """Standard deviations beyond which what is known gives way to what is seen (ours)."""
 
+BAD_DAY = 0.75
+"""Share of a bad surprise that is laid to the day rather than to what they can do (ours: nobody
+does more than they can, and anybody less)."""
+
 MOST_LOOSENED = 0.15
 """By how much one set loosens what is known at most, of the logarithm (ours)."""
 
@@ -393,8 +397,10 @@ def _loosened(
     allowed = SURPRISE**2 * (var + spread**2)
     if gap**2 <= allowed:
         return cov
-    loose = cov.copy()
-    loose[_LOG_C, _LOG_C] += min(MOST_LOOSENED**2, gap**2 / SURPRISE**2 - var - spread**2)
+    loose, more = cov.copy(), min(MOST_LOOSENED**2, gap**2 / SURPRISE**2 - var - spread**2)
+    of_the_day = BAD_DAY if gap < 0.0 else 0.0
+    loose[_LOG_C, _LOG_C] += (1.0 - of_the_day) * more
+    loose[_FORM, _FORM] += of_the_day * more
     return loose
 
 

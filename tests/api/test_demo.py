@@ -1,6 +1,7 @@
 """The demo: an invented crew whose history the product's own rules made."""
 
 import json
+from collections import Counter
 from collections.abc import Iterator
 from datetime import date, timedelta
 from statistics import fmean
@@ -78,16 +79,31 @@ def test_each_has_weeks_of_logs_with_reasoned_decisions(theatre: Coach) -> None:
         assert len(days) >= 6, one["name"]
         assert (days[0] - days[-1]).days >= 21, one["name"]
         assert all(proposal["rules"] for proposal in sheet["proposals"])
-        answers = {proposal["answer"] for proposal in sheet["proposals"]}
-        assert "accept" in answers
 
 
-def test_the_newest_proposals_wait_for_whoever_looks(theatre: Coach) -> None:
+def test_little_is_asked_of_the_coach_and_the_rest_is_told(theatre: Coach) -> None:
+    """In ordinary weeks a ladder is on course: what is asked comes seldom, and a routine within
+    bounds by itself."""
     squad = theatre.get("/api/squad")
-    waiting = [one for athlete in squad["athletes"] for one in athlete["pending_decisions"]]
-    assert len(waiting) >= 5
-    assert any(one["plain"] for one in waiting)
+    proposals = [
+        proposal
+        for one in squad["athletes"]
+        for proposal in theatre.get(f"/api/ladders/{one['ladder_id']}/review")["proposals"]
+    ]
+    standing = Counter(proposal["standing"] for proposal in proposals)
+    assert standing["on course"] > 0.7 * len(proposals)
+    assert standing["question"] + standing["blocked"] <= 0.15 * len(proposals)
+    assert standing["routine"] >= 1
+    for proposal in proposals:
+        if proposal["standing"] == "on course":
+            assert proposal["answer"] == "noted"
+        if proposal["answer"] == "accept":
+            assert proposal["now"] != proposal["then"] or proposal["outcome"] in NO_OTHER_SETS
     assert len(squad["due"]) == 8
+
+
+NO_OTHER_SETS = ("reduce_days", "add_day", "swap_surface", "ease_off", "retest", "stop")
+"""What changes something else than what is asked on the rung."""
 
 
 def test_a_wrist_complains(theatre: Coach) -> None:
@@ -96,7 +112,9 @@ def test_a_wrist_complains(theatre: Coach) -> None:
 
 
 def test_messages_lie_in_the_outbox_and_trends_have_their_lines(theatre: Coach) -> None:
-    assert len(theatre.get("/api/messages")["messages"]) == 20
+    messages = theatre.get("/api/messages")["messages"]
+    assert len(messages) >= 5
+    assert all(message["subject"].startswith("On the way to: ") for message in messages)
     ladder = line(theatre, "Tilde Varga")["ladder_id"]
     trends = theatre.get(f"/api/ladders/{ladder}/trends")
     assert len(trends["reach"]) >= 10

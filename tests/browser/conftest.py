@@ -16,12 +16,13 @@ from uuid import uuid4
 import pytest
 from selenium import webdriver
 from sqlalchemy import Engine
-from sqlmodel import select
+from sqlmodel import Session, select
 
 from invelo.api.common.cookies import SESSION_COOKIE
 from invelo.db.database import engine_for, migrate, transaction
 from invelo.db.moment import Moment
 from invelo.db.tables.account import AccountRow
+from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.ladder import LadderRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers
@@ -168,13 +169,26 @@ def _seed(engine: Engine) -> None:
         battery.keep_test(db, oda, battery.NewTest(uuid4(), movement, Modifiers(), 8), enrolled)
         ready = catalogue().find_ladder("push-up")
         row = ladders.create(db, oda, ready, "strength", "intermediate", enrolled)
-        day = Moment(now - timedelta(days=2), ZONE)
-        session = floor.start(db, oda, uuid4(), row.goal, day, now, row)
-        for number in (1, 2, 3):
-            draft = SetDraft(number=number, rpe=8.5, rung_id=row.current_rung_id, amount=10)
-            entry = floor.SetEntry(uuid4(), draft, day)
-            floor.log(db, session, entry, day.at)
-        floor.finish(db, oda, session, 7, day)
+        _meets(db, oda, row, Moment(now - timedelta(days=2), ZONE))
+
+
+def _meets(db: Session, athlete: AthleteRow, row: LadderRow, day: Moment) -> None:
+    """A session that meets the criterion."""
+    session = floor.start(db, athlete, uuid4(), row.goal, day, day.at, row)
+    for number in (1, 2, 3):
+        draft = SetDraft(number=number, rpe=8.5, rung_id=row.current_rung_id, amount=10)
+        entry = floor.SetEntry(uuid4(), draft, day)
+        floor.log(db, session, entry, day.at)
+    floor.finish(db, athlete, session, 7, day)
+
+
+@pytest.fixture
+def step_up_waits(running: tuple[Service, Engine], service: Service) -> None:
+    """The athlete has met the criterion again: a step up needs the coach's decision."""
+    with transaction(running[1]) as db:
+        row = db.exec(select(LadderRow)).one()
+        oda = db.exec(select(AthleteRow)).one()
+        _meets(db, oda, row, Moment(Now.now - timedelta(hours=1), ZONE))
 
 
 @contextmanager

@@ -106,6 +106,13 @@ class Page:
         for key in keys:
             ActionChains(self.driver).send_keys(key).perform()
 
+    def unfold(self, words: str) -> None:
+        """Open what is folded away under some words."""
+        said = words.lower()
+        self.until(
+            lambda: next(one for one in self.find_all("summary") if one.text.lower() == said)
+        ).click()
+
     def click(self, words: str) -> None:
         """Press a button or follow a link. A press on one that is busy would be lost: it is waited
         for, as a hand waits."""

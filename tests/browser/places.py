@@ -41,6 +41,10 @@ def squad(page: Page) -> Iterator[str]:
     page.sees("They agree")
     yield "new athlete"
     close(page)
+
+
+def queue(page: Page) -> Iterator[str]:
+    """What needs a decision, where something does."""
     page.press("q")
     page.sees("Tick all")
     yield "queue"

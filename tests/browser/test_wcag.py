@@ -4,7 +4,7 @@ import pytest
 
 from invelo.runtime.settings import ROOT
 from tests.browser.page import PHONE, Page
-from tests.browser.places import AT_A_DESK, ON_A_PHONE, Walk
+from tests.browser.places import AT_A_DESK, ON_A_PHONE, Walk, queue
 
 AXE = (ROOT / "web" / "node_modules" / "axe-core" / "axe.min.js").read_text(encoding="utf-8")
 EVERYTHING = {
@@ -53,6 +53,11 @@ def test_every_place_is_accessible_by_day_and_by_night_and_fits(
     signed_in: Page, walk: Walk
 ) -> None:
     wrong = {stop: by_day_and_by_night(signed_in) for stop in walk(signed_in)}
+    assert {stop: said for stop, said in wrong.items() if said} == {}
+
+
+def test_what_needs_a_decision_is_accessible_and_fits(step_up_waits: None, signed_in: Page) -> None:
+    wrong = {stop: by_day_and_by_night(signed_in) for stop in queue(signed_in)}
     assert {stop: said for stop, said in wrong.items() if said} == {}
 
 

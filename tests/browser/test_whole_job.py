@@ -35,9 +35,11 @@ def test_from_sign_in_to_the_next_rung_and_past_a_restart(page: Page, service) -
     page.find("article")
 
     # the decision with its figures
-    page.sees("Step up", f"{standing} → {above}")
-    page.sees("range.criterion-met", "3 × 10 reps at effort 9 or under", "10 reps at effort 9")
-    page.sees("sessions running that met it", "2 of 2", "predicted to failure on the next rung")
+    page.sees("Step up", f"NOW\t{standing}\t3 × 6–10", f"THEN\t{above}\t3 × 6–10")
+    page.sees("3 × 10 reps at effort 9 or under", "10 reps at effort 9", "Well done. Next is")
+    page.sees("sessions running that met it", "2 of 2", f"predicted to failure on “{above}”")
+    page.unfold("Rules that spoke")
+    page.sees("range.criterion-met")
     page.click("Accept")
     page.sees("Accepted", f"Oda Fenwick trains on {above}.")
 
@@ -90,7 +92,9 @@ def test_pain_ends_the_movement_and_the_coach_brings_it_back(ladder: Page) -> No
     beside.closes()
     beside.all_sent()
     page.open(f"/review/{ladder}")
-    page.sees("Stop", "pain.stop")
+    page.sees("Stop")
+    page.unfold("Rules that spoke")
+    page.sees("pain.stop")
     page.click("Accept")
     page.sees("Accepted")
     page.press("1")
@@ -107,7 +111,7 @@ def test_pain_ends_the_movement_and_the_coach_brings_it_back(ladder: Page) -> No
     page.sees_not("This movement is stopped")
 
 
-def test_an_edit_and_a_decline_each_want_a_word(signed_in: Page) -> None:
+def test_an_edit_and_a_decline_each_want_a_word(step_up_waits: None, signed_in: Page) -> None:
     page = signed_in
     page.allowed.append("status of 422")
     page.open_ladder()
@@ -159,6 +163,7 @@ def test_a_new_measure_is_kept(signed_in: Page) -> None:
     page.click("Record of Oda Fenwick")
     page.click("Keep it on the Intake sheet")
     page.until(lambda: not page.find_all('[role="dialog"]'))  # it takes the focus as it closes
+    page.until(lambda: page.field("Body mass").get_attribute("value") == "75")
     page.fill("Body mass", "77.5")
     page.sees("= 170.9 lb")
     page.click("Keep today's measures")

@@ -54,7 +54,7 @@ def item(
 ) -> RunItemSheet:
     """A movement with so many sets alike and three rungs to do them on."""
     what = doing(key, unit)
-    asked = {"low": 8, "high": 12, "rpe": 8.0, "rest": REST}
+    asked = {"low": 8, "high": 12, "rpe": 8.0, "rest": REST, "open_end": False}
     one = {"what": what, "kind": "work", "side": "", "sides": sides, **asked, **change}
     choice = {**asked, "likely": None}
     return RunItemSheet(

@@ -476,3 +476,27 @@ def test_a_forecast_agrees_with_the_growth_beside_it_and_ends_with_the_year() ->
     assert here.likely is not None
     assert here.low is not None
     assert here.low <= here.likely <= TODAY + timedelta(weeks=52)
+
+
+def _stays(sessions: int, last: tuple[float, float] = (9, 9.5), above: float = 34) -> ReviewAnswer:
+    """Weeks whose first set comes to the top, the third never quite."""
+    every = 4
+    sets = ((10, 8), (10, 8.5), last)
+    return ask(
+        ladder(on(40), on(above), on(0, "Floor")),
+        purpose="strength",
+        prescription=at("Hands 40 cm", back=every * sessions + 1),
+        tests=[best("push-up", 20, every * sessions + 2, values={"hand_height": 0.4})],
+        sessions=[done(every * n, *sets, asked=FULL) for n in range(sessions, 0, -1)],
+    )
+
+
+def test_whoever_waits_for_a_perfect_last_set_does_not_wait_for_months() -> None:
+    told = _stays(18)
+    assert first(told) == ("question", "step_up")
+    assert "step.long-enough" in told.proposals[0].rules
+    assert first(_stays(10))[0] == "on course"  # six weeks are no long stay
+    lever = _stays(18, above=20)  # where the next is too far, one lever does
+    assert first(lever)[1] == "slow_eccentric"
+    assert "step.long-enough" in lever.proposals[0].rules
+    assert "step.long-enough" not in _stays(18, (5, 10)).proposals[0].rules  # under the foot

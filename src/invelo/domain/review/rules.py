@@ -52,6 +52,12 @@ RULES: dict[str, Rule] = {
             "common practice",
         ),
         Rule(
+            "step.long-enough",
+            "Weeks whose first set comes to the top, and the next step fits all but surely: it "
+            "waits for no perfect last set.",
+            "common practice; sixteen sessions over eight weeks are ours",
+        ),
+        Rule(
             "step.by-effort",
             "Where nothing tells what the next rung allows, it is learned in a few easy ones.",
             "common practice",

@@ -60,7 +60,7 @@ class RepCurve:
     def _at(self, x: Array) -> tuple[Array, Array]:
         """ln ratio and its slope at ln reps."""
         knots, values, slopes = self._knots
-        i = np.clip(np.searchsorted(knots, x, side="right") - 1, 0, len(knots) - 2)
+        i = np.minimum(np.maximum(np.searchsorted(knots, x, side="right") - 1, 0), len(knots) - 2)
         h = knots[i + 1] - knots[i]
         t = (x - knots[i]) / h
         rise = values[i + 1] - values[i]
@@ -84,7 +84,7 @@ class RepCurve:
         Args:
             reps: any, shape `(...)`; those beyond `MOST_REPS` read as that many.
         """
-        count = np.clip(np.asarray(reps, dtype=float), 1.0, MOST_REPS)
+        count = np.minimum(np.maximum(np.asarray(reps, dtype=float), 1.0), MOST_REPS)
         found: Array = np.exp(self._at(np.log(count))[0])
         return float(found) if np.ndim(reps) == 0 else found
 
@@ -103,7 +103,7 @@ class RepCurve:
         at = np.interp(wanted, values, x)
         for _ in range(_NEWTON):
             value, slope = self._at(at)
-            at = np.clip(at - (value - wanted) / slope, 0.0, x[-1])
+            at = np.minimum(np.maximum(at - (value - wanted) / slope, 0.0), x[-1])
         found: Array = np.where(wanted < -ROUNDING, 0.0, np.exp(at))
         return float(found) if np.ndim(ratio) == 0 else found
 

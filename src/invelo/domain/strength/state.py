@@ -409,7 +409,9 @@ def _above(z: Array) -> Array:
 
     Source: the logistic form of Bowling and others 2009 (from memory).
     """
-    return np.asarray(1.0 / (1.0 + np.exp(np.clip(1.5976 * z + 0.07056 * z**3, -60.0, 60.0))))
+    return np.asarray(
+        1.0 / (1.0 + np.exp(np.minimum(np.maximum(1.5976 * z + 0.07056 * z**3, -60.0), 60.0)))
+    )
 
 
 def chance_above(z: float) -> float:

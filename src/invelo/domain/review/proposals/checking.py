@@ -85,14 +85,19 @@ def check(situation: Situation) -> Proposal | None:
         return None
     state = situation.here.state
     told = _days(situation.today, state.told if state else None)
-    old = "Nothing yet" if told is None else f"Nothing for {told} days"
+    if told is not None and told < UNSURE_DAYS:
+        old = "Every set came to its top with more than three to spare: what they can do at most is"
+        old = f"{old} not known."
+    else:
+        since = "yet" if told is None else f"for {told} days"
+        old = f"Nothing has told {since} what they can do at most."
     what = "as many clean ones as there are" if situation.unit == "reps" else "as long as it holds"
     if situation.bounds.gentle:
         what = "to effort 8, or to the first loss of form"
     return Proposal(
         "retest",
         situation.key,
-        f"{old} has told what they can do at most. The next session's last set goes on: {what}.",
+        f"{old} The next session's last set goes on: {what}.",
         (
             Input("days since a set told", "none" if told is None else float(told), "days"),
             Input("asked from", float(OLD_DAYS), "days"),

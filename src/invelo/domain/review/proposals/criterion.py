@@ -19,6 +19,11 @@ TOTAL_ONCE = 17.0
 practice)."""
 
 
+LONG_SESSIONS, LONG_DAYS = 16, 56
+"""Asked sessions under one prescription, and the days they span, from which a first set at the top
+of the range is enough where the next step fits all but surely (common practice; the figures are
+ours)."""
+
 LESSER_HOLDS = 0.5
 """Chance from which the lesser piece still allows five seconds."""
 
@@ -104,6 +109,40 @@ def _too_light(situation: Situation) -> Shown | None:
         f"The first set reached {first.amount:g}: too light for {situation.purpose}.",
         "set.too-light",
         (*set_figures(situation.last), Input("too light from", float(ceiling), "reps")),
+    )
+
+
+def long_enough(situation: Situation) -> Shown | None:
+    """Weeks under one prescription whose first set comes to the top while the later ones stay a
+    little short of it: whoever waits for a perfect last set waits for months."""
+    asked = situation.asked_sessions
+    if not situation.judges or situation.method != "double_progression" or situation.unit == "s":
+        return None
+    if situation.bounds.gentle or len(asked) < LONG_SESSIONS:
+        return None
+    days = (asked[-1].day - asked[0].day).days
+    if days < LONG_DAYS or not all(_begins_at_the_top(s, situation) for s in asked[-2:]):
+        return None
+    return Shown(
+        f"{len(asked)} sessions over {round(days / 7)} weeks: the first set comes to "
+        f"{situation.rung.criterion.amount}, only the later ones stay short of it.",
+        "step.long-enough",
+        (
+            *set_figures(situation.last),
+            Input("sessions so", float(len(asked))),
+            Input("they span", float(days), "days"),
+        ),
+    )
+
+
+def _begins_at_the_top(session: SessionRecord, situation: Situation) -> bool:
+    done = session.on(situation.key)
+    least = situation.rung.prescription.low
+    return (
+        bool(done)
+        and _enough(done[0], situation)
+        and len(done) >= situation.rung.criterion.sets
+        and all(record.form_ok and record.least >= least for record in done)
     )
 
 

@@ -46,6 +46,7 @@ EARNED = frozenset(
         "skill.less-assistance",
         "set.too-light",
         "step.foreseen",
+        "step.long-enough",
         "effort.next-fits",
     }
 )

@@ -15,7 +15,7 @@ from invelo.domain.ladder.rung import Rung
 from invelo.domain.plan.methods import most_sets, with_dose
 from invelo.domain.plan.prescription import HELD_RANGES
 from invelo.domain.review.proposals.checking import due
-from invelo.domain.review.proposals.criterion import Shown, assisted_hold, shown
+from invelo.domain.review.proposals.criterion import Shown, assisted_hold, long_enough, shown
 from invelo.domain.review.proposals.situation import (
     Confidence,
     Offer,
@@ -64,10 +64,24 @@ def upward(situation: Situation) -> Proposal | None:
         less = [one for one in situation.settings() if one.outcome == "reduce_assistance"]
         if less:
             return _set_to(situation, less[0], earned)
-    climbed = _climb(situation, earned)
+    climbed = _climb(situation, earned) or _after_long(situation, earned)
     if climbed is not None or earned is None or due(situation):
         return climbed  # where what they can do is not known any more, it is seen first
     return _way_on(situation, earned)
+
+
+def _after_long(situation: Situation, earned: Shown | None) -> Proposal | None:
+    """A rung, or one lever, that fits all but surely after weeks at the top of the range."""
+    long = None if earned else long_enough(situation)
+    near = next((place for place in situation.above if not place.closed), None)
+    if long is None or near is None or near.state is None or near.state.told is None:
+        return None
+    if (near.fits or 0.0) >= BEFOREHAND:
+        return _up(situation, near, [], long)
+    offer = useful(situation)
+    if offer is None or (offer.place.fits or 0.0) < BEFOREHAND:
+        return None
+    return _set_to(situation, offer, long)
 
 
 def _hurts(situation: Situation) -> bool:

@@ -54,11 +54,9 @@ _account_rows = _in("src/invelo/db/queries/account_rows.py", "tests/api/account/
 _planning = _in("src/invelo/services/plan/planning.py", "tests/api/plan/test_planning.py")
 _screen = _in("src/invelo/domain/athlete/screen.py", "tests/domain/athlete/test_screen.py")
 _situation = _in(
-    "src/invelo/domain/review/proposals/situation.py", "tests/domain/review/test_proposal_laws.py"
+    "src/invelo/domain/review/proposals/situation.py", "tests/domain/review/test_cases.py"
 )
-_safety = _in(
-    "src/invelo/domain/review/proposals/safety.py", "tests/domain/review/test_proposal_laws.py"
-)
+_safety = _in("src/invelo/domain/review/proposals/safety.py", "tests/domain/review/test_cases.py")
 _placement = _in("src/invelo/domain/ladder/placement.py", "tests/api/test_closed.py")
 _draft = _in("src/invelo/services/training/floor.py", "tests/api/training/test_corrections.py")
 _workshop = _in("src/invelo/services/ladder/workshop.py", "tests/api/test_closed.py")
@@ -160,7 +158,96 @@ _background = _in(
     "tests/api/simulation/test_comparisons.py",
 )
 
+_fatigue = _in(
+    "src/invelo/domain/strength/fatigue.py",
+    "tests/domain/strength/test_fatigue.py",
+    "tests/domain/review/test_cases.py",
+)
+_state = _in(
+    "src/invelo/domain/strength/state.py",
+    "tests/domain/strength/test_state.py",
+    "tests/domain/review/test_cases.py",
+    "tests/reference/test_state_of_simulated_athletes.py",
+)
+_says = _in(
+    "src/invelo/domain/strength/says.py",
+    "tests/domain/review/test_cases.py",
+    "tests/reference/test_state_of_simulated_athletes.py",
+)
+_asked = _in("src/invelo/domain/plan/asked.py", "tests/domain/plan/test_asked.py")
+
+
+def _proposals(module: str):  # type: ignore[no-untyped-def]
+    return _in(
+        f"src/invelo/domain/review/proposals/{module}.py", "tests/domain/review/test_cases.py"
+    )
+
+
+_criterion, _upward, _downward = map(_proposals, ("criterion", "upward", "downward"))
+_plateau, _checking, _routine = map(_proposals, ("plateau", "checking", "routine"))
+_suppression = _proposals("suppression")
+
 MUTATIONS = [
+    _fatigue("a set to its end hardly tires", "FAST", "0.55", "0.25"),
+    _fatigue("rest gives nothing back", "Fatigue.after", "-rest / FAST_SECONDS", "-0.1"),
+    _fatigue("a short set tires in full", "Fatigue.after", " ** 2", " ** 0.1"),
+    _fatigue("nobody tires at a pace of their own", "Fatigue.left", "personal * ", ""),
+    _state("growth is not carried on", "_moved", "step * mean[_GROWTH] -", "0.0 -"),
+    _state("nothing is lost in a long break", "LOSS", "21, 0.012", "21, 0.0"),
+    _state("a bad day is believed whole", "BAD_DAY", "0.75", "0.0"),
+    _state("later sets are read as fresh", "seen", "fatigue = fatigue.after(", "fatigue.after("),
+    _state("another movement is the same", "SUITS_SD", "0.04", "0.0004"),
+    _state("the rest of the chances is lost", "chance_of_each", "amount + reserve", "amount"),
+    _says("a hold at its top is its end", "_of_hold", "asked.open or", "True or"),
+    _says("a rated set leaves nothing", "_of_reps", "reserve = 10.0 - record.rpe", "reserve = 0.5"),
+    _says("an unclean set counts", "_clean", "record.form_ok or", "True or"),
+    _asked("the way back is four weeks for all", "way_back", "away // 7", "99"),
+    _asked("the way back asks all sets", "LEAST_SHARE", "0.5", "1.0"),
+    _asked("the way back asks full effort", "EASY_RPE", "7.0", "9.0"),
+    _asked("a fortnight's gap is no break", "AWAY_DAYS", "14", "40"),
+    _asked("a usual gap is a break", "AWAY_INTERVALS", "2.5", "0.5"),
+    _asked("first days ask as much", "FIRST_SESSIONS", "2", "0"),
+    _asked("every set of reps goes on", "last_rpe", "prescription.rpe < HARD_RPE", "False"),
+    _asked(
+        "a hold comes back shorter than is useful", "_lowered", "max(int(LEAST_", "min(int(LEAST_"
+    ),
+    _criterion(
+        "one session shows a criterion", "_by_method", "times < criterion.sessions", "False"
+    ),
+    _criterion("effort does not count", "_enough", "record.rpe <= most", "True"),
+    _criterion("six weeks are a long stay", "LONG_SESSIONS", "16, 56", "8, 28"),
+    _criterion("nobody's stay is too long", "LONG_SESSIONS", "16, 56", "900, 56"),
+    _criterion("nothing is too light", "_too_light", "first.least < ceiling", "True"),
+    _upward("a climb needs no chance", "_climb", "near.fits < least", "False"),
+    _upward("what was stepped back from is foreseen", "_foreseen", "if again:", "if False:"),
+    _upward("nothing is passed over", "PASSED", "0.6", "1.1"),
+    _upward("the goal is never reached", "_way_on", "if not situation.above:", "if False:"),
+    _upward("keeping climbs", "upward", 'situation.purpose == "keep"', "False"),
+    _upward(
+        "a gap is not bridged from the kit",
+        "_bridged",
+        "if is_open else None",
+        "if False else None",
+    ),
+    _downward("one bad session takes a set away", "RUNNING", "2", "1"),
+    _downward(
+        "effort above what was asked is no matter",
+        "share_done",
+        "total += record.least - above",
+        "total += record.least",
+    ),
+    _downward("a set less is never tried", "_fewer", '"fewer_sets"', '"step_back"'),
+    _downward("a set less does not count as given", "GIVEN_DAYS", "28", "0"),
+    _plateau("four sessions are a plateau", "SESSIONS", "6", "2"),
+    _plateau("growth is a plateau", "FLAT_CHANCE", "0.4", "-1.0"),
+    _plateau("no plateau is called", "FLAT_CHANCE", "0.4", "1.1"),
+    _checking("old evidence is never renewed", "due", "told is None or told >= OLD_DAYS", "False"),
+    _checking("a set to its end every day", "AT_MOST_EVERY", "14", "0"),
+    _routine("pain changes things by itself", "PAIN", "2", "11"),
+    _routine("as often as it likes", "within", ">= bounds.per_week", ">= 99"),
+    _routine("undone changes go on", "UNDONE", "2", "9"),
+    _routine("a gentle athlete changes by itself", "within", "bounds.gentle or ", ""),
+    _suppression("a no is asked again at once", "_same", "before.days < DECLINED_DAYS", "False"),
     _accounts("a guess more", "_require_window", "len(made) >= most", "len(made) > most"),
     _accounts("no pause between guesses", "_require_pause", "left > 0", "left > 1e9"),
     _devices(
@@ -294,8 +381,8 @@ MUTATIONS = [
         "answers.operated_weeks < HEALING_WEEKS",
         "answers.operated_weeks <= HEALING_WEEKS",
     ),
-    _situation("a slower tempo is not harder", "HARDER", '"slow_eccentric", ', ""),
-    _situation("a rep more in pain", "HARDER", '"add_amount", ', ""),
+    _situation("a slower tempo is not harder", "HARDER", '"slow_eccentric",', ""),
+    _situation("a rep more in pain", "HARDER", '"add_amount",', ""),
     _safety(
         "pain holds nothing back",
         "in_spite",

@@ -83,7 +83,12 @@ def _names(node: ast.AST) -> list[str]:
     if isinstance(node, ast.ClassDef | ast.FunctionDef | ast.AsyncFunctionDef):
         return [node.name]
     if isinstance(node, ast.Assign):
-        return [one.id for one in node.targets if isinstance(one, ast.Name)]
+        return [
+            one.id
+            for target in node.targets
+            for one in (target.elts if isinstance(target, ast.Tuple) else [target])
+            if isinstance(one, ast.Name)
+        ]
     if isinstance(node, ast.AnnAssign) and isinstance(node.target, ast.Name):
         return [node.target.id]
     return []

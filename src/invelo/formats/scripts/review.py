@@ -211,13 +211,13 @@ class ReviewAnswer(StrictModel):
     next_session: NextSession
     forecast: list[ForecastAnswer]
     reminders: list[str]
-    model_version: str = MODEL_VERSION
+    model_version: str
 
 
 requests: TypeAdapter[ReviewRequest] = TypeAdapter(ReviewRequest)
 
 
-def review(request: ReviewRequest) -> ReviewAnswer:
+def review(request: ReviewRequest, model_version: str = MODEL_VERSION) -> ReviewAnswer:
     """Answer one case.
 
     Raises:
@@ -235,6 +235,7 @@ def review(request: ReviewRequest) -> ReviewAnswer:
         next_session=_next(asked),
         forecast=case.forecasts(),
         reminders=case.reminders,
+        model_version=model_version,
     )
 
 

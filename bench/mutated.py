@@ -53,9 +53,6 @@ _problems = _in("src/invelo/api/common/problems.py", "tests/api/test_security.py
 _account_rows = _in("src/invelo/db/queries/account_rows.py", "tests/api/account/test_sign_in.py")
 _planning = _in("src/invelo/services/plan/planning.py", "tests/api/plan/test_planning.py")
 _screen = _in("src/invelo/domain/athlete/screen.py", "tests/domain/athlete/test_screen.py")
-_situation = _in(
-    "src/invelo/domain/review/proposals/situation.py", "tests/domain/review/test_cases.py"
-)
 _safety = _in("src/invelo/domain/review/proposals/safety.py", "tests/domain/review/test_cases.py")
 _placement = _in("src/invelo/domain/ladder/placement.py", "tests/api/test_closed.py")
 _draft = _in("src/invelo/services/training/floor.py", "tests/api/training/test_corrections.py")
@@ -243,10 +240,8 @@ MUTATIONS = [
     _plateau("no plateau is called", "FLAT_CHANCE", "0.4", "1.1"),
     _checking("old evidence is never renewed", "due", "told is None or told >= OLD_DAYS", "False"),
     _checking("a set to its end every day", "AT_MOST_EVERY", "14", "0"),
-    _routine("pain changes things by itself", "PAIN", "2", "11"),
     _routine("as often as it likes", "within", ">= bounds.per_week", ">= 99"),
     _routine("undone changes go on", "UNDONE", "2", "9"),
-    _routine("a gentle athlete changes by itself", "within", "bounds.gentle or ", ""),
     _suppression("a no is asked again at once", "_same", "before.days < DECLINED_DAYS", "False"),
     _accounts("a guess more", "_require_window", "len(made) >= most", "len(made) > most"),
     _accounts("no pause between guesses", "_require_pause", "left > 0", "left > 1e9"),
@@ -381,8 +376,6 @@ MUTATIONS = [
         "answers.operated_weeks < HEALING_WEEKS",
         "answers.operated_weeks <= HEALING_WEEKS",
     ),
-    _situation("a slower tempo is not harder", "HARDER", '"slow_eccentric",', ""),
-    _situation("a rep more in pain", "HARDER", '"add_amount",', ""),
     _safety(
         "pain holds nothing back",
         "in_spite",

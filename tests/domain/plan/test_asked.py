@@ -72,6 +72,8 @@ def test_a_day_back_asks_half_the_sets_a_shorter_range_and_less_effort() -> None
 def test_a_hold_comes_back_shorter_but_never_under_what_is_useful() -> None:
     asked = session_asked(rung(6, 12, unit="s"), trained(30, 3, 2), TODAY)
     assert (asked.rung.prescription.low, asked.rung.prescription.high) == (5, 7)
+    long = session_asked(rung(12, 16, unit="s"), trained(30, 3, 2), TODAY).rung.prescription
+    assert (long.low, long.high) == (10, 11)
 
 
 def test_an_easy_week_asks_fewer_sets_at_less_effort() -> None:

@@ -500,3 +500,76 @@ def test_whoever_waits_for_a_perfect_last_set_does_not_wait_for_months() -> None
     assert first(lever)[1] == "slow_eccentric"
     assert "step.long-enough" in lever.proposals[0].rules
     assert "step.long-enough" not in _stays(18, (5, 10)).proposals[0].rules  # under the foot
+
+
+def test_a_criterion_reached_at_full_effort_is_not_shown() -> None:
+    near = ladder(on(40), on(34), on(0, "Floor"))
+    case: dict[str, Any] = {"prescription": at("Hands 40 cm"), "purpose": "strength"}
+    full, held = (
+        ask(
+            near,
+            **case,
+            sessions=[done(b, (10, 9), (10, 9), (10, rpe), asked=FULL) for b in (5, 2)],
+        )
+        for rpe in (10, 9)
+    )
+    assert "range.criterion-met" in held.proposals[0].rules
+    assert "range.criterion-met" not in full.proposals[0].rules
+
+
+def test_rungs_that_would_be_shown_at_once_are_passed_over() -> None:
+    """The first test told far too little: all is shown on the way up but the last."""
+    far = ladder(*(on(height) for height in (90, 80, 70, 60)), on(0, "Floor"))
+    twelve = ((14, 7.5), (13, 7.5), (13, 8))
+    told = ask(
+        far,
+        purpose="endurance",
+        prescription=at("Hands 90 cm"),
+        tests=[best("push-up", 18, 1)],
+        sessions=[done(back, *twelve, asked=FULL) for back in (5, 2)],
+    )
+    assert first(told) == ("question", "step_up")
+    assert "Hands 80 cm" in told.proposals[0].passed
+
+
+def test_few_sessions_are_no_plateau_nor_is_growth() -> None:
+    few = ask(
+        PUSH,
+        occasion="week",
+        prescription=at("Hands 20 cm", sets=2),
+        sessions=flat(6, 8, (5, 2), 2)[-4:],
+    )
+    assert not any("plateau.weeks" in one.rules for one in few.proposals)
+    reps = (6, 7, 7, 8, 9, 9, 10, 11, 13, 12, 12, 12, 12, 12, 12, 12)
+    rising = ask(
+        PUSH,
+        occasion="week",
+        prescription=at("Hands 20 cm", sets=2),
+        sessions=[
+            done(2 * (len(reps) - n), (n_reps, 9), (n_reps - 1, 9), asked=(6, 20, 9.0))
+            for n, n_reps in enumerate(reps)
+        ],
+    )
+    assert not any("plateau.weeks" in one.rules for one in rising.proposals)
+
+
+def test_a_set_to_its_end_is_asked_once_in_a_fortnight_at_most() -> None:
+    light = ((10, 6), (10, 6), (10, 6))
+    case: dict[str, Any] = {"prescription": at("Hands 20 cm")}
+    end = {"amount": 12, "rpe": 10, "to_the_end": True, "asked_low": 6, "asked_high": 30}
+    asked = done(5, *light[:2], asked=FULL)
+    asked["sets"].append(end)
+    for sessions, due in ([done(5, *light, asked=FULL)], True), ([asked], False):
+        told = ask(PUSH, **case, sessions=[*sessions, done(2, *light, asked=FULL)])
+        assert told.next_session.last_set_to_the_end == due
+
+
+def test_an_unclean_set_tells_nothing_of_what_they_can_do() -> None:
+    case: dict[str, Any] = {"prescription": at("Hands 20 cm")}
+    before = [done(back, *USUAL, asked=FULL) for back in (9, 7, 5)]
+    clean = ask(PUSH, **case, sessions=[*before, done(2, (14, 10), asked=FULL)])
+    sagging = ask(PUSH, **case, sessions=[*before, done(2, (14, 10), asked=FULL, form_ok=False)])
+    none = ask(PUSH, **case, sessions=before)
+    likely = [told.capacities[0].capacity.likely for told in (clean, sagging, none)]
+    assert likely[0] > likely[1]
+    assert abs(likely[1] - likely[2]) < 0.01 * likely[2]

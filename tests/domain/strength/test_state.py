@@ -132,6 +132,7 @@ def test_chances_fall_with_what_is_asked_and_with_sets() -> None:
     each = [chance_of_each(state, Asked(WORK, 3, 120.0), n, 1.0) for n in (4, 6, 8, 10)]
     assert each == sorted(each, reverse=True)
     assert chance_of_each(state, Asked(WORK, 1, 120.0), 8, 1.0) > each[2]
+    assert chance_of_each(state, Asked(WORK, 3, 120.0), 8, 3.0) < each[2] - 0.05  # as much left
     total = [chance_of_total(state, Asked(WORK, 3, 120.0), n, 1.0) for n in (15, 21, 27)]
     assert total == sorted(total, reverse=True)
     assert total[0] > 0.95

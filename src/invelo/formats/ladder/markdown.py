@@ -59,10 +59,10 @@ def prescription_words(rung: Rung) -> str:
 def criterion_words(rung: Rung) -> str:
     """A criterion as it is told."""
     criterion = rung.criterion
+    often = "once" if criterion.sessions == 1 else f"{criterion.sessions} sessions running"
     return (
         f"{criterion.sets} × {criterion.amount} {IN_WORDS[criterion.unit]}, effort "
-        f"{criterion.rpe:g} or under, "
-        f"{criterion.sessions} sessions running"
+        f"{criterion.rpe:g} or under, {often}"
     )
 
 

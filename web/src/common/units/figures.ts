@@ -117,7 +117,8 @@ export function criterion({
   rpe,
   sessions,
 }: Schema["CriterionOut"]): string {
-  return `${sets} × ${count}${seconds(unit)} at effort ${rpe} or under, ${sessions} sessions running`;
+  const often = sessions === 1 ? "once" : `${sessions} sessions running`;
+  return `${sets} × ${count}${seconds(unit)} at effort ${rpe} or under, ${often}`;
 }
 
 export type Unit = Schema["PrescriptionOut"]["unit"];

@@ -2,7 +2,7 @@
 
     PYTHONPATH=src .venv/bin/python -m bench.closed_loop
 
-Its seed was used for nothing else: rules and constants were looked at on seeds 77, 901 and 333.
+Its seed was used for nothing else: rules and constants were looked at on seed 77 and small ones.
 """
 
 import os
@@ -11,7 +11,7 @@ from invelo.domain.simulation.compare import CANDIDATES, Question
 from invelo.formats.scripts.simulation import table
 from invelo.jobs import simulating
 
-SEED = 4711
+SEED = 260611
 
 
 def run() -> None:

@@ -28,10 +28,10 @@ from invelo.domain.ladder.step_policy import Lever
 from invelo.domain.strength.rep_curve import CURVES, slow_factor
 from invelo.domain.strength.tempo import ENDURANCE_EXPONENT, HOLD_COST, REFERENCE_REP, Tempo
 
-LOWERINGS = (1.0, 1.5, 2.0, 2.5, 3.0, 3.5, 4.0, 5.0, 6.0)
-PAUSES = (0.0, 0.5, 1.0, 1.5, 2.0, 3.0)
-"""Seconds of lowering and of the pause at the far end that are tried (common practice: up to 4-2-1
-for the advanced, a 3 s hold, and on)."""
+LOWERINGS = (1.0, 2.0, 3.0, 4.0, 5.0, 6.0)
+PAUSES = (0.0, 1.0, 2.0, 3.0)
+"""Seconds of lowering and of the pause at the far end that are tried, whole ones, as they are counted
+(common practice: up to 4-2-1 for the advanced, a 3 s hold, and on)."""
 
 PRESS = 1.0
 RANGES = (0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9)

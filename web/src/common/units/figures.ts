@@ -47,7 +47,12 @@ function fromTo(low: number, high: number, digits: number): string {
   return `${rounded(low, digits)}${between}${rounded(high, digits)}`;
 }
 
-const DIGITS: Record<string, number> = { J: 0, "×": 2, "body weight × stature": 3 };
+const DIGITS: Record<string, number> = {
+  J: 0,
+  "×": 2,
+  "% a week": 2,
+  "body weight × stature": 3,
+};
 
 /** A figure, its unit and its range, in whichever way the unit is read. */
 export function told(estimate: Schema["EstimateOut"]): string {

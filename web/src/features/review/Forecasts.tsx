@@ -6,7 +6,7 @@ import { day } from "../../common/units/figures";
 
 type Forecast = NonNullable<Schema["Trends"]["next_criterion"]>;
 
-const when = (date: string | null) => (date ? day(date) : "beyond a year: not predicted");
+const when = (date: string | null) => (date ? day(date) : "beyond a year");
 
 export function Forecasts({ trends }: { trends: Schema["Trends"] }) {
   const rows: [string, Forecast | null][] = [
@@ -33,7 +33,7 @@ export function Forecasts({ trends }: { trends: Schema["Trends"] }) {
               </Opens>{" "}
               <span className="text-faint">
                 {told.low
-                  ? `likely; ${when(told.low)} to ${when(told.high)} 8 times of 10`
+                  ? `likely; ${when(told.low)} to ${when(told.high)}, 8 times of 10`
                   : "within a year, going on as now"}
               </span>
             </div>

@@ -30,7 +30,7 @@ from invelo.domain.strength.tempo import ENDURANCE_EXPONENT, HOLD_COST, REFERENC
 
 LOWERINGS = (1.0, 2.0, 3.0, 4.0, 5.0, 6.0)
 PAUSES = (0.0, 1.0, 2.0, 3.0)
-"""Seconds of lowering and of the pause at the far end that are tried, whole ones, as they are counted
+"""Seconds of lowering and of the pause at the far end that are tried, whole as they are counted
 (common practice: up to 4-2-1 for the advanced, a 3 s hold, and on)."""
 
 PRESS = 1.0

@@ -573,3 +573,15 @@ def test_an_unclean_set_tells_nothing_of_what_they_can_do() -> None:
     likely = [told.capacities[0].capacity.likely for told in (clean, sagging, none)]
     assert likely[0] > likely[1]
     assert abs(likely[1] - likely[2]) < 0.01 * likely[2]
+
+
+def test_what_was_refused_makes_room_for_the_next_way() -> None:
+    """A criterion that is shown leads somewhere, whatever was undone or declined."""
+    wide = ladder(on(90), on(0, "Floor"))
+    ten = ((10, 8), (10, 8.5), (10, 9))
+    sessions = [done(back, *ten, asked=FULL) for back in (9, 7, 5, 2)]
+    for answer in ("undone", "decline"):
+        refused = said("add_set", "Hands 90 cm", 3, "range.criterion-met", "sets.grow")
+        refused["answer"] = answer
+        told = ask(wide, prescription=at("Hands 90 cm"), sessions=sessions, answered=[refused])
+        assert first(told)[1] not in ("add_set", "hold")

@@ -52,6 +52,11 @@ RULES: dict[str, Rule] = {
             "common practice",
         ),
         Rule(
+            "range.stays",
+            "What was refused is not asked again for four weeks, though the criterion is shown.",
+            "ours",
+        ),
+        Rule(
             "step.long-enough",
             "Weeks whose first set comes to the top, and the next step fits all but surely: it "
             "waits for no perfect last set.",

@@ -10,6 +10,7 @@ from collections.abc import Iterator
 
 from invelo.domain.review.proposals import fatigue, plateau, progression
 from invelo.domain.review.proposals.checking import check
+from invelo.domain.review.proposals.criterion import run, shown
 from invelo.domain.review.proposals.downward import downward
 from invelo.domain.review.proposals.form import form
 from invelo.domain.review.proposals.routine import by_itself
@@ -78,6 +79,13 @@ def building(situation: Situation) -> Proposal:
         return on_course(situation, DERIVED[newest.derived], figures, "asked.derived")
     high = situation.rung.prescription.high
     unit = {"reps": "", "s": " s", "cm": " cm"}[situation.unit]
+    if run(situation) >= situation.rung.criterion.sessions and shown(situation):
+        return on_course(
+            situation,
+            "The criterion is shown. The coach has said to stay here for now.",
+            figures,
+            "range.stays",
+        )
     if all(record.least >= high for record in situation.last):
         return on_course(
             situation,

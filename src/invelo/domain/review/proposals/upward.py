@@ -30,6 +30,7 @@ from invelo.domain.review.proposals.situation import (
     rules,
     set_figures,
 )
+from invelo.domain.review.proposals.suppression import is_suppressed
 
 EARNED = 0.5
 """Chance from which the next rung fits well enough once its criterion was shown (ours)."""
@@ -222,8 +223,8 @@ def _way_on(situation: Situation, earned: Shown) -> Proposal:
         ways.reverse()
     for way in ways:
         proposal = way(situation, earned, why)
-        if proposal is not None:
-            return proposal
+        if proposal is not None and not is_suppressed(proposal, situation):
+            return proposal  # what was refused makes room for the next way
     if open_ways and situation.unit == "s" and _range_grows(situation):
         return _grows(situation, earned)
     return _bridged(situation, near, earned, why, bool(open_ways))

@@ -52,7 +52,8 @@ def _seen(
 ) -> dict[Lane, tuple[DaySeen, ...]]:
     bodies = athlete_rows.measurements(db, athlete_id)
     found: dict[Lane, list[tuple[date, Seen]]] = {lane: [] for lane in lanes}
-    for test in athlete_rows.tests(db, athlete_id, logs.LOOK_BACK):
+    tests = athlete_rows.tests(db, athlete_id, logs.LOOK_BACK)
+    for test in sorted(tests, key=lambda one: (one.local_date, one.movement, one.amount)):
         _add_test(found, test, bodies)
     for session in logs.of_athlete(db, athlete_id):
         for row in session.sets:

@@ -129,9 +129,6 @@ def test_the_story_is_the_same_each_time_and_told_once(theatre: Coach, told: Eng
     assert theatre.get("/api/squad") == before
 
 
-@pytest.mark.xfail(
-    reason="some order by random ids since capacity is a state; not found yet", strict=False
-)
 def test_told_anew_it_is_the_same(server: postgres.Server, fortnight: Engine) -> None:
     """By the same seed, at the same hour: the same sets and the same answers, ids and all."""
     url = fresh(server, "fortnight_again")

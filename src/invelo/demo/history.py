@@ -61,7 +61,7 @@ from invelo.services.training import floor
 
 WEEKS = 26
 SEED = 20
-LEFT_OPEN_DAYS = 6
+LEFT_OPEN_DAYS = 12
 """Decisions of so many last days are left for whoever looks at the demo."""
 
 ON_THE_FLOOR = (("Tilde Varga", 2), ("Juno Pell", 1))

@@ -88,9 +88,17 @@ def prescriptions(db: Session, ladder_id: UUID, most: int) -> Sequence[Prescript
     return db.exec(
         select(PrescriptionRow)
         .where(PrescriptionRow.ladder_id == ladder_id, col(PrescriptionRow.undone_at).is_(None))
-        .order_by(col(PrescriptionRow.at).desc(), col(PrescriptionRow.id))
+        .order_by(col(PrescriptionRow.number).desc())
         .limit(most)
     ).all()
+
+
+def next_prescription(db: Session, ladder_id: UUID) -> int:
+    """The number of the next one, undone ones counted."""
+    newest = db.exec(
+        select(func.max(PrescriptionRow.number)).where(PrescriptionRow.ladder_id == ladder_id)
+    ).one()
+    return (newest or 0) + 1
 
 
 def rungs(db: Session, ladder_id: UUID) -> Sequence[RungRow]:

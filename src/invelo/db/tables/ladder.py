@@ -110,7 +110,7 @@ class RungRow(RungColumns, Versioned, table=True):
 
 class PrescriptionRow(RungColumns, Dated, table=True):
     """What is asked of an athlete on a ladder from a day on: a rung with its settings as they train
-    it. The newest that is not undone stands; none is changed.
+    it, `number` counting its versions. The newest that is not undone stands; none is changed.
 
     `begun` is the day from which it is asked. `climbed` says that the rung was newly taken, so that
     its first days ask less; `own_range` that a hold's seconds are the coach's and stay. `set_by` is
@@ -119,12 +119,13 @@ class PrescriptionRow(RungColumns, Dated, table=True):
 
     __tablename__ = "prescription"
     __table_args__ = (
-        Index("ix_prescription_ladder_id_at", "ladder_id", "at"),
+        UniqueConstraint("ladder_id", "number"),
         one_of("unit", "reps", "s", "cm"),
     )
     id: UUID = Field(default_factory=uuid4, primary_key=True)
     ladder_id: UUID = Field(foreign_key="ladder.id", ondelete="CASCADE")
     rung_id: UUID = Field(foreign_key="rung.id", ondelete="CASCADE")
+    number: int
     begun: date
     climbed: bool = False
     own_range: bool = False

@@ -50,6 +50,7 @@ def prescribe(
     prescription = PrescriptionRow(
         ladder_id=row.id,
         rung_id=rung_id,
+        number=ladder_rows.next_prescription(db, row.id),
         **dated(moment),
         **rung_columns(rung),
         begun=day,

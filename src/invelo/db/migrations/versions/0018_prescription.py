@@ -67,6 +67,7 @@ def upgrade() -> None:
         sa.Column("id", sa.Uuid(), nullable=False),
         sa.Column("ladder_id", sa.Uuid(), nullable=False),
         sa.Column("rung_id", sa.Uuid(), nullable=False),
+        sa.Column("number", sa.Integer(), nullable=False),
         sa.Column("begun", sa.Date(), nullable=False),
         sa.Column("climbed", sa.Boolean(), nullable=False),
         sa.Column("own_range", sa.Boolean(), nullable=False),
@@ -91,8 +92,8 @@ def upgrade() -> None:
             ondelete="SET NULL",
         ),
         sa.PrimaryKeyConstraint("id", name="pk_prescription"),
+        sa.UniqueConstraint("ladder_id", "number", name="uq_prescription_ladder_id_number"),
     )
-    op.create_index("ix_prescription_ladder_id_at", "prescription", ["ladder_id", "at"])
     op.create_index("ix_prescription_proposal_id", "prescription", ["proposal_id"])
     op.add_column("logged_set", sa.Column("prescribed_rpe", sa.Float()))
     op.add_column(
@@ -127,9 +128,9 @@ def upgrade() -> None:
     theirs = ", ".join(f"rung.{column}" for column in RUNG)
     op.execute(
         f"""
-        INSERT INTO prescription (id, ladder_id, rung_id, at, time_zone, local_date, begun,
-            climbed, own_range, rule, {columns})
-        SELECT gen_random_uuid(), ladder.id, rung.id, now(), athlete.time_zone,
+        INSERT INTO prescription (id, ladder_id, rung_id, number, at, time_zone, local_date,
+            begun, climbed, own_range, rule, {columns})
+        SELECT gen_random_uuid(), ladder.id, rung.id, 1, now(), athlete.time_zone,
             (now() AT TIME ZONE athlete.time_zone)::date, DATE '2000-01-01',
             false, false, 'migration', {theirs}
         FROM ladder

@@ -89,6 +89,7 @@ def test_little_is_asked_of_the_coach_and_the_rest_is_told(theatre: Coach) -> No
         proposal
         for one in squad["athletes"]
         for proposal in theatre.get(f"/api/ladders/{one['ladder_id']}/review")["proposals"]
+        if proposal["answer"] != "expired"  # it was put again by the next session
     ]
     standing = Counter(proposal["standing"] for proposal in proposals)
     assert standing["on course"] > 0.7 * len(proposals)

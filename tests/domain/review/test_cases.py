@@ -65,9 +65,9 @@ def test_1_a_criterion_met_with_the_next_shape_out_of_reach_is_bridged_from_the_
 def test_2_a_best_hold_long_unknown_is_seen_first_and_then_the_plan_moves() -> None:
     old = tuck(sessions=9, test_back=180)
     assert first(old) == ("routine", "retest")
-    assert old.next_session.last_set_to_the_end
+    assert old.next_session.last_set_amrap
     shown = done(0, (15, 6), (15, 6), (15, 6), asked=(12, 15, 8))
-    end = {"amount": 24, "rpe": 10, "to_the_end": True, "asked_low": 12, "asked_high": 60}
+    end = {"amount": 24, "rpe": 10, "amrap": True, "asked_low": 12, "asked_high": 60}
     shown["sets"].append(end)
     held = [done(2 * n, *[(15, 6)] * 4, asked=(12, 15, 8)) for n in range(9, 0, -1)]
     moved = ask(
@@ -79,7 +79,7 @@ def test_2_a_best_hold_long_unknown_is_seen_first_and_then_the_plan_moves() -> N
         kit=[BAR],
     )
     assert first(moved)[1] == "bridge"
-    assert not moved.next_session.last_set_to_the_end
+    assert not moved.next_session.last_set_amrap
 
 
 def test_3_a_criterion_shown_twice_with_the_next_rung_likely_is_climbed() -> None:
@@ -324,7 +324,7 @@ def test_a_first_test_that_told_too_little_is_believed_less_than_sets_that_show_
         sessions=easy,
     )
     assert first(told) == ("routine", "retest")
-    assert told.next_session.last_set_to_the_end
+    assert told.next_session.last_set_amrap
     assert told.capacities[0].capacity.low > 40  # eight there tell of 37 kg
 
 
@@ -422,7 +422,7 @@ def test_keeping_asks_for_nothing() -> None:
         sessions=[done(5, *ten, asked=FULL), done(2, *ten, asked=FULL)],
     )
     assert first(told) == ("on course", "hold")
-    assert not told.next_session.last_set_to_the_end
+    assert not told.next_session.last_set_amrap
 
 
 def test_a_set_whose_effort_was_not_said_is_a_bound_and_shows_a_criterion() -> None:
@@ -556,12 +556,12 @@ def test_few_sessions_are_no_plateau_nor_is_growth() -> None:
 def test_a_set_to_its_end_is_asked_once_in_a_fortnight_at_most() -> None:
     light = ((10, 6), (10, 6), (10, 6))
     case: dict[str, Any] = {"prescription": at("Hands 20 cm")}
-    end = {"amount": 12, "rpe": 10, "to_the_end": True, "asked_low": 6, "asked_high": 30}
+    end = {"amount": 12, "rpe": 10, "amrap": True, "asked_low": 6, "asked_high": 30}
     asked = done(5, *light[:2], asked=FULL)
     asked["sets"].append(end)
     for sessions, due in ([done(5, *light, asked=FULL)], True), ([asked], False):
         told = ask(PUSH, **case, sessions=[*sessions, done(2, *light, asked=FULL)])
-        assert told.next_session.last_set_to_the_end == due
+        assert told.next_session.last_set_amrap == due
 
 
 def test_an_unclean_set_tells_nothing_of_what_they_can_do() -> None:

@@ -91,7 +91,7 @@ class DoneSet(StrictModel):
     asked_low: float | None = None
     asked_high: float | None = None
     asked_rpe: float | None = None
-    to_the_end: bool = Field(False, description="Whether it was asked to go on to its end.")
+    amrap: bool = Field(False, description="Whether it was asked to go on to its end.")
     form_ok: bool = True
     pain: int = 0
     pain_place: str = ""
@@ -188,7 +188,7 @@ class NextSession(AskedAnswer):
 
     derived: Derived
     why: str
-    last_set_to_the_end: bool
+    last_set_amrap: bool
     last_set_rpe: float | None
 
 
@@ -385,8 +385,8 @@ class _Case:
         asked = None
         if told.asked_low is not None:
             high = told.asked_high if told.asked_high is not None else told.asked_low
-            asked = AskedRange(told.asked_low, high, told.asked_rpe or dose.rpe, told.to_the_end)
-        elif told.to_the_end:
+            asked = AskedRange(told.asked_low, high, told.asked_rpe or dose.rpe, told.amrap)
+        elif told.amrap:
             asked = AskedRange(dose.low, dose.high, 10.0, True)
         rpe = told.rpe if told.rpe is not None else (asked.rpe if asked else dose.rpe)
         return SetRecord(
@@ -525,7 +525,7 @@ def _next(asked: AskedSession) -> NextSession:
         **_asked(asked.rung),
         derived=asked.derived,
         why=asked.why,
-        last_set_to_the_end=asked.open_end,
+        last_set_amrap=asked.open_end,
         last_set_rpe=asked.last_rpe,
     )
 

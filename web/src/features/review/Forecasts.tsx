@@ -6,7 +6,14 @@ import { day } from "../../common/units/figures";
 
 type Forecast = NonNullable<Schema["Trends"]["next_criterion"]>;
 
-const when = (date: string | null) => (date ? day(date) : "beyond a year");
+const BEYOND = "beyond a year";
+
+/** The range in words: from when, and until when. */
+function between({ low, likely, high }: Forecast): string {
+  if (!low) return "within a year, going on as now";
+  if (!likely) return `${day(low)} at the earliest, 8 times of 10`;
+  return `likely; ${day(low)} to ${high ? day(high) : BEYOND}, 8 times of 10`;
+}
 
 export function Forecasts({ trends }: { trends: Schema["Trends"] }) {
   const rows: [string, Forecast | null][] = [
@@ -26,16 +33,12 @@ export function Forecasts({ trends }: { trends: Schema["Trends"] }) {
               </p>
               <Opens
                 name={`the ${head.toLowerCase()}'s date`}
-                words={told.low ? when(told.likely) : "not in sight"}
+                words={told.likely ? day(told.likely) : `${BEYOND}: not predicted`}
                 large
               >
                 {() => <Account derivation={told.derivation} />}
               </Opens>{" "}
-              <span className="text-faint">
-                {told.low
-                  ? `likely; ${when(told.low)} to ${when(told.high)}, 8 times of 10`
-                  : "within a year, going on as now"}
-              </span>
+              <span className="text-faint">{between(told)}</span>
             </div>
           ),
       )}

@@ -12,7 +12,7 @@ import { Button } from "../../common/ui/Button";
 import { Mark, type Tone } from "../../common/ui/Mark";
 import { TitleBlock, today } from "../../common/ui/TitleBlock";
 import { counted, criterion, day } from "../../common/units/figures";
-import { CriterionGauge } from "./GateGauge";
+import { CriterionGauge } from "./CriterionGauge";
 import { LadderDialog } from "./LadderDialog";
 import { NewAthlete } from "./NewAthlete";
 import { Queue, waitingIn } from "./Queue";

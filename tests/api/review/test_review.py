@@ -8,6 +8,7 @@ from sqlmodel import Session, col, select
 from invelo.db.tables.review import ProposalRow
 from invelo.db.tables.training import LoggedSetRow, TrainingSessionRow
 from invelo.domain import MODEL_VERSION
+from tests.api.athlete.test_screen import screens
 from tests.api.coach import problem
 
 
@@ -319,3 +320,10 @@ def test_history_stands_newest_first(coach, ladder) -> None:
         days = [one["local_date"] for one in sheet[list_of]]
         assert days == sorted(days, reverse=True)
         assert len(days) == 3
+
+
+def test_under_sixteen_a_coach_is_asked_before_anything_changes(coach) -> None:
+    ladder = wide(coach)
+    screens(coach, ladder["athlete_id"], born="2012-06-01")
+    proposal = until(coach, ladder, "add_set")
+    assert (proposal["standing"], proposal["answer"]) == ("question", None)

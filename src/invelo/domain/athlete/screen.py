@@ -7,7 +7,7 @@ heart, metabolism or kidneys known, are there signs of one. The wording and the 
 A screen refers and limits; it diagnoses nothing.
 """
 
-from collections.abc import Iterable
+from collections.abc import Collection, Iterable
 from dataclasses import dataclass, field
 from datetime import date
 from typing import Literal
@@ -323,6 +323,21 @@ def _pains(answers: Answers) -> Iterable[Finding]:
 def closes(strain: Strain) -> tuple[Form, ...]:
     """Every form that a limit closes."""
     return tuple(form for form in forms().values() if strain in form.strains)
+
+
+HARD_FROM = 16
+"""Years from which sets are taken to their end (common practice)."""
+
+
+def spares_hard_efforts(limits: Collection[Strain], age: int | None) -> bool:
+    """Whether hard efforts are kept from someone: under sixteen, or raised blood pressure, whose
+    limit is on long holds.
+
+    Args:
+        limits: of the screen.
+        age: in years, None where it is not told.
+    """
+    return "long hold" in limits or (age is not None and age < HARD_FROM)
 
 
 def forbidden(form: Form, limits: Iterable[Strain]) -> tuple[Strain, ...]:

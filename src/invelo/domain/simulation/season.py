@@ -27,7 +27,7 @@ from invelo.domain.simulation.response import allowed, answer_of
 from invelo.domain.simulation.told_the_truth import ToldTheTruth
 from invelo.domain.strength.fatigue import FRESH
 from invelo.domain.strength.holds import LONGEST_SHARE
-from invelo.domain.strength.says import TEST_ERROR, work_of
+from invelo.domain.strength.says import tested, work_of
 from invelo.domain.strength.state import Seen
 from invelo.domain.training.log import PAIN_STOP, AskedRange, SessionRecord, SetRecord
 
@@ -117,7 +117,7 @@ def first_test(member: Member, ladder: MeasuredLadder, random: np.random.Generat
     if work is None:
         raise AssertionError(rung.name)  # an even ladder asks something on every rung
     amount = float(min(60, count))
-    return Seen(work, amount, amount, amount + 1.0, error=TEST_ERROR * amount)
+    return tested(amount, 10.0, work)
 
 
 PLANS: dict[str, Callable[[MeasuredLadder, int], Fixed]] = {

@@ -64,6 +64,19 @@ def work_of_reading(load: Reading, tempo: Tempo) -> CountedWork | None:
     return CountedWork.reps_of(form.id, form.curve, demand, seconds)
 
 
+def tested(amount: float, rpe: float, work: CountedWork) -> Seen:
+    """A test by what it says: its end, or what was said to be left, as unsure as a test is.
+
+    Args:
+        amount: reps or seconds.
+        rpe: effort at its end; a hold's says nothing.
+        work: what was done.
+    """
+    left = 0.0 if work.measure == "hold" else 10.0 - rpe
+    low = amount + left
+    return Seen(work, amount, low, low + 1.0, TEST_ERROR * low, left)
+
+
 def seen_of(record: SetRecord, work: CountedWork, rest: float) -> Seen:
     """A set by what it says.
 

@@ -10,7 +10,7 @@ from typing import Any, Literal
 from pydantic import Field, TypeAdapter
 
 from invelo.domain import MODEL_VERSION
-from invelo.domain.athlete.screen import WORDS, forbidden
+from invelo.domain.athlete.screen import WORDS, forbidden, spares_hard_efforts
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.biomechanics.posture.form import Lane, Strain
 from invelo.domain.catalogue.movement import Modifiers
@@ -36,7 +36,7 @@ from invelo.domain.review.proposals.situation import (
     WeekSeen,
     dose_words,
 )
-from invelo.domain.strength.says import TEST_ERROR, seen_of, work_of
+from invelo.domain.strength.says import seen_of, tested, work_of
 from invelo.domain.strength.state import DaySeen, Seen, State, days_seen, state_of
 from invelo.domain.strict import StrictModel
 from invelo.domain.training.log import (
@@ -52,9 +52,6 @@ from invelo.formats.ladder.shapes import movement_named
 from invelo.formats.scripts.ladder import BandOf, ItemOf, TestOf
 from invelo.formats.scripts.movements import Range
 from invelo.formats.setups import BodyRequest, Changes
-
-GENTLE_AGE = 16
-"""Years under which nothing is taken to its end."""
 
 REMINDED_DAYS = 14
 """Days before a kit check runs out from which it is said (common practice)."""
@@ -267,7 +264,7 @@ class _Case:
         self.sessions = tuple(
             sorted((self._session(one) for one in request.sessions), key=lambda one: one.day)
         )
-        gentle = (request.age or GENTLE_AGE) < GENTLE_AGE or "long hold" in request.limits
+        gentle = spares_hard_efforts(request.limits, request.age)
         given = request.prescription
         self.case = LadderCase(
             body=self.body,
@@ -417,10 +414,8 @@ class _Case:
             if work is None:
                 continue
             day = test.day or self.today - timedelta(days=1)
-            left = 0.0 if work.measure == "hold" else 10.0 - test.rpe
-            low = made.known.done.amount + left
-            told = Seen(work, made.known.done.amount, low, low + 1.0, TEST_ERROR * low, left)
-            seen.setdefault(setup.form.lane, []).append((day, told))
+            one_set = tested(made.known.done.amount, test.rpe, work)
+            seen.setdefault(setup.form.lane, []).append((day, one_set))
         self.current = 0
         given = self.request.prescription
         if given is not None:

@@ -10,7 +10,7 @@ from sqlmodel import Session
 from invelo.db.errors import ConflictError
 from invelo.db.queries import equipment_rows
 from invelo.domain.athlete.readiness import CheckId, waits_for
-from invelo.domain.athlete.screen import WORDS, forbidden
+from invelo.domain.athlete.screen import WORDS, forbidden, spares_hard_efforts
 from invelo.domain.biomechanics.posture.form import Strain
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers, Movement
@@ -30,6 +30,7 @@ class Guard:
         passed: readiness checks that are open.
         rooms: where they train.
         today: for safety checks that have run out.
+        age: in years, None where it is not told.
     """
 
     doctor: str
@@ -37,6 +38,7 @@ class Guard:
     passed: frozenset[CheckId]
     rooms: tuple[Room, ...]
     today: date
+    age: int | None = None
 
     def refusal(self, movement: Movement) -> ConflictError | None:
         """What is in the way of a movement and what would open it; None where nothing is."""
@@ -88,9 +90,8 @@ class Guard:
 
     @property
     def gentle(self) -> bool:
-        """Whether hard efforts are kept from them: raised blood pressure, whose limit is on long
-        holds."""
-        return "long hold" in self.limits
+        """Whether hard efforts are kept from them."""
+        return spares_hard_efforts(self.limits, self.age)
 
     @property
     def open_movements(self) -> frozenset[str]:
@@ -102,13 +103,15 @@ class Guard:
 
 def of_athlete(db: Session, athlete_id: UUID, today: date) -> Guard:
     """What may close something to an athlete."""
-    now = screen.standing(db, athlete_id).now
+    screened = screen.standing(db, athlete_id)
+    now = screened.now
     return Guard(
         doctor=now.referral.sentence if now.outcome == "doctor" else "",
         limits=now.limits,
         passed=readiness.passed(db, athlete_id),
         rooms=tuple(kit.rooms(db, person.of_athlete(db, athlete_id).places)),
         today=today,
+        age=screen.age_on(screened.screening, today),
     )
 
 

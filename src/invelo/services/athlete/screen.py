@@ -47,8 +47,12 @@ def standing(db: Session, athlete_id: UUID) -> ScreenStatus:
 
 def age_of(db: Session, athlete_id: UUID, today: date) -> int | None:
     """Whole years; None while the date of birth is not told."""
-    newest = standing(db, athlete_id).screening
-    return ANSWERS.validate_python(newest.inputs).age(today) if newest else None
+    return age_on(athlete_rows.newest_screening(db, athlete_id), today)
+
+
+def age_on(screening: ScreeningRow | None, today: date) -> int | None:
+    """The same, by a screen that was looked up."""
+    return ANSWERS.validate_python(screening.inputs).age(today) if screening else None
 
 
 def record(

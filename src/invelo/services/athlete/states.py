@@ -15,7 +15,7 @@ from invelo.db.queries import athlete_rows, ladder_rows
 from invelo.db.tables.athlete import BodyMeasurementRow
 from invelo.domain.biomechanics.posture.form import Lane
 from invelo.domain.catalogue.catalogue import catalogue
-from invelo.domain.strength.says import TEST_ERROR, seen_of, work_of
+from invelo.domain.strength.says import seen_of, tested, work_of
 from invelo.domain.strength.state import DaySeen, Seen, State, days_seen, state_of
 
 USUAL_REST = 120.0
@@ -78,10 +78,7 @@ def _add_test(
     work = work_of(body_on(bodies, test.local_date), movement, modifiers_of(test))
     if work is None or test.amount < 1:
         return
-    left = 0.0 if work.measure == "hold" else 10.0 - test.rpe
-    low = test.amount + left
-    error = TEST_ERROR * low
-    found[lane].append((test.local_date, Seen(work, test.amount, low, low + 1.0, error, left)))
+    found[lane].append((test.local_date, tested(test.amount, test.rpe, work)))
 
 
 Hands = tuple[float | None, float | None]

@@ -13,12 +13,10 @@ from invelo.api.common.schemas import DerivationOut, EstimateOut, Explained, Res
 from invelo.api.training.log_schemas import LoggedSessionOut, sessions_of
 from invelo.db import access
 from invelo.db.queries import athlete_rows
-from invelo.domain.errors import InputError
 from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.plan.week.problem import STRESSFUL_LIMIT
 from invelo.domain.review.response import weekly_limit
 from invelo.domain.review.tally import WeekTally
-from invelo.domain.review.trend import trend
 from invelo.domain.review.workload import (
     DISPUTE,
     SessionLoad,
@@ -214,10 +212,7 @@ def get_trends(
     told = outlook.outlook(seen, points, done, adherence, today)
     tallies = trends.weeks(db, athlete.id, since)
     demand = seen.measured.demands[seen.current]
-    try:
-        growth = Explained.model_validate(trend(points).growth)
-    except InputError:
-        growth = None
+    growth = outlook.growth_of(seen) if points else None
     masses = athlete_rows.measurements(db, athlete.id)
     old = (today - masses[-1].local_date).days
     return Trends(
@@ -241,7 +236,7 @@ def get_trends(
         ],
         unit=reached[-1].capacity.unit if reached else demand.load.unit,
         measure=demand.load.measure,
-        growth=growth,
+        growth=Explained.model_validate(growth) if growth else None,
         criteria=[CriterionLineOut.model_validate(line) for line in lines[:CRITERIA_SHOWN]],
         next_criterion=ForecastOut.model_validate(told.next_criterion)
         if told.next_criterion

@@ -11,7 +11,7 @@ from math import exp, log
 
 import numpy as np
 
-from invelo.domain.estimate import Array, Derivation, Input
+from invelo.domain.estimate import Z80, Array, Derivation, Estimate, Input
 from invelo.domain.plan.prescription import Criterion
 from invelo.domain.strength.fatigue import FRESH
 from invelo.domain.strength.state import (
@@ -135,6 +135,27 @@ def forecast(
             ),
             ("simulation, ours",),
             "Tells when capacity would allow it, if training goes on as it did.",
+        ),
+    )
+
+
+def growth_told(state: State) -> Estimate:
+    """Growth of capacity as the state knows it, % a week: what a forecast begins with."""
+    growth, error = state.growth
+    likely, low, high = (100 * float(np.expm1(growth + k * Z80 * error)) for k in (0, -1, 1))
+    return Estimate(
+        likely,
+        low,
+        high,
+        "% a week",
+        Derivation(
+            "The state's growth from day to day, weighed by every set that says something.",
+            (
+                Input("on", state.day.isoformat()),
+                Input("last day that told", state.told.isoformat() if state.told else "none"),
+                Input("its standard deviation", 100 * error, "% a week"),
+            ),
+            ("ours",),
         ),
     )
 

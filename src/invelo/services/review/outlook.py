@@ -6,15 +6,19 @@ from datetime import date
 
 from invelo.db.codec import body_of
 from invelo.domain.errors import InputError
-from invelo.domain.review.forecast import LEAST_DAYS, Forecast, forecast, nearer_by
-from invelo.domain.review.trend import TrendPoint, trend
+from invelo.domain.estimate import Estimate
+from invelo.domain.review.forecast import (
+    LEAST_DAYS,
+    Forecast,
+    forecast,
+    growth_told,
+    nearer_by,
+)
+from invelo.domain.review.trend import TrendPoint
 from invelo.domain.strength.says import work_of
 from invelo.domain.strength.tempo import Tempo
 from invelo.services.ladder.ladder import LadderView
 from invelo.services.review.trends import Adherence, SessionPoint
-
-NEWEST = 20
-"""Days whose trend says whether capacity rises."""
 
 LATELY = 4
 """Weeks that say how it goes lately."""
@@ -96,7 +100,7 @@ def outlook(
             f"{days} days tell: not enough yet for a forecast. Log sets near their end on {more} "
             "more.",
         )
-    nearer = _nearer(points, done, weeks)
+    nearer = _nearer(seen, done, weeks)
     ahead = next((line for line in lines if line.growth > 0), lines[-1])
     top = max(lines, key=lambda criterion_line: criterion_line.needed)
     first, last = (
@@ -119,13 +123,18 @@ def _forecast(
     return forecast(state, work, criterion, rest, today, what, seed, nearer)
 
 
-def _nearer(
-    points: Sequence[TrendPoint], done: Sequence[SessionPoint], weeks: Sequence[Adherence]
-) -> str:
+def _nearer(seen: LadderView, done: Sequence[SessionPoint], weeks: Sequence[Adherence]) -> str:
     past = weeks[:-1][-LATELY:] or weeks[-1:]
     planned = sum(adherence.planned for adherence in past)
     share = sum(adherence.done for adherence in past) / planned if planned else 1.0
     days = sum(adherence.done for adherence in past) / max(1, len(past))
     newest = [point.mean_set_rpe for point in done[-3 * LATELY :]]
     rpe = sum(newest) / len(newest) if newest else 0.0
-    return nearer_by(days, rpe, share, trend(points[-NEWEST:]).slope if len(points) > 2 else 0.0)
+    growth = growth_of(seen)
+    return nearer_by(days, rpe, share, growth.likely / 100 if growth else 0.0)
+
+
+def growth_of(seen: LadderView) -> Estimate | None:
+    """Growth in the prescribed rung's measure, % a week; None where nothing tells."""
+    state = seen.states.get(seen.prescribed.movement.posture.lane)
+    return growth_told(state) if state else None

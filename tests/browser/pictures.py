@@ -287,6 +287,13 @@ def floors(page: Page) -> None:
     page.open_ladder("Juno Pell")
 
 
+def looked(page: Page) -> None:
+    """Look at the week that is over, where nobody did yet: on a Monday."""
+    if "Look at the week" in page.text:
+        page.click("Look at the week")
+        page.sees_not("was not looked at yet")
+
+
 def main() -> None:
     """Walk through the places."""
     FOLDER.mkdir(parents=True, exist_ok=True)
@@ -295,6 +302,7 @@ def main() -> None:
         page.fill("Password", COACH_PASSWORD)
         page.click("Sign in")
         page.sees("Tilde Varga", "Juno Pell", "Bram Oster")
+        looked(page)
         take(page, "squad")
         page.press("q")
         page.sees("Tick all")

@@ -34,6 +34,7 @@ from invelo.domain.plan.week.advice import layoff_notice
 from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.plan.week.problem import WEEKDAYS, Plan
 from invelo.domain.plan.week.score import days_of, days_of_region, minutes_on, sets_of_regions
+from invelo.domain.plan.week.shortfall import shortfalls
 from invelo.formats.plan.document import breach_out, term_out
 from invelo.services.plan import look_back, sessions, week
 
@@ -182,6 +183,7 @@ def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) 
         ],
         planning_id=under_way.id if under_way else None,
         left_out=list(seen.laid.left_out),
+        short=[one.words for one in shortfalls(problem, plan)] if plan else [],
         notices=_notices(db, athlete, seen),
         before=[
             _before(look_back)

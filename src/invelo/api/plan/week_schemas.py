@@ -302,6 +302,9 @@ class WeekSheet(ResponseModel):
     breaches: list[BreachOnDays]
     planning_id: UUID | None = Field(description="Of the planning that is under way.")
     left_out: list[str]
+    short: list[str] = Field(
+        description="What stands on fewer days than was asked, with what binds on the others."
+    )
     notices: list[str]
     before: list[WeekBefore]
 

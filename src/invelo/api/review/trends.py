@@ -17,6 +17,7 @@ from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.plan.week.problem import STRESSFUL_LIMIT
 from invelo.domain.review.response import weekly_limit
 from invelo.domain.review.tally import WeekTally
+from invelo.domain.review.trend import LEAST_POINTS
 from invelo.domain.review.workload import (
     DISPUTE,
     SessionLoad,
@@ -212,7 +213,7 @@ def get_trends(
     told = outlook.outlook(seen, points, done, adherence, today)
     tallies = trends.weeks(db, athlete.id, since)
     demand = seen.measured.demands[seen.current]
-    growth = outlook.growth_of(seen) if points else None
+    growth = outlook.growth_of(seen) if len(points) >= LEAST_POINTS else None
     masses = athlete_rows.measurements(db, athlete.id)
     old = (today - masses[-1].local_date).days
     return Trends(

@@ -7,7 +7,7 @@ from datetime import date
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.catalogue.movement import Modifiers, Movement, Muscle
 from invelo.domain.estimate import Derivation, Estimate
-from invelo.domain.plan.session.totals import HELPER, torques
+from invelo.domain.plan.session.totals import set_of, torques
 from invelo.domain.training.log import OneSide, SetKind
 
 HOW = Derivation(
@@ -73,7 +73,7 @@ def tally(groups: Iterable[Group], body_on: Callable[[date], Body]) -> tuple[Wee
         groups: of logged sets.
         body_on: the body on a day, as it was measured by then.
 
-    Source: as `invelo.domain.plan.session.totals`: 1 for a prime mover, 0.5 for a helper.
+    Source: as `invelo.domain.plan.session.totals`: what a set counts by region.
     """
     found: dict[date, WeekTally] = {}
     sums: dict[date, dict[str, list[float]]] = {}
@@ -82,9 +82,9 @@ def tally(groups: Iterable[Group], body_on: Callable[[date], Body]) -> tuple[Wee
         _sides(week, group)
         share = 0.5 if group.side else 1.0  # a set of both sides is logged as two
         if group.kind != "easy":
-            for region in group.movement.muscles:
-                weight = (1.0 if region in group.movement.prime else HELPER) * share * group.sets
-                week.regions[region] = week.regions.get(region, 0.0) + weight
+            for region, count in set_of(group.movement).items():
+                more = count * share * group.sets
+                week.regions[region] = week.regions.get(region, 0.0) + more
         told = torques(body_on(group.week_start), group.movement, group.modifiers)
         for joint, torque in told.items():
             mine = sums.setdefault(group.week_start, {}).setdefault(

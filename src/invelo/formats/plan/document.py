@@ -32,6 +32,7 @@ from invelo.domain.plan.week.problem import (
 )
 from invelo.domain.plan.week.progress import PlannedWeek
 from invelo.domain.plan.week.score import Breach, Term, minutes_on, tasks_on
+from invelo.domain.plan.week.shortfall import shortfalls
 from invelo.domain.plan.week.tasks import task_of
 from invelo.domain.strict import StrictModel
 
@@ -68,6 +69,9 @@ class _Often(StrictModel):
     rotation: str = Field("", description="Accessories of one rotation take turns.")
     letter: str = Field("", description="Which of its turns.", examples=["A"])
     surface: str = Field("", examples=["rings"])
+    prescribed: bool = Field(
+        False, description="Of a ladder's prescription: comes before what else is asked."
+    )
 
 
 class MovementIn(_Often):
@@ -116,7 +120,9 @@ class PinIn(StrictModel):
 class WeightsIn(StrictModel):
     """What a point of each term counts."""
 
+    prescribed: int = Weights.prescribed
     asked: int = Weights.asked
+    together: int = Weights.together
     regions: int = Weights.regions
     region_days: int = Weights.region_days
     balance: int = Weights.balance
@@ -147,6 +153,9 @@ class WeekRequest(StrictModel):
         default_factory=list, description="Joints for which the day before the week was hard."
     )
     stressful_limit: int = STRESSFUL_LIMIT
+    together: list[list[str]] = Field(
+        default_factory=list, description="Keys of tasks that are done together, a list each."
+    )
     seconds: float = Field(20.0, description="The search takes at most.", gt=0, le=MOST_SECONDS)
 
     def core(self) -> PlanningProblem:
@@ -164,6 +173,7 @@ class WeekRequest(StrictModel):
             warm_up=self.warm_up,
             hard_before=frozenset(self.hard_before),
             stressful_limit=self.stressful_limit,
+            together=tuple(frozenset(keys) for keys in self.together),
         )
 
 
@@ -190,6 +200,7 @@ def _task(given: MovementIn | PlainIn) -> WeekTask:
         "rotation": given.rotation,
         "letter": given.letter,
         "surface": given.surface,
+        "prescribed": given.prescribed,
     }
     if isinstance(given, MovementIn):
         plain = task_of(item_of(given), (), given.days)
@@ -255,6 +266,9 @@ class WeekAnswer(BaseModel):
     bound: int = Field(description="No plan can have fewer, as far as is proven.")
     proof: str = Field(examples=["proven best"])
     terms: list[TermOut]
+    short: list[str] = Field(
+        description="What stands on fewer days than was asked, with what binds on the others."
+    )
     relaxed: list[str] = Field(description="What had to be relaxed so that something fits.")
     breaches: list[BreachOut]
     model_version: str = MODEL_VERSION
@@ -331,6 +345,7 @@ def answer(problem: PlanningProblem, solved: PlannedWeek) -> WeekAnswer:
         bound=solved.progress.bound,
         proof=solved.progress.words,
         terms=[term_out(term) for term in solved.score.terms],
+        short=[one.words for one in shortfalls(problem, solved.plan)],
         relaxed=list(solved.relaxed),
         breaches=[breach_out(breach) for breach in solved.breaches],
     )

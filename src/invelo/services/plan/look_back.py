@@ -10,7 +10,7 @@ from invelo.db import logs
 from invelo.db.queries import training_rows
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Muscle
-from invelo.domain.plan.session.totals import HELPER
+from invelo.domain.plan.session.totals import set_of
 from invelo.domain.plan.week.availability import week_start_of
 
 
@@ -48,9 +48,9 @@ def weeks(db: Session, athlete_id: UUID, week_start: date, count: int = 2) -> tu
                 if done.kind == "easy":
                     continue
                 movement = catalogue().find_movement(done.movement)
-                for region in movement.muscles:
-                    weight = 1.0 if region in movement.prime else HELPER
-                    regions[region] = regions.get(region, 0.0) + weight
+                share = 0.5 if done.side else 1.0  # a set of both sides is logged as two
+                for region, weight in set_of(movement).items():
+                    regions[region] = regions.get(region, 0.0) + weight * share
         sessions = tuple(
             PastSession(
                 training_session_row.local_date,

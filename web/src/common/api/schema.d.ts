@@ -10306,6 +10306,11 @@ export interface components {
             planning_id: string | null;
             /** Left Out */
             left_out: string[];
+            /**
+             * Short
+             * @description What stands on fewer days than was asked, with what binds on the others.
+             */
+            short: string[];
             /** Notices */
             notices: string[];
             /** Before */
@@ -10317,10 +10322,20 @@ export interface components {
          */
         WeightsIn: {
             /**
+             * Prescribed
+             * @default 300
+             */
+            prescribed: number;
+            /**
              * Asked
-             * @default 12
+             * @default 60
              */
             asked: number;
+            /**
+             * Together
+             * @default 30
+             */
+            together: number;
             /**
              * Regions
              * @default 1

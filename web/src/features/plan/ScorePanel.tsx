@@ -8,13 +8,14 @@ import type { Sheet, Task } from "./plan";
 
 interface Props {
   sheet: Sheet;
+  /** Whether the sheet's score is of the plan that is shown: an older one is never shown beside it. */
+  judged: boolean;
   picked: Task | null;
   onOff: () => void;
 }
 
-export function ScorePanel({ sheet, picked, onOff }: Props) {
+export function ScorePanel({ sheet, judged, picked, onOff }: Props) {
   const planned = sheet.tasks.some(({ days }) => days.length > 0);
-  const unplaced = sheet.tasks.filter(({ days, asked }) => days.length === 0 && asked > 0);
   return (
     <aside
       aria-label="Score"
@@ -57,18 +58,31 @@ export function ScorePanel({ sheet, picked, onOff }: Props) {
           ◆ {one}
         </p>
       ))}
-      {planned && unplaced.length > 0 && (
-        <p className="pb-1 text-watch">
-          ◆ On no day yet: {unplaced.map(({ name }) => name).join(", ")}.
-        </p>
+      {sheet.short.length > 0 && (
+        <section aria-label="Less than asked" className="pb-2">
+          <h2 className="lettering">Less than asked</h2>
+          <ul>
+            {sheet.short.map((one) => (
+              <li key={one} className="pb-1 text-watch">
+                ◆ {one}
+              </li>
+            ))}
+          </ul>
+        </section>
       )}
       {sheet.left_out.map((one) => (
         <p key={one} className="pb-1 text-over">
           ▲ Left out: {one}
         </p>
       ))}
-      <Regions sheet={sheet} />
-      <Terms sheet={sheet} />
+      {judged ? (
+        <>
+          <Regions sheet={sheet} />
+          <Terms sheet={sheet} />
+        </>
+      ) : (
+        <p className="py-2 text-faint">The plan that is shown is being judged …</p>
+      )}
       <Before weeks={sheet.before} />
     </aside>
   );

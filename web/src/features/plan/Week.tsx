@@ -257,6 +257,7 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (week_start: string) =
           </section>
           <ScorePanel
             sheet={tried.data ?? sheet}
+            judged={!preview || tried.data !== undefined}
             picked={(tried.data ?? sheet).tasks.find(({ key }) => key === task?.key) ?? null}
             onOff={() => task && keep(without(draft, task.key, day), `took ${name} off`)}
           />

@@ -14,6 +14,9 @@ from invelo.domain.plan.session.work import Item, WorkSet
 HELPER = 0.5
 """What a set counts for a region that only helps (common practice); 1 for a prime mover."""
 
+HELPS_FROM = 25
+"""Per cent of the work from which a helper's sets count at all (ours)."""
+
 PUSH = ("horizontal push", "vertical push", "dip", "straight-arm push", "triceps")
 PULL = ("horizontal pull", "vertical pull", "straight-arm pull", "curl")
 """Families that push and that pull with the arms."""
@@ -40,16 +43,22 @@ class Totals:
     rpe_only: tuple[str, ...]
 
 
+def set_of(movement: Movement) -> dict[Muscle, float]:
+    """What one hard set counts by region: 1 for a prime mover, 0.5 for a helper that does a
+    quarter of the work or more, nothing for the others."""
+    helpers = {region: HELPER for region, share in movement.helping.items() if share >= HELPS_FROM}
+    return {**helpers, **dict.fromkeys(movement.prime, 1.0)}
+
+
 def hard_sets(items: Iterable[Item]) -> dict[Muscle, float]:
-    """Hard sets by region: 1 for a prime mover, 0.5 for a helper; easy sets do not count."""
+    """Hard sets by region, as `set_of` counts them; easy sets do not count."""
     found: dict[Muscle, float] = {}
     for item in items:
         for work_set in item.sets:
             if work_set.kind == "easy":
                 continue
-            for region in work_set.movement.muscles:
-                weight = 1.0 if region in work_set.movement.prime else HELPER
-                found[region] = found.get(region, 0.0) + weight * work_set.share
+            for region, count in set_of(work_set.movement).items():
+                found[region] = found.get(region, 0.0) + count * work_set.share
     return found
 
 

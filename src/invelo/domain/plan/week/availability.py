@@ -65,7 +65,7 @@ class StandingAvailability:
         easy_every: how often a week is easy.
         away: weeks away before the block.
         eased: Mondays of weeks that were asked to ease.
-        rarely: ladders that were asked to be trained on fewer days, with how many.
+        rarely: ladders whose days a week were decided, with how many.
     """
 
     days: tuple[WeekDay, ...]
@@ -129,7 +129,7 @@ class StandingAvailability:
             hands=self.hands,
             week=self.week(week_start),
             stressful_limit=self.stressful_limit,
-            rarely=self.rarely,
+            days_of_ladders=self.rarely,
         )
 
     def easing(self, week_start: date) -> "StandingAvailability":
@@ -142,7 +142,7 @@ class StandingAvailability:
         return replace(self, begun=week_start, away=away, weeks=weeks)
 
     def keeping_to(self, ladder: str, days: int) -> "StandingAvailability":
-        """The same with a ladder on no more days a week."""
+        """The same with a ladder on so many days a week."""
         others = tuple(one for one in self.rarely if one[0] != ladder)
         return replace(self, rarely=(*others, (ladder, days)))
 

@@ -25,6 +25,10 @@ from invelo.domain.plan.week.problem import (
     PlanningProblem,
     WeekTask,
 )
+from invelo.domain.plan.week.score import OVER_STEP
+
+MANY = 10_000
+"""Half sets that no week comes to."""
 
 
 @dataclass
@@ -148,7 +152,9 @@ class Model:
         problem, weights = self.problem, self.problem.weights
         for task in problem.tasks:
             short = self._over(task.asked - sum(self._task(task)), 7)
-            self.terms.append(weights.asked * short)
+            weight = weights.prescribed if task.prescribed else weights.asked
+            self.terms.append(weight * short)
+        self._together()
         for region in problem.regions:
             self._region(region)
         push = sum(t.push * s for t in problem.tasks for s in self._task(t))
@@ -173,7 +179,7 @@ class Model:
 
     def _distance(self, expression: LinearExprT) -> IntVar:
         """Its size."""
-        size = self.cp.new_int_var(0, 10_000, "")
+        size = self.cp.new_int_var(0, MANY, "")
         self.cp.add(size >= expression)
         self.cp.add(size >= -expression)
         return size
@@ -183,12 +189,33 @@ class Model:
         half = {task: task.sets.get(region, 0) for task in problem.tasks}  # type: ignore[call-overload]
         have = sum(half[task] * s for task in problem.tasks for s in self._task(task) if half[task])
         target = problem.targets[region]  # type: ignore[index]
-        self.terms.append(problem.weights.regions * self._distance(have - target))
+        weight = problem.weights.regions
+        self.terms.append(weight * self._over(target - have, MANY))
+        over = self._over((have - target), MANY)
+        steps = self.cp.new_int_var(0, MANY, "")
+        self.cp.add(OVER_STEP * steps >= over)
+        self.terms.append(weight * steps)
+        self.terms.append(weight * self._over(have - 2 * target, MANY))
         prime = [task for task in problem.tasks if half[task] >= 2]
         days = [self._any(self._day(day, prime), f"{region}@{day.index}") for day in self._days]
         self.terms.append(
             problem.weights.region_days * self._over(REGION_DAYS - sum(days), REGION_DAYS)
         )
+
+    def _together(self) -> None:
+        for keys in self.problem.together:
+            for day in self._days:
+                there = [self.on.get((key, day.index)) for key in sorted(keys)]
+                able = [switch for switch in there if switch is not None]
+                if not able:
+                    continue
+                some = self._any(able, "")
+                every = self.cp.new_bool_var("")
+                if len(able) < len(there):
+                    self.cp.add(every == 0)
+                else:
+                    self.cp.add_min_equality(every, able)
+                self.terms.append(self.problem.weights.together * (some - every))
 
     def _waves(self) -> None:
         for days in self.problem.waves.values():

@@ -76,6 +76,7 @@ class WeekTask:
         wave, wave_day: the ladder whose wave it belongs to, and which of its days it is.
         rotation, letter: accessories that take turns, and which of them it is.
         surface: what it is done on, where that can change from day to day.
+        prescribed: whether it is a ladder's prescription, which comes before all else.
     """
 
     key: str
@@ -97,6 +98,7 @@ class WeekTask:
     rotation: str = ""
     letter: str = ""
     surface: str = ""
+    prescribed: bool = False
 
     def __post_init__(self) -> None:
         """Check ranges."""
@@ -133,8 +135,11 @@ class Weights:
     """What a point of each soft term counts (ours; the coach sees and sets them).
 
     Attributes:
-        asked: each day that a task is short of what is asked for it.
-        regions: each half hard set that a region is short of its target or beyond it.
+        prescribed: each day that a ladder is short of what its prescription asks.
+        asked: each day that anything else is short of what is asked for it.
+        together: each day that holds a part of what is done together, and not all of it.
+        regions: each half hard set that a region is short of its target or over twice of it, and
+            each two sets over the target itself.
         region_days: each day that a region is short of two.
         balance: each half hard set by which push and pull differ.
         wave: each pair of a wave's days that stand on one day or in the wrong order.
@@ -145,7 +150,9 @@ class Weights:
         moved: each task and day in which a plan differs from the last one.
     """
 
-    asked: int = 12
+    prescribed: int = 300
+    asked: int = 60
+    together: int = 30
     regions: int = 1
     region_days: int = 10
     balance: int = 1
@@ -178,6 +185,7 @@ class PlanningProblem:
         warm_up: minutes of a day's general warm-up.
         hard_before: joints for which the day before the week was hard.
         stressful_limit: days a week for each of the most stressful tasks.
+        together: keys of tasks that are done together.
         last: the plan that stands, from which as little as need be is moved.
     """
 
@@ -189,6 +197,7 @@ class PlanningProblem:
     warm_up: int = 6
     hard_before: frozenset[StressedJoint] = frozenset()
     stressful_limit: int = STRESSFUL_LIMIT
+    together: tuple[frozenset[str], ...] = ()
     last: Plan = frozenset()
 
     def __post_init__(self) -> None:
@@ -214,6 +223,8 @@ class PlanningProblem:
             if len(set(named)) != len(named):
                 raise InputError(what, "one is named twice.", "Name each once.")
         known = {task.key for task in self.tasks}
+        for key in frozenset[str]().union(*self.together) - known:
+            raise InputError("together", f"“{key}” is no task of this week.", "Name one that is.")
         indices = {day.index for day in self.days}
         for pin in self.pins:
             if pin.task not in known:

@@ -86,7 +86,7 @@ class Availability:
         hands: what the coach set by hand about items and formats.
         week: of the block: building, easy, or coming back.
         stressful_limit: days a week for each of the most stressful rungs.
-        rarely: ladders by key that are to be trained on no more days than so many.
+        days_of_ladders: days a week of ladders, by key, where they were decided.
     """
 
     days: tuple[Day, ...]
@@ -97,7 +97,7 @@ class Availability:
     hands: ByHand = NOTHING_BY_HAND
     week: CourseWeek = BUILDING
     stressful_limit: int = STRESSFUL_LIMIT
-    rarely: tuple[tuple[str, int], ...] = ()
+    days_of_ladders: tuple[tuple[str, int], ...] = ()
 
 
 @dataclass(frozen=True)
@@ -163,9 +163,16 @@ def build_problem(
         weights=availability.weights,
         hard_before=hard_before,  # type: ignore[arg-type]
         stressful_limit=availability.stressful_limit,
+        together=_together(availability, known),
         last=frozenset(placed for placed in last if placed[0] in known),
     )
     return BuiltProblem(problem, items, tuple(left_out), notices(trainee, problem, places))
+
+
+def _together(availability: Availability, known: set[str]) -> tuple[frozenset[str], ...]:
+    """Keys of what is done together, where all of it is in the week."""
+    groups = (frozenset(block.keys) for block in availability.hands.together)
+    return tuple(keys for keys in dict.fromkeys(groups) if len(keys) > 1 and keys <= known)
 
 
 Made = tuple[Item, WeekTask]
@@ -215,7 +222,10 @@ def _of_stand(
             item = paced(availability.hands.edited(made, trainee), availability.week)
             task = task_of(item, places, 1)
             name = f"{item.name}, {wave} day"
-            yield item, replace(task, name=name, wave=stand.key, wave_day=wave, most=1)
+            yield (
+                item,
+                replace(task, name=name, wave=stand.key, wave_day=wave, most=1, prescribed=True),
+            )
         return
     item = trainee.item(stand)
     light = low_resistance(trainee) and count >= 5
@@ -223,13 +233,12 @@ def _of_stand(
         item = item.with_sets(2)
     item = paced(availability.hands.edited(item, trainee), availability.week, stand.method)
     wanted = 4 if light else 3 if count >= 3 else min(count, 2)
-    task = task_of(item, places, wanted)
+    set_days = dict(availability.days_of_ladders).get(stand.key)
+    task = replace(task_of(item, places, min(set_days or wanted, count)), prescribed=True)
     if task.stressful:
         task = replace(task, asked=min(task.asked, availability.stressful_limit))
-    limit = dict(availability.rarely).get(stand.key)
-    if limit is not None:
-        asked = min(task.asked, limit)
-        yield item, replace(task, asked=asked, least=1, most=asked)
+    if set_days is not None:
+        yield item, replace(task, least=1, most=task.asked)
         return
     yield item, replace(task, least=1, most=min(7, task.asked + 1))
 

@@ -13,8 +13,10 @@ import type { Sheet } from "../plan";
 
 const DAYS = VOCABULARY.weekdays;
 const WEIGHTS: [keyof Availability["weights"], string][] = [
-  ["asked", "a day short of what is asked"],
-  ["regions", "half a set off a region's target"],
+  ["prescribed", "a day short of a ladder's prescription"],
+  ["asked", "a day short of what else is asked"],
+  ["together", "a day with a part of what is done together"],
+  ["regions", "half a set short of a region's target"],
   ["region_days", "a day short of two for a region"],
   ["balance", "half a set between push and pull"],
   ["wave", "wave days out of order"],

@@ -7,15 +7,18 @@ from uuid import uuid4
 
 import pytest
 
-from invelo.domain.athlete.screen import STRAINED, forbidden
+from invelo.domain.athlete.limits import Limit, exceeded
+from invelo.domain.athlete.screen import SPARED
+from invelo.domain.athlete.strain import AVERAGE, strains
 from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.movement import Modifiers, Movement
 from tests.api.athlete.test_intake import does, furnishes, shows, tells
 from tests.api.athlete.test_screen import screens
 from tests.api.coach import Coach, problem
 from tests.api.plan.test_week import next_week, solve
 
 RISER = {"kind": "surface", "name": "Riser", "height_m": 0.4}
-LIMITS = STRAINED["knee"]
+LIMITS = [Limit(quantity, most, "knee") for quantity, most in SPARED["knee"]]
 
 
 def movements(found: Any) -> Iterator[str]:
@@ -33,7 +36,12 @@ def movements(found: Any) -> Iterator[str]:
 def strained(names: Iterator[str]) -> set[str]:
     """Those of them that the limit forbids."""
     known = catalogue()
-    return {one for one in names if forbidden(known.find_movement(one).posture, LIMITS)}
+    return {one for one in names if over(known.find_movement(one), Modifiers())}
+
+
+def over(movement: Movement, modifiers: Modifiers) -> bool:
+    """Whether the limit forbids a movement as it is set up."""
+    return bool(exceeded(strains(AVERAGE, movement, movement.own(modifiers)), LIMITS))
 
 
 def without_kit(names: Iterator[str], *kinds: str) -> set[str]:
@@ -67,9 +75,9 @@ def test_nobody_is_placed_on_a_closed_rung(coach: Coach, sore: str) -> None:
     known = {ready.id: ready for ready in catalogue().ladder}
     closed = 0
     for one in placed:
-        rungs = {rung.name: rung.of for rung in known[one["id"]].rungs}
-        assert not forbidden(rungs[one["rung"]].posture, LIMITS), one
-        closed += any(forbidden(of.posture, LIMITS) for of in rungs.values())
+        rungs = {rung.name: (rung.of, rung.modifiers()) for rung in known[one["id"]].rungs}
+        assert not over(*rungs[one["rung"]]), one
+        closed += any(over(*of) for of in rungs.values())
     assert closed, "some ladder has closed rungs to be placed beside"
 
 
@@ -150,6 +158,7 @@ def test_nobody_is_placed_or_planned_on_kit_that_is_not_there(coach: Coach, poor
             of = next(rung.of for rung in known.rungs if rung.name == one["rung"])
             assert without_kit(iter([of.id]), "surface", "wall") == set(), one
     coach.post(f"/api/athletes/{poor}/ladders", ready_ladder="push-up")
+    shows(coach, poor, "shoulder")
     hangs = coach.client.post(
         f"/api/athletes/{poor}/ladders", json={"ready_ladder": "loaded-pull-up"}
     )

@@ -24,7 +24,7 @@ from invelo.db.tables.athlete import AthleteRow, BodyMeasurementRow
 from invelo.db.tables.ladder import LadderRow
 from invelo.db.tables.review import ProposalRow
 from invelo.db.tables.training import TrainingSessionRow
-from invelo.demo.intake import answer, furnish, new_id
+from invelo.demo.intake import answer, furnish, look_at, new_id
 from invelo.demo.plans import begin_daily_minimum, plan_week, train_now
 from invelo.demo.theatre import (
     BAND_LENGTH,
@@ -146,8 +146,9 @@ class _MemberHistory:
         tested = ready.rungs[index]
         movement = catalogue().find_movement(tested.movement)
         test = battery.NewTest(new_id(random), movement, tested.modifiers(), amount)
-        battery.keep_test(db, self.athlete, test, enrolled)
         told = Random(f"{SEED} intake {member.name}")  # noqa: S311
+        look_at(db, self.athlete, enrolled, told)
+        battery.keep_test(db, self.athlete, test, enrolled)
         answer(db, coach, self.athlete, places, Moment(self.began - timedelta(days=1), ZONE), told)
         self.row = ladder.create(db, self.athlete, ready, member.purpose, member.level, enrolled)
         if member.method != "double_progression":

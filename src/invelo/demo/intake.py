@@ -43,6 +43,17 @@ def furnish(
     return found
 
 
+def look_at(db: Session, athlete: AthleteRow, moment: Moment, random: Random) -> None:
+    """A member's screen and readiness checks, before anything is tested."""
+    intake: Intake = MEMBERS[athlete.name]
+    born = date(moment.local_date.year - intake.age, 3, 14)
+    answers = Answers(born, active=intake.training_years >= 0.5, pains=dict(intake.pains))
+    screen.record(db, athlete, new_id(random), answers, moment)
+    for check in CHECKS:
+        shown = CheckResult(check.id, check.id not in intake.closed, moment.local_date)
+        readiness.record(db, athlete, new_id(random), shown, moment)
+
+
 def answer(
     db: Session,
     coach: AccountRow,
@@ -51,7 +62,7 @@ def answer(
     moment: Moment,
     random: Random,
 ) -> None:
-    """A member's person, screen, readiness, further tests and ladders."""
+    """A member's person, further tests and ladders."""
     intake: Intake = MEMBERS[athlete.name]
     where = tuple(places[name] for name in intake.places)
     who = Person(
@@ -65,12 +76,6 @@ def answer(
         sex=intake.sex,
     )
     person.keep(db, coach.id, athlete, who, moment.at)
-    born = date(moment.local_date.year - intake.age, 3, 14)
-    answers = Answers(born, active=intake.training_years >= 0.5, pains=dict(intake.pains))
-    screen.record(db, athlete, new_id(random), answers, moment)
-    for check in CHECKS:
-        shown = CheckResult(check.id, check.id not in intake.closed, moment.local_date)
-        readiness.record(db, athlete, new_id(random), shown, moment)
     for test_id, amount, side in intake.tests:
         kind = next(test_kind for test_kind in catalogue().test if test_kind.id == test_id)
         _test(db, athlete, kind.modifiers(), kind.movement, amount, side, moment, random)

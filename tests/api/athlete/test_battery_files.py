@@ -20,7 +20,7 @@ def out(coach: Coach, athlete: str) -> str:
     return answer.content.decode("utf-8-sig")
 
 
-TWO = "date,movement,amount,side\n2026-02-20,Push-up,14,\n2026-02-21,hang,31,\n"
+TWO = "date,movement,amount,side\n2026-02-20,Push-up,14,\n2026-02-21,plank,31,\n"
 
 
 def test_a_dry_run_keeps_nothing(coach: Coach) -> None:
@@ -35,7 +35,7 @@ def test_tests_come_in_and_go_out_again(coach: Coach) -> None:
     assert send(coach, athlete, TWO, keep=True).json()["kept"]
     rows = out(coach, athlete).splitlines()
     assert len(rows) == 3
-    assert any(row.startswith("2026-02-21,12:00:00,Europe/Lisbon,hang") for row in rows)
+    assert any(row.startswith("2026-02-21,12:00:00,Europe/Lisbon,plank") for row in rows)
 
 
 def test_the_same_file_again_changes_nothing(coach: Coach) -> None:

@@ -71,12 +71,12 @@ def test_a_sign_closes_everything_that_can_be_given(coach: Coach, ladder: dict) 
 def test_a_limit_closes_what_it_forbids_and_says_which(coach: Coach, ladder: dict) -> None:
     told = screens(coach, ladder["athlete_id"], **SORE_WRIST)
     assert told["outcome"] == "limits"
-    assert "Push-up" in next(one for one in told["limits"] if one["id"] == "wrist load")["forms"]
+    assert "Push-up" in next(one for one in told["limits"] if one["id"] == "wrist bend")["forms"]
     *on_the_ladder, _ = given(coach, ladder)
     for response in on_the_ladder:
         refused = problem(response, 409)
         assert refused["field"] == "limit"
-        assert "no weight on hands laid flat" in refused["problem"]
+        assert "wrists bent back by at most 30° under load" in refused["problem"]
 
 
 def test_a_taken_step_onto_what_is_closed_is_refused(coach: Coach, ladder: dict) -> None:

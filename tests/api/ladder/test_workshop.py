@@ -390,7 +390,7 @@ def test_figures_of_two_measures_do_not_mix(coach) -> None:
     """A ladder from bench dips to bar dips crosses measures; a person's own figures are fitted in
     the one that most was done in."""
     athlete = coach.enrols()["id"]
-    for check in ("shoulder", "wrist"):
+    for check in ("hands behind", "shoulder", "wrist"):
         shown = {"id": str(uuid4()), "check": check, "passed": True}
         coach.post(f"/api/athletes/{athlete}/readiness", **shown)
     for reps in (12, 13, 14, 15):

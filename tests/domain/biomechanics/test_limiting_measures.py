@@ -48,7 +48,7 @@ def test_above_level_reach_limits_and_nothing_is_predicted() -> None:
         reading(AVERAGE, set_up("l_sit", hip=110))
     tuck = set_up("l_sit", hip=130, knee=140, hand_height=0.45)
     assert reading(AVERAGE, tuck).demand.likely > 0  # thighs over level, shins under it
-    (check,) = (check for check in CHECKS if "v_sit" in check.opens)
+    (check,) = (check for check in CHECKS if "v-sit" in check.movements)
     assert "Both heels" in check.passes
 
 

@@ -10,7 +10,7 @@ from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
 from invelo.db import access
-from invelo.domain.athlete.readiness import CHECKS, Check, CheckId, CheckResult, opened_by
+from invelo.domain.athlete.readiness import CHECKS, Check, CheckId, CheckResult, held_back
 from invelo.domain.strict import StrictModel
 from invelo.services.athlete import readiness
 
@@ -76,7 +76,7 @@ def _readiness(db: Database, athlete_id: UUID) -> ReadinessOut:
 def _check(check: Check, shown: CheckResult | None) -> ReadinessCheck:
     return ReadinessCheck.of(
         check,
-        opens=[form.name for form in opened_by(check)],
+        opens=list(held_back(check)),
         passed=shown.passed if shown else None,
         on=shown.day if shown else None,
         again_on=shown.again_on if shown else None,

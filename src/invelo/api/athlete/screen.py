@@ -1,6 +1,6 @@
 """Screen: what can hurt an athlete, what is closed to them, and who opened it again."""
 
-from datetime import date
+from datetime import date, datetime
 from typing import Annotated
 from uuid import UUID
 
@@ -11,20 +11,16 @@ from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import OurDay, ResponseModel
 from invelo.db import access
-from invelo.domain.athlete.screen import (
-    WORDS,
-    Answers,
-    Disease,
-    Medicine,
-    Outcome,
-    PainPlace,
-    Sign,
-    closes,
-)
-from invelo.domain.biomechanics.posture.form import Strain
+from invelo.db.tables.athlete import AthleteRow
+from invelo.domain.athlete.limits import Limit, exceeded
+from invelo.domain.athlete.screen import Answers, Disease, Medicine, Outcome, PainPlace, Sign
+from invelo.domain.athlete.strain import Quantity, strains
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.strict import StrictModel
 from invelo.services.account import accounts
-from invelo.services.athlete import screen
+from invelo.services.athlete import guard, screen
 
 router = APIRouter(prefix="/api/athletes/{athlete_id}", tags=["Intake"], responses=ERRORS)
 
@@ -68,11 +64,14 @@ class FindingOut(ResponseModel):
 
 
 class LimitOut(ResponseModel):
-    """Something that is closed."""
+    """The most of a quantity that stays open."""
 
-    id: str
+    id: Quantity
     words: str
-    forms: list[str] = Field(description="What it closes.")
+    most: float = Field(description="Degrees, %, or a class of 0 to 3.")
+    why: str
+    until: date | None
+    forms: list[str] = Field(description="Movements it closes.")
 
 
 class ClearanceOut(ResponseModel):
@@ -107,9 +106,9 @@ class NewClearance(StrictModel):
 
 
 @router.get("/screen")
-def get_screen(athlete_id: UUID, coach: Coach, db: Database) -> Screen:
+def get_screen(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> Screen:
     """The newest screen, with what is closed and what was opened."""
-    return _screen(db, access.athlete(db, coach.id, athlete_id).id)
+    return _screen(db, access.athlete(db, coach.id, athlete_id), now)
 
 
 @router.post("/screens", status_code=201)
@@ -117,7 +116,7 @@ def add_screen(athlete_id: UUID, body: NewScreen, coach: Coach, db: Database, no
     """Keep the answers; what follows from them binds at once."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
     screen.record(db, athlete, body.id, body.core(), moment_for(athlete, now))
-    return _screen(db, athlete.id)
+    return _screen(db, athlete, now)
 
 
 @router.post("/clearances", status_code=201)
@@ -128,18 +127,20 @@ def add_clearance(
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
     note = screen.Word(body.id, body.said_by.strip(), body.note.strip(), tuple(body.lifts))
     screen.clear(db, athlete, coach, note, moment_for(athlete, now))
-    return _screen(db, athlete.id)
+    return _screen(db, athlete, now)
 
 
-def _screen(db: Database, athlete_id: UUID) -> Screen:
-    kept = screen.standing(db, athlete_id)
-    row, now = kept.screening, kept.now
+def _screen(db: Database, athlete: AthleteRow, now: datetime) -> Screen:
+    today = moment_for(athlete, now).local_date
+    kept = screen.standing(db, athlete.id, today)
+    body = guard.of_athlete(db, athlete.id, today).body
+    row, stands = kept.screening, kept.now
     return Screen(
         screened_on=row.local_date if row else None,
-        outcome=now.outcome,
-        findings=[FindingOut.model_validate(finding) for finding in now.screened.findings],
-        limits=[_limit(limit) for limit in sorted(now.limits)],
-        closed=list(now.closed),
+        outcome=stands.outcome,
+        findings=[FindingOut.model_validate(finding) for finding in stands.screened.findings],
+        limits=[_limit(limit, body) for limit in stands.limits],
+        closed=list(stands.closed),
         clearances=[
             ClearanceOut.of(
                 clearance, on=clearance.local_date, author=_author(db, clearance.author_id)
@@ -150,8 +151,16 @@ def _screen(db: Database, athlete_id: UUID) -> Screen:
     )
 
 
-def _limit(strain: Strain) -> LimitOut:
-    return LimitOut(id=strain, words=WORDS[strain], forms=[form.name for form in closes(strain)])
+def _limit(limit: Limit, body: Body) -> LimitOut:
+    return LimitOut.of(
+        limit,
+        id=limit.quantity,
+        forms=[
+            movement.name
+            for movement in catalogue().movement
+            if exceeded(strains(body, movement, movement.own(Modifiers())), [limit])
+        ],
+    )
 
 
 def _author(db: Database, account_id: UUID | None) -> str:

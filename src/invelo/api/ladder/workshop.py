@@ -134,8 +134,7 @@ def change_rung(
     require_match(if_match, stands.version, "rung", f"it is “{stands.name}” now")
     new = Node(rung_id, body.core(row.purpose, row.level), body.why)  # type: ignore[arg-type]
     note = f"changed “{new.rung.name}”"
-    given = [new.rung.movement.id]
-    workshop.edit(db, row, athlete, lambda d: d.change(new), note, moment, given)
+    workshop.edit(db, row, athlete, lambda d: d.change(new), note, moment)
     return sheet_of(db, row, athlete, now)
 
 

@@ -7,16 +7,14 @@ test that a limit, a readiness criterion or the kit closes is left out with the 
 
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
-from datetime import date
 
+from invelo.domain.athlete.guard import Guard
 from invelo.domain.athlete.person import Person
-from invelo.domain.athlete.readiness import CheckId, waits_for
-from invelo.domain.athlete.screen import WORDS, forbidden
 from invelo.domain.biomechanics.body import Body
-from invelo.domain.biomechanics.posture.form import Lane, Strain
+from invelo.domain.biomechanics.posture.form import Lane
 from invelo.domain.biomechanics.reading import reading
 from invelo.domain.catalogue.catalogue import TestKind, catalogue
-from invelo.domain.equipment.kit import Room, kit_unavailable_reason
+from invelo.domain.equipment.kit import kit_unavailable_reason
 from invelo.domain.estimate import Estimate
 from invelo.domain.strength.capacity import Pool
 from invelo.domain.strength.predict import Done, Known
@@ -88,35 +86,23 @@ class BatterySituation:
     Attributes:
         body: as measured last.
         person: goals, training age, dislikes.
-        limits: what the screen closes.
-        passed: readiness checks that are open.
-        rooms: where they train.
+        guard: what may close something to them.
         known: capacity by what is alike.
-        today: for safety checks that have run out.
     """
 
     body: Body
     person: Person
-    limits: frozenset[Strain]
-    passed: frozenset[CheckId]
-    rooms: tuple[Room, ...]
+    guard: Guard
     known: Mapping[Lane, Pool]
-    today: date
 
 
 def closed(test: TestKind, situation: BatterySituation) -> str:
     """Why a test is closed now; '' where it is open."""
-    form = test.of.posture
-    limits = forbidden(form, situation.limits)
-    if limits:
-        return f"limit: {WORDS[limits[0]]}"
-    waiting = waits_for(form, situation.passed)
-    if waiting:
-        return f"waits for the check “{waiting[0].name.lower()}”"
-    unavailable_reason = kit_unavailable_reason(test.of.kit, situation.rooms, situation.today)
-    unavailable_reason = unavailable_reason or kit_unavailable_reason(
-        test.kit, situation.rooms, situation.today
-    )
+    guard = situation.guard
+    shut = guard.closed(test.of, test.modifiers())
+    if shut:
+        return shut.problem.rstrip(".")
+    unavailable_reason = kit_unavailable_reason(test.kit, guard.rooms, guard.today)
     if unavailable_reason:
         return f"kit: {unavailable_reason}"
     if test.movement in situation.person.dislikes:

@@ -7,12 +7,14 @@ heart, metabolism or kidneys known, are there signs of one. The wording and the 
 A screen refers and limits; it diagnoses nothing.
 """
 
-from collections.abc import Collection, Iterable
+from collections.abc import Iterable
 from dataclasses import dataclass, field
 from datetime import date
 from typing import Literal
 
-from invelo.domain.biomechanics.posture.form import Form, Strain, forms
+from invelo.domain.athlete.age import CHILD, ONE_HAND
+from invelo.domain.athlete.limits import Limit, tightest
+from invelo.domain.athlete.strain import Quantity
 from invelo.domain.errors import InputError, require_within
 
 Outcome = Literal["go", "limits", "doctor"]
@@ -58,37 +60,24 @@ MEDICINE_WORDS: dict[Medicine, str] = {
 RIEBE = "Riebe et al. 2015 (ACSM's preparticipation screening), from memory"
 PRACTICE = "common practice"
 
-WORDS: dict[Strain, str] = {
-    "wrist load": "no weight on hands laid flat",
-    "elbow load": "no hard pressing or pulling of the arms",
-    "locked elbows": "no locked elbows under load",
-    "overhead": "nothing over the head, no hanging",
-    "shoulder behind": "no dips, no shoulders stretched behind the body",
-    "deep knee bend": "no deep knee bends",
-    "jump": "no jumps",
-    "long hold": "no long hard holds, in which the breath is easily held",
-    "floor on the back": "nothing lying on the back",
-}
-"""Limits in words: each closes the forms that strain a person so."""
-
 GRAVE_PAIN = 4
 """Of 10, from which a place is spared until a clinician has seen it (common practice)."""
 
-CHILD, LEAST_AGE, MOST_AGE = 16, 6, 110
+LEAST_AGE, MOST_AGE = 6, 110
 HEALING_WEEKS = 12
 """After an operation, under which the surgeon speaks first (common practice)."""
 
-STRAINED: dict[PainPlace, tuple[Strain, ...]] = {
-    "wrist": ("wrist load", "locked elbows"),
-    "elbow": ("elbow load", "locked elbows"),
-    "shoulder": ("overhead", "shoulder behind", "locked elbows"),
-    "neck": ("overhead",),
-    "back": ("jump",),
-    "hip": ("jump",),
-    "knee": ("jump", "deep knee bend"),
-    "ankle": ("jump",),
+SPARED: dict[PainPlace, tuple[tuple[Quantity, float], ...]] = {
+    "wrist": (("wrist bend", 30.0), ("straight arms", 0.0)),
+    "elbow": (("elbow load", 0.0), ("straight arms", 0.0)),
+    "shoulder": (("overhead", 90.0), ("shoulders behind", 10.0), ("straight arms", 0.0)),
+    "neck": (("overhead", 120.0), ("neck load", 0.0), ("head down", 0.0)),
+    "back": (("impact", 0.0), ("back load", 1.0)),
+    "hip": (("impact", 0.0), ("hip bend", 90.0)),
+    "knee": (("impact", 0.0), ("knee bend", 60.0)),
+    "ankle": (("impact", 0.0), ("ankle bend", 10.0)),
 }
-"""What a painful place is spared (common practice)."""
+"""What a painful place is spared: the most that stays open (common practice)."""
 
 
 @dataclass(frozen=True)
@@ -159,14 +148,14 @@ class Finding:
         sentence: plain words.
         source: of the rule.
         refers: whether a doctor is asked first.
-        limits: what is closed.
+        limits: the most of a quantity that stays open.
     """
 
     rule: str
     sentence: str
     source: str
     refers: bool = False
-    limits: tuple[Strain, ...] = ()
+    limits: tuple[tuple[Quantity, float], ...] = ()
 
 
 @dataclass(frozen=True)
@@ -183,9 +172,13 @@ class Screened:
         return "limits" if self.limits else "go"
 
     @property
-    def limits(self) -> frozenset[Strain]:
-        """All that is closed."""
-        return frozenset(limit for finding in self.findings for limit in finding.limits)
+    def limits(self) -> tuple[Limit, ...]:
+        """The most of each quantity that stays open, the tightest of what the findings say."""
+        return tightest(
+            Limit(quantity, most, finding.rule, finding.sentence)
+            for finding in self.findings
+            for quantity, most in finding.limits
+        )
 
 
 DOCTOR = "doctor"
@@ -205,9 +198,9 @@ class Cleared:
     lifted: frozenset[str] = frozenset()
 
     @property
-    def limits(self) -> frozenset[Strain]:
-        """What is still closed."""
-        return frozenset(limit for limit in self.screened.limits if limit not in self.lifted)
+    def limits(self) -> tuple[Limit, ...]:
+        """What still limits."""
+        return tuple(one for one in self.screened.limits if one.quantity not in self.lifted)
 
     @property
     def outcome(self) -> Outcome:
@@ -225,7 +218,7 @@ class Cleared:
     def closed(self) -> tuple[str, ...]:
         """All that the screen closed, and that a clearance could lift."""
         first = (DOCTOR,) if self.screened.outcome == "doctor" else ()
-        return (*first, *sorted(self.screened.limits))
+        return (*first, *(limit.quantity for limit in self.screened.limits))
 
 
 def screen(answers: Answers, today: date) -> Screened:
@@ -240,9 +233,9 @@ def screen(answers: Answers, today: date) -> Screened:
         findings.append(
             Finding(
                 "child",
-                f"Under {CHILD}: easier variations, no straight-arm work under load.",
+                f"Under {CHILD}: easier variations, the own body only, no straight-arm levers, no "
+                f"more than {ONE_HAND:g} % on one hand, no drops, no set to its end.",
                 PRACTICE,
-                limits=("locked elbows",),
             )
         )
     if answers.lax:
@@ -251,7 +244,7 @@ def screen(answers: Answers, today: date) -> Screened:
                 "lax-joints",
                 "Joints that bend far: elbows are never locked under load.",
                 PRACTICE,
-                limits=("locked elbows",),
+                limits=(("straight arms", 0.0),),
             )
         )
     return Screened(tuple(sorted(findings, key=lambda finding: not finding.refers)))
@@ -280,7 +273,7 @@ def _heart(answers: Answers) -> Iterable[Finding]:
             "A known disease, used to training, no signs: moderate work goes on; hard holds wait "
             "for a doctor's word within the last year.",
             RIEBE,
-            limits=("long hold",),
+            limits=(("hard hold", 0.0), ("head down", 0.0)),
         )
 
 
@@ -291,7 +284,14 @@ def _states(answers: Answers) -> Iterable[Finding]:
             "Pregnant, or within three months of birth: the midwife or doctor speaks first.",
             PRACTICE,
             refers=True,
-            limits=("jump", "long hold", "floor on the back", "overhead"),
+            limits=(
+                ("impact", 0.0),
+                ("hard hold", 0.0),
+                ("hanging", 1.0),
+                ("head down", 0.0),
+                ("on the back", 0.0),
+                ("on the front", 0.0),
+            ),
         )
     if answers.operated_weeks is not None and answers.operated_weeks < HEALING_WEEKS:
         yield Finding(
@@ -305,7 +305,15 @@ def _states(answers: Answers) -> Iterable[Finding]:
             "medicines",
             "Medicines that make falls and bruises worse: no jumps.",
             PRACTICE,
-            limits=("jump",),
+            limits=(("impact", 0.0),),
+        )
+    if "bones or steroids" in answers.medicines:
+        yield Finding(
+            "thin-bones",
+            "Medicines for thin bones, or steroids for long: the back is neither rounded nor "
+            "twisted under load without a clinician's word.",
+            PRACTICE,
+            limits=(("back load", 1.0),),
         )
 
 
@@ -316,20 +324,15 @@ def _pains(answers: Answers) -> Iterable[Finding]:
                 f"pain-{place}",
                 f"Pain of {pain} in the {place}: it is spared until a clinician has seen it.",
                 PRACTICE,
-                limits=STRAINED[place],
+                limits=SPARED[place],
             )
-
-
-def closes(strain: Strain) -> tuple[Form, ...]:
-    """Every form that a limit closes."""
-    return tuple(form for form in forms().values() if strain in form.strains)
 
 
 HARD_FROM = 16
 """Years from which sets are taken to their end (common practice)."""
 
 
-def spares_hard_efforts(limits: Collection[Strain], age: int | None) -> bool:
+def spares_hard_efforts(limits: Iterable[Limit], age: int | None) -> bool:
     """Whether hard efforts are kept from someone: under sixteen, or raised blood pressure, whose
     limit is on long holds.
 
@@ -337,10 +340,5 @@ def spares_hard_efforts(limits: Collection[Strain], age: int | None) -> bool:
         limits: of the screen.
         age: in years, None where it is not told.
     """
-    return "long hold" in limits or (age is not None and age < HARD_FROM)
-
-
-def forbidden(form: Form, limits: Iterable[Strain]) -> tuple[Strain, ...]:
-    """The limits that close a form, in the form's order."""
-    closed = frozenset(limits)
-    return tuple(strain for strain in form.strains if strain in closed)
+    hard = any(limit.quantity == "hard hold" for limit in limits)
+    return hard or (age is not None and age < HARD_FROM)

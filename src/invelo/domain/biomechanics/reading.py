@@ -11,7 +11,7 @@ from math import hypot
 
 import numpy as np
 
-from invelo.domain.biomechanics.body import BODY_SAMPLES, GRAVITY, Body
+from invelo.domain.biomechanics.body import BODY_SAMPLES, GRAVITY, Body, SegmentValues
 from invelo.domain.biomechanics.derivations import Derivations
 from invelo.domain.biomechanics.effort import (
     AS_ASSUMED,
@@ -29,6 +29,7 @@ from invelo.domain.biomechanics.equilibrium import (
     work,
 )
 from invelo.domain.biomechanics.model_error import relative_error
+from invelo.domain.biomechanics.posture.build import build
 from invelo.domain.biomechanics.posture.skeleton import Posture
 from invelo.domain.biomechanics.setup import SetUp
 from invelo.domain.biomechanics.statics import overhang
@@ -253,6 +254,29 @@ def reading(body: Body, setup: SetUp) -> Reading:
         told_torques={name: torque[told].copy() for name, torque in held.torques.items()},
         work_samples=work(held.posture),
         overhang_samples=np.broadcast_to(overhang(held.posture), measured.shape)[told].copy(),
+    )
+
+
+def posture_along(body: Body, setup: SetUp) -> Posture:
+    """The body itself along the rep, with nothing that pulls from outside: shape `(n, 1)`.
+
+    Raises:
+        InputError: for a set-up out of this body's reach.
+    """
+    plain = body.segments()
+    segments = SegmentValues(
+        length={name: np.atleast_1d(value) for name, value in plain.length.items()},
+        mass={name: np.atleast_1d(value) for name, value in plain.mass.items()},
+        centre=plain.centre,
+        stature=plain.stature,
+        ankle_height=plain.ankle_height,
+    )
+    return build(
+        setup.form,
+        segments,
+        {name: np.full(1, value) for name, value in setup.all_values.items()},
+        places_along(setup.form, np.array([setup.range]), np.array([setup.from_end])),
+        setup.added_load,
     )
 
 

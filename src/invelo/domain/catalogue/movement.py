@@ -112,6 +112,9 @@ class Movement:
         stress: joints and how much they bear: 1 light, 2 moderate, 3 hard.
         cautions: shown on the rung and before a session.
         kit: any one of these is needed; nothing is if it is empty.
+        strain: what no posture tells of how it strains someone, or what a posture gets wrong, by
+            quantity; see `invelo.domain.athlete.strain`. Impact is 1 for jacks and running on the
+            spot, 2 for jumps, 3 for drops and hops on one leg.
         of_height: values in metres for a body of 1.75 m that are no real thing's: shares of
             height.
     """
@@ -133,6 +136,7 @@ class Movement:
     stress: dict[StressedJoint, Literal[1, 2, 3]] = field(default_factory=dict, hash=False)
     cautions: tuple[str, ...] = ()
     kit: tuple[Kind, ...] = ()
+    strain: dict[str, float] = field(default_factory=dict, hash=False)
     of_height: tuple[str, ...] = ()
 
     def __post_init__(self) -> None:

@@ -5,20 +5,23 @@ It is the same code that the service runs, without a database.
 
 from datetime import date, timedelta
 from math import exp
-from typing import Any, Literal
+from typing import Annotated, Any, Literal
 
-from pydantic import Field, TypeAdapter
+from pydantic import BeforeValidator, Field, TypeAdapter
 
 from invelo.domain import MODEL_VERSION
-from invelo.domain.athlete.screen import WORDS, forbidden, spares_hard_efforts
+from invelo.domain.athlete.guard import Guard
+from invelo.domain.athlete.limits import EARLIER_LIMITS, Limit, tightest
+from invelo.domain.athlete.readiness import CHECKS
+from invelo.domain.athlete.strain import Quantity
 from invelo.domain.biomechanics.body import Body
-from invelo.domain.biomechanics.posture.form import Lane, Strain
+from invelo.domain.biomechanics.posture.form import Lane
 from invelo.domain.catalogue.movement import Modifiers
-from invelo.domain.equipment.kit import KitItem, Room, SafetyCheck, kit_unavailable_reason, to_hand
+from invelo.domain.equipment.kit import KitItem, Room, SafetyCheck, to_hand
 from invelo.domain.errors import InputError
 from invelo.domain.estimate import Z80
 from invelo.domain.ladder.ladder import MeasuredLadder, measure
-from invelo.domain.ladder.rung import Rung, kit_needed
+from invelo.domain.ladder.rung import Rung
 from invelo.domain.plan.asked import AskedSession, session_asked
 from invelo.domain.plan.methods import with_dose
 from invelo.domain.plan.prescription import Method, Prescription, Purpose, Unit
@@ -115,6 +118,31 @@ class Answered(StrictModel):
     rules: list[str] = Field(default_factory=list)
 
 
+def _earlier(value: Any) -> Any:
+    if isinstance(value, str) and value in EARLIER_LIMITS:
+        quantity, most = EARLIER_LIMITS[value]
+        return {"quantity": quantity, "most": most}
+    return value
+
+
+class LimitGiven(StrictModel):
+    """The most of a quantity that stays open."""
+
+    quantity: Quantity
+    most: float = Field(0.0, description="Degrees, %, or a class of 0 to 3.")
+
+    def core(self) -> Limit:
+        """As the domain reads it.
+
+        Raises:
+            InputError: for a figure out of range.
+        """
+        return Limit(self.quantity, self.most, "screen")
+
+
+LimitOf = Annotated[LimitGiven, BeforeValidator(_earlier)]
+
+
 class ReviewRequest(StrictModel):
     """A ladder, whose it is, and what was done."""
 
@@ -122,7 +150,9 @@ class ReviewRequest(StrictModel):
     ladder: dict[str, Any] = Field(description="A ladder file.")
     today: date
     age: int | None = Field(None, ge=5, le=110)
-    limits: list[Strain] = Field(default_factory=list, description="Of the screen.")
+    limits: list[LimitOf] = Field(
+        default_factory=list, description="Of the screen; a name of an earlier release is read too."
+    )
     kit: list[CheckedItem] | None = None
     bands: list[BandOf] = Field(default_factory=list)
     method: Method = "double_progression"
@@ -257,14 +287,24 @@ class _Case:
         self.rooms = self._rooms()
         bands = tuple((band.name, band.core()) for band in request.bands)
         self.hand = to_hand(self.rooms, self.today, bands)
-        self.closed = tuple(self._closed(rung) for rung in rungs)
+        self.guard = Guard(
+            limits=tightest(limit.core() for limit in request.limits),
+            passed=frozenset(check.id for check in CHECKS),
+            rooms=self.rooms,
+            today=self.today,
+            age=request.age,
+            body=self.body,
+        )
+        self.closed = tuple(
+            self.guard.unavailable_reason(rung.movement, rung.modifiers) for rung in rungs
+        )
         self.states = self._states()
         self.current = self._current()
         self.prescribed = self._prescribed()
         self.sessions = tuple(
             sorted((self._session(one) for one in request.sessions), key=lambda one: one.day)
         )
-        gentle = spares_hard_efforts(request.limits, request.age)
+        gentle = self.guard.gentle
         given = request.prescription
         self.case = LadderCase(
             body=self.body,
@@ -313,16 +353,6 @@ class _Case:
                 self.reminders.append(f"The check of “{made.name}” ran out {-left} days ago.")
         check = SafetyCheck(self.today, safe, "" if safe else "its safety check has run out")
         return KitItem(made.kind, made.name, made.height, made.kg, made.count, check=check)
-
-    def _closed(self, rung: Rung) -> str:
-        limits = forbidden(rung.movement.posture, frozenset(self.request.limits))
-        if limits:
-            return f"{WORDS[limits[0]]}."
-        reasons = (
-            kit_unavailable_reason(kinds, self.rooms, self.today)
-            for kinds in kit_needed(rung.movement, rung.modifiers)
-        )
-        return next(filter(None, reasons), "")
 
     def _rung(self, name: str, field: str) -> int:
         if name not in self.names:

@@ -70,7 +70,7 @@ def keep_test(db: Session, athlete: AthleteRow, test: NewTest, moment: Moment) -
         if same:
             return kept
         raise ConflictError("test id", "it names another test.", "Make a new id for each test.")
-    guard.allow(db, athlete.id, [test.movement.id], moment.local_date)
+    guard.allow(db, athlete.id, [(test.movement, test.modifiers)], moment.local_date)
     body = body_on(athlete_rows.measurements(db, athlete.id), moment.local_date)
     read = evidence(
         moment.local_date, "test", body, test.movement, test.modifiers, test.amount, test.rpe
@@ -172,7 +172,7 @@ def _sides(known: tuple[Evidence, ...]) -> tuple[Evidence, Evidence] | None:
 
 def propose(db: Session, athlete: AthleteRow, today: date) -> Battery:
     """The tests to do now; none before a doctor has spoken, where one is to be seen first."""
-    now = screen.standing(db, athlete.id).now
+    now = screen.standing(db, athlete.id, today).now
     if now.outcome == "doctor":
         return Battery((), ())
     return battery.battery(situation_of(db, athlete, today))
@@ -185,9 +185,6 @@ def situation_of(db: Session, athlete: AthleteRow, today: date) -> BatterySituat
     return BatterySituation(
         body=body_of(athlete_rows.measurements(db, athlete.id)[-1]),
         person=told,
-        limits=guarded.limits,
-        passed=guarded.passed,
-        rooms=guarded.rooms,
+        guard=guarded,
         known=capacities(db, athlete.id),
-        today=today,
     )

@@ -33,6 +33,11 @@ def passed(db: Session, athlete_id: UUID) -> frozenset[CheckId]:
     )
 
 
+def failed(db: Session, athlete_id: UUID) -> frozenset[CheckId]:
+    """The checks that were tried last without being passed."""
+    return frozenset(one.check for one in newest(db, athlete_id).values() if not one.passed)
+
+
 def record(
     db: Session, athlete: AthleteRow, shown_id: UUID, shown: CheckResult, moment: Moment
 ) -> ReadinessRow:

@@ -13,6 +13,7 @@ from invelo.db.moment import Moment
 from invelo.db.queries import athlete_rows
 from invelo.db.tables.account import AccountRow
 from invelo.db.tables.athlete import AthleteRow, ClearanceRow, ScreeningRow
+from invelo.domain.athlete.limits import EARLIER_LIMITS
 from invelo.domain.athlete.screen import Answers, Cleared, Finding, Screened, screen
 
 ANSWERS = TypeAdapter(Answers)
@@ -34,14 +35,18 @@ class ScreenStatus:
     now: Cleared
 
 
-def standing(db: Session, athlete_id: UUID) -> ScreenStatus:
-    """Where an athlete stands with their screen."""
+def standing(db: Session, athlete_id: UUID, today: date) -> ScreenStatus:
+    """Where an athlete stands with their screen: what its answers say by today's rules."""
     newest = athlete_rows.newest_screening(db, athlete_id)
     if newest is None:
         return ScreenStatus(None, (), Cleared(Screened(())))
     said = athlete_rows.clearances(db, newest.id)
-    screened = Screened(FINDINGS.validate_python(newest.findings))
-    lifted = frozenset(lift for clearance in said for lift in clearance.lifts)
+    screened = screen(ANSWERS.validate_python(newest.inputs), today)
+    lifted = frozenset(
+        EARLIER_LIMITS[lift][0] if lift in EARLIER_LIMITS else lift
+        for clearance in said
+        for lift in clearance.lifts
+    )
     return ScreenStatus(newest, tuple(said), Cleared(screened, lifted))
 
 
@@ -108,7 +113,7 @@ def clear(
         ConflictError: if there is no screen, the id is in use, or it lifts what was never closed.
     """
     kept = db.get(ClearanceRow, note.id)
-    current_rung_now = standing(db, athlete.id)
+    current_rung_now = standing(db, athlete.id, moment.local_date)
     if current_rung_now.screening is None:
         raise ConflictError("screen", "there is none yet.", "Ask the questions first.")
     if kept is not None:

@@ -16,6 +16,7 @@ from invelo.db.moment import Moment
 from invelo.db.queries import athlete_rows, ladder_rows
 from invelo.db.tables.athlete import AthleteRow, BodyMeasurementRow
 from invelo.db.tables.ladder import LadderRow, PlacementRow, PrescriptionRow, RungRow
+from invelo.domain.athlete.guard import Guard
 from invelo.domain.biomechanics.posture.form import Lane
 from invelo.domain.catalogue.catalogue import ReadyLadder, catalogue
 from invelo.domain.ladder import ladder
@@ -52,7 +53,7 @@ class LadderView:
     rungs: list[RungRow]
     drawing: LadderGraph
     measured: ladder.MeasuredLadder
-    guarded: guard.Guard
+    guarded: Guard
     closed: tuple[str, ...]
     placement: Placement | None
     states: states.States
@@ -156,9 +157,9 @@ def begin(
             "Open it, or give this one another goal.",
         )
     guarded = guard.of_athlete(db, athlete.id, moment.local_date)
-    refusals = [guarded.refusal(node.rung.movement) for node in drawing.rungs]
-    if all(refusals) and refusals[0] is not None:
-        raise refusals[0]
+    closed = [guarded.closed(node.rung.movement, node.rung.modifiers) for node in drawing.rungs]
+    if all(closed):
+        guard.refuse(closed[0])
     row = LadderRow(
         athlete_id=athlete.id,
         goal=goal,
@@ -352,7 +353,8 @@ def stand(
         ConflictError: if something closes it.
     """
     rung = rung_on(db, row.id, rung_id)
-    guard.allow(db, athlete.id, [rung.movement], moment.local_date)
+    asked = rung_of(rung)
+    guard.allow(db, athlete.id, [(asked.movement, asked.modifiers)], moment.local_date)
     seen = view(db, row, athlete, moment.local_date)
     at = next(i for i, other in enumerate(seen.rungs) if other.id == rung_id)
     prescribed.prescribe(db, row, rung.id, seen.fitted(seen.measured.rungs[at]), moment)

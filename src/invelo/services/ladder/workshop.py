@@ -1,6 +1,6 @@
 """The workshop: edits of a ladder, each kept as a sketch, so that it can be undone."""
 
-from collections.abc import Callable, Iterable
+from collections.abc import Callable
 from datetime import datetime
 from uuid import UUID
 
@@ -35,7 +35,6 @@ def edit(
     how: Edit,
     note: str,
     moment: Moment,
-    given: Iterable[str] = (),
     own_dose: bool = True,
 ) -> LadderRow:
     """Draw a ladder anew; placed anew, and the drawing before can be taken up again.
@@ -47,18 +46,23 @@ def edit(
         how: the drawing it becomes.
         note: what was done, for the undo.
         moment: when.
-        given: movements that are new on it.
         own_dose: whether changed figures of a rung are the coach's own.
 
     Raises:
         InputError: for a drawing that does not climb, or a rung out of this body's reach.
-        ConflictError: if something closes what is given, or a rung would go that logs name.
+        ConflictError: if something closes what is new on it, or a rung would go that logs name.
     """
     before = graph_of(db, rungs_of(db, row.id))
     after = how(before)
     if after == before:
         return row
-    guard.allow(db, athlete.id, given, moment.local_date)
+    stood = {(node.id, node.rung.movement, node.rung.modifiers) for node in before.rungs}
+    new = [
+        (node.rung.movement, node.rung.modifiers)
+        for node in after.rungs
+        if (node.id, node.rung.movement, node.rung.modifiers) not in stood
+    ]
+    guard.allow(db, athlete.id, new, moment.local_date)
     body = body_of(athlete_rows.measurements(db, athlete.id)[-1])
     measure(body, tuple(node.rung for node in after.rungs), after.links, step_policy_of(row))
     known = {node.rung for node in before.rungs}
@@ -175,10 +179,7 @@ def add(
     """
     if replayed(db, row, new.id) is None:
         name = new.rung.name
-        given = [new.rung.movement.id]
-        edit(
-            db, row, athlete, lambda d: d.add(new, after, before), f"added “{name}”", moment, given
-        )
+        edit(db, row, athlete, lambda d: d.add(new, after, before), f"added “{name}”", moment)
     return ladder.rung_on(db, row.id, new.id)
 
 

@@ -59,7 +59,8 @@ def begin(
         if kept.athlete_id == athlete.id:
             return kept
         raise ConflictError("id", "it is in use.", "Make a new id for each daily minimum.")
-    guard.allow(db, athlete.id, [prescription.movement.id], moment.local_date)
+    given = prescription.movement
+    guard.allow(db, athlete.id, [(given, given.own(Modifiers()))], moment.local_date)
     before = plan_rows.running_minimum(db, athlete.id)
     if before is not None:
         _end(db, before, why or "changed", moment.local_date)

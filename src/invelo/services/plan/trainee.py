@@ -9,8 +9,8 @@ from sqlmodel import Session
 from invelo.db.codec import LEVEL, METHOD, PURPOSE, body_of
 from invelo.db.queries import athlete_rows, ladder_rows
 from invelo.db.tables.athlete import AthleteRow
+from invelo.domain.athlete.guard import Guard
 from invelo.domain.athlete.readiness import CHECKS, Check
-from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.estimate import Estimate
 from invelo.domain.ladder.rung import Rung, demand
@@ -26,11 +26,7 @@ def of_athlete(db: Session, athlete: AthleteRow, today: date) -> Trainee:
     guarded = guard.of_athlete(db, athlete.id, today)
     told = person.of_athlete(db, athlete.id)
     rows = [row for row in ladder_rows.of_athlete(db, athlete.id) if not row.stopped]
-    refused = {
-        movement.id: refusal.problem
-        for movement in catalogue().movement
-        if (refusal := guarded.refusal(movement)) is not None
-    }
+    refused = {movement: closed.problem for movement, closed in guarded.refused.items()}
     stands = tuple(_stand(db, ladder.view(db, row, athlete, today), today) for row in rows)
     levels = [stand.level for stand in stands]
     return Trainee(
@@ -90,7 +86,7 @@ def _expected(seen: ladder.LadderView, rung: Rung) -> Estimate | None:
     return placement.lanes[load.lane].known.expected(load.load, rung.modifiers.tempo)
 
 
-def _rigs(guarded: guard.Guard, today: date) -> dict[str, float]:
+def _rigs(guarded: Guard, today: date) -> dict[str, float]:
     """Minutes to set up, by kind: the quickest safe thing of each."""
     found: dict[str, float] = {}
     for room in guarded.rooms:

@@ -103,7 +103,7 @@ def _put_on(
     def how(drawing: LadderGraph) -> LadderGraph:
         return drawing.add(new, (here,), drawing.above(here))
 
-    workshop.edit(db, row, athlete, how, f"put on “{rung.name}”", moment, [rung.movement.id])
+    workshop.edit(db, row, athlete, how, f"put on “{rung.name}”", moment)
     return new.id
 
 

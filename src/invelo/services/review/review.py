@@ -9,6 +9,7 @@ from uuid import UUID
 from sqlmodel import Session
 
 from invelo.db import access, logs
+from invelo.db.codec import rung_of
 from invelo.db.errors import ConflictError
 from invelo.db.ladder_graph import rung_from
 from invelo.db.moment import Moment
@@ -70,7 +71,8 @@ def answer(
         raise InputError("note", "it is empty.", "Say in short why.")
     rung = ladder.rung_on(db, row.id, final)
     if said != "decline" and proposal.outcome != "stop":
-        guard.allow(db, row.athlete_id, [rung.movement], moment.local_date)
+        asked = rung_of(rung)
+        guard.allow(db, row.athlete_id, [(asked.movement, asked.modifiers)], moment.local_date)
     athlete = db.get_one(AthleteRow, row.athlete_id)
     proposal.answer = said
     proposal.answered_at = moment.at

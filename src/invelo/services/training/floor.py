@@ -12,7 +12,7 @@ from uuid import UUID
 from sqlmodel import Session
 
 from invelo.db import logs
-from invelo.db.codec import modifiers_of, set_up_columns
+from invelo.db.codec import modifiers_of, rung_of, set_up_columns
 from invelo.db.columns import dated
 from invelo.db.errors import ConflictError, MissingError
 from invelo.db.moment import Moment
@@ -103,8 +103,8 @@ def _may_begin(db: Session, ladder: LadderRow, moment: Moment) -> None:
         )
     assert ladder.current_rung_id is not None  # noqa: S101  (a ladder is entered when it is made)
     rung = ladders.rung_on(db, ladder.id, ladder.current_rung_id)
-    movement = catalogue().find_movement(rung.movement)
-    guard.allow(db, ladder.athlete_id, [movement.id], moment.local_date)
+    asked = rung_of(rung)
+    guard.allow(db, ladder.athlete_id, [(asked.movement, asked.modifiers)], moment.local_date)
 
 
 def log(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetime) -> LoggedSetRow:

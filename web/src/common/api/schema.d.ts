@@ -5131,16 +5131,28 @@ export interface components {
         };
         /**
          * LimitOut
-         * @description Something that is closed.
+         * @description The most of a quantity that stays open.
          */
         LimitOut: {
-            /** Id */
-            id: string;
+            /**
+             * Id
+             * @enum {string}
+             */
+            id: "wrist bend" | "elbow load" | "straight arms" | "overhead" | "shoulders behind" | "neck load" | "back load" | "hip bend" | "knee bend" | "ankle bend" | "impact" | "one leg" | "hanging" | "head down" | "on the back" | "on the front" | "hard hold" | "one hand";
             /** Words */
             words: string;
             /**
+             * Most
+             * @description Degrees, %, or a class of 0 to 3.
+             */
+            most: number;
+            /** Why */
+            why: string;
+            /** Until */
+            until: string | null;
+            /**
              * Forms
-             * @description What it closes.
+             * @description Movements it closes.
              */
             forms: string[];
         };
@@ -6478,7 +6490,7 @@ export interface components {
              * Check
              * @enum {string}
              */
-            check: "one-leg stand" | "ankle" | "hip" | "shoulder" | "wrist" | "flat back" | "sit and lift";
+            check: "one-leg stand" | "ankle" | "hip" | "shoulder" | "hands behind" | "flat hand" | "wrist" | "flat back" | "sit and lift";
             /** Passed */
             passed: boolean;
             /**
@@ -8004,7 +8016,7 @@ export interface components {
              * Id
              * @enum {string}
              */
-            id: "one-leg stand" | "ankle" | "hip" | "shoulder" | "wrist" | "flat back" | "sit and lift";
+            id: "one-leg stand" | "ankle" | "hip" | "shoulder" | "hands behind" | "flat hand" | "wrist" | "flat back" | "sit and lift";
             /** Name */
             name: string;
             /** How */

@@ -42,18 +42,9 @@ MEASURES: dict[Measure, str] = {
 - `carried`: body and what it wears, where nothing finer can be said.
 """
 
-Strain = Literal[
-    "wrist load",
-    "elbow load",
-    "locked elbows",
-    "overhead",
-    "shoulder behind",
-    "deep knee bend",
-    "jump",
-    "long hold",
-    "floor on the back",
-]
-"""What a form strains, so that a person's limits can close it."""
+ToldStrain = Literal["straight arms", "hard hold", "on the back"]
+"""What a form strains that no posture tells: 1 where straight arms bear the body in a support, 2 in
+a lever; 1 for a hold in which the breath is easily held, or that lies on the back."""
 
 Lane = tuple[str, str, str, str]
 """Family, measure, joint and way of counting that two forms share if one says something of the
@@ -156,7 +147,7 @@ class Form:
         pose: whether it is only drawn; nothing is asked of it at the Bench.
         parameter: what may be changed.
         preset: named values of the parameters.
-        strains: what it strains in a person.
+        strains: what it strains in a person beyond what the posture tells, as a class.
         says: what the coach should know of the model's limits here.
         caution: what can hurt.
     """
@@ -189,7 +180,7 @@ class Form:
     pose: bool = False
     parameter: tuple[Parameter, ...] = ()
     preset: dict[str, dict[str, float]] = field(default_factory=dict)
-    strains: tuple[Strain, ...] = ()
+    strains: dict[ToldStrain, int] = field(default_factory=dict)
     says: str = ""
     caution: str = ""
 

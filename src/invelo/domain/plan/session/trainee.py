@@ -29,6 +29,8 @@ PREPARES: dict[str, tuple[str, int]] = {
     "ankle": ("ankle-rocks", 2),
     "hip": ("held-deep-squat", 3),
     "shoulder": ("wall-slide", 2),
+    "hands behind": ("chest-opening", 2),
+    "flat hand": ("knuckle-lifts", 2),
     "wrist": ("wrist-rocks", 2),
     "flat back": ("heel-taps", 2),
     "sit and lift": ("seated-leg-lift", 3),
@@ -36,10 +38,12 @@ PREPARES: dict[str, tuple[str, int]] = {
 """The movement that works on a closed check, and its sets; see `readiness.CHECKS`."""
 
 PREPARES_AMOUNT: dict[str, int] = {
-    "one-leg stand": 20,
+    "one-leg stand": 5,
     "ankle": 12,
     "hip": 30,
     "shoulder": 10,
+    "hands behind": 20,
+    "flat hand": 10,
     "wrist": 15,
     "flat back": 8,
     "sit and lift": 8,

@@ -1,0 +1,77 @@
+"""Limits: the most of a quantity that stays open to someone, who set it, and until when."""
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+from datetime import date
+
+from invelo.domain.athlete.strain import MEASURES, QUANTITIES, Quantity, Strains
+from invelo.domain.errors import InputError, require_within
+
+EARLIER_LIMITS: dict[str, tuple[Quantity, float]] = {
+    "wrist load": ("wrist bend", 30.0),
+    "elbow load": ("elbow load", 0.0),
+    "locked elbows": ("straight arms", 0.0),
+    "overhead": ("overhead", 90.0),
+    "shoulder behind": ("shoulders behind", 10.0),
+    "deep knee bend": ("knee bend", 60.0),
+    "jump": ("impact", 0.0),
+    "long hold": ("hard hold", 0.0),
+    "floor on the back": ("on the back", 0.0),
+}
+"""What limits of earlier releases come to, which had a name and no figure."""
+
+
+@dataclass(frozen=True)
+class Limit:
+    """The most of a quantity that stays open.
+
+    Attributes:
+        quantity: which; see `strain.MEASURES`.
+        most: of it: degrees, %, or a class of 0 to 3.
+        by: the screen's rule that set it, or who did.
+        why: in a sentence, '' for nothing to add.
+        until: the last day it holds; None until it is lifted.
+    """
+
+    quantity: Quantity
+    most: float
+    by: str
+    why: str = ""
+    until: date | None = None
+
+    def __post_init__(self) -> None:
+        """Check that there is such a quantity, and the range of its figure."""
+        if self.quantity not in MEASURES:
+            raise InputError(
+                "quantity",
+                f"“{self.quantity}” cannot be limited.",
+                f"Use one of {', '.join(QUANTITIES)}.",
+            )
+        measure = MEASURES[self.quantity]
+        require_within(measure.asks, self.most, 0, measure.greatest, measure.unit)
+
+    @property
+    def words(self) -> str:
+        """As it is told: “knees bent by at most 60° under load”."""
+        measure = MEASURES[self.quantity]
+        return measure.words.format(most=f"{self.most:g}") if self.most else measure.none
+
+
+def tightest(limits: Iterable[Limit]) -> tuple[Limit, ...]:
+    """One limit a quantity, the one that leaves least open, in the order of the quantities."""
+    found: dict[Quantity, Limit] = {}
+    for limit in limits:
+        known = found.get(limit.quantity)
+        if known is None or limit.most < known.most:
+            found[limit.quantity] = limit
+    return tuple(found[quantity] for quantity in QUANTITIES if quantity in found)
+
+
+def on_day(limits: Iterable[Limit], today: date) -> tuple[Limit, ...]:
+    """Those that hold on a day."""
+    return tuple(limit for limit in limits if limit.until is None or today <= limit.until)
+
+
+def exceeded(asked: Strains, limits: Iterable[Limit]) -> tuple[Limit, ...]:
+    """The limits that a movement's strains are over, in the limits' order."""
+    return tuple(limit for limit in limits if asked.get(limit.quantity, 0.0) > limit.most)

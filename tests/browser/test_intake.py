@@ -31,6 +31,35 @@ def tick(page: Page, words: str) -> None:
     page.until(lambda: page.driver.find_element(By.XPATH, path).click() is None)
 
 
+def says(page: Page, question: str, answer: str) -> None:
+    page.until(
+        lambda: (
+            page.find(f'input[aria-label^="{question}"][aria-label$=": {answer}"]').click() is None
+        )
+    )
+
+
+def says_no_to_the_rest(page: Page) -> None:
+    """Answer what was not answered yet: nothing of it."""
+    for group in ("A known disease", "Noticed lately", "Takes medicines"):
+        held = f'//fieldset[legend[normalize-space()="{group}"]]'
+        if not page.driver.find_elements(By.XPATH, f"{held}//input[@checked]"):
+            boxes = page.driver.find_elements(By.XPATH, f"{held}//input")
+            if not any(box.is_selected() for box in boxes):
+                tick_in(page, held)
+    for question in ("Trains already", "Pregnant", "Joints"):
+        radios = page.find_all(f'input[type="radio"][aria-label^="{question}"]')
+        if not any(radio.is_selected() for radio in radios):
+            says(page, question, "yes" if question == "Trains already" else "no")
+    tick(page, "no operation within a year")
+    tick(page, "no pain anywhere")
+
+
+def tick_in(page: Page, held: str) -> None:
+    path = f'{held}//label[contains(normalize-space(), "none of these")]'
+    page.until(lambda: page.driver.find_element(By.XPATH, path).click() is None)
+
+
 def to(page: Page, digit: str) -> None:
     page.until(lambda: not page.find_all("[role=dialog]"))  # it keeps the keys to itself
     page.script("document.activeElement.blur()")
@@ -41,6 +70,7 @@ def test_a_sign_closes_training_until_a_clearance_opens_it(page: Page) -> None:
     page.allowed.append("status of 409")
     born(page, "1990-05-01")
     tick(page, "pressure or pain in chest")
+    says_no_to_the_rest(page)
     page.click("Keep the answers")
     page.sees("See a doctor first", "Riebe et al. 2015")
     to(page, "1")
@@ -70,7 +100,7 @@ def test_a_sign_closes_training_until_a_clearance_opens_it(page: Page) -> None:
 
 def test_what_was_answered_survives_a_reload_and_stands_there_next_time(page: Page) -> None:
     born(page, "1990-05-01")
-    tick(page, "joints that bend further")
+    says(page, "Joints that bend further", "yes")
     page.driver.refresh()
     page.find('input[type="date"]')
     assert page.field("Born").get_attribute("value") == "1990-05-01"
@@ -79,6 +109,18 @@ def test_what_was_answered_survives_a_reload_and_stands_there_next_time(page: Pa
     page.driver.refresh()
     page.sees("Go, with limits")
     assert page.field("Born").get_attribute("value") == "1990-05-01"
+
+
+def test_nobody_is_told_go_before_all_was_asked(page: Page) -> None:
+    page.sees("Nothing was asked yet")
+    born(page, "1990-05-01")
+    says(page, "Trains already", "yes")
+    page.click("Keep the answers")
+    page.sees("Not all asked yet", "known diseases, what was noticed lately, medicines")
+    says_no_to_the_rest(page)
+    page.click("Keep the answers")
+    page.sees("● Go")
+    page.sees_not("Still to ask")
 
 
 def test_answers_that_cannot_both_be_are_told(page: Page) -> None:

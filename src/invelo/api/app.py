@@ -21,6 +21,7 @@ from invelo.api.athlete import (
     readiness,
     record,
     screen,
+    spared,
 )
 from invelo.api.bench import routes as bench
 from invelo.api.catalogue import routes as catalogue
@@ -104,6 +105,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
         person,
         screen,
         readiness,
+        spared,
         household_scale,
         kit,
         load_cell,

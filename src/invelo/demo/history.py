@@ -309,4 +309,4 @@ class _MemberHistory:
         except (ConflictError, InputError):
             review.answer(self.db, row, proposal, self.coach, "decline", None, "not today", moment)
         if row.stopped:
-            ladder.resume(self.db, row)
+            ladder.resume(self.db, row, self.coach, moment)

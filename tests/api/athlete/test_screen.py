@@ -54,7 +54,8 @@ def given(coach: Coach, ladder: dict) -> list:
 def test_nobody_was_asked_yet(coach: Coach) -> None:
     told = coach.get(f"/api/athletes/{coach.enrols()['id']}/screen")
     assert told["screened_on"] is None
-    assert told["outcome"] == "go"
+    assert told["outcome"] == "unasked"
+    assert "medicines" in told["unasked"]
     assert told["answers"] is None
 
 

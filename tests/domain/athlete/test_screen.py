@@ -77,6 +77,15 @@ def test_who_has_nothing_may_go() -> None:
     assert asked().outcome == "go"
 
 
+def test_a_question_that_nobody_answered_is_no_go() -> None:
+    half = asked(asked=frozenset({"active", "diseases"}))
+    assert half.outcome == "unasked"
+    assert half.unasked[0] == "signs"
+    assert Cleared(half).outcome == "unasked"
+    assert asked(asked=frozenset(), lax=True).outcome == "limits"
+    assert asked(asked=frozenset(), signs=("swollen ankles",)).outcome == "doctor"
+
+
 @pytest.mark.parametrize("sign", get_args(Sign))
 def test_every_sign_refers(sign: Sign) -> None:
     assert asked(signs=(sign,)).outcome == "doctor"

@@ -13,7 +13,17 @@ from invelo.api.common.schemas import OurDay, ResponseModel
 from invelo.db import access
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.athlete.limits import Limit, exceeded
-from invelo.domain.athlete.screen import Answers, Disease, Medicine, Outcome, PainPlace, Sign
+from invelo.domain.athlete.screen import (
+    ALL_ASKED,
+    QUESTION_WORDS,
+    Answers,
+    Disease,
+    Medicine,
+    Outcome,
+    PainPlace,
+    Question,
+    Sign,
+)
 from invelo.domain.athlete.strain import Quantity, strains
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.catalogue.catalogue import catalogue
@@ -38,6 +48,11 @@ class NewScreen(StrictModel):
     operated_weeks: int | None = Field(None, description="Since the last operation, 0 to 52.")
     pains: dict[PainPlace, int] = Field(default_factory=dict, description="0 to 10 by place.")
     lax: bool = Field(False, description="Joints that bend further than most.")
+    asked: set[Question] | None = Field(
+        None,
+        description="Questions that were answered; all of them if left out. One that was not is no "
+        "answer “no”.",
+    )
 
     def core(self) -> Answers:
         """As the domain reads them."""
@@ -51,6 +66,7 @@ class NewScreen(StrictModel):
             self.operated_weeks,
             self.pains,
             self.lax,
+            ALL_ASKED if self.asked is None else frozenset(self.asked),
         )
 
 
@@ -91,6 +107,7 @@ class Screen(ResponseModel):
     outcome: Outcome
     findings: list[FindingOut]
     limits: list[LimitOut]
+    unasked: list[str] = Field(description="What nobody answered yet, in words.")
     closed: list[str] = Field(description="What a clearance could lift.")
     clearances: list[ClearanceOut]
     answers: NewScreen | None = Field(description="Of the newest screen, to go on from.")
@@ -140,6 +157,7 @@ def _screen(db: Database, athlete: AthleteRow, now: datetime) -> Screen:
         outcome=stands.outcome,
         findings=[FindingOut.model_validate(finding) for finding in stands.screened.findings],
         limits=[_limit(limit, body) for limit in stands.limits],
+        unasked=[QUESTION_WORDS[one] for one in stands.screened.unasked],
         closed=list(stands.closed),
         clearances=[
             ClearanceOut.of(

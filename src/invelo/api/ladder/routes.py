@@ -112,5 +112,7 @@ def stand(ladder_id: UUID, body: Move, coach: Coach, db: Database, now: Now) -> 
 @router.post("/ladders/{ladder_id}/resume")
 def resume(ladder_id: UUID, coach: Coach, db: Database, now: Now) -> LadderSheet:
     """Take up again a movement that pain had stopped, once a clinician agrees."""
-    row = ladder.resume(db, access.ladder(db, coach.id, ladder_id, roles=access.WRITE))
+    row = access.ladder(db, coach.id, ladder_id, roles=access.WRITE)
+    athlete = access.athlete(db, coach.id, row.athlete_id)
+    ladder.resume(db, row, coach, moment_for(athlete, now))
     return sheet_of(db, row, access.athlete(db, coach.id, row.athlete_id), now)

@@ -1,11 +1,12 @@
 """What is known of an athlete: measures, tests, readiness, screen, links."""
 
-from collections.abc import Sequence
+from collections.abc import Collection, Sequence
 from datetime import date, datetime
 from uuid import UUID
 
 from sqlmodel import Session, col, select
 
+from invelo.db.columns import among
 from invelo.db.tables.athlete import (
     AthleteAccessRow,
     AthleteLinkRow,
@@ -15,6 +16,7 @@ from invelo.db.tables.athlete import (
     ReadinessRow,
     ScaleCheckRow,
     ScreeningRow,
+    SparedPlaceRow,
     TestRow,
 )
 from invelo.db.tables.ladder import LadderRow
@@ -39,6 +41,35 @@ def measurements(db: Session, athlete_id: UUID) -> list[BodyMeasurementRow]:
     """An athlete's measures, oldest first."""
     statement = select(BodyMeasurementRow).where(BodyMeasurementRow.athlete_id == athlete_id)
     return list(db.exec(statement.order_by(col(BodyMeasurementRow.at), col(BodyMeasurementRow.id))))
+
+
+def spared(db: Session, athlete_id: UUID) -> Sequence[SparedPlaceRow]:
+    """Places that hurt and are not cleared, oldest first."""
+    return db.exec(
+        select(SparedPlaceRow)
+        .where(SparedPlaceRow.athlete_id == athlete_id, col(SparedPlaceRow.cleared_at).is_(None))
+        .order_by(col(SparedPlaceRow.at), col(SparedPlaceRow.place))
+    ).all()
+
+
+def cleared_since(db: Session, athlete_id: UUID, since: date) -> Sequence[SparedPlaceRow]:
+    """Places that were cleared since a day."""
+    return db.exec(
+        select(SparedPlaceRow)
+        .where(SparedPlaceRow.athlete_id == athlete_id, col(SparedPlaceRow.cleared_at) >= since)
+        .order_by(col(SparedPlaceRow.cleared_at), col(SparedPlaceRow.place))
+    ).all()
+
+
+def spared_of_many(db: Session, athlete_ids: Collection[UUID]) -> Sequence[SparedPlaceRow]:
+    """The same of many athletes."""
+    return db.exec(
+        select(SparedPlaceRow)
+        .where(
+            among(SparedPlaceRow.athlete_id, athlete_ids), col(SparedPlaceRow.cleared_at).is_(None)
+        )
+        .order_by(col(SparedPlaceRow.at), col(SparedPlaceRow.place))
+    ).all()
 
 
 def scale_checks(db: Session, athlete_id: UUID) -> list[ScaleCheckRow]:

@@ -7,7 +7,9 @@ from uuid import UUID, uuid4
 from sqlalchemy import (
     ARRAY,
     Column,
+    Index,
     Text,
+    text,
 )
 from sqlmodel import Field, SQLModel
 
@@ -99,7 +101,7 @@ class ScreeningRow(Dated, Computed, table=True):
 
     __tablename__ = "screening"
 
-    __table_args__ = (one_of("outcome", "go", "limits", "doctor"),)
+    __table_args__ = (one_of("outcome", "unasked", "go", "limits", "doctor"),)
 
     id: UUID = Field(primary_key=True)
     athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
@@ -129,6 +131,25 @@ class ReadinessRow(Dated, table=True):
     athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
     check: str
     passed: bool
+    note: str = ""
+
+
+class SparedPlaceRow(Dated, table=True):
+    """A place that hurt when it was told: nothing that loads it is given until it is cleared."""
+
+    __tablename__ = "spared_place"
+
+    __table_args__ = (
+        within("pain", 0, 10),
+        Index("ix_spared_place_open", "athlete_id", postgresql_where=text("cleared_at IS NULL")),
+    )
+
+    id: UUID = Field(primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
+    place: str
+    pain: int
+    cleared_at: datetime | None = instant(nullable=True)
+    cleared_by: UUID | None = Field(None, foreign_key="account.id", ondelete="SET NULL")
     note: str = ""
 
 

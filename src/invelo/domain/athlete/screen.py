@@ -17,7 +17,10 @@ from invelo.domain.athlete.limits import Limit, tightest
 from invelo.domain.athlete.strain import Quantity
 from invelo.domain.errors import InputError, require_within
 
-Outcome = Literal["go", "limits", "doctor"]
+Outcome = Literal["unasked", "go", "limits", "doctor"]
+Question = Literal[
+    "active", "diseases", "signs", "medicines", "pregnancy", "operation", "lax", "pains"
+]
 Disease = Literal["heart or vessels", "metabolism", "kidneys"]
 Sign = Literal[
     "chest pressure",
@@ -57,6 +60,18 @@ MEDICINE_WORDS: dict[Medicine, str] = {
     "bones or steroids": "for thin bones, or steroids for long",
 }
 
+QUESTION_WORDS: dict[Question, str] = {
+    "active": "whether they train already",
+    "diseases": "known diseases",
+    "signs": "what was noticed lately",
+    "medicines": "medicines",
+    "pregnancy": "pregnancy or birth",
+    "operation": "operations",
+    "lax": "joints that bend far",
+    "pains": "pain",
+}
+ALL_ASKED = frozenset(QUESTION_WORDS)
+
 RIEBE = "Riebe et al. 2015 (ACSM's preparticipation screening), from memory"
 PRACTICE = "common practice"
 
@@ -94,6 +109,7 @@ class Answers:
         operated_weeks: since the last operation; None if there was none within a year.
         pains: 0–10 by place.
         lax: joints that bend further than most.
+        asked: questions that were answered; one that was not is no answer “no”.
     """
 
     born: date
@@ -105,6 +121,7 @@ class Answers:
     operated_weeks: int | None = None
     pains: dict[PainPlace, int] = field(default_factory=dict)
     lax: bool = False
+    asked: frozenset[Question] = ALL_ASKED
 
     def __post_init__(self) -> None:
         """Check ranges, and what cannot both be."""
@@ -160,16 +177,24 @@ class Finding:
 
 @dataclass(frozen=True)
 class Screened:
-    """Where a screen ends."""
+    """Where a screen ends.
+
+    Attributes:
+        findings: what the answers say.
+        unasked: questions that nobody answered yet.
+    """
 
     findings: tuple[Finding, ...]
+    unasked: tuple[Question, ...] = ()
 
     @property
     def outcome(self) -> Outcome:
-        """Go, go with limits, or see a doctor first."""
+        """Go, go with limits, see a doctor first, or not all asked yet."""
         if any(finding.refers for finding in self.findings):
             return "doctor"
-        return "limits" if self.limits else "go"
+        if self.limits:
+            return "limits"
+        return "unasked" if self.unasked else "go"
 
     @property
     def limits(self) -> tuple[Limit, ...]:
@@ -207,7 +232,9 @@ class Cleared:
         """Where the person stands now."""
         if self.screened.outcome == "doctor" and DOCTOR not in self.lifted:
             return "doctor"
-        return "limits" if self.limits else "go"
+        if self.limits:
+            return "limits"
+        return "unasked" if self.screened.unasked else "go"
 
     @property
     def referral(self) -> Finding:
@@ -247,7 +274,8 @@ def screen(answers: Answers, today: date) -> Screened:
                 limits=(("straight arms", 0.0),),
             )
         )
-    return Screened(tuple(sorted(findings, key=lambda finding: not finding.refers)))
+    unasked = tuple(one for one in QUESTION_WORDS if one not in answers.asked)
+    return Screened(tuple(sorted(findings, key=lambda finding: not finding.refers)), unasked)
 
 
 def _heart(answers: Answers) -> Iterable[Finding]:

@@ -14,6 +14,9 @@ from invelo.domain.catalogue.movement import Movement
 ASK_AGAIN_DAYS = 7
 """Days after which someone is asked again how a place is (common practice)."""
 
+BACK_DAYS = 28
+"""Days after a place was cleared in which what loads it may still be on its way back."""
+
 
 @dataclass(frozen=True)
 class SparedPlace:
@@ -23,11 +26,18 @@ class SparedPlace:
         place: which.
         since: the day it was told.
         pain: 0–10, as told.
+        cleared: the day the coach cleared it, None while it is spared.
     """
 
     place: PainPlace
     since: date
     pain: int
+    cleared: date | None = None
+
+    @property
+    def days(self) -> int:
+        """It was spared."""
+        return (self.cleared - self.since).days if self.cleared else 0
 
     @property
     def ask_on(self) -> date:

@@ -82,6 +82,17 @@ def way_back(days: Sequence[date], today: date) -> WayBack | None:
     return None
 
 
+def back_from_pain(cleared: date, spared_days: int, today: date) -> WayBack | None:
+    """The way back on what loads a place that hurt and was cleared: as many weeks as it was spared,
+    one at least and four at most; None where it is over."""
+    weeks = min(MOST_WEEKS, max(1, round(spared_days / 7)))
+    week = (today - cleared).days // 7
+    if week < 0 or week >= weeks:
+        return None
+    share = LEAST_SHARE + (1.0 - LEAST_SHARE) * week / weeks
+    return WayBack(share, EASY_RPE, week + 1, weeks, spared_days)
+
+
 @dataclass(frozen=True)
 class AskedSession:
     """What a session asks on a ladder.
@@ -108,6 +119,7 @@ def session_asked(
     begun: int | None = None,
     easy: tuple[float, float] | None = None,
     open_end: bool = False,
+    from_pain: WayBack | None = None,
 ) -> AskedSession:
     """What the next session asks.
 
@@ -118,9 +130,15 @@ def session_asked(
         begun: sessions done on a rung that was newly climbed to; None where it is not new.
         easy: share of the sets and effort at most, in an easy week.
         open_end: whether the last set is to be taken to its end.
+        from_pain: how far the way back is after a place that hurt was cleared.
     """
     prescription = rung.prescription
     back = way_back(days, today)
+    if from_pain is not None and (back is None or from_pain.share <= back.share):
+        asked = _lowered(prescription, from_pain.share, from_pain.rpe)
+        week = f"Week {from_pain.week} of {from_pain.weeks}"
+        why = f"{week} back after pain: less, and nothing that hurts."
+        return AskedSession(replace(rung, prescription=asked), "re-entry", why)
     if back is not None:
         asked = _lowered(prescription, back.share, back.rpe)
         why = f"Week {back.week} of {back.weeks} back after {back.away} days."

@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from datetime import date
 from typing import Literal
 
+from invelo.domain.athlete.spared import SparedPlace
 from invelo.domain.review.workload import RATIO_EASE, RATIO_WORD
 
 MISSED_DAYS = 5
@@ -43,6 +44,7 @@ class Condition:
         blocked: what those wait for without whose way on training stands still, in words.
         last: day of the last session, None before the first.
         ratio: acute : chronic load, None while it is not told.
+        spared: places that hurt and are not cleared.
     """
 
     stopped: str
@@ -52,6 +54,7 @@ class Condition:
     last: date | None
     ratio: float | None = None
     blocked: tuple[str, ...] = ()
+    spared: tuple[SparedPlace, ...] = ()
 
 
 def flags(condition: Condition, today: date) -> tuple[Flag, ...]:
@@ -59,6 +62,10 @@ def flags(condition: Condition, today: date) -> tuple[Flag, ...]:
     flags: list[Flag] = []
     if condition.stopped:
         flags.append(Flag("stopped", "movement stopped"))
+    for sore in condition.spared:
+        ask = ": ask how it is" if today >= sore.ask_on else ""
+        since = f"{sore.since.day} {sore.since:%b}"
+        flags.append(Flag("stopped", f"{sore.place} spared since {since}{ask}", sore.pain))
     if condition.pain:
         place = condition.pain_place or "unnamed place"
         flags.append(Flag("pain", f"pain {condition.pain} of 10, {place}", condition.pain))

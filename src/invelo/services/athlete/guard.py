@@ -13,7 +13,7 @@ from invelo.domain.athlete.guard import Closed, Guard
 from invelo.domain.athlete.strain import AVERAGE
 from invelo.domain.catalogue.movement import Modifiers, Movement
 from invelo.domain.equipment.kit import ToHand, to_hand
-from invelo.services.athlete import person, readiness, screen
+from invelo.services.athlete import person, readiness, screen, spared
 from invelo.services.equipment import bands, kit
 
 
@@ -31,6 +31,7 @@ def of_athlete(db: Session, athlete_id: UUID, today: date) -> Guard:
         age=screen.age_on(screened.screening, today),
         body=body_of(measures[-1]) if measures else AVERAGE,
         failed=readiness.failed(db, athlete_id),
+        spared=spared.open_places(db, athlete_id),
     )
 
 

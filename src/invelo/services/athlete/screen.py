@@ -14,7 +14,14 @@ from invelo.db.queries import athlete_rows
 from invelo.db.tables.account import AccountRow
 from invelo.db.tables.athlete import AthleteRow, ClearanceRow, ScreeningRow
 from invelo.domain.athlete.limits import EARLIER_LIMITS
-from invelo.domain.athlete.screen import Answers, Cleared, Finding, Screened, screen
+from invelo.domain.athlete.screen import (
+    QUESTION_WORDS,
+    Answers,
+    Cleared,
+    Finding,
+    Screened,
+    screen,
+)
 
 ANSWERS = TypeAdapter(Answers)
 FINDINGS = TypeAdapter(tuple[Finding, ...])
@@ -39,7 +46,7 @@ def standing(db: Session, athlete_id: UUID, today: date) -> ScreenStatus:
     """Where an athlete stands with their screen: what its answers say by today's rules."""
     newest = athlete_rows.newest_screening(db, athlete_id)
     if newest is None:
-        return ScreenStatus(None, (), Cleared(Screened(())))
+        return ScreenStatus(None, (), Cleared(Screened((), tuple(QUESTION_WORDS))))
     said = athlete_rows.clearances(db, newest.id)
     screened = screen(ANSWERS.validate_python(newest.inputs), today)
     lifted = frozenset(

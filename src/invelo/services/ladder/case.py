@@ -9,12 +9,13 @@ from sqlmodel import Session
 from invelo.db import logs
 from invelo.db.codec import METHOD, PURPOSE, body_of
 from invelo.db.queries import athlete_rows, review_rows
+from invelo.domain.athlete.strain import AVERAGE, strains
 from invelo.domain.equipment.kit import ANYTHING
-from invelo.domain.plan.asked import AskedSession, session_asked
+from invelo.domain.plan.asked import AskedSession, WayBack, back_from_pain, session_asked
 from invelo.domain.review.ladder_case import LadderCase
 from invelo.domain.review.proposals.checking import due
 from invelo.domain.review.proposals.situation import AnsweredProposal, Bounds, WeekSeen
-from invelo.services.athlete import guard
+from invelo.services.athlete import guard, spared
 from invelo.services.ladder.ladder import LadderView
 
 SESSIONS_JUDGED = 40
@@ -100,7 +101,21 @@ def asked(
     whole = len(done) == len(case.sessions)  # nothing was done on the day yet
     open_end = bool(done) and whole and due(case.situation())
     days = [one.day for one in done]
-    return session_asked(seen.prescribed, days, today, begun, easy, open_end)
+    return session_asked(
+        seen.prescribed, days, today, begun, easy, open_end, _back_from_pain(db, seen, today)
+    )
+
+
+def _back_from_pain(db: Session, seen: LadderView, today: date) -> WayBack | None:
+    """The longest way back of the places that were cleared and that the rung loads."""
+    rung = seen.prescribed
+    asked = strains(AVERAGE, rung.movement, rung.modifiers)
+    backs = (
+        back_from_pain(place.cleared, place.days, today)
+        for place in spared.lately_cleared(db, seen.row.athlete_id, today)
+        if place.cleared is not None and place.closes(rung.movement, asked)
+    )
+    return min(filter(None, backs), key=lambda back: back.share, default=None)
 
 
 def document_of(asked: AskedSession) -> dict[str, Any]:

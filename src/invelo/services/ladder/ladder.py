@@ -14,9 +14,12 @@ from invelo.db.errors import ConflictError, MissingError
 from invelo.db.ladder_graph import graph_of, rungs_of, write
 from invelo.db.moment import Moment
 from invelo.db.queries import athlete_rows, ladder_rows
+from invelo.db.tables.account import AccountRow
 from invelo.db.tables.athlete import AthleteRow, BodyMeasurementRow
 from invelo.db.tables.ladder import LadderRow, PlacementRow, PrescriptionRow, RungRow
 from invelo.domain.athlete.guard import Guard
+from invelo.domain.athlete.screen import PainPlace
+from invelo.domain.athlete.strain import AVERAGE, strains
 from invelo.domain.biomechanics.posture.form import Lane
 from invelo.domain.catalogue.catalogue import ReadyLadder, catalogue
 from invelo.domain.ladder import ladder
@@ -28,7 +31,7 @@ from invelo.domain.plan.prescription import Level, Method, Purpose
 from invelo.domain.review.ladder_case import fitted
 from invelo.domain.strength.capacity import Evidence
 from invelo.domain.strength.says import work_of
-from invelo.services.athlete import capacity, guard, person, states
+from invelo.services.athlete import capacity, guard, person, spared, states
 from invelo.services.ladder import prescribed
 
 
@@ -372,8 +375,8 @@ def moved_why(db: Session, row: LadderRow) -> str:
     return str(newest.get("note", ""))
 
 
-def resume(db: Session, row: LadderRow) -> LadderRow:
-    """Take up a movement again that pain had stopped.
+def resume(db: Session, row: LadderRow, coach: AccountRow, moment: Moment) -> LadderRow:
+    """Take up a movement again that pain had stopped; the places that it loads are cleared.
 
     Raises:
         ConflictError: if it is not stopped.
@@ -382,7 +385,36 @@ def resume(db: Session, row: LadderRow) -> LadderRow:
         raise ConflictError("ladder", "it is not stopped.", "Go on with it.")
     row.stopped = ""
     db.add(row)
+    assert row.current_rung_id is not None  # noqa: S101  (a ladder is entered when it is made)
+    stands = rung_of(rung_on(db, row.id, row.current_rung_id))
+    asked = strains(AVERAGE, stands.movement, stands.modifiers)
+    athlete = db.get_one(AthleteRow, row.athlete_id)
+    for sore in spared.open_places(db, row.athlete_id):
+        if sore.closes(stands.movement, asked):
+            word = spared.Cleared(coach, f"{row.goal} is taken up again")
+            spared.clear(db, athlete, sore.place, word, moment.at)
     return row
+
+
+def clear_place(
+    db: Session, athlete: AthleteRow, sore: PainPlace, word: spared.Cleared, moment: Moment
+) -> None:
+    """Open again what a place had closed; ladders that it stopped go on.
+
+    Raises:
+        MissingError: if it is not spared.
+        ConflictError: without a word of what was seen.
+    """
+    row = spared.clear(db, athlete, sore, word, moment.at)
+    cleared = spared.of_row(row)
+    for ladder_row in ladder_rows.of_athlete(db, athlete.id):
+        if not ladder_row.stopped or ladder_row.current_rung_id is None:
+            continue
+        stands = rung_of(rung_on(db, ladder_row.id, ladder_row.current_rung_id))
+        if cleared.closes(stands.movement, strains(AVERAGE, stands.movement, stands.modifiers)):
+            ladder_row.stopped = ""
+            db.add(ladder_row)
+    db.flush()
 
 
 def revision(db: Session, row: LadderRow) -> int:

@@ -23,6 +23,7 @@ from invelo.domain.biomechanics.body import Body
 from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.review.workload import LONG_DAYS
 from invelo.domain.squad.squad import Condition, Flag, flags, urgency
+from invelo.services.athlete import spared
 from invelo.services.review import reach
 
 RATIO_BACK = timedelta(days=4 * LONG_DAYS)
@@ -172,6 +173,7 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
     ratios = reach.ratios(db, todays, RATIO_BACK)
     planned = _planned(db, todays)
     last = logs.newest_of(db, [person.id for person in people])
+    sore = spared.of_many(db, [person.id for person in people])
     pains = logs.worst_pain(db, [session.id for session in last.values()])
     squad_lines: list[SquadLine] = []
     for athlete in people:
@@ -195,6 +197,7 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
                 if decision.standing == "blocked"
             ),
             ratio=ratios.get(athlete.id),
+            spared=sore.get(athlete.id, ()),
         )
         squad_lines.append(
             SquadLine(

@@ -12,6 +12,7 @@ from invelo.db.queries import training_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.training import CheckInRow as Row
 from invelo.domain.training.check_in import CheckIn
+from invelo.services.athlete import spared
 
 CHECK_IN: TypeAdapter[CheckIn] = TypeAdapter(CheckIn)
 
@@ -28,6 +29,8 @@ def keep(db: Session, athlete: AthleteRow, row_id: UUID, check_in: CheckIn, mome
     )
     db.add(row)
     db.flush()
+    for place, pain in check_in.pain:
+        spared.tell(db, athlete.id, place, pain, moment, moment.at)
     return True
 
 

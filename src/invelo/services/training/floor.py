@@ -26,7 +26,7 @@ from invelo.domain.catalogue.movement import Modifiers, Movement
 from invelo.domain.errors import InputError, require_within
 from invelo.domain.training.log import SetRecord
 from invelo.domain.training.set_draft import SetDraft
-from invelo.services.athlete import guard
+from invelo.services.athlete import guard, spared
 from invelo.services.ladder import ladder as ladders
 from invelo.services.ladder import prescribed
 from invelo.services.review import propose
@@ -119,6 +119,7 @@ def log(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetime
     """
     row = _keep(db, session, _row(db, session, entry, now), db.get(LoggedSetRow, entry.id))
     db.flush()
+    spared.tell(db, session.athlete_id, row.pain_place, row.pain, entry.moment, now)
     return row
 
 
@@ -135,6 +136,7 @@ def log_all(
     for entry in entries:
         fresh = _row(db, session, entry, now)
         there[entry.id] = _keep(db, session, fresh, there.get(entry.id))
+        spared.tell(db, session.athlete_id, fresh.pain_place, fresh.pain, entry.moment, now)
     db.flush()
     return new
 

@@ -40,6 +40,12 @@ export const queries = {
       queryFn: () =>
         answer(api.GET("/api/athletes/{athlete_id}/screen", { params: { path: { athlete_id } } })),
     }),
+  spared: (athlete_id: string) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id, "spared"],
+      queryFn: () =>
+        answer(api.GET("/api/athletes/{athlete_id}/spared", { params: { path: { athlete_id } } })),
+    }),
   person: (athlete_id: string) =>
     queryOptions({
       queryKey: ["athlete", athlete_id, "person"],

@@ -318,6 +318,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/athletes/{athlete_id}/spared": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Spared
+         * @description Places that hurt, the ladders they close, and what fits instead.
+         */
+        get: operations["get_spared"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/spared/{place}/clear": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Clear Place
+         * @description Open again what a place had closed: it comes back in steps.
+         */
+        post: operations["clear_place"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/athletes/{athlete_id}/scale-checks": {
         parameters: {
             query?: never;
@@ -3727,6 +3767,31 @@ export interface components {
             author: string;
         };
         /**
+         * ClearedRequest
+         * @description A word that a place is well.
+         */
+        ClearedRequest: {
+            /** Note */
+            note: string;
+        };
+        /**
+         * ClosedLadderOut
+         * @description A ladder that stands still meanwhile.
+         */
+        ClosedLadderOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Goal */
+            goal: string;
+            /** Rung */
+            rung: string;
+            /** Instead */
+            instead: components["schemas"]["InsteadOut"][];
+        };
+        /**
          * ClosedTest
          * @description A test that is closed now.
          */
@@ -4888,6 +4953,29 @@ export interface components {
              * @example kg
              */
             unit: string;
+        };
+        /**
+         * InsteadOut
+         * @description What fits and is open.
+         */
+        InsteadOut: {
+            /** Movement */
+            movement: string;
+            /** Name */
+            name: string;
+            /**
+             * Words
+             * @description What is asked of it.
+             * @example 3 × 8–12 at effort 8
+             */
+            words: string;
+            /** Same Pattern */
+            same_pattern: boolean;
+            /**
+             * Likely
+             * @description Reps or seconds that are there, fresh.
+             */
+            likely: number | null;
         };
         /**
          * JointOut
@@ -6340,6 +6428,11 @@ export interface components {
              * @default false
              */
             lax: boolean;
+            /**
+             * Asked
+             * @description Questions that were answered; all of them if left out. One that was not is no answer “no”.
+             */
+            asked?: ("active" | "diseases" | "signs" | "medicines" | "pregnancy" | "operation" | "lax" | "pains")[] | null;
         };
         /**
          * NewSet
@@ -8794,11 +8887,16 @@ export interface components {
              * Outcome
              * @enum {string}
              */
-            outcome: "go" | "limits" | "doctor";
+            outcome: "unasked" | "go" | "limits" | "doctor";
             /** Findings */
             findings: components["schemas"]["FindingOut"][];
             /** Limits */
             limits: components["schemas"]["LimitOut"][];
+            /**
+             * Unasked
+             * @description What nobody answered yet, in words.
+             */
+            unasked: string[];
             /**
              * Closed
              * @description What a clearance could lift.
@@ -9549,6 +9647,40 @@ export interface components {
             place: "wrist" | "elbow" | "shoulder" | "neck" | "back" | "hip" | "knee" | "ankle";
             /** How */
             how: number;
+        };
+        /**
+         * SparedOut
+         * @description A place that hurts.
+         */
+        SparedOut: {
+            /**
+             * Place
+             * @enum {string}
+             */
+            place: "wrist" | "elbow" | "shoulder" | "neck" | "back" | "hip" | "knee" | "ankle";
+            /**
+             * Since
+             * Format: date
+             */
+            since: string;
+            /** Pain */
+            pain: number;
+            /**
+             * Ask On
+             * Format: date
+             * @description When to ask again how it is.
+             */
+            ask_on: string;
+            /** Ladders */
+            ladders: components["schemas"]["ClosedLadderOut"][];
+        };
+        /**
+         * SparedPlaces
+         * @description All that is spared, and where it leads.
+         */
+        SparedPlaces: {
+            /** Places */
+            places: components["schemas"]["SparedOut"][];
         };
         /**
          * Squad
@@ -12093,6 +12225,185 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadinessOut"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    get_spared: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SparedPlaces"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    clear_place: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+                place: "wrist" | "elbow" | "shoulder" | "neck" | "back" | "hip" | "knee" | "ankle";
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClearedRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SparedPlaces"];
                 };
             };
             /** @description It is no request that can be read. */

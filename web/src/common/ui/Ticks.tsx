@@ -6,9 +6,13 @@ interface TicksProps<T extends string> {
   options: readonly (readonly [T, string])[];
   on: T[];
   onChange: (on: T[]) => void;
+  /** Whether it was said that none of them holds; left out where that is not asked. */
+  none?: boolean;
+  onNone?: (none: boolean) => void;
 }
 
-export function Ticks<T extends string>({ name, options, on, onChange }: TicksProps<T>) {
+export function Ticks<T extends string>(props: TicksProps<T>) {
+  const { name, options, on, onChange, none = false, onNone } = props;
   return (
     <fieldset className="mt-3">
       <legend className="lettering">{name}</legend>
@@ -23,6 +27,7 @@ export function Ticks<T extends string>({ name, options, on, onChange }: TicksPr
             }
           />
         ))}
+        {onNone && <Tick label="none of these" on={none} onChange={onNone} />}
       </div>
     </fieldset>
   );

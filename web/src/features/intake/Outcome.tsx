@@ -2,11 +2,12 @@
 import { useState } from "react";
 import type { Schema } from "../../common/api/client";
 import { Button } from "../../common/ui/Button";
-import { day } from "../../common/units/figures";
+import { counted, day } from "../../common/units/figures";
 import { ClearanceDialog } from "./ClearanceDialog";
 import { LIFTS } from "./questions";
 
 const HEADS: Record<Schema["Screen"]["outcome"], [look: string, words: string]> = {
+  unasked: ["text-faint", "○ Not all asked yet"],
   go: ["text-ready", "● Go"],
   limits: ["text-watch", "◆ Go, with limits"],
   doctor: ["text-over", "▲ See a doctor first"],
@@ -25,6 +26,11 @@ export function Outcome({ athleteId, screen }: { athleteId: string; screen: Sche
     <div className="p-4" aria-live="polite">
       <h2 className={`text-2xl ${look}`}>{words}</h2>
       <p className="text-sm text-faint">as of {day(screen.screened_on)}</p>
+      {screen.unasked.length > 0 && (
+        <p className="pt-2">
+          Still to ask: {screen.unasked.join(", ")}. Nobody is told “go” before.
+        </p>
+      )}
       {screen.findings.length > 0 && <h3 className="lettering pt-3">Why</h3>}
       <ul className="list-disc pl-5">
         {screen.findings.map((one) => (
@@ -33,12 +39,21 @@ export function Outcome({ athleteId, screen }: { athleteId: string; screen: Sche
           </li>
         ))}
       </ul>
-      {screen.limits.length > 0 && <h3 className="lettering pt-3">Closed</h3>}
+      {screen.limits.length > 0 && <h3 className="lettering pt-3">Limits</h3>}
       <ul>
         {screen.limits.map((limit) => (
           <li key={limit.id} className="border-t border-hair py-1">
             <b>{limit.words}</b>
-            <span className="block text-sm text-faint">{limit.forms.join(", ")}</span>
+            {limit.until && <span className="text-faint"> until {day(limit.until)}</span>}
+            <span className="block text-sm text-faint">{limit.why}</span>
+            {limit.forms.length > 0 && (
+              <details className="text-sm text-faint">
+                <summary className="cursor-pointer">
+                  closes {counted(limit.forms.length, "movement")}
+                </summary>
+                {limit.forms.join(", ")}
+              </details>
+            )}
           </li>
         ))}
       </ul>

@@ -7,6 +7,7 @@ import { pickedAthlete } from "../../app/places";
 import { answer, api } from "../../common/api/client";
 import { queries } from "../../common/api/queries";
 import { NobodyPicked } from "../../common/athlete/NobodyPicked";
+import { SparedPlaces } from "../../common/athlete/SparedPlaces";
 import { useAct } from "../../common/hooks/useAct";
 import { Away } from "../../common/ui/Away";
 import { TitleBlock } from "../../common/ui/TitleBlock";
@@ -225,6 +226,7 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (week_start: string) =
           busy={busy}
         />
         <Wrong error={error} />
+        <SparedPlaces athleteId={sheet.athlete_id} />
         <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
           <section
             aria-label="Days"

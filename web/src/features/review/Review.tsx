@@ -6,6 +6,7 @@ import { NavLink, useNavigate, useParams } from "react-router";
 import { useKeys } from "../../app/keys";
 import type { Schema } from "../../common/api/client";
 import { queries } from "../../common/api/queries";
+import { SparedPlaces } from "../../common/athlete/SparedPlaces";
 import { amountOf, Picture } from "../../common/movement/SetLine";
 import { ANSWERS, noteOf } from "../../common/proposals/outcomes";
 import { Away } from "../../common/ui/Away";
@@ -84,6 +85,7 @@ function Proposals({ sheet }: { sheet: Schema["ReviewSheet"] }) {
   return (
     <main className="flex min-h-0 flex-1 flex-col lg:flex-row">
       <section aria-label="Decision" className="flex-1 p-4 lg:overflow-y-auto">
+        <SparedPlaces athleteId={sheet.athlete_id} />
         {newest ? (
           <Proposal key={newest.id} proposal={newest} sheet={sheet} />
         ) : (

@@ -9,10 +9,12 @@ import { Tick } from "../../../common/ui/Tick";
 import { Ticks } from "../../../common/ui/Ticks";
 import { Wrong } from "../../../common/ui/Wrong";
 import { DISEASES, MEDICINES, PAIN_PLACES, SIGNS } from "../questions";
+import { Choice } from "./Choice";
 
 type Answers = Schema["NewScreen"];
+type Question = NonNullable<Answers["asked"]>[number];
 
-const BLANK: Answers = { id: "", born: "", active: false, pregnant: false, lax: false };
+const BLANK: Answers = { id: "", born: "", active: false, pregnant: false, lax: false, asked: [] };
 
 interface Props {
   athleteId: string;
@@ -28,6 +30,11 @@ export function ScreenForm({ athleteId, before }: Props) {
   const { act, busy, error } = useAct("squad", "athlete", "ladder");
 
   const put = (changes: Partial<Answers>) => keepTyping({ ...typed, ...changes });
+  const asked = (question: Question) => typed.asked?.includes(question) ?? true;
+  const answer = (question: Question, changes: Partial<Answers>, is = true) => {
+    const others = (typed.asked ?? []).filter((one) => one !== question);
+    put({ ...changes, asked: is ? [...others, question] : others });
+  };
 
   function keep(event: FormEvent) {
     event.preventDefault();
@@ -61,44 +68,63 @@ export function ScreenForm({ athleteId, before }: Props) {
           max={52}
           value={typed.operated_weeks ?? ""}
           onChange={(event) =>
-            put({ operated_weeks: event.target.value ? Number(event.target.value) : null })
+            answer(
+              "operation",
+              { operated_weeks: event.target.value ? Number(event.target.value) : null },
+              event.target.value !== "",
+            )
           }
         />
+        <span />
+        <Tick
+          label="no operation within a year"
+          on={asked("operation") && typed.operated_weeks == null}
+          onChange={(none) => answer("operation", { operated_weeks: null }, none)}
+        />
       </div>
-      <Tick
+      <Choice
         label="Trains already: half an hour, three days a week, for the last three months"
-        on={typed.active}
-        onChange={(active) => put({ active })}
+        name="active"
+        value={asked("active") ? typed.active : null}
+        onChange={(active) => answer("active", { active })}
       />
       <Ticks
         name="A known disease"
         options={DISEASES}
         on={typed.diseases ?? []}
-        onChange={(diseases) => put({ diseases })}
+        onChange={(diseases) => answer("diseases", { diseases }, diseases.length > 0)}
+        none={asked("diseases") && !typed.diseases?.length}
+        onNone={(none) => answer("diseases", { diseases: [] }, none)}
       />
       <Ticks
         name="Noticed lately"
         options={SIGNS}
         on={typed.signs ?? []}
-        onChange={(signs) => put({ signs })}
+        onChange={(signs) => answer("signs", { signs }, signs.length > 0)}
+        none={asked("signs") && !typed.signs?.length}
+        onNone={(none) => answer("signs", { signs: [] }, none)}
       />
       <Ticks
         name="Takes medicines"
         options={MEDICINES}
         on={typed.medicines ?? []}
-        onChange={(medicines) => put({ medicines })}
+        onChange={(medicines) => answer("medicines", { medicines }, medicines.length > 0)}
+        none={asked("medicines") && !typed.medicines?.length}
+        onNone={(none) => answer("medicines", { medicines: [] }, none)}
       />
       <fieldset className="mt-3">
         <legend className="lettering">Besides</legend>
-        <Tick
-          label="pregnant, or within three months of birth"
-          on={typed.pregnant}
-          onChange={(pregnant) => put({ pregnant })}
+        <Choice
+          label="Pregnant, or within three months of birth"
+          name="pregnant"
+          value={asked("pregnancy") ? (typed.pregnant ?? false) : null}
+          onChange={(pregnant) => answer("pregnancy", { pregnant })}
         />
-        <Tick
-          label="joints that bend further than most people's"
-          on={typed.lax}
-          onChange={(lax) => put({ lax })}
+        <Choice
+          label="Joints that bend further than most people's"
+          name="lax"
+          value={asked("lax") ? (typed.lax ?? false) : null}
+          onChange={(lax) => answer("lax", { lax })}
         />
       </fieldset>
       <fieldset className="mt-3">
@@ -111,15 +137,22 @@ export function ScreenForm({ athleteId, before }: Props) {
                 type="number"
                 min={0}
                 max={10}
-                value={typed.pains?.[place] ?? 0}
+                value={typed.pains?.[place] ?? (asked("pains") ? 0 : "")}
                 onChange={(event) =>
-                  put({ pains: { ...typed.pains, [place]: Number(event.target.value) } })
+                  answer("pains", {
+                    pains: { ...typed.pains, [place]: Number(event.target.value) },
+                  })
                 }
                 className="block w-full border border-line bg-sheet px-1 text-right"
               />
             </label>
           ))}
         </div>
+        <Tick
+          label="no pain anywhere"
+          on={asked("pains") && !Object.values(typed.pains ?? {}).some((pain) => pain > 0)}
+          onChange={(none) => answer("pains", { pains: {} }, none)}
+        />
       </fieldset>
       <Wrong error={error} />
       <Button main type="submit" busy={busy} className="mt-4">

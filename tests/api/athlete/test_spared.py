@@ -97,7 +97,7 @@ def test_cleared_days_later_it_comes_back_in_steps(coach: Coach, planche: str) -
         json={"name": "Alone", "ladder_id": push, **coach.now()},
     )
     assert problem(refused, 409)["field"] == "pain"
-    coach.clock.pass_by(days=5)
+    coach.later(5)
     path = f"/api/athletes/{planche}/spared/wrist/clear"
     assert problem(coach.client.post(path, json={"note": " "}), 422)["field"] == "note"
     assert coach.post(path, note="no pain leaning on the hands")["places"] == []
@@ -106,11 +106,25 @@ def test_cleared_days_later_it_comes_back_in_steps(coach: Coach, planche: str) -
         one["ladder_id"]: one for one in coach.get(f"/api/athletes/{planche}/floor")["single"]
     }
     assert "back after pain" in str(single[push])
-    coach.clock.pass_by(days=7)
+    coach.later(7)
     single = {
         one["ladder_id"]: one for one in coach.get(f"/api/athletes/{planche}/floor")["single"]
     }
     assert "back after pain" not in str(single[push])
+
+
+def test_a_coach_who_lets_it_go_on_is_asked_again_when_it_is_worse(
+    coach: Coach, planche: str
+) -> None:
+    stop = hurts(coach)
+    assert stop["outcome"] == "stop"
+    answer = f"/api/proposals/{stop['id']}/answer"
+    coach.post(answer, answer="decline", note="a bruise, seen by a doctor")
+    assert spared(coach, planche) == []
+    hurts(coach)
+    assert spared(coach, planche) == []
+    hurts(coach, 7)
+    assert [one["pain"] for one in spared(coach, planche)] == [7]
 
 
 @pytest.mark.parametrize(("pain", "place"), [(3, "wrist"), (6, "somewhere")])

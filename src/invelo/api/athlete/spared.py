@@ -17,7 +17,7 @@ from invelo.domain.plan.substitutes import Substitute
 from invelo.domain.review.proposals.situation import dose_words
 from invelo.domain.strict import StrictModel
 from invelo.services.athlete import instead
-from invelo.services.athlete.spared import Cleared
+from invelo.services.athlete.spared import ClearingWord
 from invelo.services.ladder import ladder
 
 router = APIRouter(prefix="/api/athletes/{athlete_id}", tags=["Intake"], responses=ERRORS)
@@ -78,7 +78,7 @@ def clear_place(
     """Open again what a place had closed: it comes back in steps."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
     moment = moment_for(athlete, now)
-    ladder.clear_place(db, athlete, place, Cleared(coach, body.note), moment)
+    ladder.clear_place(db, athlete, place, ClearingWord(coach, body.note), moment)
     return _spared(db, athlete, moment.local_date)
 
 

@@ -76,11 +76,19 @@ def keep_check_in(
     again changes nothing."""
     told = body.core()
     moment, _ = device_moment(who.athlete, now, body)
-    new = check_in.keep(db, who.athlete, check_in_id, told, moment)
+    answer = _answer(db, who.athlete, check_in_id, told, moment)
+    check_in.spare(db, who.athlete, told, moment)
+    return answer
+
+
+def _answer(
+    db: Database, athlete: AthleteRow, check_in_id: UUID, told: CheckIn, moment: Moment
+) -> CheckedIn:
+    new = check_in.keep(db, athlete, check_in_id, told, moment)
     if told.stop:
         return CheckedIn(outcome="stop", words=told.stop, changes=[], cuts=[])
     try:
-        done = _adapted(db, who.athlete, told, moment)
+        done = _adapted(db, athlete, told, moment)
     except InputError as error:
         if error.field == "today":
             return CheckedIn(
@@ -90,11 +98,11 @@ def keep_check_in(
     if done is None or not told.changes:
         if new:
             day = moment.local_date
-            earlier = training_rows.check_in_ids(db, who.athlete.id, day)
-            plan_rows.forget_adapted(db, who.athlete.id, day, only=earlier)
+            earlier = training_rows.check_in_ids(db, athlete.id, day)
+            plan_rows.forget_adapted(db, athlete.id, day, only=earlier)
         words = "Nothing is planned today." if done is None else "As planned."
         return CheckedIn(outcome="as planned", words=words, changes=[], cuts=[])
-    sessions.keep_adapted(db, who.athlete, check_in_id, moment.local_date, told.today, done, moment)
+    sessions.keep_adapted(db, athlete, check_in_id, moment.local_date, told.today, done, moment)
     changed = done.changes or done.cuts
     return CheckedIn(
         outcome="adapted" if changed else "as planned",

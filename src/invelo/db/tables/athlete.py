@@ -135,7 +135,8 @@ class ReadinessRow(Dated, table=True):
 
 
 class SparedPlaceRow(Dated, table=True):
-    """A place that hurt when it was told: nothing that loads it is given until it is cleared."""
+    """A place that hurt when it was told: nothing that loads it is given until it is cleared.
+    `borne` is the pain up to which the coach lets it go on in spite of it."""
 
     __tablename__ = "spared_place"
 
@@ -151,6 +152,7 @@ class SparedPlaceRow(Dated, table=True):
     cleared_at: datetime | None = instant(nullable=True)
     cleared_by: UUID | None = Field(None, foreign_key="account.id", ondelete="SET NULL")
     note: str = ""
+    borne: int | None = None
 
 
 class TestRow(Dated, Computed, SetUpColumns, table=True):

@@ -52,19 +52,25 @@ def of_many(db: Session, athlete_ids: Sequence[UUID]) -> dict[UUID, tuple[Spared
 
 
 def lately_cleared(db: Session, athlete_id: UUID, today: date) -> tuple[SparedPlace, ...]:
-    """What was cleared so lately that its way back may still go on."""
+    """What was cleared as well so lately that its way back may still go on."""
     since = today - timedelta(days=BACK_DAYS)
-    return tuple(of_row(row) for row in athlete_rows.cleared_since(db, athlete_id, since))
+    rows = athlete_rows.cleared_since(db, athlete_id, since)
+    return tuple(of_row(row) for row in rows if row.borne is None)
 
 
 def tell(
     db: Session, athlete_id: UUID, words: str, pain: int, moment: Moment, now: datetime
 ) -> None:
-    """Spare the places that words name, where the pain is strong enough and told in time."""
+    """Spare the places that words name, where the pain is strong enough, told in time, and more
+    than the coach lets go on."""
     if pain < PAIN_STOP or (now - moment.at).days > FRESH_DAYS:
         return
     hurting = {row.place: row for row in athlete_rows.spared(db, athlete_id)}
+    since = moment.local_date - timedelta(days=BACK_DAYS)
+    borne = {row.place: row.borne or 0 for row in athlete_rows.cleared_since(db, athlete_id, since)}
     for place in sorted(joints_of(words)):
+        if pain <= borne.get(place, 0):
+            continue
         known = hurting.get(place)
         if known is None:
             row = SparedPlaceRow(
@@ -78,20 +84,22 @@ def tell(
 
 
 @dataclass(frozen=True)
-class Cleared:
+class ClearingWord:
     """A coach's word that a place is well.
 
     Attributes:
         by: the coach.
         note: what was seen.
+        borne: pain up to which it goes on in spite of it; None where it is well.
     """
 
     by: AccountRow
     note: str
+    borne: int | None = None
 
 
 def clear(
-    db: Session, athlete: AthleteRow, place: PainPlace, word: Cleared, now: datetime
+    db: Session, athlete: AthleteRow, place: PainPlace, word: ClearingWord, now: datetime
 ) -> SparedPlaceRow:
     """Open again what a place had closed; it comes back in steps.
 
@@ -108,6 +116,7 @@ def clear(
     row.cleared_at = now
     row.cleared_by = word.by.id
     row.note = word.note.strip()
+    row.borne = word.borne
     db.add(row)
     db.flush()
     return row

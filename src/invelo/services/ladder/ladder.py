@@ -19,6 +19,7 @@ from invelo.db.tables.athlete import AthleteRow, BodyMeasurementRow
 from invelo.db.tables.ladder import LadderRow, PlacementRow, PrescriptionRow, RungRow
 from invelo.domain.athlete.guard import Guard
 from invelo.domain.athlete.screen import PainPlace
+from invelo.domain.athlete.spared import SparedPlace
 from invelo.domain.athlete.strain import AVERAGE, strains
 from invelo.domain.biomechanics.posture.form import Lane
 from invelo.domain.catalogue.catalogue import ReadyLadder, catalogue
@@ -385,19 +386,36 @@ def resume(db: Session, row: LadderRow, coach: AccountRow, moment: Moment) -> La
         raise ConflictError("ladder", "it is not stopped.", "Go on with it.")
     row.stopped = ""
     db.add(row)
-    assert row.current_rung_id is not None  # noqa: S101  (a ladder is entered when it is made)
-    stands = rung_of(rung_on(db, row.id, row.current_rung_id))
-    asked = strains(AVERAGE, stands.movement, stands.modifiers)
-    athlete = db.get_one(AthleteRow, row.athlete_id)
-    for sore in spared.open_places(db, row.athlete_id):
-        if sore.closes(stands.movement, asked):
-            word = spared.Cleared(coach, f"{row.goal} is taken up again")
-            spared.clear(db, athlete, sore.place, word, moment.at)
+    for sore in _closing(db, row):
+        word = spared.ClearingWord(coach, f"{row.goal} is taken up again")
+        spared.clear(db, db.get_one(AthleteRow, row.athlete_id), sore.place, word, moment.at)
     return row
 
 
+def go_on_in_spite(
+    db: Session, row: LadderRow, coach: AccountRow, note: str, moment: Moment
+) -> None:
+    """Let a ladder go on in spite of a pain as it is now, on the coach's word; more of it spares
+    its place again."""
+    for sore in _closing(db, row):
+        word = spared.ClearingWord(coach, note, borne=sore.pain)
+        spared.clear(db, db.get_one(AthleteRow, row.athlete_id), sore.place, word, moment.at)
+
+
+def _closing(db: Session, row: LadderRow) -> tuple[SparedPlace, ...]:
+    """Sore places that the rung they stand on loads."""
+    assert row.current_rung_id is not None  # noqa: S101  (a ladder is entered when it is made)
+    stands = rung_of(rung_on(db, row.id, row.current_rung_id))
+    asked = strains(AVERAGE, stands.movement, stands.modifiers)
+    return tuple(
+        sore
+        for sore in spared.open_places(db, row.athlete_id)
+        if sore.closes(stands.movement, asked)
+    )
+
+
 def clear_place(
-    db: Session, athlete: AthleteRow, sore: PainPlace, word: spared.Cleared, moment: Moment
+    db: Session, athlete: AthleteRow, sore: PainPlace, word: spared.ClearingWord, moment: Moment
 ) -> None:
     """Open again what a place had closed; ladders that it stopped go on.
 

@@ -82,6 +82,8 @@ def answer(
         apply.apply_proposal(db, row, athlete, proposal, moment)
     elif said == "edit":
         _edited(db, row, athlete, final, proposal, moment)
+    elif proposal.outcome == "stop":
+        ladder.go_on_in_spite(db, row, coach, note, moment)
     proposal.final_rung_id = row.current_rung_id if said != "decline" else final
     db.add_all([proposal, row])
     db.flush()

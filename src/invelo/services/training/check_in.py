@@ -29,9 +29,13 @@ def keep(db: Session, athlete: AthleteRow, row_id: UUID, check_in: CheckIn, mome
     )
     db.add(row)
     db.flush()
+    return True
+
+
+def spare(db: Session, athlete: AthleteRow, check_in: CheckIn, moment: Moment) -> None:
+    """Spare from now on what hurts; the day's own session is adapted before."""
     for place, pain in check_in.pain:
         spared.tell(db, athlete.id, place, pain, moment, moment.at)
-    return True
 
 
 def newest(db: Session, athlete_id: UUID, day: date) -> CheckIn | None:

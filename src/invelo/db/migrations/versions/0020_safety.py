@@ -22,6 +22,7 @@ def upgrade() -> None:
         sa.Column("cleared_at", sa.DateTime(timezone=True)),
         sa.Column("cleared_by", sa.Uuid()),
         sa.Column("note", sa.String(), nullable=False),
+        sa.Column("borne", sa.Integer()),
         sa.CheckConstraint("pain BETWEEN 0 AND 10", name=op.f("ck_spared_place_pain")),
         sa.ForeignKeyConstraint(
             ["athlete_id"], ["athlete.id"], name="fk_spared_place_athlete_id", ondelete="CASCADE"

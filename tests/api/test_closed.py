@@ -137,16 +137,16 @@ def lean_on(rungs: list[dict[str, Any]]) -> set[float]:
 
 
 def test_a_bridge_uses_the_heights_that_are_there(coach: Coach, poor: str) -> None:
-    """From hands on a counter to the floor there is a riser of 40 cm, and nothing else."""
+    """From hands on a crate to the floor there is a riser of 40 cm, and nothing else."""
     counter = {"id": str(uuid4()), "name": "Counter", "movement": "push-up"}
     floor = {"id": str(uuid4()), "name": "Floor", "movement": "push-up", "after": [counter["id"]]}
-    first = {**counter, "values": {"hand_height": 0.9}}
+    first = {**counter, "values": {"hand_height": 0.55}}
     ladder = coach.post(f"/api/athletes/{poor}/ladders", goal="The floor", first=first)
     coach.post(f"/api/ladders/{ladder['id']}/rungs", **floor)
     between = f"lower_id={counter['id']}&upper_id={floor['id']}"
     found = coach.get(f"/api/ladders/{ladder['id']}/bridge?{between}")["rungs"]
     assert found
-    assert lean_on(found) - {0.9} <= {RISER["height_m"]}
+    assert lean_on(found) - {0.55} <= {RISER["height_m"]}
     assert without_kit(movements(found), "surface", "wall") == set()
 
 

@@ -185,6 +185,7 @@ def test_a_new_athlete_goes_through_intake_to_a_placement_on_two_ladders(page: P
     page.click("Intake of Bela Quint")
     page.sees("What can hurt Bela Quint comes first")
     born(page, "1994-03-02")
+    says_no_to_the_rest(page)
     page.click("Keep the answers")
     page.sees("● Go")
 
@@ -265,6 +266,7 @@ def test_the_parts_are_walked_by_key_and_the_sheet_resumes_where_it_was_left(pag
     page.sees("What Oda Fenwick can do now", "Push-ups from the floor")
     part(page, "screen")
     born(page, "1990-05-01")
+    says_no_to_the_rest(page)
     page.click("Keep the answers")
     page.sees("● Go")
     to(page, "1")

@@ -208,6 +208,8 @@ PLACES: tuple[tuple[str, Floor, tuple[KitItem, ...]], ...] = (
             KitItem("surface", "riser 20", height=0.20),
             KitItem("surface", "riser 40", height=0.40, setup_minutes=1),
             KitItem("surface", "riser 60", height=0.60, setup_minutes=1),
+            KitItem("surface", "props table", height=0.85),
+            KitItem("towel", "beach towel"),
             KitItem("wall", "back wall"),
             KitItem("bar", "lighting bar", height=1.05, setup_minutes=4),
             KitItem("rings", "wooden rings", height=2.10, setup_minutes=5),

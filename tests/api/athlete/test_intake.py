@@ -58,7 +58,7 @@ def furnishes(coach: Coach, *things: dict, name: str = "Stage") -> str:
     return place
 
 
-BAR = {"kind": "bar", "name": "lighting bar", "height_m": 1.1}
+BAR = {"kind": "bar", "name": "lighting bar", "height_m": 1.4}
 
 
 def test_from_nothing_to_a_placement_on_three_ladders(coach: Coach) -> None:

@@ -227,7 +227,7 @@ def test_straight_arm_holds_know_their_surface(
 
 def test_a_place_allows_what_its_kit_and_floor_do() -> None:
     """Some drills need a smooth floor, some a gripping one (common practice)."""
-    smooth = Venue("s", "Stage", frozenset({"chair"}), "smooth")
+    smooth = Venue("s", "Stage", frozenset({"chair", "towel"}), "smooth")
     rough = replace(smooth, floor="gripping")
     slide, jump, row = item("sliding-leg-curl"), item("jump"), item("row")
     assert smooth.allows(slide)

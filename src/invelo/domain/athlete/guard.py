@@ -15,8 +15,9 @@ from invelo.domain.athlete.strain import AVERAGE, strains
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers, Movement
+from invelo.domain.catalogue.needs import needs_of
 from invelo.domain.equipment.kit import Kind, Room, kit_unavailable_reason
-from invelo.domain.ladder.rung import kit_needed
+from invelo.domain.equipment.need import missing
 
 ClosedBy = Literal["screen", "age", "limit", "pain", "readiness", "kit"]
 
@@ -112,16 +113,17 @@ class Guard:
         return None
 
     def _by_kit(self, movement: Movement, modifiers: Modifiers | None) -> Closed | None:
-        name = movement.name.lower()
-        for kinds in kit_needed(movement, modifiers or Modifiers()):
-            reason = kit_unavailable_reason(kinds, self.rooms, self.today)
-            if reason:
-                return Closed(
-                    "kit",
-                    f"the {name}: {reason}.",
-                    "Look at the kit on the Intake sheet, or take another movement.",
-                )
-        return None
+        if not self.rooms:
+            return None
+        needs = needs_of(self.body, movement, modifiers or Modifiers())
+        reason = missing(needs, self.rooms, self.today, movement.floor or None)
+        if not reason:
+            return None
+        return Closed(
+            "kit",
+            f"the {movement.name.lower()}: {reason}.",
+            "Look at the kit on the Intake sheet, or take another movement.",
+        )
 
     def unavailable_reason(self, movement: Movement, modifiers: Modifiers) -> str:
         """Why a rung is closed, in words; '' where it is open."""

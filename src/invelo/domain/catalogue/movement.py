@@ -6,7 +6,7 @@ from typing import Literal, get_args
 from invelo.domain.biomechanics.body import AddedLoad
 from invelo.domain.biomechanics.posture.form import Form, form
 from invelo.domain.biomechanics.setup import Assistance, BandHold, SetUp, set_up
-from invelo.domain.equipment.kit import Kind
+from invelo.domain.equipment.kit import Floor, Kind
 from invelo.domain.plan.prescription import Counted, Unit
 from invelo.domain.strength.tempo import Tempo
 
@@ -112,6 +112,9 @@ class Movement:
         stress: joints and how much they bear: 1 light, 2 moderate, 3 hard.
         cautions: shown on the rung and before a session.
         kit: any one of these is needed; nothing is if it is empty.
+        kit_count: so many of it.
+        with_kit: what is needed besides: any one of each.
+        floor: it wants, '' for any.
         strain: what no posture tells of how it strains someone, or what a posture gets wrong, by
             quantity; see `invelo.domain.athlete.strain`. Impact is 1 for jacks and running on the
             spot, 2 for jumps, 3 for drops and hops on one leg.
@@ -136,6 +139,9 @@ class Movement:
     stress: dict[StressedJoint, Literal[1, 2, 3]] = field(default_factory=dict, hash=False)
     cautions: tuple[str, ...] = ()
     kit: tuple[Kind, ...] = ()
+    kit_count: int = 1
+    with_kit: tuple[tuple[Kind, ...], ...] = ()
+    floor: Floor | Literal[""] = ""
     strain: dict[str, float] = field(default_factory=dict, hash=False)
     of_height: tuple[str, ...] = ()
 

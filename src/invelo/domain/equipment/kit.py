@@ -26,6 +26,9 @@ Kind = Literal[
 ]
 Floor = Literal["gripping", "smooth"]
 
+LEAST_HEIGHT = 0.01
+"""Metres; what has no height is the floor."""
+
 NEEDS_HEIGHT: frozenset[Kind] = frozenset(
     {"surface", "bar", "parallel bars", "rings", "straps", "chair", "stairs"}
 )
@@ -91,6 +94,7 @@ class KitItem:
         home_made: whether it was built at home; then a photo the coach approved is wanted.
         approved: the day the coach approved its photo.
         check: the newest safety check.
+        rated: kg it is rated to bear; None where nobody said.
     """
 
     kind: Kind
@@ -102,6 +106,7 @@ class KitItem:
     home_made: bool = False
     approved: date | None = None
     check: SafetyCheck | None = None
+    rated: float | None = None
 
     def __post_init__(self) -> None:
         """Check ranges, and that height and weight stand where they are needed."""
@@ -111,11 +116,19 @@ class KitItem:
             what = "what it holds" if self.kind == "bag" else "one piece"
             raise InputError("weight", f"“{self.name}” has none.", f"Weigh {what}.")
         if self.height is not None:
-            require_within("height", self.height, 0.0, 6.0, "m")
+            require_within("height", self.height, LEAST_HEIGHT, 6.0, "m")
         if self.kg is not None:
             require_within("weight", self.kg, 0.05, 150.0, "kg")
         require_within("count", self.count, 1, 200, "")
         require_within("minutes to set up", self.setup_minutes, 0.0, 60.0, "min")
+        if self.rated is not None:
+            require_within("rating", self.rated, 1.0, 1000.0, "kg")
+            if self.kind == "bag" and self.kg is not None and self.kg > self.rated:
+                raise InputError(
+                    "weight",
+                    f"“{self.name}” is to hold {self.kg:g} kg and is rated for {self.rated:g}.",
+                    "Fill it less, or take another.",
+                )
 
     def unavailable_reason(self, today: date) -> str:
         """Why it is not planned with; '' where it may be."""
@@ -149,11 +162,18 @@ class Room:
         name: as the coach calls it.
         floor: whether feet grip or slide.
         items: what is there.
+        other_floor: a second floor that is there too; None for none.
     """
 
     name: str
     floor: Floor
     items: tuple[KitItem, ...] = ()
+    other_floor: Floor | None = None
+
+    @property
+    def floors(self) -> frozenset[Floor]:
+        """Floors that are there."""
+        return frozenset(floor for floor in (self.floor, self.other_floor) if floor)
 
 
 def kit_unavailable_reason(needed: tuple[Kind, ...], rooms: Iterable[Room], today: date) -> str:

@@ -9,6 +9,7 @@ from invelo.domain.biomechanics.posture.form import Lane
 from invelo.domain.biomechanics.reading import Reading, reading, rep_share
 from invelo.domain.biomechanics.setup import SetUp, set_up
 from invelo.domain.catalogue.movement import Modifiers, Movement
+from invelo.domain.catalogue.needs import RAISED_ON
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.errors import InputError
 from invelo.domain.estimate import Derivation, Estimate, Input
@@ -28,12 +29,10 @@ class Rung:
     criterion: Criterion
 
 
-RAISED_ON: tuple[Kind, ...] = ("surface", "chair", "stairs", "parallel bars")
-
-
 def kit_needed(movement: Movement, modifiers: Modifiers) -> tuple[tuple[Kind, ...], ...]:
     """Kinds of thing that a set-up takes: any one of each."""
     needed = [movement.kit] if movement.kit else []
+    needed += movement.with_kit
     heights = {
         parameter.name for parameter in movement.posture.parameter if parameter.tried == "kit"
     }

@@ -1,0 +1,139 @@
+"""What a movement needs of a thing, and which thing in a place serves."""
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+from datetime import date
+from math import inf
+
+from invelo.domain.equipment.kit import Floor, Kind, KitItem, Room
+
+ADJUSTABLE: frozenset[Kind] = frozenset({"rings", "straps"})
+"""Hung from an anchor and let down as far as is wanted."""
+
+MOST_STEPS = 3
+"""Steps of a stair that are stood or leaned on, at most."""
+
+
+@dataclass(frozen=True)
+class Need:
+    """Something that has to be there.
+
+    Attributes:
+        kinds: any one of them.
+        low, high: heights above the floor that serve, m.
+        count: so many of it.
+        what: it is for, in words, '' where its kind says it.
+        bears: kg that hang from it or lean on it.
+    """
+
+    kinds: tuple[Kind, ...]
+    low: float = 0.0
+    high: float = inf
+    count: int = 1
+    what: str = ""
+    bears: float = 0.0
+
+    def lacks(self, item: KitItem, today: date) -> str:
+        """Why a thing does not serve, in words; '' where it does."""
+        unsafe = item.unavailable_reason(today)
+        if unsafe:
+            return f"“{item.name}” is not safe to plan with: {unsafe}"
+        if item.count < self.count:
+            return f"it needs {self.count} of “{item.name}”, and there is {item.count}"
+        if item.rated is not None and item.rated < self.bears:
+            return f"“{item.name}” bears {item.rated:g} kg, and {self.bears:.0f} kg are on it"
+        if item.height is not None and not any(self._within(h) for h in heights_of(item)):
+            return f"“{item.name}” at {item.height:.2f} m is {self._misfit(item)}{self._for}"
+        return ""
+
+    def _within(self, height: float) -> bool:
+        return self.low - 1e-6 <= height <= self.high + 1e-6
+
+    def _misfit(self, item: KitItem) -> str:
+        low = max(heights_of(item)) < self.low
+        return f"under {self.low:.2f} m, too low" if low else f"over {self.high:.2f} m, too high"
+
+    @property
+    def _for(self) -> str:
+        return f" {self.what}" if self.what else ""
+
+    @property
+    def words(self) -> str:
+        """What is looked for."""
+        many = f"{self.count} × " if self.count > 1 else ""
+        return many + " or ".join(self.kinds) + self._for
+
+
+def heights_of(item: KitItem) -> tuple[float, ...]:
+    """Heights a thing can be used at, m: as many steps of a stair, the anchor of what is let
+    down from it and every height under that."""
+    height = item.height or 0.0
+    if item.kind == "stairs":
+        return tuple(round(step * height, 3) for step in range(1, MOST_STEPS + 1))
+    return (height,)
+
+
+def serves(need: Need, item: KitItem, today: date) -> bool:
+    """Whether a thing serves."""
+    if item.kind in ADJUSTABLE and item.height is not None and item.height > need.high:
+        return not Need(need.kinds, need.low, inf, need.count, need.what, need.bears).lacks(
+            item, today
+        )
+    return not need.lacks(item, today)
+
+
+def pieces(needs: Iterable[Need], room: Room, today: date) -> tuple[KitItem, ...] | None:
+    """The things of a room that serve, one a need: the one that takes the least setting up, then
+    the lowest; None where one is missing."""
+    found = []
+    for need in needs:
+        able = [
+            item for item in room.items if item.kind in need.kinds and serves(need, item, today)
+        ]
+        if not able:
+            return None
+        found.append(
+            min(able, key=lambda item: (item.setup_minutes, item.height or 0.0, item.name))
+        )
+    return tuple(found)
+
+
+def missing(
+    needs: Iterable[Need], rooms: Iterable[Room], today: date, floor: Floor | None = None
+) -> str:
+    """Why no place has all that is needed, in words; '' where one has, or none is known.
+
+    Args:
+        needs: all of them, in one place.
+        rooms: where the person trains.
+        today: for checks that have run out.
+        floor: that it wants, None for any.
+    """
+    wanted, known = tuple(needs), tuple(rooms)
+    if not known or (not wanted and floor is None):
+        return ""
+    reasons = []
+    for room in known:
+        if floor is not None and floor not in room.floors:
+            reasons.append(f"it wants a {floor} floor, and {room.name} has none")
+        elif pieces(wanted, room, today) is not None:
+            return ""
+        else:
+            reasons.append(_first_lack(wanted, room, today))
+    named = [reason for reason in reasons if reason.startswith("“")]
+    if named:
+        return named[0]
+    if len({need.words for need in wanted}) == 1 and floor is None:
+        where = ", ".join(room.name for room in known)
+        return f"it needs {wanted[0].words}, and there is none at {where}"
+    return reasons[0]
+
+
+def _first_lack(needs: tuple[Need, ...], room: Room, today: date) -> str:
+    for need in needs:
+        there = [item for item in room.items if item.kind in need.kinds]
+        if not there:
+            return f"it needs {need.words}, and there is none at {room.name}"
+        if not any(serves(need, item, today) for item in there):
+            return need.lacks(there[0], today) or f"“{there[0].name}” does not serve"
+    return ""

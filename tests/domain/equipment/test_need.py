@@ -1,6 +1,6 @@
 """Kit by size: what may be rigged and what may not, against a plain reading of heights."""
 
-from datetime import date
+from datetime import date, timedelta
 from math import inf
 from random import Random
 
@@ -12,7 +12,7 @@ from invelo.domain.biomechanics.body import AddedLoad, Body
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.catalogue.needs import needs_of
-from invelo.domain.equipment.kit import KitItem, Room, SafetyCheck
+from invelo.domain.equipment.kit import KitItem, Room, SafetyCheck, lapsing
 from invelo.domain.equipment.need import Need, missing, pieces, serves
 from invelo.domain.errors import InputError
 
@@ -118,7 +118,7 @@ def test_all_that_is_needed_is_in_one_place() -> None:
 def test_a_place_may_have_both_floors() -> None:
     slide = catalogue().find_movement("sliding-leg-curl")
     grips = Room("Stage", "gripping", (thing("towel"),))
-    both = Room("Stage", "gripping", (thing("towel"),), other_floor="smooth")
+    both = Room("Stage", "both", (thing("towel"),))
     guard = Guard(passed=EVERY_CHECK, rooms=(grips,), today=TODAY)
     assert "wants a smooth floor" in guard.unavailable_reason(slide, Modifiers())
     open_ = Guard(passed=EVERY_CHECK, rooms=(both,), today=TODAY)
@@ -158,3 +158,21 @@ def test_kit_that_cannot_be_is_refused(more: dict, field: str) -> None:
         KitItem(name="x", **more)
     assert refused.value.field == field
     assert refused.value.remedy
+
+
+@pytest.mark.parametrize(
+    ("ago", "says"),
+    [
+        (10, ()),
+        (77, ("The check of “bar 2.2” runs out on 15 Mar 2026: look at it before.",)),
+        (90, ("The check of “bar 2.2” runs out on 2 Mar 2026: look at it before.",)),
+        (91, ("The check of “bar 2.2” ran out on 1 Mar 2026: closed until you look.",)),
+    ],
+)
+def test_a_check_that_runs_out_is_told_two_weeks_before(ago: int, says: tuple[str, ...]) -> None:
+    looked = SafetyCheck(TODAY - timedelta(days=ago), True, "Ilse Marn")
+    bar = thing("bar", 2.2, check=looked)
+    assert lapsing([bar, thing("wall")], TODAY) == says
+    shut = may("pull-up", bar)
+    assert bool(shut) == (ago > 90)
+    assert "away" not in shut

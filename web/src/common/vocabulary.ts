@@ -168,6 +168,15 @@ export const VOCABULARY = {
       "a stick"
     ]
   ],
+  "kitThatBears": [
+    "band",
+    "bar",
+    "chair",
+    "parallel bars",
+    "rings",
+    "straps",
+    "surface"
+  ],
   "kitWithHeight": [
     "bar",
     "chair",

@@ -35,6 +35,7 @@ def vocabulary() -> dict[str, Any]:
         "jointWords": [[joint, list(words)] for joint, words in JOINT_WORDS.items()],
         "regions": MUSCLES,
         "kitKinds": _pairs(kit.KIND_WORDS),
+        "kitThatBears": sorted(kit.BEARS),
         "kitWithHeight": sorted(kit.NEEDS_HEIGHT),
         "painPlaces": get_args(screen.PainPlace),
         "diseases": _pairs(screen.DISEASE_WORDS),

@@ -39,6 +39,7 @@ class KitItemOut(ResponseModel):
     kg: float | None
     count: int
     setup_minutes: float
+    rated_kg: float | None
     home_made: bool
     band_id: UUID | None
     has_photo: bool
@@ -82,6 +83,7 @@ class NewItem(StrictModel):
     kg: float | None = Field(None, description="Of one piece, or what a bag holds.")
     count: int = 1
     setup_minutes: float = 0.0
+    rated_kg: float | None = Field(None, description="That it is rated to bear.")
     home_made: bool = False
     band_id: UUID | None = None
 
@@ -95,6 +97,7 @@ class NewItem(StrictModel):
             self.count,
             self.setup_minutes,
             self.home_made,
+            rated=self.rated_kg,
         )
 
 

@@ -28,6 +28,7 @@ from invelo.api.plan.week_schemas import (
 from invelo.db import access
 from invelo.db.queries import plan_rows, training_rows
 from invelo.db.tables.athlete import AthleteRow
+from invelo.domain.equipment.kit import lapsing
 from invelo.domain.plan.session.timeline import length
 from invelo.domain.plan.session.words import sets_words
 from invelo.domain.plan.week.advice import layoff_notice
@@ -36,6 +37,8 @@ from invelo.domain.plan.week.problem import WEEKDAYS, Plan
 from invelo.domain.plan.week.score import days_of, days_of_region, minutes_on, sets_of_regions
 from invelo.domain.plan.week.shortfall import shortfalls
 from invelo.formats.plan.document import breach_out, term_out
+from invelo.services.athlete import person
+from invelo.services.equipment import kit
 from invelo.services.plan import look_back, sessions, week
 
 router = APIRouter(prefix="/api/athletes/{athlete_id}/week", tags=["Week"], responses=ERRORS)
@@ -184,7 +187,7 @@ def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) 
         planning_id=under_way.id if under_way else None,
         left_out=list(seen.laid.left_out),
         short=[one.words for one in shortfalls(problem, plan)] if plan else [],
-        notices=_notices(db, athlete, seen),
+        notices=_notices(db, athlete, seen, today),
         before=[
             _before(look_back)
             for look_back in look_back.weeks(db, athlete.id, seen.week_start, LOOK_BACK)
@@ -192,10 +195,12 @@ def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) 
     )
 
 
-def _notices(db: Database, athlete: AthleteRow, seen: week.WeekView) -> list[str]:
+def _notices(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) -> list[str]:
     away = layoff_notice(training_rows.last_day(db, athlete.id), seen.week_start)
     planned = seen.availability.week(seen.week_start).kind == "re-entry"
-    return [*([away] if away and not planned else []), *seen.laid.notices]
+    rooms = kit.rooms(db, person.of_athlete(db, athlete.id).places)
+    lapses = lapsing((item for room in rooms for item in room.items), today)
+    return [*([away] if away and not planned else []), *seen.laid.notices, *lapses]
 
 
 def _indices(seen: week.WeekView) -> list[int]:

@@ -43,7 +43,7 @@ class PlaceRow(SQLModel, table=True):
 
     __table_args__ = (
         UniqueConstraint("account_id", "name"),
-        one_of("floor", "gripping", "smooth"),
+        one_of("floor", "gripping", "smooth", "both"),
     )
 
     id: UUID = Field(primary_key=True)
@@ -66,6 +66,7 @@ class KitItemRow(SQLModel, table=True):
     kg: float | None = None
     count: int = 1
     setup_minutes: float = 0.0
+    rated_kg: float | None = None
     home_made: bool = False
     band_id: UUID | None = Field(default=None, foreign_key="band.id", ondelete="CASCADE")
     photo: bytes | None = None

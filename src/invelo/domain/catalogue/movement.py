@@ -6,7 +6,7 @@ from typing import Literal, get_args
 from invelo.domain.biomechanics.body import AddedLoad
 from invelo.domain.biomechanics.posture.form import Form, form
 from invelo.domain.biomechanics.setup import Assistance, BandHold, SetUp, set_up
-from invelo.domain.equipment.kit import Floor, Kind
+from invelo.domain.equipment.kit import Kind, Surface
 from invelo.domain.plan.prescription import Counted, Unit
 from invelo.domain.strength.tempo import Tempo
 
@@ -141,7 +141,7 @@ class Movement:
     kit: tuple[Kind, ...] = ()
     kit_count: int = 1
     with_kit: tuple[tuple[Kind, ...], ...] = ()
-    floor: Floor | Literal[""] = ""
+    floor: Surface | Literal[""] = ""
     strain: dict[str, float] = field(default_factory=dict, hash=False)
     of_height: tuple[str, ...] = ()
 

@@ -2,7 +2,7 @@
 
 from collections.abc import Iterable
 from dataclasses import dataclass, replace
-from datetime import date
+from datetime import date, timedelta
 from typing import Literal
 
 from invelo.domain.equipment.loads import Thing, weights
@@ -24,7 +24,8 @@ Kind = Literal[
     "towel",
     "stick",
 ]
-Floor = Literal["gripping", "smooth"]
+Surface = Literal["gripping", "smooth"]
+Floor = Literal["gripping", "smooth", "both"]
 
 LEAST_HEIGHT = 0.01
 """Metres; what has no height is the floor."""
@@ -141,8 +142,34 @@ class KitItem:
         if self.check is None:
             return "not checked yet"
         if (today - self.check.day).days > CHECK_DAYS:
-            return f"last checked on {self.check.day.isoformat()}: look again"
+            return f"its check of {told(self.check.day)} has run out: look again"
         return ""
+
+
+WARN_DAYS = 14
+"""Days before a check runs out from which it is told (common practice)."""
+
+
+def lapsing(items: Iterable[KitItem], today: date) -> tuple[str, ...]:
+    """Of each thing whose check runs out within two weeks, or has run out: what to do, in words."""
+    found = []
+    for item in items:
+        if item.kind not in BEARS or item.check is None or not item.check.safe:
+            continue
+        last = item.check.day + timedelta(days=CHECK_DAYS)
+        left = (last - today).days
+        if left < 0:
+            found.append(
+                f"The check of “{item.name}” ran out on {told(last)}: closed until you look."
+            )
+        elif left <= WARN_DAYS:
+            found.append(f"The check of “{item.name}” runs out on {told(last)}: look at it before.")
+    return tuple(found)
+
+
+def told(day: date) -> str:
+    """A day in words: 5 Dec 2026."""
+    return f"{day.day} {day:%b %Y}"
 
 
 def rebuilt(before: KitItem, after: KitItem) -> bool:
@@ -154,26 +181,29 @@ def rebuilt(before: KitItem, after: KitItem) -> bool:
     )
 
 
+def floors_of(floor: Floor) -> frozenset[Surface]:
+    """Each floor of a place."""
+    return frozenset(("gripping", "smooth")) if floor == "both" else frozenset((floor,))
+
+
 @dataclass(frozen=True)
 class Room:
     """A place to train.
 
     Attributes:
         name: as the coach calls it.
-        floor: whether feet grip or slide.
+        floor: whether feet grip or slide, or whether there is one of each.
         items: what is there.
-        other_floor: a second floor that is there too; None for none.
     """
 
     name: str
     floor: Floor
     items: tuple[KitItem, ...] = ()
-    other_floor: Floor | None = None
 
     @property
-    def floors(self) -> frozenset[Floor]:
+    def floors(self) -> frozenset[Surface]:
         """Floors that are there."""
-        return frozenset(floor for floor in (self.floor, self.other_floor) if floor)
+        return floors_of(self.floor)
 
 
 def kit_unavailable_reason(needed: tuple[Kind, ...], rooms: Iterable[Room], today: date) -> str:

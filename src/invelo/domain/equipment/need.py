@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from datetime import date
 from math import inf
 
-from invelo.domain.equipment.kit import Floor, Kind, KitItem, Room
+from invelo.domain.equipment.kit import Kind, KitItem, Room, Surface
 
 ADJUSTABLE: frozenset[Kind] = frozenset({"rings", "straps"})
 """Hung from an anchor and let down as far as is wanted."""
@@ -99,7 +99,7 @@ def pieces(needs: Iterable[Need], room: Room, today: date) -> tuple[KitItem, ...
 
 
 def missing(
-    needs: Iterable[Need], rooms: Iterable[Room], today: date, floor: Floor | None = None
+    needs: Iterable[Need], rooms: Iterable[Room], today: date, floor: Surface | None = None
 ) -> str:
     """Why no place has all that is needed, in words; '' where one has, or none is known.
 

@@ -63,6 +63,7 @@ def item_of(row: KitItemRow) -> KitItem:
         row.home_made,
         row.approved_on,
         check,
+        row.rated_kg,
     )
 
 
@@ -146,6 +147,7 @@ def keep_item(
             row.approved_on = row.checked_on = row.safe = None
     row.place_id, row.kind, row.name = where.id, thing.kind, thing.name
     row.height_m, row.kg, row.count = thing.height, thing.kg, thing.count
+    row.rated_kg = thing.rated
     row.setup_minutes, row.home_made, row.band_id = thing.setup_minutes, thing.home_made, band_id
     db.add(row)
     db.flush()

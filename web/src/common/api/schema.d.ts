@@ -5081,6 +5081,8 @@ export interface components {
             count: number;
             /** Setup Minutes */
             setup_minutes: number;
+            /** Rated Kg */
+            rated_kg: number | null;
             /** Home Made */
             home_made: boolean;
             /** Band Id */
@@ -6114,6 +6116,11 @@ export interface components {
              */
             setup_minutes: number;
             /**
+             * Rated Kg
+             * @description That it is rated to bear.
+             */
+            rated_kg?: number | null;
+            /**
              * Home Made
              * @default false
              */
@@ -6247,7 +6254,7 @@ export interface components {
              * @default gripping
              * @enum {string}
              */
-            floor: "gripping" | "smooth";
+            floor: "gripping" | "smooth" | "both";
         };
         /**
          * NewRun
@@ -7103,7 +7110,7 @@ export interface components {
              * Floor
              * @enum {string}
              */
-            floor: "gripping" | "smooth";
+            floor: "gripping" | "smooth" | "both";
             /** Items */
             items: components["schemas"]["KitItemOut"][];
         };

@@ -41,6 +41,7 @@ export function ItemDialog({ place, onClose }: { place: Schema["PlaceOut"]; onCl
             kg: number("kg"),
             count: number("count") ?? 1,
             setup_minutes: number("minutes") ?? 0,
+            rated_kg: number("rated"),
             home_made: typed.get("home_made") !== null,
             band_id: (typed.get("band") as string | null) || null,
           },
@@ -112,6 +113,17 @@ export function ItemDialog({ place, onClose }: { place: Schema["PlaceOut"]; onCl
             min={1}
             defaultValue={draft.typed("count", "1")}
           />
+          {(VOCABULARY.kitThatBears as readonly Kind[]).concat("bag").includes(kind) && (
+            <Field
+              label="Rated for, if it is told"
+              name="rated"
+              unit="kg"
+              type="number"
+              min={1}
+              step="any"
+              defaultValue={draft.typed("rated")}
+            />
+          )}
           <Field
             label="Time to set it up"
             name="minutes"

@@ -1,4 +1,4 @@
-"""Places that hurt until they are cleared, and screens that are half asked."""
+"""Places that hurt until they are cleared, and screens that are half asked; ratings and floors."""
 
 import sqlalchemy as sa
 from alembic import op
@@ -10,6 +10,9 @@ down_revision = "0019"
 def upgrade() -> None:
     """No place is known to hurt but by what is logged next."""
     _allow("'unasked', 'go', 'limits', 'doctor'")
+    op.add_column("kit_item", sa.Column("rated_kg", sa.Float()))
+    op.execute("UPDATE kit_item SET height_m = 0.01 WHERE height_m < 0.01")
+    _floors("'gripping', 'smooth', 'both'")
     op.create_table(
         "spared_place",
         sa.Column("at", sa.DateTime(timezone=True), nullable=False),
@@ -41,6 +44,12 @@ def upgrade() -> None:
     )
 
 
+def _floors(floors: str) -> None:
+    name = op.f("ck_place_floor")
+    op.drop_constraint(name, "place", type_="check")
+    op.create_check_constraint(name, "place", f"floor IN ({floors})")
+
+
 def _allow(outcomes: str) -> None:
     name = op.f("ck_screening_ck_screening_outcome")
     op.drop_constraint(name, "screening", type_="check")
@@ -52,3 +61,6 @@ def downgrade() -> None:
     op.execute("UPDATE screening SET outcome = 'go' WHERE outcome = 'unasked'")
     _allow("'go', 'limits', 'doctor'")
     op.drop_table("spared_place")
+    op.execute("UPDATE place SET floor = 'gripping' WHERE floor = 'both'")
+    _floors("'gripping', 'smooth'")
+    op.drop_column("kit_item", "rated_kg")

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from invelo.domain.catalogue.movement import Movement
-from invelo.domain.equipment.kit import Floor, Kind
+from invelo.domain.equipment.kit import Floor, Kind, floors_of
 from invelo.domain.ladder.rung import kit_needed
 from invelo.domain.plan.session.work import Item
 
@@ -18,7 +18,7 @@ class Venue:
     Attributes:
         key, name: as stored, as shown.
         kinds: of safe things there.
-        floor: whether feet grip or slide.
+        floor: whether feet grip or slide, or whether there is one of each.
     """
 
     key: str
@@ -38,6 +38,7 @@ class Venue:
         )
 
     def _floor_for(self, movement: Movement) -> bool:
-        if movement.id.startswith("sliding"):
-            return self.floor == "smooth"
-        return self.floor == "gripping" or movement.family not in MATTERS
+        floors = floors_of(self.floor)
+        if movement.floor:
+            return movement.floor in floors
+        return "gripping" in floors or movement.family not in MATTERS

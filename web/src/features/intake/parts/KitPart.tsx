@@ -90,7 +90,9 @@ function PlaceCard({ athleteId, place, person }: CardProps) {
     <section aria-label={place.name} className="mt-3 border border-line">
       <div className="flex flex-wrap items-center gap-x-4 border-b border-hair px-3 py-1.5">
         <h2 className="text-lg">{place.name}</h2>
-        <span className="text-faint">{place.floor} floor</span>
+        <span className="text-faint">
+          {place.floor === "both" ? "a gripping and a smooth" : place.floor} floor
+        </span>
         <Tick label="they train here" on={trains} onChange={train} />
         <span className="flex-1" />
         <Button onClick={() => setAdding(true)} aria-label={`Add kit at ${place.name}`}>
@@ -163,6 +165,7 @@ function NewPlace() {
           options={[
             ["gripping", "gripping: feet hold"],
             ["smooth", "smooth: feet slide"],
+            ["both", "one of each"],
           ]}
           onChange={(event) => put({ name, floor: event.target.value as Place["floor"] })}
         />

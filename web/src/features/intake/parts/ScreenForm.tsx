@@ -9,7 +9,7 @@ import { Tick } from "../../../common/ui/Tick";
 import { Ticks } from "../../../common/ui/Ticks";
 import { Wrong } from "../../../common/ui/Wrong";
 import { DISEASES, MEDICINES, PAIN_PLACES, SIGNS } from "../questions";
-import { Choice } from "./Choice";
+import { YesNo } from "./YesNo";
 
 type Answers = Schema["NewScreen"];
 type Question = NonNullable<Answers["asked"]>[number];
@@ -82,7 +82,7 @@ export function ScreenForm({ athleteId, before }: Props) {
           onChange={(none) => answer("operation", { operated_weeks: null }, none)}
         />
       </div>
-      <Choice
+      <YesNo
         label="Trains already: half an hour, three days a week, for the last three months"
         name="active"
         value={asked("active") ? typed.active : null}
@@ -114,13 +114,13 @@ export function ScreenForm({ athleteId, before }: Props) {
       />
       <fieldset className="mt-3">
         <legend className="lettering">Besides</legend>
-        <Choice
+        <YesNo
           label="Pregnant, or within three months of birth"
           name="pregnant"
           value={asked("pregnancy") ? (typed.pregnant ?? false) : null}
           onChange={(pregnant) => answer("pregnancy", { pregnant })}
         />
-        <Choice
+        <YesNo
           label="Joints that bend further than most people's"
           name="lax"
           value={asked("lax") ? (typed.lax ?? false) : null}

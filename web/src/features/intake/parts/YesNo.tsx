@@ -6,7 +6,7 @@ interface Props {
   onChange: (yes: boolean) => void;
 }
 
-export function Choice({ label, name, value, onChange }: Props) {
+export function YesNo({ label, name, value, onChange }: Props) {
   return (
     <fieldset className="flex flex-wrap items-baseline gap-x-4 pt-1 max-sm:pt-2.5">
       <legend className="sr-only">{label}</legend>

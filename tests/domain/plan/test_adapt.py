@@ -65,13 +65,23 @@ def test_tightness_bears_what_soreness_does_not() -> None:
     assert adapted(tight=("wrist",)).changes == ()
 
 
-def test_missing_kit_is_replaced_by_something_for_the_same_region() -> None:
-    found = adapted(kinds=frozenset({"wall"}))
+def test_missing_kit_is_replaced_by_the_same_pattern() -> None:
+    found = adapted(kinds=frozenset({"wall", "towel"}))
     row = next(one for one in found.changes if one.item == "Row")
     assert "not at hand" in row.why
+    assert row.kept == "the same pattern"
     replaced = next(one for one in found.after.items if one.key == "row")
-    assert "upper back" in replaced.movement.muscles
-    assert replaced.movement.takes(frozenset({"wall"}))
+    assert replaced.movement.family == "horizontal pull"
+    assert replaced.movement.takes(frozenset({"wall", "towel"}))
+
+
+def test_what_only_a_helper_would_do_is_left_out_and_said() -> None:
+    """Nothing in an empty room pulls: no back raise stands for a row."""
+    found = adapted(kinds=frozenset({"wall"}))
+    row = next(one for one in found.changes if one.item == "Row")
+    assert row.to == ""
+    assert "Nothing else for the same region is open today" in row.why
+    assert "row" not in [one.key for one in found.after.items]
 
 
 def test_a_bad_night_eases_effort_and_takes_a_set_of_three() -> None:

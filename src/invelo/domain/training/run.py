@@ -182,9 +182,9 @@ def _off_ladders(item: Item, trainee: Trainee) -> tuple[Choice, ...]:
     own = Choice("here", _rung_of(main), *_told(main))
     choices = [own]
     for fault in main.movement.fault:
-        if fault.easier in trainee.open_movements:
+        if fault.easier:
             movement = catalogue().find_movement(fault.easier)
-            if movement.unit != main.unit:
+            if trainee.shut(movement) or movement.unit != main.unit:
                 continue
             rung = replace(
                 _rung_of(main),
@@ -220,9 +220,9 @@ def without_closed(session: Session, trainee: Trainee) -> tuple[Session, tuple[s
     gone: dict[str, Item | None] = {}
     whys: list[str] = []
     for item in session.items:
-        if item.movement.id not in trainee.open_movements:
+        why = trainee.shut(item.movement, item.main.modifiers)
+        if why:
             gone[item.key] = None
-            why = trainee.why_closed.get(item.movement.id, "it is closed today.")
             whys.append(f"{item.name}: {why}")
     return (session.with_items(gone) if gone else session), tuple(dict.fromkeys(whys))
 

@@ -11,14 +11,17 @@ from invelo.db.queries import athlete_rows, ladder_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.athlete.guard import Guard
 from invelo.domain.athlete.readiness import CHECKS, Check
+from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.estimate import Estimate
 from invelo.domain.ladder.rung import Rung, demand
 from invelo.domain.plan.session.trainee import Near, Stand, Trainee
 from invelo.domain.plan.week.venue import Venue
-from invelo.services.athlete import guard, person, readiness
+from invelo.services.athlete import guard, person, readiness, states
 from invelo.services.equipment import kit
 from invelo.services.ladder import case, ladder
+
+LANES = frozenset(movement.posture.lane for movement in catalogue().movement)
 
 
 def of_athlete(db: Session, athlete: AthleteRow, today: date) -> Trainee:
@@ -38,6 +41,9 @@ def of_athlete(db: Session, athlete: AthleteRow, today: date) -> Trainee:
         level=max(set(levels), key=levels.count) if levels else "beginner",
         rigs=_rigs(guarded, today),
         why_closed={**dict.fromkeys(told.dislikes, "they would rather not."), **refused},
+        guard=guarded,
+        dislikes=frozenset(told.dislikes),
+        states=states.of_lanes(db, athlete.id, LANES, today),
     )
 
 

@@ -17,13 +17,16 @@ from invelo.domain.equipment.kit import Kind
 from invelo.domain.errors import InputError, require_within
 from invelo.domain.estimate import Estimate
 from invelo.domain.ladder.rung import Rung, kit_needed
+from invelo.domain.plan.methods import criterion_for
+from invelo.domain.plan.prescription import Prescription
 from invelo.domain.plan.session.builder import notes_of
 from invelo.domain.plan.session.fit import fit
 from invelo.domain.plan.session.timeline import length
 from invelo.domain.plan.session.totals import hard_sets, torque_seconds, torques
 from invelo.domain.plan.session.trainee import Trainee
 from invelo.domain.plan.session.warm_up import warm_up
-from invelo.domain.plan.session.work import Item, Session, WorkSet
+from invelo.domain.plan.session.work import Item, Session, WorkSet, sets_of
+from invelo.domain.plan.substitutes import Substitute, substitutes
 from invelo.domain.training.log import PAIN_STOP
 
 SPARED = 1
@@ -218,10 +221,18 @@ def _allowed(
     for rung in item.easier:
         if not today.bears(rung.movement) and today.has(rung.movement, rung.modifiers):
             return _longer(item, rung, trainee, why)
-    for movement in _same_region(item.movement, trainee, today, taken):
-        other = trainee.loose(movement, "strength", len(item.sets))
-        other = replace(other, key=item.key, goal=item.goal, role=item.role)
-        return other, Change(item.name, other.name, why, "the region's hard sets")
+    for one in substitutes(
+        item.movement,
+        _asked(item),
+        trainee.body,
+        _open(trainee, today),
+        trainee.states,
+        trainee.level,
+        taken,
+    ):
+        other = _in_place(item, one, trainee)
+        kept = "the same pattern" if one.same_pattern else "the region's hard sets"
+        return other, Change(item.name, other.name, why, kept)
     return None, Change(item.name, "", f"{why} Nothing else for the same region is open today.")
 
 
@@ -271,24 +282,40 @@ def _ratio(work_set: WorkSet, rung: Rung, trainee: Trainee) -> tuple[float, str]
     return max(1.0, before[joint].likely / after[joint].likely), joint.replace("_", " ")
 
 
-def _same_region(
-    movement: Movement, trainee: Trainee, today: Today, taken: set[str]
-) -> Iterator[Movement]:
-    """Open movements in which the same region works, the most of it first, then by name."""
-    region = movement.muscles[0]
-    there = [
-        other
-        for other in catalogue().movement
-        if region in other.muscles
-        and other.id in trainee.open_movements
-        and other.id not in taken
-        and not today.bears(other)
-        and today.has(other, other.own(Modifiers()))
-        and other.unit != "cm"
-        and other.family != "balance and mobility"
-    ]
-    yield from sorted(
-        there, key=lambda other: (-other.share_of(region), other.rest == "skill", other.name)
+def _open(trainee: Trainee, today: Today) -> frozenset[str]:
+    """Movements that nothing closes to them and that the day allows."""
+    return frozenset(
+        movement.id
+        for movement in catalogue().movement
+        if not trainee.shut(movement)
+        and not today.bears(movement)
+        and today.has(movement, movement.own(Modifiers()))
+    )
+
+
+def _asked(item: Item) -> Prescription:
+    main = item.main
+    return Prescription(
+        len(item.sets), main.low, max(main.low, main.high), int(main.rest), main.rpe, main.unit
+    )
+
+
+def _in_place(item: Item, one: Substitute, trainee: Trainee) -> Item:
+    movement = one.movement
+    rung = Rung(
+        movement.name,
+        movement,
+        movement.own(Modifiers()),
+        one.prescription,
+        criterion_for("double_progression", one.prescription),
+    )
+    return replace(
+        item,
+        name=movement.name,
+        sets=sets_of(rung, one.prescription),
+        easier=(),
+        rig=trainee.rig(movement),
+        why=f"Today in place of {item.name}.",
     )
 
 
@@ -326,7 +353,7 @@ def _warmed(session: Session, trainee: Trainee, today: Today) -> Session:
         and not today.bears(item.movement)
         and today.has(item.movement, item.main.modifiers)
     )
-    made = warm_up(items, frozenset())
+    made = warm_up(items, trainee, whole=False)
     easier = tuple(item for item in made.items if not today.bears(item.movement))
     return replace(session, blocks=(replace(made, items=(*general, *easier)), *main))
 

@@ -56,7 +56,7 @@ def fill(slot: Slot, trainee: Trainee, kinds: frozenset[Kind] | None = None) -> 
         return item.with_sets(slot.sets) if slot.sets else item
     named = [catalogue().find_movement(other) for other in slot.movements]
     for movement in named:
-        if movement.id in trainee.open_movements and movement.takes(kinds):
+        if not trainee.shut(movement) and movement.takes(kinds):
             return trainee.loose(movement, slot.purpose, slot.sets)
     tried = ", ".join(other.name.lower() for other in named) or "nothing else is named"
     reasons = dict.fromkeys(
@@ -148,7 +148,7 @@ def dressed(
     """
     opening = trainee.preparation() if prepares is None else tuple(prepares)
     items = [item for block in made for item in block.items]
-    before = [warm_up(items, trainee.open_movements)] if items or opening else []
+    before = [warm_up(items, trainee)] if items or opening else []
     if opening:
         keys = {item.key for item in opening}
         checks = [check for check in trainee.closed_checks if f"check:{check.id}" in keys]

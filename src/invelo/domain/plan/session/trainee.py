@@ -3,8 +3,10 @@
 from collections.abc import Mapping
 from dataclasses import dataclass, field, replace
 
+from invelo.domain.athlete.guard import Guard
 from invelo.domain.athlete.readiness import Check
 from invelo.domain.biomechanics.body import Body
+from invelo.domain.biomechanics.posture.form import Lane
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers, Movement
 from invelo.domain.equipment.kit import Kind
@@ -23,13 +25,14 @@ from invelo.domain.plan.methods import (
 from invelo.domain.plan.prescription import LEAST_USEFUL, Level, Method, Prescription, Purpose
 from invelo.domain.plan.session.work import Item, WorkSet, role_of, sets_of
 from invelo.domain.strength.holds import LONGEST_SHARE
+from invelo.domain.strength.state import State
 
 PREPARES: dict[str, tuple[str, int]] = {
     "one-leg stand": ("one-leg-stand", 3),
     "ankle": ("ankle-rocks", 2),
     "hip": ("held-deep-squat", 3),
     "shoulder": ("wall-slide", 2),
-    "hands behind": ("chest-opening", 2),
+    "hands behind": ("hands-behind-stretch", 2),
     "flat hand": ("knuckle-lifts", 2),
     "wrist": ("wrist-rocks", 2),
     "flat back": ("heel-taps", 2),
@@ -101,6 +104,9 @@ class Trainee:
         level: of movements that stand on no ladder.
         rigs: minutes to set up, by the kind of thing.
         why_closed: of movements that something closes, in words.
+        guard: what closes set-ups to them; None where movements alone say it.
+        dislikes: ids of movements they would rather not do.
+        states: what is known of them today, by lane.
     """
 
     name: str
@@ -111,6 +117,20 @@ class Trainee:
     level: Level = "beginner"
     rigs: Mapping[str, float] = field(default_factory=dict, hash=False)
     why_closed: Mapping[str, str] = field(default_factory=dict, hash=False)
+    guard: Guard | None = field(default=None, hash=False, compare=False)
+    dislikes: frozenset[str] = frozenset()
+    states: Mapping[Lane, State] = field(default_factory=dict, hash=False, compare=False)
+
+    def shut(self, movement: Movement, modifiers: Modifiers | None = None) -> str:
+        """Why a movement, as it is set up, is closed to them; '' where it is open."""
+        if movement.id in self.dislikes:
+            return "they would rather not."
+        if self.guard is not None and modifiers is not None:
+            closed = self.guard.closed(movement, modifiers)
+            return closed.problem if closed else ""
+        if movement.id in self.open_movements:
+            return ""
+        return self.why_closed.get(movement.id, f"the {movement.name.lower()} is closed.")
 
     def stand_in(self, family: str) -> Stand | None:
         """The first ladder whose rung is of a family."""
@@ -121,7 +141,7 @@ class Trainee:
         there is none."""
         for i, near in enumerate((stand.here, *stand.below)):
             rung = near.rung
-            if rung.movement.id not in self.open_movements:
+            if self.shut(rung.movement, rung.modifiers):
                 continue
             needed = kit_needed(rung.movement, rung.modifiers)
             if kinds is None or all(kinds & set(one) for one in needed):
@@ -195,8 +215,8 @@ class Trainee:
         Raises:
             InputError: where something closes it.
         """
-        if movement.id not in self.open_movements:
-            why = self.why_closed.get(movement.id, "something on the Intake sheet closes it.")
+        why = self.shut(movement)
+        if why:
             raise InputError(
                 "movement", f"{movement.name.lower()}: {why}", "Take another, or open it there."
             )
@@ -218,8 +238,12 @@ class Trainee:
         )
 
     def preparation(self) -> tuple[Item, ...]:
-        """The work that opens closed checks, an item each."""
-        return tuple(self._prepares(check) for check in self.closed_checks)
+        """The work that opens closed checks, an item each; what a limit closes is left out."""
+        return tuple(
+            self._prepares(check)
+            for check in self.closed_checks
+            if not self.shut(catalogue().find_movement(PREPARES[check.id][0]))
+        )
 
     def _prepares(self, check: Check) -> Item:
         movement_id, sets = PREPARES[check.id]

@@ -9,6 +9,7 @@ from dataclasses import replace
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.ladder.rung import Rung
+from invelo.domain.plan.session.trainee import Trainee
 from invelo.domain.plan.session.work import Block, Item, WorkSet
 
 LEAST_GENERAL = 300.0
@@ -35,44 +36,62 @@ LEGS = frozenset(
     {"squat", "split and one-leg squat", "lunge and step", "hinge and bridge", "jump and land"}
 )
 
+PULSE: tuple[tuple[str, int], ...] = (
+    ("jog-on-the-spot", 90),
+    ("jumping-jacks", 30),
+    ("stairs-climb", 120),
+    ("march-on-the-spot", 120),
+    ("step-jack", 40),
+)
+"""What raises the pulse, the liveliest first: one of them opens the warm-up."""
+
 GENERAL: tuple[tuple[str, int, frozenset[str]], ...] = (
-    ("jog-on-the-spot", 90, frozenset()),
-    ("jumping-jacks", 20, frozenset()),
     ("arm-circles", 20, ARMS),
+    ("overhead-reach", 16, ARMS),
     ("arms-back-raise", 10, ARMS),
+    ("forward-reach", 12, frozenset({"horizontal pull", "vertical pull", "straight-arm pull"})),
+    ("hands-behind-stretch", 20, frozenset({"dip", "straight arms behind"})),
     ("chest-opening", 20, ARMS),
     ("wrist-rocks", 15, frozenset({"vertical push", "straight-arm push", "compression"})),
+    ("wrist-circles", 15, frozenset({"horizontal push", "vertical push", "straight-arm push"})),
     ("leg-swings", 10, LEGS),
     ("side-lunge", 10, LEGS),
+    ("hip-circles", 12, LEGS),
     ("round-and-hollow", 10, frozenset()),
+    ("trunk-turn", 12, frozenset()),
 )
 """Movement, reps or seconds, and the families it is for; none for all."""
 
-INSTEAD = ("stairs-climb", 120, frozenset[str]())
-"""Where neither jogging nor jumping is open: two minutes of stairs."""
 
-
-def general(families: Iterable[str], open_movements: frozenset[str]) -> tuple[Item, ...]:
-    """What warms up for some families, of what nothing closes; at least five minutes of it."""
+def general(families: Iterable[str], trainee: Trainee) -> tuple[Item, ...]:
+    """What warms up for some families, of what nothing closes: one piece that raises the pulse,
+    then the day's patterns and places; at least five minutes of it."""
     there = frozenset(families)
-    chosen: list[Item] = []
-    livelier = {"jog-on-the-spot", "jumping-jacks"} & open_movements
-    for movement_id, amount, for_families in (*(() if livelier else (INSTEAD,)), *GENERAL):
-        if movement_id not in open_movements or (for_families and not for_families & there):
-            continue
-        movement = catalogue().find_movement(movement_id)
-        work_set = WorkSet(
-            movement.name,
-            movement,
-            movement.own(Modifiers()),
-            amount,
-            amount,
-            EASY_RPE,
-            SHORT_REST,
-            "easy",
-        )
-        chosen.append(Item(f"warm-up:{movement_id}", movement.name, "preparation", (work_set,)))
+    pulse = next((one for one in PULSE if _open(one[0], trainee)), None)
+    chosen = [_piece(*pulse)] if pulse else []
+    for movement_id, amount, for_families in GENERAL:
+        if _open(movement_id, trainee) and (not for_families or for_families & there):
+            chosen.append(_piece(movement_id, amount))
     return _stretched(chosen)
+
+
+def _open(movement_id: str, trainee: Trainee) -> bool:
+    return not trainee.shut(catalogue().find_movement(movement_id))
+
+
+def _piece(movement_id: str, amount: int) -> Item:
+    movement = catalogue().find_movement(movement_id)
+    work_set = WorkSet(
+        movement.name,
+        movement,
+        movement.own(Modifiers()),
+        amount,
+        amount,
+        EASY_RPE,
+        SHORT_REST,
+        "easy",
+    )
+    return Item(f"warm-up:{movement_id}", movement.name, "preparation", (work_set,))
 
 
 def _stretched(chosen: list[Item]) -> tuple[Item, ...]:
@@ -91,32 +110,35 @@ def _seconds(item: Item) -> float:
     )
 
 
-def of_pattern(item: Item) -> Item | None:
-    """One easier set of an item's pattern: the rung below at half the amount, or the same rung."""
+def of_pattern(item: Item, trainee: Trainee | None = None) -> Item | None:
+    """One easier set of an item's pattern: half the amount, on the rung below where that is open
+    and counted alike, or on the same rung."""
     work_set = item.main
     rung: Rung | None = item.easier[0] if item.easier else None
     low = max(1, work_set.low // 2)
     easy = replace(work_set, low=low, high=low, rpe=EASY_RPE, rest=SET_REST, kind="easy", side="")
-    if rung is not None and rung.movement.unit == work_set.unit:
+    shut = trainee is not None and rung and trainee.shut(rung.movement, rung.modifiers)
+    if rung is not None and not shut and rung.movement.unit == work_set.unit:
         easy = easy.on(rung)
     return Item(f"warm-up:{item.key}", easy.name, "preparation", (easy,), rig=item.rig)
 
 
-def warm_up(items: Iterable[Item], open_movements: frozenset[str]) -> Block:
+def warm_up(items: Iterable[Item], trainee: Trainee, *, whole: bool = True) -> Block:
     """The warm-up of a session.
 
     Args:
         items: of the session, in order.
-        open_movements: ids that nothing closes to whoever trains.
+        trainee: who, with what is closed to them.
+        whole: whether the general part is made too.
     """
     given = [item for item in items if item.role in ("skill", "strength")]
     first: dict[str, Item] = {}
     for item in given:
         first.setdefault(item.movement.family, item)
     families = list(first) or [item.movement.family for item in items]
-    easier = tuple(made for item in first.values() if (made := of_pattern(item)))
+    easier = tuple(made for item in first.values() if (made := of_pattern(item, trainee)))
     return Block(
         "warm-up",
-        (*general(families, open_movements), *easier),
+        (*(general(families, trainee) if whole else ()), *easier),
         words="general, then one easier set of each pattern",
     )

@@ -207,10 +207,11 @@ def _of_stand(
     trainee: Trainee, stand: Stand, availability: Availability, places: tuple[Venue, ...]
 ) -> Iterable[Made]:
     movement = stand.movement
-    if movement.id not in trainee.open_movements:
+    why = trainee.shut(movement, stand.here.rung.modifiers)
+    if why:
         raise InputError(
             "rung",
-            trainee.why_closed.get(movement.id, f"the {movement.name.lower()} is closed."),
+            why,
             "Take another rung, or open it on the Intake sheet.",
         )
     if stand.method == "habit":

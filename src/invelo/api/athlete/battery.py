@@ -27,6 +27,7 @@ from invelo.db.queries import athlete_rows
 from invelo.db.tables.athlete import AthleteRow, TestRow
 from invelo.domain import MODEL_VERSION
 from invelo.domain.athlete.battery import PROTOCOL, STOP
+from invelo.domain.athlete.caution import cautions_of
 from invelo.domain.athlete.results import before, between, sides
 from invelo.domain.bench.comparison import LeverageTask
 from invelo.domain.biomechanics.body import Body
@@ -104,7 +105,7 @@ def _card(
         how=test.how,
         protocol=PROTOCOL[movement.unit],
         stop=list(STOP),
-        cautions=list(movement.cautions),
+        cautions=list(cautions_of(movement, changes)),
         figures=[FigureOut.model_validate(figure(load, place)) for place in sorted(ends)],
         norm=NormOut.of(norm, age=age or 0, words=list(norm.words), least=list(band.least))
         if norm and band

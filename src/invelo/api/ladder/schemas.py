@@ -141,6 +141,7 @@ class RungSheet(ResponseModel):
     cues: list[str]
     faults: list[FaultAtRungOut]
     cautions: list[str]
+    limits_of_figure: list[str] = Field(description="What the figure does not tell, for the coach.")
     stress: list[str] = Field(description="Joints and how much they bear.")
     demand: Explained | None
     share: Explained | None

@@ -24,7 +24,7 @@ from invelo.db import access
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.ladder import LadderRow, RungRow
 from invelo.domain import MODEL_VERSION
-from invelo.domain.athlete.caution import STANDING
+from invelo.domain.athlete.caution import STANDING, cautions_of
 from invelo.domain.catalogue.catalogue import CATALOGUE_VERSION
 from invelo.domain.catalogue.movement import STRESS
 from invelo.formats.ladder.shapes import StepPolicyDocument
@@ -147,7 +147,8 @@ def _rung_sheet(seen: ladder.LadderView, index: int) -> RungSheet:
         prime=list(movement.prime),
         cues=list(movement.cues),
         faults=faults_of(movement),
-        cautions=[*movement.cautions, STANDING],
+        cautions=[*cautions_of(movement, seen.measured.rungs[index].modifiers), STANDING],
+        limits_of_figure=list(movement.limits_of_figure),
         stress=[f"{joint}: {STRESS[much]}" for joint, much in movement.stress.items()],
         demand=Explained.model_validate(demand.on_scale) if weighed else None,
         share=Explained.model_validate(load.share) if weighed else None,

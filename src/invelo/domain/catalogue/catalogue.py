@@ -314,4 +314,11 @@ def _inherits(usual: dict[str, dict[str, Any]], entry: dict[str, Any]) -> dict[s
     if family not in usual:
         raise ValueError(f"{entry.get('id')}: no family “{family}” is described.")
     regions = {"prime", "helping"} if {"prime", "helping"} & entry.keys() else set()
-    return {k: v for k, v in usual[family].items() if k not in regions} | entry
+    whole = {k: v for k, v in usual[family].items() if k not in regions} | entry
+    dropped = entry.get("drops_cautions", [])
+    told = [*usual[family].get("cautions", []), *entry.get("cautions", [])]
+    unknown = [line for line in dropped if line not in told]
+    if unknown:
+        raise ValueError(f"{entry.get('id')}: drops a caution its family has not: {unknown[0]}")
+    whole["cautions"] = [line for line in dict.fromkeys(told) if line not in dropped]
+    return whole

@@ -69,6 +69,12 @@ StressedJoint = Literal["wrist", "elbow", "shoulder", "neck", "back", "hip", "kn
 STRESS = {1: "light", 2: "moderate", 3: "hard"}
 """Classes of joint stress in words (common practice): hard ones come once or twice a week."""
 
+RATED: frozenset[Kind] = frozenset({"bar", "rings", "straps", "parallel bars"})
+RATED_CAUTION = "Bar, rings or straps are rated and checked before each use."
+BAND_CAUTION = (
+    "No nick, knot or white crease in the band; its anchor cannot slip or cut; face turned away; "
+    "stretched to 2.5 times its length at most."
+)
 LEAST_PRIME = 20
 """Per cent of the work from which a region is a prime mover here (ours)."""
 
@@ -110,7 +116,10 @@ class Movement:
         also: other terms for it.
         depth: the least and the most depth of a rep.
         stress: joints and how much they bear: 1 light, 2 moderate, 3 hard.
-        cautions: shown on the rung and before a session.
+        cautions: of its own and of its family, shown on the rung and before a session; what follows
+            from kit and posture is in `warnings`.
+        drops_cautions: of the family's, which do not hold for it.
+        limits_of_figure: what the drawn figure does not tell, for the coach, beside the number.
         kit: any one of these is needed; nothing is if it is empty.
         kit_count: so many of it.
         with_kit: what is needed besides: any one of each.
@@ -138,6 +147,8 @@ class Movement:
     depth: tuple[str, ...] = ()
     stress: dict[StressedJoint, Literal[1, 2, 3]] = field(default_factory=dict, hash=False)
     cautions: tuple[str, ...] = ()
+    drops_cautions: tuple[str, ...] = ()
+    limits_of_figure: tuple[str, ...] = ()
     kit: tuple[Kind, ...] = ()
     kit_count: int = 1
     with_kit: tuple[tuple[Kind, ...], ...] = ()
@@ -191,6 +202,17 @@ class Movement:
     def rpe_only(self) -> bool:
         """Whether physics cannot weigh it: the athlete sets the resistance."""
         return self.posture.counted == "rpe"
+
+    @property
+    def warnings(self) -> tuple[str, ...]:
+        """Cautions with what follows from the kit it is done on, each once."""
+        kit = {*self.kit, *(kind for kinds in self.with_kit for kind in kinds)}
+        found = [*self.cautions]
+        if RATED & set(self.kit) and not any("rated" in line for line in found):
+            found.append(RATED_CAUTION)
+        if "band" in kit:
+            found.append(BAND_CAUTION)
+        return tuple(dict.fromkeys(found))
 
     @property
     def muscles(self) -> tuple[Muscle, ...]:

@@ -8796,6 +8796,11 @@ export interface components {
             /** Cautions */
             cautions: string[];
             /**
+             * Limits Of Figure
+             * @description What the figure does not tell, for the coach.
+             */
+            limits_of_figure: string[];
+            /**
              * Stress
              * @description Joints and how much they bear.
              */

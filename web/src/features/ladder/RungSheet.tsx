@@ -212,6 +212,11 @@ function Advice({ full }: { full: Schema["RungSheet"] }) {
           </li>
         ))}
       </ul>
+      {full.limits_of_figure.length > 0 && (
+        <p className="pt-2 text-sm text-faint">
+          What the figure does not tell: {full.limits_of_figure.join(" ")}
+        </p>
+      )}
       <h3 className="lettering pt-2">Caution</h3>
       {full.cautions.map((caution) => (
         <p key={caution}>{caution}</p>

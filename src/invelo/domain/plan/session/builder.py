@@ -9,7 +9,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from itertools import pairwise
 
-from invelo.domain.athlete.caution import BEFORE_A_SESSION
+from invelo.domain.athlete.caution import BEFORE_A_SESSION, cautions_of
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.errors import InputError
@@ -188,5 +188,7 @@ def group(shape: SessionTemplate, people: Sequence[Trainee]) -> GroupSession:
 
 def cautions(session: Session) -> tuple[str, ...]:
     """Said before a session starts: the standing ones, then each movement's own."""
-    own = (line for item in session.items for line in item.movement.cautions)
+    sets = (work_set for item in session.items for work_set in item.sets)
+    set_ups = dict.fromkeys((work_set.movement, work_set.modifiers) for work_set in sets)
+    own = (line for set_up in set_ups for line in cautions_of(*set_up))
     return tuple(dict.fromkeys((*BEFORE_A_SESSION, *own)))

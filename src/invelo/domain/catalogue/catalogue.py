@@ -22,7 +22,7 @@ from invelo.domain.errors import InputError
 from invelo.domain.plan.session.template import SessionTemplate
 from invelo.domain.strength.tempo import Tempo
 
-CATALOGUE_VERSION = "4"
+CATALOGUE_VERSION = "5"
 """Version of the movements as data; stored beside every result that used them."""
 
 

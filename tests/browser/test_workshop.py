@@ -193,7 +193,7 @@ def test_the_catalogue_is_searched_and_two_of_one_name_stay_two(signed_in: Page)
     page = signed_in
     page.opens_ladder("Oda Fenwick")
     page.press("/")
-    page.sees("195 of 195 movements")
+    page.sees("206 of 206 movements")
     page.select("Region", "adductors")
     page.select("Kit", "none needed")
     page.sees("Deep squat from side to side")

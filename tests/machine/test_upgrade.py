@@ -18,7 +18,7 @@ from invelo.demo.theatre import COACH_EMAIL, COACH_PASSWORD
 from invelo.runtime import postgres
 from invelo.runtime.settings import Settings
 from invelo.services import archive
-from tests.api.coach import Coach
+from tests.api.coach import Coach, problem
 from tests.conftest import Clock, fresh
 
 DUMP = Path(__file__).parent / "data" / "old_release.sql"
@@ -102,8 +102,13 @@ def test_every_place_opens_for_everyone(coach: Coach) -> None:
         assert len(review["sessions"]) >= 4
         assert all(session["sets"] for session in review["sessions"])
         assert coach.get(f"/api/ladders/{ladder}/trends")["reach"]
-        for place in ("floor", "week", "screen", "battery", "person", "history"):
+        for place in ("floor", "screen", "battery", "person", "history"):
             assert coach.get(f"/api/athletes/{athlete}/{place}")
+        week = coach.client.get(f"/api/athletes/{athlete}/week")
+        if stands_open(coach, ladder):
+            assert week.status_code == 200
+        else:  # the only kit of that height was never approved
+            assert "waits for a photo" in problem(week, 422)["problem"]
 
 
 def ladders(coach: Coach) -> list[str]:

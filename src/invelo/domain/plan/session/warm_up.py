@@ -70,6 +70,8 @@ def general(families: Iterable[str], trainee: Trainee) -> tuple[Item, ...]:
     pulse = next((one for one in PULSE if _open(one[0], trainee)), None)
     chosen = [_piece(*pulse)] if pulse else []
     for movement_id, amount, for_families in GENERAL:
+        if sum(_seconds(item) for item in chosen) >= LEAST_GENERAL:
+            break
         if _open(movement_id, trainee) and (not for_families or for_families & there):
             chosen.append(_piece(movement_id, amount))
     return _stretched(chosen)

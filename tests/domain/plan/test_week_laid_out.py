@@ -1,17 +1,21 @@
 """From where someone stands to a week: what it holds, how often, what the trade says of it."""
 
 from dataclasses import replace
+from datetime import date
 from itertools import pairwise
 
 import pytest
 
+from invelo.domain.athlete.guard import Guard
 from invelo.domain.athlete.readiness import CHECKS
+from invelo.domain.athlete.spared import SparedPlace
+from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.errors import InputError
 from invelo.domain.plan.session.order import interference
 from invelo.domain.plan.session.plan_overrides import NOTHING_BY_HAND
 from invelo.domain.plan.session.timeline import length
 from invelo.domain.plan.session.trainee import Stand, Trainee
-from invelo.domain.plan.week.advice import advise_days, low_resistance
+from invelo.domain.plan.week.advice import advise_days, low_resistance, missing_pull, missing_push
 from invelo.domain.plan.week.course import CourseWeek, course, paced
 from invelo.domain.plan.week.problem import Day, Pin
 from invelo.domain.plan.week.progress import PlannedWeek
@@ -276,3 +280,16 @@ def test_top_singles_wait_until_the_way_back_is_done() -> None:
 def test_a_block_out_of_range_is_refused(given: dict[str, float]) -> None:
     with pytest.raises(InputError):
         course(**given)  # type: ignore[arg-type]
+
+
+def test_nothing_closed_is_named_to_put_push_and_pull_right() -> None:
+    """Whose wrist hurts is not told to add a push-up."""
+    sore = Guard(spared=(SparedPlace("wrist", date(2026, 3, 2), 5),), passed=frozenset())
+    who = replace(trainee(stand("row", "row")), guard=sore, open_movements=sore.open_movements)
+    told = missing_push(who)
+    assert "push-up" not in told
+    named = told.removeprefix("Nothing pushes this week: add the ").rstrip(".")
+    assert any(one.name.lower() == named and not who.shut(one) for one in catalogue().movement)
+    shut = replace(who, guard=Guard(doctor="ask first"), open_movements=frozenset())
+    assert "nothing that pushes is open" in missing_push(shut)
+    assert "nothing that pulls is open" in missing_pull((), shut)

@@ -3,10 +3,11 @@
 Source: common practice, where a constant does not say otherwise.
 """
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import date
 from statistics import median
 
+from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.plan.session.trainee import Trainee
 from invelo.domain.plan.week.course import LAYOFF_WEEKS
@@ -77,21 +78,49 @@ def notices(
     push = any(task.push for task in problem.tasks)
     pull = any(task.pull for task in problem.tasks)
     if push and not pull:
-        found.append(missing_pull(places))
+        found.append(missing_pull(places, trainee))
     if pull and not push:
-        found.append("Nothing pushes this week: add a push-up, which takes no kit.")
+        found.append(missing_push(trainee))
     if len(problem.days) == 1:
         found.append("One day a week is too little for a region: two at least, three are good.")
     found += [f"{item.name}: {item.why}" for item in trainee.preparation()]
     return tuple(found)
 
 
-def missing_pull(places: tuple[Venue, ...]) -> str:
-    """What is missing for a pull, and the cheapest safe remedy."""
+PUSHES = ("push-up", "knee-push-up", "wall-push-up", "dip", "palm-squeeze", "wall-press-hold")
+"""What pushes, the plainest first."""
+
+PULLS = ("row", "upright-row", "feet-helped-pull-up", "pull-up", "towel-row", "towel-foot-row")
+"""What pulls, the plainest first."""
+
+
+def _open_of(ids: tuple[str, ...], trainee: Trainee) -> str:
+    """The first of some movements that is open to someone with any kit, by name; '' for none."""
+    if trainee.guard is not None:
+        anywhere = replace(trainee.guard, rooms=())
+        trainee = replace(trainee, guard=anywhere, open_movements=anywhere.open_movements)
+    movements = (catalogue().find_movement(movement_id) for movement_id in ids)
+    named = (one.name.lower() for one in movements if not trainee.shut(one))
+    return next(named, "")
+
+
+def missing_push(trainee: Trainee) -> str:
+    """What would push, of what is open to them."""
+    first = _open_of(PUSHES, trainee)
+    if not first:
+        return "Nothing pushes this week, and nothing that pushes is open now."
+    return f"Nothing pushes this week: add the {first}."
+
+
+def missing_pull(places: tuple[Venue, ...], trainee: Trainee) -> str:
+    """What is missing for a pull, and the cheapest safe remedy that is open to them."""
+    first = _open_of(PULLS, trainee)
+    if not first:
+        return "Nothing pulls this week, and nothing that pulls is open now."
     kinds = frozenset[Kind]().union(*(place.kinds for place in places))
     names = ", ".join(place.name for place in places) or "the places given"
     if {"bar", "rings", "straps"} & kinds:
-        return f"Nothing pulls this week, though {names} has what it takes: add a row or a pull-up."
+        return f"Nothing pulls this week, though {names} has what it takes: add the {first}."
     if "towel" in kinds or "stick" in kinds:
         return (
             "Nothing pulls this week: with the towel or stick at hand, add the seated row against "

@@ -69,6 +69,8 @@ def _binds(problem: PlanningProblem, plan: Plan, task: WeekTask, day: Day) -> st
     new = [breach for breach in breaches(problem, more) if breach.words not in before]
     if new:
         return "; ".join(dict.fromkeys(_short(breach) for breach in new))
+    if score(problem, more).points <= score(problem, plan).points:
+        return "it fits: plan again"
     return f"it fits, but {_worse(problem, plan, more)}"
 
 

@@ -12,7 +12,7 @@ from invelo.domain.athlete.strain import AVERAGE, MEASURES, QUANTITIES, strains
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.biomechanics.figure import Point, figures
 from invelo.domain.biomechanics.reading import reading
-from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.catalogue import ReadyLadder, catalogue
 from invelo.domain.catalogue.movement import Modifiers, Movement
 from invelo.domain.errors import InputError
 
@@ -129,8 +129,8 @@ def test_every_movement_is_measured_for_every_body(movement: Movement) -> None:
 
 
 @pytest.mark.parametrize("age", range(6, 16))
-def test_named_kinds_are_closed_to_children_and_every_ladder_keeps_three_rungs(age: int) -> None:
-    """Common practice. Ladders of levers, of one arm and of added load are no children's goals."""
+def test_named_kinds_are_closed_to_children(age: int) -> None:
+    """Common practice."""
     guard = Guard(passed=EVERY_CHECK, age=age)
     for lever in ("planche", "tuck-planche", "planche-lean", "front-lever", "back-lever"):
         assert lever in guard.refused
@@ -138,6 +138,20 @@ def test_named_kinds_are_closed_to_children_and_every_ladder_keeps_three_rungs(a
         assert one_arm in guard.refused
     assert {"landing", "one-leg-jump"} <= set(guard.refused)
     assert {"push-up", "pull-up", "tuck-l-sit", "uneven-push-up", "squat"} <= guard.open_movements
+
+
+NO_CHILDS_GOAL = {"planche", "front-lever", "loaded-dip", "loaded-pull-up", "household-arms"}
+"""Levers and added load: nothing of them is for children."""
+
+
+@pytest.mark.parametrize("ladder", catalogue().ladder, ids=lambda one: one.id)
+def test_a_child_has_three_rungs_where_the_skill_allows(ladder: ReadyLadder) -> None:
+    guard = Guard(passed=EVERY_CHECK, age=10)
+    open_rungs = [rung for rung in ladder.rungs if guard.closed(rung.of, rung.modifiers()) is None]
+    if ladder.id in NO_CHILDS_GOAL:
+        assert len(open_rungs) <= 1
+    else:
+        assert len(open_rungs) >= 3
 
 
 def test_limits_are_told_tightest_first_and_end_on_their_day() -> None:

@@ -292,6 +292,7 @@ def looked(page: Page) -> None:
     if "Look at the week" in page.text:
         page.click("Look at the week")
         page.sees_not("was not looked at yet")
+        page.until(lambda: not [one for one in page.find_all("main button") if one.text == "Stop"])
 
 
 def main() -> None:

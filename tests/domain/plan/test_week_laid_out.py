@@ -10,6 +10,7 @@ from invelo.domain.athlete.guard import Guard
 from invelo.domain.athlete.readiness import CHECKS
 from invelo.domain.athlete.spared import SparedPlace
 from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.equipment.kit import KitItem, Room, SafetyCheck
 from invelo.domain.errors import InputError
 from invelo.domain.plan.session.order import interference
 from invelo.domain.plan.session.plan_overrides import NOTHING_BY_HAND
@@ -22,8 +23,8 @@ from invelo.domain.plan.week.progress import PlannedWeek
 from invelo.domain.plan.week.score import breaches, days_of, sets_of_regions
 from invelo.domain.plan.week.solve import solve
 from invelo.domain.plan.week.tasks import SPREAD, Availability, BuiltProblem, Extra, build_problem
-from invelo.domain.plan.week.venue import Venue
-from tests.domain.people import EVERYTHING, stand, trainee
+from invelo.domain.plan.week.venue import Stock, Venue
+from tests.domain.people import AVERAGE, EVERYTHING, stand, trainee
 
 PUSH = stand("push", ("knee-push-up", 20.0), ("push-up", 11.0), at=1)
 PULL = stand("pull", ("bent-knee-row", 18.0), ("row", 10.0), at=1)
@@ -293,3 +294,21 @@ def test_nothing_closed_is_named_to_put_push_and_pull_right() -> None:
     shut = replace(who, guard=Guard(doctor="ask first"), open_movements=frozenset())
     assert "nothing that pushes is open" in missing_push(shut)
     assert "nothing that pulls is open" in missing_pull((), shut)
+
+
+def test_a_day_is_not_planned_where_the_bar_is_too_low() -> None:
+    """Rings at one place and a low bar at the other: pull-ups stand where one can hang."""
+    looked = SafetyCheck(date(2026, 3, 2), True, "Ilse Marn")
+
+    def venue(key: str, item: KitItem) -> Venue:
+        room = Room(key, "gripping", (item,))
+        stock = Stock(room, AVERAGE, date(2026, 3, 2))
+        return Venue(key, key, frozenset({item.kind}), stock=stock)
+
+    low = venue("yard", KitItem("bar", "rail", 1.05, check=looked))
+    high = venue("stage", KitItem("rings", "rings", 2.4, check=looked))
+    hanging = stand("hang", "pull-up")
+    item = trainee(hanging).item(hanging)
+    assert high.allows(item)
+    assert not low.allows(item)
+    assert not high.without_kit().allows(item)

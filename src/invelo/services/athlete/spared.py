@@ -29,13 +29,8 @@ it was (ours)."""
 
 def of_row(row: SparedPlaceRow) -> SparedPlace:
     """A row as the domain sees it."""
-    return SparedPlace(
-        PLACE.validate_python(row.place), row.local_date, row.pain, _day(row.cleared_at)
-    )
-
-
-def _day(at: datetime | None) -> date | None:
-    return at.date() if at else None
+    cleared = Moment(row.cleared_at, row.time_zone).local_date if row.cleared_at else None
+    return SparedPlace(PLACE.validate_python(row.place), row.local_date, row.pain, cleared)
 
 
 def open_places(db: Session, athlete_id: UUID) -> tuple[SparedPlace, ...]:

@@ -16,7 +16,7 @@ from invelo.domain.equipment.kit import Kind
 from invelo.domain.estimate import Estimate
 from invelo.domain.ladder.rung import Rung, demand
 from invelo.domain.plan.session.trainee import Near, Stand, Trainee
-from invelo.domain.plan.week.venue import Venue
+from invelo.domain.plan.week.venue import Stock, Venue
 from invelo.services.athlete import guard, person, readiness, states
 from invelo.services.equipment import kit
 from invelo.services.ladder import case, ladder
@@ -105,10 +105,12 @@ def _rigs(guarded: Guard, today: date) -> dict[str, float]:
 def venues_of(db: Session, athlete_id: UUID, today: date) -> tuple[Venue, ...]:
     """The places an athlete trains at, as a week sees them."""
     venues = []
+    body = guard.of_athlete(db, athlete_id, today).body
     for place_id in person.of_athlete(db, athlete_id).places:
         for room in kit.rooms(db, (place_id,)):
             safe: frozenset[Kind] = frozenset(
                 item.kind for item in room.items if not item.unavailable_reason(today)
             )
-            venues.append(Venue(place_id, room.name, safe, room.floor))
+            stock = Stock(room, body, today)
+            venues.append(Venue(place_id, room.name, safe, room.floor, stock))
     return tuple(venues)

@@ -205,7 +205,7 @@ def view(
     laid = build_problem(
         who,
         replace(asked, days=days, pins=tuple(pin for pin in asked.pins if pin.day in open_days)),
-        [replace(spot, kinds=frozenset()) if spot.key in lost.places else spot for spot in spots],
+        [spot.without_kit() if spot.key in lost.places else spot for spot in spots],
         placed,
         _hard_before(db, athlete.id, week_start),
     )

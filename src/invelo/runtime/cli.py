@@ -297,8 +297,9 @@ def predict(source: Source = "-", schema: Schema = False) -> None:  # type: igno
 def review(source: Source = "-", schema: Schema = False) -> None:  # type: ignore[assignment]
     """Sessions on a ladder to what is known and what comes next: a JSON list in, a list out."""
     from invelo.formats.scripts import review as exchange
+    from invelo.formats.scripts.review_shapes import requests
 
-    _answer(source, schema, exchange.requests, exchange.review)
+    _answer(source, schema, requests, exchange.review)
 
 
 ObjectSource = Annotated[

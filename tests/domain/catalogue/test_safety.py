@@ -50,8 +50,7 @@ def test_what_is_called_easier_is_easier(harder: Movement, easier: Movement) -> 
 @pytest.mark.parametrize("movement", EVERY, ids=lambda one: one.id)
 def test_cautions_of_the_family_stand_beside_its_own(movement: Movement) -> None:
     family = next(one for one in catalogue().family if one.name == movement.family)
-    usual = family.usual.get("cautions", ()) if isinstance(family.usual, dict) else ()
-    for line in usual:
+    for line in family.usual.get("cautions", ()):
         assert line in movement.cautions or line in movement.drops_cautions
     said = cautions_of(movement, Modifiers())
     assert len(set(said)) == len(said)
@@ -67,7 +66,7 @@ def test_what_is_hung_from_is_rated_and_bands_are_looked_at(movement: Movement) 
         assert "rated" in said or "check" in said
     if "band" in movement.kit:
         assert BAND_CAUTION in said
-    if of(movement)["head down"] >= 30.0 if "head down" in of(movement) else False:
+    if of(movement).get("head down", 0.0) >= 30.0:
         assert HEAD_DOWN in said
 
 

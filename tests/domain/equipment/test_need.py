@@ -13,7 +13,7 @@ from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.catalogue.needs import needs_of
 from invelo.domain.equipment.kit import KitItem, Room, SafetyCheck, lapsing
-from invelo.domain.equipment.need import Need, missing, pieces, serves
+from invelo.domain.equipment.need import Need, missing, pieces
 from invelo.domain.errors import InputError
 
 TODAY = date(2026, 3, 2)
@@ -141,7 +141,7 @@ def test_the_fitting_piece_that_takes_least_is_picked() -> None:
     low, near, far = thing("bar", 1.0), thing("rings", 2.4), thing("bar", 2.2, setup_minutes=5)
     room = Room("Stage", "gripping", (low, far, near))
     assert pieces([need], room, TODAY) == (near,)
-    assert not serves(need, low, TODAY)
+    assert need.lacks(low, TODAY)
     assert pieces([need], Room("Truck", "gripping", (low,)), TODAY) is None
 
 

@@ -212,12 +212,17 @@ def random_week(seed: int) -> PlanningProblem:
     )
 
 
+TOO_SHORT = {58, 69}
+"""Weeks of these seeds with too few minutes for one day of each ladder."""
+
+
 @pytest.mark.parametrize("seed", range(100))
 def test_nothing_asked_is_dropped_while_it_fits(seed: int) -> None:
     problem = random_week(seed)
     found = solve(problem, steps=5.0)
-    if found.relaxed:
-        return  # too little time for one day of each: what gave way is named
+    if found.relaxed:  # too little time for one day of each: what gave way is named
+        assert seed in TOO_SHORT
+        return
     for one in problem.tasks:
         there = {day for key, day in found.plan if key == one.key}
         if len(there) >= one.asked:

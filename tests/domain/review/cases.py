@@ -4,7 +4,8 @@ from datetime import date, timedelta
 from typing import Any
 
 from invelo.domain.catalogue.catalogue import catalogue
-from invelo.formats.scripts.review import ReviewAnswer, ReviewRequest, review
+from invelo.formats.scripts.review import review
+from invelo.formats.scripts.review_shapes import ReviewAnswer, ReviewRequest
 
 TODAY = date(2026, 6, 29)
 """A Monday."""

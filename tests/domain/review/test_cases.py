@@ -6,7 +6,7 @@ from typing import Any
 
 import pytest
 
-from invelo.formats.scripts.review import ReviewAnswer
+from invelo.formats.scripts.review_shapes import ReviewAnswer
 from tests.domain.review.cases import (
     BAR,
     LEVER,

@@ -4,7 +4,7 @@ from invelo.domain.athlete.strain import Strains
 from invelo.domain.catalogue.movement import Modifiers
 
 CHILD, YOUNG_CHILD, OLDER = 16, 10, 65
-"""Years: under the first the own body only; under the second sets are play; from the third balance
+"""Years: under the first bodyweight only; under the second sets are play; from the third balance
 and landing are looked at first."""
 
 ONE_HAND = 70.0
@@ -35,5 +35,5 @@ def closed_by_age(age: int | None, asked: Strains, modifiers: Modifiers) -> str:
     if asked.get("impact", 0.0) >= DROP:
         return f"no drops and no hops for distance on one leg under {CHILD}"
     if modifiers.added_load.total > 0.0:
-        return f"no added load under {CHILD}: the own body only"
+        return f"no added load under {CHILD}: bodyweight only"
     return ""

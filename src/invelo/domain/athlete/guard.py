@@ -16,7 +16,8 @@ from invelo.domain.biomechanics.body import Body
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers, Movement
 from invelo.domain.catalogue.needs import needs_of
-from invelo.domain.equipment.kit import Kind, Room, kit_unavailable_reason, told
+from invelo.domain.days import day_words
+from invelo.domain.equipment.kit import Kind, Room, kit_unavailable_reason
 from invelo.domain.equipment.need import missing
 
 ClosedBy = Literal["screen", "age", "limit", "pain", "readiness", "kit"]
@@ -95,7 +96,7 @@ class Guard:
                     return Closed(
                         "pain",
                         f"the {name} loads the {place.place}, which hurts: spared since "
-                        f"{told(place.since)}.",
+                        f"{day_words(place.since)}.",
                         "Take what is proposed instead, or clear the place once it is well.",
                     )
         asked = strains(AVERAGE, movement, as_set_up)

@@ -260,8 +260,8 @@ def screen(answers: Answers, today: date) -> Screened:
         findings.append(
             Finding(
                 "child",
-                f"Under {CHILD}: easier variations, the own body only, no straight-arm levers, no "
-                f"more than {ONE_HAND:g} % on one hand, no drops, no set to its end.",
+                f"Under {CHILD}: easier variations, bodyweight only, no straight-arm levers, no "
+                f"more than {ONE_HAND:g} % on one hand, no drops, no AMRAP sets.",
                 PRACTICE,
             )
         )

@@ -5,6 +5,7 @@ from dataclasses import dataclass, replace
 from datetime import date, timedelta
 from typing import Literal
 
+from invelo.domain.days import day_words
 from invelo.domain.equipment.loads import Thing, weights
 from invelo.domain.errors import InputError, require_within
 from invelo.domain.strength.bands import Band
@@ -142,7 +143,7 @@ class KitItem:
         if self.check is None:
             return "not checked yet"
         if (today - self.check.day).days > CHECK_DAYS:
-            return f"its check of {told(self.check.day)} has run out: look again"
+            return f"its check of {day_words(self.check.day)} has run out: look again"
         return ""
 
 
@@ -160,16 +161,13 @@ def lapsing(items: Iterable[KitItem], today: date) -> tuple[str, ...]:
         left = (last - today).days
         if left < 0:
             found.append(
-                f"The check of “{item.name}” ran out on {told(last)}: closed until you look."
+                f"The check of “{item.name}” ran out on {day_words(last)}: closed until you look."
             )
         elif left <= WARN_DAYS:
-            found.append(f"The check of “{item.name}” runs out on {told(last)}: look at it before.")
+            found.append(
+                f"The check of “{item.name}” runs out on {day_words(last)}: look at it before."
+            )
     return tuple(found)
-
-
-def told(day: date) -> str:
-    """A day in words: 5 Dec 2026."""
-    return f"{day.day} {day:%b %Y}"
 
 
 def rebuilt(before: KitItem, after: KitItem) -> bool:

@@ -42,12 +42,13 @@ class Need:
             return f"it needs {self.count} of “{item.name}”, and there is {item.count}"
         if item.rated is not None and item.rated < self.bears:
             return f"“{item.name}” bears {item.rated:g} kg, and {self.bears:.0f} kg are on it"
-        if item.height is not None and not any(self._within(h) for h in heights_of(item)):
+        if item.height is not None and not self._high_enough_and_no_more(item):
             return f"“{item.name}” at {item.height:.2f} m is {self._misfit(item)}{self._for}"
         return ""
 
-    def _within(self, height: float) -> bool:
-        return self.low - 1e-6 <= height <= self.high + 1e-6
+    def _high_enough_and_no_more(self, item: KitItem) -> bool:
+        high = inf if item.kind in ADJUSTABLE else self.high
+        return any(self.low - 1e-6 <= height <= high + 1e-6 for height in heights_of(item))
 
     def _misfit(self, item: KitItem) -> str:
         low = max(heights_of(item)) < self.low
@@ -65,21 +66,12 @@ class Need:
 
 
 def heights_of(item: KitItem) -> tuple[float, ...]:
-    """Heights a thing can be used at, m: as many steps of a stair, the anchor of what is let
-    down from it and every height under that."""
+    """Heights of a thing, m: of each step of a stair that is used; of what is let down, its
+    anchor's."""
     height = item.height or 0.0
     if item.kind == "stairs":
         return tuple(round(step * height, 3) for step in range(1, MOST_STEPS + 1))
     return (height,)
-
-
-def serves(need: Need, item: KitItem, today: date) -> bool:
-    """Whether a thing serves."""
-    if item.kind in ADJUSTABLE and item.height is not None and item.height > need.high:
-        return not Need(need.kinds, need.low, inf, need.count, need.what, need.bears).lacks(
-            item, today
-        )
-    return not need.lacks(item, today)
 
 
 def pieces(needs: Iterable[Need], room: Room, today: date) -> tuple[KitItem, ...] | None:
@@ -88,7 +80,7 @@ def pieces(needs: Iterable[Need], room: Room, today: date) -> tuple[KitItem, ...
     found = []
     for need in needs:
         able = [
-            item for item in room.items if item.kind in need.kinds and serves(need, item, today)
+            item for item in room.items if item.kind in need.kinds and not need.lacks(item, today)
         ]
         if not able:
             return None
@@ -134,6 +126,7 @@ def _first_lack(needs: tuple[Need, ...], room: Room, today: date) -> str:
         there = [item for item in room.items if item.kind in need.kinds]
         if not there:
             return f"it needs {need.words}, and there is none at {room.name}"
-        if not any(serves(need, item, today) for item in there):
-            return need.lacks(there[0], today) or f"“{there[0].name}” does not serve"
+        lacking = [need.lacks(item, today) for item in there]
+        if all(lacking):
+            return lacking[0]
     return ""

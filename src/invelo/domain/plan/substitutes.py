@@ -21,9 +21,6 @@ from invelo.domain.strength.state import State
 UNTESTED_RPE = 6.5
 """Effort asked of someone of whom nothing tells what they can do there (common practice)."""
 
-TOO_LIGHT = 25.0
-"""Reps from which a substitute is too light to stand for a strength set (common practice)."""
-
 
 @dataclass(frozen=True)
 class Substitute:
@@ -104,8 +101,6 @@ def _fitted(
         return None
     high = max(int(least), min(asked.high, floor(there)))
     low = min(asked.low, high)
-    if likely > TOO_LIGHT and other.unit == "reps":
-        high = max(high, asked.high)
     return replace(asked, low=low, high=high, unit=other.unit), likely
 
 

@@ -11,8 +11,9 @@ from math import exp, log
 
 import numpy as np
 
-from invelo.domain.estimate import Z80, Array, Derivation, Estimate, Input
+from invelo.domain.estimate import Array, Derivation, Estimate, Input
 from invelo.domain.plan.prescription import Criterion
+from invelo.domain.review.trend import percent_a_week
 from invelo.domain.strength.fatigue import FRESH
 from invelo.domain.strength.state import (
     GROWTH_FADES,
@@ -142,7 +143,7 @@ def forecast(
 def growth_told(state: State) -> Estimate:
     """Growth of capacity as the state knows it, % a week: what a forecast begins with."""
     growth, error = state.growth
-    likely, low, high = (100 * float(np.expm1(growth + k * Z80 * error)) for k in (0, -1, 1))
+    likely, low, high = percent_a_week(growth, error)
     return Estimate(
         likely,
         low,

@@ -27,6 +27,12 @@ class TrendPoint:
     value: float
 
 
+def percent_a_week(slope: float, error: float) -> tuple[float, float, float]:
+    """Growth, % a week, with its 80 % range, from that of the logarithm and its standard error."""
+    likely, low, high = (100 * float(np.expm1(slope + k * Z80 * error)) for k in (0, -1, 1))
+    return likely, low, high
+
+
 @dataclass(frozen=True)
 class Trend:
     """A line through points, robust against single ones.
@@ -56,9 +62,7 @@ class Trend:
     @property
     def growth(self) -> Estimate:
         """Growth, % a week."""
-        likely, low, high = (
-            100 * float(np.expm1(self.slope + k * Z80 * self.error)) for k in (0, -1, 1)
-        )
+        likely, low, high = percent_a_week(self.slope, self.error)
         return Estimate(
             likely,
             low,

@@ -5,6 +5,7 @@ from datetime import date
 from typing import Literal
 
 from invelo.domain.athlete.spared import SparedPlace
+from invelo.domain.days import day_words
 from invelo.domain.review.workload import RATIO_EASE, RATIO_WORD
 
 MISSED_DAYS = 5
@@ -64,8 +65,8 @@ def flags(condition: Condition, today: date) -> tuple[Flag, ...]:
         flags.append(Flag("stopped", "movement stopped"))
     for sore in condition.spared:
         ask = ": ask how it is" if today >= sore.ask_on else ""
-        since = f"{sore.since.day} {sore.since:%b}"
-        flags.append(Flag("stopped", f"{sore.place} spared since {since}{ask}", sore.pain))
+        text = f"{sore.place} spared since {day_words(sore.since)}{ask}"
+        flags.append(Flag("stopped", text, sore.pain))
     if condition.pain:
         place = condition.pain_place or "unnamed place"
         flags.append(Flag("pain", f"pain {condition.pain} of 10, {place}", condition.pain))

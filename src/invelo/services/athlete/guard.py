@@ -22,15 +22,16 @@ def of_athlete(db: Session, athlete_id: UUID, today: date) -> Guard:
     screened = screen.standing(db, athlete_id, today)
     now = screened.now
     measures = athlete_rows.measurements(db, athlete_id)
+    shown = readiness.newest(db, athlete_id).values()
     return Guard(
         doctor=now.referral.sentence if now.outcome == "doctor" else "",
         limits=now.limits,
-        passed=readiness.passed(db, athlete_id),
+        passed=frozenset(one.check for one in shown if one.passed),
         rooms=tuple(kit.rooms(db, person.of_athlete(db, athlete_id).places)),
         today=today,
         age=screen.age_on(screened.screening, today),
         body=body_of(measures[-1]) if measures else AVERAGE,
-        failed=readiness.failed(db, athlete_id),
+        failed=frozenset(one.check for one in shown if not one.passed),
         spared=spared.open_places(db, athlete_id),
     )
 

@@ -24,20 +24,6 @@ def newest(db: Session, athlete_id: UUID) -> dict[CheckId, CheckResult]:
     return found
 
 
-def passed(db: Session, athlete_id: UUID) -> frozenset[CheckId]:
-    """The checks that are open."""
-    return frozenset(
-        check_result.check
-        for check_result in newest(db, athlete_id).values()
-        if check_result.passed
-    )
-
-
-def failed(db: Session, athlete_id: UUID) -> frozenset[CheckId]:
-    """The checks that were tried last without being passed."""
-    return frozenset(one.check for one in newest(db, athlete_id).values() if not one.passed)
-
-
 def record(
     db: Session, athlete: AthleteRow, shown_id: UUID, shown: CheckResult, moment: Moment
 ) -> ReadinessRow:

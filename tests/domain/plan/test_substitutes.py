@@ -116,7 +116,37 @@ def test_the_same_pattern_comes_first_and_never_by_a_helper() -> None:
     first_other = next(i for i, one in enumerate(found) if not one.same_pattern)
     assert all(not one.same_pattern for one in found[first_other:])
     for one in found[first_other:]:
-        assert "chest" in one.movement.prime
+        assert find("push-up").prime.keys() & one.movement.prime.keys()
+
+
+@pytest.mark.parametrize("place", ["wrist", "knee", "shoulder", "elbow", "back"])
+@pytest.mark.parametrize("name", [*PATTERNS[:5], "tuck-l-sit", "plank", "planche-lean"])
+def test_nobody_untested_is_given_a_skill_of_another_pattern(name: str, place: str) -> None:
+    """No front lever for a sore back that cannot plank, no turning through for a sore wrist."""
+    guard = Guard(spared=(SparedPlace(place, TODAY, 5),), passed=EVERY_CHECK)  # type: ignore[arg-type]
+    of = find(name)
+    asked = ASKED if of.unit == "reps" else Prescription(3, 10, 20, 90, 8.0, "s")
+    for one in substitutes(of, asked, AVERAGE, guard.open_movements, {}):
+        other = one.movement
+        assert other.family == of.family or "lever" not in other.id
+        assert other.family == of.family or other.rest != "skill"
+        assert one.prescription.rpe <= UNTESTED_RPE
+
+
+def test_a_sore_knee_keeps_the_hips_at_work() -> None:
+    guard = Guard(spared=(SparedPlace("knee", TODAY, 5),), passed=EVERY_CHECK)
+    found = list(substitutes(find("squat"), ASKED, AVERAGE, guard.open_movements, {}))
+    assert found
+    assert all("glutes" in one.movement.prime for one in found[:2])
+
+
+def test_no_drill_stands_in_for_work() -> None:
+    """A sore wrist in a tucked L-sit is no reason to lie down and breathe."""
+    sore = Guard(spared=(SparedPlace("wrist", TODAY, 5),), passed=EVERY_CHECK)
+    held = Prescription(3, 10, 20, 90, 8.0, "s")
+    found = list(substitutes(find("tuck-l-sit"), held, AVERAGE, sore.open_movements, {}))
+    assert found
+    assert "belly-breath" not in [one.movement.id for one in found]
 
 
 def test_nobody_who_does_six_push_ups_is_given_archers() -> None:

@@ -124,6 +124,8 @@ class Movement:
         kit_count: so many of it.
         with_kit: what is needed besides: any one of each.
         floor: it wants, '' for any.
+        only_prepares: whether it is a drill that trains nothing by itself, such as breathing
+            against a flat back: it stands in for no other movement.
         strain: what no posture tells of how it strains someone, or what a posture gets wrong, by
             quantity; see `invelo.domain.athlete.strain`. Impact is 1 for jacks and running on the
             spot, 2 for jumps, 3 for drops and hops on one leg.
@@ -153,6 +155,7 @@ class Movement:
     kit_count: int = 1
     with_kit: tuple[tuple[Kind, ...], ...] = ()
     floor: Surface | Literal[""] = ""
+    only_prepares: bool = False
     strain: dict[str, float] = field(default_factory=dict, hash=False)
     of_height: tuple[str, ...] = ()
 
@@ -208,7 +211,7 @@ class Movement:
         """Cautions with what follows from the kit it is done on, each once."""
         kit = {*self.kit, *(kind for kinds in self.with_kit for kind in kinds)}
         found = [*self.cautions]
-        if RATED & set(self.kit) and not any("rated" in line for line in found):
+        if RATED & set(self.kit) and not any("check" in line for line in found):
             found.append(RATED_CAUTION)
         if "band" in kit:
             found.append(BAND_CAUTION)

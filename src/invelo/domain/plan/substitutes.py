@@ -61,15 +61,7 @@ def substitutes(
     found = []
     for other in catalogue().movement:
         same = other.family == of.family
-        if (
-            other.id == of.id
-            or other.id not in open_movements
-            or other.id in taken
-            or other.unit != of.unit
-            or other.unit == "cm"
-            or other.family == "balance and mobility"
-            or not (same or of.muscles[0] in other.prime)
-        ):
+        if other.id not in open_movements or other.id in taken or not _stands_in(other, of):
             continue
         fitted = _fitted(other, asked, body, states, level)
         if fitted is not None:
@@ -78,6 +70,23 @@ def substitutes(
                 (_rank(of, other, asked, likely), Substitute(other, prescription, same, likely))
             )
     yield from (one for _, one in sorted(found, key=lambda ranked: ranked[0]))
+
+
+def _stands_in(other: Movement, of: Movement) -> bool:
+    """Whether one movement may stand in for another at all: counted alike, the same pattern or a
+    prime mover in common; another pattern is no skill and stresses no joint harder."""
+    if other.id == of.id or other.unit != of.unit or other.unit == "cm":
+        return False
+    if other.only_prepares or other.family == "balance and mobility":
+        return False
+    if other.family == of.family:
+        return True
+    hardest = max(of.stress.values(), default=1)
+    return (
+        bool(of.prime.keys() & other.prime.keys())
+        and other.rest != "skill"
+        and all(how <= hardest for how in other.stress.values())
+    )
 
 
 def _fitted(
@@ -108,8 +117,8 @@ def _rank(
     of: Movement, other: Movement, asked: Prescription, likely: float | None
 ) -> tuple[float | str, ...]:
     """Lower is nearer: the pattern, the limb, the way of counting; then what fits what is asked
-    best, the easiest of what nothing tells, and the most of the same region."""
-    region = of.muscles[0]
+    best, the most of what does the same work, and the easiest of what nothing tells."""
+    alike = sum(min(share, other.share_of(region)) for region, share in of.prime.items())
     away = abs(likely - asked.asks) / asked.asks if likely is not None else 1.0
     easy = sum(other.stress.values())
     return (
@@ -118,7 +127,7 @@ def _rank(
         other.rest == "skill",
         likely is None,
         round(away, 2),
+        -alike,
         easy if likely is None else 0,
-        -other.share_of(region),
         other.name,
     )

@@ -11,18 +11,20 @@ export function YesNo({ label, name, value, onChange }: Props) {
     <fieldset className="flex flex-wrap items-baseline gap-x-4 pt-1 max-sm:pt-2.5">
       <legend className="sr-only">{label}</legend>
       <span aria-hidden="true">{label}</span>
-      {([true, false] as const).map((yes) => (
-        <label key={String(yes)} className="flex items-baseline gap-1.5 max-sm:min-h-11">
-          <input
-            type="radio"
-            name={name}
-            aria-label={`${label}: ${yes ? "yes" : "no"}`}
-            checked={value === yes}
-            onChange={() => onChange(yes)}
-          />
-          {yes ? "yes" : "no"}
-        </label>
-      ))}
+      <span className="flex gap-x-4">
+        {([true, false] as const).map((yes) => (
+          <label key={String(yes)} className="flex items-baseline gap-1.5 max-sm:min-h-11">
+            <input
+              type="radio"
+              name={name}
+              aria-label={`${label}: ${yes ? "yes" : "no"}`}
+              checked={value === yes}
+              onChange={() => onChange(yes)}
+            />
+            {yes ? "yes" : "no"}
+          </label>
+        ))}
+      </span>
     </fieldset>
   );
 }

@@ -31,7 +31,9 @@ export function Hold({ set, seconds, path, paused }: Props) {
               ? "enough; go on while the shape holds"
               : `${Math.ceil(set.low - seconds)} s to the least`}
       </p>
-      <p className="text-lg text-faint">Breathe. Shaking is normal; pain is not.</p>
+      <p className="text-lg text-faint">
+        {set.kind === "easy" ? "Breathe freely." : "Breathe. Shaking is normal; pain is not."}
+      </p>
       {path && <Figure figures={[path.start]} width={300} height={120} label="The shape" small />}
     </div>
   );

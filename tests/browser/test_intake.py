@@ -5,6 +5,7 @@ from selenium.webdriver.common.by import By
 
 from tests.browser.conftest import Service
 from tests.browser.page import Page
+from tests.browser.phone import Office, Phone
 
 
 @pytest.fixture
@@ -96,6 +97,45 @@ def test_a_sign_closes_training_until_a_clearance_opens_it(page: Page) -> None:
     page.click("Run a session at their side")
     page.find("button[aria-pressed]").click()
     page.button("Start the session")
+
+
+def test_a_newcomer_with_a_knee_limit_sees_what_is_closed_and_has_a_warm_up_they_may_do(
+    page: Page, office: Office
+) -> None:
+    """The coach closes jumps and knees past 60°: the sheet says which movements that is, the
+    ladder why its rungs are closed, and the day's warm-up has none of it."""
+    legs = office.gives("household-legs")
+    born(page, "1990-05-01")
+    says_no_to_the_rest(page)
+    page.click("Keep the answers")
+    page.sees("● Go")
+    for quantity, most in (("most bend of the knee under load", 60), ("class of impact", 0)):
+        page.click("Set a limit …")
+        page.select("What is limited", quantity)
+        page.fill("At most", str(most))
+        page.fill("Why", "a meniscus, seen by a physiotherapist")
+        page.click("Set it")
+        page.until(lambda: not page.find_all("[role=dialog]"))
+    page.sees(
+        "knees bent by at most 60° under load", "no jumps, jacks or running", "set by a coach"
+    )
+    page.script("document.querySelectorAll('details').forEach((one) => { one.open = true; })")
+    page.sees("Half squat", "Deep squat", "Jumping jacks")
+
+    page.open(f"/ladder/{legs}")
+    page.sees("knees bent by at most 60° under load")
+
+    office.plans_today()
+    (session,) = office.call("GET", f"{office.base}/floor")["sessions"]
+    screen = office.call("GET", f"{office.base}/screen")
+    closed = {name for limit in screen["limits"] for name in limit["forms"]}
+    warm = next(block for block in session["blocks"] if block["format"] == "warm-up")
+    names = [one["name"] for one in session["items"] if one["key"] in warm["items"]]
+    assert len(names) >= 4
+    assert not closed & set(names)
+    phone = Phone(page.driver, page.url)
+    phone.begins(office)
+    phone.sees(names[0])
 
 
 def test_what_was_answered_survives_a_reload_and_stands_there_next_time(page: Page) -> None:
@@ -215,6 +255,7 @@ def test_a_new_athlete_goes_through_intake_to_a_placement_on_two_ladders(page: P
     page.select("What it is", "a chair")
     page.fill("What you call it", "crate")
     page.fill("Height above the floor", "45")
+    page.fill("How many", "2")
     page.click("Keep it")
     page.sees("not planned with: not checked yet")
     page.click("Safe: crate")

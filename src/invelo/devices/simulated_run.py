@@ -41,10 +41,10 @@ class SimulatedRun:
         self.seconds += max(0.0, seconds + self.random.uniform(*LATE))
 
     def _rig(self, item: Item) -> None:
-        what, minutes = item.rig
-        if what and what != self.rigged:
-            self.rigged = what
-            self.seconds += 60.0 * minutes * self.random.uniform(0.8, 1.3)
+        rig = item.rig
+        if rig.what and rig.what != self.rigged:
+            self.rigged = rig.what
+            self.seconds += 60.0 * rig.minutes * self.random.uniform(0.8, 1.3)
 
     def _block(self, block: Block, last: bool) -> None:
         for item in block.items:

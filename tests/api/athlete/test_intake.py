@@ -64,7 +64,7 @@ BAR = {"kind": "bar", "name": "lighting bar", "height_m": 1.4}
 def test_from_nothing_to_a_placement_on_three_ladders(coach: Coach) -> None:
     athlete = coach.enrols()["id"]
     screens(coach, athlete)
-    place = furnishes(coach, BAR, {"kind": "chair", "name": "chair", "height_m": 0.45})
+    place = furnishes(coach, BAR, {"kind": "chair", "name": "chair", "height_m": 0.45, "count": 2})
     tells(coach, athlete, goals=["push-up", "row", "l-sit"], training_years=2, places=[place])
     shows(coach, athlete, "flat back")
     found = coach.get(f"/api/athletes/{athlete}/battery")["tests"]

@@ -1,5 +1,7 @@
 """The screen over the API: kept, cleared, and binding wherever something is given."""
 
+from datetime import timedelta
+from typing import Any
 from uuid import uuid4
 
 import pytest
@@ -161,3 +163,97 @@ def test_without_a_screen_there_is_nothing_to_clear(coach: Coach) -> None:
     body = {"id": str(uuid4()), "said_by": "Dr Vale", "note": "fine", "lifts": ["doctor"]}
     refused = coach.client.post(f"/api/athletes/{athlete}/clearances", json=body)
     assert problem(refused, 409)["field"] == "screen"
+
+
+# ---- limits of the coach's own ----------------------------------------------------------------
+
+
+def limits(coach: Coach, athlete: str, quantity: str, most: float, **more: object) -> Any:
+    body = {"id": str(uuid4()), "quantity": quantity, "most": most, "why": "seen today", **more}
+    return coach.client.post(f"/api/athletes/{athlete}/limits", json=body)
+
+
+def closed(told: dict, quantity: str) -> list[str]:
+    return next((one["forms"] for one in told["limits"] if one["id"] == quantity), [])
+
+
+def test_a_coach_tightens_and_opens_what_they_closed(coach: Coach) -> None:
+    athlete = coach.enrols()["id"]
+    screens(coach, athlete)
+    told = limits(coach, athlete, "knee bend", 60).json()
+    assert told["outcome"] == "limits"
+    (limit,) = told["limits"]
+    assert limit["words"] == "knees bent by at most 60° under load"
+    assert limit["why"] == "seen today"
+    assert {"Deep squat", "Half squat"} <= set(limit["forms"])
+    assert told["closed"] == []  # nothing a clearance is needed for
+    end = f"/api/athletes/{athlete}/limits/{limit['by_coach']}/end"
+    assert coach.post(end)["limits"] == []
+    assert coach.post(end)["outcome"] == "go"
+    assert problem(coach.client.post(end.replace(limit["by_coach"], str(uuid4()))), 404)
+
+
+def test_a_coach_cannot_loosen_what_the_screen_says(coach: Coach) -> None:
+    athlete = coach.enrols()["id"]
+    told = screens(coach, athlete, pains={"knee": 6})
+    most = next(one["most"] for one in told["limits"] if one["id"] == "knee bend")
+    refused = problem(limits(coach, athlete, "knee bend", most + 20), 422)
+    assert refused["field"] == "most"
+    assert "stands already" in refused["problem"]
+    tighter = limits(coach, athlete, "knee bend", most - 20).json()
+    assert next(one for one in tighter["limits"] if one["id"] == "knee bend")["by_coach"]
+    # a clearance of the screen's leaves the coach's own standing
+    assert closed(clears(coach, athlete, "knee bend"), "knee bend")
+
+
+@pytest.mark.parametrize(
+    ("quantity", "most", "more", "field"),
+    [
+        ("knee bend", 400, {}, "most"),
+        ("knee bend", 160, {}, "most"),
+        ("impact", 0, {"until": "2020-01-01"}, "until"),
+        ("luck", 1, {}, "quantity"),
+        ("impact", 0, {"why": "  "}, "why"),
+    ],
+)
+def test_a_limit_that_closes_nothing_is_refused(
+    coach: Coach, quantity: str, most: float, more: dict, field: str
+) -> None:
+    athlete = coach.enrols()["id"]
+    refused = limits(coach, athlete, quantity, most, **more)
+    assert field in str(problem(refused, 422))
+    assert coach.get(f"/api/athletes/{athlete}/screen")["limits"] == []
+
+
+def test_a_limit_ends_on_its_day(coach: Coach) -> None:
+    athlete = coach.enrols()["id"]
+    last = coach.clock().date() + timedelta(days=7)
+    limits(coach, athlete, "impact", 0, until=last.isoformat())
+    coach.later(7)
+    assert closed(coach.get(f"/api/athletes/{athlete}/screen"), "impact")
+    coach.later(1)
+    assert not closed(coach.get(f"/api/athletes/{athlete}/screen"), "impact")
+
+
+def test_a_rung_past_the_coachs_limit_is_refused_with_its_remedy(coach: Coach) -> None:
+    ladder = coach.has_ladder()
+    limits(coach, ladder["athlete_id"], "wrist bend", 20)
+    body = {"rung_id": ladder["rungs"][0]["id"]}
+    refused = problem(coach.client.put(f"/api/ladders/{ladder['id']}/current-rung", json=body), 409)
+    assert refused["field"] == "limit"
+    assert "wrists bent back by at most 20°" in refused["problem"]
+
+
+def test_lying_down_in_pregnancy_is_asked_by_stage(coach: Coach) -> None:
+    """Common practice: on the back not after the first third, on the front while comfortable."""
+    athlete = coach.enrols()["id"]
+
+    def shut(**told: object) -> set[str]:
+        coach.later(1)
+        seen = screens(coach, athlete, pregnant=True, **told)
+        return {one["id"] for one in seen["limits"]} & {"on the back", "on the front"}
+
+    assert shut() == {"on the back", "on the front"}
+    assert shut(pregnancy_stage="later", front_comfortable=True) == {"on the back"}
+    assert shut(pregnancy_stage="first third") == {"on the front"}
+    assert shut(pregnancy_stage="first third", front_comfortable=True) == set()

@@ -120,3 +120,17 @@ def test_a_cut_band_starts_anew_under_its_old_name(coach: Coach) -> None:
     new = coach.post("/api/bands", id=str(uuid4()), **shorter)
     assert [one["id"] for one in coach.get("/api/bands")["bands"]] == [new["id"]]
     assert problem(coach.client.post(path, json={"why": "cut"}), 404)["field"] == "band"
+
+
+def test_a_check_that_runs_out_is_told_on_the_squad(coach: Coach) -> None:
+    place, item = str(uuid4()), str(uuid4())
+    coach.put(f"/api/places/{place}", name="Truck", floor="gripping")
+    coach.put(f"/api/kit/{item}", place_id=place, **BAR)
+    coach.post(f"/api/kit/{item}/check", safe=True)
+    assert coach.get("/api/squad")["kit_checks"] == []
+    coach.later(80)
+    (told,) = coach.get("/api/squad")["kit_checks"]
+    assert told.startswith(f"The check of “{BAR['name']}” runs out on ")
+    coach.later(20)
+    (told,) = coach.get("/api/squad")["kit_checks"]
+    assert "closed until you look" in told

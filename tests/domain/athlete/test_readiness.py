@@ -1,19 +1,24 @@
 """Readiness: what a check opens, and what opens a closed one."""
 
+from dataclasses import replace
 from datetime import date
 
 import pytest
 
 from invelo.domain.athlete.readiness import (
     CHECKS,
+    Check,
     CheckId,
     CheckResult,
+    find_check,
     held_back,
     waits_for,
 )
 from invelo.domain.athlete.strain import AVERAGE, strains
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers
+from invelo.domain.plan.session.trainee import PREPARES_AMOUNT
+from tests.domain.people import trainee
 
 DAY = date(2026, 3, 2)
 
@@ -91,7 +96,18 @@ def test_from_sixty_five_balance_is_looked_at_before_any_landing() -> None:
 
 
 def test_work_that_opens_a_check_begins_under_the_mark_that_was_failed() -> None:
-    """Ten seconds on one leg were not there: five are asked first."""
-    from invelo.domain.plan.session.trainee import PREPARES_AMOUNT
+    """Ten seconds on one leg were not there: five are asked first, ten from the second week on
+    (common practice)."""
+    balance = trainee(closed_checks=(find_check("one-leg stand"),))
+    amounts = []
+    for days in (0, 6, 7, 20):
+        who = replace(balance, failed_days={"one-leg stand": days})
+        (item,) = who.preparation()
+        amounts.append([work_set.low for work_set in item.sets])
+    assert amounts == [[5, 5, 5], [5, 5, 5], [10, 10, 10], [10, 10, 10]]
 
-    assert PREPARES_AMOUNT["one-leg stand"] < 10
+
+@pytest.mark.parametrize("check", CHECKS, ids=lambda check: check.id)
+def test_every_checks_work_grows(check: Check) -> None:
+    early, later = PREPARES_AMOUNT[check.id]
+    assert 0 < early < later

@@ -62,7 +62,34 @@ def test_pain_of_four_spares_the_place_altogether_and_asks_for_a_clinician() -> 
 
 
 def test_tightness_bears_what_soreness_does_not() -> None:
-    assert adapted(tight=("wrist",)).changes == ()
+    """A sore wrist does no floor push-ups; a tight one does, after its mobility work."""
+    found = adapted(tight=("wrist",))
+    assert [(one.item, one.to) for one in found.changes] == [
+        ("preparatory work", "Wrist rocks on all fours")
+    ]
+    assert found.after.blocks[1].format == "preparatory work"
+
+
+@pytest.mark.parametrize(
+    ("place", "ladder", "to"),
+    [
+        ("hip", ("tuck-l-sit", "l-sit"), "Tuck"),  # straight to bent
+        ("ankle", ("chair-squat", "deep-squat"), "alf squat"),  # deep to higher
+        ("shoulder", ("plank", "wall-handstand"), ""),  # overhead to level
+    ],
+)
+def test_what_a_tight_place_does_not_reach_steps_down(
+    place: str, ladder: tuple[str, str], to: str
+) -> None:
+    """Common practice: straight → bent, deep → higher, overhead → in front."""
+    who = trainee(stand("a", *ladder, at=1))
+    item = who.item(who.stands[0])
+    session = NOTHING_BY_HAND.session("Monday", [item], who)
+    found = adapt(session, who, Today(tight=(place,)))  # type: ignore[arg-type]
+    change = next(one for one in found.changes if one.item == item.name)
+    assert "is tight and does not reach" in change.why
+    assert to in change.to
+    assert any(one.key == f"mobility:{place}" for one in found.after.items)
 
 
 def test_missing_kit_is_replaced_by_the_same_pattern() -> None:

@@ -15,7 +15,7 @@ from invelo.domain.plan.session.plan_overrides import NOTHING_BY_HAND
 from invelo.domain.plan.session.template import SessionTemplate
 from invelo.domain.plan.session.timeline import ends_at, length, timeline
 from invelo.domain.plan.session.totals import torque_seconds, totals
-from invelo.domain.plan.session.work import Item, Session
+from invelo.domain.plan.session.work import Item, Rig, Session
 from tests.domain.people import AVERAGE, EVERYTHING, stand, trainee
 
 PLAIN = trainee()
@@ -159,7 +159,7 @@ def test_rigging_is_done_once_where_it_can_be() -> None:
     there = trainee(rigs={"bar": 4.0, "rings": 5.0})
     names = ("row", "bridge", "pull-up", "hanging-knee-raise")
     items = [there.loose(catalogue().find_movement(one), "size") for one in names]
-    assert all(one.rig == ("bar", 4.0) for one in items if one.name != "Bridge")
+    assert all(one.rig == Rig("bar", 4.0) for one in items if one.name != "Bridge")
     assert cost(in_order(items))[3] <= 8.0
 
 

@@ -17,7 +17,7 @@ from invelo.domain.plan.session.plan_overrides import NOTHING_BY_HAND
 from invelo.domain.plan.session.timeline import length, timeline
 from invelo.domain.plan.session.totals import balance, hard_sets
 from invelo.domain.plan.session.words import block_words, clock, set_words, sets_words
-from invelo.domain.plan.session.work import Item, Session, role_of
+from invelo.domain.plan.session.work import Item, Rig, Session, role_of
 from invelo.domain.plan.week.tasks import minutes_of, surface_of
 from invelo.domain.plan.week.venue import Venue
 from tests.domain.people import EVERYTHING, stand, trainee
@@ -203,8 +203,8 @@ def test_a_stand_goes_down_to_what_the_kit_allows() -> None:
 
 def test_the_quickest_rig_is_taken() -> None:
     who = trainee(rigs={"bar": 4.0, "rings": 1.0})
-    assert who.rig(catalogue().find_movement("pull-up")) == ("rings", 1.0)
-    assert who.rig(catalogue().find_movement("push-up")) == ("", 0.0)
+    assert who.rig(catalogue().find_movement("pull-up")) == Rig("rings", 1.0)
+    assert who.rig(catalogue().find_movement("push-up")) == Rig()
 
 
 @pytest.mark.parametrize(

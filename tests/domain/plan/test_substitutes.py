@@ -1,5 +1,7 @@
 """What stands in for a movement, and what warms up, for whoever is limited however."""
 
+from contextlib import suppress
+from dataclasses import replace
 from datetime import date, timedelta
 from random import Random
 
@@ -12,11 +14,14 @@ from invelo.domain.athlete.spared import SparedPlace
 from invelo.domain.athlete.strain import AVERAGE, MEASURES, QUANTITIES, strains
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers, Movement
+from invelo.domain.errors import InputError
 from invelo.domain.plan.prescription import Prescription
 from invelo.domain.plan.session.builder import session_of
 from invelo.domain.plan.session.trainee import Trainee
 from invelo.domain.plan.session.warm_up import PULSE, general, of_pattern, warm_up
 from invelo.domain.plan.substitutes import UNTESTED_RPE, substitutes
+from invelo.domain.plan.week.problem import Day
+from invelo.domain.plan.week.tasks import Availability, Extra, build_problem
 from invelo.domain.strength.says import work_of
 from invelo.domain.strength.state import DaySeen, Seen, State, state_of
 from tests.domain.people import EVERYTHING, stand, trainee
@@ -70,12 +75,13 @@ def breaks(guard: Guard, movement: Movement, modifiers: Modifiers) -> bool:
     return bool(exceeded(asked, guard.limits)) or sore
 
 
+DAYS = tuple(Day(i, 60) for i in (0, 2, 4))
 PATTERNS = ("push-up", "row", "pull-up", "squat", "dip", "bridge", "tuck-l-sit", "plank", "jump")
 
 
 @pytest.mark.parametrize("block", range(20))
-def test_no_warm_up_and_no_work_beside_a_ladder_breaks_a_limit(block: int) -> None:
-    """Two thousand people and days in all."""
+def test_no_warm_up_accessory_or_work_beside_a_ladder_breaks_a_limit(block: int) -> None:
+    """Two thousand people and days in all, each with four accessories asked for at random."""
     random = Random(block)
     for _ in range(100):
         guard = limited(random)
@@ -85,6 +91,9 @@ def test_no_warm_up_and_no_work_beside_a_ladder_breaks_a_limit(block: int) -> No
         done = (
             [*warm_up(items, who).items, *who.preparation()] if items else list(who.preparation())
         )
+        extras = tuple(Extra(one) for one in random.sample(sorted(EVERYTHING), 4))
+        with suppress(InputError):  # where nothing at all is open
+            done += build_problem(who, Availability(DAYS, extras)).items.values()
         for item in done:
             for work_set in item.sets:
                 assert not breaks(guard, work_set.movement, work_set.modifiers), item.name
@@ -169,6 +178,28 @@ def test_one_piece_raises_the_pulse_and_legs_are_warmed_where_they_may() -> None
     still = Guard(passed=EVERY_CHECK, limits=(Limit("impact", 0, "x"),))
     quiet = [item.movement.id for item in general(["squat"], of_guard(still, stand("a", "squat")))]
     assert pulse & set(quiet) == {"march-on-the-spot"} or pulse & set(quiet) == {"stairs-climb"}
+
+
+def test_a_short_session_has_a_short_warm_up() -> None:
+    """Common practice: five to ten minutes, less before a session of under a quarter of an hour."""
+
+    def seconds(minutes: float | None) -> float:
+        who = replace(of_guard(Guard(passed=EVERY_CHECK), stand("a", "squat")), minutes=minutes)
+        made = general(["squat"], who)
+        return sum(s.seconds(s.amount) * s.sides + s.rest for item in made for s in item.sets)
+
+    assert 300 <= seconds(None) <= 600
+    assert 300 <= seconds(40) <= 600
+    assert 60 <= seconds(12) < 240
+
+
+def test_a_coachs_own_list_stands_but_for_what_is_closed() -> None:
+    own = ("jumping-jacks", "leg-swings", "hip-circles")
+    free = replace(of_guard(Guard(passed=EVERY_CHECK)), warm_up=own)
+    assert [item.movement.id for item in general(["squat"], free)] == list(own)
+    still = Guard(passed=EVERY_CHECK, limits=(Limit("impact", 0, "x"),))
+    quiet = replace(of_guard(still), warm_up=own)
+    assert [item.movement.id for item in general(["squat"], quiet)] == list(own[1:])
 
 
 def test_the_easier_set_is_easier_than_the_work() -> None:

@@ -186,6 +186,122 @@ export const VOCABULARY = {
     "straps",
     "surface"
   ],
+  "limits": [
+    [
+      "wrist bend",
+      "most bend of the wrist under load",
+      "°",
+      150
+    ],
+    [
+      "elbow load",
+      "class of elbow load",
+      "",
+      3
+    ],
+    [
+      "straight arms",
+      "class of straight-arm load",
+      "",
+      2
+    ],
+    [
+      "overhead",
+      "most raise of the upper arm",
+      "°",
+      190
+    ],
+    [
+      "shoulders behind",
+      "most reach of the upper arm behind the body",
+      "°",
+      120
+    ],
+    [
+      "neck load",
+      "class of neck load",
+      "",
+      3
+    ],
+    [
+      "back load",
+      "class of back load",
+      "",
+      3
+    ],
+    [
+      "hip bend",
+      "most bend of the hip",
+      "°",
+      150
+    ],
+    [
+      "straight-leg reach",
+      "most bend of the hip with the knee straight",
+      "°",
+      150
+    ],
+    [
+      "knee bend",
+      "most bend of the knee under load",
+      "°",
+      160
+    ],
+    [
+      "ankle bend",
+      "most bend of the ankle under load",
+      "°",
+      60
+    ],
+    [
+      "impact",
+      "class of impact",
+      "",
+      3
+    ],
+    [
+      "one leg",
+      "class of one-leg work",
+      "",
+      2
+    ],
+    [
+      "hanging",
+      "class of hanging",
+      "",
+      2
+    ],
+    [
+      "head down",
+      "most tilt of the trunk with the head down",
+      "°",
+      90
+    ],
+    [
+      "on the back",
+      "lying on the back",
+      "",
+      1
+    ],
+    [
+      "on the front",
+      "lying on the front",
+      "",
+      1
+    ],
+    [
+      "hard hold",
+      "long hard holds",
+      "",
+      1
+    ],
+    [
+      "one hand",
+      "most share of one hand",
+      "%",
+      100
+    ]
+  ],
   "painPlaces": [
     "wrist",
     "elbow",

@@ -33,6 +33,11 @@ class PersonRequest(StrictModel):
     methods: list[Method] = Field(default_factory=list)
     dislikes: list[str] = Field(default_factory=list, max_length=100)
     sex: Sex | None = Field(None, description="For published norms only.")
+    warm_up: list[str] = Field(
+        default_factory=list,
+        max_length=12,
+        description="The coach's own general warm-up, in order; the usual one if empty.",
+    )
 
     def core(self) -> core.Person:
         """As the domain reads it."""
@@ -47,6 +52,7 @@ class PersonRequest(StrictModel):
             methods=tuple(self.methods),
             dislikes=tuple(self.dislikes),
             sex=self.sex,
+            warm_up=tuple(self.warm_up),
         )
 
 
@@ -63,6 +69,7 @@ class PersonOut(ResponseModel):
     methods: list[Method]
     dislikes: list[str]
     sex: Sex | None
+    warm_up: list[str]
     missing: list[str]
     version: str = Field(description="For `If-Match`.")
 

@@ -21,6 +21,7 @@ from invelo.domain.athlete.screen import (
     Medicine,
     Outcome,
     PainPlace,
+    PregnancyStage,
     Question,
     Sign,
 )
@@ -30,7 +31,7 @@ from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.strict import StrictModel
 from invelo.services.account import accounts
-from invelo.services.athlete import guard, screen
+from invelo.services.athlete import guard, limits, screen
 
 router = APIRouter(prefix="/api/athletes/{athlete_id}", tags=["Intake"], responses=ERRORS)
 
@@ -48,6 +49,10 @@ class NewScreen(StrictModel):
     operated_weeks: int | None = Field(None, description="Since the last operation, 0 to 52.")
     pains: dict[PainPlace, int] = Field(default_factory=dict, description="0 to 10 by place.")
     lax: bool = Field(False, description="Joints that bend further than most.")
+    pregnancy_stage: PregnancyStage | None = Field(
+        None, description="Decides about lying on the back; told late where it is not told."
+    )
+    front_comfortable: bool = Field(False, description="Lying on the front, of who is pregnant.")
     asked: set[Question] | None = Field(
         None,
         description="Questions that were answered; all of them if left out. One that was not is no "
@@ -67,6 +72,8 @@ class NewScreen(StrictModel):
             self.pains,
             self.lax,
             ALL_ASKED if self.asked is None else frozenset(self.asked),
+            self.pregnancy_stage,
+            self.front_comfortable,
         )
 
 
@@ -87,6 +94,7 @@ class LimitOut(ResponseModel):
     most: float = Field(description="Degrees, %, or a class of 0 to 3.")
     why: str
     until: date | None
+    by_coach: UUID | None = Field(description="Its id, where a coach set it and may end it.")
     forms: list[str] = Field(description="Movements it closes.")
 
 
@@ -111,6 +119,16 @@ class Screen(ResponseModel):
     closed: list[str] = Field(description="What a clearance could lift.")
     clearances: list[ClearanceOut]
     answers: NewScreen | None = Field(description="Of the newest screen, to go on from.")
+
+
+class LimitRequest(StrictModel):
+    """What a coach closes besides what the screen says."""
+
+    id: UUID = Field(description="Made by the client, so that sending it twice counts once.")
+    quantity: Quantity
+    most: float = Field(description="What stays open: degrees, %, or a class.", examples=[60.0])
+    why: Annotated[str, Field(min_length=1, max_length=500, pattern=r"\S")]
+    until: OurDay | None = Field(None, description="The last day it holds; none if left out.")
 
 
 class NewClearance(StrictModel):
@@ -147,6 +165,23 @@ def add_clearance(
     return _screen(db, athlete, now)
 
 
+@router.post("/limits", status_code=201)
+def add_limit(athlete_id: UUID, body: LimitRequest, coach: Coach, db: Database, now: Now) -> Screen:
+    """Leave less open than the screen does; only a clearance leaves more."""
+    athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
+    limit = Limit(body.quantity, body.most, "coach", body.why, body.until)
+    limits.add(db, athlete, coach, body.id, limit, moment_for(athlete, now))
+    return _screen(db, athlete, now)
+
+
+@router.post("/limits/{limit_id}/end")
+def end_limit(athlete_id: UUID, limit_id: UUID, coach: Coach, db: Database, now: Now) -> Screen:
+    """Open again what a coach had closed."""
+    athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
+    limits.end(db, athlete, coach, limit_id, now)
+    return _screen(db, athlete, now)
+
+
 def _screen(db: Database, athlete: AthleteRow, now: datetime) -> Screen:
     today = moment_for(athlete, now).local_date
     kept = screen.standing(db, athlete.id, today)
@@ -156,7 +191,7 @@ def _screen(db: Database, athlete: AthleteRow, now: datetime) -> Screen:
         screened_on=row.local_date if row else None,
         outcome=stands.outcome,
         findings=[FindingOut.model_validate(finding) for finding in stands.screened.findings],
-        limits=[_limit(limit, body) for limit in stands.limits],
+        limits=[_limit(limit, body, limit in stands.added) for limit in stands.limits],
         unasked=[QUESTION_WORDS[one] for one in stands.screened.unasked],
         closed=list(stands.closed),
         clearances=[
@@ -169,10 +204,11 @@ def _screen(db: Database, athlete: AthleteRow, now: datetime) -> Screen:
     )
 
 
-def _limit(limit: Limit, body: Body) -> LimitOut:
+def _limit(limit: Limit, body: Body, by_coach: bool) -> LimitOut:
     return LimitOut.of(
         limit,
         id=limit.quantity,
+        by_coach=UUID(limit.by) if by_coach else None,
         forms=[
             movement.name
             for movement in catalogue().movement

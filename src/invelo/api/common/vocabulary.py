@@ -9,6 +9,7 @@ from collections.abc import Mapping
 from typing import Any, get_args
 
 from invelo.domain.athlete import screen
+from invelo.domain.athlete.strain import MEASURES
 from invelo.domain.biomechanics.setup import PLACES
 from invelo.domain.catalogue.movement import MUSCLES, StressedJoint
 from invelo.domain.equipment import kit
@@ -37,6 +38,10 @@ def vocabulary() -> dict[str, Any]:
         "kitKinds": _pairs(kit.KIND_WORDS),
         "kitThatBears": sorted(kit.BEARS),
         "kitWithHeight": sorted(kit.NEEDS_HEIGHT),
+        "limits": [
+            [name, measure.asks, measure.unit, measure.greatest]
+            for name, measure in MEASURES.items()
+        ],
         "painPlaces": get_args(screen.PainPlace),
         "diseases": _pairs(screen.DISEASE_WORDS),
         "signs": _pairs(screen.SIGN_WORDS),

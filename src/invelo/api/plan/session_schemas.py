@@ -111,7 +111,6 @@ class AdaptedSheet(ResponseModel):
 
 def item_of(item: Item) -> SessionItem:
     """A movement of a session."""
-    what, minutes = item.rig
     return SessionItem.of(
         item,
         movement=item.movement.id,
@@ -121,7 +120,7 @@ def item_of(item: Item) -> SessionItem:
         in_all=[work_set.count(work_set.low).words for work_set in item.sets],
         cues=list(item.movement.cues),
         easier=[rung.name for rung in item.easier],
-        rig=f"{what}, {minutes:g} min to set up" if what and minutes else what,
+        rig=item.rig.words,
     )
 
 

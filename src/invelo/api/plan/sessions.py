@@ -258,7 +258,7 @@ def adapt_day(
     moment = moment_for(athlete, now)
     seen = week.view(db, athlete, week_start_of(day), moment.local_date)
     allowed = body.core()
-    done = adapt(seen.session(day.weekday()), seen.who, allowed)
+    done = adapt(seen.session(day.weekday()), seen.who_on(day.weekday()), allowed)
     if body.keep:
         sessions.keep_adapted(db, athlete, body.keep, day, allowed, done, moment)
     return adapted_of(done, seen.who)

@@ -25,6 +25,7 @@ from invelo.domain.plan.prescription import Unit
 from invelo.domain.review.proposals.situation import Outcome, Standing
 from invelo.domain.squad.squad import ORDER_WORDS, Kind
 from invelo.domain.strict import StrictModel
+from invelo.services.equipment import kit
 from invelo.services.review import weekly
 from invelo.services.squad import squad
 
@@ -81,6 +82,7 @@ class Squad(ResponseModel):
     order: str = Field(description="By what they are sorted, in words.")
     athletes: list[SquadLineOut]
     due: list[UUID] = Field(description="Athletes whose last week was not looked at yet.")
+    kit_checks: list[str] = Field(description="Safety checks of kit that run out or have run out.")
 
 
 class NewAthlete(StrictModel):
@@ -145,6 +147,7 @@ def list_squad(coach: Coach, db: Database, now: Now) -> Squad:
         order=ORDER_WORDS,
         athletes=[_line(line) for line in lines],
         due=[athlete.id for athlete in due],
+        kit_checks=list(kit.lapses(db, coach.id, Moment(now, coach.time_zone).local_date)),
     )
 
 

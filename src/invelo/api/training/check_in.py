@@ -118,4 +118,4 @@ def _adapted(db: Database, athlete: AthleteRow, told: CheckIn, moment: Moment) -
     seen = week.view(db, athlete, week_start_of(day), day)
     earlier = training_rows.check_in_ids(db, athlete.id, day)
     by_coach = sessions.adapted(db, athlete.id, day, besides=earlier)
-    return adapt(by_coach or seen.session(day.weekday()), seen.who, told.today)
+    return adapt(by_coach or seen.session(day.weekday()), seen.who_on(day.weekday()), told.today)

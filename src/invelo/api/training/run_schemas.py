@@ -244,7 +244,6 @@ def run_item(
     """A movement of a session."""
     item = run_item.item
     movement = item.movement
-    what, minutes = item.rig
     return RunItemSheet.of(
         item,
         counted=movement.counted,
@@ -254,7 +253,7 @@ def run_item(
         notes=list(own),
         depth=list(movement.depth),
         faults=[FaultOut.of(fault) for fault in movement.fault],
-        rig=f"{what}, {minutes:g} min" if what and minutes else what,
+        rig=item.rig.words,
         last=last,
         first_side=first,
         sets=[run_set(each, item.key, paths) for each in item.sets],

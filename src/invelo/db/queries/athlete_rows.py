@@ -9,6 +9,7 @@ from sqlmodel import Session, col, select
 from invelo.db.columns import among
 from invelo.db.tables.athlete import (
     AthleteAccessRow,
+    AthleteLimitRow,
     AthleteLinkRow,
     AthleteRow,
     BodyMeasurementRow,
@@ -41,6 +42,15 @@ def measurements(db: Session, athlete_id: UUID) -> list[BodyMeasurementRow]:
     """An athlete's measures, oldest first."""
     statement = select(BodyMeasurementRow).where(BodyMeasurementRow.athlete_id == athlete_id)
     return list(db.exec(statement.order_by(col(BodyMeasurementRow.at), col(BodyMeasurementRow.id))))
+
+
+def limits(db: Session, athlete_id: UUID) -> Sequence[AthleteLimitRow]:
+    """Limits that coaches set and nobody ended, oldest first."""
+    return db.exec(
+        select(AthleteLimitRow)
+        .where(AthleteLimitRow.athlete_id == athlete_id, col(AthleteLimitRow.ended_at).is_(None))
+        .order_by(col(AthleteLimitRow.at), col(AthleteLimitRow.id))
+    ).all()
 
 
 def spared(db: Session, athlete_id: UUID) -> Sequence[SparedPlaceRow]:

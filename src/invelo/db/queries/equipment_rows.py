@@ -27,6 +27,17 @@ def places(db: Session, account_id: UUID) -> list[PlaceRow]:
     return list(db.exec(statement.order_by(col(PlaceRow.name), col(PlaceRow.id))))
 
 
+def items_of_account(db: Session, account_id: UUID) -> list[KitItemRow]:
+    """What is in all places of an account, by place and name."""
+    statement = (
+        select(KitItemRow)
+        .join(PlaceRow, col(PlaceRow.id) == col(KitItemRow.place_id))
+        .where(PlaceRow.account_id == account_id)
+        .order_by(col(PlaceRow.name), col(KitItemRow.name), col(KitItemRow.id))
+    )
+    return list(db.exec(statement))
+
+
 def items(db: Session, place_id: UUID) -> list[KitItemRow]:
     """What is in a place, by kind and name."""
     statement = select(KitItemRow).where(KitItemRow.place_id == place_id)

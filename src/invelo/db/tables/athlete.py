@@ -155,6 +155,25 @@ class SparedPlaceRow(Dated, table=True):
     borne: int | None = None
 
 
+class AthleteLimitRow(Dated, table=True):
+    """The most of a quantity that a coach leaves open, besides what the screen says; it holds until
+    its last day, or until it is ended."""
+
+    __tablename__ = "athlete_limit"
+
+    __table_args__ = (within("most", 0, 200),)
+
+    id: UUID = Field(primary_key=True)
+    athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE", index=True)
+    author_id: UUID | None = Field(None, foreign_key="account.id", ondelete="SET NULL")
+    quantity: str
+    most: float
+    why: str
+    until: date | None = None
+    ended_at: datetime | None = instant(nullable=True)
+    ended_by: UUID | None = Field(None, foreign_key="account.id", ondelete="SET NULL")
+
+
 class TestRow(Dated, Computed, SetUpColumns, table=True):
     """A best set of strict reps, or a longest hold in seconds, with the capacity it was read as."""
 

@@ -89,7 +89,7 @@ class Guard:
                 return Closed(
                     "limit",
                     f"the {name} is closed: {over[0].words}.",
-                    "Take another movement, or record a clearance on the Intake sheet.",
+                    "Take another movement, or have the limit opened on the Intake sheet.",
                 )
             for place in self.spared:
                 if place.closes(movement, asked):

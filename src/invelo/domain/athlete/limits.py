@@ -57,6 +57,29 @@ class Limit:
         return measure.words.format(most=f"{self.most:g}") if self.most else measure.none
 
 
+def tightened(asked: Limit, stand: Iterable[Limit]) -> Limit:
+    """A coach's limit, where it leaves less open than what stands.
+
+    Raises:
+        InputError: where it would change nothing.
+    """
+    measure = MEASURES[asked.quantity]
+    known = next((one for one in tightest(stand) if one.quantity == asked.quantity), None)
+    if known is not None and known.most <= asked.most:
+        raise InputError(
+            "most",
+            f"{known.words} stands already.",
+            f"Set less than {known.most:g}{measure.unit}, or record what a clinician opened.",
+        )
+    if asked.most >= measure.greatest:
+        raise InputError(
+            "most",
+            f"{asked.most:g}{measure.unit} closes nothing.",
+            f"Set less than {measure.greatest:g}{measure.unit}.",
+        )
+    return asked
+
+
 def tightest(limits: Iterable[Limit]) -> tuple[Limit, ...]:
     """One limit a quantity, the one that leaves least open, in the order of the quantities."""
     found: dict[Quantity, Limit] = {}

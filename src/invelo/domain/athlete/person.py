@@ -30,6 +30,8 @@ class Person:
         units: to show measures in.
         methods: by which the coach would have them progress, the preferred first.
         dislikes: movements of the catalogue they would rather not do.
+        warm_up: movements of the general warm-up the coach would have, in order; empty for the
+            usual one.
         sex: for published norms by sex; nothing else hangs on it.
     """
 
@@ -43,6 +45,7 @@ class Person:
     methods: tuple[Method, ...] = ()
     dislikes: tuple[str, ...] = ()
     sex: Sex | None = None
+    warm_up: tuple[str, ...] = ()
 
     def __post_init__(self) -> None:
         """Check ranges and names."""
@@ -55,6 +58,7 @@ class Person:
                 require_within(field, value, low, high, unit)
         _known("goals", self.goals, (other.id for other in catalogue().skill))
         _known("dislikes", self.dislikes, (movement.id for movement in catalogue().movement))
+        _known("warm-up", self.warm_up, (movement.id for movement in catalogue().movement))
         both = [other for other in catalogue().skill if other.id in self.goals]
         for skill in both:
             if skill.movement in self.dislikes:

@@ -95,6 +95,12 @@ SPARED: dict[PainPlace, tuple[tuple[Quantity, float], ...]] = {
 """What a painful place is spared: the most that stays open (common practice)."""
 
 
+PregnancyStage = Literal["first third", "later", "after birth"]
+
+LIES_ON_BACK: frozenset[PregnancyStage | None] = frozenset(("first third", "after birth"))
+"""When lying on the back stays open (common practice)."""
+
+
 @dataclass(frozen=True)
 class Answers:
     """What a person says of themselves.
@@ -106,6 +112,8 @@ class Answers:
         signs: noticed.
         medicines: taken.
         pregnant: now, or within three months of birth.
+        pregnancy_stage: when, None while it is not told.
+        front_comfortable: whether lying on the front is comfortable, of who is.
         operated_weeks: since the last operation; None if there was none within a year.
         pains: 0–10 by place.
         lax: joints that bend further than most.
@@ -122,6 +130,8 @@ class Answers:
     pains: dict[PainPlace, int] = field(default_factory=dict)
     lax: bool = False
     asked: frozenset[Question] = ALL_ASKED
+    pregnancy_stage: PregnancyStage | None = None
+    front_comfortable: bool = False
 
     def __post_init__(self) -> None:
         """Check ranges, and what cannot both be."""
@@ -217,24 +227,33 @@ class Cleared:
     Attributes:
         screened: what the answers say by themselves.
         lifted: limits that were lifted, and `DOCTOR` where training may begin.
+        added: limits a coach has set besides, those that hold today.
     """
 
     screened: Screened
     lifted: frozenset[str] = frozenset()
+    added: tuple[Limit, ...] = ()
+
+    @property
+    def of_screen(self) -> tuple[Limit, ...]:
+        """What the answers still limit."""
+        return tuple(one for one in self.screened.limits if one.quantity not in self.lifted)
 
     @property
     def limits(self) -> tuple[Limit, ...]:
-        """What still limits."""
-        return tuple(one for one in self.screened.limits if one.quantity not in self.lifted)
+        """What limits, the tightest of each quantity."""
+        return tightest((*self.of_screen, *self.added))
 
     @property
     def outcome(self) -> Outcome:
         """Where the person stands now."""
         if self.screened.outcome == "doctor" and DOCTOR not in self.lifted:
             return "doctor"
-        if self.limits:
+        if self.of_screen:
             return "limits"
-        return "unasked" if self.screened.unasked else "go"
+        if self.screened.unasked:
+            return "unasked"
+        return "limits" if self.added else "go"
 
     @property
     def referral(self) -> Finding:
@@ -317,8 +336,8 @@ def _states(answers: Answers) -> Iterable[Finding]:
                 ("hard hold", 0.0),
                 ("hanging", 1.0),
                 ("head down", 0.0),
-                ("on the back", 0.0),
-                ("on the front", 0.0),
+                *(() if answers.pregnancy_stage in LIES_ON_BACK else (("on the back", 0.0),)),
+                *(() if answers.front_comfortable else (("on the front", 0.0),)),
             ),
         )
     if answers.operated_weeks is not None and answers.operated_weeks < HEALING_WEEKS:

@@ -29,6 +29,7 @@ Quantity = Literal[
     "neck load",
     "back load",
     "hip bend",
+    "straight-leg reach",
     "knee bend",
     "ankle bend",
     "impact",
@@ -111,6 +112,13 @@ MEASURES: dict[Quantity, Measure] = {
     "hip bend": Measure(
         "hips bent by at most {most}°", "no bend of the hips", "°", "most bend of the hip", 150
     ),
+    "straight-leg reach": Measure(
+        "straight legs drawn towards the body by at most {most}°",
+        "no straight legs drawn towards the body",
+        "°",
+        "most bend of the hip with the knee straight",
+        150,
+    ),
     "knee bend": Measure(
         "knees bent by at most {most}° under load",
         "no bend of the knees under load",
@@ -167,6 +175,10 @@ STANDING_ANKLE = 108.9
 
 STEEP = 10.0
 """Degrees by which the trunk must point down before the head counts as below the heart."""
+
+STRAIGHT = 30.0
+"""Bend of the knee, degrees, up to which the leg counts as straight for the back of the thigh
+(ours)."""
 
 ON_LEGS = frozenset({"feet", "balls", "heels", "rear", "knees"})
 
@@ -237,6 +249,7 @@ def _angles(form: Form, posture: Posture) -> dict[Quantity, float]:
         "overhead": _most(raised),
         "shoulders behind": _most(-raised),
         "hip bend": max(_bend(at, "shoulder", "hip", knee) for knee in _both(at, "knee")),
+        "straight-leg reach": max(_reach(at, knee) for knee in _both(at, "knee")),
         "head down": _most(np.where(tilt > STEEP, tilt, 0.0)),
         "on the front": float("front" in touched),
     }
@@ -270,8 +283,21 @@ def _front(trunk: Array, facing: float) -> Array:
 
 def _bend(at: Mapping[str, Array], near: str, joint: str, far: str) -> float:
     """Greatest bend of a joint between two others: 0 where they lie in one line."""
+    return _most(_bends(at, near, joint, far))
+
+
+def _bends(at: Mapping[str, Array], near: str, joint: str, far: str) -> Array:
+    """Bend of a joint along the rep, degrees."""
     one, other = _unit(at[near] - at[joint]), _unit(at[far] - at[joint])
-    return _most(180.0 - np.degrees(np.arccos(np.clip(_dot(one, other), -1.0, 1.0))))
+    bends: Array = 180.0 - np.degrees(np.arccos(np.clip(_dot(one, other), -1.0, 1.0)))
+    return bends
+
+
+def _reach(at: Mapping[str, Array], knee: str) -> float:
+    """Greatest bend of the hip while the knee is all but straight."""
+    ankle = knee.replace("knee", "ankle")
+    straight = _bends(at, "hip", knee, ankle) < STRAIGHT
+    return _most(np.where(straight, _bends(at, "shoulder", "hip", knee), 0.0))
 
 
 def _ankle(at: Mapping[str, Array]) -> float:

@@ -122,6 +122,9 @@ class Movement:
         limits_of_figure: what the drawn figure does not tell, for the coach, beside the number.
         kit: any one of these is needed; nothing is if it is empty.
         kit_count: so many of it.
+        pairs: kinds of it of which two are needed, one for each hand.
+        kit_heights: the least and the most height above the floor at which it serves, m, where the
+            posture does not say it.
         with_kit: what is needed besides: any one of each.
         floor: it wants, '' for any.
         only_prepares: whether it is a drill that trains nothing by itself, such as breathing
@@ -153,6 +156,8 @@ class Movement:
     limits_of_figure: tuple[str, ...] = ()
     kit: tuple[Kind, ...] = ()
     kit_count: int = 1
+    pairs: tuple[Kind, ...] = ()
+    kit_heights: tuple[float, float] | None = None
     with_kit: tuple[tuple[Kind, ...], ...] = ()
     floor: Surface | Literal[""] = ""
     only_prepares: bool = False

@@ -33,6 +33,7 @@ practice)."""
 
 RAISED_ON: tuple[Kind, ...] = ("surface", "chair", "stairs", "parallel bars")
 STOOD_ON: frozenset[Kind] = frozenset({"surface", "chair", "stairs", "load"})
+SIZED: frozenset[Kind] = STOOD_ON | {"bar", "parallel bars"}
 HUNG_FROM: frozenset[Kind] = frozenset({"bar", "rings", "parallel bars", "straps"})
 
 
@@ -47,13 +48,16 @@ def needs_of(body: Body, movement: Movement, modifiers: Modifiers) -> tuple[Need
     needs = []
     raised = _raised(movement, as_set_up, body)
     if movement.kit:
-        low, high, what = _heights(movement, as_set_up, body)
+        heights = _heights(movement, as_set_up, body)
         if raised is not None and STOOD_ON & set(movement.kit):
-            low, high, what = raised
-        needs.append(Need(movement.kit, low, high, movement.kit_count, what, bears))
+            heights = raised
+        low, high, what, at = heights
+        count, pairs = movement.kit_count, movement.pairs
+        needs.append(Need(movement.kit, low, high, count, what, bears, at, pairs))
     elif raised is not None:
-        needs.append(Need(RAISED_ON, raised[0], raised[1], what=raised[2], bears=bears))
-    needs += [Need(kinds) for kinds in movement.with_kit]
+        low, high, what, at = raised
+        needs.append(Need(RAISED_ON, low, high, what=what, bears=bears, at=at))
+    needs += [_beside(movement, kinds, bears) for kinds in movement.with_kit]
     if as_set_up.added_load.bag > 0.0:
         needs.append(Need(("bag",), bears=as_set_up.added_load.bag))
     if as_set_up.band:
@@ -61,7 +65,16 @@ def needs_of(body: Body, movement: Movement, modifiers: Modifiers) -> tuple[Need
     return tuple(needs)
 
 
-Heights = tuple[float, float, str]
+def _beside(movement: Movement, kinds: tuple[Kind, ...], bears: float) -> Need:
+    """What is needed besides: blocks under the hands are as high and as many as it says."""
+    if not STOOD_ON & set(kinds):
+        return Need(kinds)
+    low, high = movement.kit_heights or (0.0, inf)
+    return Need(kinds, low, high, bears=bears, pairs=movement.pairs)
+
+
+Heights = tuple[float, float, str, float | None]
+"""The least and the most that serve, m, what for, and what serves best."""
 
 
 def _raised(movement: Movement, modifiers: Modifiers, body: Body) -> Heights | None:
@@ -71,11 +84,11 @@ def _raised(movement: Movement, modifiers: Modifiers, body: Body) -> Heights | N
         height = values.get("foot_height", 0.0)
         if height > 0.0:
             knee = KNEE_HEIGHT * body.stature + CLEAR
-            return max(0.02, height - NEAR), min(knee, height + NEAR), "to step on"
+            return max(0.02, height - NEAR), min(knee, height + NEAR), "to step on", height
     for parameter in movement.posture.parameter:
         height = values.get(parameter.name, 0.0)
         if parameter.name.endswith("_height") and parameter.tried == "kit" and height > 0.0:
-            return max(0.02, height - NEAR), height + NEAR, ""
+            return max(0.02, height - NEAR), height + NEAR, "", height
     return None
 
 
@@ -84,12 +97,17 @@ def _heights(movement: Movement, modifiers: Modifiers, body: Body) -> Heights:
     form = movement.posture
     kinds = set(movement.kit)
     touched = {touch.at for touch in form.touches}
-    if kinds & HUNG_FROM and "hands" in touched and not form.level_plane:
+    if movement.kit_heights is not None and SIZED & kinds:
+        return *movement.kit_heights, "", None
+    hung = kinds & HUNG_FROM or form.id == "row"
+    if hung and "hands" in touched and not form.level_plane:
         return _hung(form, movement, modifiers, body)
     if movement.id in SAT_ON:
-        return *SEAT, "to sit down on"
-    return 0.0, inf, ""
+        return *SEAT, "to sit down on", None
+    return ANY
 
+
+ANY: Heights = (0.0, inf, "", None)
 
 SAT_ON = frozenset({"chair-squat", "chair-one-leg-squat", "knee-squeeze"})
 
@@ -98,14 +116,18 @@ def _hung(form: Form, movement: Movement, modifiers: Modifiers, body: Body) -> H
     try:
         at = posture_along(body, modifiers.setup(movement)).joints
     except InputError:
-        return 0.0, inf, ""
+        return ANY
     hands = float(np.max(at["wrist"][..., 1]))
-    lowest = min(float(np.min(at[name][..., 1])) for name in ("shoulder", "hip", "knee"))
+    helped = movement.strain.get("hanging") == 1
+    parts = ("shoulder", "hip") if helped else ("shoulder", "hip", "knee")
+    lowest = min(float(np.min(at[name][..., 1])) for name in parts)
     clear = hands - lowest + CLEAR
     if form.id == "row":
         least = max(clear + CLEAR, hands - ROW_LOWER) if "surface" not in movement.kit else 0.6
-        return least, hands + ROW_HIGHER, "to row under"
+        return least, hands + ROW_HIGHER, "to row under", hands
     if {touch.at for touch in form.touches} == {"hands"}:
+        if helped:
+            return max(0.0, clear), inf, "to hang from with the feet on the floor", None
         above = hands > float(np.max(at["shoulder"][..., 1]))
-        return max(0.0, clear), inf, "to hang free" if above else "to be held up free"
-    return 0.0, inf, ""
+        return max(0.0, clear), inf, "to hang free" if above else "to be held up free", None
+    return ANY

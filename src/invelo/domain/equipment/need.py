@@ -24,6 +24,8 @@ class Need:
         count: so many of it.
         what: it is for, in words, '' where its kind says it.
         bears: kg that hang from it or lean on it.
+        pairs: kinds of which two are needed, one for each hand.
+        at: the height that serves best, m; None where all that serve are alike.
     """
 
     kinds: tuple[Kind, ...]
@@ -32,14 +34,20 @@ class Need:
     count: int = 1
     what: str = ""
     bears: float = 0.0
+    at: float | None = None
+    pairs: tuple[Kind, ...] = ()
+
+    def many(self, kind: Kind) -> int:
+        """So many of a kind are needed."""
+        return max(self.count, 2) if kind in self.pairs else self.count
 
     def lacks(self, item: KitItem, today: date) -> str:
         """Why a thing does not serve, in words; '' where it does."""
         unsafe = item.unavailable_reason(today)
         if unsafe:
             return f"“{item.name}” is not safe to plan with: {unsafe}"
-        if item.count < self.count:
-            return f"it needs {self.count} of “{item.name}”, and there is {item.count}"
+        if item.count < self.many(item.kind):
+            return f"it needs {self.many(item.kind)} of “{item.name}”, and there is {item.count}"
         if item.rated is not None and item.rated < self.bears:
             return f"“{item.name}” bears {item.rated:g} kg, and {self.bears:.0f} kg are on it"
         if item.height is not None and not self._high_enough_and_no_more(item):
@@ -53,6 +61,34 @@ class Need:
     def _misfit(self, item: KitItem) -> str:
         low = max(heights_of(item)) < self.low
         return f"under {self.low:.2f} m, too low" if low else f"over {self.high:.2f} m, too high"
+
+    def height_of(self, item: KitItem) -> float | None:
+        """The height at which a thing that serves is used, m: of what is let down and of stairs the
+        nearest to what serves best; None where it has none."""
+        if item.height is None:
+            return None
+        if item.kind in ADJUSTABLE:
+            return min(item.height, self.at) if self.at is not None else item.height
+        able = [h for h in heights_of(item) if self.low - 1e-6 <= h <= self.high + 1e-6]
+        best = self.at if self.at is not None else 0.0
+        return min(able or heights_of(item), key=lambda height: abs(height - best))
+
+    def rank(self, item: KitItem) -> tuple[float, float, float, str]:
+        """Lower fits better: how far it is from what serves best, the minutes to set it up, then
+        the lowest."""
+        height = self.height_of(item) or 0.0
+        away = abs(height - self.at) if self.at is not None else 0.0
+        return round(away, 2), item.setup_minutes, height, item.name
+
+    def piece_words(self, item: KitItem) -> str:
+        """A thing with the size at which it is used: “wooden rings at 2.1 m”."""
+        wanted = self.many(item.kind)
+        many = f"{wanted} × " if wanted > 1 else ""
+        height = self.height_of(item)
+        if height is None:
+            return many + item.name
+        size = f"{height:.2f} m" if height >= 1.0 else f"{100 * height:.0f} cm"
+        return many + (item.name if size in item.name else f"{item.name} at {size}")
 
     @property
     def _for(self) -> str:
@@ -75,8 +111,8 @@ def heights_of(item: KitItem) -> tuple[float, ...]:
 
 
 def pieces(needs: Iterable[Need], room: Room, today: date) -> tuple[KitItem, ...] | None:
-    """The things of a room that serve, one a need: the one that takes the least setting up, then
-    the lowest; None where one is missing."""
+    """The things of a room that serve, one a need: the one that fits best, then the one that takes
+    the least setting up; None where one is missing."""
     found = []
     for need in needs:
         able = [
@@ -84,9 +120,7 @@ def pieces(needs: Iterable[Need], room: Room, today: date) -> tuple[KitItem, ...
         ]
         if not able:
             return None
-        found.append(
-            min(able, key=lambda item: (item.setup_minutes, item.height or 0.0, item.name))
-        )
+        found.append(min(able, key=need.rank))
     return tuple(found)
 
 

@@ -12,8 +12,8 @@ from invelo.db.errors import ConflictError
 from invelo.db.moment import Moment
 from invelo.db.queries import athlete_rows
 from invelo.db.tables.account import AccountRow
-from invelo.db.tables.athlete import AthleteRow, ClearanceRow, ScreeningRow
-from invelo.domain.athlete.limits import EARLIER_LIMITS
+from invelo.db.tables.athlete import AthleteLimitRow, AthleteRow, ClearanceRow, ScreeningRow
+from invelo.domain.athlete.limits import EARLIER_LIMITS, Limit, on_day
 from invelo.domain.athlete.screen import (
     QUESTION_WORDS,
     Answers,
@@ -22,8 +22,10 @@ from invelo.domain.athlete.screen import (
     Screened,
     screen,
 )
+from invelo.domain.athlete.strain import Quantity
 
 ANSWERS = TypeAdapter(Answers)
+QUANTITY: TypeAdapter[Quantity] = TypeAdapter(Quantity)
 FINDINGS = TypeAdapter(tuple[Finding, ...])
 
 
@@ -45,8 +47,10 @@ class ScreenStatus:
 def standing(db: Session, athlete_id: UUID, today: date) -> ScreenStatus:
     """Where an athlete stands with their screen: what its answers say by today's rules."""
     newest = athlete_rows.newest_screening(db, athlete_id)
+    added = on_day(map(_limit, athlete_rows.limits(db, athlete_id)), today)
     if newest is None:
-        return ScreenStatus(None, (), Cleared(Screened((), tuple(QUESTION_WORDS))))
+        unasked = Screened((), tuple(QUESTION_WORDS))
+        return ScreenStatus(None, (), Cleared(unasked, added=added))
     said = athlete_rows.clearances(db, newest.id)
     screened = screen(ANSWERS.validate_python(newest.inputs), today)
     lifted = frozenset(
@@ -54,7 +58,13 @@ def standing(db: Session, athlete_id: UUID, today: date) -> ScreenStatus:
         for clearance in said
         for lift in clearance.lifts
     )
-    return ScreenStatus(newest, tuple(said), Cleared(screened, lifted))
+    return ScreenStatus(newest, tuple(said), Cleared(screened, lifted, added))
+
+
+def _limit(row: AthleteLimitRow) -> Limit:
+    """What a coach limits, as the domain sees it; it is known by its id."""
+    quantity = QUANTITY.validate_python(row.quantity)
+    return Limit(quantity, row.most, str(row.id), row.why, row.until)
 
 
 def age_of(db: Session, athlete_id: UUID, today: date) -> int | None:

@@ -11,7 +11,7 @@ from invelo.db.errors import ConflictError, MissingError
 from invelo.db.queries import equipment_rows
 from invelo.db.tables.account import AccountRow
 from invelo.db.tables.equipment import KitItemRow, PlaceRow
-from invelo.domain.equipment.kit import Floor, Kind, KitItem, Room, SafetyCheck, rebuilt
+from invelo.domain.equipment.kit import Floor, Kind, KitItem, Room, SafetyCheck, lapsing, rebuilt
 from invelo.domain.errors import InputError
 from invelo.services.equipment import bands
 
@@ -78,6 +78,11 @@ def rooms(db: Session, place_ids: Sequence[str]) -> tuple[Room, ...]:
             )
             rooms.append(Room(row.name, FLOOR.validate_python(row.floor), things))
     return tuple(rooms)
+
+
+def lapses(db: Session, account_id: UUID, today: date) -> tuple[str, ...]:
+    """Checks of the account's things that run out within two weeks or have run out, in words."""
+    return lapsing(map(item_of, equipment_rows.items_of_account(db, account_id)), today)
 
 
 def keep_place(

@@ -1,6 +1,7 @@
 """Sessions: a coach's own to start from, and days that were adapted."""
 
 from collections.abc import Collection
+from dataclasses import astuple
 from datetime import date, datetime
 from typing import Any
 from uuid import UUID
@@ -19,7 +20,7 @@ from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.errors import InputError
 from invelo.domain.plan.session.adapt import Adapted, Today
 from invelo.domain.plan.session.template import SessionTemplate
-from invelo.domain.plan.session.work import Block, Item, WorkSet
+from invelo.domain.plan.session.work import Block, Item, Rig, WorkSet
 from invelo.domain.plan.session.work import Session as CoreSession
 
 SHAPE: TypeAdapter[SessionTemplate] = TypeAdapter(SessionTemplate)
@@ -147,7 +148,7 @@ def _item(item: Item) -> dict[str, Any]:
         "key": item.key,
         "name": item.name,
         "role": item.role,
-        "rig": list(item.rig),
+        "rig": list(astuple(item.rig)),
         "goal": item.goal,
         "why": item.why,
         "sets": [
@@ -162,6 +163,7 @@ def _item(item: Item) -> dict[str, Any]:
                 "kind": work_set.kind,
                 "share": work_set.share,
                 "side": work_set.side,
+                "open_end": work_set.open_end,
             }
             for work_set in item.sets
         ],
@@ -200,8 +202,9 @@ def _read_item(told: dict[str, Any]) -> Item:
             one["kind"],
             one["share"],
             one["side"],
+            one.get("open_end", False),
         )
         for one in told["sets"]
     )
-    rig = (str(told["rig"][0]), float(told["rig"][1]))
+    rig = Rig(*told["rig"])
     return Item(told["key"], told["name"], told["role"], sets, (), rig, told["goal"], told["why"])

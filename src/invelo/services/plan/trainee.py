@@ -10,7 +10,7 @@ from invelo.db.codec import LEVEL, METHOD, PURPOSE, body_of
 from invelo.db.queries import athlete_rows, ladder_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.athlete.guard import Guard
-from invelo.domain.athlete.readiness import CHECKS, Check
+from invelo.domain.athlete.readiness import CHECKS, CheckResult, find_check
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.estimate import Estimate
@@ -32,12 +32,15 @@ def of_athlete(db: Session, athlete: AthleteRow, today: date) -> Trainee:
     refused = {movement: closed.problem for movement, closed in guarded.refused.items()}
     stands = tuple(_stand(db, ladder.view(db, row, athlete, today), today) for row in rows)
     levels = [stand.level for stand in stands]
+    failed = _failed(db, athlete.id)
     return Trainee(
         name=athlete.name,
         body=body_of(athlete_rows.measurements(db, athlete.id)[-1]),
         stands=stands,
         open_movements=guarded.open_movements - frozenset(told.dislikes),
-        closed_checks=_closed(db, athlete.id),
+        closed_checks=tuple(find_check(one.check) for one in failed),
+        failed_days={one.check: (today - one.day).days for one in failed},
+        warm_up=told.warm_up,
         level=max(set(levels), key=levels.count) if levels else "beginner",
         rigs=_rigs(guarded, today),
         why_closed={**dict.fromkeys(told.dislikes, "they would rather not."), **refused},
@@ -47,10 +50,11 @@ def of_athlete(db: Session, athlete: AthleteRow, today: date) -> Trainee:
     )
 
 
-def _closed(db: Session, athlete_id: UUID) -> tuple[Check, ...]:
-    """Checks that were tried and not passed."""
+def _failed(db: Session, athlete_id: UUID) -> tuple[CheckResult, ...]:
+    """Checks that were tried and not passed, in their order."""
     newest = readiness.newest(db, athlete_id)
-    return tuple(check for check in CHECKS if check.id in newest and not newest[check.id].passed)
+    there = (newest[check.id] for check in CHECKS if check.id in newest)
+    return tuple(result for result in there if not result.passed)
 
 
 def _stand(db: Session, seen: ladder.LadderView, today: date) -> Stand:

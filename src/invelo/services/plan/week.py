@@ -121,6 +121,15 @@ class WeekView:
         keys = sorted((key for key, day in self.plan if day == index), key=order.index)
         return tuple(self.laid.items[key] for key in keys)
 
+    def who_on(self, index: int) -> Trainee:
+        """Who trains on a day: in its minutes, with what there is at its place."""
+        day = next((one for one in self.laid.problem.days if one.index == index), None)
+        if day is None:
+            return self.who
+        who = replace(self.who, minutes=day.minutes)
+        stock = next((spot.stock for spot in self.spots if spot.key == day.place), None)
+        return who.at(stock.room) if stock else who
+
     def session(self, index: int) -> CoreSession:
         """A day's session.
 
@@ -131,7 +140,9 @@ class WeekView:
         if not items:
             raise InputError("day", "nothing is planned on it.", "Plan the week, or move one here.")
         day = self.week_start + timedelta(days=index)
-        return self.availability.hands.session(f"{day:%A}", items, self.who)
+        who = self.who_on(index)
+        given = [who.rigged(item) for item in items]
+        return self.availability.hands.session(f"{day:%A}", given, who)
 
 
 def availability_version(db: Session, athlete_id: UUID) -> str:

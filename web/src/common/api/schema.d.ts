@@ -293,6 +293,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/athletes/{athlete_id}/limits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Limit
+         * @description Leave less open than the screen does; only a clearance leaves more.
+         */
+        post: operations["add_limit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/limits/{limit_id}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * End Limit
+         * @description Open again what a coach had closed.
+         */
+        post: operations["end_limit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/athletes/{athlete_id}/readiness": {
         parameters: {
             query?: never;
@@ -5228,7 +5268,7 @@ export interface components {
              * Id
              * @enum {string}
              */
-            id: "wrist bend" | "elbow load" | "straight arms" | "overhead" | "shoulders behind" | "neck load" | "back load" | "hip bend" | "knee bend" | "ankle bend" | "impact" | "one leg" | "hanging" | "head down" | "on the back" | "on the front" | "hard hold" | "one hand";
+            id: "wrist bend" | "elbow load" | "straight arms" | "overhead" | "shoulders behind" | "neck load" | "back load" | "hip bend" | "straight-leg reach" | "knee bend" | "ankle bend" | "impact" | "one leg" | "hanging" | "head down" | "on the back" | "on the front" | "hard hold" | "one hand";
             /** Words */
             words: string;
             /**
@@ -5241,10 +5281,45 @@ export interface components {
             /** Until */
             until: string | null;
             /**
+             * By Coach
+             * @description Its id, where a coach set it and may end it.
+             */
+            by_coach: string | null;
+            /**
              * Forms
              * @description Movements it closes.
              */
             forms: string[];
+        };
+        /**
+         * LimitRequest
+         * @description What a coach closes besides what the screen says.
+         */
+        LimitRequest: {
+            /**
+             * Id
+             * Format: uuid
+             * @description Made by the client, so that sending it twice counts once.
+             */
+            id: string;
+            /**
+             * Quantity
+             * @enum {string}
+             */
+            quantity: "wrist bend" | "elbow load" | "straight arms" | "overhead" | "shoulders behind" | "neck load" | "back load" | "hip bend" | "straight-leg reach" | "knee bend" | "ankle bend" | "impact" | "one leg" | "hanging" | "head down" | "on the back" | "on the front" | "hard hold" | "one hand";
+            /**
+             * Most
+             * @description What stays open: degrees, %, or a class.
+             * @example 60
+             */
+            most: number;
+            /** Why */
+            why: string;
+            /**
+             * Until
+             * @description The last day it holds; none if left out.
+             */
+            until?: string | null;
         };
         /**
          * LinkState
@@ -6436,6 +6511,17 @@ export interface components {
              */
             lax: boolean;
             /**
+             * Pregnancy Stage
+             * @description Decides about lying on the back; told late where it is not told.
+             */
+            pregnancy_stage?: ("first third" | "later" | "after birth") | null;
+            /**
+             * Front Comfortable
+             * @description Lying on the front, of who is pregnant.
+             * @default false
+             */
+            front_comfortable: boolean;
+            /**
              * Asked
              * @description Questions that were answered; all of them if left out. One that was not is no answer “no”.
              */
@@ -6955,6 +7041,8 @@ export interface components {
             dislikes: string[];
             /** Sex */
             sex: ("male" | "female") | null;
+            /** Warm Up */
+            warm_up: string[];
             /** Missing */
             missing: string[];
             /**
@@ -7014,6 +7102,11 @@ export interface components {
              * @description For published norms only.
              */
             sex?: ("male" | "female") | null;
+            /**
+             * Warm Up
+             * @description The coach's own general warm-up, in order; the usual one if empty.
+             */
+            warm_up?: string[];
         };
         /**
          * Personal
@@ -9711,6 +9804,11 @@ export interface components {
              * @description Athletes whose last week was not looked at yet.
              */
             due: string[];
+            /**
+             * Kit Checks
+             * @description Safety checks of kit that run out or have run out.
+             */
+            kit_checks: string[];
         };
         /**
          * SquadLineOut
@@ -12054,6 +12152,185 @@ export interface operations {
         responses: {
             /** @description Successful Response */
             201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Screen"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    add_limit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LimitRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Screen"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    end_limit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+                limit_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };

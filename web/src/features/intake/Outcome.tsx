@@ -2,8 +2,9 @@
 import { useState } from "react";
 import type { Schema } from "../../common/api/client";
 import { Button } from "../../common/ui/Button";
-import { counted, day } from "../../common/units/figures";
+import { day } from "../../common/units/figures";
 import { ClearanceDialog } from "./ClearanceDialog";
+import { LimitList } from "./LimitList";
 import { LIFTS } from "./questions";
 
 const HEADS: Record<Schema["Screen"]["outcome"], [look: string, words: string]> = {
@@ -17,9 +18,13 @@ export function Outcome({ athleteId, screen }: { athleteId: string; screen: Sche
   const [clearing, setClearing] = useState(false);
   if (!screen.screened_on)
     return (
-      <p className="p-4 text-faint">
-        Nothing was asked yet. The answers decide what may be given, here and on every other sheet.
-      </p>
+      <div className="p-4">
+        <p className="text-faint">
+          Nothing was asked yet. The answers decide what may be given, here and on every other
+          sheet.
+        </p>
+        <LimitList athleteId={athleteId} screen={screen} />
+      </div>
     );
   const [look, words] = HEADS[screen.outcome];
   return (
@@ -39,24 +44,7 @@ export function Outcome({ athleteId, screen }: { athleteId: string; screen: Sche
           </li>
         ))}
       </ul>
-      {screen.limits.length > 0 && <h3 className="lettering pt-3">Limits</h3>}
-      <ul>
-        {screen.limits.map((limit) => (
-          <li key={limit.id} className="border-t border-hair py-1">
-            <b>{limit.words}</b>
-            {limit.until && <span className="text-faint"> until {day(limit.until)}</span>}
-            <span className="block text-sm text-faint">{limit.why}</span>
-            {limit.forms.length > 0 && (
-              <details className="text-sm text-faint">
-                <summary className="cursor-pointer">
-                  closes {counted(limit.forms.length, "movement")}
-                </summary>
-                {limit.forms.join(", ")}
-              </details>
-            )}
-          </li>
-        ))}
-      </ul>
+      <LimitList athleteId={athleteId} screen={screen} />
       {screen.clearances.length > 0 && <h3 className="lettering pt-3">Cleared</h3>}
       <ul>
         {screen.clearances.map((one) => (

@@ -13,6 +13,7 @@ import { Mark, type Tone } from "../../common/ui/Mark";
 import { TitleBlock, today } from "../../common/ui/TitleBlock";
 import { counted, criterion, day } from "../../common/units/figures";
 import { CriterionGauge } from "./CriterionGauge";
+import { KitChecks } from "./KitChecks";
 import { LadderDialog } from "./LadderDialog";
 import { NewAthlete } from "./NewAthlete";
 import { Queue, waitingIn } from "./Queue";
@@ -125,6 +126,7 @@ export default function Squad() {
             {undoable && <Undo proposalId={undoable} onUndone={() => setTold("Undone.")} />}
           </p>
         )}
+        <KitChecks due={squad.data?.kit_checks ?? []} />
         {queue && <Queue waiting={waiting} onTold={setTold} />}
         {squad.data && all.length === 0 && (
           <p className="p-6">

@@ -11,6 +11,9 @@ from collections.abc import Iterator
 from dataclasses import dataclass, field, replace
 from math import ceil
 
+from invelo.domain.athlete.limits import Limit, exceeded
+from invelo.domain.athlete.strain import strains
+from invelo.domain.biomechanics.body import Body
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers, Movement, StressedJoint
 from invelo.domain.equipment.kit import Kind
@@ -24,13 +27,37 @@ from invelo.domain.plan.session.fit import fit
 from invelo.domain.plan.session.timeline import length
 from invelo.domain.plan.session.totals import hard_sets, torque_seconds, torques
 from invelo.domain.plan.session.trainee import Trainee
-from invelo.domain.plan.session.warm_up import warm_up
-from invelo.domain.plan.session.work import Item, Session, WorkSet, sets_of
+from invelo.domain.plan.session.warm_up import SHORT_SESSION, warm_up, within_short
+from invelo.domain.plan.session.work import Block, Item, Session, WorkSet, sets_of
 from invelo.domain.plan.substitutes import Substitute, substitutes
 from invelo.domain.training.log import PAIN_STOP
 
 SPARED = 1
 """Class of joint stress that a sore place still bears; a tight one bears 2."""
+
+TIGHT: dict[StressedJoint, tuple[Limit, ...]] = {
+    "hip": (
+        Limit("hip bend", 100.0, "tight"),
+        Limit("straight-leg reach", 70.0, "tight"),
+    ),
+    "shoulder": (Limit("overhead", 150.0, "tight"), Limit("shoulders behind", 35.0, "tight")),
+    "ankle": (Limit("ankle bend", 25.0, "tight"),),
+    "knee": (Limit("knee bend", 100.0, "tight"),),
+    "wrist": (Limit("wrist bend", 95.0, "tight"),),
+}
+"""What a tight place still reaches: what asks more steps down (ours). Hips stand for the backs of
+the thighs too, ankles for the calves."""
+
+LOOSENS: dict[StressedJoint, tuple[str, int]] = {
+    "hip": ("half-kneeling-hip-stretch", 30),
+    "shoulder": ("wall-slide", 10),
+    "ankle": ("ankle-rocks", 12),
+    "wrist": ("wrist-rocks", 15),
+    "back": ("round-and-hollow", 10),
+}
+"""The mobility work of a tight place, reps or seconds."""
+
+LOOSENING_SETS = 2
 
 SHORT_SLEEP = 6.0
 """Hours of sleep under which the day eases."""
@@ -76,14 +103,17 @@ class Today:
         for place, how in self.sore:
             require_within(f"{place}, soreness", how, 0, 10, "")
 
-    def bears(self, movement: Movement) -> str:
-        """The place that keeps a movement from being done today; '' where none does."""
+    def bears(self, movement: Movement, modifiers: Modifiers, body: Body) -> str:
+        """The place that keeps a set-up from being done today; '' where none does."""
         for place, how in self.sore:
             most = 0 if how >= PAIN_STOP else SPARED
             if how and movement.stress.get(place, 0) > most:
                 return place
         for place in self.tight:
             if movement.stress.get(place, 0) > SPARED + 1:
+                return place
+            reach = TIGHT.get(place, ())
+            if reach and exceeded(strains(body, movement, movement.own(modifiers)), reach):
                 return place
         return ""
 
@@ -177,6 +207,8 @@ def adapt(session: Session, trainee: Trainee, today: Today) -> Adapted:
     if why:
         changes.append(Change("all sets", "easier", why))
     now = _warmed(eased, trainee, today)
+    now, loosened = _loosened(now, trainee, today)
+    changes += loosened
     cuts: tuple[str, ...] = ()
     back: tuple[str, ...] = ()
     if today.minutes is not None:
@@ -213,13 +245,16 @@ def _allowed(
 ) -> tuple[Item | None, Change | None]:
     """The item as the day allows it, and what was changed; the same where nothing is."""
     sets = item.sets
-    place = next(filter(None, (today.bears(work_set.movement) for work_set in sets)), "")
+    body = trainee.body
+    kept_back = (today.bears(each.movement, each.modifiers, body) for each in sets)
+    place = next(filter(None, kept_back), "")
     missing = any(not today.has(work_set.movement, work_set.modifiers) for work_set in sets)
     if not place and not missing:
         return item, None
-    why = f"the {place} is to be spared." if place else "the kit for it is not at hand."
+    why = _why(place, today)
     for rung in item.easier:
-        if not today.bears(rung.movement) and today.has(rung.movement, rung.modifiers):
+        spared = today.bears(rung.movement, rung.modifiers, body)
+        if not spared and today.has(rung.movement, rung.modifiers):
             return _longer(item, rung, trainee, why)
     for one in substitutes(
         item.movement,
@@ -234,6 +269,14 @@ def _allowed(
         kept = "the same pattern" if one.same_pattern else "the region's hard sets"
         return other, Change(item.name, other.name, why, kept)
     return None, Change(item.name, "", f"{why} Nothing else for the same region is open today.")
+
+
+def _why(place: str, today: Today) -> str:
+    if not place:
+        return "the kit for it is not at hand."
+    if place in today.tight:
+        return f"the {place} is tight and does not reach that far today."
+    return f"the {place} is to be spared."
 
 
 def _longer(
@@ -263,7 +306,7 @@ def _longer(
         name=rung.name,
         sets=tuple(sets),
         easier=easier,
-        rig=trainee.rig(rung.movement),
+        rig=trainee.rig(rung.movement, rung.modifiers),
         why=f"Today in place of {item.name}.",
     )
     return changed, Change(item.name, rung.name, why, kept)
@@ -287,8 +330,8 @@ def _open(trainee: Trainee, today: Today) -> frozenset[str]:
     return frozenset(
         movement.id
         for movement in catalogue().movement
-        if not trainee.shut(movement)
-        and not today.bears(movement)
+        if not trainee.shut(movement, movement.own(Modifiers()))
+        and not today.bears(movement, movement.own(Modifiers()), trainee.body)
         and today.has(movement, movement.own(Modifiers()))
     )
 
@@ -350,12 +393,54 @@ def _warmed(session: Session, trainee: Trainee, today: Today) -> Session:
         item
         for item in (before.items if before else ())
         if item.key.split(":", 1)[1] == item.movement.id
-        and not today.bears(item.movement)
+        and not today.bears(item.movement, item.main.modifiers, trainee.body)
         and today.has(item.movement, item.main.modifiers)
     )
+    if today.minutes is not None and today.minutes < SHORT_SESSION:
+        general = within_short(general)
     made = warm_up(items, trainee, whole=False)
-    easier = tuple(item for item in made.items if not today.bears(item.movement))
+    easier = tuple(
+        item
+        for item in made.items
+        if not today.bears(item.movement, item.main.modifiers, trainee.body)
+    )
     return replace(session, blocks=(replace(made, items=(*general, *easier)), *main))
+
+
+def _loosened(
+    session: Session, trainee: Trainee, today: Today
+) -> tuple[Session, tuple[Change, ...]]:
+    """The mobility work of each tight place, after the warm-up."""
+    there = {item.movement.id for block in session.blocks for item in block.items}
+    items, changes = [], []
+    for place in today.tight:
+        movement_id, amount = LOOSENS.get(place, ("", 0))
+        movement = catalogue().find_movement(movement_id) if movement_id else None
+        if movement is None or movement_id in there:
+            continue
+        as_set_up = movement.own(Modifiers())
+        sore = replace(today, tight=()).bears(movement, as_set_up, trainee.body)
+        if sore or trainee.shut(movement, as_set_up):
+            continue
+        why = f"the {place} is tight: its mobility work comes first."
+        prescription = Prescription(LOOSENING_SETS, amount, amount, 15, 4.0, movement.unit)
+        rung = Rung(
+            movement.name,
+            movement,
+            as_set_up,
+            prescription,
+            criterion_for("double_progression", prescription),
+        )
+        key = f"mobility:{place}"
+        sets = sets_of(rung, prescription, "easy")
+        items.append(Item(key, movement.name, "preparation", sets, why=why))
+        changes.append(Change("preparatory work", movement.name, why))
+    if not items:
+        return session, ()
+    block = Block("preparatory work", tuple(items), words="for what is tight")
+    at = 1 if session.blocks and session.blocks[0].format == "warm-up" else 0
+    blocks = (*session.blocks[:at], block, *session.blocks[at:])
+    return replace(session, blocks=blocks), tuple(changes)
 
 
 def _regions(before: Session, after: Session) -> Iterator[TotalChange]:

@@ -115,8 +115,8 @@ def _same_way(first: Item, second: Item) -> int:
 
 
 def _rigging(before: Item | None, item: Item) -> float:
-    what, minutes = item.rig
-    return minutes if what and (before is None or before.rig[0] != what) else 0.0
+    what = item.rig.what
+    return item.rig.minutes if what and (before is None or before.rig.what != what) else 0.0
 
 
 def in_order(items: Sequence[Item]) -> tuple[Item, ...]:

@@ -64,11 +64,11 @@ def timeline(
     last = len(session.blocks) - 1
     for i, block in enumerate(session.blocks):
         for item in block.items:
-            what, minutes = item.rig
-            if what and what != rigged:
-                events.append(Event(now, 60.0 * minutes, "rig_change", item.key, block=i))
-                now += 60.0 * minutes
-                rigged = what
+            if item.rig.what and item.rig.what != rigged:
+                seconds = 60.0 * item.rig.minutes
+                events.append(Event(now, seconds, "rig_change", item.key, block=i))
+                now += seconds
+                rigged = item.rig.what
         pieces = list(_in_rounds(block, amount) if block.in_rounds else _in_turn(block, amount))
         if i == last and pieces and pieces[-1][1] in ("rest", "change over"):
             pieces.pop()  # nothing is rested for

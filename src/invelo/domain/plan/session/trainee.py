@@ -9,7 +9,9 @@ from invelo.domain.biomechanics.body import Body
 from invelo.domain.biomechanics.posture.form import Lane
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers, Movement
-from invelo.domain.equipment.kit import Kind
+from invelo.domain.catalogue.needs import needs_of
+from invelo.domain.equipment.kit import Kind, Room
+from invelo.domain.equipment.need import pieces
 from invelo.domain.errors import InputError
 from invelo.domain.estimate import Estimate
 from invelo.domain.ladder.rung import Rung, kit_needed
@@ -23,7 +25,7 @@ from invelo.domain.plan.methods import (
     prescription_for,
 )
 from invelo.domain.plan.prescription import LEAST_USEFUL, Level, Method, Prescription, Purpose
-from invelo.domain.plan.session.work import Item, WorkSet, role_of, sets_of
+from invelo.domain.plan.session.work import Item, Rig, WorkSet, role_of, sets_of
 from invelo.domain.strength.holds import LONGEST_SHARE
 from invelo.domain.strength.state import State
 
@@ -40,18 +42,21 @@ PREPARES: dict[str, tuple[str, int]] = {
 }
 """The movement that works on a closed check, and its sets; see `readiness.CHECKS`."""
 
-PREPARES_AMOUNT: dict[str, int] = {
-    "one-leg stand": 5,
-    "ankle": 12,
-    "hip": 30,
-    "shoulder": 10,
-    "hands behind": 20,
-    "flat hand": 10,
-    "wrist": 15,
-    "flat back": 8,
-    "sit and lift": 8,
+PREPARES_AMOUNT: dict[str, tuple[int, int]] = {
+    "one-leg stand": (5, 10),
+    "ankle": (8, 12),
+    "hip": (20, 30),
+    "shoulder": (8, 12),
+    "hands behind": (15, 20),
+    "flat hand": (8, 12),
+    "wrist": (10, 15),
+    "flat back": (5, 8),
+    "sit and lift": (5, 8),
 }
-"""Reps or seconds of it."""
+"""Reps or seconds of it: under the mark that was failed at first, and once it has grown."""
+
+GROWS_AFTER_DAYS = 7
+"""Days after a check was failed from which its work grows (common practice)."""
 
 
 @dataclass(frozen=True)
@@ -107,6 +112,9 @@ class Trainee:
         guard: what closes set-ups to them; None where movements alone say it.
         dislikes: ids of movements they would rather not do.
         states: what is known of them today, by lane.
+        failed_days: days since each closed check was last tried, by its id.
+        warm_up: movements of the coach's own general warm-up, in order; empty for the usual.
+        minutes: there are on the day, None where nobody said.
     """
 
     name: str
@@ -120,6 +128,9 @@ class Trainee:
     guard: Guard | None = field(default=None, hash=False, compare=False)
     dislikes: frozenset[str] = frozenset()
     states: Mapping[Lane, State] = field(default_factory=dict, hash=False, compare=False)
+    failed_days: Mapping[str, int] = field(default_factory=dict, hash=False)
+    warm_up: tuple[str, ...] = ()
+    minutes: float | None = None
 
     def shut(self, movement: Movement, modifiers: Modifiers | None = None) -> str:
         """Why a movement, as it is set up, is closed to them; '' where it is open."""
@@ -150,10 +161,28 @@ class Trainee:
                 return replace(stand, here=near, below=stand.below[i:], above=())
         return None
 
-    def rig(self, movement: Movement) -> tuple[str, float]:
-        """What is rigged up for a movement, and the minutes it takes: the quickest that serves."""
+    def at(self, room: Room) -> "Trainee":
+        """The same in one place, with what is there and nothing else."""
+        if self.guard is None:
+            return self
+        return replace(self, guard=replace(self.guard, rooms=(room,)))
+
+    def rig(self, movement: Movement, modifiers: Modifiers | None = None) -> Rig:
+        """What is set up for a movement: the things that fit it best, the quickest kind of thing
+        where none is known by its size."""
+        needs = needs_of(self.body, movement, movement.own(modifiers or Modifiers()))
+        for room in self.guard.rooms if self.guard else ():
+            found = pieces(needs, room, self.guard.today) if self.guard else None
+            if found and needs:
+                both = list(zip(needs, found, strict=True))
+                words = " and ".join(need.piece_words(item) for need, item in both)
+                return Rig(found[0].kind, max(item.setup_minutes for item in found), words)
         there = [(kind, self.rigs[kind]) for kind in movement.kit if kind in self.rigs]
-        return min(there, key=lambda one: (one[1], one[0])) if there else ("", 0.0)
+        return Rig(*min(there, key=lambda one: (one[1], one[0]))) if there else Rig()
+
+    def rigged(self, item: Item) -> Item:
+        """An item with what is set up for it where they train."""
+        return replace(item, rig=self.rig(item.movement, item.main.modifiers))
 
     def item(self, stand: Stand, wave: WaveDay | None = None) -> Item:
         """The item of a ladder: its rung at the coach's prescription, a hold fitted to the best
@@ -176,7 +205,7 @@ class Trainee:
             role_of(at.rung.movement),
             ended(sets_of(at.rung, prescription), stand.asked if at is stand.here else None),
             tuple(near.rung for near in chain),
-            self.rig(at.rung.movement),
+            self.rig(at.rung.movement, at.rung.modifiers),
             stand.goal,
             why,
         )
@@ -248,7 +277,8 @@ class Trainee:
     def _prepares(self, check: Check) -> Item:
         movement_id, sets = PREPARES[check.id]
         movement = catalogue().find_movement(movement_id)
-        amount = PREPARES_AMOUNT[check.id]
+        grown = self.failed_days.get(check.id, 0) >= GROWS_AFTER_DAYS
+        amount = PREPARES_AMOUNT[check.id][grown]
         prescription = Prescription(sets, amount, amount, 15, 4.0, movement.unit)
         rung = Rung(
             movement.name,

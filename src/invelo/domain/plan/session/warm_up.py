@@ -15,6 +15,12 @@ from invelo.domain.plan.session.work import Block, Item, WorkSet
 LEAST_GENERAL = 300.0
 """Seconds of general warm-up, at least."""
 
+SHORT_SESSION, LEAST_SHORT = 15.0, 120.0
+"""A session of fewer minutes has so many seconds of it (common practice)."""
+
+OWN_AMOUNT: dict[str, int] = {"reps": 10, "s": 30, "cm": 3}
+"""Reps or seconds of a piece of the coach's own list that is not among those below (ours)."""
+
 EASY_RPE = 4.0
 SHORT_REST = 10.0
 SET_REST = 30.0
@@ -65,20 +71,46 @@ GENERAL: tuple[tuple[str, int, frozenset[str]], ...] = (
 
 def general(families: Iterable[str], trainee: Trainee) -> tuple[Item, ...]:
     """What warms up for some families, of what nothing closes: one piece that raises the pulse,
-    then the day's patterns and places; at least five minutes of it."""
+    then the day's patterns and places; at least five minutes of it, two before a short session. A
+    coach's own list stands as it is."""
+    if trainee.warm_up:
+        own = (one for one in trainee.warm_up if _open(one, trainee))
+        return tuple(_piece(one, _own_amount(one)) for one in own)
     there = frozenset(families)
+    least = least_general(trainee.minutes)
     pulse = next((one for one in PULSE if _open(one[0], trainee)), None)
     chosen = [_piece(*pulse)] if pulse else []
     for movement_id, amount, for_families in GENERAL:
-        if sum(_seconds(item) for item in chosen) >= LEAST_GENERAL:
+        if sum(_seconds(item) for item in chosen) >= least:
             break
         if _open(movement_id, trainee) and (not for_families or for_families & there):
             chosen.append(_piece(movement_id, amount))
-    return _stretched(chosen)
+    return _stretched(chosen, least)
+
+
+def least_general(minutes: float | None) -> float:
+    """Seconds of general warm-up that a session of so many minutes begins with, at least."""
+    return LEAST_SHORT if minutes is not None and minutes < SHORT_SESSION else LEAST_GENERAL
+
+
+def within_short(items: Iterable[Item]) -> tuple[Item, ...]:
+    """The first pieces of a general warm-up, as many as a short session begins with."""
+    kept: list[Item] = []
+    for item in items:
+        if kept and sum(_seconds(other) for other in kept) >= LEAST_SHORT:
+            break
+        kept.append(item)
+    return tuple(kept)
+
+
+def _own_amount(movement_id: str) -> int:
+    known = {**dict(PULSE), **{one: amount for one, amount, _ in GENERAL}}
+    return known.get(movement_id, OWN_AMOUNT[catalogue().find_movement(movement_id).unit])
 
 
 def _open(movement_id: str, trainee: Trainee) -> bool:
-    return not trainee.shut(catalogue().find_movement(movement_id))
+    movement = catalogue().find_movement(movement_id)
+    return not trainee.shut(movement, movement.own(Modifiers()))
 
 
 def _piece(movement_id: str, amount: int) -> Item:
@@ -96,11 +128,11 @@ def _piece(movement_id: str, amount: int) -> Item:
     return Item(f"warm-up:{movement_id}", movement.name, "preparation", (work_set,))
 
 
-def _stretched(chosen: list[Item]) -> tuple[Item, ...]:
+def _stretched(chosen: list[Item], least: float) -> tuple[Item, ...]:
     """Gone through again, piece by piece, until the time is there; twice at most."""
     items = list(chosen)
     for i, item in enumerate(chosen):
-        if sum(_seconds(other) for other in items) >= LEAST_GENERAL:
+        if sum(_seconds(other) for other in items) >= least:
             break
         items[i] = replace(item, sets=item.sets * 2)
     return tuple(items)

@@ -151,6 +151,33 @@ class WorkSet:
 
 
 @dataclass(frozen=True)
+class Rig:
+    """What is set up for an item.
+
+    Attributes:
+        kind: of thing, '' for nothing.
+        minutes: it takes.
+        pieces: the things themselves with their sizes, in words; '' where none is known.
+    """
+
+    kind: str = ""
+    minutes: float = 0.0
+    pieces: str = ""
+
+    @property
+    def what(self) -> str:
+        """What to fetch: the things where they are known, their kind otherwise."""
+        return self.pieces or self.kind
+
+    @property
+    def words(self) -> str:
+        """What to fetch, and how long it takes: “wooden rings at 2.1 m, 4 min to set up”."""
+        if self.what and self.minutes:
+            return f"{self.what}, {self.minutes:g} min to set up"
+        return self.what
+
+
+@dataclass(frozen=True)
 class Item:
     """A movement of a session, with all its sets.
 
@@ -160,7 +187,7 @@ class Item:
         role: when in a session it comes.
         sets: in order.
         easier: rungs to fall back to, the nearest first; a drop set goes down them.
-        rig: what is set up for it, and how many minutes that takes.
+        rig: what is set up for it.
         goal: of its ladder, '' for none.
         why: how it came to differ from what the ladder says, '' where it does not.
     """
@@ -170,7 +197,7 @@ class Item:
     role: Role
     sets: tuple[WorkSet, ...]
     easier: tuple[Rung, ...] = ()
-    rig: tuple[str, float] = ("", 0.0)
+    rig: Rig = Rig()
     goal: str = ""
     why: str = ""
 

@@ -131,7 +131,7 @@ class Model:
             for task in self.problem.tasks
             if (task.key, day.index) in self.on
         ]
-        return sum(there) + self.problem.warm_up * self.used[day.index]
+        return sum(there) + self.problem.warm_up_on(day) * self.used[day.index]
 
     def _hard_days(self, joint: StressedJoint) -> None:
         hard = [task for task in self.problem.tasks if task.stress.get(joint, 0) >= HARD]

@@ -21,6 +21,9 @@ STRESSFUL_LIMIT = 2
 REGION_DAYS = 2
 """Days a week on which each region works, at least (common practice)."""
 
+SHORT_DAY, SHORT_WARM_UP = 15, 2
+"""A day of fewer minutes is begun with so many of general warm-up at most (common practice)."""
+
 MOST_TASKS = 60
 MOST_MINUTES = 240
 
@@ -199,6 +202,10 @@ class PlanningProblem:
     stressful_limit: int = STRESSFUL_LIMIT
     together: tuple[frozenset[str], ...] = ()
     last: Plan = frozenset()
+
+    def warm_up_on(self, day: Day) -> int:
+        """Minutes of a day's general warm-up: two at most on a short day."""
+        return min(self.warm_up, SHORT_WARM_UP) if day.minutes < SHORT_DAY else self.warm_up
 
     def __post_init__(self) -> None:
         """Check that there is something to plan, and that pins name it."""

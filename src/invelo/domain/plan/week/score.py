@@ -110,7 +110,7 @@ def days_of(plan: Plan, task: WeekTask) -> list[int]:
 def minutes_on(problem: PlanningProblem, plan: Plan, day: Day) -> int:
     """Minutes of a day's session, warm-up included; 0 of an empty day."""
     there = tasks_on(problem, plan, day)
-    return problem.warm_up + sum(task.minutes for task in there) if there else 0
+    return problem.warm_up_on(day) + sum(task.minutes for task in there) if there else 0
 
 
 def sets_of_regions(problem: PlanningProblem, plan: Plan) -> dict[Muscle, int]:

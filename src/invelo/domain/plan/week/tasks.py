@@ -295,8 +295,7 @@ def surface_of(item: Item) -> Surface:
     kit = set(item.movement.kit)
     if not kit:
         return "floor"
-    rigged = item.rig[0]
-    if rigged == "rings" or kit == {"rings"}:
+    if item.rig.kind == "rings" or kit == {"rings"}:
         return "rings"
     return "bars" if "parallel bars" in kit else "bar"
 

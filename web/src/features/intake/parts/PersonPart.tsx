@@ -154,6 +154,23 @@ function PersonForm({ athleteId, person }: { athleteId: string; person: Schema["
           onChange={(dislikes) => put({ dislikes })}
         />
       </details>
+      <details className="mt-3">
+        <summary className="lettering cursor-pointer">
+          Warm-up of your own{typed.warm_up?.length ? `: ${typed.warm_up.length}` : ""}
+        </summary>
+        <p className="text-sm text-faint">
+          Takes the place of the general warm-up, in the order ticked; what something closes to them
+          is left out. Nothing ticked: made from the day’s patterns.
+        </p>
+        <Ticks
+          name="In this order"
+          options={movements
+            .filter(({ family }) => family === "balance and mobility")
+            .map(({ id, name }) => [id, name] as const)}
+          on={typed.warm_up ?? []}
+          onChange={(warm_up) => put({ warm_up })}
+        />
+      </details>
       <Wrong error={error} />
       <Button main type="submit" busy={busy} className="mt-4">
         Keep what they want

@@ -4,7 +4,7 @@ import { api, type Schema } from "../../../common/api/client";
 import { useAct, useSendId } from "../../../common/hooks/useAct";
 import { useDraft } from "../../../common/hooks/useDraft";
 import { Button } from "../../../common/ui/Button";
-import { Field } from "../../../common/ui/Field";
+import { Choice, Field } from "../../../common/ui/Field";
 import { Tick } from "../../../common/ui/Tick";
 import { Ticks } from "../../../common/ui/Ticks";
 import { Wrong } from "../../../common/ui/Wrong";
@@ -14,7 +14,17 @@ import { YesNo } from "./YesNo";
 type Answers = Schema["NewScreen"];
 type Question = NonNullable<Answers["asked"]>[number];
 
-const BLANK: Answers = { id: "", born: "", active: false, pregnant: false, lax: false, asked: [] };
+const BLANK: Answers = {
+  id: "",
+  born: "",
+  active: false,
+  pregnant: false,
+  front_comfortable: false,
+  lax: false,
+  asked: [],
+};
+
+type Stage = NonNullable<Answers["pregnancy_stage"]> | null;
 
 interface Props {
   athleteId: string;
@@ -120,6 +130,31 @@ export function ScreenForm({ athleteId, before }: Props) {
           value={asked("pregnancy") ? (typed.pregnant ?? false) : null}
           onChange={(pregnant) => answer("pregnancy", { pregnant })}
         />
+        {typed.pregnant && (
+          <>
+            <Choice
+              label="How far"
+              value={typed.pregnancy_stage ?? ""}
+              options={[
+                ["", "not told"],
+                ["first third", "in the first third"],
+                ["later", "after the first third"],
+                ["after birth", "within three months of birth"],
+              ]}
+              onChange={(event) =>
+                answer("pregnancy", {
+                  pregnancy_stage: (event.target.value || null) as Stage,
+                })
+              }
+            />
+            <YesNo
+              label="Lying on the front is comfortable"
+              name="front_comfortable"
+              value={typed.front_comfortable ?? false}
+              onChange={(front_comfortable) => answer("pregnancy", { front_comfortable })}
+            />
+          </>
+        )}
         <YesNo
           label="Joints that bend further than most people's"
           name="lax"

@@ -156,7 +156,7 @@ def test_each_term_says_where_its_amount_comes_from() -> None:
     plan: Plan = frozenset({("push", 0)})
     terms = {term.name: term for term in score(EXAMPLE, plan).terms}
     assert "PULL: 0 of 2 days" in terms["asked"].parts
-    assert "chest: 3 sets, 6 wanted" in terms["regions"].parts
+    assert "chest: 3 of 6 sets" in terms["regions"].parts
     assert "chest: 1 day" in terms["region_days"].parts
     assert terms["balance"].parts == ("3 sets push, 0 pull",)
     assert terms["asked"].points == 4 * 60

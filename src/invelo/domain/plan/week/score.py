@@ -180,7 +180,7 @@ def _regions(problem: PlanningProblem, plan: Plan) -> Iterator[Part]:
     for region in problem.regions:
         have, want = sets.get(region, 0), problem.targets[region]
         over = -(-max(0, have - want) // OVER_STEP) + max(0, have - 2 * want)
-        yield max(0, want - have) + over, f"{region}: {have / 2:g} sets, {want / 2:g} wanted"
+        yield max(0, want - have) + over, f"{region}: {have / 2:g} of {want / 2:g} sets"
 
 
 def _region_days(problem: PlanningProblem, plan: Plan) -> Iterator[Part]:

@@ -6,6 +6,8 @@ from uuid import uuid4
 
 import pytest
 
+from invelo.domain.athlete.strain import QUANTITIES
+from invelo.domain.catalogue.catalogue import catalogue
 from tests.api.coach import Coach, problem
 
 SIGNS = {"signs": ["chest pressure"]}
@@ -257,3 +259,14 @@ def test_lying_down_in_pregnancy_is_asked_by_stage(coach: Coach) -> None:
     assert shut(pregnancy_stage="later", front_comfortable=True) == {"on the back"}
     assert shut(pregnancy_stage="first third") == {"on the front"}
     assert shut(pregnancy_stage="first third", front_comfortable=True) == set()
+
+
+def test_limits_that_close_everything_say_so_and_what_could_be_done(coach: Coach) -> None:
+    athlete = coach.enrols()["id"]
+    told = limits(coach, athlete, "impact", 0).json()
+    assert "movements open" in told["left_open"]
+    for quantity in (name for name in QUANTITIES if name != "impact"):
+        told = limits(coach, athlete, quantity, 0).json()
+    assert "Nothing is left open" in told["left_open"]
+    closed_names = {name for one in told["limits"] for name in one["forms"]}
+    assert closed_names == {movement.name for movement in catalogue().movement}

@@ -115,6 +115,7 @@ class Screen(ResponseModel):
     outcome: Outcome
     findings: list[FindingOut]
     limits: list[LimitOut]
+    left_open: str = Field(description="How much the limits leave open, '' where there is none.")
     unasked: list[str] = Field(description="What nobody answered yet, in words.")
     closed: list[str] = Field(description="What a clearance could lift.")
     clearances: list[ClearanceOut]
@@ -192,6 +193,7 @@ def _screen(db: Database, athlete: AthleteRow, now: datetime) -> Screen:
         outcome=stands.outcome,
         findings=[FindingOut.model_validate(finding) for finding in stands.screened.findings],
         limits=[_limit(limit, body, limit in stands.added) for limit in stands.limits],
+        left_open=_left_open(stands.limits, body),
         unasked=[QUESTION_WORDS[one] for one in stands.screened.unasked],
         closed=list(stands.closed),
         clearances=[
@@ -215,6 +217,18 @@ def _limit(limit: Limit, body: Body, by_coach: bool) -> LimitOut:
             if exceeded(strains(body, movement, movement.own(Modifiers())), [limit])
         ],
     )
+
+
+def _left_open(limits: tuple[Limit, ...], body: Body) -> str:
+    if not limits:
+        return ""
+    movements = catalogue().movement
+    open_ = sum(not exceeded(strains(body, one, one.own(Modifiers())), limits) for one in movements)
+    if open_ == 0:
+        return (
+            "Nothing is left open. Ask a clinician which of these could be cleared, and record it."
+        )
+    return f"Together they leave {open_} of {len(movements)} movements open."
 
 
 def _author(db: Database, account_id: UUID | None) -> str:

@@ -8998,6 +8998,11 @@ export interface components {
             /** Limits */
             limits: components["schemas"]["LimitOut"][];
             /**
+             * Left Open
+             * @description How much the limits leave open, '' where there is none.
+             */
+            left_open: string;
+            /**
              * Unasked
              * @description What nobody answered yet, in words.
              */

@@ -46,6 +46,7 @@ export function LimitList({ athleteId, screen }: { athleteId: string; screen: Sc
           </li>
         ))}
       </ul>
+      {screen.left_open && <p className="border-t border-hair pt-1 text-sm">{screen.left_open}</p>}
       <Wrong error={error} />
       <Button className="mt-2" onClick={() => setSetting(true)}>
         Set a limit …

@@ -23,7 +23,7 @@ SMALL = Body(58.0, 1.62, DUMAS["female"])
 FAMILIES = {
     "horizontal push", "vertical push", "dip", "horizontal pull", "vertical pull",
     "straight-arm push", "straight-arm pull", "straight arms behind", "compression",
-    "trunk front", "trunk side", "squat", "split and one-leg squat", "lunge and step",
+    "trunk front", "trunk side", "trunk back", "squat", "split and one-leg squat", "lunge and step",
     "hinge and bridge", "hip side and rear", "inner thigh", "calf", "curl", "triceps",
     "shoulder blade and rear shoulder", "chest isolation", "towel and stick", "grip",
     "jump and land", "balance and mobility",
@@ -35,9 +35,9 @@ GOALS = {
 }  # fmt: skip
 
 
-def test_it_holds_at_least_160_movements_of_every_family() -> None:
+def test_it_holds_at_least_260_movements_of_every_family() -> None:
     counts = Counter(movement.family for movement in catalogue().movement)
-    assert len(catalogue().movement) >= 160
+    assert len(catalogue().movement) >= 260
     assert set(counts) == FAMILIES
     assert min(counts.values()) >= 3
     assert {family.name for family in catalogue().family} == FAMILIES
@@ -87,9 +87,8 @@ def test_an_easier_movement_is_easier_where_both_can_be_weighed() -> None:
 
 
 def test_two_movements_of_one_name_stay_two() -> None:
-    two = catalogue().called("Hollow hold")
-    assert [one.id for one in two] == ["hollow", "long-plank-hollow"]
-    assert two[0].posture.id != two[1].posture.id
+    two = catalogue().called("incline push-up")
+    assert [one.id for one in two] == ["counter-push-up", "chair-push-up"]
 
 
 def test_movements_are_told_apart_by_posture_or_kit() -> None:

@@ -19,6 +19,7 @@ Muscle = Literal[
     "biceps",
     "forearm",
     "upper back",
+    "lats",
     "shoulder blade",
     "neck",
     "abs",

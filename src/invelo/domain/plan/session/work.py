@@ -45,6 +45,7 @@ SMALL_FAMILIES = frozenset(
         "towel and stick",
         "trunk front",
         "trunk side",
+        "trunk back",
         "hip side and rear",
         "inner thigh",
     }

@@ -159,7 +159,7 @@ class Phone(Page):
         """Let the page's clock run ahead."""
         self.script("window.letPass(arguments[0])", seconds)
 
-    def stands_beside(self, goal: str = "Feet-raised push-up with a bag") -> None:
+    def stands_beside(self, goal: str = "Decline push-up with a bag") -> None:
         """From a place of the coach's: to the athlete's floor, and a session of one ladder."""
         self.press("6")
         self.click("Run a session at their side")

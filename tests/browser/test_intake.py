@@ -279,7 +279,7 @@ def test_a_new_athlete_goes_through_intake_to_a_placement_on_two_ladders(page: P
 
     part(page, "placement")
     page.sees("horizontal push", "compression", "Test next:")
-    page.click("Give the ladder: Feet-raised push-up with a bag")
+    page.click("Give the ladder: Decline push-up with a bag")
     page.until(lambda: page.text.count("the prescription fits here") == 1)
     page.click("Give the ladder: L-sit")
     page.until(lambda: page.text.count("the prescription fits here") == 2)

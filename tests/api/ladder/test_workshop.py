@@ -296,7 +296,7 @@ def test_a_ladder_begins_from_nothing(coach) -> None:
     athlete = coach.enrols()["id"]
     first = {"id": str(uuid4()), "name": "Tuck", "movement": "tuck-front-lever"}
     path = f"/api/athletes/{athlete}/ladders"
-    ladder = coach.post(path, goal="Front lever, legs apart", first=first)
+    ladder = coach.post(path, goal="Straddle front lever", first=first)
     assert names(ladder) == ["Tuck"]
     assert ladder["family"] == "straight-arm pull"
     assert ladder["rungs"][0]["values"] == {"hip": 130, "knee": 140, "rounding": 15}
@@ -304,7 +304,7 @@ def test_a_ladder_begins_from_nothing(coach) -> None:
     for body, field in (
         ({"goal": "x"}, "first"),
         ({"first": first}, "goal"),
-        ({"goal": "Front lever, legs apart", "first": {**first, "id": str(uuid4())}}, None),
+        ({"goal": "Straddle front lever", "first": {**first, "id": str(uuid4())}}, None),
     ):
         response = coach.client.post(path, json=body)
         told = problem(response, 422 if field else 409)

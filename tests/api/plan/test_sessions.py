@@ -36,7 +36,7 @@ def test_eighteen_ready_sessions_stand_on_the_athletes_own_rungs(
     assert len(ready) == 18
     found = coach.get(f"/api/athletes/{athlete}/session-templates/push-household")
     items = [item for block in found["session"]["blocks"] for item in block["items"]]
-    own = next(item for item in items if item["goal"] == "Feet-raised push-up with a bag")
+    own = next(item for item in items if item["goal"] == "Decline push-up with a bag")
     assert own["easier"]
     assert found["session"]["minutes"]["unit"] == "min"
     assert found["session"]["cautions"]

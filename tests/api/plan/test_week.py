@@ -60,8 +60,8 @@ def test_a_week_begins_empty_with_what_it_should_hold(coach: Coach, athlete: str
     seen = sheet(coach, athlete)
     assert seen["revision"] == 0
     assert {one["goal"] for one in seen["tasks"]} == {
-        "Feet-raised push-up with a bag",
-        "Level row with a bag",
+        "Decline push-up with a bag",
+        "Inverted row, level, with a bag",
     }
     assert [day["name"] for day in seen["days"]] == ["Monday", "Wednesday", "Friday"]
     assert "three days" in seen["advice"]

@@ -33,7 +33,7 @@ def test_the_report_tells_what_was_done_and_what_comes(coach: Coach, ladder: dic
     told = get(coach, ladder, kind="md", weeks=4)
     assert told.headers["content-type"].startswith("text/markdown")
     text = told.text
-    assert text.startswith("# 4 weeks towards: Feet-raised push-up with a bag")
+    assert text.startswith("# 4 weeks towards: Decline push-up with a bag")
     assert "- 6 sessions of " in text
     assert "- 18 sets, 18 of them clean throughout" in text
     assert "step up, “" in text
@@ -52,7 +52,7 @@ def test_the_review_is_printed_with_its_rules(coach: Coach, ladder: dict) -> Non
     pdf = pypdfium2.PdfDocument(told.content)
     text = "".join(page.get_textpage().get_text_range() for page in pdf)
     flat = " ".join(text.split())
-    assert "Review: Feet-raised push-up with a bag" in flat
+    assert "Review: Decline push-up with a bag" in flat
     assert "declined: wrist first" in flat
     assert "Sessions 6 of" in flat
     assert "common practice" in flat

@@ -183,5 +183,5 @@ def test_a_ladder_nothing_tells_of_yet_stands_in_the_squad(coach) -> None:
     athlete = coach.enrols()["id"]
     coach.post(f"/api/athletes/{athlete}/ladders", ready_ladder="row")
     (line,) = coach.get("/api/squad")["athletes"]
-    assert line["current_rung"]["name"] == "Row, standing"
+    assert line["current_rung"]["name"] == "Incline row, upright"
     assert line["expected"] is None

@@ -98,12 +98,12 @@ def test_a_set_off_any_ladder_is_kept_and_counts_as_evidence(coach, phone, ladde
     session = phone.starts()
     what = {"rung_id": None, "movement": "feet-raised-push-up", "changes": None}
     told = phone.sends(session, what, reps=11, rpe=9).json()
-    assert (told["rung_id"], told["name"]) == (None, "Feet-raised push-up")
+    assert (told["rung_id"], told["name"]) == (None, "Decline push-up")
     phone.finishes(session).raise_for_status()
     seen = coach.get(f"/api/ladders/{ladder['id']}")
     assert seen["placement"]["evidence_kind"] in ("test", "set")
     review = coach.get(f"/api/ladders/{ladder['id']}/review")
-    assert review["sessions"][0]["sets"][0]["name"] == "Feet-raised push-up"
+    assert review["sessions"][0]["sets"][0]["name"] == "Decline push-up"
     assert review["proposals"] == [], "nothing of this ladder was done"
 
 

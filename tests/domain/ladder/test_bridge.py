@@ -267,6 +267,6 @@ def test_weights_are_those_that_the_pieces_make() -> None:
 
 def test_a_rung_is_named_for_what_is_changed() -> None:
     of = catalogue().find_movement("chair-push-up")
-    assert name_of(of, of.own(Modifiers())) == "Chair push-up"
+    assert name_of(of, of.own(Modifiers())) == "Incline push-up, chair"
     slow = replace(of.own(Modifiers()), tempo=Tempo.parse("3-2-1-0"))
-    assert name_of(of, slow) == "Chair push-up, 3-2-1-0"
+    assert name_of(of, slow) == "Incline push-up, chair, 3-2-1-0"

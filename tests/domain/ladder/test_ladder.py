@@ -128,7 +128,7 @@ def test_what_is_no_real_things_height_is_a_share_of_the_bodys() -> None:
         next(one for one in catalogue().find_ladder(ladder).rungs if one.name == name)
         for ladder, name in (
             ("full-push-up", "Wall push-up"),
-            ("household-legs", "Standing up from a chair"),
+            ("household-legs", "Chair stand"),
         )
     )
     assert dict(wall.modifiers(1.40).values)["hand_height"] == pytest.approx(1.25 * 0.8)

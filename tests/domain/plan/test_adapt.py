@@ -41,7 +41,7 @@ def test_a_day_like_any_other_changes_nothing() -> None:
 def test_a_sore_wrist_takes_the_easier_lever_longer_at_equal_torque_and_time() -> None:
     found = adapted(sore=(("wrist", 2),))
     change = found.changes[0]
-    assert (change.item, change.to) == ("Push-up", "Counter push-up")
+    assert (change.item, change.to) == ("Push-up", "Incline push-up, counter")
     assert change.kept.startswith("torque × seconds at the")
     joint = change.kept.removeprefix("torque × seconds at the ")
     told = next(one for one in found.joints if one.name == joint)
@@ -94,7 +94,7 @@ def test_what_a_tight_place_does_not_reach_steps_down(
 
 def test_missing_kit_is_replaced_by_the_same_pattern() -> None:
     found = adapted(kinds=frozenset({"wall", "towel"}))
-    row = next(one for one in found.changes if one.item == "Row")
+    row = next(one for one in found.changes if one.item == "Inverted row")
     assert "not at hand" in row.why
     assert row.kept == "the same pattern"
     replaced = next(one for one in found.after.items if one.key == "row")
@@ -105,7 +105,7 @@ def test_missing_kit_is_replaced_by_the_same_pattern() -> None:
 def test_what_only_a_helper_would_do_is_left_out_and_said() -> None:
     """Nothing in an empty room pulls: no back raise stands for a row."""
     found = adapted(kinds=frozenset({"wall"}))
-    row = next(one for one in found.changes if one.item == "Row")
+    row = next(one for one in found.changes if one.item == "Inverted row")
     assert row.to == ""
     assert "Nothing else for the same region is open today" in row.why
     assert "row" not in [one.key for one in found.after.items]

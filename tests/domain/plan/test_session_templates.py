@@ -36,9 +36,10 @@ def item(movement: str, sets: int | None = None, purpose: str = "strength") -> I
 def test_there_is_a_ready_session_of_each_kind_for_each_kit() -> None:
     kinds = ("push", "pull", "legs", "trunk", "whole body", "smallest")
     kits = ("none", "household", "bar and bands")
-    assert {(one.kind, one.kit) for one in catalogue().session} == {
-        (kind, kit) for kind in kinds for kit in kits
-    }
+    there = {(one.kind, one.kit) for one in catalogue().session}
+    assert there >= {(kind, kit) for kind in kinds for kit in kits}
+    besides = ("hips", "upper body", "first week", "travel", "jumps", "warm-up", "cool-down")
+    assert {kind for kind, _ in there} == {*kinds, *besides}
 
 
 @pytest.mark.parametrize("shape", catalogue().session, ids=lambda one: one.id)
@@ -63,8 +64,8 @@ def test_a_session_stands_on_the_athletes_own_rung_within_the_kit() -> None:
     )
     names = [one.name for one in session_of(bare, trainee(where)).items]
     assert "Push-up" in names
-    assert "Feet-raised push-up" not in names
-    assert "Feet-raised push-up" in [one.name for one in session_of(house, trainee(where)).items]
+    assert "Decline push-up" not in names
+    assert "Decline push-up" in [one.name for one in session_of(house, trainee(where)).items]
 
 
 def test_a_closed_check_puts_its_work_into_the_session() -> None:

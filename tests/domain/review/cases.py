@@ -62,7 +62,7 @@ def shape(name: str) -> dict[str, float]:
     return dict(ready.modifiers().values)
 
 
-SHAPES = ("Tuck", "Advanced tuck", "One leg stretched", "Legs apart", "Front lever")
+SHAPES = ("Tuck", "Advanced tuck", "One leg stretched", "Straddle", "Front lever")
 LEVER = ladder(
     *(rung(name, "front-lever", dose(5, 8, 3, "s", 8), values=shape(name)) for name in SHAPES),
     goal="Front lever",

@@ -243,10 +243,10 @@ def straddle(*sets: tuple[float, float], back: tuple[int, ...]) -> ReviewAnswer:
         bands=[band("narrow", 160), band("wide", 230), band("thin", 150)],
         tests=[best("front-lever", 20, 30, values=shape("Advanced tuck"))],
         prescription=at(
-            "Legs apart",
+            "Straddle",
             as_set=True,
-            name="Legs apart, band narrow",
-            values=shape("Legs apart"),
+            name="Straddle, band narrow",
+            values=shape("Straddle"),
             band={"band": narrow, "at": "hips", "anchor_height_m": 2.3},
         ),
         sessions=[done(d, *sets, asked=(5, 8, 8)) for d in back],

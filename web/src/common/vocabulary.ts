@@ -100,6 +100,7 @@ export const VOCABULARY = {
     "biceps",
     "forearm",
     "upper back",
+    "lats",
     "shoulder blade",
     "neck",
     "abs",

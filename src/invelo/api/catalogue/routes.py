@@ -109,6 +109,13 @@ class MovementSheet(MovementOut):
     figures: list[FigureOut]
 
 
+class MovementsFound(ResponseModel):
+    """What was found, the likeliest first."""
+
+    called: int = Field(description="How many of them are called just so; several ask which.")
+    ids: list[str]
+
+
 @router.get("/catalogue")
 def get_catalogue(_: Coach) -> CatalogueOut:
     """Movements by family, ready ladders and tests."""
@@ -133,6 +140,19 @@ def get_catalogue(_: Coach) -> CatalogueOut:
             )
             for test_kind in known.test
         ],
+    )
+
+
+@router.get("/movements")
+def find_movements(
+    _: Coach,
+    words: Annotated[str, Query(max_length=80, description="What it is called.")],
+) -> MovementsFound:
+    """Movements that words may mean, the likeliest first: called so, holding every word, or spelt
+    nearly so."""
+    found = catalogue().finder.find(words)
+    return MovementsFound(
+        called=len(catalogue().called(words)), ids=[movement.id for movement in found]
     )
 
 

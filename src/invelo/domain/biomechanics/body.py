@@ -17,6 +17,9 @@ GRAVITY = 9.80665
 USUAL_STATURE = 1.75
 """Of the body for which the catalogue tells its metres, m."""
 
+USUAL_MASS = 75.0
+"""Of the body whose shares the catalogue's own kilos are, kg."""
+
 MASS_RANGE = (20.0, 300.0)
 STATURE_RANGE = (1.0, 2.4)
 WORN_RANGE = (0.0, 150.0)

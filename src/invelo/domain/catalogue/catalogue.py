@@ -13,8 +13,9 @@ from typing import Any, Literal
 
 from pydantic import TypeAdapter
 
-from invelo.domain.biomechanics.body import USUAL_STATURE, AddedLoad
+from invelo.domain.biomechanics.body import USUAL_MASS, USUAL_STATURE, AddedLoad
 from invelo.domain.biomechanics.setup import Assistance
+from invelo.domain.catalogue.finder import Finder
 from invelo.domain.catalogue.movement import Modifiers, Movement, sorted_values
 from invelo.domain.catalogue.norms import Norm
 from invelo.domain.equipment.kit import Kind
@@ -22,7 +23,7 @@ from invelo.domain.errors import InputError
 from invelo.domain.plan.session.template import SessionTemplate
 from invelo.domain.strength.tempo import Tempo
 
-CATALOGUE_VERSION = "5"
+CATALOGUE_VERSION = "6"
 """Version of the movements as data; stored beside every result that used them."""
 
 
@@ -59,6 +60,7 @@ class ReadySetUp:
         shape: a named shape of its form; `values` go on top.
         vest, bag, hands: kg.
         assistance: kg taken off at the hips.
+        assistance_share, vest_share: the same, and what hangs on a belt, in % of body mass.
         range: share of the full range.
         tempo: lower-hold-press-hold, s.
         of_height: values in metres that are no real thing's; the movement's own where none is
@@ -74,6 +76,8 @@ class ReadySetUp:
     hands: float = 0.0
     assistance: float = 0.0
     range: float = 1.0
+    assistance_share: float = 0.0
+    vest_share: float = 0.0
     tempo: str = "1-0-1-0"
     of_height: tuple[str, ...] = ()
 
@@ -82,12 +86,13 @@ class ReadySetUp:
         """Its movement."""
         return catalogue().find_movement(self.movement)
 
-    def modifiers(self, stature: float = USUAL_STATURE) -> Modifiers:
+    def modifiers(self, stature: float = USUAL_STATURE, mass: float = USUAL_MASS) -> Modifiers:
         """As the domain computes with them.
 
         Args:
             stature: of the body, m; what the catalogue tells in metres for its own stature, and is
                 no real thing's height, is that share of this one's.
+            mass: of the body, kg, of which shares are taken.
         """
         movement = self.of
         named = movement.posture.named(self.shape) if self.shape else {}
@@ -96,13 +101,21 @@ class ReadySetUp:
             own = movement.posture.values(values)
             scaled = set(self.of_height or movement.of_height) | (OF_HEIGHT & own.keys())
             values |= {name: round(own[name] * stature / USUAL_STATURE, 2) for name in scaled}
+        assistance = self.assistance or _kilos(self.assistance_share, mass)
         return Modifiers(
             sorted_values(values),
-            AddedLoad(vest=self.vest, bag=self.bag, hands=self.hands),
-            assistance=Assistance(self.assistance) if self.assistance else None,
+            AddedLoad(
+                vest=self.vest or _kilos(self.vest_share, mass), bag=self.bag, hands=self.hands
+            ),
+            assistance=Assistance(assistance) if assistance else None,
             range=self.range,
             tempo=Tempo.parse(self.tempo),
         )
+
+
+def _kilos(share: float, mass: float) -> float:
+    """A share of body mass, %, in half kilos."""
+    return round(2.0 * share / 100.0 * mass) / 2.0
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -236,18 +249,18 @@ class Catalogue:
         return {other.id: other for other in self.movement}
 
     def _near(self, name: str) -> str:
-        near = get_close_matches(name, [other.id for other in self.movement], n=3, cutoff=0.0)
+        found = [other.id for other in self.finder.find(name, 3)]
+        near = found or get_close_matches(name, list(self._by_id), n=3, cutoff=0.0)
         return " or ".join(f"“{one}”" for one in near)
+
+    @cached_property
+    def finder(self) -> Finder:
+        """By which movements are found by what people call them."""
+        return Finder(self.movement)
 
     def called(self, name: str) -> tuple[Movement, ...]:
         """Movements of a name or another term for it; one name may mean several."""
-        wanted = name.casefold().strip()
-        return tuple(
-            other
-            for other in self.movement
-            if wanted
-            in (other.id, other.name.casefold(), *(term.casefold() for term in other.also))
-        )
+        return self.finder.called(name)
 
     def of_family(self, family: str) -> tuple[Movement, ...]:
         """A family's movements, in the order of the pages."""

@@ -26,7 +26,7 @@ def drawn(
     cannot do as it is set up is left out."""
     rungs = []
     for ready_rung in ready.rungs:
-        modifiers = ready_rung.modifiers(body.stature)
+        modifiers = ready_rung.modifiers(body.stature, body.mass)
         rep_time = modifiers.tempo.rep_time
         prescription = prescription_for(
             method, purpose, level, ready_rung.of.unit, rep_time=rep_time

@@ -1,10 +1,8 @@
 """Logs as CSV: out with every figure, in with columns matched and a dry run."""
 
-from collections import defaultdict
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from datetime import date, datetime, timedelta
-from functools import cache
 from typing import get_args
 from uuid import UUID
 
@@ -174,20 +172,10 @@ def find_movement(words: str) -> str:
     """The id of the movement that someone means by its name, another term or its id; '' where none
     or several bear it."""
     said = words.strip().casefold()
-    found = _ids_by_name().get(said, frozenset())
-    if said in found:
+    found = catalogue().called(said)
+    if any(movement.id == said for movement in found):
         return said
-    return next(iter(found)) if len(found) == 1 else ""
-
-
-@cache
-def _ids_by_name() -> dict[str, frozenset[str]]:
-    """The movements that bear a name, another term or an id, in lower case."""
-    ids: dict[str, set[str]] = defaultdict(set)
-    for movement in catalogue().movement:
-        for name in (movement.id, movement.name, *movement.also):
-            ids[name.casefold()].add(movement.id)
-    return {name: frozenset(those) for name, those in ids.items()}
+    return found[0].id if len(found) == 1 else ""
 
 
 def _list(cells: Cells, name: str) -> list[str]:

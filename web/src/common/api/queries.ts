@@ -20,6 +20,13 @@ export const queries = {
     queryFn: () => answer(api.GET("/api/catalogue")),
     staleTime: Number.POSITIVE_INFINITY,
   }),
+  movementsCalled: (words: string) =>
+    queryOptions({
+      queryKey: ["catalogue", "called", words],
+      queryFn: () => answer(api.GET("/api/movements", { params: { query: { words } } })),
+      staleTime: Number.POSITIVE_INFINITY,
+      placeholderData: (before: Schema["MovementsFound"] | undefined) => before,
+    }),
   athlete: (athlete_id: string) =>
     queryOptions({
       queryKey: ["athlete", athlete_id],

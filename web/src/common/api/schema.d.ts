@@ -703,6 +703,27 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/movements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Find Movements
+         * @description Movements that words may mean, the likeliest first: called so, holding every word, or spelt
+         *     nearly so.
+         */
+        get: operations["find_movements"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/movements/{movement_id}": {
         parameters: {
             query?: never;
@@ -2806,7 +2827,7 @@ export interface components {
              * Regions
              * @description That the weekly sets train.
              */
-            regions: ("chest" | "front shoulder" | "side shoulder" | "rear shoulder" | "triceps" | "biceps" | "forearm" | "upper back" | "shoulder blade" | "neck" | "abs" | "obliques" | "lower back" | "hip flexors" | "glutes" | "side glutes" | "quads" | "hamstrings" | "adductors" | "calves" | "shins")[];
+            regions: ("chest" | "front shoulder" | "side shoulder" | "rear shoulder" | "triceps" | "biceps" | "forearm" | "upper back" | "lats" | "shoulder blade" | "neck" | "abs" | "obliques" | "lower back" | "hip flexors" | "glutes" | "side glutes" | "quads" | "hamstrings" | "adductors" | "calves" | "shins")[];
             /**
              * Undoable
              * @description Whether it can be taken back now.
@@ -5970,6 +5991,19 @@ export interface components {
             figures: components["schemas"]["FigureOut"][];
         };
         /**
+         * MovementsFound
+         * @description What was found, the likeliest first.
+         */
+        MovementsFound: {
+            /**
+             * Called
+             * @description How many of them are called just so; several ask which.
+             */
+            called: number;
+            /** Ids */
+            ids: string[];
+        };
+        /**
          * NewAthlete
          * @description A person to coach.
          */
@@ -7905,7 +7939,7 @@ export interface components {
              * Regions
              * @description That the weekly sets train.
              */
-            regions: ("chest" | "front shoulder" | "side shoulder" | "rear shoulder" | "triceps" | "biceps" | "forearm" | "upper back" | "shoulder blade" | "neck" | "abs" | "obliques" | "lower back" | "hip flexors" | "glutes" | "side glutes" | "quads" | "hamstrings" | "adductors" | "calves" | "shins")[];
+            regions: ("chest" | "front shoulder" | "side shoulder" | "rear shoulder" | "triceps" | "biceps" | "forearm" | "upper back" | "lats" | "shoulder blade" | "neck" | "abs" | "obliques" | "lower back" | "hip flexors" | "glutes" | "side glutes" | "quads" | "hamstrings" | "adductors" | "calves" | "shins")[];
             /**
              * Undoable
              * @description Whether it can be taken back now.
@@ -9968,7 +10002,7 @@ export interface components {
              * Region
              * @enum {string}
              */
-            region: "chest" | "front shoulder" | "side shoulder" | "rear shoulder" | "triceps" | "biceps" | "forearm" | "upper back" | "shoulder blade" | "neck" | "abs" | "obliques" | "lower back" | "hip flexors" | "glutes" | "side glutes" | "quads" | "hamstrings" | "adductors" | "calves" | "shins";
+            region: "chest" | "front shoulder" | "side shoulder" | "rear shoulder" | "triceps" | "biceps" | "forearm" | "upper back" | "lats" | "shoulder blade" | "neck" | "abs" | "obliques" | "lower back" | "hip flexors" | "glutes" | "side glutes" | "quads" | "hamstrings" | "adductors" | "calves" | "shins";
             /** Sets */
             sets: number;
         };
@@ -14459,6 +14493,94 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CatalogueOut"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    find_movements: {
+        parameters: {
+            query: {
+                /** @description What it is called. */
+                words: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MovementsFound"];
                 };
             };
             /** @description It is no request that can be read. */

@@ -26,7 +26,11 @@ export function MovementFinder({ athleteId, title, family = "", act, onClose }: 
   const [asked, ask] = useState({ words: "", family, muscle: "", kit: "" });
   const [picked, pick] = useState("");
   const movements = catalogue.data?.movements ?? [];
-  const found = movements.filter((one) => fits(one, asked));
+  const words = asked.words.trim();
+  const named = useQuery({ ...queries.movementsCalled(words), enabled: words !== "" }).data;
+  const found = inOrder(movements, words ? named?.ids : undefined).filter((one) =>
+    fits(one, asked),
+  );
   const movement = found.find(({ id }) => id === picked) ?? found[0];
   const put = (changes: Partial<typeof asked>) => ask({ ...asked, ...changes });
   return (
@@ -63,6 +67,7 @@ export function MovementFinder({ athleteId, title, family = "", act, onClose }: 
       </div>
       <p className="pt-2 text-sm text-faint" role="status">
         {found.length} of {movements.length} movements
+        {named && named.called > 1 && `; ${named.called} are called just so: pick one`}
       </p>
       <div className="grid gap-4 pt-1 md:grid-cols-[17rem_1fr]">
         <ul
@@ -108,14 +113,15 @@ const distinct = (names: string[]) => [...new Set(names)].sort();
 const twice = (one: Movement, all: Movement[]) =>
   all.some(({ id, name }) => id !== one.id && name === one.name);
 
-function fits(
-  one: Movement,
-  asked: { words: string; family: string; muscle: string; kit: string },
-): boolean {
-  const words = asked.words.trim().toLowerCase().split(/\s+/);
-  const names = [one.name, ...one.also].join(" ").toLowerCase();
+/** All of them, or those that were found, the likeliest first. */
+function inOrder(all: Movement[], ids: string[] | undefined): Movement[] {
+  if (!ids) return all;
+  const known = new Map(all.map((one) => [one.id, one]));
+  return ids.flatMap((id) => known.get(id) ?? []);
+}
+
+function fits(one: Movement, asked: { family: string; muscle: string; kit: string }): boolean {
   return (
-    words.every((note) => names.includes(note)) &&
     (!asked.family || one.family === asked.family) &&
     (!asked.muscle || one.muscles.includes(asked.muscle)) &&
     (!asked.kit || (asked.kit === NOTHING ? one.kit.length === 0 : one.kit.includes(asked.kit)))

@@ -8,7 +8,22 @@ from invelo.domain.errors import InputError
 from invelo.domain.plan.prescription import Purpose
 from invelo.domain.plan.session.work import Format
 
-ShapeKind = Literal["push", "pull", "legs", "trunk", "whole body", "smallest", "own"]
+ShapeKind = Literal[
+    "push",
+    "pull",
+    "legs",
+    "trunk",
+    "whole body",
+    "smallest",
+    "hips",
+    "upper body",
+    "first week",
+    "travel",
+    "jumps",
+    "warm-up",
+    "cool-down",
+    "own",
+]
 ShapeKit = Literal["none", "household", "bar and bands"]
 
 KINDS_OF: dict[ShapeKit, frozenset[Kind] | None] = {

@@ -22,6 +22,10 @@ PULL = ("horizontal pull", "vertical pull", "straight-arm pull", "curl")
 """Families that push and that pull with the arms."""
 
 
+STILL = "towel and stick"
+"""The family of what is pulled or pushed and does not give."""
+
+
 @dataclass(frozen=True)
 class Totals:
     """What a session, or a week of them, adds up to.
@@ -67,11 +71,23 @@ def balance(items: Iterable[Item]) -> tuple[float, float]:
     push = pull = 0.0
     for item in items:
         count = sum(work_set.share for work_set in item.sets if work_set.kind != "easy")
-        if item.movement.family in PUSH:
+        if pushes(item.movement):
             push += count
-        elif item.movement.family in PULL:
+        elif pulls(item.movement):
             pull += count
     return push, pull
+
+
+def pushes(movement: Movement) -> bool:
+    """Whether the arms push: by the family, or against something that does not give."""
+    still = movement.family == STILL and "chest" in movement.prime
+    return movement.family in PUSH or still
+
+
+def pulls(movement: Movement) -> bool:
+    """Whether the arms pull: by the family, or against something that does not give."""
+    still = movement.family == STILL and bool({"lats", "upper back"} & movement.prime.keys())
+    return movement.family in PULL or still
 
 
 @lru_cache(maxsize=8192)

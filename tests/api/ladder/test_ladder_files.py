@@ -127,7 +127,7 @@ def with_rung(place: int, **change) -> dict:
         ([1, 2], "file", "valid dictionary"),
         (with_rung(1, movement=None), "rungs[1].movement", "valid string"),
         (with_rung(1, movement="flying"), "rungs[1].movement", "not in the catalogue"),
-        (with_rung(1, movement="Hollow hold"), "rungs[1].movement", "means 2 things"),
+        (with_rung(1, movement="Incline push-up"), "rungs[1].movement", "means 2 things"),
         (with_rung(1, values={"wings": 2}), "rungs[1].wings", "no such measure"),
         (with_rung(1, values={"hand_height": 9}), "rungs[1].hand_height", "out of range"),
         (with_rung(1, values={"hand_height": 1.9}), "rungs[1].hand_height", "beyond this body"),

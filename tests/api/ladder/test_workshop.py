@@ -189,7 +189,7 @@ def test_an_id_of_another_ladder_is_refused(coach, ladder) -> None:
         ({"values": {"hand_height": 1.9}}, "hand height"),
         ({"added_load": {"lap_kg": 4}}, "worn lap"),
         ({"movement": "flying"}, "movement"),
-        ({"movement": "Hollow hold"}, "movement"),
+        ({"movement": "Incline push-up"}, "movement"),
         ({"name": "Floor push-up"}, "name"),
         ({"name": ""}, "name"),
         ({"tempo": "slowly"}, "tempo"),

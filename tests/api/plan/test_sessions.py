@@ -7,6 +7,7 @@ from uuid import uuid4
 
 import pytest
 
+from invelo.domain.catalogue.catalogue import catalogue
 from tests.api.coach import Coach, problem
 from tests.api.plan.test_week import keep, planned, sheet, two_ladders
 
@@ -29,11 +30,9 @@ def day(stage, coach: Coach, athlete: str) -> str:
     return stage("two ladders on a day", plan)  # type: ignore[no-any-return]
 
 
-def test_eighteen_ready_sessions_stand_on_the_athletes_own_rungs(
-    coach: Coach, athlete: str
-) -> None:
+def test_ready_sessions_stand_on_the_athletes_own_rungs(coach: Coach, athlete: str) -> None:
     ready = coach.get("/api/session-templates")["sessions"]
-    assert len(ready) == 18
+    assert len(ready) == len(catalogue().session)
     found = coach.get(f"/api/athletes/{athlete}/session-templates/push-household")
     items = [item for block in found["session"]["blocks"] for item in block["items"]]
     own = next(item for item in items if item["goal"] == "Decline push-up with a bag")
@@ -81,21 +80,126 @@ def test_an_own_session_is_kept_used_again_and_taken_away(coach: Coach, athlete:
 
 
 def test_a_days_session_can_be_kept_as_an_own_one(coach: Coach, athlete: str, day: str) -> None:
+    """Movements, amounts, efforts and rests come back as they stood, for whoever opens it."""
     session = coach.get(f"/api/athletes/{athlete}/days/{day}/session")["session"]
-    blocks = [
+    path = f"/api/athletes/{athlete}/days/{day}/session-templates/{uuid4()}"
+    made = coach.put(path, name="Monday's")
+    assert coach.put(path, name="Monday's") == made
+    other = coach.enrols(name="Bo Lind")["id"]
+    again = coach.get(f"/api/athletes/{other}/session-templates/{made['id']}")["session"]
+
+    def told(of: dict[str, Any]) -> list[tuple[str, list[str]]]:
+        blocks = [block for block in of["blocks"] if block["format"] != "warm-up"]
+        return [(one["movement"], one["sets"]) for block in blocks for one in block["items"]]
+
+    assert told(again) == told(session)
+
+
+TRI_SET = {
+    "name": "Pull, hinge, press",
+    "blocks": [
         {
-            "format": block["format"],
+            "format": "triple",
+            "between": 15,
+            "round_rest": 60,
             "slots": [
-                {"family": one["family"], "movements": [one["movement"]], "sets": one["set_count"]}
-                for one in block["items"]
+                {
+                    "family": "vertical pull",
+                    "movements": ["chin-up"],
+                    "sets": 3,
+                    "exact": True,
+                    "asked": {"low": 5, "high": 5, "belt": 10.0, "rpe": 8},
+                },
+                {
+                    "family": "hinge and bridge",
+                    "movements": ["bridge"],
+                    "sets": 3,
+                    "exact": True,
+                    "asked": {"low": 12, "high": 15, "tempo": "3-0-1-0"},
+                },
+                {"family": "horizontal push", "sets": 3},
             ],
         }
-        for block in session["blocks"]
-        if block["format"] != "warm-up"
-    ]
-    made = coach.put(f"/api/session-templates/{uuid4()}", name="Monday's", blocks=blocks)
-    again = coach.get(f"/api/athletes/{athlete}/session-templates/{made['id']}")["session"]
-    assert again["blocks"] == session["blocks"]
+    ],
+}
+
+
+def test_a_tri_set_is_done_exactly_as_it_was_built(coach: Coach, athlete: str, day: str) -> None:
+    """Loads, tempo and rests as the coach meant; the third movement on each one's own rung."""
+    for check in ("shoulder",):
+        coach.post(
+            f"/api/athletes/{athlete}/readiness", id=str(uuid4()), check=check, passed=True, note=""
+        )
+    made = coach.put(f"/api/session-templates/{uuid4()}", **TRI_SET)
+    put = coach.put(f"/api/session-templates/{made['id']}/days/{day}", athletes=[athlete])
+    assert put["sessions"][0]["athlete_id"] == athlete
+    stands = coach.get(f"/api/athletes/{athlete}/days/{day}/session")
+    assert stands["adapted"]
+    (triple,) = (b for b in stands["session"]["blocks"] if b["format"] == "triple")
+    pull, hinge, push = triple["items"]
+    assert pull["sets"] == ["3 × 5, 10 kg on a belt, effort 8, rest 2:00"]
+    assert "3 × 12–15, tempo 3-0-1-0" in hinge["sets"][0]
+    assert push["goal"] == "Decline push-up with a bag"
+    assert "3 rounds, 1:00 between them" in triple["words"]
+    assert "10 kg on a belt" in stands["session"]["needed"]
+    along = coach.get(f"/api/athletes/{athlete}/floor")["sessions"]
+    assert all(one["name"] for one in along)
+
+
+def test_a_class_is_put_on_everyones_day_at_once_each_on_their_own_rung(
+    coach: Coach, athlete: str
+) -> None:
+    today = coach.clock().date().isoformat()
+    people = [athlete]
+    for number in range(3):
+        person = coach.enrols(name=f"Crew {number}")["id"]
+        coach.gives_ladder(person, reps=2 + 4 * number)
+        people.append(person)
+    put = coach.put(f"/api/session-templates/push-none/days/{today}", athletes=people)
+    assert [one["athlete_id"] for one in put["sessions"]] == people
+    for person in people:
+        (session,) = coach.get(f"/api/athletes/{person}/floor")["sessions"][:1]
+        assert session["day"] == today
+
+
+@pytest.mark.parametrize(
+    ("change", "words"),
+    [
+        ({"asked": {"low": 8, "high": 5}}, "under the range's foot"),
+        ({"asked": {"low": 0}}, "out of range"),
+        ({"asked": {"tempo": "fast"}}, "tempo"),
+        ({"asked": {"bag": 900}}, "out of range"),
+        ({"movements": ["flying"]}, "not in the catalogue"),
+    ],
+)
+def test_a_slot_that_cannot_be_done_is_refused_at_once(
+    coach: Coach, change: dict[str, Any], words: str
+) -> None:
+    slot = {"family": "horizontal push", "movements": ["push-up"], "exact": True, **change}
+    body = {"name": "x", "blocks": [{"format": "straight sets", "slots": [slot]}]}
+    refused = coach.client.put(f"/api/session-templates/{uuid4()}", json=body)
+    assert words in str(problem(refused, 422)).lower()
+
+
+@pytest.mark.parametrize(
+    "block",
+    [
+        {"format": "straight sets", "between": 20},
+        {"format": "pair", "work": 40},
+        {"format": "interval", "work": 4000},
+    ],
+)
+def test_a_rest_that_would_be_ignored_is_refused(coach: Coach, block: dict[str, Any]) -> None:
+    slots = [{"family": "horizontal push"}, {"family": "squat", "movements": ["squat"]}]
+    body = {"name": "x", "blocks": [{**block, "slots": slots}]}
+    assert problem(coach.client.put(f"/api/session-templates/{uuid4()}", json=body), 422)["remedy"]
+
+
+def test_a_session_is_not_put_on_a_day_that_is_over(coach: Coach, athlete: str) -> None:
+    yesterday = (coach.clock().date() - timedelta(days=1)).isoformat()
+    path = f"/api/session-templates/push-none/days/{yesterday}"
+    refused = coach.client.put(path, json={"athletes": [athlete]})
+    assert problem(refused, 422)["field"] == "day"
 
 
 @pytest.mark.parametrize(
@@ -111,7 +215,7 @@ def test_an_own_session_that_cannot_be_is_refused(
 ) -> None:
     response = coach.client.put(f"/api/session-templates/{uuid4()}", json=body)
     assert problem(response, 422)["field"] == field
-    assert len(coach.get("/api/session-templates")["sessions"]) == 18
+    assert len(coach.get("/api/session-templates")["sessions"]) == len(catalogue().session)
 
 
 def test_another_coach_does_not_see_own_sessions(coach: Coach, new_coach: Any) -> None:
@@ -119,7 +223,7 @@ def test_another_coach_does_not_see_own_sessions(coach: Coach, new_coach: Any) -
     body = {"name": "Mine", "blocks": [{"format": "finisher", "slots": [{"family": "calf"}]}]}
     coach.put(path, **body)
     stranger = new_coach()
-    assert len(stranger.get("/api/session-templates")["sessions"]) == 18
+    assert len(stranger.get("/api/session-templates")["sessions"]) == len(catalogue().session)
     assert problem(stranger.client.delete(path), 404)["field"] == "session"
     assert problem(stranger.client.put(path, json=body), 409)["field"] == "id"
 
@@ -182,7 +286,7 @@ def test_a_day_that_allows_nothing_is_refused_and_nothing_is_kept(
 
 def test_sets_by_hand_show_the_rule_they_override(coach: Coach, athlete: str, day: str) -> None:
     seen = sheet(coach, athlete, day)
-    push = next(task for task in seen["tasks"] if task["goal"].startswith("Feet-raised"))
+    push = next(task for task in seen["tasks"] if task["goal"].startswith("Decline push-up"))
     own = [{"low": 3, "high": 4, "rest": 30}] * 5
     hands = {"edits": [{"key": push["key"], "sets": own}]}
     availability = {**seen["availability"], "hands": hands}

@@ -11,10 +11,15 @@ import pypdfium2
 import pytest
 import vobject
 
+from invelo.domain.days import day_words
 from tests.api.coach import Coach, problem
 from tests.api.plan.test_week import keep, planned, two_ladders
 
 LISBON = ZoneInfo("Europe/Lisbon")
+
+
+def words_of(day: str) -> str:
+    return day_words(date.fromisoformat(day))
 
 
 @pytest.fixture
@@ -105,7 +110,7 @@ def test_the_printed_week_has_a_sheet_and_a_card_for_each_session(
     texts = [text_of(page) for page in pages]
     sessions = [day for day in seen["days"] if day["tasks"]]
     assert len(pages) >= 1 + len(sessions)
-    assert f"Week of {seen['week_start']}" in texts[0]
+    assert f"Week of {words_of(seen['week_start'])}" in texts[0]
     for task in seen["tasks"]:
         assert task["name"] in " ".join(texts[0].split())
     for text in texts:
@@ -138,7 +143,7 @@ def test_a_session_card_fits_one_page_and_is_the_adapted_one(
 def test_markdown_reads_day_by_day(coach: Coach, athlete: str, plan: dict) -> None:
     seen = plan
     text = file(coach, athlete, f"kind=md&week_start={seen['week_start']}").text
-    assert text.startswith(f"# Week of {seen['week_start']}, Ödön Żuławska")
+    assert text.startswith(f"# Week of {words_of(seen['week_start'])}, Ödön Żuławska")
     headings = [line for line in text.splitlines() if line.startswith("## ")]
     assert len(headings) == sum(bool(day["tasks"]) for day in seen["days"])
     assert "**Floor push-up**" in text or "push-up**" in text

@@ -9,6 +9,7 @@ from invelo.domain.plan.methods import departures, prescription_for
 from invelo.domain.plan.prescription import Prescription
 from invelo.domain.plan.session.adapt import Adapted, TotalChange
 from invelo.domain.plan.session.builder import cautions
+from invelo.domain.plan.session.needed import needed
 from invelo.domain.plan.session.timeline import length
 from invelo.domain.plan.session.totals import totals
 from invelo.domain.plan.session.trainee import Trainee
@@ -67,6 +68,7 @@ class SessionSheet(ResponseModel):
     minutes: Explained
     blocks: list[SessionBlock]
     notes: list[str]
+    needed: list[str] = Field(description="What to fetch first: things with their size, loads.")
     cautions: list[str]
     regions: list[RegionSets]
     joints: dict[str, EstimateOut] = Field(description="Torque × seconds by joint.")
@@ -172,6 +174,7 @@ def sheet_of(session: Session, trainee: Trainee) -> SessionSheet:
         minutes=Explained.model_validate(length(session)),
         blocks=[block_of(block) for block in session.blocks],
         notes=list(session.notes),
+        needed=list(needed(session)),
         cautions=list(cautions(session)),
         regions=[
             RegionSets(region=region, sets=sets)

@@ -13,17 +13,33 @@ from invelo.api.common.schemas import OurDay, ResponseModel
 from invelo.api.plan.session_schemas import AdaptedSheet, SessionSheet, adapted_of, sheet_of
 from invelo.db import access
 from invelo.db.queries import plan_rows
+from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import StressedJoint
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.plan.prescription import Purpose
 from invelo.domain.plan.session import builder, fit, template
 from invelo.domain.plan.session.adapt import Today, adapt
+from invelo.domain.plan.session.timeline import length
 from invelo.domain.plan.session.work import Format
 from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.strict import StrictModel
 from invelo.services.plan import sessions, trainee, week
 
 router = APIRouter(prefix="/api", tags=["Sessions"], responses=ERRORS)
+
+
+class ExactlyOf(StrictModel):
+    """What is asked of a slot; what is left out is as prescribed."""
+
+    low: int | None = Field(None, description="Reps, seconds or centimetres.")
+    high: int | None = None
+    rpe: float | None = None
+    rest: int | None = Field(None, description="Seconds after a set.")
+    tempo: str = Field("", max_length=20, examples=["3-0-1-0"])
+    bag: float = Field(0.0, description="kg, as the three below.")
+    belt: float = 0.0
+    hands: float = 0.0
+    assistance: float = 0.0
 
 
 class SlotOf(StrictModel):
@@ -33,6 +49,19 @@ class SlotOf(StrictModel):
     movements: list[str] = Field(default_factory=list, max_length=10)
     purpose: Purpose = "strength"
     sets: int | None = Field(None, ge=1, le=12)
+    exact: bool = Field(False, description="Just this movement, whatever ladder they are on.")
+    asked: ExactlyOf = Field(default_factory=ExactlyOf)
+    each: list[ExactlyOf] = Field(
+        default_factory=list, max_length=12, description="Of each set, where they differ."
+    )
+
+    def core(self) -> template.Slot:
+        """As the domain reads it."""
+        movements = tuple(catalogue().find_movement(one).id for one in self.movements)
+        asked, *each = (template.Exactly(**o.model_dump()) for o in (self.asked, *self.each))
+        return template.Slot(
+            self.family, movements, self.purpose, self.sets, self.exact, asked, tuple(each)
+        )
 
 
 class ShapeBlockOf(StrictModel):
@@ -41,6 +70,15 @@ class ShapeBlockOf(StrictModel):
     format: Format
     slots: list[SlotOf] = Field(min_length=1, max_length=12)
     rounds: int = Field(3, ge=2, le=5)
+    between: float | None = Field(None, description="Seconds between movements of a round.")
+    round_rest: float | None = Field(None, description="Seconds after a round.")
+    work: float | None = Field(None, description="Seconds of a work window.")
+
+    def core(self) -> template.ShapeBlock:
+        """As the domain reads it."""
+        slots = tuple(slot.core() for slot in self.slots)
+        rests = (self.between, self.round_rest, self.work)
+        return template.ShapeBlock(self.format, slots, self.rounds, *rests)
 
 
 class ReadySession(ResponseModel):
@@ -72,18 +110,14 @@ class NewOwnSession(StrictModel):
             self.name,
             "own",
             "bar and bands",
-            tuple(
-                template.ShapeBlock(
-                    block.format,
-                    tuple(
-                        template.Slot(slot.family, tuple(slot.movements), slot.purpose, slot.sets)
-                        for slot in block.slots
-                    ),
-                    block.rounds,
-                )
-                for block in self.blocks
-            ),
+            tuple(block.core() for block in self.blocks),
         )
+
+
+class NameOf(StrictModel):
+    """What it is called."""
+
+    name: str = Field(max_length=80, examples=["After the get-out"])
 
 
 class ForGroup(StrictModel):
@@ -226,6 +260,53 @@ def group_session(
         sessions=[
             OfGroup(athlete_id=row.id, athlete_name=row.name, session=sheet_of(session, who))
             for row, who, (_, session) in zip(there, people, made.sessions, strict=True)
+        ],
+    )
+
+
+@router.put("/athletes/{athlete_id}/days/{day}/session-templates/{session_id}")
+def keep_day_as_own(
+    athlete_id: UUID,
+    day: OurDay,
+    session_id: UUID,
+    body: NameOf,
+    coach: Coach,
+    db: Database,
+    now: Now,
+) -> ReadySession:
+    """Keep a day's session as one of the coach's own, exactly as it stands: movements, amounts,
+    loads, rests. Sending it again changes nothing."""
+    athlete = access.athlete(db, coach.id, athlete_id)
+    today = moment_for(athlete, now).local_date
+    adapted = sessions.adapted(db, athlete.id, day)
+    seen = week.view(db, athlete, week_start_of(day), today)
+    session = adapted or seen.session(day.weekday())
+    made = builder.template_of(str(session_id), body.name, session)
+    row = sessions.keep_own(db, coach.id, made, now)
+    return ReadySession.model_validate(_plain(sessions.SHAPE.validate_python(row.document)))
+
+
+@router.put("/session-templates/{template_id}/days/{day}")
+def put_on_day(
+    template_id: str, day: OurDay, body: ForGroup, coach: Coach, db: Database, now: Now
+) -> GroupSheet:
+    """Put a session on a day of one or several people, each on their own rung, as it is; what was
+    planned for the day stands behind it."""
+    shape = sessions.find(db, coach.id, template_id)
+    made = []
+    for athlete_id in dict.fromkeys(body.athletes):
+        athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
+        moment = moment_for(athlete, now)
+        who = trainee.of_athlete(db, athlete, moment.local_date)
+        session = builder.session_of(shape, who)
+        sessions.keep_given(db, athlete, day, session, moment)
+        made.append((athlete, who, session))
+    return GroupSheet(
+        name=shape.name,
+        minutes=max(length(session).likely for _, _, session in made),
+        sessions=[
+            OfGroup(athlete_id=row.id, athlete_name=row.name, session=sheet_of(session, who))
+            for row, who, session in made
         ],
     )
 

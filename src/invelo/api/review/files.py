@@ -11,6 +11,7 @@ from invelo.api.common.files import Paper, file_answer
 from invelo.api.common.problems import ERRORS
 from invelo.db import access, ladder_graph
 from invelo.db.tables.review import ProposalRow
+from invelo.domain.days import day_words
 from invelo.domain.errors import InputError
 from invelo.domain.review.rules import rule_of
 from invelo.domain.review.trend import trend
@@ -77,7 +78,7 @@ def get_review_file(
         ),
         growth=growth,
         moves=tuple(
-            f"{proposal.local_date.isoformat()}: {words}"
+            f"{day_words(proposal.local_date)}: {words}"
             for proposal in reversed(kept)
             if (words := _move(proposal, names))
         ),
@@ -85,7 +86,7 @@ def get_review_file(
         proposals=tuple(_said(proposal, names) for proposal in kept),
         revision=len(kept),
     )
-    title = f"{row.goal}, {today.isoformat()}"
+    title = f"{row.goal}, {day_words(today)}"
     if kind == "md":
         return file_answer(markdown(block), kind, f"Report, {title}")
     from invelo.formats.review.pdf import review_pdf

@@ -13,6 +13,7 @@ from invelo.api.common.schemas import EstimateOut, ResponseModel
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.catalogue.movement import Modifiers, Movement
 from invelo.domain.plan.prescription import Counted, Unit
+from invelo.domain.plan.session.needed import needed
 from invelo.domain.plan.session.timeline import length
 from invelo.domain.plan.session.words import block_words
 from invelo.domain.plan.session.work import WorkSet
@@ -137,6 +138,9 @@ class RunSheet(ResponseModel):
     ladder_id: UUID | None
     adapted: bool
     closed: list[str]
+    needed: list[str] = Field(
+        default_factory=list, description="What to fetch first: things with their size, loads."
+    )
     cautions: list[str]
     notes: list[str]
     minutes: EstimateOut
@@ -268,6 +272,7 @@ def run_sheet(run: DayRun, items: list[RunItemSheet]) -> RunSheet:
         run,
         ladder_id=run.ladder,
         closed=list(run.closed),
+        needed=list(needed(session)),
         cautions=list(run.cautions),
         notes=list(session.notes),
         minutes=EstimateOut.model_validate(length(session)),

@@ -1,5 +1,6 @@
 """A week as Markdown to read."""
 
+from invelo.domain.days import day_words
 from invelo.domain.plan.session.builder import cautions
 from invelo.domain.plan.session.words import block_words, sets_words
 from invelo.domain.plan.session.work import Session
@@ -9,7 +10,7 @@ from invelo.formats.plan.words import FileWeek
 
 def markdown(week: FileWeek) -> str:
     """A week, day by day."""
-    lines = [f"# Week of {week.week_start.isoformat()}, {literal(week.who)}", ""]
+    lines = [f"# Week of {day_words(week.week_start)}, {literal(week.who)}", ""]
     if week.habit is not None:
         lines += [
             f"Every day at {week.habit.at}, {literal(week.habit.moment)}: {week.habit.amount} × "

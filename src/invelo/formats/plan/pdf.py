@@ -5,7 +5,9 @@ from typing import Any
 from reportlab.lib.pagesizes import landscape
 from reportlab.platypus import Flowable, KeepTogether, PageBreak, Spacer, Table
 
+from invelo.domain.days import day_words
 from invelo.domain.plan.session.builder import cautions
+from invelo.domain.plan.session.needed import needed
 from invelo.domain.plan.session.words import block_words, set_words, sets_words
 from invelo.domain.plan.session.work import Block
 from invelo.formats.paper import MARGIN, SIZES, Paper, built, fonts, ruled, text
@@ -22,7 +24,7 @@ def week_pdf(week: FileWeek, paper: Paper) -> bytes:
     width = (size[0] - 2 * MARGIN) / max(1, len(week.days))
     head = [[text(f"{day.title}, {day.at}", 10, bold=True)] for day in week.days]
     cells = [[*head[i], *_column(day)] for i, day in enumerate(week.days)]
-    story: list[Flowable] = [text(f"Week of {week.week_start.isoformat()}", 16, bold=True, after=6)]
+    story: list[Flowable] = [text(f"Week of {day_words(week.week_start)}", 16, bold=True, after=6)]
     if week.habit is not None:
         movement = week.habit.movement.name.lower()
         words = f"{week.habit.moment}: {week.habit.amount} × {movement}"
@@ -33,7 +35,7 @@ def week_pdf(week: FileWeek, paper: Paper) -> bytes:
         story.append(text("Nothing is planned in this week yet."))
     for day in week.days:
         story += [PageBreak(), *_card(day, size[0] - 2 * MARGIN)]
-    return built(story, size, week.who, f"Week of {week.week_start.isoformat()}", week.revision)
+    return built(story, size, week.who, f"Week of {day_words(week.week_start)}", week.revision)
 
 
 def session_pdf(week: FileWeek, day: FileDay, paper: Paper) -> bytes:
@@ -41,7 +43,7 @@ def session_pdf(week: FileWeek, day: FileDay, paper: Paper) -> bytes:
     fonts()
     size = SIZES[paper]
     story = _card(day, size[0] - 2 * MARGIN)
-    return built(story, size, week.who, f"Session of {day.day.isoformat()}", week.revision)
+    return built(story, size, week.who, f"Session of {day_words(day.day)}", week.revision)
 
 
 def _column(day: FileDay) -> list[Flowable]:
@@ -60,6 +62,9 @@ def _card(day: FileDay, width: float) -> list[Flowable]:
         text(f"{day.title}, {day.at}{where}", 15, bold=True),
         text(f"about {day.minutes:.0f} min, warm-up included", 10, after=6),
     ]
+    fetched = needed(day.session)
+    if fetched:
+        story.append(text(f"You will need: {'; '.join(fetched)}.", 9, after=6))
     story += [KeepTogether(_block(block, width)) for block in day.session.blocks]
     told: list[Flowable] = [Spacer(0, 6), text("Before you start", 10, bold=True)]
     told += [text(f"– {line}", 8.5) for line in (*cautions(day.session), *day.session.notes)]
@@ -74,7 +79,12 @@ def _block(block: Block, width: float) -> list[Flowable]:
         return [head, text(told, 9), Spacer(0, 6)]
     rows: list[list[Any]] = []
     for item in block.items:
-        name = [text(item.name, 10, bold=True), text(item.movement.cues[0], 8)]
+        name = [text(item.name, 10, bold=True)]
+        if item.goal and item.goal != item.name:
+            name.append(text(f"towards: {item.goal}", 8))
+        name += [text(cue, 8) for cue in item.movement.cues[:2]]
+        if item.easier:
+            name.append(text(f"easier: {item.easier[0].name}", 8))
         lines = "   ".join(f"{set_words(work_set)} {LINE}" for work_set in item.sets)
         rows.append([name, [*(text(words, 9) for words in sets_words(item)), text(lines, 9)]])
     table = Table(rows, colWidths=[0.42 * width, 0.58 * width], style=ruled())

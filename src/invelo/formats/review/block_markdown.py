@@ -4,6 +4,7 @@ It says nothing of health: pain, screens and notes stay with the coach.
 """
 
 from invelo.domain.athlete.caution import STANDING
+from invelo.domain.days import day_words
 from invelo.formats.markdown import literal
 from invelo.formats.review.words import BlockReport
 
@@ -14,7 +15,7 @@ def markdown(block: BlockReport) -> str:
     lines = [
         f"# {block.weeks} weeks towards: {literal(block.goal)}",
         "",
-        f"{literal(block.who)}, {block.first.isoformat()} to {block.last.isoformat()}",
+        f"{literal(block.who)}, {day_words(block.first)} to {day_words(block.last)}",
         "",
         "## What you did",
         "",
@@ -41,10 +42,10 @@ def _next(block: BlockReport) -> str:
         return "Go on; a few more sessions, and we can say when the next step is likely."
     if forecast.likely is None:
         return f"The {literal(forecast.what)} is not in sight yet. {forecast.nearer}"
-    until = forecast.high.isoformat() if forecast.high else "much later"
-    low = forecast.low.isoformat() if forecast.low else forecast.likely.isoformat()
+    until = day_words(forecast.high) if forecast.high else "much later"
+    low = day_words(forecast.low) if forecast.low else day_words(forecast.likely)
     what = literal(forecast.what)
     return (
-        f"The {what}: likely around {forecast.likely.isoformat()} ({low} to {until}, "
+        f"The {what}: likely around {day_words(forecast.likely)} ({low} to {until}, "
         f"eight times of ten). {forecast.nearer}"
     )

@@ -4,6 +4,7 @@ from typing import Any
 
 from reportlab.platypus import Flowable, KeepTogether, Spacer, Table
 
+from invelo.domain.days import day_words
 from invelo.formats.paper import MARGIN, SIZES, Paper, built, fonts, ruled, text
 from invelo.formats.review.words import BlockReport, ProposalReport
 
@@ -23,7 +24,7 @@ def review_pdf(block: BlockReport, paper: Paper) -> bytes:
         story += [Spacer(0, 8), text("Earlier proposals", 11, bold=True, after=2)]
         rows: list[list[Any]] = [
             [
-                text(proposal.day.isoformat(), 8.5),
+                text(day_words(proposal.day), 8.5),
                 [text(proposal.outcome, 9, bold=True), text(proposal.way, 8.5)],
                 text(proposal.reason, 8.5),
                 text(proposal.answer or "waits", 8.5),
@@ -37,7 +38,7 @@ def review_pdf(block: BlockReport, paper: Paper) -> bytes:
 
 def _newest(proposal_report: ProposalReport) -> list[Flowable]:
     return [
-        text(f"{proposal_report.day.isoformat()}: {proposal_report.outcome}", 13, bold=True),
+        text(f"{day_words(proposal_report.day)}: {proposal_report.outcome}", 13, bold=True),
         text(proposal_report.way, 10.5, after=3),
         text(proposal_report.reason, 10, after=4),
         *(text(f"– {rule}", 8.5) for rule in proposal_report.rules),
@@ -50,13 +51,13 @@ def _figures(block: BlockReport, width: float) -> list[Flowable]:
     form_ok, sets = block.sets
     growth = "too little tells" if block.growth is None else f"{100 * block.growth:+.1f} %"
     forecast = block.next_criterion
-    when = forecast.likely.isoformat() if forecast and forecast.likely else "not in sight"
+    when = day_words(forecast.likely) if forecast and forecast.likely else "not in sight"
     span = ""
     if forecast is not None and forecast.low is not None:
-        until = forecast.high.isoformat() if forecast.high else "beyond a year"
-        span = f", {forecast.low.isoformat()} to {until} (80 %)"
+        until = day_words(forecast.high) if forecast.high else "beyond a year"
+        span = f", {day_words(forecast.low)} to {until} (80 %)"
     rows = [
-        ("Weeks", f"{block.first.isoformat()} to {block.last.isoformat()}"),
+        ("Weeks", f"{day_words(block.first)} to {day_words(block.last)}"),
         ("Sessions", f"{block.done} of {block.planned} planned"),
         ("Sets", f"{sets}, {form_ok} clean"),
         ("Current rung, then and now", f"{block.began_on}, {block.stands_on}"),

@@ -4,7 +4,7 @@ from collections.abc import Collection
 from dataclasses import astuple
 from datetime import date, datetime
 from typing import Any
-from uuid import UUID
+from uuid import UUID, uuid4
 
 from pydantic import TypeAdapter
 from sqlmodel import Session
@@ -114,6 +114,28 @@ def keep_adapted(
         )
         db.add(row)
         db.flush()
+
+
+def keep_given(
+    db: Session, athlete: AthleteRow, day: date, session: CoreSession, at: Moment
+) -> None:
+    """Keep a session as a day's, in place of what is planned for it.
+
+    Raises:
+        InputError: for a day that is over.
+    """
+    if day < at.local_date:
+        raise InputError("day", "it is over.", "Choose today or a later one.")
+    row = AdaptedDayRow(
+        id=uuid4(),
+        athlete_id=athlete.id,
+        day=day,
+        **dated(at),
+        allowed=TODAY.dump_python(Today(), mode="json"),
+        session=document_of(session),
+    )
+    db.add(row)
+    db.flush()
 
 
 def adapted(

@@ -1726,6 +1726,48 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/athletes/{athlete_id}/days/{day}/session-templates/{session_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep Day As Own
+         * @description Keep a day's session as one of the coach's own, exactly as it stands: movements, amounts,
+         *     loads, rests. Sending it again changes nothing.
+         */
+        put: operations["keep_day_as_own"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session-templates/{template_id}/days/{day}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put On Day
+         * @description Put a session on a day of one or several people, each on their own rung, as it is; what was
+         *     planned for the day stands behind it.
+         */
+        put: operations["put_on_day"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/athletes/{athlete_id}/days/{day}/session": {
         parameters: {
             query?: never;
@@ -4468,6 +4510,53 @@ export interface components {
             words: string;
         };
         /**
+         * ExactlyOf
+         * @description What is asked of a slot; what is left out is as prescribed.
+         */
+        ExactlyOf: {
+            /**
+             * Low
+             * @description Reps, seconds or centimetres.
+             */
+            low?: number | null;
+            /** High */
+            high?: number | null;
+            /** Rpe */
+            rpe?: number | null;
+            /**
+             * Rest
+             * @description Seconds after a set.
+             */
+            rest?: number | null;
+            /**
+             * Tempo
+             * @default
+             * @example 3-0-1-0
+             */
+            tempo: string;
+            /**
+             * Bag
+             * @description kg, as the three below.
+             * @default 0
+             */
+            bag: number;
+            /**
+             * Belt
+             * @default 0
+             */
+            belt: number;
+            /**
+             * Hands
+             * @default 0
+             */
+            hands: number;
+            /**
+             * Assistance
+             * @default 0
+             */
+            assistance: number;
+        };
+        /**
          * Explained
          * @description A figure with its interval, the envelope of differing methods, and how it came about.
          */
@@ -6002,6 +6091,17 @@ export interface components {
             called: number;
             /** Ids */
             ids: string[];
+        };
+        /**
+         * NameOf
+         * @description What it is called.
+         */
+        NameOf: {
+            /**
+             * Name
+             * @example After the get-out
+             */
+            name: string;
         };
         /**
          * NewAthlete
@@ -8772,6 +8872,11 @@ export interface components {
             adapted: boolean;
             /** Closed */
             closed: string[];
+            /**
+             * Needed
+             * @description What to fetch first: things with their size, loads.
+             */
+            needed?: string[];
             /** Cautions */
             cautions: string[];
             /** Notes */
@@ -9208,6 +9313,11 @@ export interface components {
             blocks: components["schemas"]["SessionBlock"][];
             /** Notes */
             notes: string[];
+            /**
+             * Needed
+             * @description What to fetch first: things with their size, loads.
+             */
+            needed: string[];
             /** Cautions */
             cautions: string[];
             /** Regions */
@@ -9654,6 +9764,21 @@ export interface components {
              * @default 3
              */
             rounds: number;
+            /**
+             * Between
+             * @description Seconds between movements of a round.
+             */
+            between?: number | null;
+            /**
+             * Round Rest
+             * @description Seconds after a round.
+             */
+            round_rest?: number | null;
+            /**
+             * Work
+             * @description Seconds of a work window.
+             */
+            work?: number | null;
         };
         /**
          * Sheet
@@ -9760,6 +9885,18 @@ export interface components {
             purpose: "learn" | "skill" | "strength" | "size" | "endurance" | "keep" | "finisher" | "daily";
             /** Sets */
             sets?: number | null;
+            /**
+             * Exact
+             * @description Just this movement, whatever ladder they are on.
+             * @default false
+             */
+            exact: boolean;
+            asked?: components["schemas"]["ExactlyOf"];
+            /**
+             * Each
+             * @description Of each set, where they differ.
+             */
+            each?: components["schemas"]["ExactlyOf"][];
         };
         /**
          * SolutionOut
@@ -19654,6 +19791,191 @@ export interface operations {
             header?: never;
             path: {
                 template_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ForGroup"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupSheet"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    keep_day_as_own: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+                day: string;
+                session_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameOf"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadySession"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    put_on_day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                template_id: string;
+                day: string;
             };
             cookie?: {
                 invelo_session?: string | null;

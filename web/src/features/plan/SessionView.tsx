@@ -72,6 +72,16 @@ export function SessionView({ session, onEdit }: Props) {
             </ul>
           </>
         )}
+        {session.needed.length > 0 && (
+          <>
+            <h3 className="lettering pt-3">You will need</h3>
+            <ul className="list-disc pl-4 text-sm">
+              {session.needed.map((one) => (
+                <li key={one}>{one}</li>
+              ))}
+            </ul>
+          </>
+        )}
         <h3 className="lettering pt-3">Before you start</h3>
         <ul className="list-disc pl-4 text-sm">
           {session.cautions.map((one) => (
@@ -103,7 +113,12 @@ function Item({ item, onEdit }: ItemProps) {
   return (
     <li className="border-b border-hair py-1">
       <div className="flex items-baseline justify-between gap-2">
-        <strong className="font-head">{item.name}</strong>
+        <strong className="font-head">
+          {item.name}
+          {item.goal && item.goal !== item.name && (
+            <span className="font-normal text-faint"> towards {item.goal}</span>
+          )}
+        </strong>
         {onEdit && item.role !== "preparation" && (
           <Button quiet onClick={() => onEdit(item.key)} aria-label={`Sets of ${item.name}`}>
             Sets …
@@ -118,7 +133,7 @@ function Item({ item, onEdit }: ItemProps) {
         </p>
       )}
       {item.why && <p className="text-sm text-watch">◆ {item.why}</p>}
-      {item.rig && <p className="text-sm text-faint">On the {item.rig}.</p>}
+      {item.rig && <p className="text-sm text-faint">Set up: {item.rig}.</p>}
     </li>
   );
 }

@@ -10,16 +10,19 @@ from dataclasses import dataclass, replace
 from itertools import pairwise
 
 from invelo.domain.athlete.caution import BEFORE_A_SESSION, cautions_of
+from invelo.domain.biomechanics.body import AddedLoad
+from invelo.domain.biomechanics.setup import Assistance
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.errors import InputError
 from invelo.domain.plan.session import blocks
 from invelo.domain.plan.session.order import interference
-from invelo.domain.plan.session.template import SessionTemplate, ShapeBlock, Slot
+from invelo.domain.plan.session.template import Exactly, SessionTemplate, ShapeBlock, Slot
 from invelo.domain.plan.session.timeline import length
 from invelo.domain.plan.session.trainee import Trainee
 from invelo.domain.plan.session.warm_up import warm_up
-from invelo.domain.plan.session.work import Block, Format, Item, Session
+from invelo.domain.plan.session.work import Block, Format, Item, Session, WorkSet
+from invelo.domain.strength.tempo import Tempo
 
 
 @dataclass(frozen=True)
@@ -49,15 +52,15 @@ def fill(slot: Slot, trainee: Trainee, kinds: frozenset[Kind] | None = None) -> 
     Raises:
         InputError: where neither a ladder nor an open movement fills it.
     """
-    stand = trainee.stand_in(slot.family)
+    stand = None if slot.exact else trainee.stand_in(slot.family)
     stand = trainee.within(stand, kinds) if stand else None
     if stand is not None:
         item = trainee.item(stand)
-        return item.with_sets(slot.sets) if slot.sets else item
+        return asked_exactly(item.with_sets(slot.sets) if slot.sets else item, slot)
     named = [catalogue().find_movement(other) for other in slot.movements]
     for movement in named:
         if not trainee.shut(movement) and movement.takes(kinds):
-            return trainee.loose(movement, slot.purpose, slot.sets)
+            return asked_exactly(trainee.loose(movement, slot.purpose, slot.sets), slot)
     tried = ", ".join(other.name.lower() for other in named) or "nothing else is named"
     reasons = dict.fromkeys(
         trainee.why_closed[other.id] for other in named if other.id in trainee.why_closed
@@ -68,6 +71,50 @@ def fill(slot: Slot, trainee: Trainee, kinds: frozenset[Kind] | None = None) -> 
         + (f": {'; '.join(reasons)}." if reasons else "."),
         "Give a ladder of it, or take another session.",
     )
+
+
+def asked_exactly(item: Item, slot: Slot) -> Item:
+    """An item with what the coach asks of it, set by set, in place of what is prescribed."""
+    if not slot.each:
+        return replace(item, sets=tuple(_exact_set(one, slot.asked) for one in item.sets))
+    last = len(item.sets) - 1
+    sets = (_exact_set(item.sets[min(i, last)], each) for i, each in enumerate(slot.each))
+    return replace(item, sets=tuple(sets))
+
+
+def _exact_set(work_set: WorkSet, asked: Exactly) -> WorkSet:
+    low = asked.low if asked.low is not None else work_set.low
+    high = asked.high if asked.high is not None else max(low, work_set.high)
+    modifiers = work_set.modifiers
+    if asked.tempo:
+        modifiers = replace(modifiers, tempo=Tempo.parse(asked.tempo))
+    if asked.bag or asked.belt or asked.hands:
+        load = AddedLoad(vest=asked.belt, bag=asked.bag, hands=asked.hands)
+        modifiers = replace(modifiers, added_load=load)
+    if asked.assistance:
+        modifiers = replace(modifiers, assistance=Assistance(asked.assistance))
+    return replace(
+        work_set,
+        low=min(low, high),
+        high=high,
+        rpe=asked.rpe if asked.rpe is not None else work_set.rpe,
+        rest=float(asked.rest) if asked.rest is not None else work_set.rest,
+        modifiers=modifiers,
+        open_end=work_set.open_end and asked.high is None,
+    )
+
+
+def with_rests(block: Block, shape: ShapeBlock) -> Block:
+    """A block with the rests and the work window that a coach set."""
+    between = shape.between if shape.between is not None else block.between
+    round_rest = shape.round_rest if shape.round_rest is not None else block.round_rest
+    window, words = block.window, block.words
+    if window is not None:
+        work = shape.work if shape.work is not None else window[0]
+        window = (work, between)
+        words = f"{work:g} s on, {between:g} s to change"
+        round_rest = shape.round_rest if shape.round_rest is not None else between
+    return replace(block, between=between, round_rest=round_rest, window=window, words=words)
 
 
 def block_of(format_: Format, items: Sequence[Item], rounds: int = 3) -> Block:
@@ -116,7 +163,8 @@ def session_of(shape: SessionTemplate, trainee: Trainee) -> Session:
             except InputError as error:
                 left_out.append(error.problem)
         if items:
-            made.append(block_of(_format(block, len(items)), items, block.rounds))
+            filled = block_of(_format(block, len(items)), items, block.rounds)
+            made.append(with_rests(filled, block))
     if not made:
         reasons = " ".join(left_out)
         raise InputError(
@@ -171,6 +219,54 @@ def notes_of(made: Sequence[Block]) -> tuple[str, ...]:
     ]
     whys = [f"{item.name}: {item.why}" for block in made for item in block.items if item.why]
     return tuple(dict.fromkeys([*spoils, *whys]))
+
+
+def template_of(template_id: str, name: str, session: Session) -> SessionTemplate:
+    """A session as one to start from: each movement exactly as it stood, with its amounts, loads,
+    tempo and rests; what the format adds by itself is left to it.
+
+    Raises:
+        InputError: where there is nothing in it but a warm-up.
+    """
+    shapes = tuple(
+        ShapeBlock(
+            block.format,
+            tuple(_slot_of(item) for item in block.items),
+            between=block.between if block.in_rounds else None,
+            round_rest=block.round_rest if block.in_rounds else None,
+            work=block.window[0] if block.window else None,
+        )
+        for block in session.blocks
+        if block.format not in ("warm-up", "preparatory work")
+    )
+    if not shapes:
+        raise InputError("session", "there is nothing in it to keep.", "Plan something first.")
+    return SessionTemplate(template_id, name, "own", "bar and bands", shapes)
+
+
+def _slot_of(item: Item) -> Slot:
+    each = tuple(_asked_of(one) for one in item.sets if one.kind == "work")[:12]
+    asked = each[0] if each else _asked_of(item.main)
+    differ = each if len(set(each)) > 1 else ()
+    family, sets = item.movement.family, max(1, len(each))
+    return Slot(family, (item.movement.id,), "strength", sets, True, asked, differ)
+
+
+def _asked_of(work_set: WorkSet) -> Exactly:
+    load = work_set.modifiers.added_load
+    assistance = work_set.modifiers.assistance
+    tempo = str(work_set.modifiers.tempo)
+    return Exactly(
+        work_set.low,
+        max(work_set.low, work_set.high),
+        work_set.rpe,
+        int(work_set.rest),
+        "" if tempo == "1-0-1-0" else tempo,
+        load.bag,
+        load.vest,
+        load.hands,
+        assistance.kg if assistance else 0.0,
+    )
 
 
 def group(shape: SessionTemplate, people: Sequence[Trainee]) -> GroupSession:

@@ -1,7 +1,9 @@
 """Sets and sessions in words, the same on screen, in print and in files."""
 
+import re
 from itertools import groupby
 
+from invelo.domain.plan.session.needed import load_words
 from invelo.domain.plan.session.work import Block, Item, WorkSet
 
 
@@ -31,8 +33,15 @@ def _told(work_set: WorkSet, count: int) -> str:
     tempo = ""
     if work_set.unit == "reps" and str(work_set.modifiers.tempo) != "1-0-1-0":
         tempo = f", tempo {work_set.modifiers.tempo}"
+    loads = "".join(f", {words}" for words in load_words(work_set) if not _named(words, work_set))
     rest = f", rest {clock(work_set.rest)}" if work_set.rest else ""
-    return f"{kind}{count} × {set_words(work_set)}{tempo}, effort {work_set.rpe:g}{rest}"
+    return f"{kind}{count} × {set_words(work_set)}{loads}{tempo}, effort {work_set.rpe:g}{rest}"
+
+
+def _named(words: str, work_set: WorkSet) -> bool:
+    """Whether the set's own name says its kilos already."""
+    kilos = re.search(r"[\d.]+ kg", words)
+    return kilos is not None and kilos.group() in work_set.name
 
 
 def clock(seconds: float) -> str:

@@ -15,6 +15,7 @@ import { VOCABULARY } from "../../../common/vocabulary";
 import { type Availability, availabilityOf, keepAvailability, withExtra } from "../availability";
 import type { Draft, Sheet } from "../plan";
 import { SessionView } from "../SessionView";
+import { BuildDialog } from "./BuildDialog";
 
 type Ready = Schema["ReadySession"];
 
@@ -32,34 +33,54 @@ export function ReadyDialog({ sheet, draft, day, keep, onClose }: Props) {
   const sessions = ready.data?.sessions ?? [];
   const shape = sessions.find(({ id }) => id === picked) ?? sessions[0];
   const dayName = sheet.days.find(({ index }) => index === day)?.name ?? "";
+  const [building, build] = useState<Ready["blocks"] | null>(null);
+  if (building)
+    return (
+      <BuildDialog
+        from={building}
+        onClose={() => build(null)}
+        onKept={(id) => {
+          pick(id);
+          build(null);
+        }}
+      />
+    );
   return (
     <Dialog open onOpenChange={onClose} title="Start from a session" widest>
       <Wrong error={ready.error} />
       <div className="grid gap-4 pt-3 md:grid-cols-[14rem_1fr]">
-        <ul aria-label="Sessions" className="max-h-[70vh] overflow-y-auto border border-line">
-          {sessions.map((one) => (
-            <li key={one.id}>
-              <button
-                type="button"
-                aria-pressed={one.id === shape?.id}
-                onClick={() => pick(one.id)}
-                className={`block w-full border-b border-hair px-2 py-1 text-left ${
-                  one.id === shape?.id ? "bg-ink text-sheet" : "hover:bg-wash"
-                }`}
-              >
-                {one.name}
-                {one.kind === "own" && " (own)"}
-              </button>
-            </li>
-          ))}
-        </ul>
+        <div>
+          <Button main onClick={() => build([])} className="mb-2 w-full">
+            Build a session …
+          </Button>
+          <ul aria-label="Sessions" className="max-h-[64vh] overflow-y-auto border border-line">
+            {sessions.map((one) => (
+              <li key={one.id}>
+                <button
+                  type="button"
+                  aria-pressed={one.id === shape?.id}
+                  onClick={() => pick(one.id)}
+                  className={`block w-full border-b border-hair px-2 py-1 text-left ${
+                    one.id === shape?.id ? "bg-ink text-sheet" : "hover:bg-wash"
+                  }`}
+                >
+                  {one.name}
+                  {one.kind === "own" && " (own)"}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </div>
         {shape && (
           <Filled
             key={shape.id}
             sheet={sheet}
             shape={shape}
+            date={sheet.days.find(({ index }) => index === day)?.date ?? ""}
             dayName={dayName}
             onPut={(session) => put(session, shape)}
+            onGiven={onClose}
+            onBuild={() => build(shape.blocks)}
           />
         )}
       </div>
@@ -123,11 +144,16 @@ const TOGETHER: readonly string[] = VOCABULARY.formatsTogether;
 interface FilledProps {
   sheet: Sheet;
   shape: Ready;
+  /** Of the day, ISO 8601. */
+  date: string;
   dayName: string;
   onPut: (session: Schema["SessionSheet"]) => Promise<void>;
+  /** It stands on the day. */
+  onGiven: () => void;
+  onBuild: () => void;
 }
 
-function Filled({ sheet, shape, dayName, onPut }: FilledProps) {
+function Filled({ sheet, shape, date, dayName, onPut, onGiven, onBuild }: FilledProps) {
   const found = useQuery(queries.filledSession(sheet.athlete_id, shape.id));
   const [grouping, setGrouping] = useState(false);
   const [name, setName] = useState("");
@@ -147,6 +173,17 @@ function Filled({ sheet, shape, dayName, onPut }: FilledProps) {
         next();
       },
     );
+  const give = (athletes: string[]) =>
+    act(
+      () =>
+        answer(
+          api.PUT("/api/session-templates/{template_id}/days/{day}", {
+            params: { path: { template_id: shape.id, day: date } },
+            body: { athletes },
+          }),
+        ),
+      onGiven,
+    );
   const removeOwn = () =>
     act(() =>
       answer(
@@ -158,14 +195,19 @@ function Filled({ sheet, shape, dayName, onPut }: FilledProps) {
   return (
     <section aria-label={shape.name}>
       <div className="flex flex-wrap items-end gap-2">
-        <Button
-          main
-          busy={busy}
-          disabled={!found.data}
-          onClick={() => found.data && act(() => onPut(found.data.session))}
-        >
+        <Button main busy={busy} disabled={!found.data} onClick={() => give([sheet.athlete_id])}>
           Put it on {dayName}
         </Button>
+        {shape.kind !== "own" && (
+          <Button
+            busy={busy}
+            disabled={!found.data}
+            onClick={() => found.data && act(() => onPut(found.data.session))}
+          >
+            Into the week’s plan
+          </Button>
+        )}
+        <Button onClick={onBuild}>Build from it …</Button>
         <Button onClick={() => setGrouping(!grouping)} aria-expanded={grouping}>
           For a group …
         </Button>
@@ -187,7 +229,7 @@ function Filled({ sheet, shape, dayName, onPut }: FilledProps) {
       </div>
       <Wrong error={error ?? found.error} />
       {grouping ? (
-        <Group shape={shape} first={sheet.athlete_id} />
+        <Group shape={shape} first={sheet.athlete_id} dayName={dayName} onGive={give} />
       ) : (
         found.data && <SessionView session={found.data.session} />
       )}
@@ -195,7 +237,14 @@ function Filled({ sheet, shape, dayName, onPut }: FilledProps) {
   );
 }
 
-function Group({ shape, first }: { shape: Ready; first: string }) {
+interface GroupProps {
+  shape: Ready;
+  first: string;
+  dayName: string;
+  onGive: (athletes: string[]) => void;
+}
+
+function Group({ shape, first, dayName, onGive }: GroupProps) {
   const squad = useQuery(queries.squad);
   const [who, setWho] = useState([first]);
   const [group, setGroup] = useState<Schema["GroupSheet"] | null>(null);
@@ -221,6 +270,9 @@ function Group({ shape, first }: { shape: Ready; first: string }) {
         }
       >
         Fill it in for them
+      </Button>{" "}
+      <Button main busy={busy} disabled={who.length === 0} onClick={() => onGive(who)}>
+        Put it on {who.length === 1 ? "their" : `all ${who.length} people’s`} {dayName}
       </Button>
       <Wrong error={error} />
       {group && (

@@ -1,7 +1,7 @@
 /** A day's session, opened from its column. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { answer, api, type Schema } from "../../../common/api/client";
+import { answer, api } from "../../../common/api/client";
 import { queries } from "../../../common/api/queries";
 import { useAct, useSendId } from "../../../common/hooks/useAct";
 import { Button } from "../../../common/ui/Button";
@@ -39,7 +39,7 @@ export function SessionDialog({ sheet, date, onAdapt, onEdit, onClose }: Props) 
           Card to print (PDF)
         </a>
       </div>
-      {found.data && <KeepOwn session={found.data.session} />}
+      {found.data && <KeepOwn athleteId={sheet.athlete_id} day={date} />}
       <Wrong error={found.error} />
       {!found.data && !found.error && <p className="py-4 text-faint">Laying out the session …</p>}
       {found.data && <SessionView session={found.data.session} onEdit={onEdit} />}
@@ -47,30 +47,18 @@ export function SessionDialog({ sheet, date, onAdapt, onEdit, onClose }: Props) 
   );
 }
 
-/** The day's shape, kept for any other day and anyone else. */
-function KeepOwn({ session }: { session: Schema["SessionSheet"] }) {
+/** The day as it stands, kept for any other day and anyone else. */
+function KeepOwn({ athleteId, day }: { athleteId: string; day: string }) {
   const [name, setName] = useState("");
   const [id, next] = useSendId();
   const { act, busy, error } = useAct("athlete", "squad");
-  const blocks = session.blocks
-    .filter(({ format }) => format !== "warm-up" && format !== "preparatory work")
-    .map((block) => ({
-      format: block.format as Schema["ShapeBlockOf"]["format"],
-      rounds: 3,
-      slots: block.items.map(({ family, movement, set_count }) => ({
-        family,
-        movements: [movement],
-        purpose: "strength" as const,
-        sets: set_count,
-      })),
-    }));
   const keep = () =>
     act(
       () =>
         answer(
-          api.PUT("/api/session-templates/{session_id}", {
-            params: { path: { session_id: id } },
-            body: { name, blocks },
+          api.PUT("/api/athletes/{athlete_id}/days/{day}/session-templates/{session_id}", {
+            params: { path: { athlete_id: athleteId, day, session_id: id } },
+            body: { name },
           }),
         ),
       () => {

@@ -95,6 +95,16 @@ function Session({ sheet, pain, onStart, disabled }: SessionProps) {
         about {Math.round(sheet.minutes.likely)} min ({Math.round(sheet.minutes.low)}–
         {Math.round(sheet.minutes.high)})
       </p>
+      {(sheet.needed ?? []).length > 0 && (
+        <div className="mt-2 border border-hair p-2">
+          <h2>You will need</h2>
+          <ul className="list-disc pl-5">
+            {(sheet.needed ?? []).map((thing) => (
+              <li key={thing}>{thing}</li>
+            ))}
+          </ul>
+        </div>
+      )}
       <div className="mt-2 border border-watch p-2">
         <h2 className="text-watch">◆ Before you start</h2>
         <ul className="list-disc pl-5">

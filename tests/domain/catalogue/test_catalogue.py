@@ -1,18 +1,22 @@
 """The catalogue that ships: complete, told apart, checked; and careless entries refused."""
 
 from collections import Counter
+from datetime import date
 from importlib import resources
 from typing import get_args
 
 import pytest
 from pydantic import ValidationError
 
+from invelo.domain.athlete.guard import Guard
+from invelo.domain.athlete.readiness import CHECKS
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.biomechanics.dumas import DUMAS
 from invelo.domain.biomechanics.figure import figures
 from invelo.domain.biomechanics.reading import reading
 from invelo.domain.catalogue.catalogue import catalogue, read
 from invelo.domain.catalogue.movement import MUSCLES, RESTS, Modifiers, Movement, StressedJoint
+from invelo.domain.equipment.kit import Room
 from invelo.domain.errors import InputError
 from invelo.domain.ladder.ladder import chain, measure
 from invelo.domain.ladder.rung import Rung
@@ -32,6 +36,8 @@ GOALS = {
     "full-push-up", "one-arm-push-up", "handstand-push-up", "dip", "loaded-dip", "row", "pull-up",
     "loaded-pull-up", "one-arm-pull-up", "l-sit", "v-sit", "planche", "front-lever",
     "one-leg-squat", "rear-foot-raised-split-squat", "one-leg-bridge", "hollow", "side-plank",
+    "l-sit-floor", "close-push-up", "ring-push-up", "grip", "weighted-dip", "weighted-pull-up",
+    "hinge", "chin-up", "calf", "inner-thigh",
 }  # fmt: skip
 
 
@@ -126,6 +132,7 @@ def _measured(ladder_id: str, body: Body):
 
 def test_there_is_a_ready_ladder_toward_every_goal_and_with_household_kit() -> None:
     assert {ladder.id for ladder in catalogue().ladder} >= GOALS
+    assert len({ladder.goal for ladder in catalogue().ladder}) >= 30
     household = [ladder for ladder in catalogue().ladder if ladder.household]
     assert len(household) >= 4
     allowed = {"chair", "surface", "stairs", "wall", "towel", "straps", "bag", "load"}
@@ -232,3 +239,25 @@ def test_pages_hold_only_what_is_known() -> None:
     for page in resources.files("invelo.domain.catalogue").iterdir():
         if page.name.endswith(".toml"):
             assert set(loads(page.read_text(encoding="utf-8"))) <= known, page.name
+
+
+def test_half_the_body_mass_is_reached_in_shares_of_it() -> None:
+    """A rung of + 50 % is 30 kg for sixty and 45 for ninety; assistance is a share too."""
+    heaviest = catalogue().find_ladder("weighted-pull-up").rungs[-1]
+    assert heaviest.modifiers(mass=60.0).added_load.vest == 30.0
+    assert heaviest.modifiers(mass=90.0).added_load.vest == 45.0
+    helped = catalogue().find_ladder("pull-up").rungs
+    shares = [rung.assistance_share for rung in helped if rung.assistance_share]
+    assert shares == sorted(shares, reverse=True)
+    assert not [rung for rung in helped if rung.assistance]
+
+
+def test_a_floor_is_all_an_l_sit_takes() -> None:
+    ladder = catalogue().find_ladder("l-sit-floor")
+    bare = Guard(
+        passed=frozenset(check.id for check in CHECKS),
+        rooms=(Room("Hall", "gripping"),),
+        today=date(2026, 3, 2),
+    )
+    for rung in ladder.rungs:
+        assert bare.unavailable_reason(rung.of, rung.modifiers()) == "", rung.name

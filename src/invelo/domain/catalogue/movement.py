@@ -126,6 +126,7 @@ class Movement:
         pairs: kinds of it of which two are needed, one for each hand.
         kit_heights: the least and the most height above the floor at which it serves, m, where the
             posture does not say it.
+        on_floor: whether it takes none of it with the hands on the floor.
         with_kit: what is needed besides: any one of each.
         floor: it wants, '' for any.
         only_prepares: whether it is a drill that trains nothing by itself, such as breathing
@@ -159,6 +160,7 @@ class Movement:
     kit_count: int = 1
     pairs: tuple[Kind, ...] = ()
     kit_heights: tuple[float, float] | None = None
+    on_floor: bool = False
     with_kit: tuple[tuple[Kind, ...], ...] = ()
     floor: Surface | Literal[""] = ""
     only_prepares: bool = False
@@ -232,6 +234,13 @@ class Movement:
     def share_of(self, region: Muscle) -> int:
         """How much of the work a region does, %."""
         return {**self.prime, **self.helping}.get(region, 0)
+
+    def kit_of(self, modifiers: "Modifiers") -> tuple[Kind, ...]:
+        """Any one of these is needed as it is set up; nothing if it is empty."""
+        values = dict(self.own(modifiers).values)
+        default = self.posture.values({}).get("hand_height", 0.0)
+        low = values.get("hand_height", default) == 0.0
+        return () if self.on_floor and low else self.kit
 
     def takes(self, kinds: frozenset[Kind] | None) -> bool:
         """Whether things of these kinds are enough for it; None for anything."""

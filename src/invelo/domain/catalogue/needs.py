@@ -47,7 +47,7 @@ def needs_of(body: Body, movement: Movement, modifiers: Modifiers) -> tuple[Need
     bears = body.mass + as_set_up.added_load.total
     needs = []
     raised = _raised(movement, as_set_up, body)
-    if movement.kit:
+    if movement.kit_of(as_set_up):
         heights = _heights(movement, as_set_up, body)
         if raised is not None and STOOD_ON & set(movement.kit):
             heights = raised

@@ -31,7 +31,8 @@ class Rung:
 
 def kit_needed(movement: Movement, modifiers: Modifiers) -> tuple[tuple[Kind, ...], ...]:
     """Kinds of thing that a set-up takes: any one of each."""
-    needed = [movement.kit] if movement.kit else []
+    kit = movement.kit_of(modifiers)
+    needed = [kit] if kit else []
     needed += movement.with_kit
     heights = {
         parameter.name for parameter in movement.posture.parameter if parameter.tried == "kit"

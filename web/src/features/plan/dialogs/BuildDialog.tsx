@@ -127,6 +127,7 @@ function GroupPart({ number, group, onChange, onUp, onRemove }: GroupProps) {
     <Field
       label={`${label}, s`}
       inputMode="numeric"
+      placeholder={USUAL[field]}
       value={block[field] ?? ""}
       onChange={(event) => setBlock({ [field]: figure(event.target.value) })}
     />
@@ -173,6 +174,9 @@ function GroupPart({ number, group, onChange, onUp, onRemove }: GroupProps) {
     </section>
   );
 }
+
+/** What a group has where nothing is typed, s. */
+const USUAL = { between: "60 or 20", round_rest: "90", work: "40" };
 
 const withoutRests = (format: Block["format"]): Group["block"] => ({ format, rounds: 3 });
 
@@ -272,7 +276,17 @@ function SlotPart({ slot, onChange, onUp, onRemove }: SlotProps) {
   );
   return (
     <li className="flex flex-wrap items-end gap-2 border-t border-hair py-2">
-      <strong className="w-full font-head">{name}</strong>
+      <div className="flex w-full items-baseline justify-between">
+        <strong className="font-head">{name}</strong>
+        <span>
+          <Button quiet onClick={onUp} aria-label={`${name} up`}>
+            ↑
+          </Button>
+          <Button quiet onClick={onRemove} aria-label={`Take ${name} away`}>
+            ×
+          </Button>
+        </span>
+      </div>
       <label className="text-sm">
         who decides
         <select
@@ -311,12 +325,6 @@ function SlotPart({ slot, onChange, onUp, onRemove }: SlotProps) {
         </select>
       </label>
       {box("kg", asked[load] || "", (typed) => ask({ [load]: figure(typed) ?? 0 }))}
-      <Button quiet onClick={onUp} aria-label={`${name} up`}>
-        ↑
-      </Button>
-      <Button quiet onClick={onRemove} aria-label={`Take ${name} away`}>
-        ×
-      </Button>
     </li>
   );
 }

@@ -30,7 +30,11 @@ interface Props {
 export function ReadyDialog({ sheet, draft, day, keep, onClose }: Props) {
   const ready = useQuery(queries.readySessions);
   const [picked, pick] = useState("");
-  const sessions = ready.data?.sessions ?? [];
+  const all = ready.data?.sessions ?? [];
+  const sessions = [
+    ...all.filter(({ kind }) => kind === "own"),
+    ...all.filter(({ kind }) => kind !== "own"),
+  ];
   const shape = sessions.find(({ id }) => id === picked) ?? sessions[0];
   const dayName = sheet.days.find(({ index }) => index === day)?.name ?? "";
   const [building, build] = useState<Ready["blocks"] | null>(null);
@@ -231,7 +235,10 @@ function Filled({ sheet, shape, date, dayName, onPut, onGiven, onBuild }: Filled
       {grouping ? (
         <Group shape={shape} first={sheet.athlete_id} dayName={dayName} onGive={give} />
       ) : (
-        found.data && <SessionView session={found.data.session} />
+        <>
+          {!found.data && !found.error && <p className="py-4 text-faint">Filling it in …</p>}
+          {found.data && <SessionView session={found.data.session} />}
+        </>
       )}
     </section>
   );

@@ -76,14 +76,14 @@ def test_a_week_from_a_placement_to_a_calendar(ladder: Page) -> None:
 
     # minutes so short that a move breaks a rule
     page.click("Availability …")
-    for day, minutes in (("Monday", "45"), ("Wednesday", "10"), ("Friday", "45")):
+    for day, minutes in (("Monday", "45"), ("Wednesday", "6"), ("Friday", "45")):
         box = page.find(f'[aria-label="{day}, minutes"]')
         box.send_keys(Keys.CONTROL, "a")
         box.send_keys(minutes)
     page.find('[role="dialog"]').find_element(
         By.XPATH, './/button[normalize-space()="Keep"]'
     ).click()
-    page.sees("of 10 min")
+    page.sees("of 6 min")
     page.script("document.activeElement.blur()")
     page.solve_and_keep()
     page.until(lambda: items(page, "Wednesday") == [])
@@ -239,7 +239,7 @@ def test_a_ready_session_is_put_on_a_day_and_a_set_is_made_by_hand(ladder: Page)
     page.click("Start from a session …")
     page.click("Legs, without kit")
     page.sees("Calf raise")
-    page.click("Put it on Monday")
+    page.click("Into the week’s plan")
     page.until(lambda: "Calf raise" in items(page, "Monday"))
     pick(page, "Monday", "Calf raise")
     page.press("e")

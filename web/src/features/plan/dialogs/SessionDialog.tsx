@@ -27,7 +27,7 @@ export function SessionDialog({ sheet, date, onAdapt, onEdit, onClose }: Props) 
       open
       onOpenChange={onClose}
       title={`Session of ${dayWords(date)}`}
-      about={found.data?.adapted ? "As it was adapted to the day." : sheet.athlete_name}
+      about={found.data?.adapted ? "As it was set for the day." : sheet.athlete_name}
       widest
     >
       <div className="flex flex-wrap gap-2 pt-3">

@@ -88,7 +88,7 @@ function Session({ sheet, pain, onStart, disabled }: SessionProps) {
   return (
     <section aria-label={sheet.name}>
       <p className="lettering pt-4">
-        {sheet.adapted ? "Adapted to the day" : sheet.day ? "Planned" : "One ladder alone"}
+        {sheet.adapted ? "Set for this day" : sheet.day ? "Planned" : "One ladder alone"}
       </p>
       <h1 className="text-4xl">{sheet.name}</h1>
       <p className="text-lg">

@@ -163,7 +163,7 @@ def test_a_check_in_adapts_the_day_and_pain_stops_what_it_must(
     phone.click("Check in")
     phone.sees("The session is adapted", "clinician", "the wrist is to be spared.")
     phone.click("Go on")
-    phone.sees("ADAPTED TO THE DAY")
+    phone.sees("SET FOR THIS DAY")
     assert "How do you come to this day?" not in phone.text
 
 

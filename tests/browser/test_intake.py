@@ -117,7 +117,7 @@ def test_a_newcomer_with_a_knee_limit_sees_what_is_closed_and_has_a_warm_up_they
         page.click("Set it")
         page.until(lambda: not page.find_all("[role=dialog]"))
     page.sees(
-        "knees bent by at most 60° under load", "no jumps, jacks or running", "set by a coach"
+        "knees bent by at most 60° under load", "no jumps, jacks or running", "set by Ilse Marn"
     )
     page.script("document.querySelectorAll('details').forEach((one) => { one.open = true; })")
     page.sees("Half squat", "Deep squat", "Jumping jacks")

@@ -187,6 +187,7 @@ def test_a_coach_tightens_and_opens_what_they_closed(coach: Coach) -> None:
     (limit,) = told["limits"]
     assert limit["words"] == "knees bent by at most 60° under load"
     assert limit["why"] == "seen today"
+    assert limit["set_by"].startswith("A coach, ")
     assert {"Deep squat", "Half squat"} <= set(limit["forms"])
     assert told["closed"] == []  # nothing a clearance is needed for
     end = f"/api/athletes/{athlete}/limits/{limit['by_coach']}/end"

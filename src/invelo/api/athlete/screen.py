@@ -11,7 +11,8 @@ from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import OurDay, ResponseModel
 from invelo.db import access
-from invelo.db.tables.athlete import AthleteRow
+from invelo.db.queries import athlete_rows
+from invelo.db.tables.athlete import AthleteLimitRow, AthleteRow
 from invelo.domain.athlete.limits import Limit, exceeded
 from invelo.domain.athlete.screen import (
     ALL_ASKED,
@@ -29,6 +30,7 @@ from invelo.domain.athlete.strain import Quantity, strains
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers
+from invelo.domain.days import day_words
 from invelo.domain.strict import StrictModel
 from invelo.services.account import accounts
 from invelo.services.athlete import guard, limits, screen
@@ -95,6 +97,7 @@ class LimitOut(ResponseModel):
     why: str
     until: date | None
     by_coach: UUID | None = Field(description="Its id, where a coach set it and may end it.")
+    set_by: str = Field(description="Who set it, and when.", examples=["the screen of 5 Dec 2026"])
     forms: list[str] = Field(description="Movements it closes.")
 
 
@@ -188,11 +191,16 @@ def _screen(db: Database, athlete: AthleteRow, now: datetime) -> Screen:
     kept = screen.standing(db, athlete.id, today)
     body = guard.of_athlete(db, athlete.id, today).body
     row, stands = kept.screening, kept.now
+    of_screen = f"the screen of {day_words(row.local_date)}" if row else ""
+    setters = {str(one.id): one for one in athlete_rows.limits(db, athlete.id)}
     return Screen(
         screened_on=row.local_date if row else None,
         outcome=stands.outcome,
         findings=[FindingOut.model_validate(finding) for finding in stands.screened.findings],
-        limits=[_limit(limit, body, limit in stands.added) for limit in stands.limits],
+        limits=[
+            _limit(limit, body, *_setter(db, setters.get(limit.by), of_screen))
+            for limit in stands.limits
+        ],
         left_open=_left_open(stands.limits, body),
         unasked=[QUESTION_WORDS[one] for one in stands.screened.unasked],
         closed=list(stands.closed),
@@ -206,11 +214,19 @@ def _screen(db: Database, athlete: AthleteRow, now: datetime) -> Screen:
     )
 
 
-def _limit(limit: Limit, body: Body, by_coach: bool) -> LimitOut:
+def _setter(db: Database, row: AthleteLimitRow | None, of_screen: str) -> tuple[UUID | None, str]:
+    """The id of a coach's limit, and who set it when."""
+    if row is None:
+        return None, of_screen
+    return row.id, f"{_author(db, row.author_id)}, {day_words(row.local_date)}"
+
+
+def _limit(limit: Limit, body: Body, by_coach: UUID | None, set_by: str) -> LimitOut:
     return LimitOut.of(
         limit,
         id=limit.quantity,
-        by_coach=UUID(limit.by) if by_coach else None,
+        by_coach=by_coach,
+        set_by=set_by,
         forms=[
             movement.name
             for movement in catalogue().movement

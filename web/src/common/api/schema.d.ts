@@ -5396,6 +5396,12 @@ export interface components {
              */
             by_coach: string | null;
             /**
+             * Set By
+             * @description Who set it, and when.
+             * @example the screen of 5 Dec 2026
+             */
+            set_by: string;
+            /**
              * Forms
              * @description Movements it closes.
              */

@@ -28,8 +28,9 @@ export function LimitList({ athleteId, screen }: { athleteId: string; screen: Sc
           <li key={limit.id} className="border-t border-hair py-1">
             <b>{limit.words}</b>
             {limit.until && <span className="text-faint"> until {day(limit.until)}</span>}
-            {limit.by_coach && <span className="text-faint">, set by a coach</span>}
-            <span className="block text-sm text-faint">{limit.why}</span>
+            <span className="block text-sm text-faint">
+              {limit.why} (set by {limit.set_by})
+            </span>
             {limit.forms.length > 0 && (
               <details className="text-sm text-faint">
                 <summary className="cursor-pointer">

@@ -3,6 +3,7 @@
 from dataclasses import replace
 from datetime import date, timedelta
 
+from invelo.domain.review.proposals.situation import OUTCOME_WORDS, OUTCOMES
 from invelo.domain.squad.squad import MISSED_DAYS, Condition, flags, urgency
 
 TODAY = date(2026, 3, 2)
@@ -23,13 +24,13 @@ def test_reasons_stand_in_the_stated_order() -> None:
 
 
 def test_words_say_what_it_is() -> None:
-    texts = [m.text for m in flags(replace(WELL, pain=3, pending_decisions=("step_up",)), TODAY)]
-    assert texts == ["pain 3 of 10, unnamed place", "step up needs your decision"]
+    texts = [m.text for m in flags(replace(WELL, pain=3, pending_decisions=("fewer days",)), TODAY)]
+    assert texts == ["pain 3 of 10, unnamed place", "needs your decision: fewer days"]
 
 
 def test_several_decisions_are_one_mark() -> None:
-    found = flags(replace(WELL, pending_decisions=("step_up", "hold", "hold")), TODAY)
-    assert [mark.text for mark in found] == ["step up and 2 more need your decision"]
+    found = flags(replace(WELL, pending_decisions=("a test", "hold", "hold")), TODAY)
+    assert [mark.text for mark in found] == ["needs your decision: a test, and 2 more"]
 
 
 def test_load_is_a_mark_above_one_and_a_third() -> None:
@@ -61,3 +62,8 @@ def test_safety_comes_before_decisions_and_both_before_the_rest() -> None:
     order = [urgency(found) for found in (stopped, hurt, pending_decisions, well)]
     assert order == sorted(order)
     assert len(set(order)) == 4
+
+
+def test_every_outcome_is_told_as_a_coach_says_it() -> None:
+    assert set(OUTCOME_WORDS) == set(OUTCOMES)
+    assert not [words for words in OUTCOME_WORDS.values() if "_" in words]

@@ -36,7 +36,7 @@ class FlagOut(ResponseModel):
     """One reason to look at an athlete."""
 
     kind: Kind
-    text: str = Field(examples=["step up needs your decision"])
+    text: str = Field(examples=["needs your decision: the next rung"])
 
 
 class PendingDecisionOut(ResponseModel):

@@ -41,7 +41,7 @@ class Condition:
     Attributes:
         stopped: why a movement was stopped, '' while all run.
         pain: worst pain of the last session, with its place.
-        pending_decisions: outcomes of decisions not answered yet.
+        pending_decisions: what is not answered yet, in words.
         blocked: what those wait for without whose way on training stands still, in words.
         last: day of the last session, None before the first.
         ratio: acute : chronic load, None while it is not told.
@@ -78,9 +78,9 @@ def flags(condition: Condition, today: date) -> tuple[Flag, ...]:
         flags.append(Flag("blocked", f"blocked: {condition.blocked[0]}", len(condition.blocked)))
     if condition.pending_decisions:
         count = len(condition.pending_decisions)
-        first = condition.pending_decisions[0].replace("_", " ")
-        more = f" and {count - 1} more need" if count > 1 else " needs"
-        flags.append(Flag("proposal", f"{first}{more} your decision", count))
+        more = f", and {count - 1} more" if count > 1 else ""
+        text = f"needs your decision: {condition.pending_decisions[0]}{more}"
+        flags.append(Flag("proposal", text, count))
     if condition.last is None:
         flags.append(Flag("new", "no session yet"))
     elif (today - condition.last).days > MISSED_DAYS:

@@ -7,6 +7,7 @@ from typing import Any, NamedTuple
 from uuid import UUID
 from zoneinfo import ZoneInfo
 
+from pydantic import TypeAdapter
 from sqlalchemy import text
 from sqlmodel import Session
 
@@ -21,10 +22,13 @@ from invelo.db.tables.ladder import RungRow
 from invelo.db.tables.training import TrainingSessionRow
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.plan.week.availability import week_start_of
+from invelo.domain.review.proposals.situation import OUTCOME_WORDS, Outcome
 from invelo.domain.review.workload import LONG_DAYS
 from invelo.domain.squad.squad import Condition, Flag, flags, urgency
 from invelo.services.athlete import spared
 from invelo.services.review import reach
+
+OUTCOME: TypeAdapter[Outcome] = TypeAdapter(Outcome)
 
 RATIO_BACK = timedelta(days=4 * LONG_DAYS)
 """As far as loads are read for a ratio: what lies before weighs nothing any more."""
@@ -49,7 +53,7 @@ class PendingDecision:
     @property
     def words(self) -> str:
         """The outcome in words."""
-        return self.outcome.replace("_", " ")
+        return OUTCOME_WORDS[OUTCOME.validate_python(self.outcome)]
 
 
 class LadderLine(NamedTuple):
@@ -186,7 +190,7 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
             pain=pain,
             pain_place=place,
             pending_decisions=tuple(
-                pending_decision.outcome
+                pending_decision.words
                 for pending_decision in pending_decisions.get(athlete.id, ())
                 if pending_decision.standing == "question"
             ),

@@ -4888,7 +4888,7 @@ export interface components {
             kind: "stopped" | "pain" | "load" | "blocked" | "proposal" | "missed" | "new";
             /**
              * Text
-             * @example step up needs your decision
+             * @example needs your decision: the next rung
              */
             text: string;
         };

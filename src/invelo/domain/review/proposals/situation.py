@@ -45,6 +45,29 @@ Outcome = Literal[
 ]
 OUTCOMES: tuple[Outcome, ...] = get_args(Outcome)
 
+OUTCOME_WORDS: dict[Outcome, str] = {
+    "stop": "stop a movement",
+    "ease_off": "ease off",
+    "step_back": "a step back",
+    "fewer_sets": "fewer sets",
+    "hold": "stay where it is",
+    "add_amount": "a little more",
+    "add_set": "a set more",
+    "slow_eccentric": "a slower eccentric",
+    "add_load": "more load",
+    "change_height": "another height",
+    "reduce_assistance": "less assistance",
+    "add_assistance": "more assistance",
+    "step_up": "the next rung",
+    "bridge": "a bridge",
+    "goal_reached": "the goal is reached",
+    "swap_surface": "another surface",
+    "add_day": "a day more",
+    "reduce_days": "fewer days",
+    "retest": "a test",
+}
+"""What is proposed, as a coach says it."""
+
 HARDER: frozenset[Outcome] = frozenset(
     (
         "add_amount",

@@ -70,6 +70,10 @@ def test_an_own_session_is_kept_used_again_and_taken_away(coach: Coach, athlete:
     body = {"name": "After the get-out", "blocks": [{"format": "pair", "slots": slots}]}
     made = coach.put(path, **body)
     assert coach.put(path, **body) == made
+    body["blocks"][0]["between"] = 20
+    changed = coach.put(path, **{**body, "name": "After the get-in"})
+    assert (changed["name"], changed["blocks"][0]["between"]) == ("After the get-in", 20)
+    assert coach.put(path, **body)["name"] == "After the get-out"
     found = coach.get(f"/api/athletes/{athlete}/session-templates/{made['id']}")
     assert [b["format"] for b in found["session"]["blocks"]] == ["warm-up", "pair"]
     taken = coach.client.put(f"/api/session-templates/{uuid4()}", json=body)

@@ -211,7 +211,7 @@ def get_ready_sessions(coach: Coach, db: Database) -> ReadySessions:
 def keep_own_session(
     session_id: UUID, body: NewOwnSession, coach: Coach, db: Database, now: Now
 ) -> ReadySession:
-    """Keep a session of the coach's own. Sending it again changes nothing."""
+    """Keep a session of the coach's own, new or changed. Sending it again changes nothing."""
     row = sessions.keep_own(db, coach.id, body.core(session_id), now)
     return ReadySession.model_validate(_plain(sessions.SHAPE.validate_python(row.document)))
 

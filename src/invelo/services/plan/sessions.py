@@ -60,21 +60,20 @@ def keep_own(
     if kept is not None:
         if kept.account_id != account_id:
             raise ConflictError("id", "it is in use.", "Make a new id for each session.")
-        return kept
+        if SHAPE.dump_python(shape, mode="json") == kept.document:
+            return kept
     if not shape.name.strip():
         raise InputError("name", "it is empty.", "Name it as you would call it.")
-    there = plan_rows.templates(db, account_id)
+    there = [row for row in plan_rows.templates(db, account_id) if row.id != row_id]
     if any(session_template.name == shape.name.strip() for session_template in there):
         raise ConflictError("name", f"“{shape.name}” is there already.", "Give it another name.")
     if len(there) >= MOST_OWN:
         raise InputError("sessions", f"there are {MOST_OWN}.", "Take one away first.")
-    row = SessionTemplateRow(
-        id=row_id,
-        account_id=account_id,
-        name=shape.name.strip(),
-        document=SHAPE.dump_python(shape, mode="json"),
-        created_at=now,
+    row = kept or SessionTemplateRow(
+        id=row_id, account_id=account_id, name="", document={}, created_at=now
     )
+    row.name = shape.name.strip()
+    row.document = SHAPE.dump_python(shape, mode="json")
     db.add(row)
     db.flush()
     return row

@@ -1672,7 +1672,7 @@ export interface paths {
         get?: never;
         /**
          * Keep Own Session
-         * @description Keep a session of the coach's own. Sending it again changes nothing.
+         * @description Keep a session of the coach's own, new or changed. Sending it again changes nothing.
          */
         put: operations["keep_own_session"];
         post?: never;

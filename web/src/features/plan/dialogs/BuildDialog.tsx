@@ -41,14 +41,17 @@ const figure = (typed: string): number | null =>
 interface Props {
   /** To begin with. */
   from: Block[];
+  /** The own session that is changed; a new one if left out. */
+  own?: { id: string; name: string } | undefined;
   onClose: () => void;
   onKept: (id: string) => void;
 }
 
-export function BuildDialog({ from, onClose, onKept }: Props) {
-  const [name, setName] = useState("");
+export function BuildDialog({ from, own, onClose, onKept }: Props) {
+  const [name, setName] = useState(own?.name ?? "");
   const [groups, setGroups] = useState(from.length ? groupsOf(from) : [straight()]);
-  const [id, next] = useSendId();
+  const [made, next] = useSendId();
+  const id = own?.id ?? made;
   const { act, busy, error } = useAct("athlete", "squad");
   const put = (key: string, change: (group: Group) => Group) =>
     setGroups(groups.map((one) => (one.id === key ? { ...one, of: change(one.of) } : one)));
@@ -76,7 +79,7 @@ export function BuildDialog({ from, onClose, onKept }: Props) {
     <Dialog
       open
       onOpenChange={onClose}
-      title="Build a session"
+      title={own ? `Change “${own.name}”` : "Build a session"}
       about="Pick movements and group them. What is left empty is as each one’s own prescription has it; the warm-up makes itself."
       widest
     >

@@ -37,11 +37,12 @@ export function ReadyDialog({ sheet, draft, day, keep, onClose }: Props) {
   ];
   const shape = sessions.find(({ id }) => id === picked) ?? sessions[0];
   const dayName = sheet.days.find(({ index }) => index === day)?.name ?? "";
-  const [building, build] = useState<Ready["blocks"] | null>(null);
+  const [building, build] = useState<Partial<Ready> | null>(null);
   if (building)
     return (
       <BuildDialog
-        from={building}
+        from={building.blocks ?? []}
+        own={building.id && building.name ? { id: building.id, name: building.name } : undefined}
         onClose={() => build(null)}
         onKept={(id) => {
           pick(id);
@@ -54,7 +55,7 @@ export function ReadyDialog({ sheet, draft, day, keep, onClose }: Props) {
       <Wrong error={ready.error} />
       <div className="grid gap-4 pt-3 md:grid-cols-[14rem_1fr]">
         <div>
-          <Button main onClick={() => build([])} className="mb-2 w-full">
+          <Button main onClick={() => build({})} className="mb-2 w-full">
             Build a session …
           </Button>
           <ul aria-label="Sessions" className="max-h-[64vh] overflow-y-auto border border-line">
@@ -84,7 +85,7 @@ export function ReadyDialog({ sheet, draft, day, keep, onClose }: Props) {
             dayName={dayName}
             onPut={(session) => put(session, shape)}
             onGiven={onClose}
-            onBuild={() => build(shape.blocks)}
+            onBuild={(whole) => build(whole ? shape : { blocks: shape.blocks })}
           />
         )}
       </div>
@@ -154,7 +155,8 @@ interface FilledProps {
   onPut: (session: Schema["SessionSheet"]) => Promise<void>;
   /** It stands on the day. */
   onGiven: () => void;
-  onBuild: () => void;
+  /** From it; or it itself, changed. */
+  onBuild: (whole: boolean) => void;
 }
 
 function Filled({ sheet, shape, date, dayName, onPut, onGiven, onBuild }: FilledProps) {
@@ -211,10 +213,11 @@ function Filled({ sheet, shape, date, dayName, onPut, onGiven, onBuild }: Filled
             Into the week’s plan
           </Button>
         )}
-        <Button onClick={onBuild}>Build from it …</Button>
+        <Button onClick={() => onBuild(false)}>Build from it …</Button>
         <Button onClick={() => setGrouping(!grouping)} aria-expanded={grouping}>
           For a group …
         </Button>
+        {shape.kind === "own" && <Button onClick={() => onBuild(true)}>Change …</Button>}
         {shape.kind === "own" && (
           <Button grave busy={busy} onClick={removeOwn}>
             Take away

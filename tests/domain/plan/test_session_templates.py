@@ -18,8 +18,8 @@ from invelo.domain.plan.session.plan_overrides import (
     OwnSet,
     Together,
 )
-from invelo.domain.plan.session.template import SessionTemplate, ShapeBlock, Slot
-from invelo.domain.plan.session.timeline import length
+from invelo.domain.plan.session.template import Exactly, SessionTemplate, ShapeBlock, Slot
+from invelo.domain.plan.session.timeline import ends_at, length, timeline
 from invelo.domain.plan.session.work import Item, WorkSet
 from tests.domain.people import EVERYTHING, stand, trainee
 
@@ -280,3 +280,40 @@ def test_a_pre_tire_block_is_exempt_from_what_spoils_what() -> None:
     assert not [one for one in hands.session("day", pair, PLAIN).notes if "tires" in one]
     assert [one for one in NOTHING_BY_HAND.session("d", pair, PLAIN).notes if "tires" in one]
     assert hands.tired_first == {"movement:triceps-press"}
+
+
+# ---- lengths as a stopwatch gave them (practitioners' sessions, common practice) -----------------
+
+
+def exactly(movement: str, sets: int = 3, **asked: object) -> Slot:
+    of = catalogue().find_movement(movement)
+    wanted = Exactly(**asked)  # type: ignore[arg-type]
+    return Slot(of.family, (movement,), "strength", sets, exact=True, asked=wanted)
+
+
+def minutes_of(*blocks: ShapeBlock, warm: bool = True) -> float:
+    session = session_of(SessionTemplate("x", "x", "own", "bar and bands", blocks), PLAIN)
+    kept = [block for block in session.blocks if warm or block.format != "warm-up"]
+    return ends_at(timeline(replace(session, blocks=tuple(kept)))) / 60.0
+
+
+def test_four_movements_at_forty_on_twenty_off_take_twelve_minutes() -> None:
+    slots = tuple(exactly(one) for one in ("squat", "push-up", "bridge", "climber"))
+    clock = ShapeBlock("interval", slots, 3, between=20, work=40)
+    assert minutes_of(clock, warm=False) == pytest.approx(12.0, rel=0.1)
+
+
+@pytest.mark.parametrize("rest", [45, 90])
+def test_a_press_session_of_four_exercises_takes_twenty_to_thirty_minutes(rest: int) -> None:
+    asked = {"low": 8, "high": 12, "rest": rest}
+    names = ("push-up", "pike-push-up", "bench-dip", "triceps-press")
+    blocks = (ShapeBlock("straight sets", (exactly(one, **asked),)) for one in names)
+    assert 18.0 <= minutes_of(*blocks) <= 33.0  # ten in a hundred either way
+
+
+def test_rests_that_were_set_are_the_rests_that_are_kept() -> None:
+    pair = (exactly("push-up", low=10, high=10), exactly("isometric-towel-row", low=25, high=25))
+    short, long = (
+        minutes_of(ShapeBlock("pair", pair, between=b, round_rest=b), warm=False) for b in (40, 60)
+    )
+    assert long - short == pytest.approx(5 * 20 / 60, abs=0.01)  # the last is rested for nothing

@@ -5,6 +5,7 @@ from datetime import date, timedelta
 from typing import Any
 from uuid import uuid4
 
+import pypdfium2
 import pytest
 
 from invelo.domain.catalogue.catalogue import catalogue
@@ -164,6 +165,39 @@ def test_a_class_is_put_on_everyones_day_at_once_each_on_their_own_rung(
     for person in people:
         (session,) = coach.get(f"/api/athletes/{person}/floor")["sessions"][:1]
         assert session["day"] == today
+
+
+def test_a_class_sheet_names_everyone_and_what_to_fetch(coach: Coach, athlete: str) -> None:
+    other = coach.enrols(name="Bo Lind")["id"]
+    coach.gives_ladder(other, reps=2)
+    made = coach.put(f"/api/session-templates/{uuid4()}", **LOADED)
+    path = f"/api/session-templates/{made['id']}/class-sheet?athletes={athlete}&athletes={other}"
+    response = coach.client.get(path)
+    response.raise_for_status()
+    (page,) = pypdfium2.PdfDocument(response.content)
+    told = page.get_textpage().get_text_range()
+    assert "Bo Lind" in told
+    assert "Fetch first" in told
+    assert "bag of 6 kg" in told
+
+
+LOADED = {
+    "name": "Loaded push",
+    "blocks": [
+        {
+            "format": "straight sets",
+            "slots": [
+                {
+                    "family": "horizontal push",
+                    "movements": ["push-up"],
+                    "exact": True,
+                    "sets": 2,
+                    "asked": {"bag": 6},
+                }
+            ],
+        }
+    ],
+}
 
 
 @pytest.mark.parametrize(

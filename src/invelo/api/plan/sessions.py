@@ -8,6 +8,7 @@ from fastapi import APIRouter, Query, Response
 from pydantic import Field
 
 from invelo.api.common.context import Coach, Database, Now, moment_for
+from invelo.api.common.files import Paper, file_answer
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import OurDay, ResponseModel
 from invelo.api.plan.session_schemas import AdaptedSheet, SessionSheet, adapted_of, sheet_of
@@ -262,6 +263,24 @@ def group_session(
             for row, who, (_, session) in zip(there, people, made.sessions, strict=True)
         ],
     )
+
+
+@router.get("/session-templates/{template_id}/class-sheet", response_class=Response)
+def get_class_sheet(
+    template_id: str,
+    athletes: Annotated[list[UUID], Query(min_length=1, max_length=20)],
+    coach: Coach,
+    db: Database,
+    now: Now,
+    paper: Paper = "a4",
+) -> Response:
+    """A class on one sheet to print or hang up: each on their own rung, and what to fetch first."""
+    from invelo.formats.plan.class_pdf import class_pdf
+
+    there = [access.athlete(db, coach.id, athlete_id) for athlete_id in dict.fromkeys(athletes)]
+    people = [trainee.of_athlete(db, one, moment_for(one, now).local_date) for one in there]
+    made = builder.group(sessions.find(db, coach.id, template_id), people)
+    return file_answer(class_pdf(made, paper), "pdf", f"Class {made.shape.name}")
 
 
 @router.put("/athletes/{athlete_id}/days/{day}/session-templates/{session_id}")

@@ -284,6 +284,12 @@ function Group({ shape, first, dayName, onGive }: GroupProps) {
       <Button main busy={busy} disabled={who.length === 0} onClick={() => onGive(who)}>
         Put it on {who.length === 1 ? "their" : `all ${who.length} people’s`} {dayName}
       </Button>
+      <a
+        className="ml-2 border border-line px-3 py-1 font-head font-medium hover:bg-wash"
+        href={`/api/session-templates/${shape.id}/class-sheet?${who.map((one) => `athletes=${one}`).join("&")}`}
+      >
+        Class sheet to print (PDF)
+      </a>
       <Wrong error={error} />
       {group && (
         <table className="mt-3 w-full">

@@ -1,0 +1,61 @@
+"""A class on one sheet to hang up: what to fetch first, then each person's own rung and load."""
+
+from collections.abc import Sequence
+
+from reportlab.lib.pagesizes import landscape
+from reportlab.platypus import Flowable, Spacer, Table
+
+from invelo.domain.plan.session.builder import GroupSession
+from invelo.domain.plan.session.needed import needed
+from invelo.domain.plan.session.words import block_words, sets_words
+from invelo.domain.plan.session.work import Block, Session
+from invelo.formats.paper import MARGIN, SIZES, Paper, built, fonts, ruled, text
+
+MOST_ACROSS = 6
+"""People beside each other; more stand in a second table."""
+
+
+def class_pdf(group: GroupSession, paper: Paper) -> bytes:
+    """A class on a landscape sheet, a column for each person."""
+    fonts()
+    size = landscape(SIZES[paper])
+    width = size[0] - 2 * MARGIN
+    fetched = dict.fromkeys(line for _, session in group.sessions for line in needed(session))
+    story: list[Flowable] = [
+        text(group.shape.name, 22, bold=True, after=4),
+        text(f"about {group.minutes:.0f} min together, warm-up included", 12, after=4),
+    ]
+    if fetched:
+        story.append(text(f"Fetch first: {'; '.join(fetched)}.", 12, after=6))
+    people = group.sessions
+    for at in range(0, len(people), MOST_ACROSS):
+        story += [_table(people[at : at + MOST_ACROSS], width), Spacer(0, 8)]
+    return built(story, size, f"class of {len(people)}", group.shape.name, 1)
+
+
+def _table(people: Sequence[tuple[str, Session]], width: float) -> Table:
+    head = [text("", 11), *(text(name, 12, bold=True) for name, _ in people)]
+    blocks = [_blocks(session) for _, session in people]
+    rows = [
+        [
+            text(next((block_words(one[at]) for one in blocks if at < len(one)), ""), 9),
+            *(_cell(one[at]) if at < len(one) else text("–", 9) for one in blocks),
+        ]
+        for at in range(max(len(one) for one in blocks))
+    ]
+    first = 0.16 * width
+    each = (width - first) / len(people)
+    return Table([head, *rows], colWidths=[first, *[each] * len(people)], style=ruled())
+
+
+def _blocks(session: Session) -> list[Block]:
+    return [block for block in session.blocks if block.format != "warm-up"]
+
+
+def _cell(block: Block) -> list[Flowable]:
+    told: list[Flowable] = []
+    for item in block.items:
+        told.append(text(item.name, 11, bold=True))
+        told += [text(words, 9) for words in sets_words(item)]
+        told.append(Spacer(0, 3))
+    return told

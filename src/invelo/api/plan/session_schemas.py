@@ -111,14 +111,14 @@ class AdaptedSheet(ResponseModel):
     stop: str
 
 
-def item_of(item: Item) -> SessionItem:
-    """A movement of a session."""
+def item_of(item: Item, *, rests: bool = True) -> SessionItem:
+    """A movement of a session; `rests` whether its sets keep their own."""
     return SessionItem.of(
         item,
         movement=item.movement.id,
         family=item.movement.family,
         set_count=len(item.sets),
-        sets=list(sets_words(item)),
+        sets=list(sets_words(item, rests=rests)),
         in_all=[work_set.count(work_set.low).words for work_set in item.sets],
         cues=list(item.movement.cues),
         easier=[rung.name for rung in item.easier],
@@ -129,7 +129,9 @@ def item_of(item: Item) -> SessionItem:
 def block_of(block: Block) -> SessionBlock:
     """A block of a session."""
     return SessionBlock(
-        format=block.format, words=block_words(block), items=[item_of(item) for item in block.items]
+        format=block.format,
+        words=block_words(block),
+        items=[item_of(item, rests=not block.in_rounds) for item in block.items],
     )
 
 

@@ -56,6 +56,6 @@ def _cell(block: Block) -> list[Flowable]:
     told: list[Flowable] = []
     for item in block.items:
         told.append(text(item.name, 11, bold=True))
-        told += [text(words, 9) for words in sets_words(item)]
+        told += [text(words, 9) for words in sets_words(item, rests=not block.in_rounds)]
         told.append(Spacer(0, 3))
     return told

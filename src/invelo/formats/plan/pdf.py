@@ -86,6 +86,7 @@ def _block(block: Block, width: float) -> list[Flowable]:
         if item.easier:
             name.append(text(f"easier: {item.easier[0].name}", 8))
         lines = "   ".join(f"{set_words(work_set)} {LINE}" for work_set in item.sets)
-        rows.append([name, [*(text(words, 9) for words in sets_words(item)), text(lines, 9)]])
+        asked = sets_words(item, rests=not block.in_rounds)
+        rows.append([name, [*(text(words, 9) for words in asked), text(lines, 9)]])
     table = Table(rows, colWidths=[0.42 * width, 0.58 * width], style=ruled())
     return [head, table, Spacer(0, 6)]

@@ -231,7 +231,7 @@ def template_of(template_id: str, name: str, session: Session) -> SessionTemplat
     shapes = tuple(
         ShapeBlock(
             block.format,
-            tuple(_slot_of(item) for item in block.items),
+            tuple(_slot_of(item, rests=not block.in_rounds) for item in block.items),
             between=block.between if block.in_rounds else None,
             round_rest=block.round_rest if block.in_rounds else None,
             work=block.window[0] if block.window else None,
@@ -244,15 +244,15 @@ def template_of(template_id: str, name: str, session: Session) -> SessionTemplat
     return SessionTemplate(template_id, name, "own", "bar and bands", shapes)
 
 
-def _slot_of(item: Item) -> Slot:
-    each = tuple(_asked_of(one) for one in item.sets if one.kind == "work")[:12]
-    asked = each[0] if each else _asked_of(item.main)
+def _slot_of(item: Item, *, rests: bool) -> Slot:
+    each = tuple(_asked_of(one, rests) for one in item.sets if one.kind == "work")[:12]
+    asked = each[0] if each else _asked_of(item.main, rests)
     differ = each if len(set(each)) > 1 else ()
     family, sets = item.movement.family, max(1, len(each))
     return Slot(family, (item.movement.id,), "strength", sets, True, asked, differ)
 
 
-def _asked_of(work_set: WorkSet) -> Exactly:
+def _asked_of(work_set: WorkSet, rests: bool) -> Exactly:
     load = work_set.modifiers.added_load
     assistance = work_set.modifiers.assistance
     tempo = str(work_set.modifiers.tempo)
@@ -260,7 +260,7 @@ def _asked_of(work_set: WorkSet) -> Exactly:
         work_set.low,
         max(work_set.low, work_set.high),
         work_set.rpe,
-        int(work_set.rest),
+        int(work_set.rest) if rests else None,
         "" if tempo == "1-0-1-0" else tempo,
         load.bag,
         load.vest,

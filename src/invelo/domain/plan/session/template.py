@@ -147,6 +147,13 @@ class ShapeBlock:
                 "work window", f"a {self.format} has none.", "Choose intervals, or leave it out."
             )
         in_rounds = self.format in ("pair", "triple", "circuit", "interval", "pre-tire")
+        asked = [one for slot in self.slots for one in (slot.asked, *slot.each)]
+        if in_rounds and any(one.rest is not None for one in asked):
+            raise InputError(
+                "rest",
+                f"in a {self.format} the rests between movements and rounds are kept.",
+                "Leave the movement's own rest out.",
+            )
         if not in_rounds and (self.between is not None or self.round_rest is not None):
             raise InputError(
                 "rest between movements",

@@ -22,19 +22,24 @@ def set_words(work_set: WorkSet) -> str:
     return f"{amount}{unit}{counted}"
 
 
-def sets_words(item: Item) -> tuple[str, ...]:
-    """An item's sets, equal neighbours told together: "3 × 6–10, effort 9, rest 2:00"."""
-    return tuple(_told(work_set, len(list(those))) for work_set, those in groupby(item.sets))
+def sets_words(item: Item, *, rests: bool = True) -> tuple[str, ...]:
+    """An item's sets, equal neighbours told together: "3 × 6–10, effort 9, rest 2:00".
+
+    Args:
+        item: which.
+        rests: whether they keep their own; in rounds the block's are kept instead.
+    """
+    return tuple(_told(work_set, len(list(those)), rests) for work_set, those in groupby(item.sets))
 
 
-def _told(work_set: WorkSet, count: int) -> str:
+def _told(work_set: WorkSet, count: int, rests: bool) -> str:
     what = {"easy": "easy ", "drop": "go on: ", "single": "top single: ", "piece": "piece "}
     kind = "then " if work_set.kind == "cluster" else what.get(work_set.kind, "")
     tempo = ""
     if work_set.unit == "reps" and str(work_set.modifiers.tempo) != "1-0-1-0":
         tempo = f", tempo {work_set.modifiers.tempo}"
     loads = "".join(f", {words}" for words in load_words(work_set) if not _named(words, work_set))
-    rest = f", rest {clock(work_set.rest)}" if work_set.rest else ""
+    rest = f", rest {clock(work_set.rest)}" if work_set.rest and rests else ""
     return f"{kind}{count} × {set_words(work_set)}{loads}{tempo}, effort {work_set.rpe:g}{rest}"
 
 

@@ -125,6 +125,11 @@ function GroupPart({ number, group, onChange, onUp, onRemove }: GroupProps) {
   const clocked = block.format === "interval";
   const setBlock = (change: Partial<Group["block"]>) =>
     onChange((now) => ({ ...now, block: { ...now.block, ...change } }));
+  const changeFormat = (format: Block["format"]) =>
+    onChange((now) => ({
+      block: { format, rounds: 3 },
+      slots: TOGETHER.includes(format) ? now.slots.map(withoutRest) : now.slots,
+    }));
   const setSlots = (next: Row<Slot>[]) => onChange((now) => ({ ...now, slots: next }));
   const seconds = (label: string, field: "between" | "round_rest" | "work") => (
     <Field
@@ -142,7 +147,7 @@ function GroupPart({ number, group, onChange, onUp, onRemove }: GroupProps) {
           label="Done as"
           value={block.format}
           options={FORMATS.map((one) => [one, one] as const)}
-          onChange={(event) => setBlock(withoutRests(event.target.value as Block["format"]))}
+          onChange={(event) => changeFormat(event.target.value as Block["format"])}
         />
         {clocked && seconds("Work", "work")}
         {together && seconds(clocked ? "Change over" : "Between", "between")}
@@ -161,6 +166,7 @@ function GroupPart({ number, group, onChange, onUp, onRemove }: GroupProps) {
           <SlotPart
             key={one.id}
             slot={one.of}
+            rests={!together}
             onChange={(change) =>
               setSlots(
                 slots.map((each) =>
@@ -181,7 +187,10 @@ function GroupPart({ number, group, onChange, onUp, onRemove }: GroupProps) {
 /** What a group has where nothing is typed, s. */
 const USUAL = { between: "60 or 20", round_rest: "90", work: "40" };
 
-const withoutRests = (format: Block["format"]): Group["block"] => ({ format, rounds: 3 });
+const withoutRest = ({ id, of }: Row<Slot>): Row<Slot> => ({
+  id,
+  of: { ...of, asked: { ...NOTHING, ...of.asked, rest: null } },
+});
 
 /** Type what it is called; Enter takes the first. */
 function Adder({ onAdd }: { onAdd: (slot: Slot) => void }) {
@@ -246,6 +255,8 @@ const NOTHING: Exactly = {
 
 interface SlotProps {
   slot: Slot;
+  /** Whether its sets keep rests of their own; in rounds the group's are kept. */
+  rests: boolean;
   onChange: (change: Partial<Slot>) => void;
   onUp: () => void;
   onRemove: () => void;
@@ -258,7 +269,7 @@ const LOADS = [
   ["assistance", "assistance, kg"],
 ] as const;
 
-function SlotPart({ slot, onChange, onUp, onRemove }: SlotProps) {
+function SlotPart({ slot, rests, onChange, onUp, onRemove }: SlotProps) {
   const movements = useQuery(queries.catalogue).data?.movements ?? [];
   const name = movements.find(({ id }) => id === slot.movements?.[0])?.name ?? slot.family;
   const asked = { ...NOTHING, ...slot.asked };
@@ -306,7 +317,7 @@ function SlotPart({ slot, onChange, onUp, onRemove }: SlotProps) {
       {box("from", asked.low ?? "", (typed) => ask({ low: figure(typed) }))}
       {box("to", asked.high ?? "", (typed) => ask({ high: figure(typed) }))}
       {box("effort", asked.rpe ?? "", (typed) => ask({ rpe: figure(typed) }))}
-      {box("rest, s", asked.rest ?? "", (typed) => ask({ rest: figure(typed) }))}
+      {rests && box("rest, s", asked.rest ?? "", (typed) => ask({ rest: figure(typed) }))}
       {box("tempo", asked.tempo ?? "", (typed) => ask({ tempo: typed.trim() }))}
       <label className="text-sm">
         load

@@ -251,7 +251,7 @@ def test_a_rung_is_brought_to_the_bench(page: Page) -> None:
     name = page.chosen_rung
     page.click("On the Bench")
     settled(page)
-    assert "feet" in name
+    assert "Decline" in name
     assert page.field("surface under the feet").get_attribute("value") != "0"
 
 

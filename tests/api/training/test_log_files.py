@@ -70,7 +70,7 @@ def test_a_bad_row_keeps_all_of_it_out(coach, base, engine) -> None:
 
 def test_a_rung_of_the_athletes_is_known_by_its_name(coach, base, ladder) -> None:
     name = next(one["name"] for one in ladder["rungs"] if one["id"] == ladder["current_rung_id"])
-    text = f"date,rung,amount,effort\n2026-02-20,{name},9,8"
+    text = f'date,rung,amount,effort\n2026-02-20,"{name}",9,8'
     sends(coach, base, text, keep=True).raise_for_status()
     (session,) = coach.get(f"{base}/history")["sessions"]
     assert session["sets"][0]["rung_id"] == ladder["current_rung_id"]

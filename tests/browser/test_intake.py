@@ -324,7 +324,8 @@ def test_a_rig_made_at_home_waits_for_its_photo(page: Page, tmp_path) -> None:
     page.fill("What you call it", "scaffold bar")
     page.fill("Height above the floor", "210")
     page.driver.refresh()
-    page.click("Add kit at Truck")
+    page.sees("Loads to hand")
+    page.until(lambda: page.find_all('[role="dialog"]') or page.click("Add kit at Truck"))
     assert page.field("What you call it").get_attribute("value") == "scaffold bar"
     assert page.field("Height above the floor").get_attribute("value") == "210"
     tick(page, "home-made")

@@ -200,6 +200,19 @@ LOADED = {
 }
 
 
+def test_what_is_built_exactly_passes_the_guard_with_its_load(coach: Coach) -> None:
+    """Common practice: no added load under sixteen, however it is asked for."""
+    child = coach.enrols(name="Pip", mass_kg=32.0, stature_m=1.4)["id"]
+    born = (coach.clock().date() - timedelta(days=10 * 366)).isoformat()
+    screen = {"id": str(uuid4()), "born": born, "active": True}
+    coach.post(f"/api/athletes/{child}/screens", **screen)
+    made = coach.put(f"/api/session-templates/{uuid4()}", **LOADED)
+    today = coach.clock().date().isoformat()
+    path = f"/api/session-templates/{made['id']}/days/{today}"
+    refused = problem(coach.client.put(path, json={"athletes": [child]}), 422)
+    assert "no added load under 16" in refused["problem"]
+
+
 @pytest.mark.parametrize(
     ("change", "words"),
     [

@@ -13,7 +13,7 @@ from invelo.api.common.schemas import OurDay, ResponseModel
 from invelo.db import access
 from invelo.db.queries import athlete_rows
 from invelo.db.tables.athlete import AthleteLimitRow, AthleteRow
-from invelo.domain.athlete.limits import Limit, exceeded
+from invelo.domain.athlete.limits import Limit, closed_by
 from invelo.domain.athlete.screen import (
     ALL_ASKED,
     QUESTION_WORDS,
@@ -26,10 +26,9 @@ from invelo.domain.athlete.screen import (
     Question,
     Sign,
 )
-from invelo.domain.athlete.strain import Quantity, strains
+from invelo.domain.athlete.strain import Quantity
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.catalogue.catalogue import catalogue
-from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.days import day_words
 from invelo.domain.strict import StrictModel
 from invelo.services.account import accounts
@@ -227,24 +226,20 @@ def _limit(limit: Limit, body: Body, by_coach: UUID | None, set_by: str) -> Limi
         id=limit.quantity,
         by_coach=by_coach,
         set_by=set_by,
-        forms=[
-            movement.name
-            for movement in catalogue().movement
-            if exceeded(strains(body, movement, movement.own(Modifiers())), [limit])
-        ],
+        forms=[movement.name for movement in closed_by([limit], body)],
     )
 
 
 def _left_open(limits: tuple[Limit, ...], body: Body) -> str:
     if not limits:
         return ""
-    movements = catalogue().movement
-    open_ = sum(not exceeded(strains(body, one, one.own(Modifiers())), limits) for one in movements)
+    count = len(catalogue().movement)
+    open_ = count - len(closed_by(limits, body))
     if open_ == 0:
         return (
             "Nothing is left open. Ask a clinician which of these could be cleared, and record it."
         )
-    return f"Together they leave {open_} of {len(movements)} movements open."
+    return f"Together they leave {open_} of {count} movements open."
 
 
 def _author(db: Database, account_id: UUID | None) -> str:

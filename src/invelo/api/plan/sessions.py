@@ -1,5 +1,6 @@
 """Sessions: to start from, for one or for a group, and a day adapted to what it allows."""
 
+from collections.abc import Iterable
 from datetime import date
 from typing import Annotated, Literal
 from uuid import UUID
@@ -14,13 +15,14 @@ from invelo.api.common.schemas import OurDay, ResponseModel
 from invelo.api.plan.session_schemas import AdaptedSheet, SessionSheet, adapted_of, sheet_of
 from invelo.db import access
 from invelo.db.queries import plan_rows
+from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import StressedJoint
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.plan.prescription import Purpose
 from invelo.domain.plan.session import builder, fit, template
 from invelo.domain.plan.session.adapt import Today, adapt
-from invelo.domain.plan.session.timeline import length
+from invelo.domain.plan.session.trainee import Trainee
 from invelo.domain.plan.session.work import Format
 from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.strict import StrictModel
@@ -248,21 +250,9 @@ def group_session(
     template_id: str, body: ForGroup, coach: Coach, db: Database, now: Now
 ) -> GroupSheet:
     """One session for several people, each on their own rung."""
-    there = [
-        access.athlete(db, coach.id, athlete_id) for athlete_id in dict.fromkeys(body.athletes)
-    ]
-    people = [
-        trainee.of_athlete(db, athlete, moment_for(athlete, now).local_date) for athlete in there
-    ]
+    there, people = _people(db, coach, body.athletes, now)
     made = builder.group(sessions.find(db, coach.id, template_id), people)
-    return GroupSheet(
-        name=made.shape.name,
-        minutes=made.minutes,
-        sessions=[
-            OfGroup(athlete_id=row.id, athlete_name=row.name, session=sheet_of(session, who))
-            for row, who, (_, session) in zip(there, people, made.sessions, strict=True)
-        ],
-    )
+    return _group_sheet(made, there, people)
 
 
 @router.get("/session-templates/{template_id}/class-sheet", response_class=Response)
@@ -277,8 +267,7 @@ def get_class_sheet(
     """A class on one sheet to print or hang up: each on their own rung, and what to fetch first."""
     from invelo.formats.plan.class_pdf import class_pdf
 
-    there = [access.athlete(db, coach.id, athlete_id) for athlete_id in dict.fromkeys(athletes)]
-    people = [trainee.of_athlete(db, one, moment_for(one, now).local_date) for one in there]
+    _, people = _people(db, coach, athletes, now)
     made = builder.group(sessions.find(db, coach.id, template_id), people)
     return file_answer(class_pdf(made, paper), "pdf", f"Class {made.shape.name}")
 
@@ -311,23 +300,11 @@ def put_on_day(
 ) -> GroupSheet:
     """Put a session on a day of one or several people, each on their own rung, as it is; what was
     planned for the day stands behind it."""
-    shape = sessions.find(db, coach.id, template_id)
-    made = []
-    for athlete_id in dict.fromkeys(body.athletes):
-        athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
-        moment = moment_for(athlete, now)
-        who = trainee.of_athlete(db, athlete, moment.local_date)
-        session = builder.session_of(shape, who)
-        sessions.keep_given(db, athlete, day, session, moment)
-        made.append((athlete, who, session))
-    return GroupSheet(
-        name=shape.name,
-        minutes=max(length(session).likely for _, _, session in made),
-        sessions=[
-            OfGroup(athlete_id=row.id, athlete_name=row.name, session=sheet_of(session, who))
-            for row, who, session in made
-        ],
-    )
+    there, people = _people(db, coach, body.athletes, now, roles=access.WRITE)
+    made = builder.group(sessions.find(db, coach.id, template_id), people)
+    for athlete, (_, session) in zip(there, made.sessions, strict=True):
+        sessions.keep_given(db, athlete, day, session, moment_for(athlete, now))
+    return _group_sheet(made, there, people)
 
 
 @router.get("/athletes/{athlete_id}/days/{day}/session")
@@ -370,6 +347,31 @@ def drop_adapted_day(athlete_id: UUID, day: OurDay, coach: Coach, db: Database) 
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
     plan_rows.forget_adapted(db, athlete.id, day)
     return Response(status_code=204)
+
+
+def _people(
+    db: Database,
+    coach: Coach,
+    ids: Iterable[UUID],
+    now: Now,
+    roles: access.Roles = access.SEE,
+) -> tuple[list[AthleteRow], list[Trainee]]:
+    """Those who train together, each once."""
+    there = [access.athlete(db, coach.id, one, roles=roles) for one in dict.fromkeys(ids)]
+    return there, [trainee.of_athlete(db, row, moment_for(row, now).local_date) for row in there]
+
+
+def _group_sheet(
+    made: builder.GroupSession, there: list[AthleteRow], people: list[Trainee]
+) -> GroupSheet:
+    return GroupSheet(
+        name=made.shape.name,
+        minutes=made.minutes,
+        sessions=[
+            OfGroup(athlete_id=row.id, athlete_name=row.name, session=sheet_of(session, who))
+            for row, who, (_, session) in zip(there, people, made.sessions, strict=True)
+        ],
+    )
 
 
 def _plain(shape: template.SessionTemplate) -> dict[str, object]:

@@ -4,7 +4,10 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from datetime import date
 
-from invelo.domain.athlete.strain import MEASURES, QUANTITIES, Quantity, Strains
+from invelo.domain.athlete.strain import MEASURES, QUANTITIES, Quantity, Strains, strains
+from invelo.domain.biomechanics.body import Body
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.movement import Modifiers, Movement
 from invelo.domain.errors import InputError, require_within
 
 EARLIER_LIMITS: dict[str, tuple[Quantity, float]] = {
@@ -98,3 +101,13 @@ def on_day(limits: Iterable[Limit], today: date) -> tuple[Limit, ...]:
 def exceeded(asked: Strains, limits: Iterable[Limit]) -> tuple[Limit, ...]:
     """The limits that a movement's strains are over, in the limits' order."""
     return tuple(limit for limit in limits if asked.get(limit.quantity, 0.0) > limit.most)
+
+
+def closed_by(limits: Iterable[Limit], body: Body) -> tuple[Movement, ...]:
+    """Movements of the catalogue that ask more of a body than limits leave open."""
+    known = tuple(limits)
+    return tuple(
+        movement
+        for movement in catalogue().movement
+        if exceeded(strains(body, movement, movement.own(Modifiers())), known)
+    )

@@ -11,8 +11,6 @@ from collections.abc import Iterator
 from dataclasses import dataclass, field, replace
 from math import ceil
 
-from invelo.domain.athlete.limits import Limit, exceeded
-from invelo.domain.athlete.strain import strains
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers, Movement, StressedJoint
@@ -24,6 +22,7 @@ from invelo.domain.plan.methods import criterion_for
 from invelo.domain.plan.prescription import Prescription
 from invelo.domain.plan.session.builder import notes_of
 from invelo.domain.plan.session.fit import fit
+from invelo.domain.plan.session.tight import loosening, reaches
 from invelo.domain.plan.session.timeline import length
 from invelo.domain.plan.session.totals import hard_sets, torque_seconds, torques
 from invelo.domain.plan.session.trainee import Trainee
@@ -34,30 +33,6 @@ from invelo.domain.training.log import PAIN_STOP
 
 SPARED = 1
 """Class of joint stress that a sore place still bears; a tight one bears 2."""
-
-TIGHT: dict[StressedJoint, tuple[Limit, ...]] = {
-    "hip": (
-        Limit("hip bend", 100.0, "tight"),
-        Limit("straight-leg reach", 70.0, "tight"),
-    ),
-    "shoulder": (Limit("overhead", 150.0, "tight"), Limit("shoulders behind", 35.0, "tight")),
-    "ankle": (Limit("ankle bend", 25.0, "tight"),),
-    "knee": (Limit("knee bend", 100.0, "tight"),),
-    "wrist": (Limit("wrist bend", 95.0, "tight"),),
-}
-"""What a tight place still reaches: what asks more steps down (ours). Hips stand for the backs of
-the thighs too, ankles for the calves."""
-
-LOOSENS: dict[StressedJoint, tuple[str, int]] = {
-    "hip": ("half-kneeling-hip-stretch", 30),
-    "shoulder": ("wall-slide", 10),
-    "ankle": ("ankle-rocks", 12),
-    "wrist": ("wrist-rocks", 15),
-    "back": ("round-and-hollow", 10),
-}
-"""The mobility work of a tight place, reps or seconds."""
-
-LOOSENING_SETS = 2
 
 SHORT_SLEEP = 6.0
 """Hours of sleep under which the day eases."""
@@ -112,8 +87,7 @@ class Today:
         for place in self.tight:
             if movement.stress.get(place, 0) > SPARED + 1:
                 return place
-            reach = TIGHT.get(place, ())
-            if reach and exceeded(strains(body, movement, movement.own(modifiers)), reach):
+            if not reaches(place, body, movement, modifiers):
                 return place
         return ""
 
@@ -412,29 +386,13 @@ def _loosened(
 ) -> tuple[Session, tuple[Change, ...]]:
     """The mobility work of each tight place, after the warm-up."""
     there = {item.movement.id for block in session.blocks for item in block.items}
-    items, changes = [], []
-    for place in today.tight:
-        movement_id, amount = LOOSENS.get(place, ("", 0))
-        movement = catalogue().find_movement(movement_id) if movement_id else None
-        if movement is None or movement_id in there:
-            continue
-        as_set_up = movement.own(Modifiers())
-        sore = replace(today, tight=()).bears(movement, as_set_up, trainee.body)
-        if sore or trainee.shut(movement, as_set_up):
-            continue
-        why = f"the {place} is tight: its mobility work comes first."
-        prescription = Prescription(LOOSENING_SETS, amount, amount, 15, 4.0, movement.unit)
-        rung = Rung(
-            movement.name,
-            movement,
-            as_set_up,
-            prescription,
-            criterion_for("double_progression", prescription),
-        )
-        key = f"mobility:{place}"
-        sets = sets_of(rung, prescription, "easy")
-        items.append(Item(key, movement.name, "preparation", sets, why=why))
-        changes.append(Change("preparatory work", movement.name, why))
+    sore = replace(today, tight=())  # what is tight still bears its own loosening
+    items = [
+        item
+        for item in loosening(today.tight, trainee, there)
+        if not sore.bears(item.movement, item.main.modifiers, trainee.body)
+    ]
+    changes = [Change("preparatory work", item.name, item.why) for item in items]
     if not items:
         return session, ()
     block = Block("preparatory work", tuple(items), words="for what is tight")

@@ -56,11 +56,13 @@ def fill(slot: Slot, trainee: Trainee, kinds: frozenset[Kind] | None = None) -> 
     stand = trainee.within(stand, kinds) if stand else None
     if stand is not None:
         item = trainee.item(stand)
-        return asked_exactly(item.with_sets(slot.sets) if slot.sets else item, slot)
+        asked = asked_exactly(item.with_sets(slot.sets) if slot.sets else item, slot)
+        return _open(asked, trainee)
     named = [catalogue().find_movement(other) for other in slot.movements]
     for movement in named:
         if not trainee.shut(movement) and movement.takes(kinds):
-            return asked_exactly(trainee.loose(movement, slot.purpose, slot.sets), slot)
+            loose = trainee.loose(movement, slot.purpose, slot.sets)
+            return _open(asked_exactly(loose, slot), trainee)
     tried = ", ".join(other.name.lower() for other in named) or "nothing else is named"
     reasons = dict.fromkeys(
         trainee.why_closed[other.id] for other in named if other.id in trainee.why_closed
@@ -71,6 +73,19 @@ def fill(slot: Slot, trainee: Trainee, kinds: frozenset[Kind] | None = None) -> 
         + (f": {'; '.join(reasons)}." if reasons else "."),
         "Give a ladder of it, or take another session.",
     )
+
+
+def _open(item: Item, trainee: Trainee) -> Item:
+    """An item that nothing closes as it is set up, loads included.
+
+    Raises:
+        InputError: naming what closes it.
+    """
+    for work_set in item.sets:
+        why = trainee.shut(work_set.movement, work_set.modifiers)
+        if why:
+            raise InputError("movement", f"{item.name}: {why}", "Ask less of it, or take another.")
+    return item
 
 
 def asked_exactly(item: Item, slot: Slot) -> Item:

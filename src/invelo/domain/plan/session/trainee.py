@@ -279,21 +279,22 @@ class Trainee:
         movement = catalogue().find_movement(movement_id)
         grown = self.failed_days.get(check.id, 0) >= GROWS_AFTER_DAYS
         amount = PREPARES_AMOUNT[check.id][grown]
-        prescription = Prescription(sets, amount, amount, 15, 4.0, movement.unit)
-        rung = Rung(
-            movement.name,
-            movement,
-            movement.own(Modifiers()),
-            prescription,
-            criterion_for("double_progression", prescription),
-        )
-        return Item(
-            f"check:{check.id}",
-            movement.name,
-            "preparation",
-            sets_of(rung, prescription, "easy"),
-            why=f"Opens the check “{check.name.lower()}”.",
-        )
+        why = f"Opens the check “{check.name.lower()}”."
+        return easy_item(f"check:{check.id}", movement, sets, amount, why)
+
+
+def easy_item(key: str, movement: Movement, sets: int, amount: int, why: str) -> Item:
+    """Balance or mobility work: light sets of reps or seconds, with little rest."""
+    prescription = Prescription(sets, amount, amount, 15, 4.0, movement.unit)
+    rung = Rung(
+        movement.name,
+        movement,
+        movement.own(Modifiers()),
+        prescription,
+        criterion_for("double_progression", prescription),
+    )
+    easy = sets_of(rung, prescription, "easy")
+    return Item(key, movement.name, "preparation", easy, why=why)
 
 
 def ended(sets: tuple[WorkSet, ...], asked: AskedSession | None) -> tuple[WorkSet, ...]:

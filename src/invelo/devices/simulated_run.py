@@ -42,7 +42,7 @@ class SimulatedRun:
 
     def _rig(self, item: Item) -> None:
         rig = item.rig
-        if rig.what and rig.what != self.rigged:
+        if rig.minutes and rig.what != self.rigged:
             self.rigged = rig.what
             self.seconds += 60.0 * rig.minutes * self.random.uniform(0.8, 1.3)
 

@@ -6,7 +6,7 @@ from reportlab.lib.pagesizes import landscape
 from reportlab.platypus import Flowable, Spacer, Table
 
 from invelo.domain.plan.session.builder import GroupSession
-from invelo.domain.plan.session.needed import needed
+from invelo.domain.plan.session.needed import needed, needed_words
 from invelo.domain.plan.session.words import block_words, sets_words
 from invelo.domain.plan.session.work import Block, Session
 from invelo.formats.paper import MARGIN, SIZES, Paper, built, fonts, ruled, text
@@ -26,7 +26,7 @@ def class_pdf(group: GroupSession, paper: Paper) -> bytes:
         text(f"about {group.minutes:.0f} min together, warm-up included", 12, after=4),
     ]
     if fetched:
-        story.append(text(f"Fetch first: {'; '.join(fetched)}.", 12, after=6))
+        story.append(text(f"Fetch first: {needed_words(fetched)}", 12, after=6))
     people = group.sessions
     for at in range(0, len(people), MOST_ACROSS):
         story += [_table(people[at : at + MOST_ACROSS], width), Spacer(0, 8)]

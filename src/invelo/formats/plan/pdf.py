@@ -7,7 +7,7 @@ from reportlab.platypus import Flowable, KeepTogether, PageBreak, Spacer, Table
 
 from invelo.domain.days import day_words
 from invelo.domain.plan.session.builder import cautions
-from invelo.domain.plan.session.needed import needed
+from invelo.domain.plan.session.needed import needed, needed_words
 from invelo.domain.plan.session.words import block_words, set_words, sets_words
 from invelo.domain.plan.session.work import Block
 from invelo.formats.paper import MARGIN, SIZES, Paper, built, fonts, ruled, text
@@ -62,9 +62,9 @@ def _card(day: FileDay, width: float) -> list[Flowable]:
         text(f"{day.title}, {day.at}{where}", 15, bold=True),
         text(f"about {day.minutes:.0f} min, warm-up included", 10, after=6),
     ]
-    fetched = needed(day.session)
+    fetched = needed_words(needed(day.session))
     if fetched:
-        story.append(text(f"You will need: {'; '.join(fetched)}.", 9, after=6))
+        story.append(text(f"You will need: {fetched}", 9, after=6))
     story += [KeepTogether(_block(block, width)) for block in day.session.blocks]
     told: list[Flowable] = [Spacer(0, 6), text("Before you start", 10, bold=True)]
     told += [text(f"– {line}", 8.5) for line in (*cautions(day.session), *day.session.notes)]

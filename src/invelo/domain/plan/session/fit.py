@@ -132,7 +132,8 @@ def _gone(role: Role) -> Cut:
     def cut(session: Session) -> Iterator[Session]:
         now = session
         for item in reversed(session.items):
-            if item.role == role and len(now.items) > 1:
+            working = [other for other in now.items if other.role != "preparation"]
+            if item.role == role and len(working) > 1:
                 now = now.with_items({item.key: None})
                 yield now
 

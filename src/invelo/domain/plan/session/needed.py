@@ -3,7 +3,7 @@
 Source: common practice.
 """
 
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.plan.session.work import Session, WorkSet
@@ -21,6 +21,14 @@ def needed(session: Session) -> tuple[str, ...]:
     if any(item.rig.kind in HUNG_FROM for item in items):
         lines.append(PULL_GENTLY)
     return tuple(dict.fromkeys(line for line in lines if line))
+
+
+def needed_words(lines: Iterable[str]) -> str:
+    """The same in a line: things first, then what to do with them."""
+    known = tuple(lines)
+    things = "; ".join(line for line in known if line != PULL_GENTLY)
+    last = f" {PULL_GENTLY}" if PULL_GENTLY in known else ""
+    return f"{things}.{last}" if things else ""
 
 
 def _of_sets(sets: tuple[WorkSet, ...]) -> Iterator[str]:

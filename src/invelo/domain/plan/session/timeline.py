@@ -64,7 +64,8 @@ def timeline(
     last = len(session.blocks) - 1
     for i, block in enumerate(session.blocks):
         for item in block.items:
-            if item.rig.what and item.rig.what != rigged:
+            # what takes no time to set up takes nothing down
+            if item.rig.minutes and item.rig.what != rigged:
                 seconds = 60.0 * item.rig.minutes
                 events.append(Event(now, seconds, "rig_change", item.key, block=i))
                 now += seconds

@@ -142,10 +142,11 @@ class _MemberHistory:
         )
         self.athlete = squad.enrol(db, coach, person, enrolled)
         ready = ready_ladder(member.ladder)
-        index, amount = member.test
-        tested = ready.rungs[index]
+        name, amount = member.test
+        tested = next(rung for rung in ready.rungs if rung.name == name)
+        changes = tested.modifiers(member.stature, member.mass)
         movement = catalogue().find_movement(tested.movement)
-        test = battery.NewTest(new_id(random), movement, tested.modifiers(), amount)
+        test = battery.NewTest(new_id(random), movement, changes, amount)
         told = Random(f"{SEED} intake {member.name}")  # noqa: S311
         look_at(db, self.athlete, enrolled, told)
         battery.keep_test(db, self.athlete, test, enrolled)
@@ -162,7 +163,7 @@ class _MemberHistory:
                 True,
                 enrolled,
             )
-        self.response: Answer = answer_of(self._talent(tested.modifiers(), movement.id, amount))
+        self.response: Answer = answer_of(self._talent(changes, movement.id, amount))
 
     def _talent(self, changes: Modifiers, movement_id: str, amount: float) -> Talent:
         measure = self.db.exec(

@@ -79,7 +79,7 @@ class CrewMember:
     stature: float
     purpose: Purpose
     level: Level
-    test: tuple[int, float]
+    test: tuple[str, float]
     ladder: str = TOUR_LADDER.id
     method: Method = "double_progression"
     gain: float = 1.0
@@ -106,7 +106,7 @@ CREW = (
         stature=1.66,
         purpose="strength",
         level="beginner",
-        test=(2, 9),
+        test=("Push-up on riser 60", 9),
         gain=1.2,
     ),
     CrewMember(
@@ -116,7 +116,7 @@ CREW = (
         stature=1.75,
         purpose="size",
         level="intermediate",
-        test=(5, 12),
+        test=("Push-up on riser 20", 12),
         away=(80, 17),
         rests=2,
     ),
@@ -127,7 +127,7 @@ CREW = (
         stature=1.88,
         purpose="strength",
         level="advanced",
-        test=(6, 12),
+        test=("Floor push-up", 12),
         gain=0.6,
         pains=((60, 2, "left wrist"), (58, 4, "left wrist"), (0, 3, "left wrist")),
         rests=3,
@@ -140,7 +140,7 @@ CREW = (
         purpose="skill",
         level="intermediate",
         ladder="front-lever",
-        test=(0, 24),
+        test=("Tuck", 24),
         gain=0.12,
         tires=0.3,
         skips=0.03,
@@ -153,7 +153,7 @@ CREW = (
         purpose="strength",
         level="beginner",
         ladder="pull-up",
-        test=(3, 8),
+        test=("Pull-up, 50 % assistance", 8),
         gain=1.3,
         rests=2,
     ),
@@ -166,7 +166,7 @@ CREW = (
         level="beginner",
         ladder="full-push-up",
         method="habit",
-        test=(2, 14),
+        test=("Counter push-up", 14),
         gain=0.5,
         days=(0, 2, 4, 6),
         skips=0.25,
@@ -180,7 +180,7 @@ CREW = (
         level="intermediate",
         ladder="one-leg-squat",
         method="rpe_target",
-        test=(2, 18),
+        test=("Deep squat", 18),
         gain=0.9,
         away=(46, 19),
     ),
@@ -193,7 +193,7 @@ CREW = (
         level="intermediate",
         ladder="row",
         method="density",
-        test=(1, 16),
+        test=("Incline row, a third", 16),
         gain=0.8,
         days=(1, 3),
         rests=9,

@@ -9,8 +9,8 @@ from invelo.domain.athlete.readiness import CHECKS
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.errors import InputError
+from invelo.domain.plan.day.fit import ORDER_OF_CUTS, fit
 from invelo.domain.plan.session.builder import cautions, group, session_of
-from invelo.domain.plan.session.fit import ORDER_OF_CUTS, fit
 from invelo.domain.plan.session.plan_overrides import (
     NOTHING_BY_HAND,
     ByHand,

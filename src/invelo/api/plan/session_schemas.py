@@ -5,9 +5,9 @@ from dataclasses import replace
 from pydantic import Field
 
 from invelo.api.common.schemas import EstimateOut, Explained, ResponseModel
+from invelo.domain.plan.day.adapt import Adapted, TotalChange
 from invelo.domain.plan.methods import departures, prescription_for
 from invelo.domain.plan.prescription import Prescription
-from invelo.domain.plan.session.adapt import Adapted, TotalChange
 from invelo.domain.plan.session.builder import cautions
 from invelo.domain.plan.session.needed import needed
 from invelo.domain.plan.session.timeline import length

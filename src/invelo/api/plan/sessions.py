@@ -19,9 +19,10 @@ from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import StressedJoint
 from invelo.domain.equipment.kit import Kind
+from invelo.domain.plan.day import fit
+from invelo.domain.plan.day.adapt import Today, adapt
 from invelo.domain.plan.prescription import Purpose
-from invelo.domain.plan.session import builder, fit, template
-from invelo.domain.plan.session.adapt import Today, adapt
+from invelo.domain.plan.session import builder, template
 from invelo.domain.plan.session.trainee import Trainee
 from invelo.domain.plan.session.work import Format
 from invelo.domain.plan.week.availability import week_start_of

@@ -16,7 +16,7 @@ from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.catalogue.movement import StressedJoint
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.errors import InputError
-from invelo.domain.plan.session.adapt import Adapted, adapt
+from invelo.domain.plan.day.adapt import Adapted, adapt
 from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.strict import StrictModel
 from invelo.domain.training.check_in import Alarm, CheckIn

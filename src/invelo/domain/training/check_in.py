@@ -9,7 +9,7 @@ from typing import Literal, get_args
 from invelo.domain.catalogue.movement import Movement, StressedJoint
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.errors import InputError, require_within
-from invelo.domain.plan.session.adapt import Today
+from invelo.domain.plan.day.adapt import Today
 from invelo.domain.training.log import PAIN_STOP
 
 Alarm = Literal["chest pain", "dizziness", "faintness", "fever"]

@@ -18,7 +18,7 @@ from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.plan import AdaptedDayRow, SessionTemplateRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.errors import InputError
-from invelo.domain.plan.session.adapt import Adapted, Today
+from invelo.domain.plan.day.adapt import Adapted, Today
 from invelo.domain.plan.session.template import SessionTemplate
 from invelo.domain.plan.session.work import Block, Item, Rig, WorkSet
 from invelo.domain.plan.session.work import Session as CoreSession

@@ -18,11 +18,11 @@ from invelo.domain.equipment.kit import Kind
 from invelo.domain.errors import InputError, require_within
 from invelo.domain.estimate import Estimate
 from invelo.domain.ladder.rung import Rung, kit_needed
+from invelo.domain.plan.day.fit import fit
+from invelo.domain.plan.day.tight import loosening, reaches
 from invelo.domain.plan.methods import criterion_for
 from invelo.domain.plan.prescription import Prescription
 from invelo.domain.plan.session.builder import notes_of
-from invelo.domain.plan.session.fit import fit
-from invelo.domain.plan.session.tight import loosening, reaches
 from invelo.domain.plan.session.timeline import length
 from invelo.domain.plan.session.totals import hard_sets, torque_seconds, torques
 from invelo.domain.plan.session.trainee import Trainee

@@ -1,0 +1,1 @@
+"""What the day makes of a session: fewer minutes, a tight place, pain, kit that is missing."""

@@ -55,6 +55,26 @@ def test_a_set_given_one_side_is_sent_with_it(node: Node) -> None:
     assert sent["body"]["side"] == "left"
 
 
+@pytest.mark.parametrize("seconds", [30, 27])  # ten reps of three seconds, nine
+def test_what_is_asked_in_turns_is_logged_half_a_side(node: Node, seconds: int) -> None:
+    lunge = item("lunge", counted="alternating").model_copy(update={"counted": "per side"})
+    oda = Athlete(node, in_turn(lunge))
+    oda.works(seconds)
+    entry = oda.pending[0]
+    assert entry["sides"] == ["left", "right"]
+    assert entry["amounts"] == ([5, 5] if seconds == 30 else [5, 4])
+
+
+def test_what_alternates_and_is_asked_a_side_at_a_time_is_logged_in_all(node: Node) -> None:
+    climber = item("climber", sides=2, counted="per side")
+    oda = Athlete(node, in_turn(climber.model_copy(update={"counted": "alternating"})))
+    oda.works(30)
+    assert oda.pending == []
+    oda.works(21)
+    (entry,) = oda.pending
+    assert (entry["sides"], entry["amounts"]) == ([""], [17])
+
+
 # ---- what a sensor counted ---------------------------------------------------------------------
 
 

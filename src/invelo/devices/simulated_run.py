@@ -6,6 +6,7 @@ the session by itself, so that the predicted length has something to be measured
 
 from random import Random
 
+from invelo.domain.plan.session.timeline import UNBROKEN
 from invelo.domain.plan.session.work import Block, Item, Session, WorkSet
 
 READY = (3.0, 8.0)
@@ -69,15 +70,21 @@ class SimulatedRun:
 
     def _rounds(self, block: Block, last: bool) -> None:
         for round_ in range(block.rounds):
-            there = [item for item in block.items if round_ < len(item.sets)]
+            there = [item for item in block.items if round_ < len(item.chains)]
             for place, item in enumerate(there):
-                self._set(item.sets[round_])
+                self._chain(item.chains[round_])
                 ends = place == len(there) - 1
                 if not (last and ends and round_ == block.rounds - 1):
                     self._wait(block.round_rest if ends else block.between)
 
+    def _chain(self, chain: tuple[WorkSet, ...]) -> None:
+        for work_set in chain:
+            self._set(work_set)
+            if work_set is not chain[-1]:
+                self._wait(work_set.rest)
+
     def _set(self, work_set: WorkSet) -> None:
-        if work_set.kind not in ("drop", "piece", "cluster"):
+        if work_set.kind not in UNBROKEN:
             self.seconds += self.random.uniform(*READY)
         for side in range(work_set.sides):
             if side:

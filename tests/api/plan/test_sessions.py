@@ -151,6 +151,99 @@ def test_a_tri_set_is_done_exactly_as_it_was_built(coach: Coach, athlete: str, d
     assert all(one["name"] for one in along)
 
 
+CHAINS = {
+    "name": "Chains",
+    "blocks": [
+        {
+            "format": "straight sets",
+            "slots": [
+                {
+                    "family": "horizontal push",
+                    "movements": ["push-up"],
+                    "sets": 2,
+                    "exact": True,
+                    "asked": {"low": 5, "high": 5, "rest": 90},
+                    "followed_by": [{"asked": {"low": 5, "high": 5, "tempo": "1-0-1-3"}}],
+                    "instead": [{"when": "too easy", "movement": "feet-raised-push-up"}],
+                }
+            ],
+        },
+        {
+            "format": "drop set",
+            "slots": [
+                {
+                    "family": "horizontal push",
+                    "movements": ["feet-raised-push-up"],
+                    "sets": 2,
+                    "exact": True,
+                    "asked": {"low": 6, "high": 8, "values": {"foot_height": 0.45}},
+                    "followed_by": [{"movement": "push-up", "pause": 5, "every": False}],
+                }
+            ],
+        },
+    ],
+}
+"""Five plain and five held in one set, and a drop chain of the coach's own."""
+
+
+def test_chains_are_kept_come_back_and_are_run_set_by_set(
+    coach: Coach, athlete: str, day: str
+) -> None:
+    made = coach.put(f"/api/session-templates/{uuid4()}", **CHAINS)
+    for kept, sent in zip(made["blocks"], CHAINS["blocks"], strict=True):
+        (slot,), (asked,) = kept["slots"], sent["slots"]
+        assert [one["pause"] for one in slot["followed_by"]] == [
+            one.get("pause", 0) for one in asked["followed_by"]
+        ]
+        assert slot["asked"]["values"] == asked["asked"].get("values", {})
+    today = coach.clock().date().isoformat()
+    coach.put(f"/api/session-templates/{made['id']}/days/{today}", athletes=[athlete])
+    (sheet, *_) = coach.get(f"/api/athletes/{athlete}/floor")["sessions"]
+    by_name = {one["name"]: one for one in sheet["items"]}
+    push = next(one for name, one in by_name.items() if name == "Push-up")
+    assert [one["kind"] for one in push["sets"]] == ["work", "part", "work", "part"]
+    assert push["choices"][0]["way"] == "harder"
+    raised = next(one for one in sheet["items"] if one["sets"][-1]["kind"] == "drop")
+    last = raised["sets"][-1]
+    assert last["what"]["movement"] == "push-up"
+    assert last["cues"]
+    assert last["cues"] != raised["cues"]
+
+
+@pytest.mark.parametrize(
+    ("slot", "field"),
+    [
+        ({"asked": {"values": {"no_such": 1.0}}}, "no such measure"),
+        ({"followed_by": [{"asked": {"rest": 30}}]}, "rest"),
+        ({"followed_by": [{"pause": 90}]}, "pause"),
+        ({"instead": [{"when": "hurts", "movement": "somersault"}]}, "movement"),
+        ({"followed_by": [{}] * 5}, "followed_by"),
+    ],
+)
+def test_what_cannot_follow_is_refused_at_once(
+    coach: Coach, slot: dict[str, Any], field: str
+) -> None:
+    one = {"family": "horizontal push", "movements": ["push-up"], "exact": True, **slot}
+    body = {"name": "X", "blocks": [{"format": "straight sets", "slots": [one]}]}
+    refused = coach.client.put(f"/api/session-templates/{uuid4()}", json=body)
+    assert refused.status_code == 422
+    assert field in str(refused.json())
+
+
+def test_a_session_is_seen_before_it_is_kept_and_steps_a_level(coach: Coach, athlete: str) -> None:
+    path = f"/api/athletes/{athlete}/session-preview"
+    seen = coach.post(path, **CHAINS)["session"]
+    one = [{"format": "pair", "slots": [{"family": "horizontal push"}]}]
+    assert "it has 1 movement" in coach.post(path, name="X", blocks=one)["lacks"]
+    regions = {one["region"]: one["sets"] for one in seen["regions"]}
+    assert regions["chest"] >= 3.0  # two straight sets and the drop set's two
+    assert seen["minutes"]["low"] < seen["minutes"]["likely"]
+    down = coach.post("/api/session-templates/level", **CHAINS, way="easier")["blocks"]
+    assert down[0]["slots"][0]["movements"] != ["push-up"]
+    mine = {one["name"] for one in coach.get("/api/session-templates")["sessions"]}
+    assert "Chains" not in mine  # nothing was kept
+
+
 def test_a_class_is_put_on_everyones_day_at_once_each_on_their_own_rung(
     coach: Coach, athlete: str
 ) -> None:

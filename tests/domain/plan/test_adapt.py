@@ -5,7 +5,7 @@ import pytest
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.errors import InputError
 from invelo.domain.plan.day.adapt import Adapted, Today, adapt
-from invelo.domain.plan.session.plan_overrides import NOTHING_BY_HAND
+from invelo.domain.plan.plan_overrides import NOTHING_BY_HAND
 from invelo.domain.plan.session.timeline import length
 from invelo.domain.plan.session.trainee import Trainee
 from invelo.domain.plan.session.work import Session

@@ -7,8 +7,8 @@ from invelo.domain.biomechanics.setup import Assistance
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.errors import InputError
 from invelo.domain.plan.day.fit import fit
+from invelo.domain.plan.plan_overrides import NOTHING_BY_HAND
 from invelo.domain.plan.session.needed import PULL_GENTLY, needed, needed_words
-from invelo.domain.plan.session.plan_overrides import NOTHING_BY_HAND
 from invelo.domain.plan.session.timeline import timeline
 from invelo.domain.plan.session.trainee import Trainee
 from invelo.domain.plan.session.words import sets_words

@@ -8,10 +8,10 @@ import pytest
 from invelo.devices.simulated_run import run
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.errors import InputError
+from invelo.domain.plan.plan_overrides import NOTHING_BY_HAND
 from invelo.domain.plan.session import blocks
 from invelo.domain.plan.session.builder import block_of, session_of
 from invelo.domain.plan.session.order import cost, in_order, interference
-from invelo.domain.plan.session.plan_overrides import NOTHING_BY_HAND
 from invelo.domain.plan.session.template import SessionTemplate
 from invelo.domain.plan.session.timeline import ends_at, length, timeline
 from invelo.domain.plan.session.totals import torque_seconds, totals

@@ -10,14 +10,14 @@ from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.errors import InputError
 from invelo.domain.plan.day.fit import ORDER_OF_CUTS, fit
-from invelo.domain.plan.session.builder import cautions, group, session_of
-from invelo.domain.plan.session.plan_overrides import (
+from invelo.domain.plan.plan_overrides import (
     NOTHING_BY_HAND,
     ByHand,
     Edit,
     OwnSet,
     Together,
 )
+from invelo.domain.plan.session.builder import cautions, group, session_of
 from invelo.domain.plan.session.template import Exactly, SessionTemplate, ShapeBlock, Slot
 from invelo.domain.plan.session.timeline import ends_at, length, timeline
 from invelo.domain.plan.session.work import Item, WorkSet

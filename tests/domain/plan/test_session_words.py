@@ -11,9 +11,9 @@ from invelo.devices.simulated_run import run
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.errors import InputError
 from invelo.domain.plan.day.fit import fit
+from invelo.domain.plan.plan_overrides import NOTHING_BY_HAND
 from invelo.domain.plan.session import blocks
 from invelo.domain.plan.session.order import cost, in_order, leans_on, shared
-from invelo.domain.plan.session.plan_overrides import NOTHING_BY_HAND
 from invelo.domain.plan.session.timeline import length, timeline
 from invelo.domain.plan.session.totals import balance, hard_sets
 from invelo.domain.plan.session.words import block_words, clock, set_words, sets_words

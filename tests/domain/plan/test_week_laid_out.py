@@ -12,8 +12,8 @@ from invelo.domain.athlete.spared import SparedPlace
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.equipment.kit import KitItem, Room, SafetyCheck
 from invelo.domain.errors import InputError
+from invelo.domain.plan.plan_overrides import NOTHING_BY_HAND
 from invelo.domain.plan.session.order import interference
-from invelo.domain.plan.session.plan_overrides import NOTHING_BY_HAND
 from invelo.domain.plan.session.timeline import length
 from invelo.domain.plan.session.trainee import Stand, Trainee
 from invelo.domain.plan.week.advice import advise_days, low_resistance, missing_pull, missing_push

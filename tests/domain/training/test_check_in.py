@@ -5,7 +5,7 @@ import pytest
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.errors import InputError
 from invelo.domain.plan.day.adapt import adapt
-from invelo.domain.plan.session.plan_overrides import NOTHING_BY_HAND
+from invelo.domain.plan.plan_overrides import NOTHING_BY_HAND
 from invelo.domain.training.check_in import ALARMS, MOST_SORE, PLACES, CheckIn
 from invelo.domain.training.log import PAIN_STOP
 from tests.domain.people import stand, trainee

@@ -8,8 +8,9 @@ from hypothesis import strategies as st
 
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers
+from invelo.domain.ladder.rung import rises
+from invelo.domain.plan.plan_overrides import NOTHING_BY_HAND
 from invelo.domain.plan.session import blocks
-from invelo.domain.plan.session.plan_overrides import NOTHING_BY_HAND
 from invelo.domain.plan.session.timeline import timeline
 from invelo.domain.plan.session.work import Session
 from invelo.domain.strength.holds import LONGEST_SHARE
@@ -21,7 +22,6 @@ from invelo.domain.training.run import (
     path,
     phases,
     prescription_on,
-    rises,
     run_of,
     without_closed,
     without_pain,

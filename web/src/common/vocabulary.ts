@@ -399,6 +399,32 @@ export const VOCABULARY = {
     "interval",
     "pre-tire"
   ],
+  "formatsChained": [
+    "straight sets",
+    "drop set",
+    "pair",
+    "triple",
+    "circuit"
+  ],
+  "repRanges": [
+    "",
+    "full",
+    "top half",
+    "bottom half",
+    "half, then full"
+  ],
+  "sideRules": [
+    "",
+    "left",
+    "right",
+    "per side",
+    "alternating"
+  ],
+  "insteadReasons": [
+    "kit missing",
+    "hurts",
+    "too easy"
+  ],
   "weekdays": [
     "Monday",
     "Tuesday",

@@ -13,8 +13,11 @@ from invelo.domain.athlete.strain import MEASURES
 from invelo.domain.biomechanics.setup import PLACES
 from invelo.domain.catalogue.movement import MUSCLES, StressedJoint
 from invelo.domain.equipment import kit
+from invelo.domain.plan.plan_overrides import ALONE, TOGETHER
 from invelo.domain.plan.prescription import Level, Purpose
-from invelo.domain.plan.session.plan_overrides import ALONE, TOGETHER
+from invelo.domain.plan.session.exactly import RepRange
+from invelo.domain.plan.session.template import CHAINED
+from invelo.domain.plan.session.work import REASONS, SideRule
 from invelo.domain.plan.week.problem import WEEKDAYS
 from invelo.domain.strength.bands import LABEL_STRETCH, LABELS
 from invelo.domain.training.pain import JOINT_WORDS
@@ -48,6 +51,10 @@ def vocabulary() -> dict[str, Any]:
         "medicines": _pairs(screen.MEDICINE_WORDS),
         "formatsAlone": ALONE,
         "formatsTogether": TOGETHER,
+        "formatsChained": CHAINED,
+        "repRanges": get_args(RepRange),
+        "sideRules": get_args(SideRule),
+        "insteadReasons": REASONS,
         "weekdays": WEEKDAYS,
         "bandPlaces": tuple(PLACES),
         "bandLabels": [[word, kg] for word, kg in LABELS.items()],

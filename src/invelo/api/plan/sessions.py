@@ -3,7 +3,7 @@
 from collections.abc import Iterable
 from datetime import date
 from typing import Annotated, Literal
-from uuid import UUID
+from uuid import UUID, uuid4
 
 from fastapi import APIRouter, Query, Response
 from pydantic import Field
@@ -13,76 +13,22 @@ from invelo.api.common.files import Paper, file_answer
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import OurDay, ResponseModel
 from invelo.api.plan.session_schemas import AdaptedSheet, SessionSheet, adapted_of, sheet_of
+from invelo.api.plan.slots import ShapeBlockOf
 from invelo.db import access
 from invelo.db.queries import plan_rows
 from invelo.db.tables.athlete import AthleteRow
-from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import StressedJoint
 from invelo.domain.equipment.kit import Kind
+from invelo.domain.errors import InputError
 from invelo.domain.plan.day import fit
 from invelo.domain.plan.day.adapt import Today, adapt
-from invelo.domain.plan.prescription import Purpose
-from invelo.domain.plan.session import builder, template
+from invelo.domain.plan.session import builder, level, template
 from invelo.domain.plan.session.trainee import Trainee
-from invelo.domain.plan.session.work import Format
 from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.strict import StrictModel
 from invelo.services.plan import sessions, trainee, week
 
 router = APIRouter(prefix="/api", tags=["Sessions"], responses=ERRORS)
-
-
-class ExactlyOf(StrictModel):
-    """What is asked of a slot; what is left out is as prescribed."""
-
-    low: int | None = Field(None, description="Reps, seconds or centimetres.")
-    high: int | None = None
-    rpe: float | None = None
-    rest: int | None = Field(None, description="Seconds after a set.")
-    tempo: str = Field("", max_length=20, examples=["3-0-1-0"])
-    bag: float = Field(0.0, description="kg, as the three below.")
-    belt: float = 0.0
-    hands: float = 0.0
-    assistance: float = 0.0
-
-
-class SlotOf(StrictModel):
-    """A place in a session to start from."""
-
-    family: str = Field(max_length=80)
-    movements: list[str] = Field(default_factory=list, max_length=10)
-    purpose: Purpose = "strength"
-    sets: int | None = Field(None, ge=1, le=12)
-    exact: bool = Field(False, description="Just this movement, whatever ladder they are on.")
-    asked: ExactlyOf = Field(default_factory=ExactlyOf)
-    each: list[ExactlyOf] = Field(
-        default_factory=list, max_length=12, description="Of each set, where they differ."
-    )
-
-    def core(self) -> template.Slot:
-        """As the domain reads it."""
-        movements = tuple(catalogue().find_movement(one).id for one in self.movements)
-        asked, *each = (template.Exactly(**o.model_dump()) for o in (self.asked, *self.each))
-        return template.Slot(
-            self.family, movements, self.purpose, self.sets, self.exact, asked, tuple(each)
-        )
-
-
-class ShapeBlockOf(StrictModel):
-    """Slots done in one format."""
-
-    format: Format
-    slots: list[SlotOf] = Field(min_length=1, max_length=12)
-    rounds: int = Field(3, ge=2, le=5)
-    between: float | None = Field(None, description="Seconds between movements of a round.")
-    round_rest: float | None = Field(None, description="Seconds after a round.")
-    work: float | None = Field(None, description="Seconds of a work window.")
-
-    def core(self) -> template.ShapeBlock:
-        """As the domain reads it."""
-        slots = tuple(slot.core() for slot in self.slots)
-        rests = (self.between, self.round_rest, self.work)
-        return template.ShapeBlock(self.format, slots, self.rounds, *rests)
 
 
 class ReadySession(ResponseModel):
@@ -116,6 +62,25 @@ class NewOwnSession(StrictModel):
             "bar and bands",
             tuple(block.core() for block in self.blocks),
         )
+
+
+class LevelOf(NewOwnSession):
+    """A session, and which way to step it."""
+
+    way: level.Way
+
+
+class Blocks(ResponseModel):
+    """Groups of a session."""
+
+    blocks: list[ShapeBlockOf]
+
+
+class Preview(ResponseModel):
+    """A session while it is built."""
+
+    session: SessionSheet | None
+    lacks: str = Field(description="What it lacks to be one, '' where nothing.")
 
 
 class NameOf(StrictModel):
@@ -290,9 +255,30 @@ def keep_day_as_own(
     adapted = sessions.adapted(db, athlete.id, day)
     seen = week.view(db, athlete, week_start_of(day), today)
     session = adapted or seen.session(day.weekday())
-    made = builder.template_of(str(session_id), body.name, session)
+    made = builder.template_of(str(session_id), body.name, session, seen.who)
     row = sessions.keep_own(db, coach.id, made, now)
     return ReadySession.model_validate(_plain(sessions.SHAPE.validate_python(row.document)))
+
+
+@router.post("/session-templates/level")
+def step_level(body: LevelOf, coach: Coach) -> Blocks:
+    """The same session a level down or up, kept nowhere."""
+    made = level.levelled(body.core(uuid4()), body.way)
+    return Blocks.model_validate({"blocks": _plain(made)["blocks"]})
+
+
+@router.post("/athletes/{athlete_id}/session-preview")
+def preview_session(
+    athlete_id: UUID, body: NewOwnSession, coach: Coach, db: Database, now: Now
+) -> Preview:
+    """A session as an athlete would do it, kept nowhere: minutes, hard sets by region, what is
+    closed to them; while it is built it may lack something yet."""
+    _, (who,) = _people(db, coach, [athlete_id], now)
+    try:
+        session = builder.session_of(body.core(uuid4()), who)
+    except InputError as error:
+        return Preview(session=None, lacks=f"{error.field}: {error.problem} {error.remedy}")
+    return Preview(session=sheet_of(session, who), lacks="")
 
 
 @router.put("/session-templates/{template_id}/days/{day}")

@@ -12,13 +12,14 @@ from invelo.api.common.drawing import FigureOut, PointOut
 from invelo.api.common.schemas import EstimateOut, ResponseModel
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.catalogue.movement import Modifiers, Movement
+from invelo.domain.ladder.rung import rises
 from invelo.domain.plan.prescription import Counted, Unit
 from invelo.domain.plan.session.needed import needed
 from invelo.domain.plan.session.timeline import length
-from invelo.domain.plan.session.words import block_words
-from invelo.domain.plan.session.work import WorkSet
+from invelo.domain.plan.session.words import block_words, range_words
+from invelo.domain.plan.session.work import Item, WorkSet
 from invelo.domain.training.log import OneSide, SetKind
-from invelo.domain.training.run import Choice, Path, PhaseName, RunItem, Way, path, phases, rises
+from invelo.domain.training.run import Choice, Path, PhaseName, RunItem, Way, path, phases
 from invelo.services.training.run import DayRun, OfflineBundle
 
 
@@ -66,6 +67,11 @@ class RunSet(ResponseModel):
     side: OneSide
     open_end: bool = Field(description="Whether it goes on to its end, whatever the top.")
     sides: int = Field(description="Turns it takes: once for each side, or once.")
+    counted: Counted | None = Field(None, description="As the movement is, if left out.")
+    note: str = Field("", description="Of the range, in words.")
+    cues: list[str] = Field(
+        default_factory=list, description="Its own, where it is another movement than its item."
+    )
 
 
 class RunChoice(ResponseModel):
@@ -226,10 +232,14 @@ def ladder_key(item: str) -> str:
     return item.removeprefix("warm-up:").split("/")[0]
 
 
-def run_set(work_set: WorkSet, item: str, paths: Paths) -> RunSet:
+def run_set(work_set: WorkSet, item: Item, paths: Paths) -> RunSet:
     """A set to be done."""
+    other = work_set.movement is not item.movement
     return RunSet.of(
-        work_set, what=paths.doing(work_set.name, item, work_set.movement, work_set.modifiers)
+        work_set,
+        what=paths.doing(work_set.name, item.key, work_set.movement, work_set.modifiers),
+        cues=list(work_set.movement.cues) if other else [],
+        note=range_words(work_set).removeprefix(", ") if work_set.unit == "reps" else "",
     )
 
 
@@ -260,7 +270,7 @@ def run_item(
         rig=item.rig.words,
         last=last,
         first_side=first,
-        sets=[run_set(each, item.key, paths) for each in item.sets],
+        sets=[run_set(each, item, paths) for each in item.sets],
         choices=[run_choice(each, item.key, paths) for each in run_item.choices],
     )
 

@@ -77,7 +77,7 @@ class LoggedSetRow(Dated, SetUpColumns, table=True):
         within("rpe", 1, 10),
         within("pain", 0, 10),
         within("partial", 0, 200),
-        one_of("kind", "work", "easy", "drop", "piece", "single", "cluster"),
+        one_of("kind", "work", "easy", "drop", "piece", "single", "cluster", "part", "attempt"),
         one_of("side", "", "left", "right"),
         CheckConstraint("least <= amount AND amount <= most", "about"),
     )

@@ -94,6 +94,14 @@ class Demand:
         return self.tempo.scaled(self.share).plain_seconds()
 
 
+def rises(body: Body, movement: Movement, modifiers: Modifiers) -> bool:
+    """Whether a rep begins by going up; not where the body cannot be posed so."""
+    try:
+        return reading(body, modifiers.setup(movement)).rises
+    except InputError:
+        return False
+
+
 def demand(body: Body, rung: Rung) -> Demand:
     """What `rung` asks of `body`; one that cannot be posed says why, and asks nothing on the scale.
 

@@ -21,6 +21,11 @@ ENDURANCE_EXPONENT = 0.65
 """g: a rep costs its moving seconds to this power (Sakamoto and Sinclair 2006, Hatfield 2006, Wilk
 2018; from memory: half the reps at about three times the length)."""
 
+HALF_THEN_FULL = 1.5
+"""Part of a rep that goes half way, back, and then all the way, counted as one."""
+
+_HALF = re.compile(r"\s*\+\s*half\s*$")
+
 HOLD_COST = 0.75
 """What a held second costs, of one that moves (LaChance and Hortobágyi 1994, from memory; pauses at
 both ends of a push-up leave a third to a half of the quick reps, common practice)."""
@@ -37,7 +42,8 @@ class Tempo:
 
     Attributes:
         lower, bottom, press, top: seconds.
-        part: of a whole rep that is done: a rep of less range takes less of each.
+        part: of a whole rep that is done: a rep of less range takes less of each, and one that
+            goes half way before it goes all the way takes half as much again.
     """
 
     lower: float = 1.0
@@ -85,17 +91,21 @@ class Tempo:
 
     @classmethod
     def parse(cls, text: str) -> "Tempo":
-        """Read "3-0-1-0" or "3-0-1" (lower – bottom hold – press – top hold, seconds)."""
-        parts = re.fullmatch(r"\s*(\d+(?:\.\d+)?(?:\s*-\s*\d+(?:\.\d+)?){2,3})\s*", text)
+        """Read "3-0-1-0" or "3-0-1" (lower – bottom hold – press – top hold, seconds), with
+        "+ half" after it for a rep that goes half way first."""
+        plain = _HALF.sub("", text)
+        parts = re.fullmatch(r"\s*(\d+(?:\.\d+)?(?:\s*-\s*\d+(?:\.\d+)?){2,3})\s*", plain)
         if parts is None:
             raise InputError(
                 "tempo", f"“{text}” is no tempo.", "Write lower-hold-press-hold, such as 3-0-1-0."
             )
-        return cls(*(float(part) for part in parts.group(1).split("-")))
+        part = HALF_THEN_FULL if plain != text else 1.0
+        return replace(cls(*(float(part) for part in parts.group(1).split("-"))), part=part)
 
     def __str__(self) -> str:
-        """Written as "3-0-1-0"."""
-        return "-".join(f"{v:g}" for v in (self.lower, self.bottom, self.press, self.top))
+        """Written as "3-0-1-0", or "3-0-1-0 + half"."""
+        half = " + half" if self.part == HALF_THEN_FULL else ""
+        return "-".join(f"{v:g}" for v in (self.lower, self.bottom, self.press, self.top)) + half
 
 
 def reps_at(reps: float, now: float, then: float, exponent: float = ENDURANCE_EXPONENT) -> float:

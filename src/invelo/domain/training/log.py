@@ -21,7 +21,7 @@ MOST_PARTIAL = 200
 ABOUT = 0.1
 """Share by which a count told as "about" may be off, at least one rep or second (ours)."""
 
-SetKind = Literal["work", "easy", "drop", "piece", "single", "cluster"]
+SetKind = Literal["work", "easy", "drop", "piece", "single", "cluster", "part", "attempt"]
 OneSide = Literal["", "left", "right"]
 
 
@@ -101,7 +101,8 @@ class SetRecord:
         pain: 0–10; 0 for none.
         pain_place: where, '' for none.
         unit: of the amount.
-        kind: an ordinary set, or one that is easy, dropped to, a piece, a single, a cluster.
+        kind: an ordinary set, or one that is easy, dropped to, a piece, a single, a cluster, a part
+            that follows a set without a rest, or an attempt, which nobody fails.
         side: the one side it was done on, '' for both.
         number: of the set in its item; sides of one set share it.
         about: the least and the most it may have been, where it is told from memory.

@@ -21,9 +21,10 @@ from invelo.domain.ladder.rung import Rung
 from invelo.domain.plan.methods import criterion_for
 from invelo.domain.plan.prescription import Prescription, Unit
 from invelo.domain.plan.session.timeline import Event, timeline
-from invelo.domain.plan.session.trainee import Near, Stand, Trainee
-from invelo.domain.plan.session.work import Item, Session, WorkSet
+from invelo.domain.plan.session.trainee import Near, Stand, Trainee, in_its_place
+from invelo.domain.plan.session.work import Item, Reason, Session, WorkSet
 from invelo.domain.strength.holds import LONGEST_SHARE
+from invelo.domain.strength.tempo import HALF_THEN_FULL, Tempo
 from invelo.domain.training.check_in import CheckIn
 
 CEILING: dict[Unit, float] = {"reps": 30.0, "s": 60.0, "cm": 400.0}
@@ -120,8 +121,31 @@ def run_of(session: Session, trainee: Trainee) -> Run:
 
 
 def choices(item: Item, trainee: Trainee) -> tuple[Choice, ...]:
-    """The rungs that an item's sets may be done on: its ladder's, or an easier movement that its
-    faults call for where it stands on none."""
+    """The rungs that an item's sets may be done on: what the coach would have in its place first,
+    then its ladder's, or an easier movement that its faults call for where it stands on none."""
+    found = _around(item, trainee)
+    harder, easier = (_instead(item, trainee, when) for when in ("too easy", "hurts"))
+    own = {choice.rung.name for choice in (*harder, *easier)}
+    kept = [choice for choice in found if choice.rung.name not in own]
+    here = next(i for i, choice in enumerate(kept) if choice.way == "here")
+    return (*kept[:here], *harder, kept[here], *easier, *kept[here + 1 :])
+
+
+def _instead(item: Item, trainee: Trainee, when: Reason) -> tuple[Choice, ...]:
+    """What the coach would have done in an item's place, as choices beside it."""
+    way: Way = "harder" if when == "too easy" else "easier"
+    movements = [
+        catalogue().find_movement(one.movement) for one in item.instead if one.when == when
+    ]
+    replacing = [
+        in_its_place(item, movement, trainee, "").main
+        for movement in movements
+        if not trainee.shut(movement, movement.own(Modifiers()))
+    ]
+    return tuple(Choice(way, _rung_of(main), *_told(main)) for main in replacing)
+
+
+def _around(item: Item, trainee: Trainee) -> tuple[Choice, ...]:
     main = item.main
     stand = stand_of(item, trainee)
     if stand is None:
@@ -247,6 +271,7 @@ def phases(movement: Movement, modifiers: Modifiers, rises: bool) -> tuple[Phase
     if movement.unit != "reps":
         return ()
     tempo = modifiers.tempo
+    halves = _half_way(tempo, rises) if tempo.part == HALF_THEN_FULL else ()
     if rises:
         parts: tuple[Phase, ...] = (
             Phase("pull", tempo.press, 0.0, 1.0),
@@ -261,7 +286,14 @@ def phases(movement: Movement, modifiers: Modifiers, rises: bool) -> tuple[Phase
             Phase("press", tempo.press, 1.0, 0.0),
             Phase("top", tempo.top, 0.0, 0.0),
         )
-    return tuple(part for part in parts if part.seconds > 0)
+    return tuple(part for part in (*halves, *parts) if part.seconds > 0)
+
+
+def _half_way(tempo: Tempo, rises: bool) -> tuple[Phase, ...]:
+    """The half of a rep that comes before the whole one: there and back."""
+    there, back = (tempo.press, tempo.lower) if rises else (tempo.lower, tempo.press)
+    names: tuple[PhaseName, PhaseName] = ("pull", "return") if rises else ("lower", "press")
+    return Phase(names[0], there / 2, 0.0, 0.5), Phase(names[1], back / 2, 0.5, 0.0)
 
 
 FOLLOWED = ("shoulder", "hip", "knee", "wrist", "elbow", "ankle", "head_top")
@@ -300,14 +332,6 @@ def _farthest(read: Reading, drawn: Sequence[Figure]) -> str:
     trunk = [name for name in ("shoulder", "hip") if name in there]
     near = max(trunk, key=way, default=farthest)
     return near if way(near) >= HARDLY * way(farthest) else farthest
-
-
-def rises(body: Body, movement: Movement, modifiers: Modifiers) -> bool:
-    """Whether a rep begins by going up."""
-    try:
-        return reading(body, modifiers.setup(movement)).rises
-    except InputError:
-        return False
 
 
 def stand_of(item: Item, trainee: Trainee) -> Stand | None:

@@ -20,7 +20,7 @@ from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.errors import InputError
 from invelo.domain.plan.day.adapt import Adapted, Today
 from invelo.domain.plan.session.template import SessionTemplate
-from invelo.domain.plan.session.work import Block, Item, Rig, WorkSet
+from invelo.domain.plan.session.work import Block, Instead, Item, Rig, WorkSet
 from invelo.domain.plan.session.work import Session as CoreSession
 
 SHAPE: TypeAdapter[SessionTemplate] = TypeAdapter(SessionTemplate)
@@ -185,9 +185,11 @@ def _item(item: Item) -> dict[str, Any]:
                 "share": work_set.share,
                 "side": work_set.side,
                 "open_end": work_set.open_end,
+                "turns": work_set.turns,
             }
             for work_set in item.sets
         ],
+        "instead": [{"when": one.when, "movement": one.movement} for one in item.instead],
     }
 
 
@@ -224,8 +226,11 @@ def _read_item(told: dict[str, Any]) -> Item:
             one["share"],
             one["side"],
             one.get("open_end", False),
+            one.get("turns", ""),
         )
         for one in told["sets"]
     )
     rig = Rig(*told["rig"])
-    return Item(told["key"], told["name"], told["role"], sets, (), rig, told["goal"], told["why"])
+    instead = tuple(Instead(**one) for one in told.get("instead", ()))
+    names = (told["key"], told["name"], told["role"])
+    return Item(*names, sets, (), rig, told["goal"], told["why"], instead)

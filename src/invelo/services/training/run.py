@@ -11,8 +11,8 @@ from invelo.db.queries import ladder_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.ladder import LadderRow
 from invelo.domain.errors import InputError
+from invelo.domain.plan.plan_overrides import NOTHING_BY_HAND
 from invelo.domain.plan.session.builder import cautions
-from invelo.domain.plan.session.plan_overrides import NOTHING_BY_HAND
 from invelo.domain.plan.session.trainee import Trainee
 from invelo.domain.plan.session.work import Session as CoreSession
 from invelo.domain.plan.week.availability import week_start_of

@@ -27,6 +27,18 @@ export const queries = {
       staleTime: Number.POSITIVE_INFINITY,
       placeholderData: (before: Schema["MovementsFound"] | undefined) => before,
     }),
+  sessionPreview: (athlete_id: string, blocks: Schema["ShapeBlockOf"][]) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id, "session-preview", blocks],
+      queryFn: () =>
+        answer(
+          api.POST("/api/athletes/{athlete_id}/session-preview", {
+            params: { path: { athlete_id } },
+            body: { name: "So far", blocks },
+          }),
+        ),
+      retry: false,
+    }),
   athlete: (athlete_id: string) =>
     queryOptions({
       queryKey: ["athlete", athlete_id],

@@ -1767,6 +1767,47 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session-templates/level": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Step Level
+         * @description The same session a level down or up, kept nowhere.
+         */
+        post: operations["step_level"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{athlete_id}/session-preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Preview Session
+         * @description A session as an athlete would do it, kept nowhere: minutes, hard sets by region, what is
+         *     closed to them; while it is built it may lack something yet.
+         */
+        post: operations["preview_session"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session-templates/{template_id}/days/{day}": {
         parameters: {
             query?: never;
@@ -3520,6 +3561,14 @@ export interface components {
             model_version: string;
         };
         /**
+         * Blocks
+         * @description Groups of a session.
+         */
+        Blocks: {
+            /** Blocks */
+            blocks: components["schemas"]["ShapeBlockOf"][];
+        };
+        /**
          * BodyMeasurementOut
          * @description Body mass and stature on a day.
          */
@@ -4531,7 +4580,7 @@ export interface components {
         };
         /**
          * ExactlyOf
-         * @description What is asked of a slot; what is left out is as prescribed.
+         * @description What is asked of a set; what is left out is as prescribed.
          */
         ExactlyOf: {
             /**
@@ -4555,8 +4604,28 @@ export interface components {
              */
             tempo: string;
             /**
+             * Range
+             * @description Of a rep.
+             * @default
+             * @enum {string}
+             */
+            range: "" | "full" | "top half" | "bottom half" | "half, then full";
+            /**
+             * Sides
+             * @description Of what is done a side at a time.
+             * @default
+             * @enum {string}
+             */
+            sides: "" | "left" | "right" | "per side" | "alternating";
+            /**
+             * Attempt
+             * @description A try at something hard, which nobody fails.
+             * @default false
+             */
+            attempt: boolean;
+            /**
              * Bag
-             * @description kg, as the three below.
+             * @description kg, as the four below.
              * @default 0
              */
             bag: number;
@@ -4571,10 +4640,25 @@ export interface components {
              */
             hands: number;
             /**
+             * Ankles
+             * @default 0
+             */
+            ankles: number;
+            /**
              * Assistance
              * @default 0
              */
             assistance: number;
+            /**
+             * Values
+             * @description Of the form's parameters: heights in m, angles in degrees.
+             * @example {
+             *       "hand_height": 0.45
+             *     }
+             */
+            values?: {
+                [key: string]: number;
+            };
         };
         /**
          * Explained
@@ -4913,6 +4997,31 @@ export interface components {
             text: string;
         };
         /**
+         * FollowingOf
+         * @description What a set goes on to without a rest.
+         */
+        FollowingOf: {
+            /**
+             * Movement
+             * @description The same one if left out.
+             * @default
+             */
+            movement: string;
+            asked?: components["schemas"]["ExactlyOf"];
+            /**
+             * Pause
+             * @description Seconds to get there.
+             * @default 0
+             */
+            pause: number;
+            /**
+             * Every
+             * @description After every set, or after the last alone.
+             * @default true
+             */
+            every: boolean;
+        };
+        /**
          * ForGroup
          * @description Who does a session together.
          */
@@ -5123,6 +5232,19 @@ export interface components {
              * @example kg
              */
             unit: string;
+        };
+        /**
+         * InsteadOf
+         * @description If not this, then that.
+         */
+        InsteadOf: {
+            /**
+             * When
+             * @enum {string}
+             */
+            when: "kit missing" | "hurts" | "too easy";
+            /** Movement */
+            movement: string;
         };
         /**
          * InsteadOut
@@ -5388,6 +5510,24 @@ export interface components {
             counted: "reps" | "s" | "cm";
             reach: components["schemas"]["Explained"] | null;
             capacity: components["schemas"]["Explained"] | null;
+        };
+        /**
+         * LevelOf
+         * @description A session, and which way to step it.
+         */
+        LevelOf: {
+            /**
+             * Name
+             * @example After the get-out
+             */
+            name: string;
+            /** Blocks */
+            blocks: components["schemas"]["ShapeBlockOf"][];
+            /**
+             * Way
+             * @enum {string}
+             */
+            way: "easier" | "harder";
         };
         /**
          * LimitOut
@@ -5705,7 +5845,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster";
+            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster" | "part" | "attempt";
             /**
              * Side
              * @enum {string}
@@ -6748,7 +6888,7 @@ export interface components {
              * @default work
              * @enum {string}
              */
-            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster";
+            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster" | "part" | "attempt";
             /**
              * Side
              * @default
@@ -7963,6 +8103,18 @@ export interface components {
             };
         };
         /**
+         * Preview
+         * @description A session while it is built.
+         */
+        Preview: {
+            session: components["schemas"]["SessionSheet"] | null;
+            /**
+             * Lacks
+             * @description What it lacks to be one, '' where nothing.
+             */
+            lacks: string;
+        };
+        /**
          * ProblemDocument
          * @description An RFC 9457 problem document.
          */
@@ -8861,7 +9013,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster";
+            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster" | "part" | "attempt";
             /**
              * Side
              * @enum {string}
@@ -8877,6 +9029,22 @@ export interface components {
              * @description Turns it takes: once for each side, or once.
              */
             sides: number;
+            /**
+             * Counted
+             * @description As the movement is, if left out.
+             */
+            counted?: ("total" | "per side" | "alternating") | null;
+            /**
+             * Note
+             * @description Of the range, in words.
+             * @default
+             */
+            note: string;
+            /**
+             * Cues
+             * @description Its own, where it is another movement than its item.
+             */
+            cues?: string[];
         };
         /**
          * RunSheet
@@ -9429,7 +9597,7 @@ export interface components {
              * @default work
              * @enum {string}
              */
-            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster";
+            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster" | "part" | "attempt";
             /**
              * Side
              * @default
@@ -9554,7 +9722,7 @@ export interface components {
              */
             number?: number | null;
             /** Kind */
-            kind?: ("work" | "easy" | "drop" | "piece" | "single" | "cluster") | null;
+            kind?: ("work" | "easy" | "drop" | "piece" | "single" | "cluster" | "part" | "attempt") | null;
             /** Side */
             side?: ("" | "left" | "right") | null;
             /**
@@ -9691,7 +9859,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster";
+            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster" | "part" | "attempt";
             /**
              * Side
              * @enum {string}
@@ -9923,6 +10091,16 @@ export interface components {
              * @description Of each set, where they differ.
              */
             each?: components["schemas"]["ExactlyOf"][];
+            /**
+             * Followed By
+             * @description What its sets go on to without a rest.
+             */
+            followed_by?: components["schemas"]["FollowingOf"][];
+            /**
+             * Instead
+             * @description What is done in its place, in order.
+             */
+            instead?: components["schemas"]["InsteadOf"][];
         };
         /**
          * SolutionOut
@@ -10175,7 +10353,8 @@ export interface components {
          *
          *     Attributes:
          *         lower, bottom, press, top: seconds.
-         *         part: of a whole rep that is done: a rep of less range takes less of each.
+         *         part: of a whole rep that is done: a rep of less range takes less of each, and one that
+         *             goes half way before it goes all the way takes half as much again.
          */
         "Tempo-Input": {
             /**
@@ -10210,7 +10389,8 @@ export interface components {
          *
          *     Attributes:
          *         lower, bottom, press, top: seconds.
-         *         part: of a whole rep that is done: a rep of less range takes less of each.
+         *         part: of a whole rep that is done: a rep of less range takes less of each, and one that
+         *             goes half way before it goes all the way takes half as much again.
          */
         "Tempo-Output": {
             /**
@@ -20016,6 +20196,186 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadySession"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    step_level: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LevelOf"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Blocks"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    preview_session: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                athlete_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewOwnSession"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Preview"];
                 };
             };
             /** @description It is no request that can be read. */

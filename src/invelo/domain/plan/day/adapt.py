@@ -25,9 +25,9 @@ from invelo.domain.plan.prescription import Prescription
 from invelo.domain.plan.session.builder import notes_of
 from invelo.domain.plan.session.timeline import length
 from invelo.domain.plan.session.totals import hard_sets, torque_seconds, torques
-from invelo.domain.plan.session.trainee import Trainee
+from invelo.domain.plan.session.trainee import Trainee, in_its_place
 from invelo.domain.plan.session.warm_up import SHORT_SESSION, warm_up, within_short
-from invelo.domain.plan.session.work import Block, Item, Session, WorkSet, sets_of
+from invelo.domain.plan.session.work import Block, Item, Reason, Session, WorkSet, sets_of
 from invelo.domain.plan.substitutes import Substitute, substitutes
 from invelo.domain.training.log import PAIN_STOP
 
@@ -226,6 +226,9 @@ def _allowed(
     if not place and not missing:
         return item, None
     why = _why(place, today)
+    chosen = _as_chosen(item, trainee, today, "hurts" if place else "kit missing")
+    if chosen is not None:
+        return chosen, Change(item.name, chosen.name, why, "as the coach chose")
     for rung in item.easier:
         spared = today.bears(rung.movement, rung.modifiers, body)
         if not spared and today.has(rung.movement, rung.modifiers):
@@ -243,6 +246,19 @@ def _allowed(
         kept = "the same pattern" if one.same_pattern else "the region's hard sets"
         return other, Change(item.name, other.name, why, kept)
     return None, Change(item.name, "", f"{why} Nothing else for the same region is open today.")
+
+
+def _as_chosen(item: Item, trainee: Trainee, today: Today, when: Reason) -> Item | None:
+    """What the coach would have done in its place, the first that the day allows."""
+    for one in item.instead:
+        movement = catalogue().find_movement(one.movement)
+        own = movement.own(Modifiers())
+        if one.when != when or trainee.shut(movement, own):
+            continue
+        if today.bears(movement, own, trainee.body) or not today.has(movement, own):
+            continue
+        return in_its_place(item, movement, trainee, f"Today in place of {item.name}.")
+    return None
 
 
 def _why(place: str, today: Today) -> str:

@@ -83,9 +83,10 @@ def _given_back(whole: Session, now: Session, minutes: float) -> tuple[Session, 
     for item in sorted(now.items, key=lambda other: ROLES.index(other.role)):
         mine = before[item.key]
         rest = item.sets[0].rest
-        for count in range(len(item.sets) + 1, len(mine.sets) + 1):
+        for count in range(len(item.chains) + 1, len(mine.chains) + 1):
             sets = tuple(
-                replace(work_set, rest=min(work_set.rest, rest)) for work_set in mine.sets[:count]
+                replace(work_set, rest=min(work_set.rest, rest))
+                for work_set in mine.with_sets(count).sets
             )
             longer = now.with_items({item.key: replace(item, sets=sets)})
             if _minutes(longer) > minutes:
@@ -117,15 +118,11 @@ def _to_sets(role: Role, count: int) -> Cut:
     def cut(session: Session) -> Iterator[Session]:
         now = session
         for item in reversed(session.items):
-            if item.role == role and len(item.sets) > count:
-                now = now.with_items({item.key: _shortened(item, count)})
+            if item.role == role and len(item.chains) > count:
+                now = now.with_items({item.key: item.with_sets(count)})
                 yield now
 
     return cut
-
-
-def _shortened(item: Item, count: int) -> Item:
-    return replace(item, sets=item.sets[:count])
 
 
 def _gone(role: Role) -> Cut:

@@ -53,7 +53,7 @@ def rounds_of(format_: Format, items: Iterable[Item]) -> Block:
     if not wanted[0] <= len(given) <= wanted[1]:
         raise InputError(
             format_,
-            f"it has {len(given)} movements.",
+            f"it has {len(given)} movement{'' if len(given) == 1 else 's'}.",
             f"Give it {wanted[0]}."
             if wanted[0] == wanted[1]
             else f"Give it {wanted[0]} to {wanted[1]}.",
@@ -110,6 +110,17 @@ def drop_set(item: Item) -> Block:
     sets = (*item.sets[:-1], replace(last, rest=DROP_BREAK), *drops)
     names = ", ".join(drop.name for drop in drops)
     return Block("drop set", (replace(item, sets=sets),), words=f"the last set goes on: {names}")
+
+
+def drop_chain(item: Item) -> Block:
+    """A coach's own chain: what follows the last set goes on from it."""
+    sets = tuple(
+        replace(work_set, kind="drop") if work_set.kind == "part" else work_set
+        for work_set in item.sets
+    )
+    names = dict.fromkeys(work_set.name for work_set in sets if work_set.kind == "drop")
+    words = f"the last set goes on: {', '.join(names)}"
+    return Block("drop set", (replace(item, sets=sets),), words=words)
 
 
 def cluster(item: Item) -> Block:

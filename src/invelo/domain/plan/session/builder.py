@@ -5,24 +5,22 @@ athlete stands on, or a plain movement where they have no ladder of that family.
 one shape filled in for several people, each on their own rung.
 """
 
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
 from itertools import pairwise
 
 from invelo.domain.athlete.caution import BEFORE_A_SESSION, cautions_of
-from invelo.domain.biomechanics.body import AddedLoad
-from invelo.domain.biomechanics.setup import Assistance
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.errors import InputError
 from invelo.domain.plan.session import blocks
+from invelo.domain.plan.session.asking import asked_of, asked_set, chain_of, followed
 from invelo.domain.plan.session.order import interference
-from invelo.domain.plan.session.template import Exactly, SessionTemplate, ShapeBlock, Slot
+from invelo.domain.plan.session.template import SessionTemplate, ShapeBlock, Slot
 from invelo.domain.plan.session.timeline import length
 from invelo.domain.plan.session.trainee import Trainee
 from invelo.domain.plan.session.warm_up import warm_up
 from invelo.domain.plan.session.work import Block, Format, Item, Session, WorkSet
-from invelo.domain.strength.tempo import Tempo
 
 
 @dataclass(frozen=True)
@@ -56,13 +54,17 @@ def fill(slot: Slot, trainee: Trainee, kinds: frozenset[Kind] | None = None) -> 
     stand = trainee.within(stand, kinds) if stand else None
     if stand is not None:
         item = trainee.item(stand)
-        asked = asked_exactly(item.with_sets(slot.sets) if slot.sets else item, slot)
-        return _open(asked, trainee)
+        return _as_asked(item.with_sets(slot.sets) if slot.sets else item, slot, trainee)
     named = [catalogue().find_movement(other) for other in slot.movements]
+    own = [one.movement for one in slot.instead if one.when != "too easy"]
     for movement in named:
         if not trainee.shut(movement) and movement.takes(kinds):
-            loose = trainee.loose(movement, slot.purpose, slot.sets)
-            return _open(asked_exactly(loose, slot), trainee)
+            return _as_asked(trainee.loose(movement, slot.purpose, slot.sets), slot, trainee)
+    for movement in map(catalogue().find_movement, own):
+        if not trainee.shut(movement) and movement.takes(kinds):
+            why = f"In place of {named[0].name}, as the coach chose." if named else ""
+            loose = replace(trainee.loose(movement, slot.purpose, slot.sets), why=why)
+            return replace(_open(loose, trainee), instead=slot.instead)
     tried = ", ".join(other.name.lower() for other in named) or "nothing else is named"
     reasons = dict.fromkeys(
         trainee.why_closed[other.id] for other in named if other.id in trainee.why_closed
@@ -73,6 +75,16 @@ def fill(slot: Slot, trainee: Trainee, kinds: frozenset[Kind] | None = None) -> 
         + (f": {'; '.join(reasons)}." if reasons else "."),
         "Give a ladder of it, or take another session.",
     )
+
+
+def _as_asked(item: Item, slot: Slot, trainee: Trainee) -> Item:
+    """An item as the coach asks for it, that nothing closes.
+
+    Raises:
+        InputError: naming what closes it, or what its movement does not have.
+    """
+    asked = followed(asked_exactly(item, slot, trainee), slot.followed_by, trainee)
+    return replace(_open(asked, trainee), instead=slot.instead)
 
 
 def _open(item: Item, trainee: Trainee) -> Item:
@@ -88,35 +100,13 @@ def _open(item: Item, trainee: Trainee) -> Item:
     return item
 
 
-def asked_exactly(item: Item, slot: Slot) -> Item:
+def asked_exactly(item: Item, slot: Slot, trainee: Trainee) -> Item:
     """An item with what the coach asks of it, set by set, in place of what is prescribed."""
     if not slot.each:
-        return replace(item, sets=tuple(_exact_set(one, slot.asked) for one in item.sets))
+        return replace(item, sets=tuple(asked_set(slot.asked, one, trainee) for one in item.sets))
     last = len(item.sets) - 1
-    sets = (_exact_set(item.sets[min(i, last)], each) for i, each in enumerate(slot.each))
+    sets = (asked_set(each, item.sets[min(i, last)], trainee) for i, each in enumerate(slot.each))
     return replace(item, sets=tuple(sets))
-
-
-def _exact_set(work_set: WorkSet, asked: Exactly) -> WorkSet:
-    low = asked.low if asked.low is not None else work_set.low
-    high = asked.high if asked.high is not None else max(low, work_set.high)
-    modifiers = work_set.modifiers
-    if asked.tempo:
-        modifiers = replace(modifiers, tempo=Tempo.parse(asked.tempo))
-    if asked.bag or asked.belt or asked.hands:
-        load = AddedLoad(vest=asked.belt, bag=asked.bag, hands=asked.hands)
-        modifiers = replace(modifiers, added_load=load)
-    if asked.assistance:
-        modifiers = replace(modifiers, assistance=Assistance(asked.assistance))
-    return replace(
-        work_set,
-        low=min(low, high),
-        high=high,
-        rpe=asked.rpe if asked.rpe is not None else work_set.rpe,
-        rest=float(asked.rest) if asked.rest is not None else work_set.rest,
-        modifiers=modifiers,
-        open_end=work_set.open_end and asked.high is None,
-    )
 
 
 def with_rests(block: Block, shape: ShapeBlock) -> Block:
@@ -150,6 +140,8 @@ def block_of(format_: Format, items: Sequence[Item], rounds: int = 3) -> Block:
         case _:
             if len(items) != 1:
                 raise InputError(format_, f"it has {len(items)} movements.", "Give it one.")
+    if format_ == "drop set" and any(work_set.kind == "part" for work_set in items[0].sets):
+        return blocks.drop_chain(items[0])
     alone = {
         "straight sets": blocks.straight,
         "drop set": blocks.drop_set,
@@ -236,7 +228,7 @@ def notes_of(made: Sequence[Block]) -> tuple[str, ...]:
     return tuple(dict.fromkeys([*spoils, *whys]))
 
 
-def template_of(template_id: str, name: str, session: Session) -> SessionTemplate:
+def template_of(template_id: str, name: str, session: Session, trainee: Trainee) -> SessionTemplate:
     """A session as one to start from: each movement exactly as it stood, with its amounts, loads,
     tempo and rests; what the format adds by itself is left to it.
 
@@ -246,7 +238,7 @@ def template_of(template_id: str, name: str, session: Session) -> SessionTemplat
     shapes = tuple(
         ShapeBlock(
             block.format,
-            tuple(_slot_of(item, rests=not block.in_rounds) for item in block.items),
+            tuple(_slot_of(item, trainee, rests=not block.in_rounds) for item in block.items),
             between=block.between if block.in_rounds else None,
             round_rest=block.round_rest if block.in_rounds else None,
             work=block.window[0] if block.window else None,
@@ -259,29 +251,33 @@ def template_of(template_id: str, name: str, session: Session) -> SessionTemplat
     return SessionTemplate(template_id, name, "own", "bar and bands", shapes)
 
 
-def _slot_of(item: Item, *, rests: bool) -> Slot:
-    each = tuple(_asked_of(one, rests) for one in item.sets if one.kind == "work")[:12]
-    asked = each[0] if each else _asked_of(item.main, rests)
+def _slot_of(item: Item, trainee: Trainee, *, rests: bool) -> Slot:
+    """Each set as it stood; what followed one without a rest follows it again."""
+    each = tuple(
+        asked_of(one, trainee, rests=rests)
+        for one in _with_last_rests(item)
+        if one.kind in ("work", "attempt")
+    )[:12]
+    asked = each[0] if each else asked_of(item.main, trainee, rests=rests)
     differ = each if len(set(each)) > 1 else ()
-    family, sets = item.movement.family, max(1, len(each))
-    return Slot(family, (item.movement.id,), "strength", sets, True, asked, differ)
-
-
-def _asked_of(work_set: WorkSet, rests: bool) -> Exactly:
-    load = work_set.modifiers.added_load
-    assistance = work_set.modifiers.assistance
-    tempo = str(work_set.modifiers.tempo)
-    return Exactly(
-        work_set.low,
-        max(work_set.low, work_set.high),
-        work_set.rpe,
-        int(work_set.rest) if rests else None,
-        "" if tempo == "1-0-1-0" else tempo,
-        load.bag,
-        load.vest,
-        load.hands,
-        assistance.kg if assistance else 0.0,
+    sets = max(1, len(each))
+    return Slot(
+        item.movement.family,
+        (item.movement.id,),
+        "strength",
+        sets,
+        True,
+        asked,
+        differ,
+        chain_of(item, trainee),
+        item.instead,
     )
+
+
+def _with_last_rests(item: Item) -> Iterator[WorkSet]:
+    """Sets with the rest that comes once all that follows them is done."""
+    for work_set, *parts in item.chains:
+        yield replace(work_set, rest=parts[-1].rest) if parts else work_set
 
 
 def group(shape: SessionTemplate, people: Sequence[Trainee]) -> GroupSession:

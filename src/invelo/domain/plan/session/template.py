@@ -6,8 +6,14 @@ from typing import Literal
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.errors import InputError, require_within
 from invelo.domain.plan.prescription import Purpose
-from invelo.domain.plan.session.work import Format
-from invelo.domain.strength.tempo import Tempo
+from invelo.domain.plan.session.exactly import (
+    MOST_FOLLOWING,
+    MOST_SECONDS,
+    NOTHING_EXACT,
+    Exactly,
+    Following,
+)
+from invelo.domain.plan.session.work import Format, Instead
 
 ShapeKind = Literal[
     "push",
@@ -35,55 +41,6 @@ KINDS_OF: dict[ShapeKit, frozenset[Kind] | None] = {
 """What each kind of kit holds; a wall is everywhere (ours)."""
 
 
-MOST_SECONDS = 600
-"""The longest rest, and the longest work window, s."""
-
-
-@dataclass(frozen=True)
-class Exactly:
-    """What a coach asks of a slot instead of what the athlete's own prescription would; what is
-    left out is as prescribed.
-
-    Attributes:
-        low, high: reps, seconds or centimetres.
-        rpe: target, 1 to 10.
-        rest: seconds after a set.
-        tempo: lower-hold-press-hold, s.
-        bag, belt, hands, assistance: kg.
-    """
-
-    low: int | None = None
-    high: int | None = None
-    rpe: float | None = None
-    rest: int | None = None
-    tempo: str = ""
-    bag: float = 0.0
-    belt: float = 0.0
-    hands: float = 0.0
-    assistance: float = 0.0
-
-    def __post_init__(self) -> None:
-        """Check ranges."""
-        for field, value in (("range's foot", self.low), ("range's top", self.high)):
-            if value is not None:
-                require_within(field, value, 1, 3600, "")
-        if self.low is not None and self.high is not None and self.low > self.high:
-            raise InputError(
-                "range's top", "it lies under the range's foot.", "Give the larger second."
-            )
-        if self.rpe is not None:
-            require_within("effort", self.rpe, 1, 10, "")
-        if self.rest is not None:
-            require_within("rest", self.rest, 0, MOST_SECONDS, "s")
-        if self.tempo:
-            Tempo.parse(self.tempo)
-        for name in ("bag", "belt", "hands", "assistance"):
-            require_within(name, getattr(self, name), 0, 150, "kg")
-
-
-NOTHING_EXACT = Exactly()
-
-
 @dataclass(frozen=True)
 class Slot:
     """A place in a shape.
@@ -96,6 +53,8 @@ class Slot:
         exact: whether it is the first open one of the movements whatever ladder they are on.
         asked: what is asked of it, where the coach says so.
         each: the same of each set, where they differ; as many sets as it is long.
+        followed_by: what its sets go on to without a rest.
+        instead: what is done in its place, and when, in order.
     """
 
     family: str
@@ -105,6 +64,16 @@ class Slot:
     exact: bool = False
     asked: Exactly = NOTHING_EXACT
     each: tuple[Exactly, ...] = ()
+    followed_by: tuple[Following, ...] = ()
+    instead: tuple[Instead, ...] = ()
+
+    def __post_init__(self) -> None:
+        """Refuse a chain without an end."""
+        require_within("what follows", len(self.followed_by), 0, MOST_FOLLOWING, "parts")
+
+
+CHAINED: tuple[Format, ...] = ("straight sets", "drop set", "pair", "triple", "circuit")
+"""Formats whose sets may go on to something without a rest."""
 
 
 @dataclass(frozen=True)
@@ -145,6 +114,12 @@ class ShapeBlock:
         if self.work is not None and self.format != "interval":
             raise InputError(
                 "work window", f"a {self.format} has none.", "Choose intervals, or leave it out."
+            )
+        if self.format not in CHAINED and any(slot.followed_by for slot in self.slots):
+            raise InputError(
+                "what follows",
+                f"a {self.format} goes on by its own rule.",
+                f"Choose one of {', '.join(CHAINED)}, or let nothing follow.",
             )
         in_rounds = self.format in ("pair", "triple", "circuit", "interval", "pre-tire")
         asked = [one for slot in self.slots for one in (slot.asked, *slot.each)]

@@ -19,6 +19,9 @@ EXERCISE_REST = 90.0
 BRISK, LATE = 3.0, 10.0
 """Seconds by which each rest and change-over may be cut short or overrun (ours)."""
 
+UNBROKEN = frozenset({"drop", "piece", "cluster", "part"})
+"""Kinds of sets that go on from the one before, without a count-in."""
+
 Kind = Literal["rig_change", "count in", "work", "change sides", "rest", "change over"]
 
 
@@ -92,22 +95,27 @@ def _in_turn(block: Block, amount: Amount) -> Iterator[Piece]:
 
 def _in_rounds(block: Block, amount: Amount) -> Iterator[Piece]:
     for round_ in range(block.rounds):
-        there = [item for item in block.items if round_ < len(item.sets)]
+        there = [item for item in block.items if round_ < len(item.chains)]
         for place, item in enumerate(there):
+            first = sum(len(chain) for chain in item.chains[:round_])
+            last = first + len(item.chains[round_]) - 1
             if block.window:
                 work, off = block.window
-                yield work * item.sets[round_].sides, "work", item.key, round_, 0
-                yield off, "change over", item.key, round_, 0
+                yield work * item.sets[first].sides, "work", item.key, first, 0
+                yield off, "change over", item.key, first, 0
                 continue
-            yield from _set(item, round_, amount)
+            for number in range(first, last + 1):
+                yield from _set(item, number, amount)
+                if number < last and item.sets[number].rest:
+                    yield item.sets[number].rest, "rest", item.key, number, 0
             ends = place == len(there) - 1
             seconds = block.round_rest if ends else block.between
-            yield seconds, "rest" if ends else "change over", item.key, round_, 0
+            yield seconds, "rest" if ends else "change over", item.key, last, 0
 
 
 def _set(item: Item, number: int, amount: Amount) -> Iterator[Piece]:
     work_set = item.sets[number]
-    if work_set.kind not in ("drop", "piece", "cluster"):
+    if work_set.kind not in UNBROKEN:
         yield COUNT_IN, "count in", item.key, number, 0
     for side in range(work_set.sides):
         if side:

@@ -283,6 +283,20 @@ class Trainee:
         return easy_item(f"check:{check.id}", movement, sets, amount, why)
 
 
+def in_its_place(item: Item, movement: Movement, trainee: Trainee, why: str) -> Item:
+    """Another movement in an item's place: as many sets, as much where it is counted alike."""
+    loose = trainee.loose(movement, "strength", max(1, len(item.chains)))
+    main = item.main
+    alike = movement.unit == main.unit
+    sets = tuple(
+        replace(one, low=main.low, high=main.high, rpe=main.rpe, rest=main.rest)
+        if alike
+        else replace(one, rpe=main.rpe, rest=main.rest)
+        for one in loose.sets
+    )
+    return replace(item, name=loose.name, sets=sets, easier=(), rig=loose.rig, why=why)
+
+
 def easy_item(key: str, movement: Movement, sets: int, amount: int, why: str) -> Item:
     """Balance or mobility work: light sets of reps or seconds, with little rest."""
     prescription = Prescription(sets, amount, amount, 15, 4.0, movement.unit)

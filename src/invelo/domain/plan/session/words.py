@@ -1,10 +1,13 @@
 """Sets and sessions in words, the same on screen, in print and in files."""
 
 import re
+from dataclasses import replace
 from itertools import groupby
 
 from invelo.domain.plan.session.needed import load_words
 from invelo.domain.plan.session.work import Block, Item, WorkSet
+from invelo.domain.strength.tempo import HALF_THEN_FULL
+from invelo.domain.training.log import SetKind
 
 
 def set_words(work_set: WorkSet) -> str:
@@ -17,7 +20,7 @@ def set_words(work_set: WorkSet) -> str:
         counted = f", {work_set.side} only"
     else:
         counted = {"total": "", "per side": " a side", "alternating": " alternating"}[
-            work_set.movement.counted
+            work_set.counted
         ]
     return f"{amount}{unit}{counted}"
 
@@ -33,14 +36,41 @@ def sets_words(item: Item, *, rests: bool = True) -> tuple[str, ...]:
 
 
 def _told(work_set: WorkSet, count: int, rests: bool) -> str:
-    what = {"easy": "easy ", "drop": "go on: ", "single": "top single: ", "piece": "piece "}
-    kind = "then " if work_set.kind == "cluster" else what.get(work_set.kind, "")
+    kind = BEFORE_KIND.get(work_set.kind, "")
+    if work_set.kind == "part":
+        kind += f"{work_set.name} "
     tempo = ""
-    if work_set.unit == "reps" and str(work_set.modifiers.tempo) != "1-0-1-0":
-        tempo = f", tempo {work_set.modifiers.tempo}"
+    if work_set.unit == "reps":
+        plain = replace(work_set.modifiers.tempo, part=1.0)
+        tempo = "" if str(plain) == "1-0-1-0" else f", tempo {plain}"
+        tempo += range_words(work_set)
     loads = "".join(f", {words}" for words in load_words(work_set) if not _named(words, work_set))
     rest = f", rest {clock(work_set.rest)}" if work_set.rest and rests else ""
     return f"{kind}{count} × {set_words(work_set)}{loads}{tempo}, effort {work_set.rpe:g}{rest}"
+
+
+BEFORE_KIND: dict[SetKind, str] = {
+    "easy": "easy ",
+    "drop": "go on: ",
+    "single": "top single: ",
+    "piece": "piece ",
+    "cluster": "then ",
+    "part": "straight on: ",
+    "attempt": "attempt: ",
+}
+"""What is said before a set that is no ordinary one."""
+
+
+def range_words(work_set: WorkSet) -> str:
+    """How much of the range a rep takes, where it is not all of it."""
+    modifiers = work_set.modifiers
+    if modifiers.tempo.part == HALF_THEN_FULL:
+        return ", half then full counts as one"
+    if modifiers.range >= 1.0:
+        return ""
+    return f", {modifiers.range:.0%} of the range".replace("%", " %") + (
+        " from the far end" if modifiers.from_end else ""
+    )
 
 
 def _named(words: str, work_set: WorkSet) -> bool:

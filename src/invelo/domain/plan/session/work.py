@@ -10,7 +10,7 @@ from typing import Literal
 
 from invelo.domain.catalogue.movement import Modifiers, Movement
 from invelo.domain.ladder.rung import Rung
-from invelo.domain.plan.prescription import Prescription, Unit
+from invelo.domain.plan.prescription import Counted, Prescription, Unit
 from invelo.domain.training.log import OneSide, SetKind
 
 Role = Literal["preparation", "skill", "strength", "small"]
@@ -52,6 +52,10 @@ SMALL_FAMILIES = frozenset(
 )
 """Families that come last (common practice: small muscles last; a tired trunk spoils the rest)."""
 
+SideRule = Literal["", "left", "right", "per side", "alternating"]
+"""One side alone, one after the other, or in turn with the lead swapped halfway; '' as the movement
+is counted."""
+
 JUMPS = 5
 """Jumps of a set (common practice: few, each landed still)."""
 
@@ -66,6 +70,10 @@ def role_of(movement: Movement) -> Role:
     if movement.rest == "skill":
         return "skill"
     return "small" if movement.family in SMALL_FAMILIES else "strength"
+
+
+FOLLOWING: frozenset[SetKind] = frozenset({"drop", "part"})
+"""Kinds of sets that go on from the one before."""
 
 
 @dataclass(frozen=True)
@@ -89,10 +97,12 @@ class WorkSet:
         rpe: target, 1–10.
         rest: seconds after it.
         kind: an ordinary set, an easy one, one that is dropped to, a piece of a broken hold, a top
-            single, or one that finishes a range after a few breaths.
+            single, one that finishes a range after a few breaths, a part that follows the set
+            before it without a rest, or an attempt, which nobody fails.
         share: of a hard set that it counts as in a region's total.
         side: the one side it is done on, '' for both; of what is counted per side.
         open_end: whether it goes on to its end, whatever the top.
+        turns: how the sides take turns where a coach says so, '' as the movement is counted.
     """
 
     name: str
@@ -106,6 +116,7 @@ class WorkSet:
     share: float = 1.0
     side: OneSide = ""
     open_end: bool = False
+    turns: Literal["", "per side", "alternating"] = ""
 
     def on(self, rung: Rung) -> "WorkSet":
         """The same set on another rung."""
@@ -117,6 +128,11 @@ class WorkSet:
         return self.movement.unit
 
     @property
+    def counted(self) -> Counted:
+        """How it is counted: as the coach says, or as the movement is."""
+        return self.turns or self.movement.counted
+
+    @property
     def amount(self) -> float:
         """The middle of the target."""
         return (self.low + self.high) / 2
@@ -126,9 +142,9 @@ class WorkSet:
         unit = {"reps": "", "s": " s", "cm": " cm"}[self.unit]
         if self.side:
             return Count(amount, amount, amount, f"{amount:g}{unit}, {self.side} only")
-        if self.movement.counted == "per side":
+        if self.counted == "per side":
             return Count(amount, amount, 2 * amount, f"{amount:g}{unit} a side")
-        if self.movement.counted == "alternating":
+        if self.counted == "alternating":
             words = f"{amount:g}{unit} alternating, lead swapped halfway"
             return Count(amount, amount / 2, amount, words)
         return Count(amount, amount / 2, amount, f"{amount:g}{unit}")
@@ -136,13 +152,13 @@ class WorkSet:
     @property
     def sides(self) -> int:
         """How many times it is done: once for each side, or once."""
-        return 2 if self.movement.counted == "per side" and not self.side else 1
+        return 2 if self.counted == "per side" and not self.side else 1
 
     def seconds_on(self, side: Literal["left", "right"]) -> float:
         """Time at work of one side, s, of what tells its sides apart; 0 of the rest."""
-        if self.movement.counted == "total" or self.side not in ("", side):
+        if self.counted == "total" or self.side not in ("", side):
             return 0.0
-        return self.seconds(self.amount) / (2 if self.movement.counted == "alternating" else 1)
+        return self.seconds(self.amount) / (2 if self.counted == "alternating" else 1)
 
     def seconds(self, amount: float) -> float:
         """Time at work of one side's turn, s."""
@@ -178,6 +194,23 @@ class Rig:
         return self.what
 
 
+Reason = Literal["kit missing", "hurts", "too easy"]
+REASONS: tuple[Reason, ...] = ("kit missing", "hurts", "too easy")
+
+
+@dataclass(frozen=True)
+class Instead:
+    """If not this, then that: a coach's own choice, before any the product makes.
+
+    Attributes:
+        when: it is taken.
+        movement: id of what is done then.
+    """
+
+    when: Reason
+    movement: str
+
+
 @dataclass(frozen=True)
 class Item:
     """A movement of a session, with all its sets.
@@ -191,6 +224,7 @@ class Item:
         rig: what is set up for it.
         goal: of its ladder, '' for none.
         why: how it came to differ from what the ladder says, '' where it does not.
+        instead: what a coach would have done in its place, in order.
     """
 
     key: str
@@ -201,6 +235,7 @@ class Item:
     rig: Rig = Rig()
     goal: str = ""
     why: str = ""
+    instead: tuple[Instead, ...] = ()
 
     @property
     def main(self) -> WorkSet:
@@ -212,9 +247,20 @@ class Item:
         """What it is."""
         return self.main.movement
 
+    @property
+    def chains(self) -> tuple[tuple[WorkSet, ...], ...]:
+        """Its sets, each with what follows it without a rest."""
+        found: list[tuple[WorkSet, ...]] = []
+        for work_set in self.sets:
+            if work_set.kind in FOLLOWING and found:
+                found[-1] = (*found[-1], work_set)
+            else:
+                found.append((work_set,))
+        return tuple(found)
+
     def with_sets(self, count: int) -> "Item":
-        """The same with this many sets, the last ones gone."""
-        return replace(self, sets=self.sets[:count])
+        """The same with this many sets and what follows them, the last ones gone."""
+        return replace(self, sets=tuple(one for chain in self.chains[:count] for one in chain))
 
 
 @dataclass(frozen=True)
@@ -254,7 +300,7 @@ class Block:
     @property
     def rounds(self) -> int:
         """How many."""
-        return max(len(item.sets) for item in self.items) if self.in_rounds else 1
+        return max(len(item.chains) for item in self.items) if self.in_rounds else 1
 
 
 @dataclass(frozen=True)

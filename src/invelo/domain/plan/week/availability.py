@@ -7,7 +7,7 @@ from datetime import date, timedelta
 from invelo.domain.athlete.person import Person
 from invelo.domain.catalogue.movement import Muscle
 from invelo.domain.errors import InputError, require_within
-from invelo.domain.plan.session.plan_overrides import NOTHING_BY_HAND, ByHand
+from invelo.domain.plan.plan_overrides import NOTHING_BY_HAND, ByHand
 from invelo.domain.plan.week.advice import DaysAdvice
 from invelo.domain.plan.week.course import BUILDING, EASED, EASY_EVERY, CourseWeek, course
 from invelo.domain.plan.week.problem import STRESSFUL_LIMIT, USUAL_WEIGHTS, Day, Pin, Weights

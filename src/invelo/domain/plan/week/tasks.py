@@ -12,9 +12,9 @@ from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Muscle
 from invelo.domain.errors import InputError
 from invelo.domain.plan.methods import WAVE
+from invelo.domain.plan.plan_overrides import NOTHING_BY_HAND, ByHand
 from invelo.domain.plan.prescription import Level, Purpose
 from invelo.domain.plan.session.order import leans_on
-from invelo.domain.plan.session.plan_overrides import NOTHING_BY_HAND, ByHand
 from invelo.domain.plan.session.timeline import ends_at, timeline
 from invelo.domain.plan.session.totals import balance, hard_sets
 from invelo.domain.plan.session.trainee import Stand, Trainee

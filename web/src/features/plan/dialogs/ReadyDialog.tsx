@@ -13,9 +13,9 @@ import { Wrong } from "../../../common/ui/Wrong";
 import { told } from "../../../common/units/figures";
 import { VOCABULARY } from "../../../common/vocabulary";
 import { type Availability, availabilityOf, keepAvailability, withExtra } from "../availability";
+import { BuildDialog } from "../builder/BuildDialog";
 import type { Draft, Sheet } from "../plan";
 import { SessionView } from "../SessionView";
-import { BuildDialog } from "./BuildDialog";
 
 type Ready = Schema["ReadySession"];
 
@@ -41,6 +41,7 @@ export function ReadyDialog({ sheet, draft, day, keep, onClose }: Props) {
   if (building)
     return (
       <BuildDialog
+        athleteId={sheet.athlete_id}
         from={building.blocks ?? []}
         own={building.id && building.name ? { id: building.id, name: building.name } : undefined}
         onClose={() => build(null)}

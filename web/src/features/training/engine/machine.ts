@@ -35,7 +35,7 @@ export function itemOf(run: Running, key: string): Item | undefined {
 
 export const blockOf = (run: Running, event: Event) => run.sheet.blocks[event.block];
 
-const PLANNED: RunSet["kind"][] = ["work", "single", "piece", "cluster"];
+const PLANNED: RunSet["kind"][] = ["work", "single", "piece", "cluster", "attempt"];
 
 /** The choice that an item is done by instead of what was planned. */
 export function swapOf(run: Running, item: Item): Choice | undefined {
@@ -132,10 +132,49 @@ function worked(
         };
   if (event.side === 1 && set.sides === 2) return { ...run, firstSide: count };
   const second = event.side === 2 && set.sides === 2;
+  if (!second && countedOf(item, set) === "alternating" && item.counted === "per side")
+    return left(
+      run,
+      {
+        item,
+        set,
+        number: event.set,
+        counts: halves(count),
+        sides: sidesOf(item),
+        at: means.told(now),
+      },
+      means,
+    );
   // a second side done again after the set was logged stands by itself
-  const counts = second && run.firstSide ? [run.firstSide, count] : [count];
-  const sides = second ? sidesOf(item).slice(-counts.length) : [set.side];
+  const both = second && run.firstSide ? [run.firstSide, count] : [count];
+  const summed = second && item.counted === "alternating";
+  const counts = summed ? [together(both)] : both;
+  const sides = summed ? [set.side] : second ? sidesOf(item).slice(-counts.length) : [set.side];
   return left(run, { item, set, number: event.set, counts, sides, at: means.told(now) }, means);
+}
+
+/** How a set's sides take turns: as was asked, or as the movement is counted. */
+export const countedOf = (item: Item, set: RunSet) => set.counted || item.counted;
+
+/** What was done in turns belongs to both sides, the first the odd one. */
+function halves({ amount, partial, faults, counted }: Count): Count[] {
+  return [Math.ceil(amount / 2), Math.floor(amount / 2)].map((half, at) => ({
+    amount: half,
+    partial: at ? Math.floor(partial / 2) : Math.ceil(partial / 2),
+    faults,
+    counted,
+  }));
+}
+
+/** Both sides of what is counted in all. */
+function together(counts: Count[]): Count {
+  const last = counts.at(-1);
+  return {
+    amount: counts.reduce((sum, { amount }) => sum + amount, 0),
+    partial: counts.reduce((sum, { partial }) => sum + partial, 0),
+    faults: [...new Set(counts.flatMap(({ faults }) => faults))],
+    counted: last?.counted ?? "by hand",
+  };
 }
 
 /** The sides of an item in the order they are done. */

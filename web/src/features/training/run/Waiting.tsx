@@ -1,7 +1,7 @@
 /** Between sets: rest, count-in, changing sides or places; always with what comes next. */
 import { Button } from "../../../common/ui/Button";
 import { asked, clock } from "../../../common/units/figures";
-import { blockOf, byClock, itemOf, setOf, upcoming } from "../engine/machine";
+import { blockOf, byClock, countedOf, itemOf, setOf, upcoming } from "../engine/machine";
 import type { Event, Running } from "../engine/types";
 
 interface Props {
@@ -75,7 +75,7 @@ function Next({ run }: { run: Running }) {
     <div>
       <p className="font-head text-3xl">
         Next: {set.what.name}, {asked(set)}
-        {item.counted === "per side" && " a side"}
+        {countedOf(item, set) === "per side" && " a side"}
       </p>
       <p className="text-lg text-faint">
         set {next[1].set + 1} of {item.sets.length}

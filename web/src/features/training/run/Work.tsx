@@ -3,7 +3,7 @@ import { useState } from "react";
 import { useKeys } from "../../../app/keys";
 import { Button } from "../../../common/ui/Button";
 import { asked, clock } from "../../../common/units/figures";
-import { blockOf, itemOf, setOf } from "../engine/machine";
+import { blockOf, countedOf, itemOf, setOf } from "../engine/machine";
 import type { Along, Event, Item, Running, RunSet } from "../engine/types";
 import { Hold } from "./Hold";
 import { type Seen, Sensor } from "./Sensor";
@@ -34,6 +34,7 @@ export function Work({ along, run, event, seconds, onDone, onEntry }: Props) {
   return (
     <section aria-label="The set">
       <Heading item={item} set={set} event={event} run={run} />
+      {countedOf(item, set) === "alternating" && <Lead half={seconds >= event.seconds / 2} />}
       {block.clocked ? (
         <Window left={event.seconds - seconds} />
       ) : what.unit === "reps" ? (
@@ -60,7 +61,7 @@ export function Work({ along, run, event, seconds, onDone, onEntry }: Props) {
           Count by a sensor …
         </Button>
       )}
-      <Mind item={item} />
+      <Mind item={item} cues={set.cues?.length ? set.cues : item.cues} />
     </section>
   );
 }
@@ -70,6 +71,8 @@ const KINDS: Partial<Record<RunSet["kind"], string>> = {
   drop: "Drop to",
   piece: "A piece of the hold",
   cluster: "After a few breaths, to finish the range",
+  part: "Straight on, without a rest",
+  attempt: "An attempt; nobody fails it",
   single: "Top single",
 };
 
@@ -90,11 +93,30 @@ function Heading(props: { item: Item; set: RunSet; event: Event; run: Running })
       <h1 className="text-4xl leading-none sm:text-6xl">{set.what.name}</h1>
       <p className="pt-1 font-head text-5xl font-semibold sm:text-6xl">
         {asked(set)}
+        {!side && SIDES[countedOf(item, set)]}
         {side && <span className="pl-3 uppercase">{side}</span>}
         <span className="pl-3 text-2xl font-medium text-faint">effort {set.rpe}</span>
       </p>
+      {set.note && <p className="text-xl">{set.note}</p>}
       {set.open_end && <p className="text-xl">As many clean ones as there are.</p>}
     </>
+  );
+}
+
+const SIDES: Partial<Record<Item["counted"], string>> = {
+  "per side": " a side",
+  alternating: " alternating",
+};
+
+/** Who leads changes halfway; it is said then, once for each half. */
+function Lead({ half }: { half: boolean }) {
+  return (
+    <p
+      role="status"
+      className={`py-1 font-head text-3xl ${half ? "bg-ready px-2 text-sheet" : ""}`}
+    >
+      {half ? "Swap the lead: the other side begins each turn" : "In turn; the lead swaps halfway"}
+    </p>
   );
 }
 
@@ -112,7 +134,7 @@ function Window({ left }: { left: number }) {
   );
 }
 
-function Mind({ item }: { item: Item }) {
+function Mind({ item, cues }: { item: Item; cues: string[] }) {
   return (
     <ul className="pt-3 text-lg">
       {item.notes.map((note) => (
@@ -120,7 +142,7 @@ function Mind({ item }: { item: Item }) {
           {note}
         </li>
       ))}
-      {item.cues.map((cue) => (
+      {cues.map((cue) => (
         <li key={cue} className="pt-1 pl-3">
           {cue}
         </li>

@@ -36,7 +36,7 @@ from invelo.api.equipment import bands, kit, load_cell
 from invelo.api.ladder import files as ladder_files
 from invelo.api.ladder import prescription, workshop
 from invelo.api.ladder import routes as ladder
-from invelo.api.plan import daily_minimum, planning, sessions, week, week_files
+from invelo.api.plan import classes, daily_minimum, planning, sessions, week, week_files
 from invelo.api.review import files as review_files
 from invelo.api.review import routes as review
 from invelo.api.review import trends
@@ -124,6 +124,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
         planning,
         week_files,
         sessions,
+        classes,
         daily_minimum,
         link,
         check_in,

@@ -260,6 +260,19 @@ def test_a_class_is_put_on_everyones_day_at_once_each_on_their_own_rung(
         assert session["day"] == today
 
 
+def test_who_has_no_ladder_yet_comes_to_a_class_as_well(coach: Coach) -> None:
+    person = coach.enrols(name="Bo Lind")["id"]
+    today = coach.clock().date().isoformat()
+    coach.put(f"/api/session-templates/push-none/days/{today}", athletes=[person])
+    stands = coach.get(f"/api/athletes/{person}/days/{today}/session")
+    assert stands["session"]["name"] == "Push, without kit"
+    (along,) = coach.get(f"/api/athletes/{person}/floor")["sessions"]
+    assert along["name"].endswith(": Push, without kit")
+    clock = coach.get(f"/api/session-templates/push-none/class-clock?athletes={person}")
+    assert clock["people"] == ["Bo Lind"]
+    assert {turn["kind"] for turn in clock["turns"]} >= {"warm-up", "work", "rest"}
+
+
 def test_a_class_sheet_names_everyone_and_what_to_fetch(coach: Coach, athlete: str) -> None:
     other = coach.enrols(name="Bo Lind")["id"]
     coach.gives_ladder(other, reps=2)

@@ -10,6 +10,7 @@ from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.errors import InputError
 from invelo.domain.plan.day.fit import ORDER_OF_CUTS, fit
+from invelo.domain.plan.group.group import group
 from invelo.domain.plan.plan_overrides import (
     NOTHING_BY_HAND,
     ByHand,
@@ -17,7 +18,7 @@ from invelo.domain.plan.plan_overrides import (
     OwnSet,
     Together,
 )
-from invelo.domain.plan.session.builder import cautions, group, session_of
+from invelo.domain.plan.session.builder import cautions, session_of
 from invelo.domain.plan.session.template import Exactly, SessionTemplate, ShapeBlock, Slot
 from invelo.domain.plan.session.timeline import ends_at, length, timeline
 from invelo.domain.plan.session.work import Item, WorkSet
@@ -115,10 +116,10 @@ def test_a_group_does_one_shape_each_on_their_own_rung() -> None:
     strong = replace(trainee(stand("b", "push-up", "archer-push-up", at=1)), name="Cy")
     shape = next(one for one in catalogue().session if one.id == "push-none")
     made = group(shape, [beginner, strong])
-    names = {who: session.items[0].name for who, session in made.sessions}
+    names = {part.name: part.session.items[0].name for part in made.parts}
     assert names == {"Bo": "Knee push-up", "Cy": "Archer push-up"}
-    assert made.minutes == max(length(session).likely for _, session in made.sessions)
-    formats = [[block.format for block in session.blocks] for _, session in made.sessions]
+    assert made.minutes == max(length(part.session).likely for part in made.parts)
+    formats = [[block.format for block in part.session.blocks] for part in made.parts]
     assert formats[0] == formats[1]
 
 
@@ -128,8 +129,8 @@ def test_what_is_closed_to_one_of_a_group_is_left_out_for_them_alone() -> None:
     )
     shape = next(one for one in catalogue().session if one.id == "push-none")
     made = group(shape, [closed, PLAIN])
-    assert len(made.sessions[0][1].items) == len(made.sessions[1][1].items) - 1
-    assert any("vertical push" in note for note in made.sessions[0][1].notes)
+    assert len(made.parts[0].session.items) == len(made.parts[1].session.items) - 1
+    assert any("vertical push" in note for note in made.parts[0].session.notes)
     with pytest.raises(InputError, match="nobody"):
         group(shape, [])
 

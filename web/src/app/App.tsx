@@ -14,6 +14,7 @@ const Ladder = lazy(() => import("../features/ladder/Ladder"));
 const Bench = lazy(() => import("../features/bench/Bench"));
 const Week = lazy(() => import("../features/plan/Week"));
 const Floor = lazy(() => import("../features/training/floor/Floor"));
+const ClassClock = lazy(() => import("../features/training/class/ClassClock"));
 const ByHand = lazy(() => import("../features/training/floor/ByHand"));
 const Open = lazy(() => import("../features/training/phone/Open"));
 const Phone = lazy(() => import("../features/training/phone/Phone"));
@@ -63,6 +64,7 @@ function Coached() {
             <Route path="/bench/:ladderId?" element={<Bench />} />
             <Route path="/week/:athleteId?" element={<Week />} />
             <Route path="/floor/:athleteId?" element={<Floor />} />
+            <Route path="/class/:templateId" element={<ClassClock />} />
             <Route path="/floor/:athleteId/by-hand" element={<ByHand />} />
             <Route path="/review/:ladderId/:view?" element={<Review />} />
             <Route path="*" element={<Navigate to="/squad" replace />} />

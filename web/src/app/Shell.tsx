@@ -14,7 +14,7 @@ export function Shell({ coach, children }: { coach: Schema["SignedIn"]; children
   const [sheet, turnSheet] = useSheet();
   const [keysOpen, setKeysOpen] = useState(false);
   const [, name = "", thing = ""] = pathname.split("/");
-  const ladder = ["intake", "week", "floor"].includes(name) ? "" : thing;
+  const ladder = ["intake", "week", "floor", "class"].includes(name) ? "" : thing;
   useEffect(() => {
     if (ladder) pickedLadder.set(ladder);
   }, [ladder]);

@@ -1,6 +1,5 @@
 """Sessions: to start from, for one or for a group, and a day adapted to what it allows."""
 
-from collections.abc import Iterable
 from datetime import date
 from typing import Annotated, Literal
 from uuid import UUID, uuid4
@@ -9,21 +8,18 @@ from fastapi import APIRouter, Query, Response
 from pydantic import Field
 
 from invelo.api.common.context import Coach, Database, Now, moment_for
-from invelo.api.common.files import Paper, file_answer
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import OurDay, ResponseModel
 from invelo.api.plan.session_schemas import AdaptedSheet, SessionSheet, adapted_of, sheet_of
 from invelo.api.plan.slots import ShapeBlockOf
 from invelo.db import access
 from invelo.db.queries import plan_rows
-from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.catalogue.movement import StressedJoint
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.errors import InputError
 from invelo.domain.plan.day import fit
 from invelo.domain.plan.day.adapt import Today, adapt
 from invelo.domain.plan.session import builder, level, template
-from invelo.domain.plan.session.trainee import Trainee
 from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.strict import StrictModel
 from invelo.services.plan import sessions, trainee, week
@@ -87,28 +83,6 @@ class NameOf(StrictModel):
     """What it is called."""
 
     name: str = Field(max_length=80, examples=["After the get-out"])
-
-
-class ForGroup(StrictModel):
-    """Who does a session together."""
-
-    athletes: list[UUID] = Field(min_length=1, max_length=20)
-
-
-class OfGroup(ResponseModel):
-    """One person's part of a group session."""
-
-    athlete_id: UUID
-    athlete_name: str
-    session: SessionSheet
-
-
-class GroupSheet(ResponseModel):
-    """One session, each person on their own rung."""
-
-    name: str
-    minutes: float
-    sessions: list[OfGroup]
 
 
 class FittedOut(ResponseModel):
@@ -211,33 +185,6 @@ def get_session(
     )
 
 
-@router.post("/session-templates/{template_id}/group")
-def group_session(
-    template_id: str, body: ForGroup, coach: Coach, db: Database, now: Now
-) -> GroupSheet:
-    """One session for several people, each on their own rung."""
-    there, people = _people(db, coach, body.athletes, now)
-    made = builder.group(sessions.find(db, coach.id, template_id), people)
-    return _group_sheet(made, there, people)
-
-
-@router.get("/session-templates/{template_id}/class-sheet", response_class=Response)
-def get_class_sheet(
-    template_id: str,
-    athletes: Annotated[list[UUID], Query(min_length=1, max_length=20)],
-    coach: Coach,
-    db: Database,
-    now: Now,
-    paper: Paper = "a4",
-) -> Response:
-    """A class on one sheet to print or hang up: each on their own rung, and what to fetch first."""
-    from invelo.formats.plan.class_pdf import class_pdf
-
-    _, people = _people(db, coach, athletes, now)
-    made = builder.group(sessions.find(db, coach.id, template_id), people)
-    return file_answer(class_pdf(made, paper), "pdf", f"Class {made.shape.name}")
-
-
 @router.put("/athletes/{athlete_id}/days/{day}/session-templates/{session_id}")
 def keep_day_as_own(
     athlete_id: UUID,
@@ -273,25 +220,13 @@ def preview_session(
 ) -> Preview:
     """A session as an athlete would do it, kept nowhere: minutes, hard sets by region, what is
     closed to them; while it is built it may lack something yet."""
-    _, (who,) = _people(db, coach, [athlete_id], now)
+    athlete = access.athlete(db, coach.id, athlete_id)
+    who = trainee.of_athlete(db, athlete, moment_for(athlete, now).local_date)
     try:
         session = builder.session_of(body.core(uuid4()), who)
     except InputError as error:
         return Preview(session=None, lacks=f"{error.field}: {error.problem} {error.remedy}")
     return Preview(session=sheet_of(session, who), lacks="")
-
-
-@router.put("/session-templates/{template_id}/days/{day}")
-def put_on_day(
-    template_id: str, day: OurDay, body: ForGroup, coach: Coach, db: Database, now: Now
-) -> GroupSheet:
-    """Put a session on a day of one or several people, each on their own rung, as it is; what was
-    planned for the day stands behind it."""
-    there, people = _people(db, coach, body.athletes, now, roles=access.WRITE)
-    made = builder.group(sessions.find(db, coach.id, template_id), people)
-    for athlete, (_, session) in zip(there, made.sessions, strict=True):
-        sessions.keep_given(db, athlete, day, session, moment_for(athlete, now))
-    return _group_sheet(made, there, people)
 
 
 @router.get("/athletes/{athlete_id}/days/{day}/session")
@@ -306,10 +241,14 @@ def get_day(
     """A day's session: as it was adapted, or else as it is planned."""
     athlete = access.athlete(db, coach.id, athlete_id)
     today = moment_for(athlete, now).local_date
-    seen = week.view(db, athlete, week_start_of(day), today)
     adapted = None if source == "plan" else sessions.adapted(db, athlete.id, day)
-    session = adapted or seen.session(day.weekday())
-    return DaySession(day=day, adapted=adapted is not None, session=sheet_of(session, seen.who))
+    if adapted is not None:  # one who came to a class may have nothing to plan
+        who = trainee.of_athlete(db, athlete, today)
+        return DaySession(day=day, adapted=True, session=sheet_of(adapted, who))
+    seen = week.view(db, athlete, week_start_of(day), today)
+    return DaySession(
+        day=day, adapted=False, session=sheet_of(seen.session(day.weekday()), seen.who)
+    )
 
 
 @router.post("/athletes/{athlete_id}/days/{day}/adapt")
@@ -334,31 +273,6 @@ def drop_adapted_day(athlete_id: UUID, day: OurDay, coach: Coach, db: Database) 
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
     plan_rows.forget_adapted(db, athlete.id, day)
     return Response(status_code=204)
-
-
-def _people(
-    db: Database,
-    coach: Coach,
-    ids: Iterable[UUID],
-    now: Now,
-    roles: access.Roles = access.SEE,
-) -> tuple[list[AthleteRow], list[Trainee]]:
-    """Those who train together, each once."""
-    there = [access.athlete(db, coach.id, one, roles=roles) for one in dict.fromkeys(ids)]
-    return there, [trainee.of_athlete(db, row, moment_for(row, now).local_date) for row in there]
-
-
-def _group_sheet(
-    made: builder.GroupSession, there: list[AthleteRow], people: list[Trainee]
-) -> GroupSheet:
-    return GroupSheet(
-        name=made.shape.name,
-        minutes=made.minutes,
-        sessions=[
-            OfGroup(athlete_id=row.id, athlete_name=row.name, session=sheet_of(session, who))
-            for row, who, (_, session) in zip(there, people, made.sessions, strict=True)
-        ],
-    )
 
 
 def _plain(shape: template.SessionTemplate) -> dict[str, object]:

@@ -5,10 +5,10 @@ from collections.abc import Sequence
 from reportlab.lib.pagesizes import landscape
 from reportlab.platypus import Flowable, Spacer, Table
 
-from invelo.domain.plan.session.builder import GroupSession
+from invelo.domain.plan.group.group import GroupSession, Part
 from invelo.domain.plan.session.needed import needed, needed_words
 from invelo.domain.plan.session.words import block_words, sets_words
-from invelo.domain.plan.session.work import Block, Session
+from invelo.domain.plan.session.work import Block
 from invelo.formats.paper import MARGIN, SIZES, Paper, built, fonts, ruled, text
 
 MOST_ACROSS = 6
@@ -20,36 +20,36 @@ def class_pdf(group: GroupSession, paper: Paper) -> bytes:
     fonts()
     size = landscape(SIZES[paper])
     width = size[0] - 2 * MARGIN
-    fetched = dict.fromkeys(line for _, session in group.sessions for line in needed(session))
+    fetched = dict.fromkeys(line for part in group.parts for line in needed(part.session))
     story: list[Flowable] = [
         text(group.shape.name, 22, bold=True, after=4),
         text(f"about {group.minutes:.0f} min together, warm-up included", 12, after=4),
     ]
     if fetched:
         story.append(text(f"Fetch first: {needed_words(fetched)}", 12, after=6))
-    people = group.sessions
+    people = group.parts
     for at in range(0, len(people), MOST_ACROSS):
         story += [_table(people[at : at + MOST_ACROSS], width), Spacer(0, 8)]
     return built(story, size, f"class of {len(people)}", group.shape.name, 1)
 
 
-def _table(people: Sequence[tuple[str, Session]], width: float) -> Table:
-    head = [text("", 11), *(text(name, 12, bold=True) for name, _ in people)]
-    blocks = [_blocks(session) for _, session in people]
-    rows = [
-        [
-            text(next((block_words(one[at]) for one in blocks if at < len(one)), ""), 9),
-            *(_cell(one[at]) if at < len(one) else text("–", 9) for one in blocks),
-        ]
-        for at in range(max(len(one) for one in blocks))
-    ]
+def _table(people: Sequence[Part], width: float) -> Table:
+    head = [text("", 11), *(text(part.name, 12, bold=True) for part in people)]
+    rows = []
+    for blocks in zip(*(_blocks(part) for part in people), strict=True):
+        words = next((block_words(block) for block in blocks if block), "")
+        if words:
+            cells = [_cell(block) if block else text("–", 9) for block in blocks]
+            rows.append([text(words, 9), *cells])
     first = 0.16 * width
     each = (width - first) / len(people)
     return Table([head, *rows], colWidths=[first, *[each] * len(people)], style=ruled())
 
 
-def _blocks(session: Session) -> list[Block]:
-    return [block for block in session.blocks if block.format != "warm-up"]
+def _blocks(part: Part) -> list[Block | None]:
+    """What opens closed checks, then the class's own blocks, None where one is closed to them."""
+    before = (block for block in part.session.blocks if block.format == "preparatory work")
+    return [next(before, None), *(one.block if one else None for one in part.blocks)]
 
 
 def _cell(block: Block) -> list[Flowable]:

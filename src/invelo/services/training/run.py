@@ -115,7 +115,10 @@ def _planned(
         session = kept or planned
         if session is not None:
             hurts = check_in if day == today else None  # another day is another day
-            yield _day_run(athlete, who, session, f"{day:%A}", hurts, day, kept is not None)
+            name = f"{day:%A}"
+            if kept is not None and kept.name != name:
+                name = f"{name}: {kept.name}"
+            yield _day_run(athlete, who, session, name, hurts, day, kept is not None)
 
 
 def _week(db: Session, athlete: AthleteRow, week_start: date, today: date) -> week.WeekView | None:

@@ -27,6 +27,17 @@ export const queries = {
       staleTime: Number.POSITIVE_INFINITY,
       placeholderData: (before: Schema["MovementsFound"] | undefined) => before,
     }),
+  classClock: (template_id: string, athletes: string[], rotate: boolean) =>
+    queryOptions({
+      queryKey: ["squad", "class-clock", template_id, athletes, rotate],
+      queryFn: () =>
+        answer(
+          api.GET("/api/session-templates/{template_id}/class-clock", {
+            params: { path: { template_id }, query: { athletes, rotate } },
+          }),
+        ),
+      staleTime: Number.POSITIVE_INFINITY,
+    }),
   sessionPreview: (athlete_id: string, blocks: Schema["ShapeBlockOf"][]) =>
     queryOptions({
       queryKey: ["athlete", athlete_id, "session-preview", blocks],

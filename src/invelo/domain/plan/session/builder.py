@@ -1,8 +1,7 @@
 """Sessions from shapes: which patterns in which formats, filled in for whoever trains.
 
 A shape names families and formats, no person. Filled in, each slot becomes the rung that the
-athlete stands on, or a plain movement where they have no ladder of that family. A group session is
-one shape filled in for several people, each on their own rung.
+athlete stands on, or a plain movement where they have no ladder of that family.
 """
 
 from collections.abc import Iterator, Sequence
@@ -17,25 +16,22 @@ from invelo.domain.plan.session import blocks
 from invelo.domain.plan.session.asking import asked_of, asked_set, chain_of, followed
 from invelo.domain.plan.session.order import interference
 from invelo.domain.plan.session.template import SessionTemplate, ShapeBlock, Slot
-from invelo.domain.plan.session.timeline import length
 from invelo.domain.plan.session.trainee import Trainee
 from invelo.domain.plan.session.warm_up import warm_up
 from invelo.domain.plan.session.work import Block, Format, Item, Session, WorkSet
 
 
 @dataclass(frozen=True)
-class GroupSession:
-    """One shape, each person on their own rung.
+class FilledBlock:
+    """A block of a shape, filled in.
 
     Attributes:
-        shape: which.
-        sessions: one for each, in the order of the people.
-        minutes: that all of them together take: the longest.
+        block: made of what is open.
+        slots: positions in the shape of what it is made of, in its order.
     """
 
-    shape: SessionTemplate
-    sessions: tuple[tuple[str, Session], ...]
-    minutes: float
+    block: Block
+    slots: tuple[int, ...]
 
 
 def fill(slot: Slot, trainee: Trainee, kinds: frozenset[Kind] | None = None) -> Item:
@@ -160,18 +156,46 @@ def session_of(shape: SessionTemplate, trainee: Trainee) -> Session:
     Raises:
         InputError: where all of it is closed.
     """
-    made: list[Block] = []
+    return session_from(shape, trainee, *filled(shape, trainee))
+
+
+def filled(
+    shape: SessionTemplate, trainee: Trainee
+) -> tuple[tuple[FilledBlock | None, ...], tuple[str, ...]]:
+    """A shape's blocks filled in for someone, None where all of one is closed to them; and why
+    what is left out is."""
     left_out: list[str] = []
-    for block in shape.blocks:
-        items = []
-        for slot in block.slots:
-            try:
-                items.append(fill(slot, trainee, shape.kinds))
-            except InputError as error:
-                left_out.append(error.problem)
-        if items:
-            filled = block_of(_format(block, len(items)), items, block.rounds)
-            made.append(with_rests(filled, block))
+    blocks = tuple(_filled_block(shape, block, trainee, left_out) for block in shape.blocks)
+    return blocks, tuple(left_out)
+
+
+def _filled_block(
+    shape: SessionTemplate, block: ShapeBlock, trainee: Trainee, left_out: list[str]
+) -> FilledBlock | None:
+    items: dict[int, Item] = {}
+    for at, slot in enumerate(block.slots):
+        try:
+            items[at] = fill(slot, trainee, shape.kinds)
+        except InputError as error:
+            left_out.append(error.problem)
+    if not items:
+        return None
+    made = block_of(_format(block, len(items)), list(items.values()), block.rounds)
+    return FilledBlock(with_rests(made, block), tuple(items))
+
+
+def session_from(
+    shape: SessionTemplate,
+    trainee: Trainee,
+    blocks: Sequence[FilledBlock | None],
+    left_out: Sequence[str],
+) -> Session:
+    """A session of blocks filled in.
+
+    Raises:
+        InputError: where there is none.
+    """
+    made = [one.block for one in blocks if one is not None]
     if not made:
         reasons = " ".join(left_out)
         raise InputError(
@@ -278,19 +302,6 @@ def _with_last_rests(item: Item) -> Iterator[WorkSet]:
     """Sets with the rest that comes once all that follows them is done."""
     for work_set, *parts in item.chains:
         yield replace(work_set, rest=parts[-1].rest) if parts else work_set
-
-
-def group(shape: SessionTemplate, people: Sequence[Trainee]) -> GroupSession:
-    """One shape for several people; a slot that is closed to one of them is left out for them, and
-    their session says so.
-
-    Raises:
-        InputError: for nobody, or where nothing of the shape is open to someone.
-    """
-    if not people:
-        raise InputError("people", "there is nobody.", "Pick at least one.")
-    found = tuple((person.name, session_of(shape, person)) for person in people)
-    return GroupSession(shape, found, max(length(session).likely for _, session in found))
 
 
 def cautions(session: Session) -> tuple[str, ...]:

@@ -118,7 +118,7 @@ export function Box({ of, words, value, put }: BoxProps) {
         aria-label={`${of}, ${words}`}
         defaultValue={value ?? ""}
         onChange={(event) => put(event.target.value)}
-        className="block w-20 border border-line bg-sheet px-1 py-1"
+        className="block w-16 border border-line bg-sheet px-1 py-1"
       />
     </Labelled>
   );

@@ -63,7 +63,7 @@ export function BuildDialog({ athleteId, from, own, onClose, onKept }: Props) {
       about="Pick movements and group them. What is left empty is as each one’s own prescription has it; the warm-up makes itself."
       widest
     >
-      <div className="grid gap-4 lg:grid-cols-[1fr_16rem]">
+      <div className="grid gap-4 lg:grid-cols-[1fr_12rem]">
         <div>
           <Field label="Name" value={name} onChange={(event) => setName(event.target.value)} />
           <Sortable
@@ -114,7 +114,7 @@ function SoFar({ athleteId, blocks }: { athleteId: string; blocks: Block[] }) {
       {seen?.lacks && <p className="text-watch">◆ {seen.lacks}</p>}
       {data && !error && (
         <>
-          <p className="font-head text-3xl">{told(data.minutes)}</p>
+          <p className="font-head text-2xl">{told(data.minutes)}</p>
           <h3 className="lettering pt-2">Hard sets</h3>
           <ul>
             {data.regions.map(({ region, sets }) => (

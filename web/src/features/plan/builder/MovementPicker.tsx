@@ -1,6 +1,6 @@
 /** Type what it is called; Enter takes the first. */
 import { useQuery } from "@tanstack/react-query";
-import { type KeyboardEvent, useState } from "react";
+import { type KeyboardEvent, useEffect, useState } from "react";
 import { queries } from "../../../common/api/queries";
 import { Button } from "../../../common/ui/Button";
 import { Field } from "../../../common/ui/Field";
@@ -17,12 +17,17 @@ export function MovementPicker({ label, onPick }: Props) {
   const [words, setWords] = useState("");
   const movements = useQuery(queries.catalogue).data?.movements ?? [];
   const asked = words.trim();
-  const ids =
-    useQuery({ ...queries.movementsCalled(asked), enabled: asked !== "" }).data?.ids ?? [];
+  const called = useQuery({ ...queries.movementsCalled(asked), enabled: asked !== "" });
+  // what was found for the words before is shown until these are answered, and never picked
+  const answered = asked !== "" && called.data !== undefined && !called.isPlaceholderData;
   const found = asked
-    ? ids.flatMap((id) => movements.find((one) => one.id === id) ?? []).slice(0, SHOWN)
+    ? (called.data?.ids ?? [])
+        .flatMap((id) => movements.find((one) => one.id === id) ?? [])
+        .slice(0, SHOWN)
     : [];
+  const [entered, enter] = useState(false);
   const pick = (movement: Movement | undefined) => {
+    enter(false);
     if (!movement) return;
     onPick(movement);
     setWords("");
@@ -30,21 +35,27 @@ export function MovementPicker({ label, onPick }: Props) {
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key !== "Enter") return;
     event.preventDefault();
-    pick(found[0]);
+    enter(asked !== "");
   };
+  useEffect(() => {
+    if (entered && answered) pick(found[0]);
+  });
   return (
     <div className="max-w-md">
       <Field
         label={label}
         value={words}
-        onChange={(event) => setWords(event.target.value)}
+        onChange={(event) => {
+          enter(false);
+          setWords(event.target.value);
+        }}
         onKeyDown={onKeyDown}
         hint="Enter takes the first"
       />
       <ul>
         {found.map((one) => (
           <li key={one.id}>
-            <Button quiet onClick={() => pick(one)}>
+            <Button quiet disabled={!answered} onClick={() => pick(one)}>
               {one.name} <span className="text-faint">{one.family}</span>
             </Button>
           </li>

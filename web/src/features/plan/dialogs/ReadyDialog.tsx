@@ -2,6 +2,7 @@
 
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { Link } from "react-router";
 import { answer, api, type Schema } from "../../../common/api/client";
 import { queries } from "../../../common/api/queries";
 import { useAct, useSendId } from "../../../common/hooks/useAct";
@@ -291,6 +292,12 @@ function Group({ shape, first, dayName, onGive }: GroupProps) {
       >
         Class sheet to print (PDF)
       </a>
+      <Link
+        className="ml-2 border border-line px-3 py-1 font-head font-medium hover:bg-wash"
+        to={`/class/${shape.id}?${who.map((one) => `athletes=${one}`).join("&")}`}
+      >
+        Class clock for a big screen
+      </Link>
       <Wrong error={error} />
       {group && (
         <table className="mt-3 w-full">

@@ -1,0 +1,1 @@
+"""One session for several people, each on their own rung, and the clock they share."""

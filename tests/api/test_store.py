@@ -107,6 +107,7 @@ def test_every_table_about_a_person_goes_with_them(engine) -> None:
         "account",
         "band",
         "kit_item",
+        "own_movement",
         "session_template",
         "place",
         "sign_in",

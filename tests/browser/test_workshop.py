@@ -231,3 +231,28 @@ def test_two_athletes_stand_beside_each_other(signed_in: Page) -> None:
     page.until(
         lambda: "Bela Quint, 58 kg" in page.driver.find_element(By.CSS_SELECTOR, "footer").text
     )
+
+
+def test_a_movement_made_by_dragging_joints_becomes_a_rung(signed_in: Page) -> None:
+    page = signed_in
+    begin(page, "Levers")
+    page.press("a")
+    page.fill("Name", "tuck front lever")
+    page.until(lambda: "lever" in page.find('[role="dialog"] section h3').text.casefold())
+    page.click("Make your own from it …")
+    page.sees("Your own, made from")
+    handle = page.find('[data-handle="knee"]')
+    asked = page.find('[aria-label="hip, start"]')
+    assert asked.get_attribute("value") == ""
+    ActionChains(page.driver).drag_and_drop_by_offset(handle, 30, 30).perform()
+    page.until(lambda: page.find('[aria-label="hip, start"]').get_attribute("value") != "")
+    degrees = float(page.find('[aria-label="hip, start"]').get_attribute("value"))
+    assert -30 <= degrees <= 150
+    page.fill("Name", "Ilse's lever")
+    page.click("Keep the movement")
+    page.until(lambda: page.find('[role="dialog"] section h3').text == "Ilse's lever")
+    page.click("Add above")
+    rungs(page, "Incline push-up, counter", "Ilse's lever")
+    page.press("/")
+    page.fill("Name", "ilses lever")
+    page.until(lambda: page.find('[role="dialog"] section h3').text == "Ilse's lever")

@@ -24,6 +24,7 @@ from invelo.api.athlete import (
     spared,
 )
 from invelo.api.bench import routes as bench
+from invelo.api.catalogue import own
 from invelo.api.catalogue import routes as catalogue
 from invelo.api.common import health, problems, site
 from invelo.api.common.context import Clock, LinkEndedError, NobodyError, system_clock
@@ -52,6 +53,7 @@ from invelo.api.training import (
     set_attachments,
 )
 from invelo.runtime.settings import Settings
+from invelo.services.catalogue import own_movements
 
 ABOUT = """Bodyweight progression ladders, drawn to scale.
 
@@ -113,6 +115,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
         battery_files,
         placements,
         catalogue,
+        own,
         ladder,
         workshop,
         ladder_files,
@@ -168,6 +171,7 @@ def start(app: FastAPI, settings: Settings, engine: Engine, clock: Clock) -> Non
     app.state.engine = engine
     app.state.clock = clock
     app.state.tidings = Tidings(engine)
+    own_movements.known_from(engine)
 
 
 def _operation_id(route: APIRoute) -> str:

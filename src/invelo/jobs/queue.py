@@ -15,6 +15,7 @@ from sqlalchemy import Engine
 from invelo.jobs import background, planning, reviews
 from invelo.jobs.work import Work
 from invelo.services import background as background_tasks
+from invelo.services.catalogue import own_movements
 from invelo.services.plan import planning as plannings
 from invelo.services.review import weekly
 
@@ -85,6 +86,7 @@ async def work(
         wait: for more; without it, ends once the queue is empty.
         nightly: review weeks by itself at night.
     """
+    own_movements.known_from(engine)
     url = engine.url.set(drivername="postgresql").render_as_string(hide_password=False)
     app = App(connector=PsycopgConnector(conninfo=url, min_size=1, max_size=4))
     app.add_tasks_from(tasks, namespace="")

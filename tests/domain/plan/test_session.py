@@ -120,7 +120,7 @@ def test_a_top_single_comes_first_and_is_near_the_best() -> None:
 )
 def test_a_format_with_the_wrong_number_of_movements_is_refused(format_: str, count: int) -> None:
     given = [item(one) for one in ("push-up", "squat", "row")][:count]
-    with pytest.raises(InputError, match="movements"):
+    with pytest.raises(InputError, match="movement"):
         block_of(format_, given)  # type: ignore[arg-type]
 
 

@@ -50,6 +50,7 @@ from invelo.domain.plan.prescription import range_criterion, range_prescription
 from invelo.domain.strength.predict import Known, alike
 from invelo.domain.strength.tempo import Tempo
 from invelo.formats.setups import SetUpRequest
+from invelo.services.catalogue import own_movements
 from invelo.services.equipment import bands
 from invelo.services.ladder import workshop
 
@@ -57,9 +58,10 @@ router = APIRouter(prefix="/api", tags=["Bench"], responses=ERRORS)
 
 
 @router.get("/bench/forms")
-def get_forms(coach: Coach) -> Forms:
-    """Every family's posture, with what may be changed about it."""
-    return Forms(forms=list(_forms()))
+def get_forms(coach: Coach, db: Database) -> Forms:
+    """Every family's posture, with what may be changed about it; the coach's own last."""
+    own = (movement.posture for movement in own_movements.listed(db, coach.id))
+    return Forms(forms=[*_forms(), *(_form(each) for each in own)])
 
 
 @router.post("/bench")
@@ -181,7 +183,7 @@ def _form(form: Form) -> FormOf:
         adjustables=[AdjustableOut.model_validate(each) for each in adjustables(form)],
         presets=[Preset(name=name, values=values) for name, values in form.preset.items()],
         loads=list(form.loads),
-        keeps=list(catalogue().families_with(form.id)),
+        keeps=list(catalogue().families_with(form.id)) or [form.family],
         compares=[other.id for other in forms().values() if alike(form, other)],
     )
 

@@ -18,10 +18,12 @@ from invelo.domain.biomechanics.body import Body
 from invelo.domain.biomechanics.figure import figure
 from invelo.domain.biomechanics.reading import reading
 from invelo.domain.catalogue.catalogue import CATALOGUE_VERSION, catalogue
+from invelo.domain.catalogue.finder import Finder
 from invelo.domain.catalogue.movement import RESTS, STRESS, Modifiers
 from invelo.domain.catalogue.movement import Movement as CoreMovement
 from invelo.domain.plan.prescription import Unit
 from invelo.formats.setups import Changes
+from invelo.services.catalogue import own_movements
 
 router = APIRouter(prefix="/api", tags=["Catalogue"], responses=ERRORS)
 
@@ -117,13 +119,14 @@ class MovementsFound(ResponseModel):
 
 
 @router.get("/catalogue")
-def get_catalogue(_: Coach) -> CatalogueOut:
-    """Movements by family, ready ladders and tests."""
+def get_catalogue(coach: Coach, db: Database) -> CatalogueOut:
+    """Movements by family, the coach's own last; ready ladders and tests."""
     known = catalogue()
+    movements = (*known.movement, *own_movements.listed(db, coach.id))
     return CatalogueOut(
         version=CATALOGUE_VERSION,
         families=[FamilyOut.model_validate(family) for family in known.family],
-        movements=[MovementOut(**_fields(movement)) for movement in known.movement],
+        movements=[MovementOut(**movement_fields(movement)) for movement in movements],
         ladders=[
             ReadyLadderOut.of(ready_ladder, rungs=[r.name for r in ready_ladder.rungs])
             for ready_ladder in known.ladder
@@ -145,15 +148,19 @@ def get_catalogue(_: Coach) -> CatalogueOut:
 
 @router.get("/movements")
 def find_movements(
-    _: Coach,
+    coach: Coach,
+    db: Database,
     words: Annotated[str, Query(max_length=80, description="What it is called.")],
 ) -> MovementsFound:
     """Movements that words may mean, the likeliest first: called so, holding every word, or spelt
     nearly so."""
-    found = catalogue().finder.find(words)
-    return MovementsFound(
-        called=len(catalogue().called(words)), ids=[movement.id for movement in found]
-    )
+    own = Finder(own_movements.listed(db, coach.id))
+    mine = own.find(words)
+    called = (*own.called(words), *catalogue().called(words))
+    others = catalogue().finder.find(words)
+    first = (*called, *mine, *others) if own.called(words) else (*called, *others, *mine)
+    ids = list(dict.fromkeys(movement.id for movement in first))
+    return MovementsFound(called=len(called), ids=ids)
 
 
 @router.get("/movements/{movement_id}")
@@ -175,7 +182,7 @@ def get_movement(
     places = {"start": 0, "end": len(read.depths) - 1}
     worked = {**movement.prime, **movement.helping}
     return MovementSheet(
-        **_fields(movement),
+        **movement_fields(movement),
         regions=[
             Region(name=name, share=worked[name], prime=name in movement.prime)
             for name in movement.muscles
@@ -196,7 +203,8 @@ def get_movement(
     )
 
 
-def _fields(movement: CoreMovement) -> dict[str, object]:
+def movement_fields(movement: CoreMovement) -> dict[str, object]:
+    """A movement as it is answered."""
     return {
         "id": movement.id,
         "name": movement.name,

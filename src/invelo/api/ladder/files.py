@@ -20,6 +20,7 @@ from invelo.formats.ladder import shapes as ladder_shapes
 from invelo.formats.ladder.markdown import markdown
 from invelo.formats.ladder.shapes import FileFault
 from invelo.formats.ladder.svg import svg
+from invelo.services.catalogue import own_movements
 from invelo.services.ladder import ladder, workshop
 
 router = APIRouter(prefix="/api", tags=["Ladder files"], responses=ERRORS)
@@ -100,7 +101,7 @@ def import_file(
     """Read a ladder file for an athlete. Nothing is written while there is a fault."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
     body = body_of(athlete_rows.measurements(db, athlete.id)[-1])
-    read = ladder_document.check(content, body)
+    read = ladder_document.check(content, body, owner=str(coach.id))
     if read.file is None or read.drawing is None:
         return Imported(goal="", rungs=[], faults=list(read.faults), ladder_id=None)
     goal = read.file.goal.strip()
@@ -116,6 +117,8 @@ def import_file(
         return Imported(goal=goal, rungs=file_rungs, faults=[], ladder_id=None)
     if not goal:
         raise InputError("goal", "it is empty.", "Name what the ladder leads to.")
+    for own_id, own in read.own:
+        own_movements.adopt(db, coach.id, own_id, own, now)
     row = ladder.begin(
         db,
         athlete,

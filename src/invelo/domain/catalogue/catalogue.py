@@ -3,7 +3,7 @@
 The pages beside this one hold it; docs/catalogue.md says how a movement is added.
 """
 
-from collections.abc import Iterable
+from collections.abc import Callable, Iterable
 from dataclasses import dataclass, field
 from difflib import get_close_matches
 from functools import cache, cached_property
@@ -235,7 +235,7 @@ class Catalogue:
         Raises:
             InputError: if there is none.
         """
-        found = self._by_id.get(movement_id)
+        found = self._by_id.get(movement_id) or _own(movement_id)
         if found is None:
             raise InputError(
                 "movement",
@@ -298,6 +298,40 @@ class Catalogue:
         raise InputError(
             "ready ladder", f"“{ladder_id}” is not in the catalogue.", f"Use one of {known}."
         )
+
+
+_kept: dict[str, Movement] = {}
+"""Movements that coaches made, by id; none ever changes."""
+
+_sources: list[Callable[[str], Movement | None]] = []
+"""Where one that is not known yet is looked for; at most one."""
+
+
+def keep_movement(own: Movement) -> None:
+    """Make a coach's movement known to this process."""
+    _kept[own.id] = own
+
+
+def kept_movement(movement_id: str) -> Movement | None:
+    """A coach's movement that this process knows already."""
+    return _kept.get(movement_id)
+
+
+def forget_movement(movement_id: str) -> None:
+    """Let go of one that was only looked at."""
+    _kept.pop(movement_id, None)
+
+
+def look_in(source: Callable[[str], Movement | None]) -> None:
+    """Say where coaches' movements that this process does not know are looked for."""
+    _sources[:] = [source]
+
+
+def _own(movement_id: str) -> Movement | None:
+    if movement_id not in _kept and movement_id.startswith("own:"):
+        for source in _sources:
+            source(movement_id)
+    return _kept.get(movement_id)
 
 
 @cache

@@ -5,12 +5,13 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from itertools import pairwise
 from typing import Any
-from uuid import UUID, uuid4
+from uuid import NAMESPACE_URL, UUID, uuid4, uuid5
 
 from pydantic import ValidationError
 
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.biomechanics.reading import reading
+from invelo.domain.catalogue.own import PREFIX, OwnMovement, learn, said_of
 from invelo.domain.errors import InputError
 from invelo.domain.ladder.rung import Rung, demand
 from invelo.domain.ladder.step_policy import StepPolicy
@@ -24,31 +25,42 @@ from invelo.formats.ladder.shapes import (
     MOST_BYTES,
     VERSION,
     FileFault,
+    FileMovement,
     LadderFile,
     PlainRung,
     RungOf,
     StepPolicyDocument,
 )
+from invelo.formats.own_movement import OwnMovementOf
 
 
 @dataclass(frozen=True)
 class Read:
-    """A ladder file that was read: the ladder if it is without fault, and the faults if not."""
+    """A ladder file that was read: the ladder if it is without fault, and the faults if not; and
+    the movements of somebody's own that it brings, by the id they have here."""
 
     file: LadderFile | None
     drawing: LadderGraph | None
     faults: tuple[FileFault, ...]
+    own: tuple[tuple[str, OwnMovement], ...] = ()
 
 
 def write(
     drawing: LadderGraph, goal: str, purpose: Purpose, level: Level, policy: StepPolicy
 ) -> dict[str, Any]:
-    """A ladder as its file says it."""
+    """A ladder as its file says it, with the movements of the coach's own that it stands on."""
     tags = {node.id: f"r{i + 1}" for i, node in enumerate(drawing.rungs)}
+    own = {
+        movement.id: (f"{PREFIX}m{number + 1}", said)
+        for number, movement in enumerate(
+            dict.fromkeys(node.rung.movement for node in drawing.rungs)
+        )
+        if (said := said_of(movement)) is not None
+    }
     rungs = [
         RungOf(
             id=tags[node.id],
-            **PlainRung.fields_of(node.rung, node.why),
+            **_named(PlainRung.fields_of(node.rung, node.why), own),
             after=_after(drawing, i, tags),
         )
         for i, node in enumerate(drawing.rungs)
@@ -61,7 +73,18 @@ def write(
         level=level,
         settings=StepPolicyDocument.of(policy),
         rungs=rungs,
+        movements=[
+            FileMovement(id=tag, **OwnMovementOf.of(said).model_dump())
+            for tag, said in own.values()
+        ]
+        or None,
     ).model_dump(mode="json", exclude_none=True)
+
+
+def _named(fields: dict[str, Any], own: Mapping[str, tuple[str, OwnMovement]]) -> dict[str, Any]:
+    """A rung's fields, its movement by its tag where it is the coach's own."""
+    tag, _ = own.get(fields["movement"], (fields["movement"], None))
+    return {**fields, "movement": tag}
 
 
 def _after(drawing: LadderGraph, place: int, tags: Mapping[UUID, str]) -> list[str] | None:
@@ -74,12 +97,13 @@ def _number(tag: str) -> int:
     return int(tag[1:])
 
 
-def read(text: str | bytes, body: Body | None = None) -> Read:
+def read(text: str | bytes, body: Body | None = None, owner: str = "") -> Read:
     """Read a ladder file, with every fault there is.
 
     Args:
         text: of the file.
         body: whose reach the rungs must lie in, if anyone's.
+        owner: whose movements those become that it brings.
     """
     if len(text) > MOST_BYTES:
         told = f"it is over {MOST_BYTES // 1024} KiB."
@@ -89,11 +113,11 @@ def read(text: str | bytes, body: Body | None = None) -> Read:
     except (json.JSONDecodeError, UnicodeDecodeError) as error:
         where = f"line {error.lineno}" if isinstance(error, json.JSONDecodeError) else "file"
         return _faulty([FileFault(place=where, problem="it is not JSON.", remedy="Mend it there.")])
-    return check(found, body)
+    return check(found, body, owner)
 
 
-def check(found: Any, body: Body | None = None) -> Read:
-    """Read a ladder from what JSON holds, with every fault there is."""
+def check(found: Any, body: Body | None = None, owner: str = "") -> Read:
+    """Read a ladder from what JSON holds, with every fault there is; see `read`."""
     if isinstance(found, dict):
         version = found.get("version")
         if isinstance(version, int) and version > VERSION:
@@ -110,7 +134,7 @@ def check(found: Any, body: Body | None = None) -> Read:
         file = LadderFile.model_validate(found)
     except ValidationError as error:
         return _faulty([_said(other) for other in error.errors()])
-    return _drawn(file, body)
+    return _drawn(file, body, owner)
 
 
 def _faulty(faults: Iterable[FileFault]) -> Read:
@@ -133,7 +157,7 @@ def place_of(loc: Iterable[str | int]) -> str:
     return told
 
 
-def _drawn(file: LadderFile, body: Body | None) -> Read:
+def _drawn(file: LadderFile, body: Body | None, owner: str) -> Read:
     """The drawing of a file whose shape is right."""
     faults: list[FileFault] = []
 
@@ -149,6 +173,8 @@ def _drawn(file: LadderFile, body: Body | None) -> Read:
         file.settings.core()
     except InputError as error:
         note("settings", error)
+    own = _learnt(file, owner, note)
+    ids = {tag: own_id for tag, (own_id, _) in own.items()}
     tags: dict[str, UUID] = {}
     rungs: list[Node | None] = []
     for i, rung in enumerate(file.rungs):
@@ -157,15 +183,32 @@ def _drawn(file: LadderFile, body: Body | None) -> Read:
             taken = InputError("id", f"“{rung.id}” is taken.", "Give each rung a tag of its own.")
             note(place, taken)
         tags.setdefault(rung.id, uuid4())
-        rungs.append(_rung(rung, file, body, place, note, tags[rung.id]))
+        here = rung.model_copy(update={"movement": ids.get(rung.movement, rung.movement)})
+        rungs.append(_rung(here, file, body, place, note, tags[rung.id]))
     edges = _edges(file, tags, note)
     whole = [node for node in rungs if node is not None]
     if not faults:
         try:
-            return Read(file, LadderGraph(tuple(whole), edges), ())
+            return Read(file, LadderGraph(tuple(whole), edges), (), tuple(own.values()))
         except InputError as error:
             note("rungs", error)
     return _faulty(faults)
+
+
+def _learnt(file: LadderFile, owner: str, note: Any) -> dict[str, tuple[str, OwnMovement]]:
+    """Movements that a file brings, by their tags: the same ones have the same id for one owner."""
+    found: dict[str, tuple[str, OwnMovement]] = {}
+    for i, told in enumerate(file.movements or ()):
+        said = json.dumps(told.model_dump(mode="json", exclude={"id"}), sort_keys=True)
+        own_id = f"{PREFIX}{uuid5(NAMESPACE_URL, f'invelo:own:{owner}:{said}')}"
+        own = told.core()
+        try:
+            learn(own_id, own)
+        except InputError as error:
+            note(f"movements[{i}]", error)
+            continue
+        found[told.id] = own_id, own
+    return found
 
 
 def _rung(

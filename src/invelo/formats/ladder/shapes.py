@@ -19,6 +19,7 @@ from invelo.domain.plan.prescription import (
     range_prescription,
 )
 from invelo.domain.strict import StrictModel, renamed
+from invelo.formats.own_movement import OwnMovementOf
 from invelo.formats.setups import Changes
 
 FORMAT = "invelo-ladder"
@@ -186,6 +187,12 @@ class RungOf(PlainRung):
     )
 
 
+class FileMovement(OwnMovementOf):
+    """A movement of the coach's own."""
+
+    id: str = Field(description="Its tag in this file, as rungs name it.", examples=["own:m1"])
+
+
 class LadderFile(StrictModel):
     """A ladder."""
 
@@ -198,6 +205,9 @@ class LadderFile(StrictModel):
         default_factory=StepPolicyDocument, validation_alias=renamed("settings", "terms")
     )
     rungs: list[RungOf] = Field(min_length=1, max_length=MOST_RUNGS)
+    movements: list[FileMovement] | None = Field(
+        None, max_length=MOST_RUNGS, description="Of the coach's own that rungs name."
+    )
 
 
 class FileFault(BaseModel):

@@ -50,6 +50,13 @@ export const queries = {
         ),
       retry: false,
     }),
+  ownMovementSeen: (own: Schema["OwnMovementOf"]) =>
+    queryOptions({
+      queryKey: ["own-movement", own],
+      queryFn: () => answer(api.POST("/api/own-movements/preview", { body: own })),
+      staleTime: Number.POSITIVE_INFINITY,
+      placeholderData: (before: Schema["OwnMovementSeen"] | undefined) => before,
+    }),
   athlete: (athlete_id: string) =>
     queryOptions({
       queryKey: ["athlete", athlete_id],
@@ -280,7 +287,7 @@ export const queries = {
         answer(api.GET("/api/athletes/{athlete_id}/notes", { params: { path: { athlete_id } } })),
     }),
   forms: queryOptions({
-    queryKey: ["forms"],
+    queryKey: ["catalogue", "forms"],
     queryFn: () => answer(api.GET("/api/bench/forms")),
     staleTime: Number.POSITIVE_INFINITY,
   }),
@@ -332,7 +339,7 @@ export const queries = {
 };
 
 /** What a query's key begins with, and so what an act can say that it changed. */
-export type Root = "squad" | "athlete" | "ladder" | "bands" | "places" | "messages";
+export type Root = "catalogue" | "squad" | "athlete" | "ladder" | "bands" | "places" | "messages";
 
 /** Read anew what an act changed, and nothing else. */
 export function useRefresh(...changed: Root[]): () => Promise<unknown> {

@@ -692,7 +692,7 @@ export interface paths {
         };
         /**
          * Get Catalogue
-         * @description Movements by family, ready ladders and tests.
+         * @description Movements by family, the coach's own last; ready ladders and tests.
          */
         get: operations["get_catalogue"];
         put?: never;
@@ -739,6 +739,70 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-movements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Own Movements
+         * @description A coach's own movements, by name.
+         */
+        get: operations["get_own_movements"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-movements/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Preview Own Movement
+         * @description A movement as it would be, kept nowhere: its figures, what it asks, what it strains.
+         */
+        post: operations["preview_own_movement"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-movements/{movement_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep Own Movement
+         * @description Keep a movement of one's own. It never changes: whoever wants it otherwise makes another.
+         */
+        put: operations["keep_own_movement"];
+        post?: never;
+        /**
+         * Put Own Movement Away
+         * @description Offer it no more; what was done of it stands.
+         */
+        delete: operations["put_own_movement_away"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1187,7 +1251,7 @@ export interface paths {
         };
         /**
          * Get Forms
-         * @description Every family's posture, with what may be changed about it.
+         * @description Every family's posture, with what may be changed about it; the coach's own last.
          */
         get: operations["get_forms"];
         put?: never;
@@ -7284,6 +7348,118 @@ export interface components {
             given: string;
         };
         /**
+         * OwnFault
+         * @description Something to see in a rep, and what to do about it.
+         */
+        OwnFault: {
+            /** Name */
+            name: string;
+            /** Remedy */
+            remedy: string;
+        };
+        /**
+         * OwnMovementOf
+         * @description A movement of a coach's own; what is left out is as of the one it is made from.
+         */
+        OwnMovementOf: {
+            /**
+             * Name
+             * @example Half-tuck lean
+             */
+            name: string;
+            /**
+             * Base
+             * @description Movement it is made from.
+             * @example planche
+             */
+            base: string;
+            /** Also */
+            also?: string[];
+            /** Counted */
+            counted?: ("total" | "per side" | "alternating") | null;
+            /** Values */
+            values?: {
+                [key: string]: number;
+            };
+            /**
+             * Start
+             * @description Joint angles, degrees.
+             */
+            start?: {
+                [key: string]: number;
+            };
+            /** End */
+            end?: {
+                [key: string]: number;
+            };
+            /** Cues */
+            cues?: string[];
+            /** Faults */
+            faults?: components["schemas"]["OwnFault"][];
+            /** Prime */
+            prime?: {
+                [key: string]: number;
+            };
+            /** Helping */
+            helping?: {
+                [key: string]: number;
+            };
+            /** Kit */
+            kit?: ("surface" | "bar" | "parallel bars" | "rings" | "straps" | "chair" | "stairs" | "wall" | "bag" | "load" | "band" | "towel" | "stick")[] | null;
+            /**
+             * Stress
+             * @description Proposed from the posture if left out.
+             */
+            stress?: {
+                [key: string]: 1 | 2 | 3;
+            } | null;
+        };
+        /**
+         * OwnMovementSeen
+         * @description A movement while it is made.
+         */
+        OwnMovementSeen: {
+            /**
+             * Wrong
+             * @description Why it cannot be yet, '' where it can.
+             */
+            wrong: string;
+            /** Angles */
+            angles: components["schemas"]["SettableAngle"][];
+            /**
+             * Parameters
+             * @description Names of what else may be set.
+             */
+            parameters: string[];
+            /**
+             * Figures
+             * @description At both ends of the rep.
+             */
+            figures: components["schemas"]["FigureOut"][];
+            /**
+             * Facing Up
+             * @description Whether the chest faces up with the head to the right.
+             */
+            facing_up: boolean;
+            demand: components["schemas"]["Explained"] | null;
+            /** Measure Words */
+            measure_words: string;
+            /** Stress */
+            stress: {
+                [key: string]: number;
+            };
+            /** Held */
+            held: boolean;
+        };
+        /**
+         * OwnMovementsOut
+         * @description A coach's own.
+         */
+        OwnMovementsOut: {
+            /** Movements */
+            movements: components["schemas"]["MovementOut"][];
+        };
+        /**
          * OwnSetIn
          * @description A set as the coach wants it; what is left out is as the prescription says.
          */
@@ -10016,6 +10192,21 @@ export interface components {
              * @description From the version before; none of the first.
              */
             changed: components["schemas"]["ChangedField"][];
+        };
+        /**
+         * SettableAngle
+         * @description A joint angle that may be set, as it is now.
+         */
+        SettableAngle: {
+            /** Joint */
+            joint: string;
+            /**
+             * Start
+             * @description Degrees, as they come out.
+             */
+            start: number;
+            /** End */
+            end: number;
         };
         /**
          * ShapeBlockOf
@@ -15091,6 +15282,356 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["MovementSheet"];
                 };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    get_own_movements: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnMovementsOut"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    preview_own_movement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnMovementOf"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnMovementSeen"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    keep_own_movement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                movement_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnMovementOf"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MovementOut"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    put_own_movement_away: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                movement_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description It is no request that can be read. */
             400: {

@@ -4,10 +4,12 @@ import { useState } from "react";
 import type { Schema } from "../api/client";
 import { queries } from "../api/queries";
 import { Figure } from "../drawing/Figure";
+import { Button } from "../ui/Button";
 import { Dialog } from "../ui/Dialog";
 import { Choice, Field } from "../ui/Field";
 import { Wrong } from "../ui/Wrong";
 import { Explained } from "../units/Explained";
+import { OwnMovementDialog } from "./own/OwnMovementDialog";
 
 type Movement = Schema["MovementOut"];
 
@@ -33,6 +35,19 @@ export function MovementFinder({ athleteId, title, family = "", act, onClose }: 
   );
   const movement = found.find(({ id }) => id === picked) ?? found[0];
   const put = (changes: Partial<typeof asked>) => ask({ ...asked, ...changes });
+  const [making, make] = useState<Movement | null>(null);
+  if (making)
+    return (
+      <OwnMovementDialog
+        base={making}
+        onClose={() => make(null)}
+        onKept={(id) => {
+          make(null);
+          ask({ words: "", family: making.family, muscle: "", kit: "" });
+          pick(id);
+        }}
+      />
+    );
   return (
     <Dialog open onOpenChange={onClose} title={title} widest>
       <Wrong error={catalogue.error} />
@@ -93,7 +108,12 @@ export function MovementFinder({ athleteId, title, family = "", act, onClose }: 
         </ul>
         {movement ? (
           <MovementSheet id={movement.id} athleteId={athleteId}>
-            {act?.(movement)}
+            <span className="flex gap-1">
+              {act?.(movement)}
+              {!movement.id.startsWith("own:") && (
+                <Button onClick={() => make(movement)}>Make your own from it …</Button>
+              )}
+            </span>
           </MovementSheet>
         ) : (
           <p className="text-faint">Nothing fits: ask for less.</p>

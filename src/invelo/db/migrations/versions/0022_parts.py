@@ -5,14 +5,14 @@ from alembic import op
 revision = "0022"
 down_revision = "0021"
 
-NAME = op.f("ck_logged_set_kind")
+NAME = "ck_logged_set_kind"
 BEFORE = "'work', 'easy', 'drop', 'piece', 'single', 'cluster'"
 
 
 def upgrade() -> None:
     """Two more kinds."""
-    op.drop_constraint(NAME, "logged_set")
-    op.create_check_constraint(NAME, "logged_set", f"kind IN ({BEFORE}, 'part', 'attempt')")
+    op.drop_constraint(op.f(NAME), "logged_set")
+    op.create_check_constraint(op.f(NAME), "logged_set", f"kind IN ({BEFORE}, 'part', 'attempt')")
 
 
 def downgrade() -> None:
@@ -21,5 +21,5 @@ def downgrade() -> None:
     op.execute("UPDATE logged_set SET kind = 'drop' WHERE kind = 'part'")
     op.execute("UPDATE logged_set SET kind = 'easy' WHERE kind = 'attempt'")
     op.execute("ALTER TABLE logged_set ENABLE TRIGGER logged_set_append_only")
-    op.drop_constraint(NAME, "logged_set")
-    op.create_check_constraint(NAME, "logged_set", f"kind IN ({BEFORE})")
+    op.drop_constraint(op.f(NAME), "logged_set")
+    op.create_check_constraint(op.f(NAME), "logged_set", f"kind IN ({BEFORE})")

@@ -252,8 +252,23 @@ def form(form_id: str) -> Form:
     Raises:
         InputError: if there is none.
     """
-    if form_id not in forms():
+    found = forms().get(form_id) or _kept.get(form_id)
+    if found is None:
         raise InputError(
             "movement", f"“{form_id}” is not known.", f"Use one of {', '.join(forms())}."
         )
-    return forms()[form_id]
+    return found
+
+
+_kept: dict[str, Form] = {}
+"""Forms of movements that coaches made, by id."""
+
+
+def keep_form(own: Form) -> None:
+    """Make a form that ships with no product known to this process; under one id it stays."""
+    _kept[own.id] = own
+
+
+def forget_form(form_id: str) -> None:
+    """Let go of one that was only looked at."""
+    _kept.pop(form_id, None)

@@ -141,6 +141,9 @@ class Trainee:
             return closed.problem if closed else ""
         if movement.id in self.open_movements:
             return ""
+        if self.guard is not None and movement.id not in self.why_closed:  # a coach's own
+            closed = self.guard.closed(movement, movement.own(Modifiers()))
+            return closed.problem if closed else ""
         return self.why_closed.get(movement.id, f"the {movement.name.lower()} is closed.")
 
     def stand_in(self, family: str) -> Stand | None:

@@ -1,0 +1,70 @@
+"""A movement of a coach's own as it travels: in requests and in ladder files."""
+
+from typing import Literal
+
+from pydantic import Field
+
+from invelo.domain.catalogue.movement import Fault, Muscle, StressedJoint
+from invelo.domain.catalogue.own import OwnMovement
+from invelo.domain.equipment.kit import Kind
+from invelo.domain.plan.prescription import Counted
+from invelo.domain.strict import StrictModel
+
+
+class OwnFault(StrictModel):
+    """Something to see in a rep, and what to do about it."""
+
+    name: str = Field(max_length=120)
+    remedy: str = Field(max_length=200)
+
+
+class OwnMovementOf(StrictModel):
+    """A movement of a coach's own; what is left out is as of the one it is made from."""
+
+    name: str = Field(max_length=80, examples=["Half-tuck lean"])
+    base: str = Field(max_length=80, description="Movement it is made from.", examples=["planche"])
+    also: list[str] = Field(default_factory=list, max_length=12)
+    counted: Counted | None = None
+    values: dict[str, float] = Field(default_factory=dict, max_length=20)
+    start: dict[str, float] = Field(
+        default_factory=dict, max_length=12, description="Joint angles, degrees."
+    )
+    end: dict[str, float] = Field(default_factory=dict, max_length=12)
+    cues: list[str] = Field(default_factory=list, max_length=3)
+    faults: list[OwnFault] = Field(default_factory=list, max_length=6)
+    prime: dict[Muscle, int] = Field(default_factory=dict)
+    helping: dict[Muscle, int] = Field(default_factory=dict)
+    kit: list[Kind] | None = None
+    stress: dict[StressedJoint, Literal[1, 2, 3]] | None = Field(
+        None, description="Proposed from the posture if left out."
+    )
+
+    def core(self) -> OwnMovement:
+        """As the domain reads it."""
+        plain = {"name", "base", "counted", "values", "start", "end", "prime", "helping", "stress"}
+        return OwnMovement(
+            **self.model_dump(include=plain),
+            also=tuple(self.also),
+            cues=tuple(self.cues),
+            faults=tuple(Fault(one.name, one.remedy) for one in self.faults),
+            kit=None if self.kit is None else tuple(self.kit),
+        )
+
+    @classmethod
+    def of(cls, own: OwnMovement) -> "OwnMovementOf":
+        """As it travels."""
+        return cls(
+            name=own.name,
+            base=own.base,
+            also=list(own.also),
+            counted=own.counted,
+            values=own.values,
+            start=own.start,
+            end=own.end,
+            cues=list(own.cues),
+            faults=[OwnFault(name=fault.name, remedy=fault.remedy) for fault in own.faults],
+            prime=own.prime,
+            helping=own.helping,
+            kit=None if own.kit is None else list(own.kit),
+            stress=own.stress,
+        )

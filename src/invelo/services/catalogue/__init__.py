@@ -1,0 +1,1 @@
+"""Movements that coaches make."""

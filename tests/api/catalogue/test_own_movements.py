@@ -33,6 +33,10 @@ def test_it_is_seen_before_it_is_kept(coach: Coach) -> None:
     assert "hip" in bent["wrong"]
     assert bent["figures"]  # the one it is made from stands meanwhile
     assert coach.get("/api/own-movements")["movements"] == []
+    plain = coach.post("/api/own-movements/preview", name="x", base="tuck-front-lever")
+    told = {one["joint"]: one["start"] for one in plain["angles"]}
+    assert told["hip"] > 90  # a tuck, as its shape sets it (common practice)
+    assert told["knee"] > 90
 
 
 def test_it_is_kept_found_and_put_away(coach: Coach) -> None:

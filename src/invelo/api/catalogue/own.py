@@ -16,7 +16,7 @@ from invelo.domain.biomechanics.figure import figure
 from invelo.domain.biomechanics.reading import reading
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers, Movement
-from invelo.domain.catalogue.own import PREFIX, USUAL, looked_at, settable
+from invelo.domain.catalogue.own import PREFIX, USUAL, angles_of, looked_at, settable
 from invelo.domain.errors import InputError
 from invelo.formats.own_movement import OwnMovementOf
 from invelo.services.catalogue import own_movements
@@ -76,19 +76,19 @@ def _seen(movement: Movement, base: Movement, wrong: str) -> OwnMovementSeen:
     read = reading(USUAL, movement.own(Modifiers()).setup(movement))
     places = {"start": 0, "end": len(read.depths) - 1}
     posture = movement.posture
-    ends = posture.start | posture.end
+    start, end = angles_of(movement)
     return OwnMovementSeen(
         wrong=wrong,
         angles=[
             SettableAngle(
                 joint=joint,
-                start=posture.start.get(joint, posture.start.get(_first(joint), 0.0)),
-                end=ends.get(joint, ends.get(_first(joint), 0.0)),
+                start=start.get(joint, start.get(_first(joint), 0.0)),
+                end=end.get(joint, end.get(_first(joint), 0.0)),
             )
             for joint in settable(base.posture)
         ],
         parameters=[one.name for one in posture.parameter],
-        figures=[FigureOut.model_validate(figure(read, places[end])) for end in ends_of(posture)],
+        figures=[FigureOut.model_validate(figure(read, places[at])) for at in ends_of(posture)],
         facing_up=posture.facing == "up",
         demand=None if movement.rpe_only else Explained.model_validate(read.demand),
         measure_words=read.measure,

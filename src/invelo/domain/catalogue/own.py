@@ -95,6 +95,21 @@ def settable(posture: Form) -> tuple[str, ...]:
     return tuple(name for name in names if name in told and name not in by_itself)
 
 
+def angles_of(movement: Movement) -> tuple[dict[str, float], dict[str, float]]:
+    """Joint angles of a movement at both ends of the rep, degrees, as its values set them."""
+    posture = movement.posture
+    values = posture.values(movement.values)
+    start, end = dict(posture.start), {**posture.start, **posture.end}
+    for one in posture.parameter:
+        if one.sets:
+            degrees = one.plus + one.sign * values[one.name]
+            if one.at != "end":
+                start[one.sets] = degrees
+            if one.at != "start":
+                end[one.sets] = degrees
+    return start, end
+
+
 def learn(own_id: str, own: OwnMovement) -> Movement:
     """Make a movement of one's own known to this process; the same id is the same movement.
 

@@ -58,6 +58,43 @@ def test_a_file_is_kept_whole_and_once(coach, base, engine, ladder) -> None:
     assert days == [f"2026-02-{day:02}" for day in range(11, 1, -1)]
 
 
+STRANGE = f"{GOOD}\n2026-02-20,presups,9,8,7\n2026-02-21,presups,8,8,7\n2026-02-22,flying,5,8,7"
+
+
+def test_names_that_nobody_knows_are_matched_and_confirmed(coach, base, engine) -> None:
+    told = sends(coach, base, STRANGE).json()
+    unknown = {one["words"]: one for one in told["unknown"]}
+    assert {words: one["rows"] for words, one in unknown.items()} == {"presups": 2, "flying": 1}
+    assert unknown["presups"]["guesses"][0]["id"] == "push-up"
+    names = {"presups": "push-up", "flying": ""}
+    clear = sends(coach, base, STRANGE, names=names).json()
+    assert (clear["bad"], clear["unknown"], clear["left_out"], clear["sets"]) == ([], [], 1, 13)
+    kept = sends(coach, base, STRANGE, names=names, keep=True).json()
+    assert kept["new"] == 12
+    assert sends(coach, base, STRANGE, names=names, keep=True).json()["known"] == 12
+    assert count(engine) == 12
+    wrong = problem(sends(coach, base, STRANGE, names={"presups": "somersault"}), 422)
+    assert wrong["field"] == "movement"
+
+
+def test_the_good_rows_are_kept_without_the_bad_ones_where_that_is_said(
+    coach, base, engine
+) -> None:
+    kept = sends(coach, base, STRANGE, keep=True, without_bad=True).json()
+    assert kept["new"] == 10
+    assert [one["row"] for one in kept["bad"]] == [12, 13, 14]  # and which are not is said
+    assert count(engine) == 10
+
+
+def test_what_goes_out_comes_in_as_known_by_its_ids(coach, base, engine) -> None:
+    """Also once the rows' times and amounts were changed by hand."""
+    sends(coach, base, GOOD, keep=True)
+    out = coach.client.get(f"{base}/logs").content.decode("utf-8-sig")
+    again = sends(coach, base, out.replace(",12:00:00,", ",09:30:00,"), keep=True).json()
+    assert (again["new"], again["known"]) == (0, 10)
+    assert count(engine) == 10
+
+
 def test_a_bad_row_keeps_all_of_it_out(coach, base, engine) -> None:
     text = f"{GOOD}\n2026-02-20,flying,9,8,7\n2026-02-21,push-up,10000,8,7"
     told = sends(coach, base, text).json()

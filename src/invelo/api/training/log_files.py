@@ -41,6 +41,39 @@ class LogFile(CsvFile):
         description="What rows are that are like a logged set but of another time: the same, or "
         "others. Nothing is kept of a file that has any until it is said.",
     )
+    names: dict[str, str] = Field(
+        default_factory=dict,
+        max_length=500,
+        description="Movement by what the file calls it; '' leaves such rows out.",
+    )
+    without_bad: bool = Field(
+        False, description="Keep the other rows where some cannot be kept; all or none if not."
+    )
+
+    def asked(self) -> log_import.LogQuestion:
+        """How it is to be read.
+
+        Raises:
+            InputError: for a name that was matched to no movement.
+        """
+        for movement in filter(None, self.names.values()):
+            catalogue().find_movement(movement)
+        return log_import.LogQuestion(self.matching, self.doubtful, self.names, self.without_bad)
+
+
+class Guess(ResponseModel):
+    """A movement that may be meant."""
+
+    id: str
+    name: str
+
+
+class UnknownNameOut(ResponseModel):
+    """What a file calls a movement that nobody here does."""
+
+    words: str
+    rows: int
+    guesses: list[Guess]
 
 
 class DoubtfulRow(ResponseModel):
@@ -60,6 +93,8 @@ class ReadFile(CsvRead):
     new: int = Field(description="Sets that were written; 0 of a dry run.")
     known: int = Field(description="Sets that are there already.")
     doubtful: list[DoubtfulRow]
+    unknown: list[UnknownNameOut] = Field(description="Names to be matched, the commonest first.")
+    left_out: int = Field(description="Rows that were left out on purpose.")
     task_id: UUID | None = Field(
         description="A large file is written by a worker (202): how far it is."
     )
@@ -177,15 +212,15 @@ def read_logs(body: LogFile, who: AtWork, db: Database, now: Now, response: Resp
     cannot be kept; nothing is written until all are right. Sets that are there already, by their id
     or else by moment, movement and amount, are known: the same file again writes nothing. A large
     file is written by a worker, all of it or nothing."""
-    table = log_csv.read(body.content, who.athlete.time_zone, body.matching)
-    file = log_import.read(db, who.athlete, table, body.doubtful, now)
+    asked = body.asked()
+    table = log_csv.read(body.content, who.athlete.time_zone, asked.matching, asked.names)
+    file = log_import.read(db, who.athlete, table, asked, now)
     task = None
     if body.keep and file.new > log_import.LARGE:
-        asked = log_import.LogQuestion(body.matching, body.doubtful)
         task = log_import.keep_later(db, who.athlete, file, asked, body.content, now)
         response.status_code = 202
     elif body.keep:
-        log_import.keep(db, who.athlete, file, body.doubtful, now)
+        log_import.keep(db, who.athlete, file, asked, now)
     kept = body.keep and task is None
     return ReadFile(
         columns=list(log_csv.COLUMNS),
@@ -196,6 +231,8 @@ def read_logs(body: LogFile, who: AtWork, db: Database, now: Now, response: Resp
         new=file.new if kept else 0,
         known=file.known,
         doubtful=[DoubtfulRow.model_validate(row) for row in file.doubtful],
+        unknown=[UnknownNameOut.model_validate(name) for name in file.unknown],
+        left_out=file.left_out,
         bad=[BadRowOut.model_validate(bad_row) for bad_row in file.bad],
         kept=kept,
         task_id=task.id if task else None,

@@ -235,7 +235,7 @@ class Catalogue:
         Raises:
             InputError: if there is none.
         """
-        found = self._by_id.get(movement_id) or _own(movement_id)
+        found = self.movement_or_none(movement_id)
         if found is None:
             raise InputError(
                 "movement",
@@ -243,6 +243,10 @@ class Catalogue:
                 f"Did you mean {self._near(movement_id)}?",
             )
         return found
+
+    def movement_or_none(self, movement_id: str) -> Movement | None:
+        """A movement by its id, a coach's own too; None if there is none."""
+        return self._by_id.get(movement_id) or _own(movement_id)
 
     @cached_property
     def _by_id(self) -> dict[str, Movement]:

@@ -7,6 +7,7 @@ from typing import get_args
 from uuid import UUID
 
 from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.own import PREFIX
 from invelo.domain.errors import InputError
 from invelo.domain.plan.prescription import Unit
 from invelo.domain.training.log import EstimatedCount, OneSide, SetKind, SetRecord, told
@@ -91,29 +92,41 @@ def written(rows: Iterable[Mapping[str, object]]) -> str:
     return csv_table.written(COLUMNS_OF, rows)
 
 
-def read(content: bytes, time_zone: str, given: Mapping[str, str] | None = None) -> Read:
+def read(
+    content: bytes,
+    time_zone: str,
+    given: Mapping[str, str] | None = None,
+    names: Mapping[str, str] | None = None,
+) -> Read:
     """The sets in a CSV file; nothing is kept by reading.
 
     Args:
         content: the file.
         time_zone: IANA zone of rows that tell none.
         given: our column to theirs, where names do not tell; '' leaves one out.
+        names: movements by what the file calls them, in lower case.
 
     Raises:
         InputError: for what is no CSV in UTF-8, has no rows, too many, or lacks a column.
     """
+    meant = {said.casefold(): movement for said, movement in (names or {}).items() if movement}
 
     def nothing_named(found: Iterable[str]) -> list[str]:
         return [] if {"movement", "rung"} & set(found) else ["movement"]
 
     return csv_table.read(
-        content, COLUMNS_OF, lambda row, cells: _set(row, cells, time_zone), given, nothing_named
+        content,
+        COLUMNS_OF,
+        lambda row, cells: _set(row, cells, time_zone, meant),
+        given,
+        nothing_named,
     )
 
 
-def _set(row: int, cells: Cells, time_zone: str) -> CsvSet:
+def _set(row: int, cells: Cells, time_zone: str, meant: Mapping[str, str]) -> CsvSet:
     day = day_of(cells.get("date", ""))
-    name = cells.get("movement", "")
+    said = cells.get("movement", "")
+    name = meant.get(said.casefold(), said)
     unit = _unit(name, cells.get("unit", ""))
     amount = told(cells.get("amount", ""), "amount")
     draft = SetDraft(
@@ -172,6 +185,9 @@ def find_movement(words: str) -> str:
     """The id of the movement that someone means by its name, another term or its id; '' where none
     or several bear it."""
     said = words.strip().casefold()
+    if said.startswith(PREFIX):
+        own = catalogue().movement_or_none(said)
+        return own.id if own else ""
     found = catalogue().called(said)
     if any(movement.id == said for movement in found):
         return said

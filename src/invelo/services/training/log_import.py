@@ -1,7 +1,8 @@
 """A file of logged sets: whose rows are new, which are there already, which need a word."""
 
+from collections import Counter
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from datetime import UTC, date, datetime
 from typing import Literal
 from uuid import UUID
@@ -15,6 +16,8 @@ from invelo.db.queries import ladder_rows, training_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.background import BackgroundTaskRow
 from invelo.db.tables.ladder import RungRow
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.movement import Movement
 from invelo.domain.errors import InputError
 from invelo.domain.training import known_sets
 from invelo.formats import csv_table
@@ -28,6 +31,9 @@ from invelo.services.training.retrospective_log import WholeSession, numbered, r
 LARGE = 500
 """Rows from which on a file is written by a worker (ours: a second or two)."""
 
+GUESSES = 5
+"""Movements that are offered for a name nobody here uses (ours)."""
+
 Doubt = Literal["ask", "known", "new"]
 """What rows are that are like a logged set but of another time."""
 
@@ -39,10 +45,14 @@ class LogQuestion:
     Attributes:
         matching: our column to the file's, where the names do not tell.
         doubtful: what rows are that are like a logged set.
+        names: movements by what the file calls them; '' leaves such rows out.
+        without_bad: whether the others are kept where some rows cannot be.
     """
 
     matching: dict[str, str]
-    doubtful: Doubt
+    doubtful: Doubt = "ask"
+    names: dict[str, str] = field(default_factory=dict)
+    without_bad: bool = False
 
 
 QUESTION: TypeAdapter[LogQuestion] = TypeAdapter(LogQuestion)
@@ -59,6 +69,21 @@ class Doubtful:
 
 
 @dataclass(frozen=True)
+class UnknownName:
+    """What a file calls a movement that nobody here does.
+
+    Attributes:
+        words: as the file has them.
+        rows: how many have them.
+        guesses: movements that may be meant, the likeliest first.
+    """
+
+    words: str
+    rows: int
+    guesses: tuple[Movement, ...]
+
+
+@dataclass(frozen=True)
 class LogImport:
     """What a file comes to.
 
@@ -67,12 +92,16 @@ class LogImport:
         known: how many rows are logged already.
         doubtful: rows that may be.
         bad: rows that cannot be kept.
+        unknown: names that are to be matched.
+        left_out: rows that were left out on purpose.
     """
 
     sessions: tuple[WholeSession, ...]
     known: int
     doubtful: tuple[Doubtful, ...]
     bad: tuple[BadRow, ...]
+    unknown: tuple[UnknownName, ...] = ()
+    left_out: int = 0
 
     @property
     def new(self) -> int:
@@ -104,7 +133,7 @@ def read(
     db: Session,
     athlete: AthleteRow,
     table: log_csv.Read,
-    doubt: Doubt,
+    asked: LogQuestion,
     now: datetime,
 ) -> LogImport:
     """What a file's sets come to; nothing is written.
@@ -112,14 +141,23 @@ def read(
     Args:
         db, athlete: the transaction, and whose file it is.
         table: its rows.
-        doubt: what sets are that are like one of another time.
+        asked: how it is to be read.
         now: no set may be of a later time.
     """
     names = _RungNames.of(db, athlete)
     rows: list[_Row] = []
     bad = list(table.bad)
     seen: dict[tuple[object, ...], int] = {}
+    unknown: Counter[str] = Counter()
+    dropped = {said.casefold() for said, movement in asked.names.items() if not movement}
+    left_out = 0
     for csv_set in table.rows:
+        said = csv_set.movement or csv_set.rung
+        if said.casefold() in dropped:
+            left_out += 1
+            continue
+        if not _means_something(names, csv_set):
+            unknown[said] += 1
         try:
             rows.append(_row(athlete, names, csv_set, seen, now))
         except InputError as error:
@@ -131,7 +169,7 @@ def read(
     there: dict[tuple[date, str], UUID] = {}
     for row, match in zip(rows, matches, strict=True):
         group = (row.csv.day, row.csv.session)
-        taken = match.known or (match.doubtful if doubt == "known" else None)
+        taken = match.known or (match.doubtful if asked.doubtful == "known" else None)
         if taken is not None and taken.id is not None:
             known += 1
             there.setdefault(group, session_of[taken.id])
@@ -141,17 +179,30 @@ def read(
             doubtful.append(Doubtful(row.csv.row, row.movement, like.amount, like.at))
         groups.setdefault(group, []).append(row)
     sessions = [_session(athlete, those, there.get(group)) for group, those in groups.items()]
-    return LogImport(tuple(sessions), known, tuple(doubtful), csv_table.by_row(bad))
+    return LogImport(
+        tuple(sessions),
+        known,
+        tuple(doubtful),
+        csv_table.by_row(bad),
+        tuple(
+            UnknownName(said, count, catalogue().finder.find(said, GUESSES))
+            for said, count in unknown.most_common()
+        ),
+        left_out,
+    )
 
 
-def keep(db: Session, athlete: AthleteRow, file: LogImport, doubtful: Doubt, now: datetime) -> None:
-    """Write what is new of a file, all of it.
+def keep(
+    db: Session, athlete: AthleteRow, file: LogImport, asked: LogQuestion, now: datetime
+) -> None:
+    """Write what is new of a file: all of it, or all but the rows that cannot be kept where that
+    was said.
 
     Raises:
         InputError: for a row that cannot be kept, or that needs a word.
         ConflictError: for an id that is in use.
     """
-    _require_clear(file, doubtful)
+    _require_clear(file, asked)
     retrospective_log.keep(db, athlete, file.sessions, now)
 
 
@@ -169,7 +220,7 @@ def keep_later(
         InputError: for a row that cannot be kept, or that needs a word.
         ConflictError: while another file is being read in for the athlete.
     """
-    _require_clear(file, asked.doubtful)
+    _require_clear(file, asked)
     question = QUESTION.dump_python(asked, mode="json")
     return background.ask(db, "log_file", athlete.id, question, now, content)
 
@@ -185,18 +236,19 @@ def keep_file(db: Session, task_id: UUID, now: datetime) -> None:
         return
     athlete = db.get_one(AthleteRow, row.athlete_id)
     asked = QUESTION.validate_python(row.question)
-    table = log_csv.read(row.content, athlete.time_zone, asked.matching)
+    table = log_csv.read(row.content, athlete.time_zone, asked.matching, asked.names)
     access.lock(db, athlete)
     row = background.to_finish(db, task_id)
     if row is not None:
-        file = read(db, athlete, table, asked.doubtful, now)
-        keep(db, athlete, file, asked.doubtful, now)
+        file = read(db, athlete, table, asked, now)
+        keep(db, athlete, file, asked, now)
         background.finish(db, row, {"new": file.new, "known": file.known}, now)
 
 
-def _require_clear(file: LogImport, doubtful: Doubt) -> None:
-    csv_table.require_none(file.bad)
-    if file.doubtful and doubtful == "ask":
+def _require_clear(file: LogImport, asked: LogQuestion) -> None:
+    if not asked.without_bad:
+        csv_table.require_none(file.bad)
+    if file.doubtful and asked.doubtful == "ask":
         raise InputError(
             f"row {file.doubtful[0].row}",
             "a set like it is logged already, at another time.",
@@ -216,6 +268,12 @@ class _RungNames:
         for row in ladder_rows.rungs_of_athlete(db, athlete.id):
             found.setdefault(row.name.casefold(), row)
         return cls(found)
+
+
+def _means_something(names: _RungNames, csv_set: log_csv.CsvSet) -> bool:
+    """Whether a row names a rung of theirs or a movement."""
+    said = csv_set.rung or csv_set.movement
+    return said.casefold() in names.rungs or bool(log_csv.find_movement(csv_set.movement))
 
 
 def _row(

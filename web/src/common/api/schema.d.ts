@@ -5289,6 +5289,16 @@ export interface components {
             sessions: components["schemas"]["OfGroup"][];
         };
         /**
+         * Guess
+         * @description A movement that may be meant.
+         */
+        Guess: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * HandsIn
          * @description All that is set by hand.
          */
@@ -5892,6 +5902,19 @@ export interface components {
              * @enum {string}
              */
             doubtful: "ask" | "known" | "new";
+            /**
+             * Names
+             * @description Movement by what the file calls it; '' leaves such rows out.
+             */
+            names?: {
+                [key: string]: string;
+            };
+            /**
+             * Without Bad
+             * @description Keep the other rows where some cannot be kept; all or none if not.
+             * @default false
+             */
+            without_bad: boolean;
         };
         /**
          * LogFileTask
@@ -8739,6 +8762,16 @@ export interface components {
             /** Doubtful */
             doubtful: components["schemas"]["DoubtfulRow"][];
             /**
+             * Unknown
+             * @description Names to be matched, the commonest first.
+             */
+            unknown: components["schemas"]["UnknownNameOut"][];
+            /**
+             * Left Out
+             * @description Rows that were left out on purpose.
+             */
+            left_out: number;
+            /**
              * Task Id
              * @description A large file is written by a worker (202): how far it is.
              */
@@ -11059,6 +11092,18 @@ export interface components {
              * @enum {string}
              */
             weaker: "" | "left" | "right";
+        };
+        /**
+         * UnknownNameOut
+         * @description What a file calls a movement that nobody here does.
+         */
+        UnknownNameOut: {
+            /** Words */
+            words: string;
+            /** Rows */
+            rows: number;
+            /** Guesses */
+            guesses: components["schemas"]["Guess"][];
         };
         /**
          * WeekBefore

@@ -34,16 +34,30 @@ export function CsvDialog({ athleteId, onClose }: { athleteId: string; onClose: 
   const [matching, setMatching] = useState<Record<string, string>>({});
   const [read, setRead] = useState<Schema["ReadFile"] | null>(null);
   const [doubtful, setDoubtful] = useState<Doubtful>("ask");
+  const [names, setNames] = useState<Record<string, string>>({});
+  const [withoutBad, setWithoutBad] = useState(false);
   const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const task = useLogFileTask(athleteId, read?.task_id ?? null);
 
-  const send = (file: string, match: Record<string, string>, keep: boolean) =>
+  const send = (
+    file: string,
+    match: Record<string, string>,
+    keep: boolean,
+    called: Record<string, string> = names,
+  ) =>
     act(
       () =>
         answer(
           api.POST("/api/athletes/{athlete_id}/log-files", {
             params: { path: { athlete_id: athleteId } },
-            body: { content: file, matching: match, keep, doubtful: keep ? doubtful : "ask" },
+            body: {
+              content: file,
+              matching: match,
+              keep,
+              doubtful: keep ? doubtful : "ask",
+              names: called,
+              without_bad: keep && withoutBad,
+            },
           }),
         ),
       setRead,
@@ -53,13 +67,22 @@ export function CsvDialog({ athleteId, onClose }: { athleteId: string; onClose: 
     const next = await asBase64(file);
     setContent(next);
     setMatching({});
+    setNames({});
+    setWithoutBad(false);
     setRead(null);
-    await send(next, {}, false);
+    await send(next, {}, false, {});
   };
   const match = (ours: string, theirs: string) => {
     const next = { ...matching, [ours]: theirs };
     setMatching(next);
     void send(content, next, false);
+  };
+
+  const call = (words: string, movement: string | undefined) => {
+    const { [words]: _, ...others } = names;
+    const next = movement === undefined ? others : { ...others, [words]: movement };
+    setNames(next);
+    void send(content, matching, false, next);
   };
 
   return (
@@ -90,7 +113,18 @@ export function CsvDialog({ athleteId, onClose }: { athleteId: string; onClose: 
       {read && !read.kept && !read.task_id && (
         <>
           <Matching read={read} onMatch={match} />
+          <Names read={read} names={names} onCall={call} />
           <BadRows bad={read.bad} />
+          {read.bad.length > 0 && read.bad.length < read.sets + read.bad.length && (
+            <label className="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                checked={withoutBad}
+                onChange={(event) => setWithoutBad(event.target.checked)}
+              />
+              keep the others without {counted(read.bad.length, "row")} above
+            </label>
+          )}
           {read.doubtful.length > 0 && (
             <Choice
               label={`${counted(read.doubtful.length, "row")} like a set of that day, at another time`}
@@ -102,7 +136,10 @@ export function CsvDialog({ athleteId, onClose }: { athleteId: string; onClose: 
           <Button
             main
             busy={busy}
-            disabled={read.bad.length > 0 || (read.doubtful.length > 0 && doubtful === "ask")}
+            disabled={
+              (read.bad.length > 0 && !withoutBad) ||
+              (read.doubtful.length > 0 && doubtful === "ask")
+            }
             onClick={() => send(content, matching, true)}
             className="mt-3"
           >
@@ -155,6 +192,46 @@ function Matching({ read, onMatch }: MatchingProps) {
           </label>
         ))}
       </div>
+    </>
+  );
+}
+
+interface NamesProps {
+  read: Schema["ReadFile"];
+  names: Record<string, string>;
+  onCall: (words: string, movement: string | undefined) => void;
+}
+
+/** What the file calls movements that nobody here does: which is meant, or leave them out. */
+function Names({ read, names, onCall }: NamesProps) {
+  const matched = Object.entries(names);
+  if (read.unknown.length === 0 && matched.length === 0) return null;
+  return (
+    <>
+      <h3 className="lettering pt-2">Which movement is which</h3>
+      <ul aria-label="Names to match">
+        {matched.map(([words, movement]) => (
+          <li key={words} className="flex flex-wrap items-center gap-2 py-0.5">
+            “{words}” {movement ? `is ${movement.replaceAll("-", " ")}` : "is left out"}
+            <Button quiet onClick={() => onCall(words, undefined)}>
+              Undo
+            </Button>
+          </li>
+        ))}
+        {read.unknown.map(({ words, rows, guesses }) => (
+          <li key={words} className="flex flex-wrap items-center gap-2 py-0.5">
+            “{words}”, {counted(rows, "row")}:
+            {guesses.map(({ id, name }) => (
+              <Button key={id} onClick={() => onCall(words, id)}>
+                {name}
+              </Button>
+            ))}
+            <Button quiet onClick={() => onCall(words, "")}>
+              leave out
+            </Button>
+          </li>
+        ))}
+      </ul>
     </>
   );
 }

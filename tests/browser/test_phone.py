@@ -69,6 +69,32 @@ def test_a_drop_set_goes_down_the_rungs(phone: Phone, office: Office) -> None:
     assert coach_reviews(phone, push) == filled
 
 
+# ---- every day ---------------------------------------------------------------------------------
+
+
+def test_a_daily_minimum_is_begun_tried_and_ticked_off_on_the_phone_alone(
+    phone: Phone, office: Office
+) -> None:
+    phone.comes_in(office.link())
+    phone.click("Begin a daily minimum")
+    phone.fill("Moment", "before the shower")
+    phone.fill("Your good word", "There we go!")
+    phone.fill("Left in sight", "the towel")
+    phone.click("Begin")
+    phone.sees("before the shower", "In sight: the towel", "Try it out now, 5 times")
+    phone.click("Tried it (0 of 5)")
+    phone.sees("Tried it (1 of 5)")
+    phone.goes_offline()
+    phone.click("Done")
+    phone.sees("✓ Done today", "There we go!")
+    phone.until(lambda: "1 entry waits on this device" in phone.waiting)
+    phone.goes_offline(False)
+    phone.script("dispatchEvent(new Event('online'))")
+    phone.all_sent()
+    (daily,) = office.call("GET", f"{office.base}/daily")["running"]
+    assert (daily["today"], daily["tries"], daily["cheer"]) == (True, 1, "There we go!")
+
+
 # ---- the network gone --------------------------------------------------------------------------
 
 

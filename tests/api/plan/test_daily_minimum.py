@@ -9,6 +9,7 @@ import pytest
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.errors import InputError
 from invelo.domain.plan.daily_minimum import DailyMinimum, standing
+from tests.api.athlete_client import Athlete, link_for
 from tests.api.coach import Coach, problem
 
 KETTLE = {"movement": "push-up", "moment": "while the kettle boils", "at": "07:15"}
@@ -38,13 +39,13 @@ def test_it_begins_with_one_rep_at_a_moment(coach: Coach, athlete: str) -> None:
     assert "while the kettle boils" in empty["moments"]
     made = begins(coach, athlete)
     assert (made["amount"], made["unit"], made["moment"]) == (1, "reps", KETTLE["moment"])
-    assert "3 times" in made["note"]
+    assert "5 times" in made["note"]
 
 
 def test_it_is_tried_out_on_the_first_day_only(coach: Coach, athlete: str) -> None:
-    """Tried out a few times on the first day (common practice)."""
+    """Five tries on the first day (common practice)."""
     begins(coach, athlete)
-    for count in (1, 2, 3):
+    for count in (1, 2, 3, 4, 5):
         assert ticks(coach, athlete, trial=True)["tries"] == count
     coach.clock.pass_by(days=1)
     response = coach.client.put(
@@ -147,3 +148,55 @@ def test_a_hold_may_be_ten_seconds_at_most() -> None:
     assert DailyMinimum(plank, 10, "at the door", "09:00").amount == 10
     with pytest.raises(InputError, match="amount"):
         DailyMinimum(plank, 11, "at the door", "09:00")
+
+
+def test_three_run_at_once_each_with_its_own_ticks_and_good_word(
+    coach: Coach, athlete: str
+) -> None:
+    path = f"/api/athletes/{athlete}/daily"
+    begins(coach, athlete)
+    squat = uuid4()
+    coach.put(f"{path}/{squat}", **{**KETTLE, "movement": "squat", "at": "20:00"}, beside=True)
+    last = uuid4()
+    more = {"cheer": "On we go.", "in_sight": "shoes by the bed", "beside": True}
+    sheet = coach.put(f"{path}/{last}", **{**KETTLE, "movement": "bridge", "at": "06:30"}, **more)
+    assert [one["at"] for one in sheet["running"]] == ["06:30", "07:15", "20:00"]
+    assert sheet["daily"] == sheet["running"][0]
+    fourth = coach.client.put(f"{path}/{uuid4()}", json={**KETTLE, "beside": True})
+    assert problem(fourth, 422)["field"] == "daily minimum"
+    ticked = coach.put(f"{path}/ticks/{uuid4()}", daily_id=str(last))["running"]
+    assert [one["today"] for one in ticked] == [True, False, False]
+    assert (ticked[0]["note"], ticked[0]["in_sight"]) == ("On we go.", "shoes by the bed")
+    changed = coach.put(
+        f"{path}/{uuid4()}", **{**KETTLE, "movement": "calf-raise"}, instead_of=str(squat)
+    )
+    assert len(changed["running"]) == 3
+    assert "squat" not in {one["movement_id"] for one in changed["running"]}
+    coach.client.post(f"{path}/end", json={"daily_id": str(last)}).raise_for_status()
+    assert len(coach.get(path)["running"]) == 2
+
+
+def test_what_is_offered_needs_no_kit_no_warm_up_and_is_open(coach: Coach, athlete: str) -> None:
+    offered = coach.get(f"/api/athletes/{athlete}/daily")["movements"]
+    assert len(offered) > 20
+    for one in offered:
+        movement = catalogue().find_movement(one["id"])
+        assert not movement.kit
+        assert max(movement.stress.values(), default=1) < 3
+
+
+def test_the_athlete_changes_it_alone_by_their_link(
+    coach: Coach, athlete: str, new_client: Any
+) -> None:
+    begins(coach, athlete)
+    theirs = Athlete(new_client(), coach.clock, link_for(coach, athlete)).client
+    path = f"/api/athletes/{athlete}/daily"
+    mine = {**KETTLE, "moment": "before the shower", "cheer": "Ha!"}
+    changed = theirs.put(f"{path}/{uuid4()}", json=mine)
+    assert changed.status_code == 200, changed.text
+    assert changed.json()["daily"]["moment"] == "before the shower"
+    ticked = theirs.put(f"{path}/ticks/{uuid4()}", json={}).json()
+    assert ticked["daily"]["note"] == "Ha!"
+    assert coach.get(path)["daily"]["today"]
+    other = coach.enrols(name="Bo Lind")["id"]
+    assert theirs.get(f"/api/athletes/{other}/daily").status_code == 404

@@ -45,8 +45,12 @@ OPENED_BY_A_LINK = {
     ("GET", "log-files/{task_id}"),
     ("PUT", "completed-sessions/{session_id}"),
     ("PUT", "check-ins/{check_in_id}"),
+    ("GET", "daily"),
+    ("PUT", "daily/{daily_minimum_id}"),
+    ("PUT", "daily/ticks/{tick_id}"),
+    ("POST", "daily/end"),
 }
-"""All that a link opens: the athlete's own day, log and history."""
+"""All that a link opens: the athlete's own day, log, history and daily minimums."""
 
 
 @pytest.fixture

@@ -1,15 +1,23 @@
 """Daily minimum: one rep at a fixed moment, tried, ticked, changed."""
 
-from datetime import date
+from datetime import date, datetime
 from uuid import UUID
 
 from fastapi import APIRouter, Response
 from pydantic import AwareDatetime, Field
 
-from invelo.api.common.context import Coach, Database, Now, moment_for
+from invelo.api.common.context import (
+    AtWork,
+    Database,
+    DeviceClock,
+    Now,
+    OnFloor,
+    device_moment,
+    moment_for,
+)
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
-from invelo.db import access
+from invelo.db.moment import Moment
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.plan.daily_minimum import MOMENTS, TRIES, DailyMinimum
@@ -27,6 +35,10 @@ class NewDaily(StrictModel):
     moment: str = Field(max_length=120, examples=["while the kettle boils"])
     at: str = Field("08:00", description="Wall time of it, for the calendar.")
     why: str = Field("", max_length=200, description="Why the one before was changed.")
+    cheer: str = Field("", max_length=80, description="Their own good word.")
+    in_sight: str = Field("", max_length=120, description="What is left in sight.")
+    beside: bool = Field(False, description="Besides those that run; in place of them if not.")
+    instead_of: UUID | None = Field(None, description="Of those that run, the one it replaces.")
 
 
 class NewTick(StrictModel):
@@ -34,14 +46,24 @@ class NewTick(StrictModel):
 
     amount: int | None = Field(None, ge=1, le=600, description="More than asked is welcome.")
     trial: bool = Field(False, description="Tried out, on the first day.")
-    at: AwareDatetime | None = None
+    daily_id: UUID | None = Field(None, description="Which; the day's first if left out.")
+    at: AwareDatetime | None = Field(None, description="The device's clock; now if left out.")
     time_zone: str | None = Field(None, validation_alias=renamed("time_zone", "zone"))
+    sent_at: AwareDatetime | None = Field(None, description="The device's clock as it sends.")
+
+    def moment(self, athlete: AthleteRow, now: datetime) -> Moment:
+        """When it was done, by our clock."""
+        if self.at is None:
+            return moment_for(athlete, now, None, self.time_zone)
+        told = DeviceClock(at=self.at, time_zone=self.time_zone, sent_at=self.sent_at)
+        return device_moment(athlete, now, told)[0]
 
 
 class Ended(StrictModel):
     """The end of a daily minimum."""
 
     why: str = Field("", max_length=200)
+    daily_id: UUID | None = Field(None, description="Which; the day's first if left out.")
 
 
 class DailyBefore(ResponseModel):
@@ -74,82 +96,113 @@ class Daily(ResponseModel):
     tries_wanted: int
     today: bool
     note: str
+    cheer: str
+    in_sight: str
     before: list[DailyBefore]
 
 
-class DailySheet(ResponseModel):
-    """The daily minimum, if one runs, and moments to tie one to."""
+class DailyChoice(ResponseModel):
+    """A movement that may be a daily minimum."""
 
-    daily: Daily | None
-    moments: list[str]
+    id: str
+    name: str
+
+
+class DailySheet(ResponseModel):
+    """The daily minimums that run, and what others may be made of."""
+
+    daily: Daily | None = Field(description="The day's first.")
+    running: list[Daily] = Field(description="All, by the time of day.")
+    moments: list[str] = Field(description="To tie one to.")
+    movements: list[DailyChoice] = Field(
+        description="Easy enough for no warm-up, and open to them."
+    )
 
 
 @router.get("")
-def get_daily(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> DailySheet:
-    """The daily minimum as it stands."""
-    athlete = access.athlete(db, coach.id, athlete_id)
-    return _sheet(db, athlete, moment_for(athlete, now).local_date)
+def get_daily(who: OnFloor, db: Database, now: Now) -> DailySheet:
+    """The daily minimums as they stand."""
+    return _sheet(db, who.athlete, moment_for(who.athlete, now).local_date)
 
 
 @router.put("/{daily_minimum_id}")
 def begin_daily(
-    athlete_id: UUID, daily_minimum_id: UUID, body: NewDaily, coach: Coach, db: Database, now: Now
+    daily_minimum_id: UUID, body: NewDaily, who: AtWork, db: Database, now: Now
 ) -> DailySheet:
-    """Begin a daily minimum, in place of the one that runs."""
-    athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
+    """Begin a daily minimum: in place of those that run, of one of them, or beside them. The
+    athlete may, alone."""
+    athlete = who.athlete
     moment = moment_for(athlete, now)
     movement = catalogue().find_movement(body.movement)
-    prescription = DailyMinimum(movement, body.amount, body.moment, body.at)
-    daily_minimum.begin(db, athlete, daily_minimum_id, prescription, body.why, moment)
+    prescription = DailyMinimum(
+        movement, body.amount, body.moment, body.at, body.cheer, body.in_sight
+    )
+    daily_minimum.begin(
+        db,
+        athlete,
+        daily_minimum_id,
+        prescription,
+        body.why,
+        moment,
+        body.beside,
+        body.instead_of,
+    )
     return _sheet(db, athlete, moment.local_date)
 
 
 @router.put("/ticks/{tick_id}")
-def tick_daily(
-    athlete_id: UUID, tick_id: UUID, body: NewTick, coach: Coach, db: Database, now: Now
-) -> DailySheet:
-    """Tick the day off, or try the prescription out on its first day. A day has one tick."""
-    athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
-    moment = moment_for(athlete, now, body.at, body.time_zone)
-    daily_minimum.tick(db, athlete.id, tick_id, body.amount, body.trial, moment)
+def tick_daily(tick_id: UUID, body: NewTick, who: AtWork, db: Database, now: Now) -> DailySheet:
+    """Tick the day off, or try it out on its first day. A day has one tick."""
+    athlete = who.athlete
+    moment = body.moment(athlete, now)
+    daily_minimum.tick(db, athlete.id, tick_id, body.amount, body.trial, moment, body.daily_id)
     return _sheet(db, athlete, moment_for(athlete, now).local_date)
 
 
 @router.post("/end", status_code=204)
-def end_daily(athlete_id: UUID, body: Ended, coach: Coach, db: Database, now: Now) -> Response:
-    """End the daily minimum that runs."""
-    athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
-    daily_minimum.end(db, athlete.id, body.why, moment_for(athlete, now).local_date)
+def end_daily(body: Ended, who: AtWork, db: Database, now: Now) -> Response:
+    """End a daily minimum that runs."""
+    today = moment_for(who.athlete, now).local_date
+    daily_minimum.end(db, who.athlete.id, body.why, today, body.daily_id)
     return Response(status_code=204)
 
 
 def _sheet(db: Database, athlete: AthleteRow, today: date) -> DailySheet:
-    seen = daily_minimum.view(db, athlete.id, today)
-    if seen is None:
-        return DailySheet(daily=None, moments=list(MOMENTS))
-    row, goes = seen.row, seen.standing
+    running = [_daily(seen) for seen in daily_minimum.views(db, athlete.id, today)]
     return DailySheet(
-        daily=Daily.of(
-            goes,
-            id=row.id,
-            movement=catalogue().find_movement(row.movement).name,
-            movement_id=row.movement,
-            amount=row.amount,
-            unit=row.unit,
-            moment=row.moment,
-            at=row.at,
-            begun_on=row.begun_on,
-            ticks=list(seen.ticks),
-            tries_wanted=TRIES,
-            before=[
-                DailyBefore.of(
-                    daily_minimum_row,
-                    movement=catalogue().find_movement(daily_minimum_row.movement).name,
-                    ended_on=daily_minimum_row.ended_on or daily_minimum_row.begun_on,
-                    why=daily_minimum_row.ended_why,
-                )
-                for daily_minimum_row in seen.before
-            ],
-        ),
+        daily=running[0] if running else None,
+        running=running,
         moments=list(MOMENTS),
+        movements=[
+            DailyChoice(id=movement.id, name=movement.name)
+            for movement in daily_minimum.choices(db, athlete, today)
+        ],
+    )
+
+
+def _daily(seen: daily_minimum.DailyMinimumView) -> Daily:
+    row = seen.row
+    return Daily.of(
+        seen.standing,
+        id=row.id,
+        movement=catalogue().find_movement(row.movement).name,
+        movement_id=row.movement,
+        amount=row.amount,
+        unit=row.unit,
+        moment=row.moment,
+        at=row.at,
+        begun_on=row.begun_on,
+        ticks=list(seen.ticks),
+        tries_wanted=TRIES,
+        cheer=row.cheer,
+        in_sight=row.in_sight,
+        before=[
+            DailyBefore.of(
+                daily_minimum_row,
+                movement=catalogue().find_movement(daily_minimum_row.movement).name,
+                ended_on=daily_minimum_row.ended_on or daily_minimum_row.begun_on,
+                why=daily_minimum_row.ended_why,
+            )
+            for daily_minimum_row in seen.before
+        ],
     )

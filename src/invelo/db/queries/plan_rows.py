@@ -149,13 +149,13 @@ def templates(db: Session, account_id: UUID) -> list[SessionTemplateRow]:
     return list(db.exec(statement.order_by(col(SessionTemplateRow.name))))
 
 
-def running_minimum(db: Session, athlete_id: UUID) -> DailyMinimumRow | None:
-    """The daily minimum that runs, if one does."""
-    return db.exec(
-        select(DailyMinimumRow).where(
-            DailyMinimumRow.athlete_id == athlete_id, col(DailyMinimumRow.ended_on).is_(None)
-        )
-    ).first()
+def running_minimums(db: Session, athlete_id: UUID) -> tuple[DailyMinimumRow, ...]:
+    """The daily minimums that run, by the time of day."""
+    statement = select(DailyMinimumRow).where(
+        DailyMinimumRow.athlete_id == athlete_id, col(DailyMinimumRow.ended_on).is_(None)
+    )
+    order = (DailyMinimumRow.at, col(DailyMinimumRow.id))
+    return tuple(db.exec(statement.order_by(*order)))
 
 
 def ended_minimums(db: Session, athlete_id: UUID) -> tuple[DailyMinimumRow, ...]:

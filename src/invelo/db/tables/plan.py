@@ -127,9 +127,8 @@ class DailyMinimumRow(SetUpColumns, table=True):
 
     __table_args__ = (
         Index(
-            "uq_daily_minimum_running",
+            "ix_daily_minimum_running",
             "athlete_id",
-            unique=True,
             postgresql_where=text("ended_on IS NULL"),
         ),
         one_of("unit", "reps", "s"),
@@ -146,6 +145,8 @@ class DailyMinimumRow(SetUpColumns, table=True):
     begun_on: date
     ended_on: date | None = None
     ended_why: str = ""
+    cheer: str = ""
+    in_sight: str = ""
 
 
 class DailyMinimumTickRow(Dated, table=True):

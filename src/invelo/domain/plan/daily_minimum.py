@@ -29,8 +29,11 @@ MOMENTS = (
 MOST_REPS, MOST_SECONDS = 5, 10
 """Of the asked prescription: a daily minimum stays small (ours)."""
 
-TRIES = 3
-"""Times it is tried out on the first day."""
+TRIES = 5
+"""Times it is tried out on the first day (common practice)."""
+
+MOST_RUNNING = 3
+"""Daily minimums at once: more of them are a session (ours)."""
 
 LAPSED = 3
 """Days missed in a row from which the moment is asked about (ours)."""
@@ -39,6 +42,11 @@ GOOD_WORDS = ("Done.", "Good.", "There it is.", "Kept.", "Well kept.", "And agai
 
 HARD = 3
 """Class of joint stress that is too much without a warm-up."""
+
+
+def hard(movement: Movement) -> bool:
+    """Whether it stresses a joint too much to be done without a warm-up."""
+    return any(stress >= HARD for stress in movement.stress.values())
 
 
 @dataclass(frozen=True)
@@ -50,12 +58,16 @@ class DailyMinimum:
         amount: reps, or seconds of a hold; 1 to 5, or 1 to 10.
         moment: what it is tied to, in words.
         at: wall time of it, "HH:MM", for the calendar.
+        cheer: the good word they give themselves, '' for one of ours.
+        in_sight: what is left in sight, so that it is thought of.
     """
 
     movement: Movement
     amount: int
     moment: str
     at: str
+    cheer: str = ""
+    in_sight: str = ""
 
     def __post_init__(self) -> None:
         """Keep it small, tied to something, and easy enough for no warm-up."""
@@ -66,7 +78,7 @@ class DailyMinimum:
             raise InputError("movement", "a jump wants a warm-up.", "Take a rep or a hold.")
         most = MOST_SECONDS if self.movement.unit == "s" else MOST_REPS
         require_within("amount", self.amount, 1, most, self.movement.unit)
-        if any(stress >= HARD for stress in self.movement.stress.values()):
+        if hard(self.movement):
             raise InputError(
                 "movement",
                 f"{self.movement.name.lower()} stresses a joint hard, and nothing warms up for it.",
@@ -116,7 +128,9 @@ class DailyMinimumStatus:
     note: str
 
 
-def standing(begun: date, ticks: Iterable[date], tries: int, today: date) -> DailyMinimumStatus:
+def standing(
+    begun: date, ticks: Iterable[date], tries: int, today: date, cheer: str = ""
+) -> DailyMinimumStatus:
     """How it goes, on a day.
 
     Args:
@@ -124,6 +138,7 @@ def standing(begun: date, ticks: Iterable[date], tries: int, today: date) -> Dai
         ticks: days on which it was done.
         tries: trials of the first day.
         today: the athlete's own calendar day.
+        cheer: their own good word, '' for one of ours.
     """
     done = {day for day in ticks if begun <= day <= today}
     run = _run(done, today if today in done else today - timedelta(days=1))
@@ -141,7 +156,7 @@ def standing(begun: date, ticks: Iterable[date], tries: int, today: date) -> Dai
         missed,
         tries,
         today in done,
-        _note(run, len(done), missed, tries, today == begun, today in done),
+        _note(run, len(done), missed, tries, today == begun, today in done, cheer),
     )
 
 
@@ -152,7 +167,9 @@ def _run(done: set[date], last: date) -> int:
     return run
 
 
-def _note(run: int, done: int, missed: int, tries: int, first: bool, today: bool) -> str:
+def _note(
+    run: int, done: int, missed: int, tries: int, first: bool, today: bool, cheer: str
+) -> str:
     if first and tries < TRIES and not today:
         return f"Try it out now, {TRIES - tries} times, so that the moment knows it."
     if missed >= LAPSED:
@@ -160,5 +177,5 @@ def _note(run: int, done: int, missed: int, tries: int, first: bool, today: bool
     if run >= HABIT_SESSIONS:
         return f"{run} days running: two steady weeks. More is there if you want it."
     if today:
-        return GOOD_WORDS[done % len(GOOD_WORDS)]
+        return cheer or GOOD_WORDS[done % len(GOOD_WORDS)]
     return "Open today."

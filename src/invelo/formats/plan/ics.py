@@ -32,9 +32,8 @@ def ics(weeks: Iterable[FileWeek], made: datetime, owner: str) -> bytes:
     for week in file_weeks:
         for day in week.days:
             calendar.add_component(_session(day, week, made, owner))
-    habit = file_weeks[0].habit if file_weeks else None
-    if habit is not None:
-        calendar.add_component(_habit(habit, file_weeks[0].week_start, made, owner))
+    for daily in file_weeks[0].daily if file_weeks else ():
+        calendar.add_component(_daily(daily, file_weeks[0].week_start, made, owner))
     if file_weeks:
         calendar.add_missing_timezones(
             file_weeks[0].week_start - ABOUT, file_weeks[-1].week_start + ABOUT
@@ -63,12 +62,12 @@ def _session(day: FileDay, week: FileWeek, made: datetime, owner: str) -> Event:
     return event
 
 
-def _habit(habit: RunningDailyMinimum, week_start: date, made: datetime, owner: str) -> Event:
+def _daily(daily: RunningDailyMinimum, week_start: date, made: datetime, owner: str) -> Event:
     event = Event()
-    event.add("uid", f"{owner}-daily-{habit.id}@invelo")
+    event.add("uid", f"{owner}-daily-{daily.id}@invelo")
     event.add("dtstamp", made)
-    event.add("dtstart", _at(max(habit.begun_on, week_start), habit.at, habit.time_zone))
+    event.add("dtstart", _at(max(daily.begun_on, week_start), daily.at, daily.time_zone))
     event.add("duration", timedelta(minutes=1))
     event.add("rrule", {"freq": "daily"})
-    event.add("summary", f"Daily minute, {habit.moment}")
+    event.add("summary", f"Daily minute, {daily.moment}")
     return event

@@ -11,10 +11,10 @@ from invelo.formats.plan.words import FileWeek
 def markdown(week: FileWeek) -> str:
     """A week, day by day."""
     lines = [f"# Week of {day_words(week.week_start)}, {literal(week.who)}", ""]
-    if week.habit is not None:
+    for daily in week.daily:
         lines += [
-            f"Every day at {week.habit.at}, {literal(week.habit.moment)}: {week.habit.amount} × "
-            f"{week.habit.movement.name.lower()}.",
+            f"Every day at {daily.at}, {literal(daily.moment)}: {daily.amount} × "
+            f"{daily.movement.name.lower()}.",
             "",
         ]
     for day in week.days:

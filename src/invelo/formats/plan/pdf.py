@@ -25,10 +25,9 @@ def week_pdf(week: FileWeek, paper: Paper) -> bytes:
     head = [[text(f"{day.title}, {day.at}", 10, bold=True)] for day in week.days]
     cells = [[*head[i], *_column(day)] for i, day in enumerate(week.days)]
     story: list[Flowable] = [text(f"Week of {day_words(week.week_start)}", 16, bold=True, after=6)]
-    if week.habit is not None:
-        movement = week.habit.movement.name.lower()
-        words = f"{week.habit.moment}: {week.habit.amount} × {movement}"
-        story.append(text(f"Every day at {week.habit.at}, {words}", 10, after=6))
+    for daily in week.daily:
+        words = f"{daily.moment}: {daily.amount} × {daily.movement.name.lower()}"
+        story.append(text(f"Every day at {daily.at}, {words}", 10, after=6))
     if cells:
         story.append(Table([cells], colWidths=[width] * len(cells), style=ruled()))
     else:

@@ -45,7 +45,7 @@ class FileWeek:
         time_zone: IANA name in which its times are told.
         revision: of the plan.
         days: with something on them.
-        habit: the daily minimum, if one runs.
+        daily: the daily minimums that run.
     """
 
     who: str
@@ -53,4 +53,4 @@ class FileWeek:
     time_zone: str
     revision: int
     days: tuple[FileDay, ...]
-    habit: RunningDailyMinimum | None
+    daily: tuple[RunningDailyMinimum, ...]

@@ -20,8 +20,7 @@ from invelo.services.plan.week import WeekView
 def file_week(db: Session, athlete: AthleteRow, week_start: date, today: date) -> FileWeek:
     """A week as its files tell it, each day as it was adapted; without anything to plan, the daily
     minimum alone."""
-    row = plan_rows.running_minimum(db, athlete.id)
-    running = None if row is None else _running(row)
+    running = tuple(_running(row) for row in plan_rows.running_minimums(db, athlete.id))
     try:
         seen = week.view(db, athlete, week_start, today)
     except InputError:

@@ -1966,7 +1966,7 @@ export interface paths {
         };
         /**
          * Get Daily
-         * @description The daily minimum as it stands.
+         * @description The daily minimums as they stand.
          */
         get: operations["get_daily"];
         put?: never;
@@ -1987,7 +1987,8 @@ export interface paths {
         get?: never;
         /**
          * Begin Daily
-         * @description Begin a daily minimum, in place of the one that runs.
+         * @description Begin a daily minimum: in place of those that run, of one of them, or beside them. The
+         *     athlete may, alone.
          */
         put: operations["begin_daily"];
         post?: never;
@@ -2007,7 +2008,7 @@ export interface paths {
         get?: never;
         /**
          * Tick Daily
-         * @description Tick the day off, or try the prescription out on its first day. A day has one tick.
+         * @description Tick the day off, or try it out on its first day. A day has one tick.
          */
         put: operations["tick_daily"];
         post?: never;
@@ -2028,7 +2029,7 @@ export interface paths {
         put?: never;
         /**
          * End Daily
-         * @description End the daily minimum that runs.
+         * @description End a daily minimum that runs.
          */
         post: operations["end_daily"];
         delete?: never;
@@ -4443,6 +4444,10 @@ export interface components {
             today: boolean;
             /** Note */
             note: string;
+            /** Cheer */
+            cheer: string;
+            /** In Sight */
+            in_sight: string;
             /** Before */
             before: components["schemas"]["DailyBefore"][];
         };
@@ -4469,13 +4474,37 @@ export interface components {
             why: string;
         };
         /**
+         * DailyChoice
+         * @description A movement that may be a daily minimum.
+         */
+        DailyChoice: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * DailySheet
-         * @description The daily minimum, if one runs, and moments to tie one to.
+         * @description The daily minimums that run, and what others may be made of.
          */
         DailySheet: {
+            /** @description The day's first. */
             daily: components["schemas"]["Daily"] | null;
-            /** Moments */
+            /**
+             * Running
+             * @description All, by the time of day.
+             */
+            running: components["schemas"]["Daily"][];
+            /**
+             * Moments
+             * @description To tie one to.
+             */
             moments: string[];
+            /**
+             * Movements
+             * @description Easy enough for no warm-up, and open to them.
+             */
+            movements: components["schemas"]["DailyChoice"][];
         };
         /**
          * DaySession
@@ -4676,6 +4705,11 @@ export interface components {
              * @default
              */
             why: string;
+            /**
+             * Daily Id
+             * @description Which; the day's first if left out.
+             */
+            daily_id?: string | null;
         };
         /**
          * EstimateOut
@@ -6615,6 +6649,29 @@ export interface components {
              * @default
              */
             why: string;
+            /**
+             * Cheer
+             * @description Their own good word.
+             * @default
+             */
+            cheer: string;
+            /**
+             * In Sight
+             * @description What is left in sight.
+             * @default
+             */
+            in_sight: string;
+            /**
+             * Beside
+             * @description Besides those that run; in place of them if not.
+             * @default false
+             */
+            beside: boolean;
+            /**
+             * Instead Of
+             * @description Of those that run, the one it replaces.
+             */
+            instead_of?: string | null;
         };
         /**
          * NewItem
@@ -7196,10 +7253,23 @@ export interface components {
              * @default false
              */
             trial: boolean;
-            /** At */
+            /**
+             * Daily Id
+             * @description Which; the day's first if left out.
+             */
+            daily_id?: string | null;
+            /**
+             * At
+             * @description The device's clock; now if left out.
+             */
             at?: string | null;
             /** Time Zone */
             time_zone?: string | null;
+            /**
+             * Sent At
+             * @description The device's clock as it sends.
+             */
+            sent_at?: string | null;
         };
         /**
          * NormOut
@@ -21566,6 +21636,7 @@ export interface operations {
             };
             cookie?: {
                 invelo_session?: string | null;
+                invelo_link?: string | null;
             };
         };
         requestBody?: never;
@@ -21649,11 +21720,12 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                athlete_id: string;
                 daily_minimum_id: string;
+                athlete_id: string;
             };
             cookie?: {
                 invelo_session?: string | null;
+                invelo_link?: string | null;
             };
         };
         requestBody: {
@@ -21741,11 +21813,12 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                athlete_id: string;
                 tick_id: string;
+                athlete_id: string;
             };
             cookie?: {
                 invelo_session?: string | null;
+                invelo_link?: string | null;
             };
         };
         requestBody: {
@@ -21837,6 +21910,7 @@ export interface operations {
             };
             cookie?: {
                 invelo_session?: string | null;
+                invelo_link?: string | null;
             };
         };
         requestBody: {

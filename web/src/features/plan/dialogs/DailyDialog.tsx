@@ -15,8 +15,8 @@ import type { Sheet } from "../plan";
 
 export function DailyDialog({ sheet, onClose }: { sheet: Sheet; onClose: () => void }) {
   const found = useQuery(queries.daily(sheet.athlete_id));
-  const [changing, setChanging] = useState(false);
-  const daily = found.data?.daily;
+  const [changing, setChanging] = useState<Schema["Daily"] | "new" | null>(null);
+  const running = found.data?.running ?? [];
   return (
     <Dialog
       open
@@ -26,20 +26,29 @@ export function DailyDialog({ sheet, onClose }: { sheet: Sheet; onClose: () => v
       wide
     >
       <Wrong error={found.error} />
-      {found.data && (!daily || changing) && (
+      {found.data && (running.length === 0 || changing) && (
         <Begin
           sheet={sheet}
           moments={found.data.moments}
-          now={daily ?? null}
-          onDone={() => setChanging(false)}
+          now={changing === "new" ? null : changing}
+          onDone={() => setChanging(null)}
         />
       )}
-      {daily && !changing && (
-        <Running sheet={sheet} daily={daily} onChange={() => setChanging(true)} />
+      {!changing &&
+        running.map((daily) => (
+          <Running key={daily.id} sheet={sheet} daily={daily} onChange={() => setChanging(daily)} />
+        ))}
+      {!changing && running.length > 0 && running.length < MOST && (
+        <Button onClick={() => setChanging("new")} className="mt-3">
+          Another one …
+        </Button>
       )}
     </Dialog>
   );
 }
+
+/** Daily minimums at once. */
+const MOST = 3;
 
 interface RunningProps {
   sheet: Sheet;
@@ -57,7 +66,7 @@ function Running({ sheet, daily, onChange }: RunningProps) {
         answer(
           api.PUT("/api/athletes/{athlete_id}/daily/ticks/{tick_id}", {
             params: { path: { athlete_id, tick_id: id } },
-            body: { trial, ...deviceMoment() },
+            body: { trial, daily_id: daily.id, ...deviceMoment() },
           }),
         ),
       next,
@@ -67,7 +76,7 @@ function Running({ sheet, daily, onChange }: RunningProps) {
       answer(
         api.POST("/api/athletes/{athlete_id}/daily/end", {
           params: { path: { athlete_id } },
-          body: { why: "ended" },
+          body: { why: "ended", daily_id: daily.id },
         }),
       ),
     );
@@ -140,6 +149,8 @@ function Begin({ sheet, moments, now, onDone }: BeginProps) {
     amount: String(now?.amount ?? 1),
     moment: now?.moment ?? moments[1] ?? "",
     at: now?.at ?? "08:00",
+    cheer: now?.cheer ?? "",
+    in_sight: now?.in_sight ?? "",
     why: "",
   });
   const [finding, setFinding] = useState(false);
@@ -157,7 +168,12 @@ function Begin({ sheet, moments, now, onDone }: BeginProps) {
         answer(
           api.PUT("/api/athletes/{athlete_id}/daily/{daily_minimum_id}", {
             params: { path: { athlete_id: sheet.athlete_id, daily_minimum_id: id } },
-            body: { ...rest, amount: Number(amount) },
+            body: {
+              ...rest,
+              amount: Number(amount),
+              beside: now === null,
+              ...(now ? { instead_of: now.id } : {}),
+            },
           }),
         ),
       onDone,
@@ -179,6 +195,8 @@ function Begin({ sheet, moments, now, onDone }: BeginProps) {
           hint="1 rep is enough; 5 reps or 10 s at most"
           {...field("amount")}
         />
+        <Field label="Good word" hint="one of ours if left empty" {...field("cheer")} />
+        <Field label="Left in sight" {...field("in_sight")} />
         {now && <Field label="Why it changes" {...field("why")} />}
       </div>
       <datalist id="moments">

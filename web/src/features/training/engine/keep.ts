@@ -22,6 +22,7 @@ export type Sent =
   | { what: "set"; method: "PUT"; body: Schema["NewSet"] }
   | { what: "skip"; method: "PUT"; body: Schema["NewSkip"] }
   | { what: "check-in"; method: "PUT"; body: Schema["NewCheckIn"] }
+  | { what: "tick"; method: "PUT"; body: Schema["NewTick"] }
   | { what: "end of the session"; method: "POST"; body: Schema["Finish"] }
   | { what: "picture"; method: "PUT"; body: null; blob: Blob };
 

@@ -6,6 +6,7 @@ import { day, target } from "../../../common/units/figures";
 import { endedBefore } from "../engine/machine";
 import type { Along, Sheet } from "../engine/types";
 import type { Run } from "../engine/useRun";
+import { DailyPart } from "./DailyPart";
 import { usePain } from "./pain";
 
 interface Props {
@@ -64,6 +65,7 @@ export function Today({ along, run, ended }: Props) {
             picked={shown}
             onPick={setPicked}
           />
+          <DailyPart athleteId={along.athlete_id} today={along.today} />
           {picked && today && (
             <Button onClick={() => setPicked(null)} className="mt-3 min-h-11">
               Back to today

@@ -108,6 +108,12 @@ def reduced(document: dict[str, Any]) -> dict[str, dict[str, Fields]]:
     return found
 
 
+def _was_sent(place: str, took: Fields) -> bool:
+    """Whether an old client sends what a field is part of: of what it never sends it lacks none."""
+    whole, _, _ = place.rpartition(".")
+    return not whole or whole.rstrip("[]") in took
+
+
 def breaking(old: dict[str, dict[str, Fields]], new: dict[str, dict[str, Fields]]) -> list[str]:
     """What of the new would fail a client of the old."""
     found = []
@@ -121,7 +127,7 @@ def breaking(old: dict[str, dict[str, Fields]], new: dict[str, dict[str, Fields]
         found += [
             f"{operation} wants {one} now"
             for one, needed in takes.items()
-            if needed and not took.get(one, False)
+            if needed and not took.get(one, False) and _was_sent(one, took)
         ]
         found += [
             f"{operation} answers without {one}"
@@ -159,3 +165,12 @@ if __name__ == "__main__":
     RELEASED.parent.mkdir(exist_ok=True)
     told = json.dumps(reduced(DOCUMENT), separators=(",", ":"), sort_keys=True)
     RELEASED.write_text(told.replace('},"', '},\n"') + "\n", encoding="utf-8")
+
+
+def test_what_is_wanted_within_something_new_breaks_nobody() -> None:
+    old = {"PUT /a": {"takes": {"x": False, "x[].y": False}, "answers": {}}}
+    within_new = {"x": False, "x[].y": False, "w": False, "w[].a": True}
+    assert breaking(old, {"PUT /a": {"takes": within_new, "answers": {}}}) == []
+    within_old = {"x": False, "x[].y": False, "x[].z": True}
+    told = breaking(old, {"PUT /a": {"takes": within_old, "answers": {}}})
+    assert told == ["PUT /a wants x[].z now"]

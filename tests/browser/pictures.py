@@ -13,7 +13,6 @@ from datetime import UTC, datetime
 from io import BytesIO
 from pathlib import Path
 
-import pypdfium2
 from PIL import Image
 from selenium.webdriver.common.by import By
 from selenium.webdriver.common.keys import Keys
@@ -158,10 +157,27 @@ def workshop(page: Page) -> None:
     page.sees("hand load")
     page.script("document.activeElement.blur()")
     page.click("Leave it")
+    own_movement(page)
+
+
+def own_movement(page: Page) -> None:
+    """A lever between a tuck and a straight one, made by its joints."""
+    page.press("/")
+    page.select("Family", "any")
+    page.fill("Name", "tuck front lever")
+    page.until(lambda: "lever" in page.find('[role="dialog"] section h3').text.casefold())
+    page.click("Make your own from it …")
+    page.find('[aria-label="hip, start"]').send_keys("45")
+    page.find('[aria-label="knee, start"]').send_keys("60")
+    page.until(lambda: "N·m" in page.dialog.text)
+    page.script("document.activeElement.blur()")
+    take(page, "own-movement")
+    page.click("Close")
+    no_dialog(page)
 
 
 def weeks(page: Page) -> None:
-    """The week, a day's session, the day adapted, and its card as it is printed."""
+    """The week, a day's session, the day adapted, a session built, a class at its clock."""
     page.press("1")
     page.open_ladder("Juno Pell")
     page.press("5")
@@ -179,17 +195,45 @@ def weeks(page: Page) -> None:
     take(page, "week-adapt")
     page.click("Close")
     no_dialog(page)
-    page.press(Keys.ENTER)
-    link = page.button("Card to print (PDF)").get_attribute("href")
-    card = page.driver.execute_async_script(
-        "fetch(arguments[0]).then((told) => told.arrayBuffer())"
-        ".then((held) => arguments[1](Array.from(new Uint8Array(held))))",
-        link,
-    )
-    sheet = pypdfium2.PdfDocument(bytes(card))[0]
-    sheet.render(scale=1.4).to_pil().save(FOLDER / "week-card.png")
+    builder(page)
+    class_clock(page)
+
+
+def builder(page: Page) -> None:
+    """A pair of the coach's own, one of its sets going straight on."""
+    page.click("Start from a session …")
+    page.click("Build a session …")
+    page.fill("Name", "Before the get-in")
+    for words, name in (("press ups", "Push-up"), ("bridges", "Glute bridge")):
+        box = page.find('section[aria-label="Group 1"] > div:last-child input')
+        box.send_keys(words, Keys.ENTER)
+        page.until(lambda named=name: page.find_all(f'[aria-label="{named}, sets"]'))
+    page.select("Done as", "pair")
+    page.find('[aria-label="Push-up, from"]').send_keys("5")
+    page.find('[aria-label="Push-up, kg"]').send_keys("6")
+    page.find("[role=dialog] details summary").click()
+    page.click("The same, done another way")
+    page.find('[aria-label="Push-up again, tempo"]').send_keys("1-0-1-3")
+    page.until(lambda: "glutes" in page.find('aside[aria-label="So far"]').text)
+    page.script("document.activeElement.blur()")
+    take(page, "builder")
     page.click("Close")
     no_dialog(page)
+
+
+def class_clock(page: Page) -> None:
+    """Six people at one clock, in the first turn of work."""
+    told = page.driver.execute_async_script(
+        "fetch('/api/squad').then((told) => told.json()).then(arguments[0])"
+    )
+    six = "&".join(f"athletes={one['id']}" for one in told["athletes"][:6])
+    page.open(f"/class/push-none?{six}")
+    page.click("Start the clock")
+    page.until(lambda: page.click("Next") is None and "\nWork\n" in page.find("main").text)
+    page.script("document.activeElement.blur()")
+    take(page, "class-clock")
+    page.open("/squad")
+    page.open_ladder("Juno Pell")
 
 
 def benches(page: Page) -> None:
@@ -236,13 +280,12 @@ def figures(page: Page) -> None:
 
 
 def floors(page: Page) -> None:
-    """The floor live and by hand, and a phone at four moments side by side."""
+    """The floor live, and a phone at four moments side by side."""
     page.press("6")
     page.sees("◇ live", "Tilde Varga")
     take(page, "floor-live")
     page.press("w")
-    page.find("[data-cell]").send_keys("11 or 12", Keys.ENTER, "10")
-    take(page, "floor-by-hand")
+    page.find("[data-cell]")
     page.press(Keys.ESCAPE)
     page.script("document.activeElement.blur()")
     page.press("6")
@@ -319,9 +362,6 @@ def main() -> None:
         page.click("Close")
         no_dialog(page)
         workshop(page)
-        page.click("Night sheet")
-        take(page, "ladder-night")
-        page.click("Day sheet")
         page.press("1")
         page.press("q")
         page.sees("Tick all")

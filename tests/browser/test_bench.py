@@ -272,8 +272,9 @@ def test_a_band_pulled_too_little_is_refused_and_what_was_typed_stays(page: Page
     page.click("Measure a band …")
     page.fill("What you call it", "string")
     page.fill("Length without pull", "100")
-    page.find('[aria-label="Length of pull 1"]').send_keys("110")
-    page.find('[aria-label="Kilos of pull 1"]').send_keys("2")
+    for label, typed in (("Length of pull 1", "110"), ("Kilos of pull 1", "2")):
+        css = f'[aria-label="{label}"]'  # the row is drawn anew as the length is typed
+        page.until(lambda css=css, typed=typed: page.find(css).send_keys(typed) is None)
     page.click("Keep the band")
     page.sees("pulls")
     assert page.field("What you call it").get_attribute("value") == "string"

@@ -88,6 +88,8 @@ def test_chains_and_a_lead_swap_are_built_and_run_to_their_end(
     chooses(page, chosen, "drop set")
     types(page, "Knee push-up", **{"sets": "1", "from": "4", "to": "4"})
     opens(page, "Knee push-up")
+    chooses(page, '[aria-label="Knee push-up, set up"]', "arms out to the sides, °")
+    types(page, "Knee push-up", **{"°": "20"})
     chain = 'section[aria-label="Group 2"] fieldset:first-of-type > div:last-child'
     picks(page, chain, "wall press up", "Wall push-up")
     page.click("Add a group")
@@ -101,6 +103,7 @@ def test_chains_and_a_lead_swap_are_built_and_run_to_their_end(
     chain = made["blocks"][0]["slots"][0]["followed_by"][0]
     assert (chain["asked"]["tempo"], chain["every"]) == ("1-0-1-3", True)
     assert made["blocks"][1]["slots"][0]["followed_by"][0]["every"] is False
+    assert made["blocks"][1]["slots"][0]["asked"]["values"] == {"width": 20}
     today = office.call("GET", f"{office.base}/floor")["today"]
     put = {"athletes": [office.athlete]}
     office.call("PUT", f"/api/session-templates/{made['id']}/days/{today}", **put)

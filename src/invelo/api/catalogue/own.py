@@ -6,7 +6,7 @@ from uuid import UUID
 from fastapi import APIRouter, Response
 from pydantic import Field
 
-from invelo.api.catalogue.routes import MovementOut, movement_fields
+from invelo.api.catalogue.schemas import MovementOut, movement_fields
 from invelo.api.common.context import Coach, Database, Now
 from invelo.api.common.drawing import FigureOut
 from invelo.api.common.problems import ERRORS

@@ -6,6 +6,7 @@ from uuid import UUID
 from fastapi import APIRouter, Query
 from pydantic import Field
 
+from invelo.api.catalogue.schemas import MovementOut, movement_fields
 from invelo.api.common.context import Coach, Database
 from invelo.api.common.drawing import FigureOut
 from invelo.api.common.problems import ERRORS
@@ -20,7 +21,6 @@ from invelo.domain.biomechanics.reading import reading
 from invelo.domain.catalogue.catalogue import CATALOGUE_VERSION, catalogue
 from invelo.domain.catalogue.finder import Finder
 from invelo.domain.catalogue.movement import RESTS, STRESS, Modifiers
-from invelo.domain.catalogue.movement import Movement as CoreMovement
 from invelo.domain.plan.prescription import Unit
 from invelo.formats.setups import Changes
 from invelo.services.catalogue import own_movements
@@ -29,23 +29,6 @@ router = APIRouter(prefix="/api", tags=["Catalogue"], responses=ERRORS)
 
 REFERENCE = Body(75.0, 1.75)
 """The body a movement is told for where nobody is picked."""
-
-
-class MovementOut(ResponseModel):
-    """A movement of the catalogue."""
-
-    id: str
-    name: str
-    also: list[str]
-    family: str
-    form: str = Field(description="Of the bench's forms.")
-    form_name: str
-    unit: Unit
-    counted: str
-    rpe_only: bool
-    muscles: list[str] = Field(description="Regions that work, the most first.")
-    kit: list[str] = Field(description="Any one of these is needed.")
-    values: dict[str, float]
 
 
 class FamilyOut(ResponseModel):
@@ -201,21 +184,3 @@ def get_movement(
             FigureOut.model_validate(figure(read, places[end])) for end in ends_of(movement.posture)
         ],
     )
-
-
-def movement_fields(movement: CoreMovement) -> dict[str, object]:
-    """A movement as it is answered."""
-    return {
-        "id": movement.id,
-        "name": movement.name,
-        "also": list(movement.also),
-        "family": movement.family,
-        "form": movement.form,
-        "form_name": movement.posture.name,
-        "unit": movement.unit,
-        "counted": movement.counted,
-        "rpe_only": movement.rpe_only,
-        "muscles": list(movement.muscles),
-        "kit": list(movement.kit),
-        "values": dict(movement.values),
-    }

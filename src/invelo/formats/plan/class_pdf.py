@@ -5,7 +5,7 @@ from collections.abc import Sequence
 from reportlab.lib.pagesizes import landscape
 from reportlab.platypus import Flowable, Spacer, Table
 
-from invelo.domain.plan.group.group import GroupSession, Part
+from invelo.domain.plan.group.group import ClassPart, GroupSession
 from invelo.domain.plan.session.needed import needed, needed_words
 from invelo.domain.plan.session.words import block_words, sets_words
 from invelo.domain.plan.session.work import Block
@@ -33,7 +33,7 @@ def class_pdf(group: GroupSession, paper: Paper) -> bytes:
     return built(story, size, f"class of {len(people)}", group.shape.name, 1)
 
 
-def _table(people: Sequence[Part], width: float) -> Table:
+def _table(people: Sequence[ClassPart], width: float) -> Table:
     head = [text("", 11), *(text(part.name, 12, bold=True) for part in people)]
     rows = []
     for blocks in zip(*(_blocks(part) for part in people), strict=True):
@@ -46,7 +46,7 @@ def _table(people: Sequence[Part], width: float) -> Table:
     return Table([head, *rows], colWidths=[first, *[each] * len(people)], style=ruled())
 
 
-def _blocks(part: Part) -> list[Block | None]:
+def _blocks(part: ClassPart) -> list[Block | None]:
     """What opens closed checks, then the class's own blocks, None where one is closed to them."""
     before = (block for block in part.session.blocks if block.format == "preparatory work")
     return [next(before, None), *(one.block if one else None for one in part.blocks)]

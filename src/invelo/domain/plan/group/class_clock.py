@@ -9,7 +9,7 @@ from dataclasses import dataclass, replace
 from math import ceil
 from typing import Literal
 
-from invelo.domain.plan.group.group import GroupSession, Part
+from invelo.domain.plan.group.group import ClassPart, GroupSession
 from invelo.domain.plan.session.builder import FilledBlock
 from invelo.domain.plan.session.timeline import (
     COUNT_IN,
@@ -30,7 +30,7 @@ BEFORE: tuple[Literal["warm-up", "preparatory work"], ...] = ("warm-up", "prepar
 
 
 @dataclass(frozen=True)
-class Doing:
+class PersonTurn:
     """What one person does in a turn.
 
     Attributes:
@@ -44,7 +44,7 @@ class Doing:
     cue: str = ""
 
 
-NOBODY = Doing()
+NOBODY = PersonTurn()
 
 
 @dataclass(frozen=True)
@@ -63,10 +63,10 @@ class Turn:
     seconds: float
     kind: TurnKind
     words: str
-    doing: tuple[Doing, ...]
+    doing: tuple[PersonTurn, ...]
 
 
-_Made = tuple[float, TurnKind, str, tuple[Doing, ...]]
+_Made = tuple[float, TurnKind, str, tuple[PersonTurn, ...]]
 
 
 def class_clock(group: GroupSession, *, rotate: bool = False) -> tuple[Turn, ...]:
@@ -89,7 +89,7 @@ def class_clock(group: GroupSession, *, rotate: bool = False) -> tuple[Turn, ...
     return tuple(turns)
 
 
-def _before(parts: tuple[Part, ...]) -> Iterator[_Made]:
+def _before(parts: tuple[ClassPart, ...]) -> Iterator[_Made]:
     """The warm-up and what opens closed checks: each their own, for as long as the longest."""
     for kind in BEFORE:
         own = [
@@ -105,11 +105,11 @@ def _alone(block: Block) -> float:
     return ends_at(timeline(Session("", (block,))))
 
 
-def _listed(block: Block | None) -> Doing:
+def _listed(block: Block | None) -> PersonTurn:
     if block is None:
         return NOBODY
     names = "; ".join(f"{item.name} {sets_words(item)[0]}" for item in block.items)
-    return Doing(block.format.capitalize(), names)
+    return PersonTurn(block.format.capitalize(), names)
 
 
 def _blocks(group: GroupSession, rotate: bool) -> Iterator[_Made]:
@@ -140,7 +140,7 @@ def _set_up(own: list[FilledBlock | None], rigged: set[str]) -> Iterator[_Made]:
         return
     rigged |= {item.rig.what for items in fetched for item in items}
     doing = tuple(
-        Doing("Set up", "; ".join(dict.fromkeys(item.rig.words for item in items)))
+        PersonTurn("Set up", "; ".join(dict.fromkeys(item.rig.words for item in items)))
         if items
         else NOBODY
         for items in fetched
@@ -201,12 +201,12 @@ def _seconds(block: Block, chain: _Chain | None) -> float:
     return _rounded(COUNT_IN + work + sum(one.rest for one in sets[:-1]))
 
 
-def _doing(chain: _Chain | None) -> Doing:
+def _doing(chain: _Chain | None) -> PersonTurn:
     if chain is None:
         return NOBODY
     item, sets = chain
     words = "; ".join(sets_words(replace(item, sets=sets), rests=False)).removeprefix("1 × ")
-    return Doing(item.name, words, next(iter(item.movement.cues), ""))
+    return PersonTurn(item.name, words, next(iter(item.movement.cues), ""))
 
 
 def _rounded(seconds: float) -> float:

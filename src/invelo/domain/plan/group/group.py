@@ -12,7 +12,7 @@ from invelo.domain.plan.session.work import Session
 
 
 @dataclass(frozen=True)
-class Part:
+class ClassPart:
     """One person's part of a class.
 
     Attributes:
@@ -37,7 +37,7 @@ class GroupSession:
     """
 
     shape: SessionTemplate
-    parts: tuple[Part, ...]
+    parts: tuple[ClassPart, ...]
     minutes: float
 
 
@@ -54,6 +54,6 @@ def group(shape: SessionTemplate, people: Sequence[Trainee]) -> GroupSession:
     return GroupSession(shape, parts, max(length(part.session).likely for part in parts))
 
 
-def _part(shape: SessionTemplate, person: Trainee) -> Part:
+def _part(shape: SessionTemplate, person: Trainee) -> ClassPart:
     blocks, left_out = filled(shape, person)
-    return Part(person.name, session_from(shape, person, blocks, left_out), blocks)
+    return ClassPart(person.name, session_from(shape, person, blocks, left_out), blocks)

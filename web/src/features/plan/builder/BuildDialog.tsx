@@ -7,11 +7,11 @@ import { useAct, useSendId } from "../../../common/hooks/useAct";
 import { Button } from "../../../common/ui/Button";
 import { Dialog } from "../../../common/ui/Dialog";
 import { Field } from "../../../common/ui/Field";
-import { Sortable } from "../../../common/ui/Sortable";
 import { Wrong } from "../../../common/ui/Wrong";
 import { plain, told } from "../../../common/units/figures";
 import { GroupPart } from "./GroupPart";
 import { type Block, blocksOf, type Group, groupsOf, straight } from "./rows";
+import { Sortable } from "./Sortable";
 
 interface Props {
   athleteId: string;

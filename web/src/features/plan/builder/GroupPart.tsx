@@ -4,7 +4,6 @@ import type { ReactNode } from "react";
 import { queries } from "../../../common/api/queries";
 import { Button } from "../../../common/ui/Button";
 import { Choice, Field } from "../../../common/ui/Field";
-import { Sortable } from "../../../common/ui/Sortable";
 import { MovementPicker } from "./MovementPicker";
 import {
   type Block,
@@ -20,6 +19,7 @@ import {
   withoutRest,
 } from "./rows";
 import { SlotPart } from "./SlotPart";
+import { Sortable } from "./Sortable";
 
 interface Props {
   number: number;

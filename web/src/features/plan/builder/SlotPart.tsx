@@ -1,6 +1,6 @@
 /** A movement of a group: who decides, what is asked, what follows it, what is done in its place. */
 import { useQuery } from "@tanstack/react-query";
-import type { ReactNode } from "react";
+import { type ReactNode, useState } from "react";
 import { queries } from "../../../common/api/queries";
 import { Button } from "../../../common/ui/Button";
 import { VOCABULARY } from "../../../common/vocabulary";
@@ -86,6 +86,19 @@ export function SlotPart({ slot, rests, chains, drops, handle, onChange, onRemov
               onChange({ asked: next, each: each.map((one) => ({ ...one, ...seldomOf(next) })) })
             }
           />
+          {slot.exact && (
+            <SetUp
+              name={name}
+              movement={slot.movements?.[0] ?? ""}
+              values={asked.values ?? {}}
+              onChange={(values) =>
+                onChange({
+                  asked: { ...asked, values },
+                  each: each.map((one) => ({ ...one, values })),
+                })
+              }
+            />
+          )}
           <label className="flex min-h-11 items-center gap-2 text-sm">
             <input
               type="checkbox"
@@ -126,7 +139,8 @@ export function SlotPart({ slot, rests, chains, drops, handle, onChange, onRemov
 
 const isSpecial = ({ asked, each, followed_by: then, instead }: Slot) =>
   Boolean(
-    asked?.range ||
+    Object.keys(asked?.values ?? {}).length ||
+      asked?.range ||
       asked?.sides ||
       asked?.attempt ||
       each?.length ||
@@ -135,6 +149,46 @@ const isSpecial = ({ asked, each, followed_by: then, instead }: Slot) =>
   );
 
 const seldomOf = ({ range, sides, attempt }: Exactly) => ({ range, sides, attempt });
+
+interface SetUpProps {
+  name: string;
+  movement: string;
+  values: Record<string, number>;
+  onChange: (values: Record<string, number>) => void;
+}
+
+/** Heights and angles of a movement's set-up: metres and degrees, as its form knows them. */
+function SetUp({ name, movement, values, onChange }: SetUpProps) {
+  const movements = useQuery(queries.catalogue).data?.movements ?? [];
+  const forms = useQuery(queries.forms).data?.forms ?? [];
+  const form = movements.find(({ id }) => id === movement)?.form;
+  const parameters = forms.find(({ id }) => id === form)?.parameters ?? [];
+  const [picked, pick] = useState(Object.keys(values)[0] ?? "");
+  const one = parameters.find((parameter) => parameter.name === picked) ?? parameters[0];
+  if (!one) return null;
+  const { [one.name]: now, ...others } = values;
+  return (
+    <>
+      <Pick
+        of={name}
+        words="set up"
+        value={one.name}
+        options={parameters.map((each) => [each.name, `${each.label}, ${each.unit}`] as const)}
+        onPick={pick}
+      />
+      <Box
+        key={one.name}
+        of={name}
+        words={one.unit}
+        value={now ?? null}
+        put={(typed) => {
+          const value = figure(typed);
+          onChange(value === null ? others : { ...others, [one.name]: value });
+        }}
+      />
+    </>
+  );
+}
 
 interface EachProps {
   name: string;

@@ -173,6 +173,8 @@ def own_movement(page: Page) -> None:
     page.script("document.activeElement.blur()")
     take(page, "own-movement")
     page.click("Close")
+    page.find('[aria-label="Movements found"]')
+    page.click("Close")
     no_dialog(page)
 
 
@@ -217,6 +219,8 @@ def builder(page: Page) -> None:
     page.until(lambda: "glutes" in page.find('aside[aria-label="So far"]').text)
     page.script("document.activeElement.blur()")
     take(page, "builder")
+    page.click("Close")
+    page.find('ul[aria-label="Sessions"]')
     page.click("Close")
     no_dialog(page)
 

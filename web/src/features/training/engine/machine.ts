@@ -156,6 +156,10 @@ function worked(
 /** How a set's sides take turns: as was asked, or as the movement is counted. */
 export const countedOf = (item: Item, set: RunSet) => set.counted || item.counted;
 
+/** Whether the side that leads is swapped halfway: of reps that alternate, not of an easy jog. */
+export const swapsLead = (item: Item, set: RunSet) =>
+  countedOf(item, set) === "alternating" && set.kind !== "easy" && set.what.unit === "reps";
+
 /** What was done in turns belongs to both sides, the first the odd one. */
 function halves({ amount, partial, faults, counted }: Count): Count[] {
   return [Math.ceil(amount / 2), Math.floor(amount / 2)].map((half, at) => ({

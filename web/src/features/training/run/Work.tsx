@@ -3,7 +3,7 @@ import { useState } from "react";
 import { useKeys } from "../../../app/keys";
 import { Button } from "../../../common/ui/Button";
 import { asked, clock } from "../../../common/units/figures";
-import { blockOf, countedOf, itemOf, setOf } from "../engine/machine";
+import { blockOf, countedOf, itemOf, setOf, swapsLead } from "../engine/machine";
 import type { Along, Event, Item, Running, RunSet } from "../engine/types";
 import { Hold } from "./Hold";
 import { type Seen, Sensor } from "./Sensor";
@@ -34,7 +34,7 @@ export function Work({ along, run, event, seconds, onDone, onEntry }: Props) {
   return (
     <section aria-label="The set">
       <Heading item={item} set={set} event={event} run={run} />
-      {countedOf(item, set) === "alternating" && <Lead half={seconds >= event.seconds / 2} />}
+      {swapsLead(item, set) && <Lead half={seconds >= event.seconds / 2} />}
       {block.clocked ? (
         <Window left={event.seconds - seconds} />
       ) : what.unit === "reps" ? (
@@ -93,7 +93,7 @@ function Heading(props: { item: Item; set: RunSet; event: Event; run: Running })
       <h1 className="text-4xl leading-none sm:text-6xl">{set.what.name}</h1>
       <p className="pt-1 font-head text-5xl font-semibold sm:text-6xl">
         {asked(set)}
-        {!side && SIDES[countedOf(item, set)]}
+        {!side && sidesOf(item, set)}
         {side && <span className="pl-3 uppercase">{side}</span>}
         <span className="pl-3 text-2xl font-medium text-faint">effort {set.rpe}</span>
       </p>
@@ -103,10 +103,10 @@ function Heading(props: { item: Item; set: RunSet; event: Event; run: Running })
   );
 }
 
-const SIDES: Partial<Record<Item["counted"], string>> = {
-  "per side": " a side",
-  alternating: " alternating",
-};
+function sidesOf(item: Item, set: RunSet): string {
+  if (countedOf(item, set) === "per side") return " a side";
+  return swapsLead(item, set) ? " alternating" : "";
+}
 
 /** Who leads changes halfway; it is said then, once for each half. */
 function Lead({ half }: { half: boolean }) {

@@ -1,7 +1,7 @@
 /** What is heard of a session: the phases of a rep, the last seconds of a clock, what comes next. */
 import { useEffect } from "react";
 import { now, phaseStarts } from "../engine/clock";
-import { byClock, countedOf, elapsed, eventOf, itemOf, setOf, upcoming } from "../engine/machine";
+import { byClock, elapsed, eventOf, itemOf, setOf, swapsLead, upcoming } from "../engine/machine";
 import { hush, type Mark, schedule } from "../engine/sound";
 import type { Event, Running, RunSet } from "../engine/types";
 
@@ -28,10 +28,10 @@ export function useHeard(run: Running | null, sound: boolean, speech: boolean) {
 
 function worked(run: Running, event: Event, set: RunSet): Mark[] {
   const item = itemOf(run, event.item);
-  const alternates = item !== undefined && countedOf(item, set) === "alternating";
-  const swap: Mark[] = alternates
-    ? [{ at: event.seconds / 2, tone: "end", say: "swap the lead" }]
-    : [];
+  const swap: Mark[] =
+    item && swapsLead(item, set)
+      ? [{ at: event.seconds / 2, tone: "end", say: "swap the lead" }]
+      : [];
   return [...swap, ...counted(run, event, set)];
 }
 

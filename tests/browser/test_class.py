@@ -15,11 +15,9 @@ def joins(office: Office) -> None:
         office.call("POST", "/api/athletes", **body)
 
 
-def test_a_class_of_four_is_put_on_its_day_and_run_on_the_big_clock(
-    ladder: Page, office: Office
-) -> None:
+def picks_class(page: Page, office: Office) -> None:
+    """A ready session for all four of them."""
     joins(office)
-    page = ladder
     page.press("5")
     page.sees("Hard sets by region".upper())
     page.click("Start from a session …")
@@ -28,6 +26,13 @@ def test_a_class_of_four_is_put_on_its_day_and_run_on_the_big_clock(
     for name in PEOPLE:
         path = f'//label[normalize-space()="{name}"]'
         page.until(lambda label=path: page.driver.find_element(By.XPATH, label)).click()
+
+
+def test_a_class_of_four_is_put_on_its_day_and_run_on_the_big_clock(
+    ladder: Page, office: Office
+) -> None:
+    page = ladder
+    picks_class(page, office)
     page.driver.execute_cdp_cmd("Page.enable", {})
     page.driver.execute_cdp_cmd("Page.addScriptToEvaluateOnNewDocument", {"source": CLOCK})
     page.click("Class clock for a big screen")
@@ -61,16 +66,8 @@ def test_a_class_of_four_is_put_on_its_day_and_run_on_the_big_clock(
 
 def test_a_class_is_put_on_everyones_day_in_few_presses(ladder: Page, office: Office) -> None:
     """Three presses, one a person, and one to put it there; a class of six takes nine."""
-    joins(office)
     page = ladder
-    page.press("5")
-    page.sees("Hard sets by region".upper())
-    page.click("Start from a session …")
-    page.click("Push, without kit")
-    page.click("For a group …")
-    for name in PEOPLE:
-        path = f'//label[normalize-space()="{name}"]'
-        page.until(lambda label=path: page.driver.find_element(By.XPATH, label)).click()
+    picks_class(page, office)
     day = page.driver.find_element(By.XPATH, '//button[contains(., "all 4 people’s")]')
     page.until(day.is_enabled)
     day.click()

@@ -6,6 +6,8 @@
  */
 import "fake-indexeddb/auto";
 import { createInterface } from "node:readline";
+import { angleOf } from "../src/common/movement/own/joints";
+import * as room from "../src/features/training/class/room";
 import * as clock from "../src/features/training/engine/clock";
 import * as machine from "../src/features/training/engine/machine";
 import * as outgoing from "../src/features/training/engine/outgoing";
@@ -22,6 +24,11 @@ let world = new World();
 
 /** What Python may ask for. Whatever needs means or a clock gets the stand-in. */
 const CALLS = {
+  angleOf,
+  roomTick: room.tick,
+  roomPress: room.startOrPause,
+  roomGoTo: room.goTo,
+  roomGone: room.gone,
   begin: machine.begin,
   advance: (run: Running, now: number, seen?: Parameters<typeof machine.advance>[3]) =>
     machine.advance(run, now, means, seen),

@@ -194,20 +194,11 @@ def _form(own_id: str, own: OwnMovement, base: Movement) -> Form:
 
 
 def _angles(base: Movement, own: OwnMovement) -> tuple[dict[str, float], dict[str, float]]:
-    """Both ends' angles, with what a parameter set where the coach sets the joint."""
-    posture = base.posture
-    values = posture.values(base.values)
-    start, end = dict(posture.start), dict(posture.end)
-    for one in posture.parameter:
-        if one.sets in own.start or one.sets in own.end:
-            degrees = one.plus + one.sign * values[one.name]
-            if one.at != "end":
-                start[one.sets] = degrees
-            if one.at != "start":
-                end[one.sets] = degrees
-    if posture.counted != "hold":
-        # what is set at the start alone stays there; what only the start told holds on to the end
-        end = {**{name: start[name] for name in own.start if name in start}, **end}
+    """Both ends' angles: a joint the coach sets at one end keeps what the base has at the other."""
+    start, end = dict(base.posture.start), dict(base.posture.end)
+    before_start, before_end = angles_of(base)
+    for joint in {*own.start, *own.end} & before_start.keys():
+        start[joint], end[joint] = before_start[joint], before_end[joint]
     return {**start, **own.start}, {**end, **own.end}
 
 

@@ -43,11 +43,7 @@ def make(db: Session, account_id: UUID, row_id: UUID, own: OwnMovement, now: dat
     if any(row.name.casefold() == name.casefold() for row in there):
         raise InputError("name", "another of yours is called so.", "Give it a name of its own.")
     movement = learn(f"{PREFIX}{row_id}", own)
-    row = OwnMovementRow(
-        id=row_id, account_id=account_id, name=name, document=document, created_at=now
-    )
-    db.add(row)
-    db.flush()
+    _keep(db, account_id, row_id, own, now)
     return movement
 
 
@@ -55,17 +51,19 @@ def adopt(db: Session, account_id: UUID, own_id: str, own: OwnMovement, now: dat
     """Keep a movement that a file brought; one that is there already stays as it is."""
     row_id = UUID(own_id.removeprefix(PREFIX))
     if db.get(OwnMovementRow, row_id) is None:
-        document = DOCUMENT.dump_python(own, mode="json")
-        db.add(
-            OwnMovementRow(
-                id=row_id,
-                account_id=account_id,
-                name=own.name.strip(),
-                document=document,
-                created_at=now,
-            )
-        )
-        db.flush()
+        _keep(db, account_id, row_id, own, now)
+
+
+def _keep(db: Session, account_id: UUID, row_id: UUID, own: OwnMovement, now: datetime) -> None:
+    row = OwnMovementRow(
+        id=row_id,
+        account_id=account_id,
+        name=own.name.strip(),
+        document=DOCUMENT.dump_python(own, mode="json"),
+        created_at=now,
+    )
+    db.add(row)
+    db.flush()
 
 
 def listed(db: Session, account_id: UUID) -> tuple[Movement, ...]:

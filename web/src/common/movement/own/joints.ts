@@ -33,9 +33,10 @@ export const PARENTS: Record<string, string> = {
 };
 
 const DEGREES = 180 / Math.PI;
+const PAST = 169;
 
 /**
- * The angle a joint has once its handle is put somewhere, in whole degrees from −180 to 180.
+ * The angle a joint has once its handle is put somewhere, in whole degrees from −169 to 190.
  *
  * @param facing 1 where the chest faces up with the head to the right, −1 where it faces down.
  */
@@ -67,7 +68,7 @@ export function angleOf(handle: string, to: Place, joints: Joints, facing: 1 | -
       return whole(Math.atan2(dot(v, front), dot(v, along)) * DEGREES);
     }
     default:
-      return whole(Math.atan2(along.y, along.x) * DEGREES);
+      return Math.round(Math.atan2(along.y, along.x) * DEGREES);
   }
 }
 
@@ -79,7 +80,8 @@ function unit(from: Place, to: Place): Place {
   return { x: x / length, y: y / length };
 }
 
+/** Whole degrees of the turn that joints have: an arm goes a little past straight overhead. */
 function whole(degrees: number): number {
   const round = Math.round(degrees);
-  return ((((round + 180) % 360) + 360) % 360) - 180;
+  return ((((round + PAST) % 360) + 360) % 360) - PAST;
 }

@@ -123,6 +123,33 @@ def test_a_session_is_written_down_by_keys_alone(floor: Page, office: Office) ->
     assert session["rpe"] == 7
 
 
+def test_any_movement_is_written_down_with_its_kilos_and_a_reload_loses_nothing(
+    floor: Page, office: Office
+) -> None:
+    floor.script("document.activeElement.blur()")
+    floor.press("w")
+    floor.field("Another movement").click()
+    rows = len(floor.driver.find_elements("css selector", "[data-cell$='.0']"))
+    floor.press("weighted dip", Keys.ENTER)
+    floor.until(lambda: focus(floor) == f"{rows}.0")
+    floor.press("5", Keys.TAB, "12,5")
+    floor.press(Keys.ENTER)  # the same movement again, as it was
+    floor.until(lambda: focus(floor) == f"{rows + 1}.1")
+    repeats(floor)
+    for row in (rows, rows + 1):
+        cell(floor, row, 2).send_keys("8")
+        cell(floor, row, 3).send_keys("3-0-1-0")
+    floor.driver.refresh()
+    floor.sees("Throw the draft away")
+    assert cell(floor, rows, 1).get_attribute("value") == "12,5"
+    cell(floor, rows + 1, 0).send_keys("4")
+    floor.click("Keep the session")
+    floor.sees("2 sets are kept.")
+    first, second = office.call("GET", f"{office.base}/history")["sessions"][0]["sets"]
+    assert (first["name"], first["load_kg"], first["load_at"]) == ("Bar dip", 12.5, "belt")
+    assert (second["amount"], second["tempo"], second["rung_id"]) == (4, "3-0-1-0", None)
+
+
 def test_a_row_that_cannot_be_is_named_and_nothing_is_lost(floor: Page, office: Office) -> None:
     floor.allowed.append("status of 422")
     floor.script("document.activeElement.blur()")

@@ -22,7 +22,7 @@ for none), and by how many seconds the device's clock was off."""
 KEPT = (
     *("id", "session_id", "at", "rung_id", "movement", "item", "kind", "side", "number", "amount"),
     *("least", "most", "partial", "prescribed_min", "prescribed_max", "rpe", "form_ok", "faults"),
-    *("felt_in", "pain", "pain_place", "note", "corrects_set_id", "author_id"),
+    *("felt_in", "pain", "pain_place", "note", "corrects_set_id", "author_id", "changes"),
 )
 """Columns of a logged set that are shown."""
 

@@ -217,11 +217,86 @@ def test_sent_twice_it_is_kept_once(coach, base, ladder, engine) -> None:
 
 def test_one_bad_row_keeps_the_session_out_and_is_named(coach, base, ladder, engine) -> None:
     told = problem(whole(coach, base, [row(ladder), row(ladder, 2, rpe=12)]), 422)
-    assert told["field"] == "rpe"
+    assert told["field"] == "row 2, rpe"
     told = problem(whole(coach, base, [row(ladder), row(ladder, 2, told="many")]), 422)
     assert told["field"] == "row 2, reps"
     assert count(engine) == 0
     assert coach.get(f"{base}/history")["sessions"] == []
+
+
+def off(movement: str, **more) -> dict:
+    return {"id": str(uuid4()), "movement": movement, "number": 1, "rpe": 8, "reps": 5, **more}
+
+
+def sets_of(coach, base) -> list[dict]:
+    return coach.get(f"{base}/history")["sessions"][0]["sets"]
+
+
+def red_band(coach: Coach) -> None:
+    readings = [{"length_m": 1 + x / 4, "kg": 6 * x} for x in range(1, 6)]
+    body = {"id": str(uuid4()), "name": "red", "rest_m": 1.0, "readings": readings}
+    coach.client.post("/api/bands", json=body).raise_for_status()
+
+
+def test_kilos_tempo_and_band_of_any_movement_are_said_and_come_back(coach, base, ladder) -> None:
+    red_band(coach)
+    sets = [
+        off("dip", load_kg=12.5, load_at="belt", tempo="3-1-1-0"),
+        off("pull-up", load_kg=-15, number=2),
+        off("pull-up", band="Red folded", number=3),
+        off("squat", load_kg=20, number=4),
+    ]
+    whole(coach, base, sets).raise_for_status()
+    names = ("load_kg", "load_at", "tempo", "band")
+    told = [tuple(one[name] for name in names) for one in sets_of(coach, base)]
+    assert told == [
+        (12.5, "belt", "3-1-1-0", ""),
+        (-15, None, "1-0-1-0", ""),
+        (0, None, "1-0-1-0", "red folded"),
+        (20, "belt", "1-0-1-0", ""),
+    ]
+    out = coach.client.get(f"{base}/logs")
+    assert ",12.5,belt,3-1-1-0," in out.text
+    assert ",red folded," in out.text
+    assert sends(coach, base, out.content, keep=True).json()["new"] == 0
+
+
+@pytest.mark.parametrize(
+    ("wrong", "field", "words"),
+    [
+        ({"load_kg": 900}, "load_kg", "150"),
+        ({"load_kg": 10, "load_at": "ankles"}, "load_at", "Use "),
+        ({"tempo": "slow"}, "tempo", "3-0-1-0"),
+        ({"band": "blue"}, "band", "“red”"),
+    ],
+)
+def test_what_nobody_can_have_carried_is_named_with_its_row(
+    coach, base, ladder, wrong, field, words
+) -> None:
+    red_band(coach)
+    told = problem(whole(coach, base, [off("squat"), off("squat", number=2, **wrong)]), 422)
+    assert told["field"] == f"row 2, {field}"
+    assert words in str(told)
+    assert coach.get(f"{base}/history")["sessions"] == []
+
+
+def test_kilos_told_wrong_are_put_right_and_the_tempo_stays(coach, base, ladder) -> None:
+    whole(coach, base, [off("dip", load_kg=10, tempo="3-1-1-0")]).raise_for_status()
+    (told,) = sets_of(coach, base)
+    body = {"id": str(uuid4()), "at": told["at"], "load_kg": 12}
+    coach.client.patch(f"{base}/sets/{told['id']}", json=body).raise_for_status()
+    (now,) = sets_of(coach, base)
+    assert (now["load_kg"], now["load_at"], now["tempo"]) == (12, "belt", "3-1-1-0")
+
+
+def test_a_file_tells_kilos_and_a_band_nobody_has_is_a_bad_row(coach, base, ladder) -> None:
+    header = "date,movement,amount,rpe,weight,band\n"
+    file = (header + '2026-02-28,dip,5,8,"7,5",\n2026-02-28,dip,5,8,,green\n').encode()
+    (bad,) = sends(coach, base, file).json()["bad"]
+    assert (bad["row"], bad["field"]) == (3, "band")
+    file = (header + '2026-02-28,dip,5,8,"7,5",\n').encode()
+    sends(coach, base, file, keep=True).raise_for_status()
+    assert sets_of(coach, base)[0]["load_kg"] == 7.5
 
 
 # ---- pictures ----------------------------------------------------------------------------------

@@ -464,6 +464,13 @@ export const VOCABULARY = {
     ]
   ],
   "bandLabelStretch": 2.0,
+  "loadPlaces": [
+    "belt",
+    "bag",
+    "lap",
+    "hands",
+    "ankles"
+  ],
   "skipReasons": [
     "too tired",
     "no time",

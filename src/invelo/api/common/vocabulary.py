@@ -20,6 +20,7 @@ from invelo.domain.plan.session.template import CHAINED
 from invelo.domain.plan.session.work import REASONS, SideRule
 from invelo.domain.plan.week.problem import WEEKDAYS
 from invelo.domain.strength.bands import LABEL_STRETCH, LABELS
+from invelo.domain.training.by_hand import LoadPlace
 from invelo.domain.training.pain import JOINT_WORDS
 from invelo.domain.training.run import SKIP_REASONS
 
@@ -59,6 +60,7 @@ def vocabulary() -> dict[str, Any]:
         "bandPlaces": tuple(PLACES),
         "bandLabels": [[word, kg] for word, kg in LABELS.items()],
         "bandLabelStretch": LABEL_STRETCH,
+        "loadPlaces": get_args(LoadPlace),
         "skipReasons": SKIP_REASONS,
     }
 

@@ -30,6 +30,12 @@ class ExactlyOf(StrictModel):
     hands: float = 0.0
     ankles: float = 0.0
     assistance: float = 0.0
+    band: str = Field(
+        "",
+        max_length=120,
+        description="Of the coach's, by name, and how it is held.",
+        examples=["red folded", "red + blue", "red at 0.6 m"],
+    )
     values: dict[str, float] = Field(
         default_factory=dict,
         max_length=20,

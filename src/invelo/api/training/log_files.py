@@ -19,9 +19,13 @@ from invelo.api.common.problems import ERRORS, FieldProblem
 from invelo.api.common.schemas import OurDay, ResponseModel
 from invelo.api.training.set_schemas import NewSet
 from invelo.db import logs
+from invelo.db.codec import modifiers_of
+from invelo.db.tables.training import LoggedSetRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.errors import InputError, require_within
+from invelo.domain.strength.tempo import Tempo
 from invelo.domain.strict import renamed
+from invelo.domain.training.by_hand import carried
 from invelo.domain.training.log import told
 from invelo.formats.training import log_csv
 from invelo.services import background
@@ -191,6 +195,7 @@ def get_logs(
                     if about
                     else f"{logged.amount:g}",
                     "unit": catalogue().find_movement(logged.movement).unit,
+                    **_done_with(logged),
                     "partial": logged.partial,
                     "rpe": f"{logged.rpe:g}",
                     "form ok": "yes" if logged.form_ok else "no",
@@ -204,6 +209,18 @@ def get_logs(
                 }
             )
     return csv_answer(log_csv.written(rows), f"Sets of {who.athlete.name}")
+
+
+def _done_with(logged: LoggedSetRow) -> dict[str, str]:
+    """Load and tempo in their columns, empty where they were the plain ones."""
+    modifiers = modifiers_of(logged)
+    load = carried(modifiers)
+    return {
+        "load kg": f"{load.kg:g}" if load.kg else "",
+        "load at": load.at or "",
+        "band": modifiers.band.band.name if modifiers.band else "",
+        "tempo": "" if modifiers.tempo == Tempo() else str(modifiers.tempo),
+    }
 
 
 @router.post("/log-files", responses={202: {"model": ReadFile}})

@@ -9,10 +9,12 @@ from sqlmodel import Session
 
 from invelo.api.common.schemas import ResponseModel
 from invelo.db import shown_sets
+from invelo.db.codec import changes_from
 from invelo.db.queries import account_rows
 from invelo.db.tables.training import LoggedSetRow, TrainingSessionRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.plan.prescription import Unit
+from invelo.domain.training.by_hand import LoadPlace, carried
 from invelo.domain.training.log import OneSide, SetKind
 
 
@@ -32,6 +34,10 @@ class LoggedSetOut(ResponseModel):
     unit: Unit
     least: float | None = Field(description="The least of a count told from memory.")
     most: float | None
+    load_kg: float = Field(description="Added; below nought taken off.")
+    load_at: LoadPlace | None = Field(description="None for none, several, and what is taken off.")
+    tempo: str
+    band: str = Field(description="Of the coach's; '' for none.")
     partial: int = Field(description="Reps that fell short of depth.")
     prescribed_min: int | None
     prescribed_max: int | None
@@ -89,7 +95,8 @@ def sessions_of(db: Session, rows: Iterable[TrainingSessionRow]) -> list[LoggedS
 
 
 COMPARED = (
-    *("amount", "least", "most", "partial", "rpe", "form_ok", "faults", "felt_in"),
+    *("amount", "least", "most", "load_kg", "load_at", "tempo", "band", "partial", "rpe"),
+    *("form_ok", "faults", "felt_in"),
     *("pain", "pain_place", "note", "side", "kind", "number", "prescribed_min", "prescribed_max"),
 )
 """Fields of which a correction is told."""
@@ -137,5 +144,16 @@ def _set(one: shown_sets.ShownSet) -> LoggedSetOut:
     movement = catalogue().find_movement(one["movement"])
     over = one["amount"] - one["prescribed_max"] if one["prescribed_max"] is not None else 0.0
     name = one["name"] or movement.name
-    shown = {**one, "name": name, "unit": movement.unit, "surplus": max(0.0, over)}
+    modifiers = changes_from(one["changes"])
+    load = carried(modifiers)
+    shown = {
+        **one,
+        "name": name,
+        "unit": movement.unit,
+        "surplus": max(0.0, over),
+        "load_kg": load.kg,
+        "load_at": load.at,
+        "tempo": str(modifiers.tempo),
+        "band": (modifiers.band.band.name or "a band") if modifiers.band else "",
+    }
     return LoggedSetOut.model_validate(shown)

@@ -105,7 +105,8 @@ def name_of(movement: Movement, modifiers: Modifiers, words: str = "") -> str:
     told += (
         [words] if words else [adjustable_of(form, name).words(value) for name, value in changed]
     )
-    band = f"band from {modifiers.band.anchor_height:g} m" if modifiers.band else ""
+    hold = modifiers.band
+    band = f"{hold.band.name or 'band'} from {hold.anchor_height:g} m" if hold else ""
     return ", ".join([*told, *changed_words(form, modifiers, band)])
 
 

@@ -6,7 +6,7 @@ more, reaching twice its rest length. Until then its label will do, a force at a
 how wide that makes everything.
 """
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 from functools import lru_cache
 from itertools import pairwise
 
@@ -74,6 +74,7 @@ class Band:
         pulls: what it was fitted to.
         measured_rest: the rest length the pulls were measured with, m; `rest` if 0 was given.
         folds: 2 where it is folded in two.
+        name: what its owner calls it, and how it is held; "" where nobody said.
     """
 
     rest: float
@@ -84,6 +85,7 @@ class Band:
     pulls: tuple[Pull, ...] = ()
     measured_rest: float = 0.0
     folds: int = 1
+    name: str = field(default="", compare=False)
 
     def __post_init__(self) -> None:
         """Check ranges."""
@@ -188,12 +190,17 @@ class Band:
             raise InputError(
                 "grip", f"{rest:g} m is longer than the band.", f"Take {self.rest:g} m or less."
             )
-        return replace(self, rest=rest)
+        return replace(self, rest=rest, name=self.name and f"{self.name} at {rest:g} m")
 
     def doubled(self) -> "Band":
         """Folded in two: two halves in parallel, each of half the rest length."""
         return replace(
-            self, rest=self.rest / 2, c1=2 * self.c1, c2=2 * self.c2, folds=2 * self.folds
+            self,
+            rest=self.rest / 2,
+            c1=2 * self.c1,
+            c2=2 * self.c2,
+            folds=2 * self.folds,
+            name=self.name and f"{self.name} folded",
         )
 
     def beside(self, other: "Band") -> "Band":
@@ -215,6 +222,7 @@ class Band:
             max(self.scatter, other.scatter),
             min(self.limit, other.limit),
             next((band.pulls for band in (self, other) if not band.measured), ()),
+            name=self.name and other.name and f"{self.name} + {other.name}",
         )
 
 

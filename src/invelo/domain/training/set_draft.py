@@ -6,9 +6,11 @@ from uuid import UUID
 from pydantic import BeforeValidator, Field
 
 from invelo.domain.catalogue.movement import EARLIER_REGIONS, Modifiers, Movement
+from invelo.domain.equipment.band_words import Known
 from invelo.domain.plan.prescription import GIVEN_AS, amount_in
 from invelo.domain.strict import renamed
 from invelo.domain.training.amount import AmountDone, whole_reps
+from invelo.domain.training.by_hand import LoadPlace, done_with
 from invelo.domain.training.log import EstimatedCount, OneSide, SetKind, told
 
 MOST_FAULTS = 6
@@ -35,6 +37,26 @@ class SetDraft(AmountDone):
     movement: str | None = Field(None, max_length=80, description="Of a set off any ladder.")
     changes: Annotated[Modifiers | None, BeforeValidator(_changes_of_today)] = Field(
         None, description="What was changed about the movement, as the set was given."
+    )
+    load_kg: float | None = Field(
+        None,
+        description="Kilos in place of those it was given with; below nought taken off.",
+        examples=[12.5],
+    )
+    load_at: LoadPlace | None = Field(
+        None, description="Where they hung; where the movement carries most often if left out."
+    )
+    tempo: str | None = Field(
+        None,
+        max_length=20,
+        description="In place of the one it was given with.",
+        examples=["3-0-1-0"],
+    )
+    band: str | None = Field(
+        None,
+        max_length=120,
+        description="Of the coach's, in place of the one it was given with.",
+        examples=["red folded"],
     )
     item: str = Field("", max_length=120, description="Of the session, where it has one.")
     kind: SetKind = "work"
@@ -80,6 +102,22 @@ class SetDraft(AmountDone):
         if self.prescribed_min is None or self.prescribed_max is None:
             return None, None
         return self.prescribed_min, self.prescribed_max
+
+    def set_up(self, movement: Movement, modifiers: Modifiers, bands: Known) -> Modifiers:
+        """What was changed about the movement, given what it was asked with and the coach's bands.
+
+        Raises:
+            InputError: for a load nobody carries there, no tempo or no band.
+        """
+        return done_with(
+            movement,
+            modifiers,
+            kg=self.load_kg,
+            at=self.load_at,
+            tempo=self.tempo or "",
+            band=self.band or "",
+            bands=bands,
+        )
 
     def count(self, movement: Movement, name: str) -> EstimatedCount:
         """How much was done of a movement.

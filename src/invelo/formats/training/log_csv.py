@@ -10,6 +10,8 @@ from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.own import PREFIX
 from invelo.domain.errors import InputError
 from invelo.domain.plan.prescription import Unit
+from invelo.domain.strength.tempo import Tempo
+from invelo.domain.training.by_hand import MOST_KG, PLACES, LoadPlace
 from invelo.domain.training.log import EstimatedCount, OneSide, SetKind, SetRecord, told
 from invelo.domain.training.set_draft import MOST_FAULTS, SetDraft
 from invelo.formats import csv_table
@@ -27,6 +29,10 @@ COLUMNS = (
     "side",
     "amount",
     "unit",
+    "load kg",
+    "load at",
+    "tempo",
+    "band",
     "partial",
     "rpe",
     "form ok",
@@ -50,6 +56,9 @@ ALSO: dict[str, tuple[str, ...]] = {
     "rung": ("variation", "step"),
     "set": ("set number", "set no", "set #", "no"),
     "amount": ("reps", "count", "repetitions", "seconds", "reps done", "result"),
+    "load kg": ("load", "weight", "weight kg", "kg", "added weight"),
+    "load at": ("load place", "carried at"),
+    "tempo": ("cadence",),
     "partial": ("partial reps", "half reps"),
     "rpe": ("effort", "how hard", "effort 1-10"),
     "form ok": ("clean", "form", "clean form"),
@@ -135,6 +144,10 @@ def _set(row: int, cells: Cells, time_zone: str, meant: Mapping[str, str]) -> Cs
         side=SIDES[word_of(cells, "side", "", tuple(SIDES))],
         amount_text=cells.get("amount", ""),
         unit=unit,
+        load_kg=number_of(cells, "load kg", 0, -MOST_KG, MOST_KG) if cells.get("load kg") else None,
+        load_at=_place(cells),
+        tempo=_tempo(cells.get("tempo", "")) or None,
+        band=cells.get("band", "")[:120] or None,
         partial=int(number_of(cells, "partial", 0, 0, 200)),
         rpe=number_of(cells, "rpe", None, 1, 10),
         form_ok=word_of(cells, "form ok", "yes", ("yes", "no")) == "yes",
@@ -158,6 +171,15 @@ def _set(row: int, cells: Cells, time_zone: str, meant: Mapping[str, str]) -> Cs
         session_rpe=number_of(cells, "session rpe", 0, 0, 10) or None,
         set_id=_id(cells.get("set id", "")),
     )
+
+
+def _place(cells: Cells) -> LoadPlace | None:
+    words = word_of(cells, "load at", "", ("", *PLACES))
+    return next((place for place in PLACES if place == words), None)
+
+
+def _tempo(words: str) -> str:
+    return str(Tempo.parse(words)) if words else ""
 
 
 def _id(words: str) -> UUID | None:

@@ -8,7 +8,7 @@ from sqlmodel import Session
 
 from invelo.db.codec import body_of
 from invelo.db.errors import ConflictError
-from invelo.db.queries import athlete_rows, equipment_rows
+from invelo.db.queries import athlete_rows
 from invelo.domain.athlete.guard import Closed, Guard
 from invelo.domain.athlete.strain import AVERAGE
 from invelo.domain.catalogue.movement import Modifiers, Movement
@@ -68,5 +68,4 @@ def refuse(closed: Closed | None) -> None:
 
 def hand_of(db: Session, guard: Guard, coach_id: UUID) -> ToHand:
     """What an athlete can set up with: the safe kit of their places, and the coach's bands."""
-    known = tuple((row.name, bands.curve(row)) for row in equipment_rows.bands(db, coach_id))
-    return to_hand(guard.rooms, guard.today, known)
+    return to_hand(guard.rooms, guard.today, bands.of_coach(db, coach_id))

@@ -1,12 +1,13 @@
 """A coach's bands: measured, listed, laid aside."""
 
+from dataclasses import replace
 from datetime import datetime
 from uuid import UUID
 
 from sqlmodel import Session
 
 from invelo.db.errors import ConflictError, MissingError
-from invelo.db.queries import equipment_rows
+from invelo.db.queries import athlete_rows, equipment_rows
 from invelo.db.tables.equipment import BandRow
 from invelo.domain.strength import bands
 
@@ -16,7 +17,18 @@ MOST_BANDS = 50
 def curve(row: BandRow) -> bands.Band:
     """The band fitted to its pulls."""
     pulls = tuple(bands.Pull(length, force) for length, force in row.pulls)
-    return bands.fit(row.rest_m, pulls, row.limit)
+    return replace(bands.fit(row.rest_m, pulls, row.limit), name=row.name)
+
+
+def of_coach(db: Session, coach_id: UUID) -> tuple[tuple[str, bands.Band], ...]:
+    """A coach's bands by name."""
+    return tuple((row.name, curve(row)) for row in equipment_rows.bands(db, coach_id))
+
+
+def of_athlete(db: Session, athlete_id: UUID) -> tuple[tuple[str, bands.Band], ...]:
+    """The bands of whoever owns an athlete's record, by name."""
+    owner = athlete_rows.owner(db, athlete_id)
+    return of_coach(db, owner) if owner else ()
 
 
 def keep(

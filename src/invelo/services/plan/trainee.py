@@ -18,7 +18,7 @@ from invelo.domain.ladder.rung import Rung, demand
 from invelo.domain.plan.session.trainee import Near, Stand, Trainee
 from invelo.domain.plan.week.venue import Stock, Venue
 from invelo.services.athlete import guard, person, readiness, states
-from invelo.services.equipment import kit
+from invelo.services.equipment import bands, kit
 from invelo.services.ladder import case, ladder
 
 LANES = frozenset(movement.posture.lane for movement in catalogue().movement)
@@ -47,6 +47,7 @@ def of_athlete(db: Session, athlete: AthleteRow, today: date) -> Trainee:
         guard=guarded,
         dislikes=frozenset(told.dislikes),
         states=states.of_lanes(db, athlete.id, LANES, today),
+        bands=bands.of_athlete(db, athlete.id),
     )
 
 

@@ -27,6 +27,7 @@ from invelo.domain.errors import InputError, require_within
 from invelo.domain.training.log import SetRecord
 from invelo.domain.training.set_draft import SetDraft
 from invelo.services.athlete import guard, spared
+from invelo.services.equipment import bands
 from invelo.services.ladder import ladder as ladders
 from invelo.services.ladder import prescribed
 from invelo.services.review import propose
@@ -133,8 +134,11 @@ def log_all(
     """
     there = training_rows.sets_by_id(db, [entry.id for entry in entries])
     new = len({entry.id for entry in entries} - there.keys())
-    for entry in entries:
-        fresh = _row(db, session, entry, now)
+    for number, entry in enumerate(entries, start=1):
+        try:
+            fresh = _row(db, session, entry, now)
+        except InputError as error:
+            raise InputError(f"row {number}, {error.field}", error.problem, error.remedy) from error
         there[entry.id] = _keep(db, session, fresh, there.get(entry.id))
         spared.tell(db, session.athlete_id, fresh.pain_place, fresh.pain, entry.moment, now)
     db.flush()
@@ -221,6 +225,8 @@ def _row(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetim
         modifiers = modifiers_of(given)
     else:
         modifiers = modifiers_of(rung) if rung else movement.own(Modifiers())
+    known = bands.of_athlete(db, session.athlete_id) if draft.band else ()
+    modifiers = draft.set_up(movement, modifiers, known)
     count = draft.count(movement, rung.name if rung else movement.name)
     SetRecord(
         str(draft.rung_id or ""),

@@ -17,13 +17,14 @@ from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.background import BackgroundTaskRow
 from invelo.db.tables.ladder import RungRow
 from invelo.domain.catalogue.catalogue import catalogue
-from invelo.domain.catalogue.movement import Movement
+from invelo.domain.catalogue.movement import Modifiers, Movement
 from invelo.domain.errors import InputError
 from invelo.domain.training import known_sets
 from invelo.formats import csv_table
 from invelo.formats.csv_table import BadRow
 from invelo.formats.training import log_csv
 from invelo.services import background
+from invelo.services.equipment import bands
 from invelo.services.training import retrospective_log
 from invelo.services.training.floor import SetEntry
 from invelo.services.training.retrospective_log import WholeSession, numbered, row_id
@@ -164,6 +165,7 @@ def read(
             bad.append(BadRow(csv_set.row, error.field, error.problem, error.remedy))
     logged, session_of = _logged(db, athlete, rows)
     matches = known_sets.match(logged, [row.told for row in rows])
+    own_bands = bands.of_athlete(db, athlete.id)
     doubtful, known = [], 0
     groups: dict[tuple[date, str], list[_Row]] = {}
     there: dict[tuple[date, str], UUID] = {}
@@ -173,6 +175,11 @@ def read(
         if taken is not None and taken.id is not None:
             known += 1
             there.setdefault(group, session_of[taken.id])
+            continue
+        try:
+            row.entry.draft.set_up(catalogue().find_movement(row.movement), Modifiers(), own_bands)
+        except InputError as error:
+            bad.append(BadRow(row.csv.row, error.field, error.problem, error.remedy))
             continue
         if match.doubtful is not None:
             like = match.doubtful

@@ -3295,6 +3295,7 @@ export interface components {
          *         pulls: what it was fitted to.
          *         measured_rest: the rest length the pulls were measured with, m; `rest` if 0 was given.
          *         folds: 2 where it is folded in two.
+         *         name: what its owner calls it, and how it is held; "" where nobody said.
          */
         "Band-Input": {
             /** Rest */
@@ -3328,6 +3329,11 @@ export interface components {
              * @default 1
              */
             folds: number;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
         };
         /**
          * Band
@@ -3341,6 +3347,7 @@ export interface components {
          *         pulls: what it was fitted to.
          *         measured_rest: the rest length the pulls were measured with, m; `rest` if 0 was given.
          *         folds: 2 where it is folded in two.
+         *         name: what its owner calls it, and how it is held; "" where nobody said.
          */
         "Band-Output": {
             /** Rest */
@@ -3374,6 +3381,11 @@ export interface components {
              * @default 1
              */
             folds: number;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
         };
         /**
          * BandAnswer
@@ -4824,6 +4836,15 @@ export interface components {
              */
             assistance: number;
             /**
+             * Band
+             * @description Of the coach's, by name, and how it is held.
+             * @default
+             * @example red folded
+             * @example red + blue
+             * @example red at 0.6 m
+             */
+            band: string;
+            /**
              * Values
              * @description Of the form's parameters: heights in m, angles in degrees.
              * @example {
@@ -6068,6 +6089,23 @@ export interface components {
             /** Most */
             most: number | null;
             /**
+             * Load Kg
+             * @description Added; below nought taken off.
+             */
+            load_kg: number;
+            /**
+             * Load At
+             * @description None for none, several, and what is taken off.
+             */
+            load_at: ("belt" | "bag" | "lap" | "hands" | "ankles") | null;
+            /** Tempo */
+            tempo: string;
+            /**
+             * Band
+             * @description Of the coach's; '' for none.
+             */
+            band: string;
+            /**
              * Partial
              * @description Reps that fell short of depth.
              */
@@ -7097,6 +7135,29 @@ export interface components {
             movement?: string | null;
             /** @description What was changed about the movement, as the set was given. */
             changes?: components["schemas"]["Modifiers-Input"] | null;
+            /**
+             * Load Kg
+             * @description Kilos in place of those it was given with; below nought taken off.
+             * @example 12.5
+             */
+            load_kg?: number | null;
+            /**
+             * Load At
+             * @description Where they hung; where the movement carries most often if left out.
+             */
+            load_at?: ("belt" | "bag" | "lap" | "hands" | "ankles") | null;
+            /**
+             * Tempo
+             * @description In place of the one it was given with.
+             * @example 3-0-1-0
+             */
+            tempo?: string | null;
+            /**
+             * Band
+             * @description Of the coach's, in place of the one it was given with.
+             * @example red folded
+             */
+            band?: string | null;
             /**
              * Item
              * @description Of the session, where it has one.
@@ -9942,6 +10003,29 @@ export interface components {
             /** @description What was changed about the movement, as the set was given. */
             changes?: components["schemas"]["Modifiers-Input"] | null;
             /**
+             * Load Kg
+             * @description Kilos in place of those it was given with; below nought taken off.
+             * @example 12.5
+             */
+            load_kg?: number | null;
+            /**
+             * Load At
+             * @description Where they hung; where the movement carries most often if left out.
+             */
+            load_at?: ("belt" | "bag" | "lap" | "hands" | "ankles") | null;
+            /**
+             * Tempo
+             * @description In place of the one it was given with.
+             * @example 3-0-1-0
+             */
+            tempo?: string | null;
+            /**
+             * Band
+             * @description Of the coach's, in place of the one it was given with.
+             * @example red folded
+             */
+            band?: string | null;
+            /**
              * Item
              * @description Of the session, where it has one.
              * @default
@@ -10076,6 +10160,29 @@ export interface components {
              * @example 1
              */
             number?: number | null;
+            /**
+             * Load Kg
+             * @description Kilos in place of those it was given with; below nought taken off.
+             * @example 12.5
+             */
+            load_kg?: number | null;
+            /**
+             * Load At
+             * @description Where they hung; where the movement carries most often if left out.
+             */
+            load_at?: ("belt" | "bag" | "lap" | "hands" | "ankles") | null;
+            /**
+             * Tempo
+             * @description In place of the one it was given with.
+             * @example 3-0-1-0
+             */
+            tempo?: string | null;
+            /**
+             * Band
+             * @description Of the coach's, in place of the one it was given with.
+             * @example red folded
+             */
+            band?: string | null;
             /** Kind */
             kind?: ("work" | "easy" | "drop" | "piece" | "single" | "cluster" | "part" | "attempt") | null;
             /** Side */
@@ -10239,6 +10346,23 @@ export interface components {
             least: number | null;
             /** Most */
             most: number | null;
+            /**
+             * Load Kg
+             * @description Added; below nought taken off.
+             */
+            load_kg: number;
+            /**
+             * Load At
+             * @description None for none, several, and what is taken off.
+             */
+            load_at: ("belt" | "bag" | "lap" | "hands" | "ankles") | null;
+            /** Tempo */
+            tempo: string;
+            /**
+             * Band
+             * @description Of the coach's; '' for none.
+             */
+            band: string;
             /**
              * Partial
              * @description Reps that fell short of depth.

@@ -33,6 +33,10 @@ export function Picture({ athleteId, set }: Props) {
 export function SetLine({ athleteId, set }: Props) {
   const more = [
     set.side && `${set.side} side`,
+    set.load_kg > 0 && `${set.load_kg} kg${set.load_at ? ` (${set.load_at})` : ""}`,
+    set.load_kg < 0 && `assistance ${-set.load_kg} kg`,
+    set.band,
+    set.tempo !== "1-0-1-0" && set.tempo,
     set.kind !== "work" && set.kind,
     set.surplus > 0 && `${set.surplus} beyond the range`,
     ...set.faults,

@@ -8,6 +8,7 @@ from invelo.domain.biomechanics.body import AddedLoad
 from invelo.domain.biomechanics.setup import Assistance
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers, Movement
+from invelo.domain.equipment.band_words import hung, said_band
 from invelo.domain.errors import InputError
 from invelo.domain.ladder.rung import rises
 from invelo.domain.plan.session.exactly import MOST_FOLLOWING, Exactly, Following, RepRange
@@ -53,6 +54,10 @@ def _set_up(
         modifiers = replace(modifiers, added_load=load)
     if asked.assistance:
         modifiers = replace(modifiers, assistance=Assistance(asked.assistance))
+    if asked.band:
+        band = said_band(asked.band, trainee.bands)
+        hold = hung(band, movement.posture, modifiers.band)
+        modifiers = replace(modifiers, band=hold)
     return _ranged(asked, movement, modifiers, trainee) if asked.range else modifiers
 
 
@@ -161,6 +166,7 @@ def asked_of(work_set: WorkSet, trainee: Trainee, *, rests: bool) -> Exactly:
         hands=load.hands,
         ankles=load.ankles,
         assistance=modifiers.assistance.kg if modifiers.assistance else 0.0,
+        band=modifiers.band.band.name if modifiers.band else "",
         values=tuple(one for one in modifiers.values if usual.get(one[0]) != one[1]),
     )
 

@@ -34,6 +34,7 @@ class Exactly:
         sides: the one side, both in turn, or alternating with the lead swapped halfway.
         attempt: whether it is a try at something hard, which nobody fails.
         bag, belt, hands, ankles, assistance: kg.
+        band: of the coach's, by its name and how it is held: "red folded", "red + blue".
         values: of the form's parameters, heights in m and angles in °.
     """
 
@@ -50,6 +51,7 @@ class Exactly:
     hands: float = 0.0
     ankles: float = 0.0
     assistance: float = 0.0
+    band: str = ""
     values: tuple[tuple[str, float], ...] = ()
 
     def __post_init__(self) -> None:

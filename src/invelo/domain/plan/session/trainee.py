@@ -26,6 +26,7 @@ from invelo.domain.plan.methods import (
 )
 from invelo.domain.plan.prescription import LEAST_USEFUL, Level, Method, Prescription, Purpose
 from invelo.domain.plan.session.work import Item, Rig, WorkSet, role_of, sets_of
+from invelo.domain.strength.bands import Band
 from invelo.domain.strength.holds import LONGEST_SHARE
 from invelo.domain.strength.state import State
 
@@ -114,6 +115,7 @@ class Trainee:
         states: what is known of them today, by lane.
         failed_days: days since each closed check was last tried, by its id.
         warm_up: movements of the coach's own general warm-up, in order; empty for the usual.
+        bands: of their coach, by name.
         minutes: there are on the day, None where nobody said.
     """
 
@@ -131,6 +133,7 @@ class Trainee:
     failed_days: Mapping[str, int] = field(default_factory=dict, hash=False)
     warm_up: tuple[str, ...] = ()
     minutes: float | None = None
+    bands: tuple[tuple[str, Band], ...] = field(default=(), hash=False)
 
     def shut(self, movement: Movement, modifiers: Modifiers | None = None) -> str:
         """Why a movement, as it is set up, is closed to them; '' where it is open."""

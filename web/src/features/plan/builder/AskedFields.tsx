@@ -60,6 +60,7 @@ export function AskedFields({ name, asked, rests, onChange }: Props) {
         value={asked[load] || null}
         put={(kg) => ask({ [load]: figure(kg) ?? 0 })}
       />
+      <Box of={name} words="band" value={asked.band} put={(band) => ask({ band: band.trim() })} />
     </>
   );
 }

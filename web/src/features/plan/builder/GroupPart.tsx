@@ -2,9 +2,9 @@
 import { useQuery } from "@tanstack/react-query";
 import type { ReactNode } from "react";
 import { queries } from "../../../common/api/queries";
+import { MovementPicker } from "../../../common/movement/MovementPicker";
 import { Button } from "../../../common/ui/Button";
 import { Choice, Field } from "../../../common/ui/Field";
-import { MovementPicker } from "./MovementPicker";
 import {
   type Block,
   FORMATS,

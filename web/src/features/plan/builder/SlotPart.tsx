@@ -2,10 +2,10 @@
 import { useQuery } from "@tanstack/react-query";
 import { type ReactNode, useState } from "react";
 import { queries } from "../../../common/api/queries";
+import { MovementPicker } from "../../../common/movement/MovementPicker";
 import { Button } from "../../../common/ui/Button";
 import { VOCABULARY } from "../../../common/vocabulary";
 import { AskedFields, Box, Pick, SeldomFields } from "./AskedFields";
-import { MovementPicker } from "./MovementPicker";
 import { type Exactly, type Following, figure, type Instead, NOTHING, type Slot } from "./rows";
 
 interface Props {

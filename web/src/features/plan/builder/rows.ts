@@ -40,6 +40,7 @@ export const NOTHING: Exactly = {
   hands: 0,
   ankles: 0,
   assistance: 0,
+  band: "",
   values: {},
 };
 

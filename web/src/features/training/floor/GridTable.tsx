@@ -1,7 +1,8 @@
 /** The grid itself: cells that keys go through as a pencil goes down a page. */
 import { type KeyboardEvent, useRef } from "react";
 import { Button } from "../../../common/ui/Button";
-import { COLUMNS, type Known, type Row } from "./grid";
+import { VOCABULARY } from "../../../common/vocabulary";
+import { COLUMNS, type Known, type Place, type Row } from "./grid";
 
 interface Props {
   rows: Row[];
@@ -56,7 +57,7 @@ export function GridTable({ rows, known, fixed, onRows, onAdd }: Props) {
         {rows.map((row, index) => (
           <tr key={row.id} className="border-b border-hair [&>td]:px-1">
             <td className="text-faint">{index + 1}</td>
-            <td className="w-72">
+            <td className="w-60 min-w-40">
               <select
                 aria-label={`Movement, row ${index + 1}`}
                 value={row.what}
@@ -84,7 +85,7 @@ export function GridTable({ rows, known, fixed, onRows, onAdd }: Props) {
               </select>
             </td>
             {COLUMNS.map((column, at) => (
-              <td key={column.key} className={column.wide ? "w-40" : "w-24"}>
+              <td key={column.key} className={column.wide ? "w-36" : "w-20"}>
                 <input
                   data-cell={`${index}.${at}`}
                   aria-label={`${column.title}, row ${index + 1}`}
@@ -94,6 +95,19 @@ export function GridTable({ rows, known, fixed, onRows, onAdd }: Props) {
                   onKeyDown={(event) => onKeyDown(event, index, at)}
                   className="w-full border border-transparent bg-sheet px-1 py-1 hover:border-hair focus:border-ink"
                 />
+                {column.key === "kg" && Number(row.kg.replace(",", ".")) > 0 && (
+                  <select
+                    aria-label={`Where the kilos hang, row ${index + 1}`}
+                    value={row.at}
+                    onChange={(event) => change(index, { at: event.target.value as Place })}
+                    className="border-0 bg-sheet text-sm text-faint"
+                  >
+                    <option value="">as usual</option>
+                    {VOCABULARY.loadPlaces.map((place) => (
+                      <option key={place}>{place}</option>
+                    ))}
+                  </select>
+                )}
               </td>
             ))}
             <td>

@@ -1,5 +1,6 @@
 /** The rows of a session written down by hand, and what becomes of them. */
 import type { Schema } from "../../../common/api/client";
+import type { VOCABULARY } from "../../../common/vocabulary";
 
 type LoggedSet = Schema["LoggedSetOut"];
 export type SetByHand = Schema["SetByHand"];
@@ -13,6 +14,8 @@ export interface Known {
   changes: NonNullable<Schema["SetByHand"]["changes"]> | null;
 }
 
+const PLAIN_TEMPO = "1-0-1-0";
+
 export interface Row {
   id: string;
   /** Key of what was done. */
@@ -22,6 +25,11 @@ export interface Row {
   number: number;
   asked: string;
   count: string;
+  /** Kilos added, or taken off below nought. */
+  kg: string;
+  at: Place;
+  tempo: string;
+  band: string;
   partial: string;
   rpe: string;
   pain: string;
@@ -30,12 +38,19 @@ export interface Row {
   form_ok: boolean;
 }
 
-export type TextColumn = "count" | "partial" | "rpe" | "pain" | "place" | "note";
+export type Place = (typeof VOCABULARY.loadPlaces)[number] | "";
+
+export type TextColumn =
+  | ("count" | "kg" | "rpe" | "tempo" | "band")
+  | ("partial" | "pain" | "place" | "note");
 
 export const COLUMNS: { key: TextColumn; title: string; wide?: boolean }[] = [
   { key: "count", title: "Count" },
-  { key: "partial", title: "Partial" },
+  { key: "kg", title: "± kg" },
   { key: "rpe", title: "RPE" },
+  { key: "tempo", title: "Tempo" },
+  { key: "band", title: "Band" },
+  { key: "partial", title: "Partial" },
   { key: "pain", title: "Pain" },
   { key: "place", title: "Where", wide: true },
   { key: "note", title: "Note", wide: true },
@@ -44,10 +59,20 @@ export const COLUMNS: { key: TextColumn; title: string; wide?: boolean }[] = [
 export const keyOf = (one: Pick<Known, "rung_id" | "movement" | "name">) =>
   one.rung_id ?? `${one.movement} ${one.name}`;
 
+/** A movement that none of them has. */
+export const anew = ({ id, name }: Schema["MovementOut"]): Known => ({
+  name,
+  item: `movement:${id}`,
+  rung_id: null,
+  movement: id,
+  changes: null,
+});
+
 /** Every movement that the sessions, the rungs around them and the log know, each once. */
 export function knownOf(
   along: Schema["OfflineBundleOut"],
   history: Schema["LoggedSessionOut"][],
+  added: Known[],
 ): Map<string, Known> {
   const found = new Map<string, Known>();
   const add = (one: Known) => {
@@ -61,6 +86,7 @@ export function knownOf(
     }
   }
   for (const set of history.flatMap(({ sets }) => sets)) add({ ...set, changes: null });
+  added.forEach(add);
   return found;
 }
 
@@ -73,6 +99,10 @@ export function blank(what: string): Row {
     number: 0,
     asked: "",
     count: "",
+    kg: "",
+    at: "",
+    tempo: "",
+    band: "",
     partial: "",
     rpe: "",
     pain: "",
@@ -112,6 +142,10 @@ export function fromSession(session: Schema["LoggedSessionOut"]): Row[] {
       set.least !== null && set.most !== null && set.least !== set.most
         ? `${set.least}–${set.most}`
         : String(set.amount),
+    kg: set.load_kg ? String(set.load_kg) : "",
+    at: set.load_at ?? "",
+    tempo: set.tempo === PLAIN_TEMPO ? "" : set.tempo,
+    band: set.band,
     partial: set.partial ? String(set.partial) : "",
     rpe: String(set.rpe),
     pain: set.pain ? String(set.pain) : "",
@@ -129,6 +163,10 @@ const toldIn = (row: Row) => ({
   kind: row.kind,
   side: row.side,
   amount_text: row.count,
+  load_kg: row.kg.trim() ? number(row.kg) : null,
+  load_at: row.at || null,
+  tempo: row.tempo.trim() || null,
+  band: row.band.trim() || null,
   partial: number(row.partial),
   rpe: number(row.rpe),
   pain: number(row.pain),
@@ -143,7 +181,9 @@ export function corrected(before: Row, row: Row): Partial<Schema["SetCorrection"
   const now = toldIn(row);
   const names = Object.keys(now) as (keyof typeof now)[];
   const changed = names.filter((name) => now[name] !== was[name]);
-  return changed.length ? Object.fromEntries(changed.map((name) => [name, now[name]])) : null;
+  if (!changed.length) return null;
+  const sent = { ...now, load_kg: now.load_kg ?? 0, tempo: now.tempo ?? PLAIN_TEMPO };
+  return Object.fromEntries(changed.map((name) => [name, sent[name]]));
 }
 
 /** A row as the service takes it; the service says what it cannot. */

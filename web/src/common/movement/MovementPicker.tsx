@@ -1,10 +1,12 @@
 /** Type what it is called; Enter takes the first. */
 import { useQuery } from "@tanstack/react-query";
 import { type KeyboardEvent, useEffect, useState } from "react";
-import { queries } from "../../../common/api/queries";
-import { Button } from "../../../common/ui/Button";
-import { Field } from "../../../common/ui/Field";
-import type { Movement } from "./rows";
+import type { Schema } from "../api/client";
+import { queries } from "../api/queries";
+import { Button } from "../ui/Button";
+import { Field } from "../ui/Field";
+
+type Movement = Schema["MovementOut"];
 
 interface Props {
   label: string;

@@ -2,6 +2,7 @@
 
 import pytest
 from selenium.webdriver.common.by import By
+from selenium.webdriver.common.keys import Keys
 
 from tests.browser.conftest import Service
 from tests.browser.page import Page
@@ -276,6 +277,14 @@ def test_a_new_athlete_goes_through_intake_to_a_placement_on_two_ladders(page: P
     page.fill("Longest clean hold, s", "7")
     page.click("Keep the test")
     page.until(lambda: "7 s" in page.text.replace("\u202f", " "))
+
+    page.click("Test any movement …")
+    page.fill("Movement", "glute bridge")
+    page.press(Keys.ENTER)
+    page.fill("Done", "9")
+    page.fill("Effort", "8,5")
+    page.click("Keep the test")
+    page.sees("Glute bridge", "9 reps")
 
     part(page, "placement")
     page.sees("horizontal push", "compression", "Test next:")

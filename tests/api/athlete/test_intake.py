@@ -218,6 +218,33 @@ def test_an_amount_under_its_earlier_name_is_taken_in(
     assert (test["amount"], test["unit"]) == (9, "s" if earlier == "seconds" else "reps")
 
 
+def test_a_test_sent_by_name_alone_is_of_the_movements_own_set_up(coach: Coach) -> None:
+    athlete = coach.enrols()["id"]
+    path = f"/api/athletes/{athlete}/tests"
+    named = coach.post(path, id=str(uuid4()), movement="Chair push-up", amount=12, rpe=8)
+    out = coach.client.get(f"{path}/file").text
+    own = catalogue().find_movement("chair-push-up").values
+    assert all(f'""{name}""' in out for name in own)
+    body = {"id": str(uuid4()), "movement": "chair-push-up", "values": own, "amount": 12, "rpe": 8}
+    assert coach.post(path, **body)["words"] == named["words"]
+    assert (
+        named["words"] != coach.post(path, id=str(uuid4()), movement="push-up", amount=12)["words"]
+    )
+
+
+def test_a_test_with_kilos_tells_more_than_one_without(coach: Coach) -> None:
+    athlete = coach.enrols()["id"]
+
+    def squats(**more: float) -> float:
+        body = {"id": str(uuid4()), "movement": "goblet-squat", "amount": 8, "rpe": 8, **more}
+        coach.post(f"/api/athletes/{athlete}/tests", **body)
+        found = coach.get(f"/api/athletes/{athlete}/capacity")["tests"]
+        return next(one for one in found if one["id"] == body["id"])
+
+    assert "12.5 kg" in squats(load_kg=12.5)["words"]
+    assert "kg" not in squats()["words"]
+
+
 @pytest.mark.parametrize(
     ("test_id", "change", "field"),
     [

@@ -245,6 +245,7 @@ def test_kilos_tempo_and_band_of_any_movement_are_said_and_come_back(coach, base
         off("pull-up", load_kg=-15, number=2),
         off("pull-up", band="Red folded", number=3),
         off("squat", load_kg=20, number=4),
+        off("Goblet squat", load_kg=8, number=5),
     ]
     whole(coach, base, sets).raise_for_status()
     names = ("load_kg", "load_at", "tempo", "band")
@@ -253,7 +254,8 @@ def test_kilos_tempo_and_band_of_any_movement_are_said_and_come_back(coach, base
         (12.5, "belt", "3-1-1-0", ""),
         (-15, None, "1-0-1-0", ""),
         (0, None, "1-0-1-0", "red folded"),
-        (20, "belt", "1-0-1-0", ""),
+        (20, "bag", "1-0-1-0", ""),
+        (8, "hands", "1-0-1-0", ""),
     ]
     out = coach.client.get(f"{base}/logs")
     assert ",12.5,belt,3-1-1-0," in out.text

@@ -113,9 +113,22 @@ def test_names_and_other_terms_find_a_movement() -> None:
 
 def test_what_is_not_in_the_catalogue_is_refused_with_what_is_near() -> None:
     with pytest.raises(InputError, match="“push-up”"):
-        catalogue().find_movement("push-ups")
+        catalogue().find_movement("pussh-up")
     with pytest.raises(InputError, match="push-up"):
         catalogue().find_ladder("flying")
+
+
+def test_a_name_or_another_term_that_one_alone_has_is_the_movement() -> None:
+    for words in ("dip", "Bar dip", "parallel bar dip", "Parallel dips"):
+        assert catalogue().find_movement(words).id == "dip"
+    shared = next(
+        term
+        for one in catalogue().movement
+        for term in one.also
+        if len(catalogue().called(term)) > 1
+    )
+    with pytest.raises(InputError, match="may be several movements"):
+        catalogue().find_movement(shared)
 
 
 def _measured(ladder_id: str, body: Body):

@@ -157,6 +157,34 @@ export const VOCABULARY = {
       "something of known weight"
     ],
     [
+      "plate",
+      "plates"
+    ],
+    [
+      "belt",
+      "a belt or vest to hang plates from"
+    ],
+    [
+      "dumbbell",
+      "a dumbbell"
+    ],
+    [
+      "kettlebell",
+      "a kettlebell"
+    ],
+    [
+      "ankle weight",
+      "ankle weights"
+    ],
+    [
+      "pulley",
+      "a pulley that takes weight off"
+    ],
+    [
+      "gripper",
+      "a hand gripper (rating)"
+    ],
+    [
       "band",
       "a measured band"
     ],
@@ -172,16 +200,32 @@ export const VOCABULARY = {
   "kitThatBears": [
     "band",
     "bar",
+    "belt",
     "chair",
     "parallel bars",
+    "pulley",
     "rings",
     "straps",
     "surface"
+  ],
+  "kitThatFills": [
+    "load",
+    "plate"
+  ],
+  "kitWithWeight": [
+    "ankle weight",
+    "bag",
+    "dumbbell",
+    "gripper",
+    "kettlebell",
+    "load",
+    "plate"
   ],
   "kitWithHeight": [
     "bar",
     "chair",
     "parallel bars",
+    "pulley",
     "rings",
     "stairs",
     "straps",

@@ -29,12 +29,12 @@ from invelo.domain import MODEL_VERSION
 from invelo.domain.athlete.battery import PROTOCOL, STOP
 from invelo.domain.athlete.caution import cautions_of
 from invelo.domain.athlete.results import before, between, sides
-from invelo.domain.bench.comparison import LeverageTask
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.biomechanics.figure import figure
 from invelo.domain.biomechanics.reading import reading
 from invelo.domain.catalogue.catalogue import TestKind, catalogue
 from invelo.domain.catalogue.norms import norm_of
+from invelo.domain.ladder.candidates import name_of
 from invelo.domain.strength.capacity import Evidence, Pool
 from invelo.formats.setups import Changes
 from invelo.services.athlete import battery, capacity, person, screen
@@ -129,15 +129,19 @@ def _done(
     row: TestRow, evidence: Evidence, last: Evidence | None, age: int | None, sex: str | None
 ) -> TestDone:
     movement = catalogue().find_movement(row.movement)
-    changes = modifiers_of(row)
+    changes = movement.own(modifiers_of(row))
     kind = next(
-        (t for t in catalogue().test if t.movement == movement.id and t.modifiers() == changes),
+        (
+            kind
+            for kind in catalogue().test
+            if kind.movement == movement.id and movement.own(kind.modifiers()) == changes
+        ),
         None,
     )
     norm = norm_of(catalogue().norm, kind.norm, sex) if kind and age is not None else None
     return TestDone.of(
         row,
-        words=kind.name if kind else LeverageTask(movement.form, changes).words,
+        words=kind.name if kind else name_of(movement, changes),
         family=movement.family,
         unit=movement.unit,
         side=evidence.side,

@@ -11,6 +11,7 @@ from invelo.api.common.schemas import EstimateOut, Explained, ResponseModel
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.plan.prescription import Unit, amount_in
 from invelo.domain.training.amount import AmountDone
+from invelo.domain.training.by_hand import done_with
 from invelo.domain.training.log import OneSide
 from invelo.formats.setups import Changes
 from invelo.services.athlete import battery
@@ -23,6 +24,9 @@ class TestCreate(Changes, AmountDone):
     movement: str = Field("push-up", examples=["push-up"])
     rpe: float = 10.0
     side: OneSide = Field("", description="Of a movement done one side at a time.")
+    load_kg: float | None = Field(
+        None, description="Kilos added where the movement carries them; below nought taken off."
+    )
 
     def core(self) -> battery.NewTest:
         """As the store keeps it."""
@@ -30,7 +34,7 @@ class TestCreate(Changes, AmountDone):
         return battery.NewTest(
             self.id,
             movement,
-            self.modifiers(),
+            done_with(movement, self.modifiers(), kg=self.load_kg, at=None, tempo=""),
             amount_in(movement.posture.name, movement.unit, self.amount, self.unit),
             self.rpe,
             self.side,

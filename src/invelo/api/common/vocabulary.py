@@ -41,6 +41,8 @@ def vocabulary() -> dict[str, Any]:
         "regions": MUSCLES,
         "kitKinds": _pairs(kit.KIND_WORDS),
         "kitThatBears": sorted(kit.BEARS),
+        "kitThatFills": sorted(kit.FILLS),
+        "kitWithWeight": sorted(kit.NEEDS_WEIGHT),
         "kitWithHeight": sorted(kit.NEEDS_HEIGHT),
         "limits": [
             [name, measure.asks, measure.unit, measure.greatest]

@@ -15,7 +15,7 @@ from invelo.domain.strength.tempo import Tempo
 
 LOADS: dict[str, tuple[str, float]] = {
     "bag": ("bag high on the back", 15.0),
-    "vest": ("vest at the trunk", 30.0),
+    "vest": ("vest or belt at the trunk", 60.0),
     "ankles": ("weights at the ankles", 10.0),
     "lap": ("weight on the lap", 40.0),
     "hands": ("weight in the hands", 60.0),

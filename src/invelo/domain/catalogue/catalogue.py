@@ -230,19 +230,27 @@ class Catalogue:
                     )
 
     def find_movement(self, movement_id: str) -> Movement:
-        """A movement by its id.
+        """A movement by its id, or else by its name or another term that no other has.
 
         Raises:
-            InputError: if there is none.
+            InputError: if there is none, or several.
         """
         found = self.movement_or_none(movement_id)
-        if found is None:
+        if found is not None:
+            return found
+        called = self.called(movement_id)
+        if len(called) == 1:
+            return called[0]
+        if called:
+            names = " or ".join(f"“{one.name}”" for one in called)
             raise InputError(
-                "movement",
-                f"“{movement_id}” is not in the catalogue.",
-                f"Did you mean {self._near(movement_id)}?",
+                "movement", f"“{movement_id}” may be several movements.", f"Say {names}."
             )
-        return found
+        raise InputError(
+            "movement",
+            f"“{movement_id}” is not in the catalogue.",
+            f"Did you mean {self._near(movement_id)}?",
+        )
 
     def movement_or_none(self, movement_id: str) -> Movement | None:
         """A movement by its id, a coach's own too; None if there is none."""

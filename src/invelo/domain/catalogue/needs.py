@@ -31,6 +31,9 @@ KNEE_HEIGHT = 0.285
 """Height of the knee, of stature: a step is no higher (Winter 2009, from memory; common
 practice)."""
 
+BELT: tuple[Kind, ...] = ("belt", "bag")
+"""What carries a load at the trunk: a belt or vest, or else a bag worn in front."""
+
 RAISED_ON: tuple[Kind, ...] = ("surface", "chair", "stairs", "parallel bars")
 STOOD_ON: frozenset[Kind] = frozenset({"surface", "chair", "stairs", "load"})
 SIZED: frozenset[Kind] = STOOD_ON | {"bar", "parallel bars"}
@@ -60,6 +63,10 @@ def needs_of(body: Body, movement: Movement, modifiers: Modifiers) -> tuple[Need
     needs += [_beside(movement, kinds, bears) for kinds in movement.with_kit]
     if as_set_up.added_load.bag > 0.0:
         needs.append(Need(("bag",), bears=as_set_up.added_load.bag))
+    if as_set_up.added_load.vest > 0.0:
+        needs.append(Need(BELT, bears=as_set_up.added_load.vest))
+    if as_set_up.added_load.ankles > 0.0:
+        needs.append(Need(("ankle weight",)))
     if as_set_up.band:
         needs.append(Need(("band",)))
     return tuple(needs)

@@ -21,6 +21,13 @@ Kind = Literal[
     "wall",
     "bag",
     "load",
+    "plate",
+    "belt",
+    "dumbbell",
+    "kettlebell",
+    "ankle weight",
+    "pulley",
+    "gripper",
     "band",
     "towel",
     "stick",
@@ -32,7 +39,7 @@ LEAST_HEIGHT = 0.01
 """Metres; what has no height is the floor."""
 
 NEEDS_HEIGHT: frozenset[Kind] = frozenset(
-    {"surface", "bar", "parallel bars", "rings", "straps", "chair", "stairs"}
+    {"surface", "bar", "parallel bars", "rings", "straps", "chair", "stairs", "pulley"}
 )
 KIND_WORDS: dict[Kind, str] = {
     "surface": "a box, riser or table",
@@ -45,14 +52,37 @@ KIND_WORDS: dict[Kind, str] = {
     "straps": "straps",
     "bag": "a bag to fill",
     "load": "something of known weight",
+    "plate": "plates",
+    "belt": "a belt or vest to hang plates from",
+    "dumbbell": "a dumbbell",
+    "kettlebell": "a kettlebell",
+    "ankle weight": "ankle weights",
+    "pulley": "a pulley that takes weight off",
+    "gripper": "a hand gripper (rating)",
     "band": "a measured band",
     "towel": "a strong towel",
     "stick": "a stick",
 }
-NEEDS_WEIGHT: frozenset[Kind] = frozenset({"load", "bag"})
+NEEDS_WEIGHT: frozenset[Kind] = frozenset(
+    {"load", "bag", "plate", "dumbbell", "kettlebell", "ankle weight", "gripper"}
+)
+FILLS: frozenset[Kind] = frozenset({"load", "plate"})
+"""What a bag is filled with, a belt carries and a pulley is loaded with."""
+
+HELD: tuple[Kind, ...] = ("dumbbell", "kettlebell")
+"""What the hands hold wherever something of known weight will do."""
+
+BELT_HOLDS = 60.0
+"""Kilos of plates a belt carries (common practice)."""
+
+PULLEY_TAKES = 60.0
+"""Kilos a pulley takes off at most (ours)."""
+
+NAMED_WEIGHT: dict[Kind, str] = {"bag": "what it holds", "gripper": "its rating"}
+"""What a thing's kilos are, where they are not the weight of one."""
 
 BEARS: frozenset[Kind] = frozenset(
-    {"surface", "bar", "parallel bars", "rings", "straps", "chair", "band"}
+    {"surface", "bar", "parallel bars", "rings", "straps", "chair", "band", "belt", "pulley"}
 )
 """What a person hangs from, leans on or is held by; it is looked at before it is planned with
 (common practice)."""
@@ -69,6 +99,8 @@ LOOK_FOR: dict[Kind, str] = {
     "straps": "uncut, door locked and opening away, anchor rated",
     "chair": "on a mat and against a wall, four sound legs",
     "stairs": "dry, lit, with a rail",
+    "belt": "chain and carabiner closed, no torn seam",
+    "pulley": "rope uncut, wheel turns freely, anchor rated, counterweight cannot slip",
     "band": "no nick, no white crease, no knot; anchor without an edge",
 }
 
@@ -115,8 +147,8 @@ class KitItem:
         if self.kind in NEEDS_HEIGHT and self.height is None:
             raise InputError("height", f"“{self.name}” has none.", "Measure it from the floor.")
         if self.kind in NEEDS_WEIGHT and self.kg is None:
-            what = "what it holds" if self.kind == "bag" else "one piece"
-            raise InputError("weight", f"“{self.name}” has none.", f"Weigh {what}.")
+            what = f"Say {NAMED_WEIGHT[self.kind]}" if self.kind in NAMED_WEIGHT else "Weigh one"
+            raise InputError("weight", f"“{self.name}” has none.", f"{what}, in kg.")
         if self.height is not None:
             require_within("height", self.height, LEAST_HEIGHT, 6.0, "m")
         if self.kg is not None:
@@ -226,6 +258,9 @@ def kit_unavailable_reason(needed: tuple[Kind, ...], rooms: Iterable[Room], toda
     return f"“{item.name}” is not safe to plan with: {reason}"
 
 
+Weights = tuple[float, ...]
+
+
 @dataclass(frozen=True)
 class ToHand:
     """What can be set up with: heights, weights, bands, and whatever kinds of thing there are.
@@ -235,8 +270,9 @@ class ToHand:
         heights: of things to stand or lean on, m.
         bars: heights of what one hangs from, m.
         loads: weights a bag can be filled to, kg.
+        placed: weights that things made for a place make there, kg, by the place's name.
         bands: measured ones, by name.
-        helps: kilos that something takes off at the hips.
+        assistances: kilos that something takes off at the hips.
     """
 
     kinds: frozenset[Kind] | None
@@ -245,6 +281,11 @@ class ToHand:
     loads: tuple[float, ...] = ()
     bands: tuple[tuple[str, Band], ...] = ()
     assistances: tuple[float, ...] = ()
+    placed: tuple[tuple[str, tuple[float, ...]], ...] = ()
+
+    def loads_at(self, place: str) -> tuple[float, ...]:
+        """Weights that can be carried at a place, kg, ascending."""
+        return tuple(sorted({*self.loads, *dict(self.placed).get(place, ())}))
 
     def has(self, needed: tuple[Kind, ...]) -> bool:
         """Whether one of these kinds is there; none is needed if empty."""
@@ -279,8 +320,9 @@ def to_hand(rooms: Iterable[Room], today: date, bands: tuple[tuple[str, Band], .
 
     bags = [item.kg or BAG_HOLDS for item in items if item.kind == "bag"]
     things = tuple(
-        Thing(item.name, item.kg or 0.0, item.count) for item in items if item.kind == "load"
+        Thing(item.name, item.kg or 0.0, item.count) for item in items if item.kind in FILLS
     )
+    kinds = frozenset(item.kind for item in items)
     stairs = {
         round(step * item.height, 3)
         for item in items
@@ -288,9 +330,27 @@ def to_hand(rooms: Iterable[Room], today: date, bands: tuple[tuple[str, Band], .
         for step in (2, 3)
     }
     return ToHand(
-        frozenset(item.kind for item in items),
+        kinds,
         tuple(sorted({*heights(LEAN_ON), *stairs})),
         heights(HANG_FROM),
         weights(things, max(bags)) if bags else (),
-        bands if any(item.kind == "band" for item in items) else (),
+        bands if "band" in kinds else (),
+        weights(things, PULLEY_TAKES) if "pulley" in kinds and things else (),
+        (
+            ("vest", weights(things, BELT_HOLDS) if "belt" in kinds and things else ()),
+            ("hands", _in_pairs(items, HELD, alone=True)),
+            ("ankles", _in_pairs(items, ("ankle weight",), alone=False)),
+        ),
     )
+
+
+def _in_pairs(items: Iterable[KitItem], kinds: tuple[Kind, ...], *, alone: bool) -> Weights:
+    """What one and two of the same weigh together, kg; two only where one is not used alone."""
+    found: set[float] = set()
+    for item in items:
+        if item.kind in kinds and item.kg:
+            if alone:
+                found.add(item.kg)
+            if item.count >= 2:
+                found.add(2 * item.kg)
+    return tuple(sorted(found))

@@ -248,10 +248,11 @@ def _around(
     for shape, levers in shapes:
         yield SetUpOf(movement, shape, levers)
     for plain, levers in ((start, frozenset[Lever]()), *(shapes if loaded_shapes else ())):
-        for kg in hand.loads:
-            loaded = _loaded(form, plain, kg)
-            if loaded is not None:
-                yield SetUpOf(movement, loaded, levers | {"load"})
+        for place in _places(form, hand):
+            for kg in hand.loads_at(place):
+                loaded = _loaded(place, plain, kg)
+                if loaded is not None:
+                    yield SetUpOf(movement, loaded, levers | {"load"})
     if form.counted == "reps":
         for share in RANGES:
             yield SetUpOf(movement, replace(start, range=share), frozenset({"range"}))
@@ -300,10 +301,17 @@ def _amounts(parameter: Parameter, hand: ToHand) -> tuple[float, ...]:
     return tuple(round(parameter.low + i * parameter.tried, 6) for i in range(count))
 
 
-def _loaded(form: Form, plain: Modifiers, kg: float) -> Modifiers | None:
-    """With so many kilos where the form carries them; None where it carries none or has some."""
-    place = next((one for one in ADDED_LOAD_AT if one in form.loads), None)
-    if place is None or plain.added_load != NOTHING or kg > LOADS[place][1]:
+def _places(form: Form, hand: ToHand) -> tuple[str, ...]:
+    """Where a load is tried: the first place a form carries one, and whatever there are things
+    made for."""
+    usual = next((one for one in ADDED_LOAD_AT if one in form.loads), None)
+    made_for = [place for place, kilos in hand.placed if kilos and place in form.loads]
+    return tuple(dict.fromkeys([*([usual] if usual else []), *made_for]))
+
+
+def _loaded(place: str, plain: Modifiers, kg: float) -> Modifiers | None:
+    """With so many kilos at a place; None where it has some already, or holds no more."""
+    if plain.added_load != NOTHING or kg > LOADS[place][1]:
         return None
     return replace(plain, added_load=_worn(place, kg))
 

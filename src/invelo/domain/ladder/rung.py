@@ -9,7 +9,7 @@ from invelo.domain.biomechanics.posture.form import Lane
 from invelo.domain.biomechanics.reading import Reading, reading, rep_share
 from invelo.domain.biomechanics.setup import SetUp, set_up
 from invelo.domain.catalogue.movement import Modifiers, Movement
-from invelo.domain.catalogue.needs import RAISED_ON
+from invelo.domain.catalogue.needs import BELT, RAISED_ON
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.errors import InputError
 from invelo.domain.estimate import Derivation, Estimate, Input
@@ -41,6 +41,10 @@ def kit_needed(movement: Movement, modifiers: Modifiers) -> tuple[tuple[Kind, ..
         needed.append(RAISED_ON)
     if modifiers.added_load.bag > 0.0:
         needed.append(("bag",))
+    if modifiers.added_load.vest > 0.0:
+        needed.append(BELT)
+    if modifiers.added_load.ankles > 0.0:
+        needed.append(("ankle weight",))
     if modifiers.band:
         needed.append(("band",))
     return tuple(needed)

@@ -106,7 +106,7 @@ def _changes(rung: Rung, hand: ToHand, up: bool) -> Iterator[tuple[Lever, Change
     for adjustable in adjustables(form(rung.movement.form)):
         now = adjustable.get(rung.modifiers)
         if adjustable.name in form(rung.movement.form).loads and reps:
-            for kilos in (0.0, *hand.loads):
+            for kilos in (0.0, *hand.loads_at(adjustable.name)):
                 if (kilos > now) is up and kilos != now:
                     yield from _turned(rung, adjustable.name, kilos, "load", "load")
         elif _set_by_kit(rung, adjustable):

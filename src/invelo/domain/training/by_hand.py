@@ -7,6 +7,7 @@ from invelo.domain.biomechanics.body import AddedLoad
 from invelo.domain.biomechanics.setup import Assistance
 from invelo.domain.catalogue.movement import Modifiers, Movement
 from invelo.domain.equipment.band_words import Known, hung, said_band
+from invelo.domain.equipment.kit import HELD
 from invelo.domain.errors import InputError, require_within
 from invelo.domain.strength.tempo import Tempo
 
@@ -19,7 +20,7 @@ PLACES: dict[LoadPlace, str] = {
     "hands": "hands",
     "ankles": "ankles",
 }
-"""Where kilos are said to hang, and the place of the model they weigh at; the commonest first."""
+"""Where kilos are said to hang, and the place of the model they weigh at."""
 
 MOST_KG = 150.0
 
@@ -96,7 +97,15 @@ def done_with(
     return replace(modifiers, added_load=AddedLoad(**{place: kg}), assistance=None)
 
 
+HUNG: tuple[LoadPlace, ...] = ("belt", "lap", "bag", "hands", "ankles")
+WORN: tuple[LoadPlace, ...] = ("bag", "hands", "belt", "lap", "ankles")
+"""Where a load is looked for first: hanging, on a belt; else in a bag (common practice)."""
+
+
 def _usual(movement: Movement) -> LoadPlace:
-    """Where a movement carries most often: a belt before a bag, a bag before the hands."""
+    """Where a movement carries most often."""
     loads = movement.posture.loads
-    return next((said for said, place in PLACES.items() if place in loads), "belt")
+    if "hands" in loads and {"load", *HELD} & set(movement.kit):
+        return "hands"
+    order = HUNG if movement.posture.grip == "bar" else WORN
+    return next((said for said in order if PLACES[said] in loads), "belt")

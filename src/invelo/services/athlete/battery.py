@@ -43,7 +43,8 @@ class NewTest:
     def __post_init__(self) -> None:
         """Refuse a side where there is none, and what cannot be tested."""
         whole_reps(self.movement, self.amount)
-        Done(self.modifiers.setup(self.movement), self.amount, self.modifiers.tempo, self.rpe)
+        own = self.movement.own(self.modifiers)
+        Done(own.setup(self.movement), self.amount, self.modifiers.tempo, self.rpe)
         if self.side and self.movement.counted != "per side":
             raise InputError(
                 "side", f"the {self.movement.name.lower()} has none.", "Leave the side out."
@@ -70,16 +71,17 @@ def keep_test(db: Session, athlete: AthleteRow, test: NewTest, moment: Moment) -
         if same:
             return kept
         raise ConflictError("test id", "it names another test.", "Make a new id for each test.")
-    guard.allow(db, athlete.id, [(test.movement, test.modifiers)], moment.local_date)
+    modifiers = test.movement.own(test.modifiers)
+    guard.allow(db, athlete.id, [(test.movement, modifiers)], moment.local_date)
     body = body_on(athlete_rows.measurements(db, athlete.id), moment.local_date)
     read = evidence(
-        moment.local_date, "test", body, test.movement, test.modifiers, test.amount, test.rpe
+        moment.local_date, "test", body, test.movement, modifiers, test.amount, test.rpe
     )
     row = TestRow(
         id=test.id,
         athlete_id=athlete.id,
         **dated(moment),
-        **set_up_columns(test.movement.id, test.modifiers),
+        **set_up_columns(test.movement.id, modifiers),
         amount=test.amount,
         rpe=test.rpe,
         side=test.side,

@@ -220,7 +220,7 @@ def _row(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetim
     movement = _movement_of(draft, rung)
     given = _prescription_for(db, rung, entry.moment)
     if draft.changes is not None:
-        modifiers = draft.changes
+        modifiers = draft.changes if rung else movement.own(draft.changes)
     elif given is not None:
         modifiers = modifiers_of(given)
     else:

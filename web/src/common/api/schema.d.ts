@@ -5507,7 +5507,7 @@ export interface components {
              * Kinds
              * @description Of kit at hand; as planned if left out.
              */
-            kinds?: ("surface" | "bar" | "parallel bars" | "rings" | "straps" | "chair" | "stairs" | "wall" | "bag" | "load" | "band" | "towel" | "stick")[] | null;
+            kinds?: ("surface" | "bar" | "parallel bars" | "rings" | "straps" | "chair" | "stairs" | "wall" | "bag" | "load" | "plate" | "belt" | "dumbbell" | "kettlebell" | "ankle weight" | "pulley" | "gripper" | "band" | "towel" | "stick")[] | null;
             /** Sore */
             sore?: components["schemas"]["Sore"][];
             /** Tight */
@@ -5567,7 +5567,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "surface" | "bar" | "parallel bars" | "rings" | "straps" | "chair" | "stairs" | "wall" | "bag" | "load" | "band" | "towel" | "stick";
+            kind: "surface" | "bar" | "parallel bars" | "rings" | "straps" | "chair" | "stairs" | "wall" | "bag" | "load" | "plate" | "belt" | "dumbbell" | "kettlebell" | "ankle weight" | "pulley" | "gripper" | "band" | "towel" | "stick";
             /** Name */
             name: string;
             /** Height M */
@@ -6610,7 +6610,7 @@ export interface components {
              * Kinds
              * @description Of things at hand.
              */
-            kinds?: ("surface" | "bar" | "parallel bars" | "rings" | "straps" | "chair" | "stairs" | "wall" | "bag" | "load" | "band" | "towel" | "stick")[] | null;
+            kinds?: ("surface" | "bar" | "parallel bars" | "rings" | "straps" | "chair" | "stairs" | "wall" | "bag" | "load" | "plate" | "belt" | "dumbbell" | "kettlebell" | "ankle weight" | "pulley" | "gripper" | "band" | "towel" | "stick")[] | null;
             /**
              * Sleep
              * @description Hours of the last night.
@@ -6725,7 +6725,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "surface" | "bar" | "parallel bars" | "rings" | "straps" | "chair" | "stairs" | "wall" | "bag" | "load" | "band" | "towel" | "stick";
+            kind: "surface" | "bar" | "parallel bars" | "rings" | "straps" | "chair" | "stairs" | "wall" | "bag" | "load" | "plate" | "belt" | "dumbbell" | "kettlebell" | "ankle weight" | "pulley" | "gripper" | "band" | "towel" | "stick";
             /** Name */
             name: string;
             /**
@@ -7559,7 +7559,7 @@ export interface components {
                 [key: string]: number;
             };
             /** Kit */
-            kit?: ("surface" | "bar" | "parallel bars" | "rings" | "straps" | "chair" | "stairs" | "wall" | "bag" | "load" | "band" | "towel" | "stick")[] | null;
+            kit?: ("surface" | "bar" | "parallel bars" | "rings" | "straps" | "chair" | "stairs" | "wall" | "bag" | "load" | "plate" | "belt" | "dumbbell" | "kettlebell" | "ankle weight" | "pulley" | "gripper" | "band" | "towel" | "stick")[] | null;
             /**
              * Stress
              * @description Proposed from the posture if left out.
@@ -11075,6 +11075,11 @@ export interface components {
              * @enum {string}
              */
             side: "" | "left" | "right";
+            /**
+             * Load Kg
+             * @description Kilos added where the movement carries them; below nought taken off.
+             */
+            load_kg?: number | null;
         };
         /**
          * TestDone

@@ -15,6 +15,8 @@ import { VOCABULARY } from "../../common/vocabulary";
 type Kind = Schema["NewItem"]["kind"];
 
 const KINDS = VOCABULARY.kitKinds;
+const WITH_WEIGHT: readonly Kind[] = VOCABULARY.kitWithWeight;
+const WEIGHT: Partial<Record<Kind, string>> = { bag: "It holds", gripper: "Rated" };
 const WITH_HEIGHT: readonly Kind[] = VOCABULARY.kitWithHeight;
 
 export function ItemDialog({ place, onClose }: { place: Schema["PlaceOut"]; onClose: () => void }) {
@@ -95,9 +97,9 @@ export function ItemDialog({ place, onClose }: { place: Schema["PlaceOut"]; onCl
               required
             />
           )}
-          {(kind === "load" || kind === "bag") && (
+          {WITH_WEIGHT.includes(kind) && (
             <Field
-              label={kind === "bag" ? "It holds" : "Weight of one"}
+              label={WEIGHT[kind] ?? "Weight of one"}
               name="kg"
               defaultValue={draft.typed("kg")}
               unit="kg"

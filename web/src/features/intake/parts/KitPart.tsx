@@ -11,8 +11,11 @@ import { Button } from "../../../common/ui/Button";
 import { Choice, Field } from "../../../common/ui/Field";
 import { Tick } from "../../../common/ui/Tick";
 import { Wrong } from "../../../common/ui/Wrong";
+import { VOCABULARY } from "../../../common/vocabulary";
 import { ItemDialog } from "../ItemDialog";
 import { ItemRow } from "./ItemRow";
+
+const FILLS: readonly string[] = VOCABULARY.kitThatFills;
 
 type Place = Schema["PlaceOut"];
 
@@ -24,7 +27,7 @@ export function KitPart({ athleteId }: { athleteId: string }) {
   const loads = places
     .filter(({ id }) => person.places.includes(id))
     .flatMap(({ items }) =>
-      items.filter(({ kind, unavailable_reason }) => kind === "load" && !unavailable_reason),
+      items.filter(({ kind, unavailable_reason }) => FILLS.includes(kind) && !unavailable_reason),
     );
   return (
     <div className="px-4 pb-4">

@@ -3,6 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import type { Schema } from "../../../common/api/client";
 import { queries } from "../../../common/api/queries";
+import { AnyTestDialog } from "../../../common/athlete/AnyTestDialog";
 import { Figure } from "../../../common/drawing/Figure";
 import { Button } from "../../../common/ui/Button";
 import { day, done, told } from "../../../common/units/figures";
@@ -12,6 +13,7 @@ export function TestsPart({ athleteId }: { athleteId: string }) {
   const battery = useQuery(queries.battery(athleteId)).data;
   const kept = useQuery(queries.capacity(athleteId)).data?.tests ?? [];
   const [running, setRunning] = useState<Schema["TestCard"] | null>(null);
+  const [any, setAny] = useState(false);
   if (!battery) return <p className="p-4 text-faint">Choosing the tests …</p>;
   return (
     <div className="flex flex-col lg:flex-row">
@@ -20,6 +22,7 @@ export function TestsPart({ athleteId }: { athleteId: string }) {
           Proposed by goals, limits, readiness and kit; what tells most stands first. Warm up, and
           do no more than feels fresh.
         </p>
+        <Button onClick={() => setAny(true)}>Test any movement …</Button>
         {battery.tests.length === 0 && (
           <p className="pt-3">
             Nothing can be tested now. What is closed, and why, is listed below.
@@ -62,6 +65,7 @@ export function TestsPart({ athleteId }: { athleteId: string }) {
           ))}
         </ul>
       </aside>
+      {any && <AnyTestDialog athleteId={athleteId} onClose={() => setAny(false)} />}
       {running && (
         <TestRun
           key={running.id}

@@ -5,6 +5,7 @@ import { Link, useNavigate, useParams } from "react-router";
 import { useKeys } from "../../../app/keys";
 import { pickedAthlete } from "../../../app/places";
 import { queries } from "../../../common/api/queries";
+import { AnyTestDialog } from "../../../common/athlete/AnyTestDialog";
 import { Limits } from "../../../common/athlete/Limits";
 import { Away } from "../../../common/ui/Away";
 import { Button } from "../../../common/ui/Button";
@@ -20,6 +21,7 @@ export default function Floor() {
   const navigate = useNavigate();
   const squad = useQuery(queries.squad);
   const [csv, setCsv] = useState(false);
+  const [testing, setTesting] = useState(false);
   useEffect(() => {
     if (athleteId) pickedAthlete.set(athleteId);
   }, [athleteId]);
@@ -66,6 +68,7 @@ export default function Floor() {
                 <Button onClick={() => setCsv(true)} title="Sets as CSV (C)">
                   Sets as CSV, out and in …
                 </Button>
+                <Button onClick={() => setTesting(true)}>Test any movement …</Button>
               </div>
               <LinkPanel key={`link ${athlete.id}`} athleteId={athlete.id} name={athlete.name} />
               <NotesPanel key={`notes ${athlete.id}`} athleteId={athlete.id} />
@@ -74,6 +77,9 @@ export default function Floor() {
         </aside>
       </main>
       <TitleBlock sheet="Floor" athlete={athlete?.name ?? "all"} date={today()} />
+      {testing && athlete && (
+        <AnyTestDialog athleteId={athlete.id} onClose={() => setTesting(false)} />
+      )}
       {csv && athlete && <CsvDialog athleteId={athlete.id} onClose={() => setCsv(false)} />}
     </>
   );

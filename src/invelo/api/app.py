@@ -11,7 +11,7 @@ from sqlalchemy import Engine
 from starlette.middleware.gzip import GZipMiddleware
 
 from invelo import __version__
-from invelo.api.account import sign_in
+from invelo.api.account import me, reset, sharing, sign_in
 from invelo.api.athlete import (
     battery,
     battery_files,
@@ -103,6 +103,9 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
     for place in (
         health,
         sign_in,
+        me,
+        reset,
+        sharing,
         squad,
         person,
         screen,

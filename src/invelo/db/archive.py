@@ -19,6 +19,7 @@ LEFT_OUT = frozenset(
         "sign_in",
         "sign_in_device",
         "sign_in_attempt",
+        "password_reset",
         "whereabouts",
         "week_planning",
         "background_task",

@@ -114,6 +114,27 @@ def worker(
     engine.dispose()
 
 
+@app.command("reset-password")
+def reset_password(
+    email: Annotated[str, typer.Argument(help="The address that signs in.")],
+) -> None:
+    """Make a link with which a coach sets a forgotten password anew; it works once, two hours."""
+    from invelo.db.database import engine_for, migrate, transaction
+    from invelo.services.account import passwords
+
+    settings = _settings()
+    with serving.database(settings, "serve") as url:
+        migrate(url)
+        with transaction(engine_for(url)) as db:
+            begun = passwords.begin_reset(db, email, datetime.now(UTC))
+    if begun is None:
+        serving.say(f"nobody signs in as {email}.")
+        raise SystemExit(1)
+    _, token = begun
+    serving.say(f"open http://{settings.host}:{settings.port}/reset#{token}")
+    serving.say("it works once, within two hours; hand it to nobody but its owner.")
+
+
 @app.command()
 def coach(
     email: Annotated[str, typer.Argument(help="The address to sign in with.")],

@@ -20,6 +20,9 @@ OPEN_TO_ALL = {
     "/api/sign-out",
     "/api/link",
     "/api/calendar/{token}.ics",
+    "/api/invitations/look",
+    "/api/invitations/join",
+    "/api/password-resets/use",
 }
 """Addresses that ask nobody who they are: they sign in or out, or carry a secret of their own."""
 

@@ -1,16 +1,15 @@
 """Signing in and out."""
 
 from datetime import timedelta
-from uuid import UUID
 
 from fastapi import APIRouter, Request, Response
 from pydantic import Field
 
+from invelo.api.account.schemas import Password, SignedIn, machine_of
 from invelo.api.common import cookies
 from invelo.api.common.context import Coach, Database, DeviceToken, Now, Token
 from invelo.api.common.cookies import DEVICE_COOKIE, SESSION_COOKIE
 from invelo.api.common.problems import ERRORS, FieldProblem, ProblemDocument, problem
-from invelo.api.common.schemas import ResponseModel
 from invelo.db.database import transaction
 from invelo.domain.strict import StrictModel
 from invelo.runtime.settings import Settings
@@ -23,16 +22,7 @@ class Credentials(StrictModel):
     """Who signs in."""
 
     email: str = Field(min_length=3, max_length=254, examples=["coach@theatre.example"])
-    password: str = Field(min_length=1, max_length=200, examples=["three sandbags and a riser"])
-
-
-class SignedIn(ResponseModel):
-    """The coach who is signed in."""
-
-    id: UUID
-    email: str = Field(examples=["coach@theatre.example"])
-    name: str = Field(examples=["Ilse Marn"])
-    time_zone: str = Field(examples=["Europe/Lisbon"])
+    password: Password
 
 
 @router.post(
@@ -47,7 +37,7 @@ def sign_in(
     browsers it does not know have to pause, longer each time, for a minute at most."""
     engine = request.app.state.engine
     with transaction(engine) as db:  # a failed try stays counted
-        begun = accounts.begin_try(db, body.email, _machine(request), device, now)
+        begun = accounts.begin_try(db, body.email, machine_of(request), device, now)
     if not accounts.matches(begun, body.password):
         field_problem = FieldProblem(
             field="password",
@@ -65,12 +55,6 @@ def sign_in(
     cookies.set_cookie(response, settings, SESSION_COOKIE, token, lasts)
     cookies.set_cookie(response, settings, DEVICE_COOKIE, known, accounts.DEVICE_KNOWN)
     return signed_in
-
-
-def _machine(request: Request) -> str:
-    """Where a try comes from: one network of IPv6 is one machine, since it holds any number."""
-    host = request.client.host if request.client else "unknown"
-    return ":".join(host.split(":")[:4]) if host.count(":") > 1 else host
 
 
 @router.post("/sign-out", status_code=204)

@@ -1,6 +1,6 @@
 """Squad: the athletes, who needs the coach first, and why."""
 
-from datetime import date
+from datetime import date, datetime
 from typing import Literal
 from uuid import UUID
 
@@ -20,7 +20,7 @@ from invelo.api.common.schemas import (
 from invelo.db import access
 from invelo.db.codec import UNIT
 from invelo.db.moment import Moment
-from invelo.db.queries import athlete_rows, ladder_rows
+from invelo.db.queries import athlete_rows, ladder_rows, sharing_rows
 from invelo.domain.plan.prescription import Unit
 from invelo.domain.review.proposals.situation import Outcome, Standing
 from invelo.domain.squad.squad import ORDER_WORDS, Kind
@@ -132,10 +132,33 @@ class AthleteOut(ResponseModel):
     note: str
     time_zone: str
     consent_on: date
+    archived_at: datetime | None
     routine: bool = Field(description="Whether small changes are done by themselves.")
     routine_per_week: int = Field(description="How many a ladder and week.")
     measures: list[BodyMeasurementOut]
     ladders: list[LadderName]
+
+
+class AthleteChange(StrictModel):
+    """Who an athlete is, put right."""
+
+    name: str = Field(min_length=1, max_length=80)
+    note: str = Field("", max_length=300)
+    time_zone: str = Field(examples=["Europe/Lisbon"])
+
+
+class ArchivedAthlete(ResponseModel):
+    """Somebody who was put away."""
+
+    id: UUID
+    name: str
+    archived_at: datetime
+
+
+class ArchivedAthletes(ResponseModel):
+    """Whom a coach has put away, by name."""
+
+    athletes: list[ArchivedAthlete]
 
 
 @router.get("/squad")
@@ -176,6 +199,44 @@ def get_athlete(athlete_id: UUID, coach: Coach, db: Database) -> AthleteOut:
     )
 
 
+@router.put("/athletes/{athlete_id}")
+def change(
+    athlete_id: UUID, body: AthleteChange, coach: Coach, db: Database, now: Now
+) -> AthleteOut:
+    """Put name, note and time zone right."""
+    row = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
+    before = row.name
+    squad.change(db, row, body.name, body.note, body.time_zone)
+    if before != row.name:
+        sharing_rows.tell(db, coach.id, f"{before} is called {row.name} now.", now)
+    return get_athlete(athlete_id, coach, db)
+
+
+@router.put("/athletes/{athlete_id}/archive")
+def archive(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> AthleteOut:
+    """Put an athlete away: out of the squad, reviewed by nobody, with everything of theirs kept."""
+    row = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
+    squad.archive(db, row, now)
+    sharing_rows.tell(db, coach.id, f"Archived {row.name}.", now)
+    return get_athlete(athlete_id, coach, db)
+
+
+@router.delete("/athletes/{athlete_id}/archive")
+def restore(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> AthleteOut:
+    """Bring an athlete back into the squad."""
+    row = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
+    squad.archive(db, row, None)
+    sharing_rows.tell(db, coach.id, f"Restored {row.name} from the archive.", now)
+    return get_athlete(athlete_id, coach, db)
+
+
+@router.get("/archived-athletes")
+def list_archived(coach: Coach, db: Database) -> ArchivedAthletes:
+    """Whom you have put away."""
+    rows = squad.archived(db, coach.id)
+    return ArchivedAthletes(athletes=[ArchivedAthlete.model_validate(row) for row in rows])
+
+
 @router.post("/athletes/{athlete_id}/body-measurements", status_code=201)
 def measure(
     athlete_id: UUID, body: NewMeasure, coach: Coach, db: Database, now: Now
@@ -195,9 +256,10 @@ def set_routine(athlete_id: UUID, body: RoutineBounds, coach: Coach, db: Databas
 
 
 @router.delete("/athletes/{athlete_id}", status_code=204)
-def erase(athlete_id: UUID, coach: Coach, db: Database) -> None:
+def erase(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> None:
     """Erase a person and every record of theirs, logged sets included. There is no way back."""
     squad.erase(db, access.athlete(db, coach.id, athlete_id, roles=access.OWN))
+    sharing_rows.tell(db, coach.id, "Erased an athlete and every record of theirs.", now)
 
 
 def _line(line: squad.SquadLine) -> SquadLineOut:

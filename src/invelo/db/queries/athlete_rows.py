@@ -24,9 +24,11 @@ from invelo.db.tables.ladder import LadderRow
 
 
 def with_a_ladder(db: Session) -> Sequence[AthleteRow]:
-    """Everybody who trains on a ladder, whoever coaches them: for work that no coach asks for."""
+    """Everybody who trains on a ladder, whoever coaches them, and is not put away: for work that no
+    coach asks for."""
     trains = select(LadderRow.athlete_id).where(LadderRow.athlete_id == AthleteRow.id)
-    return db.exec(select(AthleteRow).where(trains.exists()).order_by(col(AthleteRow.id))).all()
+    statement = select(AthleteRow).where(trains.exists(), col(AthleteRow.archived_at).is_(None))
+    return db.exec(statement.order_by(col(AthleteRow.id))).all()
 
 
 def owner(db: Session, athlete_id: UUID) -> UUID | None:

@@ -8,7 +8,7 @@ from sqlalchemy import (
 )
 from sqlmodel import Field, SQLModel
 
-from invelo.db.columns import instant
+from invelo.db.columns import instant, one_of
 
 
 class AccountRow(SQLModel, table=True):
@@ -55,3 +55,45 @@ class SignInAttemptRow(SQLModel, table=True):
     id: int | None = Field(default=None, primary_key=True)
     key: str
     at: datetime = instant()
+
+
+class InvitationRow(SQLModel, table=True):
+    """A coach invited to one athlete, or to all that the inviting coach has (`athlete_id` None).
+    Whoever has its token may take it up, once; only the token's SHA-256 is kept."""
+
+    __tablename__ = "invitation"
+    __table_args__ = (one_of("role", "coach", "reader"),)
+
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    token_hash: str = Field(unique=True)
+    account_id: UUID = Field(foreign_key="account.id", ondelete="CASCADE", index=True)
+    athlete_id: UUID | None = Field(
+        default=None, foreign_key="athlete.id", ondelete="CASCADE", index=True
+    )
+    role: str
+    meant_for: str
+    created_at: datetime = instant()
+    expires_at: datetime = instant()
+    used_at: datetime | None = instant(nullable=True)
+    used_by: UUID | None = Field(default=None, foreign_key="account.id", ondelete="SET NULL")
+
+
+class PasswordResetRow(SQLModel, table=True):
+    """A way to set a forgotten password anew, once; its token is kept as its SHA-256."""
+
+    __tablename__ = "password_reset"
+
+    token_hash: str = Field(primary_key=True)
+    account_id: UUID = Field(foreign_key="account.id", ondelete="CASCADE", index=True)
+    expires_at: datetime = instant()
+
+
+class AccountEventRow(SQLModel, table=True):
+    """What was done about an account, its athletes and who sees them: a line each, for good."""
+
+    __tablename__ = "account_event"
+
+    id: UUID = Field(default_factory=uuid4, primary_key=True)
+    at: datetime = instant()
+    account_id: UUID = Field(foreign_key="account.id", ondelete="CASCADE", index=True)
+    what: str

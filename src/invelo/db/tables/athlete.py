@@ -27,7 +27,8 @@ from invelo.db.columns import (
 
 class AthleteRow(SQLModel, table=True):
     """Who trains. `consent_on` is the day they agreed that their records are kept. `routine` says
-    whether small changes inside a rung are done by themselves, and how many a ladder and week."""
+    whether small changes inside a rung are done by themselves, and how many a ladder and week.
+    Whoever is put away (`archived_at`) stands in no squad and is reviewed by nobody."""
 
     __tablename__ = "athlete"
     __table_args__ = (within("routine_per_week", 0, 7),)
@@ -38,6 +39,7 @@ class AthleteRow(SQLModel, table=True):
     note: str = ""
     consent_on: date
     created_at: datetime = instant()
+    archived_at: datetime | None = instant(nullable=True)
     routine: bool = True
     routine_per_week: int = 1
 

@@ -51,6 +51,20 @@ def _nobody() -> str:
     return _hasher().hash(secrets.token_urlsafe())
 
 
+def hashed_password(password: str) -> str:
+    """A new password as it is kept. It takes long on purpose: hash outside any transaction.
+
+    Raises:
+        InputError: for a short one.
+    """
+    if len(password) < PASSWORD_LEAST:
+        raise InputError(
+            "password", "it is too short.", f"Use at least {PASSWORD_LEAST} characters."
+        )
+    with _hashing:
+        return _hasher().hash(password)
+
+
 def create(
     db: Session, email: str, name: str, password: str, time_zone: str, now: datetime
 ) -> AccountRow:
@@ -60,18 +74,26 @@ def create(
         InputError: for a short password or an unknown zone.
         ConflictError: if the address has one already.
     """
+    return create_hashed(db, email, name, hashed_password(password), time_zone, now)
+
+
+def create_hashed(
+    db: Session, email: str, name: str, hashed: str, time_zone: str, now: datetime
+) -> AccountRow:
+    """Make a coach's account with a password that is hashed already.
+
+    Raises:
+        InputError: for an unknown zone.
+        ConflictError: if the address has one already.
+    """
     require_zone(time_zone)
-    if len(password) < PASSWORD_LEAST:
-        raise InputError(
-            "password", "it is too short.", f"Use at least {PASSWORD_LEAST} characters."
-        )
     address = email.strip().lower()
     if account_rows.by_email(db, address):
         raise ConflictError("email", f"{address} has an account already.", "Sign in with it.")
     account = AccountRow(
         email=address,
         name=name,
-        password_hash=_hasher().hash(password),
+        password_hash=hashed,
         time_zone=time_zone,
         created_at=now,
     )

@@ -14,13 +14,14 @@ from sqlmodel import Session
 from invelo.db import access, logs
 from invelo.db.columns import dated
 from invelo.db.errors import ConflictError
-from invelo.db.moment import Moment
+from invelo.db.moment import Moment, require_zone
 from invelo.db.queries import athlete_rows, ladder_rows, plan_rows, review_rows
 from invelo.db.tables.account import AccountRow
 from invelo.db.tables.athlete import AthleteAccessRow, AthleteRow, BodyMeasurementRow
 from invelo.db.tables.ladder import RungRow
 from invelo.db.tables.training import TrainingSessionRow
 from invelo.domain.biomechanics.body import Body
+from invelo.domain.errors import InputError
 from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.review.proposals.situation import OUTCOME_WORDS, Outcome
 from invelo.domain.review.workload import LONG_DAYS
@@ -163,9 +164,35 @@ def erase(db: Session, athlete: AthleteRow) -> None:
     db.flush()
 
 
+def change(db: Session, athlete: AthleteRow, name: str, note: str, time_zone: str) -> None:
+    """Put right what someone is called, the note about them, and where their days are counted.
+
+    Raises:
+        InputError: for an unknown zone or no name.
+    """
+    require_zone(time_zone)
+    if not name.strip():
+        raise InputError("name", "it is empty.", "Say what they are called.")
+    athlete.name, athlete.note, athlete.time_zone = name.strip(), note.strip(), time_zone
+    db.add(athlete)
+    db.flush()
+
+
+def archive(db: Session, athlete: AthleteRow, now: datetime | None) -> None:
+    """Put someone away, or with None back into the squad; everything of theirs stays."""
+    athlete.archived_at = now
+    db.add(athlete)
+    db.flush()
+
+
+def archived(db: Session, account_id: UUID) -> list[AthleteRow]:
+    """Whom a coach has put away, by name."""
+    return [one for one in access.athletes(db, account_id) if one.archived_at]
+
+
 def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
     """The squad, whoever needs the coach first on top (see `invelo.domain.squad.squad.ORDER`)."""
-    people = access.athletes(db, account_id)
+    people = [one for one in access.athletes(db, account_id) if not one.archived_at]
     ladders = _ladders(db, [athlete.id for athlete in people])
     first = {ladder.athlete_id: ladder for ladder in ladders}
     ids = [ladder.id for ladder in first.values()]

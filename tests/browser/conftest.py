@@ -249,6 +249,7 @@ def signed_in(blank: Page, token: str) -> Page:
     blank.has_cookie(SESSION_COOKIE, token)
     blank.open("/")
     blank.sees("Squad", "Oda Fenwick")
+    blank.find("main tbody")
     return blank
 
 

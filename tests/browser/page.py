@@ -172,6 +172,7 @@ class Page:
         self.fill("Password", password + Keys.ENTER)
         if password == PASSWORD:
             self.sees("Squad", "Oda Fenwick")
+            self.find("main tbody")
 
     def open_ladder(self, name: str = "Oda Fenwick") -> None:
         self.click(name)

@@ -175,7 +175,7 @@ def test_answers_that_cannot_both_be_are_told(page: Page) -> None:
 
 def test_without_an_athlete_the_sheet_sends_to_the_squad(page: Page) -> None:
     page.open("/intake")
-    page.sees("Pick an athlete in the squad")
+    page.sees("Whose?")
 
 
 def part(page: Page, name: str) -> None:

@@ -26,7 +26,7 @@ def test_name_and_zone_are_put_right(coach) -> None:
     ("change", "field"),
     [
         ({"name": "  "}, "name"),
-        ({"time_zone": "Moon/Sea"}, "time_zone"),
+        ({"time_zone": "Moon/Sea"}, "time zone"),
         ({"name": "x" * 200}, "name"),
     ],
 )

@@ -40,6 +40,7 @@ def test_whoever_is_put_away_stands_in_no_squad_and_comes_back_whole(coach, ladd
     (away,) = coach.get("/api/archived-athletes")["athletes"]
     assert away["id"] == ladder["athlete_id"]
     assert coach.get(f"/api/ladders/{ladder['id']}")["id"] == ladder["id"]  # open pages go on
+    coach.clock.pass_by(hours=1)
     coach.client.delete(f"{path}/archive").raise_for_status()
     assert len(names(coach)) == 1
     assert coach.get("/api/archived-athletes")["athletes"] == []
@@ -118,7 +119,7 @@ def test_a_record_is_handed_over_and_the_one_who_had_it_may_leave(coach, ladder,
     path = f"/api/athletes/{athlete}/coaches"
     coach.put(f"{path}/{other['id']}", role="owner")
     assert roles(second, athlete) == {other["email"]: "owner", me["email"]: "coach"}
-    assert "handed" in events(second)[0]
+    assert any("handed" in what for what in events(second))
     refused = coach.client.put(f"{path}/{other['id']}", json={"role": "reader"})
     assert refused.status_code == 404
     leaves = second.client.delete(f"{path}/{other['id']}")

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { lazy, Suspense } from "react";
+import { lazy, type ReactNode, Suspense } from "react";
 import { Navigate, Route, Routes, useLocation } from "react-router";
 import { Problem } from "../common/api/client";
 import { queries } from "../common/api/queries";
@@ -7,6 +7,7 @@ import { Away } from "../common/ui/Away";
 import { SignIn } from "../features/account/SignIn";
 import { Shell } from "./Shell";
 import { Unbroken } from "./Unbroken";
+import { Whose } from "./Whose";
 
 const Squad = lazy(() => import("../features/squad/Squad"));
 const Intake = lazy(() => import("../features/intake/Intake"));
@@ -18,6 +19,9 @@ const ClassClock = lazy(() => import("../features/training/class/ClassClock"));
 const ByHand = lazy(() => import("../features/training/floor/ByHand"));
 const Open = lazy(() => import("../features/training/phone/Open"));
 const Phone = lazy(() => import("../features/training/phone/Phone"));
+const Settings = lazy(() => import("../features/account/Settings"));
+const Reset = lazy(() => import("../features/account/Reset"));
+const Join = lazy(() => import("../features/account/Join"));
 const Review = lazy(() => import("../features/review/Review"));
 
 export function App() {
@@ -40,11 +44,15 @@ export function App() {
             </Unbroken>
           }
         />
+        <Route path="/reset" element={<Reset />} />
+        <Route path="/join" element={<Join />} />
         <Route path="*" element={<Coached />} />
       </Routes>
     </Suspense>
   );
 }
+
+const of = (place: string, sheet: ReactNode) => <Whose place={place}>{sheet}</Whose>;
 
 /** Everything that asks for a coach's sign-in. */
 function Coached() {
@@ -59,14 +67,15 @@ function Coached() {
         <Suspense fallback={null}>
           <Routes>
             <Route path="/squad" element={<Squad />} />
-            <Route path="/intake/:athleteId?/:part?" element={<Intake />} />
-            <Route path="/ladder/:ladderId" element={<Ladder />} />
+            <Route path="/intake/:athleteId?/:part?" element={of("2", <Intake />)} />
+            <Route path="/ladder/:ladderId?" element={of("3", <Ladder />)} />
             <Route path="/bench/:ladderId?" element={<Bench />} />
-            <Route path="/week/:athleteId?" element={<Week />} />
+            <Route path="/week/:athleteId?" element={of("5", <Week />)} />
             <Route path="/floor/:athleteId?" element={<Floor />} />
             <Route path="/class/:templateId" element={<ClassClock />} />
             <Route path="/floor/:athleteId/by-hand" element={<ByHand />} />
-            <Route path="/review/:ladderId/:view?" element={<Review />} />
+            <Route path="/review/:ladderId?/:view?" element={of("7", <Review />)} />
+            <Route path="/settings" element={<Settings />} />
             <Route path="*" element={<Navigate to="/squad" replace />} />
           </Routes>
         </Suspense>

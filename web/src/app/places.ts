@@ -1,11 +1,13 @@
 /** The places, numbered as the job runs. */
+import type { Picked } from "./picked";
 
 export interface Place {
   digit: string;
   name: string;
-  /** Address, given the ladder at hand. */
-  path: (ladder: string) => string;
-  needsLadder: boolean;
+  /** Address, given who and which ladder are picked. */
+  path: (picked: Picked) => string;
+  /** What it is about: an athlete, one of their ladders, or nobody. */
+  about: "nobody" | "athlete" | "ladder";
   keys: [key: string, does: string][];
 }
 
@@ -14,7 +16,7 @@ export const PLACES: Place[] = [
     digit: "1",
     name: "Squad",
     path: () => "/squad",
-    needsLadder: false,
+    about: "nobody",
     keys: [
       ["/", "find an athlete"],
       ["↑ ↓", "go along the list"],
@@ -28,8 +30,8 @@ export const PLACES: Place[] = [
   {
     digit: "2",
     name: "Intake",
-    path: () => `/intake/${pickedAthlete.get()}`,
-    needsLadder: false,
+    path: ({ athlete }) => `/intake/${athlete}`,
+    about: "athlete",
     keys: [
       ["N", "the next part of the sheet"],
       ["P", "the part before"],
@@ -39,8 +41,8 @@ export const PLACES: Place[] = [
   {
     digit: "3",
     name: "Ladder",
-    path: (ladder) => `/ladder/${ladder}`,
-    needsLadder: true,
+    path: ({ ladder }) => `/ladder/${ladder}`,
+    about: "ladder",
     keys: [
       ["↑ ↓", "climb the rungs"],
       ["Enter", "open the rung's sheet"],
@@ -57,8 +59,8 @@ export const PLACES: Place[] = [
   {
     digit: "4",
     name: "Bench",
-    path: (ladder) => `/bench/${ladder}`,
-    needsLadder: false,
+    path: ({ ladder }) => `/bench/${ladder}`,
+    about: "ladder",
     keys: [
       ["C", "set a second beside it"],
       ["S", "what equals it"],
@@ -69,8 +71,8 @@ export const PLACES: Place[] = [
   {
     digit: "5",
     name: "Week",
-    path: () => `/week/${pickedAthlete.get()}`,
-    needsLadder: false,
+    path: ({ athlete }) => `/week/${athlete}`,
+    about: "athlete",
     keys: [
       ["← →", "go from day to day"],
       ["↑ ↓", "go along a day"],
@@ -88,8 +90,8 @@ export const PLACES: Place[] = [
   {
     digit: "6",
     name: "Floor",
-    path: () => `/floor/${pickedAthlete.get()}`,
-    needsLadder: false,
+    path: ({ athlete }) => `/floor/${athlete}`,
+    about: "athlete",
     keys: [
       ["R", "run a session at the athlete's side"],
       ["W", "write a session down"],
@@ -104,8 +106,8 @@ export const PLACES: Place[] = [
   {
     digit: "7",
     name: "Review",
-    path: (ladder) => `/review/${ladder}`,
-    needsLadder: true,
+    path: ({ ladder }) => `/review/${ladder}`,
+    about: "ladder",
     keys: [
       ["D", "the newest decision"],
       ["T", "trends"],
@@ -113,30 +115,3 @@ export const PLACES: Place[] = [
     ],
   },
 ];
-
-const KEY = "invelo.ladder";
-const ATHLETE = "invelo.athlete";
-
-/** So does the athlete, who may have no ladder yet. */
-export const pickedAthlete = {
-  get: () => sessionStorage.getItem(ATHLETE) ?? "",
-  set: (athlete: string) => sessionStorage.setItem(ATHLETE, athlete),
-};
-
-const listeners = new Set<() => void>();
-
-function keepLadder(ladder: string) {
-  sessionStorage.setItem(KEY, ladder);
-  for (const listener of listeners) listener();
-}
-
-/** The ladder at hand stays at hand from place to place. */
-export const pickedLadder = {
-  get: () => sessionStorage.getItem(KEY) ?? "",
-  set: keepLadder,
-  clear: () => keepLadder(""),
-  subscribe: (listener: () => void) => {
-    listeners.add(listener);
-    return () => listeners.delete(listener);
-  },
-};

@@ -55,6 +55,13 @@ class PendingDecisionOut(ResponseModel):
     standing: Standing = Field(description="A question, or what blocks all further training.")
 
 
+class LadderGoal(ResponseModel):
+    """A ladder of someone's, by where it leads."""
+
+    id: UUID
+    goal: str
+
+
 class SquadLineOut(ResponseModel):
     """One athlete, with the most urgent reason first."""
 
@@ -63,6 +70,7 @@ class SquadLineOut(ResponseModel):
     note: str
     ladder_id: UUID | None
     goal: str | None
+    ladders: list[LadderGoal] = Field(description="All of theirs, the oldest first.")
     current_rung: RungName | None
     criterion: CriterionOut | None
     expected: EstimateOut | None = Field(
@@ -268,6 +276,7 @@ def _line(line: squad.SquadLine) -> SquadLineOut:
         line.athlete,
         ladder_id=line.ladder.id if line.ladder else None,
         goal=line.ladder.goal if line.ladder else None,
+        ladders=[LadderGoal.model_validate(ladder) for ladder in line.ladders],
         current_rung=RungName.model_validate(rung) if rung else None,
         criterion=criterion_of(rung) if rung else None,
         expected=_expected(line.expected, UNIT.validate_python(rung.unit) if rung else "reps"),

@@ -73,6 +73,7 @@ class SquadLine:
 
     athlete: AthleteRow
     ladder: LadderLine | None
+    ladders: tuple[LadderLine, ...]
     current_rung: RungRow | None
     expected: tuple[float, float, float] | None
     last: TrainingSessionRow | None
@@ -195,6 +196,9 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
     people = [one for one in access.athletes(db, account_id) if not one.archived_at]
     ladders = _ladders(db, [athlete.id for athlete in people])
     first = {ladder.athlete_id: ladder for ladder in ladders}
+    theirs: dict[UUID, list[LadderLine]] = {}
+    for one in reversed(ladders):
+        theirs.setdefault(one.athlete_id, []).append(one)
     ids = [ladder.id for ladder in first.values()]
     current = {rung.ladder_id: rung for rung in ladder_rows.current_rungs(db, ids)}
     expected = ladder_rows.expected_on_current(db, ids)
@@ -234,6 +238,7 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
             SquadLine(
                 athlete,
                 ladder,
+                tuple(theirs.get(athlete.id, ())),
                 current.get(key) if key else None,
                 expected.get(key) if key else None,
                 session,

@@ -11,6 +11,24 @@ export const queries = {
     queryFn: () => answer(api.GET("/api/me")),
     retry: false,
   }),
+  invitations: queryOptions({
+    queryKey: ["me", "invitations"],
+    queryFn: () => answer(api.GET("/api/invitations")),
+  }),
+  archived: queryOptions({
+    queryKey: ["me", "archived"],
+    queryFn: () => answer(api.GET("/api/archived-athletes")),
+  }),
+  accountEvents: queryOptions({
+    queryKey: ["me", "events"],
+    queryFn: () => answer(api.GET("/api/me/events")),
+  }),
+  coaches: (athlete_id: string) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id, "coaches"],
+      queryFn: () =>
+        answer(api.GET("/api/athletes/{athlete_id}/coaches", { params: { path: { athlete_id } } })),
+    }),
   squad: queryOptions({
     queryKey: ["squad"],
     queryFn: () => answer(api.GET("/api/squad")),
@@ -339,7 +357,15 @@ export const queries = {
 };
 
 /** What a query's key begins with, and so what an act can say that it changed. */
-export type Root = "catalogue" | "squad" | "athlete" | "ladder" | "bands" | "places" | "messages";
+export type Root =
+  | "me"
+  | "catalogue"
+  | "squad"
+  | "athlete"
+  | "ladder"
+  | "bands"
+  | "places"
+  | "messages";
 
 /** Read anew what an act changed, and nothing else. */
 export function useRefresh(...changed: Root[]): () => Promise<unknown> {

@@ -6116,6 +6116,19 @@ export interface components {
             unavailable_reason: string;
         };
         /**
+         * LadderGoal
+         * @description A ladder of someone's, by where it leads.
+         */
+        LadderGoal: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Goal */
+            goal: string;
+        };
+        /**
          * LadderName
          * @description A ladder by its goal.
          */
@@ -11333,6 +11346,11 @@ export interface components {
             ladder_id: string | null;
             /** Goal */
             goal: string | null;
+            /**
+             * Ladders
+             * @description All of theirs, the oldest first.
+             */
+            ladders: components["schemas"]["LadderGoal"][];
             current_rung: components["schemas"]["RungName"] | null;
             criterion: components["schemas"]["CriterionOut"] | null;
             /** @description Reps to failure, or seconds, on their rung, as of the last evidence. */

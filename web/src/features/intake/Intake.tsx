@@ -3,11 +3,9 @@ import { useQuery } from "@tanstack/react-query";
 import { type ReactNode, useEffect } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { useKeys } from "../../app/keys";
-import { pickedAthlete, pickedLadder } from "../../app/places";
 import type { Schema } from "../../common/api/client";
 import { queries } from "../../common/api/queries";
 import { Limits } from "../../common/athlete/Limits";
-import { NobodyPicked } from "../../common/athlete/NobodyPicked";
 import { Away } from "../../common/ui/Away";
 import { TitleBlock, today } from "../../common/ui/TitleBlock";
 import { type Done, PARTS, type Part, useDone } from "./parts";
@@ -21,7 +19,6 @@ import { TestsPart } from "./parts/TestsPart";
 export default function Intake() {
   const { athleteId = "" } = useParams();
   const athlete = useQuery({ ...queries.athlete(athleteId), enabled: athleteId !== "" });
-  if (!athleteId) return <NobodyPicked />;
   if (athlete.error) return <Away error={athlete.error} retry={() => athlete.refetch()} />;
   if (!athlete.data) return <main className="flex-1 p-6 text-faint">Fetching the answers …</main>;
   return <Sheet key={athleteId} athlete={athlete.data} />;
@@ -38,12 +35,6 @@ function Sheet({ athlete }: { athlete: Schema["AthleteOut"] }) {
   useEffect(() => {
     if (!here && open) navigate(`/intake/${athlete.id}/${open.id}`, { replace: true });
   }, [here, open, athlete.id, navigate]);
-  const ladder = athlete.ladders[0]?.id ?? "";
-  useEffect(() => {
-    pickedAthlete.set(athlete.id);
-    const theirs = athlete.ladders.some(({ id }) => id === pickedLadder.get());
-    if (!theirs) pickedLadder.set(ladder); // nobody else's ladder stays at hand
-  }, [athlete, ladder]);
   const go = (step: number) => {
     const next = PARTS[at + step];
     if (next) navigate(`/intake/${athlete.id}/${next.id}`);

@@ -4,7 +4,6 @@ import { useEffect, useRef, useState } from "react";
 import { flushSync } from "react-dom";
 import { Link, useNavigate, useParams } from "react-router";
 import { useKeys } from "../../app/keys";
-import { pickedAthlete } from "../../app/places";
 import { answer, api, type Schema } from "../../common/api/client";
 import { queries } from "../../common/api/queries";
 import { Limits } from "../../common/athlete/Limits";
@@ -164,7 +163,6 @@ function Sheet({ sheet, onGone }: { sheet: Schema["LadderSheet"]; onGone: () => 
     ["]", () => move(selected, selected + 1)],
   ]);
 
-  useEffect(() => pickedAthlete.set(sheet.athlete_id), [sheet.athlete_id]);
   useEffect(() => {
     document.getElementById(`rung-${selected}`)?.scrollIntoView({ block: "nearest" });
   }, [selected]);

@@ -1,12 +1,10 @@
 /** Week: days as columns, time as height, solved while the coach looks on and moved by hand. */
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { Link, useParams } from "react-router";
 import { useKeys } from "../../app/keys";
-import { pickedAthlete } from "../../app/places";
 import { answer, api } from "../../common/api/client";
 import { queries } from "../../common/api/queries";
-import { NobodyPicked } from "../../common/athlete/NobodyPicked";
 import { SparedPlaces } from "../../common/athlete/SparedPlaces";
 import { useAct } from "../../common/hooks/useAct";
 import { Away } from "../../common/ui/Away";
@@ -44,7 +42,6 @@ export default function Week() {
   const { athleteId = "" } = useParams();
   const [week_start, setWeekStart] = useState("");
   const week = useQuery({ ...queries.week(athleteId, week_start), enabled: athleteId !== "" });
-  if (!athleteId) return <NobodyPicked />;
   if (week.error && !week.data) {
     return (
       <Away error={week.error} retry={() => week.refetch()}>
@@ -69,7 +66,6 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (week_start: string) =
   const { act, busy, error } = useAct("athlete", "squad");
   const { planning, start, stop, leave } = usePlanning(sheet);
   const daily = useQuery(queries.daily(sheet.athlete_id)).data?.daily;
-  useEffect(() => pickedAthlete.set(sheet.athlete_id), [sheet.athlete_id]);
 
   const draft = draftOf(sheet);
   const preview = planning.best;

@@ -3,7 +3,6 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { useKeys } from "../../app/keys";
-import { pickedLadder } from "../../app/places";
 import { answer, api, type Schema } from "../../common/api/client";
 import { queries, useRefresh } from "../../common/api/queries";
 import { Answering, type Mode } from "../../common/proposals/Answering";
@@ -47,7 +46,6 @@ export function Queue({ waiting, onTold }: Props) {
   };
   const look = (one: Waits | undefined) => {
     if (!one) return;
-    pickedLadder.set(one.ladder_id);
     navigate(`/review/${one.ladder_id}`);
   };
   const ask = (mode: Mode) => here && setOpen({ one: here, mode });

@@ -1,13 +1,15 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
-import { pickedLadder } from "../../app/places";
+import { picked } from "../../app/picked";
 import { answer, api, type Schema } from "../../common/api/client";
 import { queries } from "../../common/api/queries";
 import { Button } from "../../common/ui/Button";
 import { Dialog } from "../../common/ui/Dialog";
 import { Wrong } from "../../common/ui/Wrong";
 import { day } from "../../common/units/figures";
+import { Coaches } from "./Coaches";
+import { NameForm } from "./NameForm";
 
 /** An athlete's measures over time, and the way to have the person erased. */
 export function RecordDialog({
@@ -30,18 +32,30 @@ export function RecordDialog({
       setError(cause as Error);
       return;
     }
-    if (line.ladder_id === pickedLadder.get()) pickedLadder.clear();
+    if (line.id === picked.get().athlete) picked.clear();
     onClose();
     await client.invalidateQueries(queries.squad); // and nothing else: the rest is gone
   }
 
+  async function archive() {
+    try {
+      await answer(api.PUT("/api/athletes/{athlete_id}/archive", path));
+    } catch (cause) {
+      setError(cause as Error);
+      return;
+    }
+    if (line.id === picked.get().athlete) picked.clear();
+    onClose();
+    await client.invalidateQueries(queries.squad);
+    await client.invalidateQueries(queries.archived);
+  }
+
   return (
-    <Dialog open onOpenChange={onClose} title={`Record of ${line.name}`}>
+    <Dialog open wide onOpenChange={onClose} title={`Record of ${line.name}`}>
       {athlete && (
         <>
-          <p className="pt-2 text-faint">
-            Agreed to be kept on {day(athlete.consent_on)}. Days are counted in {athlete.time_zone}.
-          </p>
+          <p className="pt-2 text-faint">Agreed to be kept on {day(athlete.consent_on)}.</p>
+          <NameForm athlete={athlete} />
           <Routine athlete={athlete} />
           <table className="mt-2 w-full">
             <thead>
@@ -68,6 +82,7 @@ export function RecordDialog({
             </Link>
             .
           </p>
+          <Coaches athlete={athlete} />
         </>
       )}
       <Wrong error={error} />
@@ -86,9 +101,14 @@ export function RecordDialog({
             </div>
           </>
         ) : (
-          <Button grave onClick={() => setErasing(true)}>
-            Erase this person …
-          </Button>
+          <div className="flex flex-wrap gap-2">
+            <Button onClick={archive} title="Out of the squad; everything of theirs stays">
+              Archive {line.name}
+            </Button>
+            <Button grave onClick={() => setErasing(true)}>
+              Erase this person …
+            </Button>
+          </div>
         )}
       </div>
     </Dialog>

@@ -3,7 +3,6 @@ import { useQuery } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { type Keys, useKeys } from "../../app/keys";
-import { pickedLadder } from "../../app/places";
 import type { Schema } from "../../common/api/client";
 import { queries } from "../../common/api/queries";
 import { Undo } from "../../common/proposals/Undo";
@@ -60,7 +59,6 @@ export default function Squad() {
   const open = (line: Line | undefined) => {
     if (!line) return;
     if (!line.ladder_id) return setStarting(line);
-    pickedLadder.set(line.ladder_id);
     navigate(`/ladder/${line.ladder_id}`);
   };
   const go = (down: number) =>

@@ -1,5 +1,5 @@
 import { flushSync } from "react-dom";
-import { pickedLadder } from "../../../app/places";
+import { picked } from "../../../app/picked";
 import { api, type Schema } from "../../../common/api/client";
 import { useAct } from "../../../common/hooks/useAct";
 import { Button } from "../../../common/ui/Button";
@@ -18,7 +18,7 @@ export function DeleteDialog({ sheet, onGone, onClose }: Props) {
   const remove = () =>
     act(async () => {
       await api.DELETE("/api/ladders/{ladder_id}", { params: { path: { ladder_id: sheet.id } } });
-      pickedLadder.clear();
+      picked.set({ athlete: sheet.athlete_id, ladder: "" });
       flushSync(onGone); // before reading anew, so that nobody asks for what is gone
     });
   return (

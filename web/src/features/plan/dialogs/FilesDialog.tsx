@@ -6,6 +6,7 @@ import { queries } from "../../../common/api/queries";
 import { useAct } from "../../../common/hooks/useAct";
 import { Button } from "../../../common/ui/Button";
 import { Dialog } from "../../../common/ui/Dialog";
+import { Once } from "../../../common/ui/Once";
 import { Wrong } from "../../../common/ui/Wrong";
 import type { Sheet } from "../plan";
 
@@ -54,19 +55,7 @@ export function FilesDialog({ sheet, onClose }: { sheet: Sheet; onClose: () => v
         ended at any time.
       </p>
       <Wrong error={error ?? feed.error} />
-      {address && (
-        <p className="py-2">
-          <label>
-            <span className="lettering">Shown this once</span>
-            <input
-              readOnly
-              value={address}
-              onFocus={(event) => event.target.select()}
-              className="w-full border border-line bg-sheet px-2 py-1"
-            />
-          </label>
-        </p>
-      )}
+      {address && <Once label="Put it into the calendar" address={address} />}
       <div className="flex gap-2 pt-2">
         <Button busy={busy} onClick={open}>
           {feed.data?.there ? "Make a new address" : "Make an address"}

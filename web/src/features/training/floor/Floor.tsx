@@ -1,15 +1,13 @@
 /** Floor, as the coach sees it: who is at work now, and one athlete's link, log and notes. */
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { useKeys } from "../../../app/keys";
-import { pickedAthlete } from "../../../app/places";
 import { queries } from "../../../common/api/queries";
 import { AnyTestDialog } from "../../../common/athlete/AnyTestDialog";
 import { Limits } from "../../../common/athlete/Limits";
 import { Away } from "../../../common/ui/Away";
 import { Button } from "../../../common/ui/Button";
-import { Choice } from "../../../common/ui/Field";
 import { TitleBlock, today } from "../../../common/ui/TitleBlock";
 import { CsvDialog } from "./CsvDialog";
 import { LinkPanel } from "./LinkPanel";
@@ -22,9 +20,6 @@ export default function Floor() {
   const squad = useQuery(queries.squad);
   const [csv, setCsv] = useState(false);
   const [testing, setTesting] = useState(false);
-  useEffect(() => {
-    if (athleteId) pickedAthlete.set(athleteId);
-  }, [athleteId]);
   const people = squad.data?.athletes ?? [];
   const athlete = people.find(({ id }) => id === athleteId);
   useKeys([
@@ -41,12 +36,7 @@ export default function Floor() {
           aria-label="One athlete"
           className="border-t border-ink p-4 pt-1 lg:border-t-0 lg:border-l"
         >
-          <Choice
-            label="Athlete"
-            value={athleteId}
-            onChange={(event) => navigate(`/floor/${event.target.value}`)}
-            options={[["", "pick one"], ...people.map(({ id, name }) => [id, name] as const)]}
-          />
+          <h2 className="pt-2 text-xl">{athlete?.name ?? "Pick an athlete above"}</h2>
           {athlete && (
             <>
               <Limits athleteId={athlete.id} />

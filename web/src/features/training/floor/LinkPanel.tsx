@@ -5,6 +5,7 @@ import { answer, api, type Schema } from "../../../common/api/client";
 import { queries } from "../../../common/api/queries";
 import { useAct } from "../../../common/hooks/useAct";
 import { Button } from "../../../common/ui/Button";
+import { Once } from "../../../common/ui/Once";
 import { Wrong } from "../../../common/ui/Wrong";
 import { day } from "../../../common/units/figures";
 
@@ -32,17 +33,7 @@ export function LinkPanel({ athleteId, name }: { athleteId: string; name: string
         nothing of anyone else.
       </p>
       <Wrong error={error ?? link.error} />
-      {address && (
-        <label className="block py-2">
-          <span className="lettering">Shown this once: send it to {name}</span>
-          <input
-            readOnly
-            value={address}
-            onFocus={(event) => event.target.select()}
-            className="w-full border border-line bg-sheet px-2 py-1"
-          />
-        </label>
-      )}
+      {address && <Once label={`Send it to ${name}`} address={address} />}
       <div className="flex flex-wrap gap-2 pt-1">
         <Button busy={busy} onClick={make}>
           {works ? "Make a new one, end this" : "Make a link"}

@@ -23,7 +23,7 @@ def test_a_password_is_changed_and_signs_in_from_then_on(signed_in: Page) -> Non
     page.sees("it is not right.")
     page.fill("The one so far", PASSWORD)
     page.click("Change the password")
-    page.sees("Forgotten the password?")
+    page.sees("Password forgotten?")
     page.sign_in(EMAIL, NEW)
     page.sees("Reach against the criterion".upper())
 
@@ -48,7 +48,7 @@ def test_a_second_coach_comes_in_by_a_link_and_looks_on(signed_in: Page) -> None
     link = page.find('[role="dialog"] input[readonly]').get_attribute("value")
     page.click("Close")
     page.click("Sign out")
-    page.sees("Forgotten the password?")
+    page.sees("Password forgotten?")
     page.driver.get("about:blank")
     page.driver.get(link)
     page.sees("Ilse Marn invites you to look on at Oda Fenwick.")

@@ -8,13 +8,14 @@ import asyncio
 from collections.abc import Callable
 from datetime import datetime
 
-from procrastinate import App, Blueprint, JobContext, PsycopgConnector
+from procrastinate import App, Blueprint, JobContext, PsycopgConnector, RetryStrategy
 from procrastinate.app import WorkerOptions
 from sqlalchemy import Engine
 
-from invelo.jobs import background, planning, reviews
-from invelo.jobs.work import Work
+from invelo.jobs import background, mail, planning, reviews
+from invelo.jobs.work import Post, Work
 from invelo.services import background as background_tasks
+from invelo.services.account import passwords
 from invelo.services.catalogue import own_movements
 from invelo.services.plan import planning as plannings
 from invelo.services.review import weekly
@@ -31,6 +32,10 @@ LOOK_FOR_STALLED = "* * * * * */10"
 
 NIGHT = "7,37 * * * *"
 """When it is looked whether somewhere a night has come in which weeks are reviewed (cron)."""
+
+MAIL_TRIES, MAIL_WAIT = 6, 4
+"""How often a letter is tried, and the base of the seconds between: 4, 16, 64 … about half an hour
+in all."""
 
 GRACE = 1.0
 """Seconds that a job has to end once its worker is told to stop; then it is put back."""
@@ -75,8 +80,22 @@ async def review_at_night(context: JobContext, timestamp: int) -> None:
         await reviews.queue_due(context.additional_context["work"])
 
 
+@tasks.task(
+    name=passwords.TASK,
+    pass_context=True,
+    retry=RetryStrategy(max_attempts=MAIL_TRIES, exponential_wait=MAIL_WAIT),
+)
+async def send_reset(context: JobContext, account_id: str) -> None:
+    """Send a link that sets a forgotten password anew."""
+    await mail.send_reset(context.additional_context["work"], account_id)
+
+
 async def work(
-    engine: Engine, clock: Callable[[], datetime], wait: bool = True, nightly: bool = False
+    engine: Engine,
+    clock: Callable[[], datetime],
+    wait: bool = True,
+    nightly: bool = False,
+    post: Post | None = None,
 ) -> None:
     """Do what is in the queue.
 
@@ -85,6 +104,7 @@ async def work(
         clock: tells the time.
         wait: for more; without it, ends once the queue is empty.
         nightly: review weeks by itself at night.
+        post: how letters go out; None for not at all.
     """
     own_movements.known_from(engine)
     url = engine.url.set(drivername="postgresql").render_as_string(hide_password=False)
@@ -98,7 +118,7 @@ async def work(
         "update_heartbeat_interval": HEARTBEAT,
         "stalled_worker_timeout": STALLED,
         "delete_jobs": "successful",
-        "additional_context": {"work": Work(engine, clock), "nightly": nightly},
+        "additional_context": {"work": Work(engine, clock, post), "nightly": nightly},
     }
     if wait:
         options["shutdown_graceful_timeout"] = GRACE
@@ -106,6 +126,6 @@ async def work(
         await app.run_worker_async(**options)
 
 
-def drain(engine: Engine, clock: Callable[[], datetime]) -> None:
+def drain(engine: Engine, clock: Callable[[], datetime], post: Post | None = None) -> None:
     """Do all that is in the queue, in this process, and return."""
-    asyncio.run(work(engine, clock, wait=False))
+    asyncio.run(work(engine, clock, wait=False, post=post))

@@ -54,9 +54,9 @@ def demo(
         with transaction(engine) as db:
             load(db, datetime.now(UTC), weeks, serving.say)
         address = f"http://127.0.0.1:{listener.getsockname()[1]}"
-        with serving.worker(url):
+        with serving.demo_mail(settings, address) as posted, serving.worker(url, posted):
             serving.run(
-                create_app(settings, engine),
+                create_app(posted, engine),
                 listener,
                 f"ready at {address}\n"
                 f"        sign in as {COACH_EMAIL}\n"
@@ -80,7 +80,7 @@ def serve(port: Port = None) -> None:
         migrate(url)
         engine = engine_for(url)
         address = f"http://{settings.host}:{listener.getsockname()[1]}"
-        with serving.worker(url):
+        with serving.worker(url, settings):
             serving.run(create_app(settings, engine), listener, f"ready at {address}")
         engine.dispose()
 
@@ -99,6 +99,7 @@ def worker(
     from invelo.api.common.context import system_clock
     from invelo.db.database import engine_for
     from invelo.jobs.queue import work
+    from invelo.jobs.work import Post
 
     settings = _settings()
     url = settings.database_url
@@ -110,7 +111,9 @@ def worker(
         serving.end_with_parent()
     engine = engine_for(url)
     with suppress(KeyboardInterrupt):
-        asyncio.run(work(engine, system_clock, nightly=settings.nightly))
+        mail = settings.mail()
+        post = Post(mail, settings.address) if mail else None
+        asyncio.run(work(engine, system_clock, nightly=settings.nightly, post=post))
     engine.dispose()
 
 
@@ -131,7 +134,7 @@ def reset_password(
         serving.say(f"nobody signs in as {email}.")
         raise SystemExit(1)
     _, token = begun
-    serving.say(f"open http://{settings.host}:{settings.port}/reset#{token}")
+    serving.say(f"open {settings.address}/reset#{token}")
     serving.say("it works once, within two hours; hand it to nobody but its owner.")
 
 

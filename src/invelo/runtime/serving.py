@@ -16,7 +16,9 @@ import uvicorn
 from fastapi import FastAPI
 from starlette.types import ASGIApp, Message
 
+from invelo.devices.mail import Letter
 from invelo.runtime import postgres
+from invelo.runtime.ports import held_port
 from invelo.runtime.settings import Settings
 
 PORTS_TRIED = 100
@@ -133,11 +135,35 @@ def run(app: FastAPI, listener: socket.socket, announcement: str) -> None:
 
 
 @contextmanager
-def worker(url: str) -> Iterator[None]:
+def demo_mail(settings: Settings, address: str) -> Iterator[Settings]:
+    """Settings of the demo, whose letters go to the simulated mail server and are said here; as
+    they are where a mail server is set."""
+    from invelo.devices.simulated_mail import MailBox, simulated_mail
+
+    if settings.mail_server:
+        yield settings
+        return
+
+    def come(letter: Letter) -> None:
+        say(f"a letter to {letter.to}: {letter.subject}\n{letter.body}")
+
+    with held_port() as port, simulated_mail(port, MailBox(come=come)) as server:
+        posted = {"mail_server": server, "mail_security": "none", "public_address": address}
+        yield settings.model_copy(update=posted)
+
+
+@contextmanager
+def worker(url: str, settings: Settings) -> Iterator[None]:
     """A worker beside the service, on the same database; it ends with it, however that ends. One
     that fails, as where others struck it off while the machine slept, is followed by another."""
     command = [sys.executable, "-m", "invelo", "worker", "--beside"]
-    environment = {**os.environ, "INVELO_DATABASE_URL": url}
+    environment = {
+        **os.environ,
+        "INVELO_DATABASE_URL": url,
+        "INVELO_MAIL_SERVER": settings.mail_server,
+        "INVELO_MAIL_SECURITY": settings.mail_security,
+        "INVELO_PUBLIC_ADDRESS": settings.address,
+    }
 
     def start() -> subprocess.Popen[bytes]:
         return subprocess.Popen(command, env=environment, stdin=subprocess.PIPE)  # noqa: S603

@@ -5,6 +5,8 @@ from pathlib import Path
 from pydantic import Field
 from pydantic_settings import BaseSettings, SettingsConfigDict
 
+from invelo.devices.mail import MailServer, Security
+
 ROOT = Path(__file__).resolve().parents[3]
 """The checkout."""
 
@@ -48,4 +50,35 @@ class Settings(BaseSettings):
     nightly: bool = Field(
         True, description="Review each athlete's week by itself in the night after it ends."
     )
+    mail_server: str = Field(
+        "", description="Mail server for letters to coaches, host:port. Empty: none goes out."
+    )
+    mail_from: str = Field("Invelo <invelo@localhost>", description="Whose name is on letters.")
+    mail_security: Security = Field(
+        "starttls", description="Of the line to it: starttls, tls, or none on this machine."
+    )
+    mail_user: str = Field("", description="To sign in with there; empty where it asks nobody.")
+    mail_password: str = ""
+    public_address: str = Field(
+        "", description="What links in letters begin with; empty: http:// with host and port."
+    )
     web_dist: Path = Field(ROOT / "web" / "dist", description="The built front end.")
+
+    @property
+    def address(self) -> str:
+        """What links to the service begin with."""
+        return self.public_address.rstrip("/") or f"http://{self.host}:{self.port}"
+
+    def mail(self) -> MailServer | None:
+        """The server for letters; None where none is set."""
+        if not self.mail_server:
+            return None
+        host, _, port = self.mail_server.rpartition(":")
+        return MailServer(
+            host or self.mail_server,
+            int(port) if host and port.isdigit() else 587,
+            self.mail_from,
+            self.mail_security,
+            self.mail_user,
+            self.mail_password,
+        )

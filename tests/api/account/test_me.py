@@ -1,8 +1,15 @@
 """A coach's own settings: name, address, password, signed in where, and what was done."""
 
+from collections.abc import Iterator
+
 import pytest
+from sqlalchemy import text
 
 from invelo.db.database import transaction
+from invelo.devices.simulated_mail import MailBox, simulated_mail
+from invelo.jobs.queue import drain
+from invelo.jobs.work import Post
+from invelo.runtime.ports import held_port
 from invelo.services.account import passwords
 from tests.api.account.test_sign_in import sign_in
 from tests.api.coach import EMAIL, PASSWORD, problem
@@ -114,3 +121,68 @@ def test_the_link_runs_out(coach, new_client, reset) -> None:
 
 def test_a_guessed_link_opens_nothing(new_client, coach) -> None:
     assert use(new_client(), "x" * 43).status_code == 404
+
+
+# ---- by letter ---------------------------------------------------------------------------------
+
+
+@pytest.fixture
+def box(app) -> Iterator[MailBox]:
+    """A mail server, and a service that hands its letters in there."""
+    made = MailBox()
+    with held_port() as port, simulated_mail(port, made) as address:
+        app.state.settings.mail_server = address
+        app.state.settings.mail_security = "none"
+        yield made
+        app.state.settings.mail_server = ""
+
+
+def asks(client, email: str = EMAIL):
+    return client.post("/api/password-resets", json={"email": email})
+
+
+def works(app, coach) -> None:
+    mail = app.state.settings.mail()
+    drain(app.state.engine, coach.clock, Post(mail, "https://coach.example"))
+
+
+def test_a_letter_brings_the_link_that_sets_the_password(coach, app, new_client, box) -> None:
+    assert asks(new_client()).json() == {"hours": 2}
+    works(app, coach)
+    (letter,) = box.letters
+    assert letter.to == EMAIL
+    assert "pain" not in letter.subject + letter.body
+    address = next(line for line in letter.body.splitlines() if "#" in line)
+    assert address.startswith("https://coach.example/reset#")
+    assert use(new_client(), address.split("#")[1]).status_code == 204
+    assert sign_in(new_client(), password=NEW).status_code == 200
+
+
+def test_nobody_learns_who_has_an_account(coach, app, new_client, box) -> None:
+    assert asks(new_client(), "nobody@stage.example").json() == asks(new_client()).json()
+    works(app, coach)
+    assert [letter.to for letter in box.letters] == [EMAIL]
+
+
+def test_a_letter_the_server_refuses_waits_for_another_try(coach, app, new_client, box) -> None:
+    box.refuses = 1
+    asks(new_client())
+    works(app, coach)
+    assert box.letters == []
+    with app.state.engine.begin() as db:
+        waiting = db.execute(
+            text("SELECT status, attempts FROM procrastinate_jobs WHERE task_name = 'send_reset'")
+        ).all()
+        assert [tuple(row) for row in waiting] == [("todo", 1)]
+        db.execute(text("UPDATE procrastinate_jobs SET scheduled_at = now()"))
+    works(app, coach)
+    assert len(box.letters) == 1
+
+
+def test_asking_without_end_is_slowed_down(coach, app, new_client, box) -> None:
+    client = new_client()
+    assert {asks(client).status_code for _ in range(12)} == {202, 429}
+
+
+def test_where_no_mail_goes_out_it_says_what_to_do(coach, new_client) -> None:
+    assert "./invelo reset-password" in problem(asks(new_client()), 409)["remedy"]

@@ -22,6 +22,7 @@ OPEN_TO_ALL = {
     "/api/calendar/{token}.ics",
     "/api/invitations/look",
     "/api/invitations/join",
+    "/api/password-resets",
     "/api/password-resets/use",
 }
 """Addresses that ask nobody who they are: they sign in or out, or carry a secret of their own."""

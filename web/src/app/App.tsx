@@ -20,6 +20,7 @@ const ByHand = lazy(() => import("../features/training/floor/ByHand"));
 const Open = lazy(() => import("../features/training/phone/Open"));
 const Phone = lazy(() => import("../features/training/phone/Phone"));
 const Settings = lazy(() => import("../features/account/Settings"));
+const Forgotten = lazy(() => import("../features/account/Forgotten"));
 const Reset = lazy(() => import("../features/account/Reset"));
 const Join = lazy(() => import("../features/account/Join"));
 const Review = lazy(() => import("../features/review/Review"));
@@ -44,6 +45,7 @@ export function App() {
             </Unbroken>
           }
         />
+        <Route path="/forgotten" element={<Forgotten />} />
         <Route path="/reset" element={<Reset />} />
         <Route path="/join" element={<Join />} />
         <Route path="*" element={<Coached />} />

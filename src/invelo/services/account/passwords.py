@@ -8,7 +8,7 @@ from sqlmodel import Session, col, delete
 from invelo.db.errors import ConflictError, MissingError
 from invelo.db.moment import require_zone
 from invelo.db.queries import account_rows, sharing_rows
-from invelo.db.queue import notify
+from invelo.db.queue import enqueue, notify
 from invelo.db.tables.account import (
     AccountRow,
     PasswordResetRow,
@@ -16,8 +16,11 @@ from invelo.db.tables.account import (
     SignInRow,
 )
 from invelo.db.tokens import digest, new_token
+from invelo.devices.mail import Letter
 from invelo.domain.errors import InputError
 from invelo.services.account import accounts
+
+TASK = "send_reset"
 
 RESET_LASTS = timedelta(hours=2)
 
@@ -90,6 +93,32 @@ def begin_reset(db: Session, email: str, now: datetime) -> tuple[AccountRow, str
     sharing_rows.tell(db, account.id, "Asked for a new password.", now)
     db.flush()
     return account, token
+
+
+def ask_reset(db: Session, email: str) -> None:
+    """Have a link sent to whoever signs in with an address; nothing where nobody does."""
+    account = account_rows.by_email(db, email.strip().lower())
+    if account is not None:
+        enqueue(db, TASK, {"account_id": str(account.id)}, once=f"{TASK} {account.id}")
+
+
+def reset_letter(
+    db: Session, account_id: UUID, public_address: str, now: datetime
+) -> Letter | None:
+    """The letter with a new link; None where the account is gone."""
+    account = db.get(AccountRow, account_id)
+    begun = begin_reset(db, account.email, now) if account else None
+    if begun is None:
+        return None
+    account, token = begun
+    return Letter(
+        account.email,
+        "Set your password for Invelo anew",
+        f"Somebody asked for a new password for {account.email}.\n\n"
+        f"{public_address}/reset#{token}\n\n"
+        "The link works once, within two hours. If it was not you, do nothing: your password "
+        "stays as it is.\n",
+    )
 
 
 def use_reset(db: Session, token: str, hashed: str, now: datetime) -> None:

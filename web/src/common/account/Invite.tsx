@@ -4,8 +4,8 @@ import { answer, api } from "../api/client";
 import { useAct } from "../hooks/useAct";
 import { Button } from "../ui/Button";
 import { Choice, Field } from "../ui/Field";
-import { Once } from "../ui/Once";
 import { Wrong } from "../ui/Wrong";
+import { Once } from "./Once";
 
 /** `athlete` is null for everybody you own. */
 export function Invite({ athlete }: { athlete: { id: string; name: string } | null }) {

@@ -169,6 +169,27 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/password-resets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask Reset
+         * @description Have a link sent that sets a password anew. The answer is the same whether or not somebody
+         *     signs in with the address; asking is slowed down as guessing is.
+         */
+        post: operations["ask_reset"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/password-resets/use": {
         parameters: {
             query?: never;
@@ -5706,6 +5727,17 @@ export interface components {
             derivation: components["schemas"]["DerivationOut"];
         };
         /**
+         * Forgotten
+         * @description Who has forgotten a password.
+         */
+        Forgotten: {
+            /**
+             * Email
+             * @example coach@theatre.example
+             */
+            email: string;
+        };
+        /**
          * FormOf
          * @description A family's posture.
          */
@@ -9789,6 +9821,17 @@ export interface components {
             week_start: string;
         };
         /**
+         * ResetAsked
+         * @description A letter is on its way, if somebody signs in with the address.
+         */
+        ResetAsked: {
+            /**
+             * Hours
+             * @description For which its link works.
+             */
+            hours: number;
+        };
+        /**
          * Retirement
          * @description Why a band is out of use.
          */
@@ -13078,6 +13121,95 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AccountEvents"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    ask_reset: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_device?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Forgotten"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResetAsked"];
                 };
             };
             /** @description It is no request that can be read. */

@@ -1,5 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
+import { Link } from "react-router";
 import { api } from "../../common/api/client";
 import { Button } from "../../common/ui/Button";
 import { Field } from "../../common/ui/Field";
@@ -42,9 +43,10 @@ export function SignIn() {
           Sign in
         </Button>
       </form>
-      <p className="border-t border-hair px-6 py-2 text-sm">
-        Forgotten the password? Whoever runs the service makes a link for you:{" "}
-        <code>./invelo reset-password you@example.org</code>
+      <p className="px-6 pb-3">
+        <Link to="/forgotten" className="underline">
+          Password forgotten?
+        </Link>
       </p>
     </Entrance>
   );

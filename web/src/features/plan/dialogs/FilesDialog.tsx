@@ -1,12 +1,12 @@
 /** The week on paper, in a file, in a calendar. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { Once } from "../../../common/account/Once";
 import { answer, api } from "../../../common/api/client";
 import { queries } from "../../../common/api/queries";
 import { useAct } from "../../../common/hooks/useAct";
 import { Button } from "../../../common/ui/Button";
 import { Dialog } from "../../../common/ui/Dialog";
-import { Once } from "../../../common/ui/Once";
 import { Wrong } from "../../../common/ui/Wrong";
 import type { Sheet } from "../plan";
 

@@ -1,11 +1,11 @@
 /** An athlete's private link: made, shown once, ended. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { Once } from "../../../common/account/Once";
 import { answer, api, type Schema } from "../../../common/api/client";
 import { queries } from "../../../common/api/queries";
 import { useAct } from "../../../common/hooks/useAct";
 import { Button } from "../../../common/ui/Button";
-import { Once } from "../../../common/ui/Once";
 import { Wrong } from "../../../common/ui/Wrong";
 import { day } from "../../../common/units/figures";
 

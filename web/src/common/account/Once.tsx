@@ -1,6 +1,6 @@
 /** A private address that is shown once: to copy, or to hand on by what the device shares with. */
 import { useState } from "react";
-import { Button } from "./Button";
+import { Button } from "../ui/Button";
 
 export function Once({ label, address }: { label: string; address: string }) {
   const [said, say] = useState("");

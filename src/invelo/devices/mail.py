@@ -1,0 +1,81 @@
+"""Mail, handed to a server by SMTP (RFC 5321): plain text, one letter a connection."""
+
+import smtplib
+import ssl
+from dataclasses import dataclass
+from email.message import EmailMessage
+from email.utils import formatdate, make_msgid
+from typing import Literal
+
+from invelo.domain.errors import InputError
+
+Security = Literal["starttls", "tls", "none"]
+
+TIMEOUT = 20.0
+"""Seconds within which a mail server has to answer."""
+
+LONGEST_LINE = 78
+"""Letters of a subject (RFC 5322 asks for no more on a line)."""
+
+
+@dataclass(frozen=True)
+class Letter:
+    """What is sent.
+
+    Attributes:
+        to: one address.
+        subject, body: plain text.
+    """
+
+    to: str
+    subject: str
+    body: str
+
+    def __post_init__(self) -> None:
+        """Refuse what would break a header."""
+        if any(mark in self.to + self.subject for mark in "\r\n"):
+            raise InputError("letter", "its head has a line break.", "Leave it out.")
+
+
+@dataclass(frozen=True)
+class MailServer:
+    """Where mail is handed in.
+
+    Attributes:
+        host, port: of the server.
+        sender: whose name stands on it.
+        security: how the line is kept from others.
+        user, password: "" where it asks for none.
+    """
+
+    host: str
+    port: int
+    sender: str
+    security: Security = "starttls"
+    user: str = ""
+    password: str = ""
+
+    def send(self, letter: Letter) -> None:
+        """Hand a letter in.
+
+        Raises:
+            OSError: if the server is away or refuses it (`smtplib.SMTPException` is one).
+        """
+        message = EmailMessage()
+        message["From"], message["To"] = self.sender, letter.to
+        message["Subject"] = letter.subject[:LONGEST_LINE]
+        message["Date"], message["Message-ID"] = formatdate(), make_msgid(domain="invelo.invalid")
+        message["Auto-Submitted"] = "auto-generated"  # RFC 3834: no out-of-office comes back
+        message.set_content(letter.body)
+        with self._line() as line:
+            if self.security == "starttls":
+                line.starttls(context=ssl.create_default_context())
+            if self.user:
+                line.login(self.user, self.password)
+            line.send_message(message)
+
+    def _line(self) -> smtplib.SMTP:
+        if self.security == "tls":
+            context = ssl.create_default_context()
+            return smtplib.SMTP_SSL(self.host, self.port, timeout=TIMEOUT, context=context)
+        return smtplib.SMTP(self.host, self.port, timeout=TIMEOUT)

@@ -41,6 +41,19 @@ def squad(page: Page) -> Iterator[str]:
     page.sees("They agree")
     yield "new athlete"
     close(page)
+    page.click("Record of Oda Fenwick")
+    page.sees("owns the record")
+    yield "record"
+    close(page)
+
+
+def account(page: Page) -> Iterator[str]:
+    page.click("Ilse Marn")
+    page.sees("Your settings")
+    page.fill("Whom you invite", "Tomas")
+    page.click("Make an invitation")
+    page.sees("Shown this once".upper(), "open until")
+    yield "settings"
 
 
 def queue(page: Page) -> Iterator[str]:
@@ -204,6 +217,11 @@ def floor(page: Page) -> Iterator[str]:
     page.press("c")
     page.sees("All sets of this athlete (CSV)")
     yield "CSV"
+    close(page)
+    page.click("Test any movement …")
+    page.fill("Which movement", "squat")
+    page.find('[role="dialog"] li button:not([disabled])')
+    yield "any test"
 
 
 def phone_today(page: Page) -> Iterator[str]:
@@ -256,5 +274,5 @@ def review(page: Page) -> Iterator[str]:
     yield "trends"
 
 
-AT_A_DESK: tuple[Walk, ...] = (squad, ladder, workshop, bench, week, intake, floor, review)
+AT_A_DESK: tuple[Walk, ...] = (squad, account, ladder, workshop, bench, week, intake, floor, review)
 ON_A_PHONE: tuple[Walk, ...] = (phone_today, phone_run)

@@ -279,7 +279,7 @@ def test_a_new_athlete_goes_through_intake_to_a_placement_on_two_ladders(page: P
     page.until(lambda: "7 s" in page.text.replace("\u202f", " "))
 
     page.click("Test any movement …")
-    page.fill("Movement", "glute bridge")
+    page.fill("Which movement", "glute bridge")
     page.press(Keys.ENTER)
     page.fill("Done", "9")
     page.fill("Effort", "8,5")

@@ -3,7 +3,7 @@
 import pytest
 
 from invelo.runtime.settings import ROOT
-from tests.browser.page import PHONE, Page
+from tests.browser.page import DESKTOP, PHONE, Page
 from tests.browser.places import AT_A_DESK, ON_A_PHONE, Walk, queue
 
 AXE = (ROOT / "web" / "node_modules" / "axe-core" / "axe.min.js").read_text(encoding="utf-8")
@@ -53,6 +53,34 @@ def test_every_place_is_accessible_by_day_and_by_night_and_fits(
     signed_in: Page, walk: Walk
 ) -> None:
     wrong = {stop: by_day_and_by_night(signed_in) for stop in walk(signed_in)}
+    assert {stop: said for stop, said in wrong.items() if said} == {}
+
+
+NARROW = (390, 640, 768, 1024)
+"""A phone, a laptop at twice the size (WCAG 1.4.10 asks for as little as 320), tablets."""
+
+TOO_WIDE = """
+const wide = (one) => one.scrollWidth > one.clientWidth + 1;
+return [...document.querySelectorAll('main, [role=dialog]')].filter(wide)
+  .map((one) => `${one.tagName} ${one.scrollWidth} of ${one.clientWidth}`);
+"""
+
+
+def sideways(page: Page) -> list[str]:
+    """At which widths what the page shows scrolls sideways."""
+    wrong = []
+    for width in NARROW:
+        page.size(width, 844)
+        if page.scrolls_sideways:
+            wrong.append(f"the page at {width}")
+        wrong += [f"{one} at {width}" for one in page.script(TOO_WIDE)]
+    page.size(*DESKTOP)
+    return wrong
+
+
+@pytest.mark.parametrize("walk", AT_A_DESK, ids=lambda walk: walk.__name__)
+def test_no_place_scrolls_sideways_at_any_width(signed_in: Page, walk: Walk) -> None:
+    wrong = {stop: sideways(signed_in) for stop in walk(signed_in)}
     assert {stop: said for stop, said in wrong.items() if said} == {}
 
 

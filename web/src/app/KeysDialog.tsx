@@ -12,7 +12,7 @@ export function KeysDialog({ open, onOpenChange, place }: Props) {
   const [on, setOn] = useKeysOn();
   const places = PLACES.map((one) => [one.digit, one.name] as const);
   return (
-    <Dialog open={open} onOpenChange={onOpenChange} title="Keys">
+    <Dialog open={open} onOpenChange={onOpenChange} title="Keys and words">
       {place && place.keys.length > 0 && (
         <KeyTable caption={`On this sheet: ${place.name}`} rows={place.keys} />
       )}
@@ -21,9 +21,33 @@ export function KeysDialog({ open, onOpenChange, place }: Props) {
         <input type="checkbox" checked={on} onChange={(event) => setOn(event.target.checked)} />
         Single-key shortcuts work (arrows and Enter always do)
       </label>
+      <h3 className="lettering mt-5 border-b border-ink">Words</h3>
+      <dl>
+        {WORDS.map(([word, means]) => (
+          <div key={word} className="border-b border-hair py-1">
+            <dt className="inline font-head">{word}</dt>
+            <dd className="inline">: {means}</dd>
+          </div>
+        ))}
+      </dl>
     </Dialog>
   );
 }
+
+const WORDS: [word: string, means: string][] = [
+  ["Ladder", "variations of a movement from easy to the goal, drawn to scale"],
+  ["Rung", "one variation on it; the higher, the more it asks of this body"],
+  ["Gap", "a step between two rungs that is too big to train across"],
+  ["Bridge", "rungs that close a gap with what is to hand"],
+  ["Reach", "the greatest demand at which the useful prescription is there"],
+  ["Capacity", "what could be done once, or held for 6 s, all out"],
+  ["Criterion", "what is shown before moving up"],
+  ["Prescription", "sets, reps or seconds, effort, rest, tempo and load"],
+  ["Effort (RPE)", "1 to 10; 10 is not one more, 8 is two more"],
+  ["80 % range", "where the true value lies 8 times of 10"],
+  ["Easy week (deload)", "fewer or easier sets for a week, so that training is absorbed"],
+  ["Acute : chronic load", "the last week's load over what is usual"],
+];
 
 function KeyTable({ caption, rows }: { caption: string; rows: (readonly [string, string])[] }) {
   return (

@@ -1,14 +1,7 @@
-/** A private address that is shown once: to copy, or to hand on by what the device shares with. */
-import { useState } from "react";
-import { Button } from "../ui/Button";
+/** A private address that is shown once, to be handed on. */
+import { Hand } from "./Hand";
 
 export function Once({ label, address }: { label: string; address: string }) {
-  const [said, say] = useState("");
-  const copy = () =>
-    navigator.clipboard.writeText(address).then(
-      () => say("Copied."),
-      () => say("Copy it by hand from the field."),
-    );
   return (
     <div className="py-2">
       <label>
@@ -20,17 +13,7 @@ export function Once({ label, address }: { label: string; address: string }) {
           className="w-full border border-line bg-sheet px-2 py-1"
         />
       </label>
-      <div className="flex items-center gap-2 pt-1">
-        <Button onClick={copy}>Copy</Button>
-        {"share" in navigator && (
-          <Button onClick={() => navigator.share({ url: address }).catch(() => undefined)}>
-            Share …
-          </Button>
-        )}
-        <span role="status" className="text-faint">
-          {said}
-        </span>
-      </div>
+      <Hand text={address} address />
     </div>
   );
 }

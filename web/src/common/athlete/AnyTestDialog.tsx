@@ -34,7 +34,7 @@ export function AnyTestDialog({ athleteId, onClose }: Props) {
           onOther={() => pick(null)}
         />
       ) : (
-        <MovementPicker label="Movement" onPick={pick} />
+        <MovementPicker label="Which movement" onPick={pick} />
       )}
     </Dialog>
   );

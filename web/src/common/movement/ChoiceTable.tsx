@@ -14,8 +14,8 @@ interface TableProps {
 /** The table; `also` heads a column between what it would be and the press. */
 export function ChoiceTable({ label, also, children }: TableProps) {
   return (
-    <table className="mt-3 w-full" aria-label={label}>
-      <thead>
+    <table className="mt-3 w-full max-sm:block" aria-label={label}>
+      <thead className="max-sm:hidden">
         <tr className="lettering border-b border-ink [&>th]:pr-3">
           <th>Change</th>
           <th>Now</th>
@@ -26,7 +26,7 @@ export function ChoiceTable({ label, also, children }: TableProps) {
           </th>
         </tr>
       </thead>
-      <tbody>{children}</tbody>
+      <tbody className="max-sm:block">{children}</tbody>
     </table>
   );
 }
@@ -45,8 +45,10 @@ interface ChoiceProps {
 /** One choice. */
 export function Choice({ label, words, now, unit, to, also, press }: ChoiceProps) {
   return (
-    <tr className="border-b border-hair align-top [&>*]:py-1.5 [&>*]:pr-3">
-      <th scope="row">{label}</th>
+    <tr className="border-b border-hair align-top max-sm:flex max-sm:flex-wrap max-sm:items-center [&>*]:py-1.5 [&>*]:pr-3">
+      <th scope="row" className="text-left max-sm:basis-full">
+        {label}
+      </th>
       <td className="whitespace-nowrap">{now !== undefined && unit && amount(now, unit)}</td>
       {to && press ? (
         <>

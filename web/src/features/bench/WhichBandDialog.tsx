@@ -69,7 +69,9 @@ function Choosing(props: Asking) {
         onChange={onDone}
       />
       <Wrong error={found.error} />
-      {puzzle && found.isFetching && !found.data && <p className="pt-3 text-faint">Solving …</p>}
+      {puzzle && found.isFetching && !found.data && (
+        <p className="pt-3 text-faint">Working it out …</p>
+      )}
       {found.data && (
         <>
           <p className="pt-3">

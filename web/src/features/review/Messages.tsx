@@ -1,6 +1,7 @@
 /** Messages to athletes: written here, sent by the coach in their own way. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { Hand } from "../../common/account/Hand";
 import { queries } from "../../common/api/queries";
 import { Away } from "../../common/ui/Away";
 import { Button } from "../../common/ui/Button";
@@ -15,7 +16,7 @@ export function Messages() {
   return (
     <section aria-label="Messages" className="max-w-3xl p-4">
       <p className="text-faint">
-        What was told to athletes. Nothing is sent from here: copy it, or say it yourself.
+        What athletes are to hear. Nothing is sent from here: copy or share it, or say it yourself.
       </p>
       {sheet.messages.length === 0 && (
         <p className="pt-3">No messages yet. Accepting or editing a proposal writes one here.</p>
@@ -26,6 +27,7 @@ export function Messages() {
             {sheet.athletes[one.athlete_id]}, {day(one.at)}: {one.subject}
           </p>
           <p className="whitespace-pre-line">{one.body}</p>
+          <Hand name={`the message to ${sheet.athletes[one.athlete_id]}`} text={one.body} />
         </article>
       ))}
       <div className="flex gap-2 pt-3">

@@ -135,8 +135,8 @@ export default function Squad() {
           <p className="p-6">Nobody here is called “{sought}”.</p>
         )}
         {!queue && shown.length > 0 && (
-          <table className="w-full">
-            <thead>
+          <table className="w-full max-xl:block">
+            <thead className="max-xl:hidden">
               <tr className="lettering border-b border-ink [&>th]:px-3 [&>th]:py-1">
                 <th className="min-w-40">Athlete</th>
                 <th className="min-w-40">Why</th>
@@ -149,7 +149,7 @@ export default function Squad() {
                 </th>
               </tr>
             </thead>
-            <tbody>
+            <tbody className="max-xl:block">
               {shown.map((line, index) => (
                 <SquadRow
                   key={line.id}
@@ -199,9 +199,9 @@ function SquadRow({ line, selected, onOpen, onRecord }: RowProps) {
   return (
     <tr
       aria-current={selected || undefined}
-      className={`border-b border-hair align-top [&>*]:px-3 [&>*]:py-2 ${selected ? "bg-wash" : ""}`}
+      className={`border-b border-hair align-top max-xl:flex max-xl:flex-wrap max-xl:gap-x-6 max-xl:px-1 max-xl:py-2 [&>*]:px-3 [&>*]:py-2 max-xl:[&>*]:py-0.5 ${selected ? "bg-wash outline-1 -outline-offset-1 outline-line" : ""}`}
     >
-      <th scope="row" className="max-w-72">
+      <th scope="row" className="max-w-72 text-left max-xl:max-w-none max-xl:basis-full">
         <button
           type="button"
           onClick={onOpen}
@@ -237,8 +237,12 @@ function SquadRow({ line, selected, onOpen, onRecord }: RowProps) {
           </>
         )}
       </td>
-      <td className="whitespace-nowrap">{todayWords(line.today)}</td>
       <td className="whitespace-nowrap">
+        <span className="text-faint xl:hidden">Today: </span>
+        {todayWords(line.today)}
+      </td>
+      <td className="whitespace-nowrap">
+        <span className="text-faint xl:hidden">Last session: </span>
         {line.last_session ? day(line.last_session) : "none yet"}
       </td>
       <td className="whitespace-nowrap">

@@ -76,7 +76,7 @@ export function AdjustmentsDialog({ open, onOpenChange, sheet, index }: Props) {
         ))}
       </fieldset>
       <Wrong error={found.error} />
-      {found.isPending && <p className="py-4 text-faint">Solving …</p>}
+      {found.isPending && <p className="py-4 text-faint">Working it out …</p>}
       <Wrong error={error} />
       {found.data && (
         <ChoiceTable label="Ways to the next step" also="Likely">

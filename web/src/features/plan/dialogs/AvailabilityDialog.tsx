@@ -61,8 +61,11 @@ export function AvailabilityDialog({ sheet, onClose }: { sheet: Sheet; onClose: 
           {DAYS.map((name, index) => {
             const day = typed.days.find((one) => one.index === index);
             return (
-              <tr key={name} className="border-t border-hair">
-                <th scope="row" className="w-36">
+              <tr
+                key={name}
+                className="border-t border-hair max-sm:flex max-sm:flex-wrap max-sm:gap-x-2"
+              >
+                <th scope="row" className="w-36 max-sm:basis-full">
                   <Tick label={name} on={day !== undefined} onChange={(on) => turn(index, on)} />
                 </th>
                 {day && (

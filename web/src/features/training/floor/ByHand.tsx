@@ -148,7 +148,7 @@ function Grid({ along, history }: Props) {
           down a row, Shift and Enter up, Ctrl and D repeats what stands above. A row without a
           count is left out.
         </p>
-        <div ref={table} className="overflow-x-auto">
+        <div ref={table} className="relative overflow-x-auto">
           <GridTable
             rows={rows}
             known={known}

@@ -77,8 +77,11 @@ def sent(client: TestClient, case: Any, ids: dict[str, str]) -> Any:
     )
 
 
-BODIES = {("PUT", "/api/kit/{item_id}/photo"): {"photo": PNG}}
-"""What no schema makes."""
+BODIES = {
+    ("PUT", "/api/kit/{item_id}/photo"): {"photo": PNG},
+    ("PUT", "/api/kit/{item_id}"): {"place_id": "of theirs", "kind": "stick", "name": "broom"},
+}
+"""What no schema makes, or makes only where height and weight happen to fit the kind."""
 
 
 @pytest.mark.parametrize("who", ["another coach", "another athlete"])

@@ -18,6 +18,8 @@ def joins(office: Office) -> None:
 def picks_class(page: Page, office: Office) -> None:
     """A ready session for all four of them."""
     joins(office)
+    page.driver.refresh()  # the squad that this page knows is from before
+    page.find('[role="listbox"]')
     page.press("5")
     page.sees("Hard sets by region".upper())
     page.click("Start from a session …")

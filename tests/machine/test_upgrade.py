@@ -28,6 +28,7 @@ FLEETING = {
     "sign_in",
     "sign_in_attempt",
     "sign_in_device",
+    "password_reset",
     "whereabouts",
     "week_planning",
     "background_task",

@@ -96,7 +96,7 @@ export default function Squad() {
           >
             {waiting.length} need{waiting.length === 1 ? "s" : ""} your decision
           </Button>
-          <span className="text-sm text-faint">{squad.data?.order}</span>
+          <span className="order-last basis-full text-sm text-faint">{squad.data?.order}</span>
           <span className="flex-1" />
           <input
             ref={search}

@@ -55,6 +55,8 @@ class NewPassword(StrictModel):
 @router.post("/use", status_code=204)
 def use_reset(body: NewPassword, request: Request, now: Now) -> None:
     """Set a forgotten password anew. The link works once; every session ends."""
+    with transaction(request.app.state.engine) as db:
+        passwords.find_reset(db, body.token, now)  # before a password is hashed for whoever asks
     hashed = accounts.hashed_password(body.new_password)
     with transaction(request.app.state.engine) as db:
         passwords.use_reset(db, body.token, hashed, now)

@@ -176,9 +176,11 @@ def accept(body: TokenOf, coach: Coach, db: Database, now: Now) -> Joined:
 @router.post("/invitations/join", status_code=201)
 def join(body: Joining, request: Request, now: Now) -> Joined:
     """Take an invitation up with an account of your own, made here; then sign in."""
+    with transaction(request.app.state.engine) as db:
+        sharing.find(db, body.token, now)  # before a password is hashed for whoever asks
     hashed = accounts.hashed_password(body.password)
     with transaction(request.app.state.engine) as db:
-        sharing.find(db, body.token, now)  # before an account is made
+        sharing.find(db, body.token, now)
         account = accounts.create_hashed(db, body.email, body.name, hashed, body.time_zone, now)
         return Joined(athletes=sharing.take_up(db, account, body.token, now))
 

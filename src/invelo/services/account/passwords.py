@@ -127,7 +127,16 @@ def use_reset(db: Session, token: str, hashed: str, now: datetime) -> None:
     Raises:
         MissingError: for a token that is unknown, used or has run out.
     """
+    set_password(db, find_reset(db, token, now).account_id, hashed, now)
+
+
+def find_reset(db: Session, token: str, now: datetime) -> PasswordResetRow:
+    """What a link to set a password belongs to, locked until the transaction ends.
+
+    Raises:
+        MissingError: for a token that is unknown, used or has run out.
+    """
     row = db.get(PasswordResetRow, digest(token), with_for_update=True)
     if row is None or row.expires_at <= now:
         raise MissingError("link to set a password")
-    set_password(db, row.account_id, hashed, now)
+    return row

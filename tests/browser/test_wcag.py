@@ -1,6 +1,7 @@
 """Every place and dialog: access by day and by night, sizes on a laptop and on a phone."""
 
 import pytest
+from selenium.common.exceptions import TimeoutException
 
 from invelo.runtime.settings import ROOT
 from tests.browser.page import DESKTOP, PHONE, Page
@@ -67,13 +68,14 @@ return [...document.querySelectorAll('main, [role=dialog]')].filter(wide)
 
 
 def sideways(page: Page) -> list[str]:
-    """At which widths what the page shows scrolls sideways."""
+    """At which widths what the page shows scrolls sideways, once it has come to rest."""
     wrong = []
     for width in NARROW:
         page.size(width, 844)
-        if page.scrolls_sideways:
-            wrong.append(f"the page at {width}")
-        wrong += [f"{one} at {width}" for one in page.script(TOO_WIDE)]
+        try:
+            page.until(lambda: not (page.scrolls_sideways or page.script(TOO_WIDE)))
+        except TimeoutException:
+            wrong += [f"{one} at {width}" for one in page.script(TOO_WIDE) or ["the page"]]
     page.size(*DESKTOP)
     return wrong
 

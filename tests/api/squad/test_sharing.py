@@ -126,3 +126,12 @@ def test_a_record_is_handed_over_and_the_one_who_had_it_may_leave(coach, ladder,
     assert "Hand it over" in problem(leaves, 409)["remedy"]
     coach.client.delete(f"{path}/{me['id']}").raise_for_status()
     assert names(coach) == []
+
+
+def test_no_line_names_whoever_was_erased(coach, ladder, new_coach) -> None:
+    path = f"/api/athletes/{ladder['athlete_id']}"
+    coach.put(path, name="Oda Fenn", time_zone="Europe/Lisbon")
+    coach.put(f"{path}/archive")
+    sent(coach, athlete_id=ladder["athlete_id"])
+    coach.client.delete(path).raise_for_status()
+    assert events(coach) == ["Erased an athlete and every record of theirs."]

@@ -82,8 +82,7 @@ def sign_out_everywhere(
     request: Request, response: Response, coach: Coach, db: Database, now: Now
 ) -> None:
     """Sign out on every device, this one too."""
-    sharing_rows.tell(db, coach.id, "Signed out everywhere.", now)
-    passwords.end_everywhere(db, coach.id)
+    passwords.sign_out_everywhere(db, coach.id, now)
     cookies.delete_cookie(response, request.app.state.settings, SESSION_COOKIE)
 
 

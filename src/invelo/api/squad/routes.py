@@ -20,7 +20,7 @@ from invelo.api.common.schemas import (
 from invelo.db import access
 from invelo.db.codec import UNIT
 from invelo.db.moment import Moment
-from invelo.db.queries import athlete_rows, ladder_rows, sharing_rows
+from invelo.db.queries import athlete_rows, ladder_rows
 from invelo.domain.plan.prescription import Unit
 from invelo.domain.review.proposals.situation import Outcome, Standing
 from invelo.domain.squad.squad import ORDER_WORDS, Kind
@@ -213,10 +213,7 @@ def change(
 ) -> AthleteOut:
     """Put name, note and time zone right."""
     row = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
-    before = row.name
-    squad.change(db, row, body.name, body.note, body.time_zone)
-    if before != row.name:
-        sharing_rows.tell(db, coach.id, f"{before} is called {row.name} now.", now)
+    squad.change(db, coach.id, row, body.name, body.note, body.time_zone, now)
     return get_athlete(athlete_id, coach, db)
 
 
@@ -224,8 +221,7 @@ def change(
 def archive(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> AthleteOut:
     """Put an athlete away: out of the squad, reviewed by nobody, with everything of theirs kept."""
     row = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
-    squad.archive(db, row, now)
-    sharing_rows.tell(db, coach.id, f"Archived {row.name}.", now)
+    squad.archive(db, coach.id, row, now, away=True)
     return get_athlete(athlete_id, coach, db)
 
 
@@ -233,8 +229,7 @@ def archive(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> AthleteOu
 def restore(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> AthleteOut:
     """Bring an athlete back into the squad."""
     row = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
-    squad.archive(db, row, None)
-    sharing_rows.tell(db, coach.id, f"Restored {row.name} from the archive.", now)
+    squad.archive(db, coach.id, row, now, away=False)
     return get_athlete(athlete_id, coach, db)
 
 
@@ -266,8 +261,8 @@ def set_routine(athlete_id: UUID, body: RoutineBounds, coach: Coach, db: Databas
 @router.delete("/athletes/{athlete_id}", status_code=204)
 def erase(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> None:
     """Erase a person and every record of theirs, logged sets included. There is no way back."""
-    squad.erase(db, access.athlete(db, coach.id, athlete_id, roles=access.OWN))
-    sharing_rows.tell(db, coach.id, "Erased an athlete and every record of theirs.", now)
+    row = access.athlete(db, coach.id, athlete_id, roles=access.OWN)
+    squad.erase(db, coach.id, row, now)
 
 
 def _line(line: squad.SquadLine) -> SquadLineOut:

@@ -60,6 +60,9 @@ def events(db: Session, account_id: UUID, most: int) -> Sequence[AccountEventRow
     ).all()
 
 
-def tell(db: Session, account_id: UUID, what: str, now: datetime) -> None:
-    """Keep a line of what was done."""
-    db.add(AccountEventRow(account_id=account_id, what=what, at=now))
+def tell(
+    db: Session, account_id: UUID, what: str, now: datetime, athlete_id: UUID | None = None
+) -> None:
+    """Keep a line of what was done; whoever it names is named by `athlete_id`, so that it goes with
+    them."""
+    db.add(AccountEventRow(account_id=account_id, athlete_id=athlete_id, what=what, at=now))

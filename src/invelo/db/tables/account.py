@@ -89,11 +89,15 @@ class PasswordResetRow(SQLModel, table=True):
 
 
 class AccountEventRow(SQLModel, table=True):
-    """What was done about an account, its athletes and who sees them: a line each, for good."""
+    """What was done about an account, its athletes and who sees them: a line each. One that names an
+    athlete goes with them when they are erased."""
 
     __tablename__ = "account_event"
 
     id: UUID = Field(default_factory=uuid4, primary_key=True)
     at: datetime = instant()
     account_id: UUID = Field(foreign_key="account.id", ondelete="CASCADE", index=True)
+    athlete_id: UUID | None = Field(
+        default=None, foreign_key="athlete.id", ondelete="CASCADE", index=True
+    )
     what: str

@@ -69,6 +69,12 @@ def set_password(db: Session, account_id: UUID, hashed: str, now: datetime) -> N
     end_everywhere(db, account_id)
 
 
+def sign_out_everywhere(db: Session, account_id: UUID, now: datetime) -> None:
+    """Sign out wherever one is signed in, and say so among what was done."""
+    sharing_rows.tell(db, account_id, "Signed out everywhere.", now)
+    end_everywhere(db, account_id)
+
+
 def end_everywhere(db: Session, account_id: UUID) -> None:
     """Sign an account out wherever it is signed in."""
     for table in (SignInRow, SignInDeviceRow, PasswordResetRow):

@@ -57,7 +57,8 @@ def invite(
     )
     db.add(row)
     whom = athlete.name if athlete else "the whole squad"
-    sharing_rows.tell(db, coach.id, f"Invited {row.meant_for} to {whom} as {role}.", now)
+    told = f"Invited {row.meant_for} to {whom} as {role}."
+    sharing_rows.tell(db, coach.id, told, now, row.athlete_id)
     db.flush()
     return Invitation(row, token)
 
@@ -126,7 +127,8 @@ def take_up(db: Session, account: AccountRow, token: str, now: datetime) -> list
     row.used_at, row.used_by = now, account.id
     db.add(row)
     sharing_rows.tell(db, row.account_id, f"{account.name} took up the invitation.", now)
-    sharing_rows.tell(db, account.id, f"Came in as {row.role}, {len(opened)} athletes.", now)
+    people = "1 athlete" if len(opened) == 1 else f"{len(opened)} athletes"
+    sharing_rows.tell(db, account.id, f"Came in as {row.role}, {people}.", now)
     db.flush()
     return opened
 
@@ -157,10 +159,11 @@ def set_role(
         if own is not None:
             own.role = "coach"
             db.add(own)
-        sharing_rows.tell(db, account_id, f"Was handed {athlete.name} by {coach.name}.", now)
+        handed = f"Was handed {athlete.name} by {coach.name}."
+        sharing_rows.tell(db, account_id, handed, now, athlete.id)
     other.role = role
     db.add(other)
-    sharing_rows.tell(db, coach.id, f"Made {name} {role} of {athlete.name}.", now)
+    sharing_rows.tell(db, coach.id, f"Made {name} {role} of {athlete.name}.", now, athlete.id)
     db.flush()
 
 
@@ -180,5 +183,5 @@ def end(
         raise ConflictError("coach", "they own the record.", "Hand it over first.")
     name = db.get_one(AccountRow, account_id).name
     db.delete(other)
-    sharing_rows.tell(db, coach.id, f"{name} no longer sees {athlete.name}.", now)
+    sharing_rows.tell(db, coach.id, f"{name} no longer sees {athlete.name}.", now, athlete.id)
     db.flush()

@@ -15,7 +15,13 @@ from invelo.db import access, logs
 from invelo.db.columns import dated
 from invelo.db.errors import ConflictError
 from invelo.db.moment import Moment, require_zone
-from invelo.db.queries import athlete_rows, ladder_rows, plan_rows, review_rows
+from invelo.db.queries import (
+    athlete_rows,
+    ladder_rows,
+    plan_rows,
+    review_rows,
+    sharing_rows,
+)
 from invelo.db.tables.account import AccountRow
 from invelo.db.tables.athlete import AthleteAccessRow, AthleteRow, BodyMeasurementRow
 from invelo.db.tables.ladder import RungRow
@@ -158,14 +164,24 @@ def set_routine(db: Session, athlete: AthleteRow, routine: bool, per_week: int) 
     db.flush()
 
 
-def erase(db: Session, athlete: AthleteRow) -> None:
-    """Erase a person: every row about them, logs included. There is no way back."""
+def erase(db: Session, coach_id: UUID, athlete: AthleteRow, now: datetime) -> None:
+    """Erase a person: every row about them, logs included. There is no way back; that it was done
+    is kept, without a name."""
+    sharing_rows.tell(db, coach_id, "Erased an athlete and every record of theirs.", now)
     db.exec(text("SET LOCAL invelo.erasing = 'yes'"))  # type: ignore[call-overload]
     db.delete(athlete)
     db.flush()
 
 
-def change(db: Session, athlete: AthleteRow, name: str, note: str, time_zone: str) -> None:
+def change(
+    db: Session,
+    coach_id: UUID,
+    athlete: AthleteRow,
+    name: str,
+    note: str,
+    time_zone: str,
+    now: datetime,
+) -> None:
     """Put right what someone is called, the note about them, and where their days are counted.
 
     Raises:
@@ -174,14 +190,19 @@ def change(db: Session, athlete: AthleteRow, name: str, note: str, time_zone: st
     require_zone(time_zone)
     if not name.strip():
         raise InputError("name", "it is empty.", "Say what they are called.")
+    if athlete.name != name.strip():
+        told = f"{athlete.name} is called {name.strip()} now."
+        sharing_rows.tell(db, coach_id, told, now, athlete.id)
     athlete.name, athlete.note, athlete.time_zone = name.strip(), note.strip(), time_zone
     db.add(athlete)
     db.flush()
 
 
-def archive(db: Session, athlete: AthleteRow, now: datetime | None) -> None:
-    """Put someone away, or with None back into the squad; everything of theirs stays."""
-    athlete.archived_at = now
+def archive(db: Session, coach_id: UUID, athlete: AthleteRow, now: datetime, *, away: bool) -> None:
+    """Put someone away, or bring them back into the squad; everything of theirs stays."""
+    athlete.archived_at = now if away else None
+    done = f"Archived {athlete.name}." if away else f"Restored {athlete.name} from the archive."
+    sharing_rows.tell(db, coach_id, done, now, athlete.id)
     db.add(athlete)
     db.flush()
 

@@ -57,6 +57,9 @@ def upgrade() -> None:
             nullable=False,
             index=True,
         ),
+        sa.Column(
+            "athlete_id", sa.Uuid(), sa.ForeignKey("athlete.id", ondelete="CASCADE"), index=True
+        ),
         sa.Column("what", sa.String(), nullable=False),
     )
 

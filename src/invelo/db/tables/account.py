@@ -89,8 +89,8 @@ class PasswordResetRow(SQLModel, table=True):
 
 
 class AccountEventRow(SQLModel, table=True):
-    """What was done about an account, its athletes and who sees them: a line each. One that names an
-    athlete goes with them when they are erased."""
+    """What was done about an account, its athletes and who sees them: a line each. A line that
+    names an athlete goes with them when they are erased."""
 
     __tablename__ = "account_event"
 

@@ -53,13 +53,13 @@ export function Shell({ coach, children }: { coach: Schema["SignedIn"]; children
             </span>
             <nav
               aria-label="Places"
-              className="flex flex-1 flex-wrap items-stretch border-hair max-sm:basis-full max-sm:border-b sm:border-l"
+              className="flex flex-1 flex-wrap items-stretch border-hair max-lg:order-last max-lg:basis-full max-lg:border-t lg:border-l"
             >
               {PLACES.map((place) => (
                 <PlaceLink key={place.digit} place={place} who={who} here={here === place} />
               ))}
             </nav>
-            <div className="flex flex-wrap items-center gap-1 px-2">
+            <div className="flex flex-wrap items-center gap-1 px-2 max-lg:ml-auto">
               <Link to="/settings" className="px-2 py-1 underline" title="Your settings">
                 {coach.name}
               </Link>

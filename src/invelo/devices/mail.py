@@ -5,11 +5,9 @@ import ssl
 from dataclasses import dataclass
 from email.message import EmailMessage
 from email.utils import formatdate, make_msgid
-from typing import Literal
 
 from invelo.domain.errors import InputError
-
-Security = Literal["starttls", "tls", "none"]
+from invelo.runtime.settings import Security, Settings
 
 TIMEOUT = 20.0
 """Seconds within which a mail server has to answer."""
@@ -79,3 +77,18 @@ class MailServer:
             context = ssl.create_default_context()
             return smtplib.SMTP_SSL(self.host, self.port, timeout=TIMEOUT, context=context)
         return smtplib.SMTP(self.host, self.port, timeout=TIMEOUT)
+
+
+def server_of(settings: Settings) -> MailServer | None:
+    """The server for letters; None where none is set."""
+    if not settings.mail_server:
+        return None
+    host, _, port = settings.mail_server.rpartition(":")
+    return MailServer(
+        host or settings.mail_server,
+        int(port) if host and port.isdigit() else 587,
+        settings.mail_from,
+        settings.mail_security,
+        settings.mail_user,
+        settings.mail_password,
+    )

@@ -98,6 +98,7 @@ def worker(
 
     from invelo.api.common.context import system_clock
     from invelo.db.database import engine_for
+    from invelo.devices.mail import server_of
     from invelo.jobs.queue import work
     from invelo.jobs.work import Post
 
@@ -111,7 +112,7 @@ def worker(
         serving.end_with_parent()
     engine = engine_for(url)
     with suppress(KeyboardInterrupt):
-        mail = settings.mail()
+        mail = server_of(settings)
         post = Post(mail, settings.address) if mail else None
         asyncio.run(work(engine, system_clock, nightly=settings.nightly, post=post))
     engine.dispose()

@@ -1,11 +1,13 @@
 """Settings, read from the environment (`INVELO_…`)."""
 
 from pathlib import Path
+from typing import Literal
 
 from pydantic import Field
 from pydantic_settings import BaseSettings, SettingsConfigDict
 
-from invelo.devices.mail import MailServer, Security
+Security = Literal["starttls", "tls", "none"]
+"""How the line to a mail server is kept from others."""
 
 ROOT = Path(__file__).resolve().parents[3]
 """The checkout."""
@@ -68,17 +70,3 @@ class Settings(BaseSettings):
     def address(self) -> str:
         """What links to the service begin with."""
         return self.public_address.rstrip("/") or f"http://{self.host}:{self.port}"
-
-    def mail(self) -> MailServer | None:
-        """The server for letters; None where none is set."""
-        if not self.mail_server:
-            return None
-        host, _, port = self.mail_server.rpartition(":")
-        return MailServer(
-            host or self.mail_server,
-            int(port) if host and port.isdigit() else 587,
-            self.mail_from,
-            self.mail_security,
-            self.mail_user,
-            self.mail_password,
-        )

@@ -6,6 +6,7 @@ import pytest
 from sqlalchemy import text
 
 from invelo.db.database import transaction
+from invelo.devices.mail import server_of
 from invelo.devices.simulated_mail import MailBox, simulated_mail
 from invelo.jobs.queue import drain
 from invelo.jobs.work import Post
@@ -142,7 +143,7 @@ def asks(client, email: str = EMAIL):
 
 
 def works(app, coach) -> None:
-    mail = app.state.settings.mail()
+    mail = server_of(app.state.settings)
     drain(app.state.engine, coach.clock, Post(mail, "https://coach.example"))
 
 

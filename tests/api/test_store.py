@@ -108,6 +108,7 @@ def test_every_table_about_a_person_goes_with_them(engine) -> None:
         "band",
         "kit_item",
         "own_movement",
+        "movement_tag",
         "session_template",
         "place",
         "sign_in",

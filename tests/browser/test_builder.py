@@ -90,11 +90,17 @@ def test_chains_and_a_lead_swap_are_built_and_run_to_their_end(
     opens(page, "Knee push-up")
     chooses(page, '[aria-label="Knee push-up, set up"]', "arms out to the sides, °")
     types(page, "Knee push-up", **{"°": "20"})
-    chain = 'section[aria-label="Group 2"] fieldset:first-of-type > div:last-child'
+    chain = 'section[aria-label="Group 2"] fieldset:nth-of-type(2) > div:last-child'
     picks(page, chain, "wall press up", "Wall push-up")
     page.click("Add a group")
-    adds(page, "climbers", "Mountain climber", group=3)
-    chooses(page, 'section[aria-label="Group 3"] select', "interval")
+    adds(page, "wide press up", "Wide push-up", group=3)
+    types(page, "Wide push-up", **{"sets": "1", "from": "6", "to": "6"})
+    opens(page, "Wide push-up")
+    turns = 'section[aria-label="Group 3"] fieldset:first-of-type'
+    picks(page, turns, "close press up", "Close push-up")
+    page.click("Add a group")
+    adds(page, "climbers", "Mountain climber", group=4)
+    chooses(page, 'section[aria-label="Group 4"] select', "interval")
     page.until(lambda: "min (" in page.find('aside[aria-label="So far"]').text)
     assert "chest" in page.find('aside[aria-label="So far"]').text
     page.click("Keep the session")
@@ -120,7 +126,8 @@ def test_chains_and_a_lead_swap_are_built_and_run_to_their_end(
     phone.all_sent()
     kinds = [one["kind"] for one in office.sets()]
     assert kinds[:4] == ["work", "part", "work", "drop"]
-    assert kinds[4:] == ["work"] * 3
+    assert kinds[4:] == ["turn", "turn"] + ["work"] * 3
+    assert "one of each in turn with close push-up" in told
     assert {one["side"] for one in office.sets()} == {""}
 
 

@@ -6,6 +6,7 @@ from pathlib import Path
 
 from selenium.webdriver.common.action_chains import ActionChains
 from selenium.webdriver.common.by import By
+from selenium.webdriver.common.keys import Keys
 
 from tests.browser.page import Page
 
@@ -250,11 +251,28 @@ def test_a_movement_made_by_dragging_joints_becomes_a_rung(signed_in: Page) -> N
     degrees = float(page.find('[aria-label="hip, start"]').get_attribute("value"))
     assert 20 <= degrees <= 70  # from a tuck towards straight
     page.fill("Name", "Ilse's lever")
+    types_over(page, '[aria-label="lats, %"]', "40")
+    page.sees("make it 100")
+    types_over(page, '[aria-label="abs, %"]', "25")
+    page.sees("100 % in all")
+    page.driver.find_element(By.XPATH, '//label[normalize-space()="straps"]').click()
     page.click("Keep the movement")
     page.until(lambda: page.find('[role="dialog"] section h3').text == "Ilse's lever")
+    page.sees("lats 40 %", "abs 25 %", "Needs bar or rings or straps")
+    types_over(page, '[aria-label="A tag of your own"]', "levers")
+    page.click("Tag it")
+    page.until(lambda: page.find('[aria-label="Take the tag levers away"]'))
+    page.select("Your tag", "levers")
+    page.sees("1 of ")
     page.click("Add above")
     rungs(page, "Incline push-up, counter", "Ilse's lever")
     page.press("/")
     page.select("Family", "any")
     page.fill("Name", "ilses lever")
     page.until(lambda: page.find('[role="dialog"] section h3').text == "Ilse's lever")
+
+
+def types_over(page: Page, css: str, typed: str) -> None:
+    box = page.find(css)
+    box.send_keys(Keys.CONTROL, "a")
+    box.send_keys(typed)

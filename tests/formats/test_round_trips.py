@@ -18,6 +18,7 @@ from invelo.domain.ladder.step_policy import USUAL_POLICY
 from invelo.domain.ladder.workshop import LadderGraph
 from invelo.domain.plan.prescription import Level, Purpose
 from invelo.domain.training.log import OneSide, SetKind
+from invelo.formats.json_file import as_text
 from invelo.formats.ladder import document as ladder_json
 from invelo.formats.ladder import shapes
 from invelo.formats.training import log_csv, tests_csv
@@ -133,7 +134,7 @@ def test_every_ready_ladder_goes_out_and_comes_in_the_same(
     drawing = drawn(ready, AVERAGE, purpose, level)
     told = ladder_json.write(drawing, ready.goal, purpose, level, USUAL_POLICY)
     jsonschema_rs.validator_for(shapes.schema()).validate(told)
-    read = ladder_json.read(ladder_json.as_text(told), AVERAGE)
+    read = ladder_json.read(as_text(told), AVERAGE)
     assert read.faults == ()
     assert read.drawing is not None
     assert read.file is not None
@@ -152,7 +153,7 @@ def test_a_ladder_cut_anywhere_is_refused_with_its_place(ready: ReadyLadder) -> 
         "beginner",
         USUAL_POLICY,
     )
-    text = ladder_json.as_text(told)
+    text = as_text(told)
     for cut in range(0, len(text) - 2, max(1, len(text) // 12)):
         read = ladder_json.read(text[:cut])
         assert read.drawing is None

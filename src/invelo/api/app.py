@@ -24,7 +24,7 @@ from invelo.api.athlete import (
     spared,
 )
 from invelo.api.bench import routes as bench
-from invelo.api.catalogue import own
+from invelo.api.catalogue import made, own
 from invelo.api.catalogue import routes as catalogue
 from invelo.api.common import health, problems, site
 from invelo.api.common.context import Clock, LinkEndedError, NobodyError, system_clock
@@ -119,6 +119,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
         placements,
         catalogue,
         own,
+        made,
         ladder,
         workshop,
         ladder_files,

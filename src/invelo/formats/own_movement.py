@@ -1,12 +1,16 @@
 """A movement of a coach's own as it travels: in requests and in ladder files."""
 
+import json
+from collections.abc import Callable, Iterable
 from typing import Literal
+from uuid import NAMESPACE_URL, uuid5
 
 from pydantic import Field
 
-from invelo.domain.catalogue.movement import Fault, Muscle, StressedJoint
-from invelo.domain.catalogue.own import OwnMovement
+from invelo.domain.catalogue.movement import Fault, Movement, Muscle, StressedJoint
+from invelo.domain.catalogue.own import PREFIX, OwnMovement, learn, said_of
 from invelo.domain.equipment.kit import Kind
+from invelo.domain.errors import InputError
 from invelo.domain.plan.prescription import Counted
 from invelo.domain.strict import StrictModel
 
@@ -68,3 +72,49 @@ class OwnMovementOf(StrictModel):
             kit=None if own.kit is None else list(own.kit),
             stress=own.stress,
         )
+
+
+class FileMovement(OwnMovementOf):
+    """A movement of the coach's own in a file."""
+
+    id: str = Field(description="Its name in this file, as others give it.", examples=["own:m1"])
+
+    @classmethod
+    def keyed(cls, key: str, own: OwnMovement) -> "FileMovement":
+        """As it stands in a file."""
+        return cls(id=key, **OwnMovementOf.of(own).model_dump())
+
+
+def keyed(movements: Iterable[Movement]) -> dict[str, tuple[str, OwnMovement]]:
+    """Those of movements that are a coach's own, by their id: the name each has in a file, and what
+    the coach said of it."""
+    return {
+        movement.id: (f"{PREFIX}m{number}", said)
+        for number, movement in enumerate(dict.fromkeys(movements), start=1)
+        if (said := said_of(movement)) is not None
+    }
+
+
+def brought(
+    movements: Iterable[FileMovement], owner: str, note: Callable[[str, InputError], None]
+) -> dict[str, tuple[str, OwnMovement]]:
+    """Movements that a file brings, made known, by the name each has there: their id here, the
+    same ones having the same for one owner, and what is said of them.
+
+    Args:
+        movements: of the file.
+        owner: whose they become.
+        note: takes what is wrong, and where.
+    """
+    found: dict[str, tuple[str, OwnMovement]] = {}
+    for i, told in enumerate(movements):
+        said = json.dumps(told.model_dump(mode="json", exclude={"id"}), sort_keys=True)
+        own_id = f"{PREFIX}{uuid5(NAMESPACE_URL, f'invelo:own:{owner}:{said}')}"
+        own = told.core()
+        try:
+            learn(own_id, own)
+        except InputError as error:
+            note(f"movements[{i}]", error)
+            continue
+        found[told.id] = own_id, own
+    return found

@@ -2,6 +2,9 @@
 and the movement each means."""
 
 EVERYDAY = """
+close press up: close-push-up | narrow press ups: close-push-up | wide press-ups: wide-push-up
+archer press ups: archer-push-up | ring press ups: ring-push-up
+decline press ups: feet-raised-push-up
 press up: push-up | press-ups: push-up | pushups: push-up | push ups: push-up | Push-Up: push-up
 full pushup: push-up | knee pushups: knee-push-up | kneeling press-up: knee-push-up
 wall pushup: wall-push-up | wall press ups: wall-push-up | pushup on the knees: knee-push-up

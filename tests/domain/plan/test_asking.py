@@ -7,11 +7,13 @@ import pytest
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.errors import InputError
 from invelo.domain.plan.day.adapt import Today, adapt
+from invelo.domain.plan.session.blocks import in_pieces
 from invelo.domain.plan.session.builder import session_of, template_of
 from invelo.domain.plan.session.exactly import Exactly, Following
 from invelo.domain.plan.session.level import harder_than, levelled
 from invelo.domain.plan.session.template import SessionTemplate, ShapeBlock, Slot
 from invelo.domain.plan.session.timeline import length, timeline
+from invelo.domain.plan.session.totals import hard_sets
 from invelo.domain.plan.session.words import sets_words
 from invelo.domain.plan.session.work import Format, Instead, Item, Session
 from invelo.domain.strength.tempo import Tempo
@@ -236,3 +238,49 @@ def test_a_session_that_is_stored_is_read_as_it_was() -> None:
     two = slot("push-up", asked=Exactly(range="half, then full"), followed_by=(FULL_THEN_HELD,))
     session = made(one, two, format="pair")
     assert stored.read(stored.document_of(session)) == session
+
+
+# ---- two movements in turn -----------------------------------------------------------------------
+
+TURNS = Exactly(low=10, high=10, in_turn="close-push-up")
+"""Ten reps, wide and close in turn (common practice)."""
+
+
+def test_two_movements_in_turn_are_one_set_that_works_both() -> None:
+    session = made(slot("wide-push-up", sets=3, asked=TURNS))
+    item = only(session)
+    assert {one.kind for one in item.sets} == {"turn"}
+    assert "in turn with close push-up" in sets_words(item)[0].lower()
+    sets = hard_sets(session.items)
+    alone = [hard_sets(made(slot(one, sets=3)).items) for one in ("wide-push-up", TURNS.in_turn)]
+    for region, count in sets.items():
+        assert count == pytest.approx(sum(one.get(region, 0.0) for one in alone) / 2)
+    there = stored.read(stored.document_of(session))
+    assert only(there).sets == item.sets
+
+
+@pytest.mark.parametrize(
+    ("first", "other", "said"),
+    [
+        ("push-up", "push-up", "is what is done"),
+        ("push-up", "plank", "not counted in reps"),
+        ("push-up", "split-squat", "of both sides"),
+    ],
+)
+def test_what_cannot_take_turns_is_refused(first: str, other: str, said: str) -> None:
+    with pytest.raises(InputError, match=said):
+        made(slot(first, asked=Exactly(in_turn=other)))
+
+
+def test_a_session_of_turns_is_kept_as_it_stood() -> None:
+    session = made(slot("wide-push-up", sets=3, asked=TURNS))
+    (block,) = template_of("y", "y", session, WHO).blocks
+    assert block.slots[0].asked.in_turn == TURNS.in_turn
+    assert block.slots[0].sets == 3
+
+
+def test_pieces_of_one_hold_share_a_number() -> None:
+    item = only(made(slot("plank", sets=2, asked=Exactly(low=40, high=40))))
+    broken = in_pieces(item, 40).items[0]
+    assert broken.numbers == (1, 1, 1, 1, 5, 5, 5, 5)
+    assert item.numbers == (1, 2)

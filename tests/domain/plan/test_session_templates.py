@@ -318,3 +318,17 @@ def test_rests_that_were_set_are_the_rests_that_are_kept() -> None:
         minutes_of(ShapeBlock("pair", pair, between=b, round_rest=b), warm=False) for b in (40, 60)
     )
     assert long - short == pytest.approx(5 * 20 / 60, abs=0.01)  # the last is rested for nothing
+
+
+@pytest.mark.parametrize("rest", [40, 60])
+def test_a_class_of_push_up_pairs_takes_twenty_eight_to_thirty_minutes(rest: int) -> None:
+    """Three rounds of push-ups with towel pulls, two pairs of them, and chair dips with hollow
+    walk-outs, 40 to 60 s between."""
+    push, pull, dip = {"low": 10, "high": 12}, {"low": 25, "high": 30}, {"low": 6, "high": 8}
+    pairs = (
+        (exactly("push-up", **push), exactly("isometric-towel-row", **pull)),
+        (exactly("wide-push-up", **push), exactly("isometric-towel-row", **pull)),
+        (exactly("bench-dip", **push), exactly("hollow-walk-out", **dip)),
+    )
+    blocks = (ShapeBlock("pair", pair, between=rest, round_rest=rest) for pair in pairs)
+    assert 0.9 * 28 <= minutes_of(*blocks) <= 1.1 * 30

@@ -46,6 +46,17 @@ def test_an_easy_set_is_no_hard_set_but_its_joints_bear_it() -> None:
     assert easy.joints == week(done()).joints
 
 
+@pytest.mark.parametrize("kind", ["drop", "part", "cluster"])
+def test_what_goes_on_from_a_set_is_no_set_of_its_own(kind: str) -> None:
+    both = week(done(sets=3), done(sets=3, kind=kind))
+    assert both.regions == week(done(sets=3)).regions
+
+
+def test_two_movements_in_turn_are_half_a_set_each() -> None:
+    both = week(done(sets=3, kind="turn"), done("close-push-up", sets=3, kind="turn"))
+    assert both.regions["chest"] == 3.0
+
+
 def test_torque_times_seconds_of_a_hold_is_the_torque_for_as_long() -> None:
     """By hand: what ten seconds ask is ten times what one second asks."""
     one = week(done("front-lever", sets=1, amount=1.0)).joints

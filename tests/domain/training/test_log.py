@@ -10,7 +10,15 @@ from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.errors import InputError
 from invelo.domain.strength.capacity import evidence, pool, tells
-from invelo.domain.training.log import ABOUT, SessionRecord, SetRecord, about, told, weaker_sides
+from invelo.domain.training.log import (
+    ABOUT,
+    AskedRange,
+    SessionRecord,
+    SetRecord,
+    about,
+    told,
+    weaker_sides,
+)
 from tests.domain.people import AVERAGE
 
 DAY = date(2026, 3, 2)
@@ -127,6 +135,37 @@ def test_what_is_no_ordinary_set_judges_no_gate_and_tells_no_capacity(kind: str)
 def test_a_top_single_tells_capacity_but_judges_no_gate() -> None:
     assert tells(set_of(1, 9, kind="single"))
     assert SessionRecord(DAY, (set_of(1, 9, kind="single"),)).on("a") == ()
+
+
+def test_a_broken_hold_is_judged_by_its_sum() -> None:
+    """A 40 s hold may be broken into pieces of 5–10 s (common practice)."""
+    pieces = [
+        set_of(seconds, rpe, kind="piece", unit="s", number=number)
+        for number, seconds, rpe in [(1, 10, 6), (1, 10, 7), (1, 8, 9), (4, 10, 6), (4, 9, 8)]
+    ]
+    whole = SessionRecord(DAY, tuple(pieces)).on("a")
+    assert [(one.amount, one.rpe) for one in whole] == [(28, 9), (19, 8)]
+    assert not any(tells(one) for one in pieces)  # none says how long it holds unbroken
+
+
+def test_pieces_of_each_side_add_up_and_the_weaker_side_leads() -> None:
+    pieces = [
+        set_of(seconds, kind="piece", unit="s", number=1, side=side)
+        for side, seconds in [("left", 10), ("left", 6), ("right", 10), ("right", 10)]
+    ]
+    (whole,) = SessionRecord(DAY, tuple(pieces)).on("a")
+    assert (whole.amount, whole.side) == (16, "")
+
+
+def test_what_was_asked_of_a_broken_hold_adds_up_and_one_from_memory_keeps_its_range() -> None:
+    asked = AskedRange(10, 10)
+    first, second = (
+        set_of(10, kind="piece", unit="s", number=1, asked=asked, about=about)
+        for about in [None, (8.0, 12.0)]
+    )
+    (whole,) = SessionRecord(DAY, (first, second)).on("a")
+    assert whole.asked == AskedRange(20, 20)
+    assert whole.about == (18.0, 22.0)
 
 
 # ---- sides -----------------------------------------------------------------------------------

@@ -115,6 +115,7 @@ export const VOCABULARY = {
     "calves",
     "shins"
   ],
+  "primeFrom": 20,
   "kitKinds": [
     [
       "surface",

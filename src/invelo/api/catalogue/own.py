@@ -43,6 +43,8 @@ class OwnMovementSeen(ResponseModel):
     demand: Explained | None
     measure_words: str
     stress: dict[str, int]
+    regions: dict[str, int] = Field(description="% of the work, the most first.")
+    kit: list[str] = Field(description="Any one of these is needed.")
     held: bool
 
 
@@ -93,6 +95,8 @@ def _seen(movement: Movement, base: Movement, wrong: str) -> OwnMovementSeen:
         demand=None if movement.rpe_only else Explained.model_validate(read.demand),
         measure_words=read.measure,
         stress=dict(movement.stress),
+        regions={region: movement.share_of(region) for region in movement.muscles},
+        kit=list(movement.kit),
         held=posture.counted == "hold",
     )
 

@@ -13,6 +13,7 @@ MEDIA: dict[str, str] = {
     "md": "text/markdown; charset=utf-8",
     "ics": "text/calendar; charset=utf-8",
     "csv": "text/csv; charset=utf-8",
+    "json": "application/json",
 }
 
 

@@ -11,7 +11,7 @@ from typing import Any, get_args
 from invelo.domain.athlete import screen
 from invelo.domain.athlete.strain import MEASURES
 from invelo.domain.biomechanics.setup import PLACES
-from invelo.domain.catalogue.movement import MUSCLES, StressedJoint
+from invelo.domain.catalogue.movement import LEAST_PRIME, MUSCLES, StressedJoint
 from invelo.domain.equipment import kit
 from invelo.domain.plan.plan_overrides import ALONE, TOGETHER
 from invelo.domain.plan.prescription import Level, Purpose
@@ -39,6 +39,7 @@ def vocabulary() -> dict[str, Any]:
         "joints": get_args(StressedJoint),
         "jointWords": [[joint, list(words)] for joint, words in JOINT_WORDS.items()],
         "regions": MUSCLES,
+        "primeFrom": LEAST_PRIME,
         "kitKinds": _pairs(kit.KIND_WORDS),
         "kitThatBears": sorted(kit.BEARS),
         "kitThatFills": sorted(kit.FILLS),

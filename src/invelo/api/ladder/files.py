@@ -15,10 +15,10 @@ from invelo.db import access
 from invelo.db.codec import LEVEL, PURPOSE, body_of
 from invelo.db.queries import athlete_rows
 from invelo.domain.errors import InputError
+from invelo.formats.json_file import FileFault, as_text
 from invelo.formats.ladder import document as ladder_document
 from invelo.formats.ladder import shapes as ladder_shapes
 from invelo.formats.ladder.markdown import markdown
-from invelo.formats.ladder.shapes import FileFault
 from invelo.formats.ladder.svg import svg
 from invelo.services.catalogue import own_movements
 from invelo.services.ladder import ladder, workshop
@@ -70,7 +70,7 @@ def get_file(
             LEVEL.validate_python(row.level),
             seen.measured.policy,
         )
-        content = ladder_document.as_text(told)
+        content = as_text(told)
     elif kind == "md":
         content = markdown(row.goal, whose, seen.drawing, seen.measured)
     else:

@@ -71,6 +71,7 @@ class SessionSheet(ResponseModel):
     needed: list[str] = Field(description="What to fetch first: things with their size, loads.")
     cautions: list[str]
     regions: list[RegionSets]
+    tags: dict[str, float] = Field(description="Hard sets by the coach's own tags.")
     joints: dict[str, EstimateOut] = Field(description="Torque × seconds by joint.")
     left_s: float
     right_s: float
@@ -169,7 +170,7 @@ def departures_of(session: Session, trainee: Trainee) -> list[DepartureOut]:
 
 def sheet_of(session: Session, trainee: Trainee) -> SessionSheet:
     """A session in full."""
-    sums = totals(trainee.body, session.items)
+    sums = totals(trainee.body, session.items, trainee.tags)
     return SessionSheet.of(
         sums,
         name=session.name,

@@ -7,7 +7,13 @@ from pydantic import Field, field_validator
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.plan.prescription import Purpose
 from invelo.domain.plan.session import template
-from invelo.domain.plan.session.exactly import MOST_FOLLOWING, Exactly, Following, RepRange
+from invelo.domain.plan.session.exactly import (
+    MOST_FOLLOWING,
+    Exactly,
+    Following,
+    RepRange,
+    require_turns,
+)
 from invelo.domain.plan.session.work import Format, Instead, Reason, SideRule
 from invelo.domain.strict import StrictModel
 
@@ -43,6 +49,13 @@ class ExactlyOf(StrictModel):
         examples=[{"hand_height": 0.45}],
     )
 
+    in_turn: str = Field(
+        "",
+        max_length=80,
+        description="Another movement, done in turn with it, one rep of each.",
+        examples=["close-push-up"],
+    )
+
     @field_validator("values", mode="before")
     @classmethod
     def _named(cls, values: object) -> object:
@@ -52,7 +65,8 @@ class ExactlyOf(StrictModel):
     def core(self) -> Exactly:
         """As the domain reads it."""
         values = tuple(sorted(self.values.items()))
-        return Exactly(**{**self.model_dump(), "values": values})
+        in_turn = catalogue().find_movement(self.in_turn).id if self.in_turn else ""
+        return Exactly(**{**self.model_dump(), "values": values, "in_turn": in_turn})
 
 
 class FollowingOf(StrictModel):
@@ -105,13 +119,15 @@ class SlotOf(StrictModel):
         """As the domain reads it.
 
         Raises:
-            InputError: for a value that a movement's form does not have.
+            InputError: for a value that a movement's form does not have, or turns it cannot take.
         """
         movements = [catalogue().find_movement(one) for one in self.movements]
         asked, *each = (one.core() for one in (self.asked, *self.each))
         for movement in movements if self.exact else ():
             for one in (asked, *each):
                 movement.posture.values(dict(one.values))
+                if one.in_turn:
+                    require_turns(movement, catalogue().find_movement(one.in_turn))
         return template.Slot(
             self.family,
             tuple(movement.id for movement in movements),

@@ -30,6 +30,7 @@ from invelo.db.queries import plan_rows, training_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.equipment.kit import lapsing
 from invelo.domain.plan.session.timeline import length
+from invelo.domain.plan.session.totals import tagged_sets
 from invelo.domain.plan.session.words import sets_words
 from invelo.domain.plan.week.advice import layoff_notice
 from invelo.domain.plan.week.availability import week_start_of
@@ -38,6 +39,7 @@ from invelo.domain.plan.week.score import days_of, days_of_region, minutes_on, s
 from invelo.domain.plan.week.shortfall import shortfalls
 from invelo.formats.plan.document import breach_out, term_out
 from invelo.services.athlete import person
+from invelo.services.catalogue import tags
 from invelo.services.equipment import kit
 from invelo.services.plan import look_back, sessions, week
 
@@ -173,6 +175,9 @@ def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) 
             )
             for region in problem.regions
         ],
+        tags=tagged_sets(
+            [seen.laid.items[key] for key, _ in plan], tags.of_athlete(db, athlete.id)
+        ),
         push=sum(problem.task(key).push for key, _ in plan) / 2,
         pull=sum(problem.task(key).pull for key, _ in plan) / 2,
         points=scored.points,

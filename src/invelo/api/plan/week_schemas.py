@@ -293,6 +293,7 @@ class WeekSheet(ResponseModel):
     pins: list[PinRequest]
     lost: Losses
     regions: list[RegionTotal]
+    tags: dict[str, float] = Field(description="Hard sets by the coach's own tags.")
     push: float
     pull: float
     points: int

@@ -110,10 +110,11 @@ class Load(ResponseModel):
 
 
 class RegionWeek(ResponseModel):
-    """Hard sets of a week by region, torque × seconds by joint, N·m·s."""
+    """Hard sets of a week by region and by own tag, torque × seconds by joint, N·m·s."""
 
     week_start: date
     regions: dict[str, float]
+    tags: dict[str, float]
     joints: dict[str, EstimateOut]
 
 

@@ -16,7 +16,7 @@ from invelo.domain.ladder.rung import rises
 from invelo.domain.plan.prescription import Counted, Unit
 from invelo.domain.plan.session.needed import needed
 from invelo.domain.plan.session.timeline import length
-from invelo.domain.plan.session.words import block_words, range_words
+from invelo.domain.plan.session.words import block_words, in_turn_words, range_words
 from invelo.domain.plan.session.work import Item, WorkSet
 from invelo.domain.training.log import OneSide, SetKind
 from invelo.domain.training.run import Choice, Path, PhaseName, RunItem, Way, path, phases
@@ -68,7 +68,11 @@ class RunSet(ResponseModel):
     open_end: bool = Field(description="Whether it goes on to its end, whatever the top.")
     sides: int = Field(description="Turns it takes: once for each side, or once.")
     counted: Counted | None = Field(None, description="As the movement is, if left out.")
-    note: str = Field("", description="Of the range, in words.")
+    number: int = Field(description="As it is logged; pieces of one broken hold share theirs.")
+    in_turn: str = Field(
+        "", description="A movement done in turn with it, rep by rep, as the log is to tell it."
+    )
+    note: str = Field("", description="Of the range and of turns, in words.")
     cues: list[str] = Field(
         default_factory=list, description="Its own, where it is another movement than its item."
     )
@@ -232,14 +236,17 @@ def ladder_key(item: str) -> str:
     return item.removeprefix("warm-up:").split("/")[0]
 
 
-def run_set(work_set: WorkSet, item: Item, paths: Paths) -> RunSet:
+def run_set(work_set: WorkSet, number: int, item: Item, paths: Paths) -> RunSet:
     """A set to be done."""
-    other = work_set.movement is not item.movement
+    other = work_set.movement is not item.movement or work_set.in_turn is not None
+    note = f"{range_words(work_set)}{in_turn_words(work_set)}".removeprefix(", ")
     return RunSet.of(
         work_set,
+        number=number,
+        in_turn=work_set.in_turn.id if work_set.in_turn else "",
         what=paths.doing(work_set.name, item.key, work_set.movement, work_set.modifiers),
-        cues=list(work_set.movement.cues) if other else [],
-        note=range_words(work_set).removeprefix(", ") if work_set.unit == "reps" else "",
+        cues=[cue for movement, _, _ in work_set.parts for cue in movement.cues] if other else [],
+        note=note if work_set.unit == "reps" else "",
     )
 
 
@@ -270,7 +277,7 @@ def run_item(
         rig=item.rig.words,
         last=last,
         first_side=first,
-        sets=[run_set(each, item, paths) for each in item.sets],
+        sets=[run_set(*each, item, paths) for each in zip(item.sets, item.numbers, strict=True)],
         choices=[run_choice(each, item.key, paths) for each in run_item.choices],
     )
 

@@ -2,9 +2,10 @@
 
 from uuid import UUID
 
+from sqlalchemy import delete
 from sqlmodel import Session, col, select
 
-from invelo.db.tables.catalogue import OwnMovementRow
+from invelo.db.tables.catalogue import MovementTagRow, OwnMovementRow
 
 
 def own_movements(db: Session, account_id: UUID) -> list[OwnMovementRow]:
@@ -15,3 +16,19 @@ def own_movements(db: Session, account_id: UUID) -> list[OwnMovementRow]:
         .order_by(OwnMovementRow.name)
     )
     return list(db.exec(statement))
+
+
+def tags(db: Session, account_id: UUID) -> list[MovementTagRow]:
+    """A coach's own tags, by movement."""
+    statement = select(MovementTagRow).where(MovementTagRow.account_id == account_id)
+    return list(db.exec(statement.order_by(MovementTagRow.movement, MovementTagRow.tag)))
+
+
+def drop_tags(db: Session, account_id: UUID, movement: str) -> None:
+    """Take all tags off a movement."""
+    db.exec(
+        delete(MovementTagRow).where(
+            col(MovementTagRow.account_id) == account_id, col(MovementTagRow.movement) == movement
+        )
+    )
+    db.flush()

@@ -5,7 +5,7 @@ from datetime import date, datetime
 from typing import Any
 from uuid import UUID
 
-from sqlalchemy import cast, func
+from sqlalchemy import case, cast, distinct, func, tuple_
 from sqlalchemy import select as columns_of
 from sqlalchemy.dialects.postgresql import JSONB
 from sqlalchemy.orm import aliased
@@ -161,13 +161,20 @@ def session_sums(
 
 
 def set_sums_by_week(db: Session, athlete_id: UUID, since: date) -> Sequence[Any]:
-    """Week, movement, changes, kind, side, sets, sum and best of like sets since a day."""
+    """Week, movement, changes, kind, side, sets, sum and best of like sets since a day; pieces of
+    one broken hold are one set."""
     week_start = cast(func.date_trunc("week", TrainingSessionRow.local_date), Date)
     changes = cast(LoggedSetRow.changes, JSONB)
+    whole = tuple_(LoggedSetRow.session_id, LoggedSetRow.item, LoggedSetRow.number)
     alike = (week_start, LoggedSetRow.movement, changes, LoggedSetRow.kind, LoggedSetRow.side)
     statement = (
         select(  # type: ignore[call-overload]
-            *alike, func.count(), func.sum(LoggedSetRow.amount), func.max(LoggedSetRow.amount)
+            *alike,
+            case(
+                (col(LoggedSetRow.kind) == "piece", func.count(distinct(whole))), else_=func.count()
+            ),
+            func.sum(LoggedSetRow.amount),
+            func.max(LoggedSetRow.amount),
         )
         .join(TrainingSessionRow, col(TrainingSessionRow.id) == LoggedSetRow.session_id)
         .where(*_standing_since(athlete_id, since))

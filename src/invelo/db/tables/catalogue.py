@@ -21,3 +21,13 @@ class OwnMovementRow(SQLModel, table=True):
     document: dict[str, Any] = json_column()
     created_at: datetime = instant()
     put_away_at: datetime | None = instant(nullable=True)
+
+
+class MovementTagRow(SQLModel, table=True):
+    """A tag that a coach gave a movement, of the catalogue or of their own."""
+
+    __tablename__ = "movement_tag"
+
+    account_id: UUID = Field(foreign_key="account.id", ondelete="CASCADE", primary_key=True)
+    movement: str = Field(primary_key=True)
+    tag: str = Field(primary_key=True)

@@ -1,7 +1,7 @@
 """What was done, and what devices tell of it."""
 
 from datetime import datetime
-from typing import Any
+from typing import Any, get_args
 from uuid import UUID, uuid4
 
 from sqlalchemy import (
@@ -18,6 +18,7 @@ from sqlalchemy.dialects.postgresql import JSONB
 from sqlmodel import Field, SQLModel
 
 from invelo.db.columns import Dated, SetUpColumns, instant, json_column, one_of, within
+from invelo.domain.training.log import SetKind
 
 
 class TrainingSessionRow(Dated, table=True):
@@ -77,7 +78,7 @@ class LoggedSetRow(Dated, SetUpColumns, table=True):
         within("rpe", 1, 10),
         within("pain", 0, 10),
         within("partial", 0, 200),
-        one_of("kind", "work", "easy", "drop", "piece", "single", "cluster", "part", "attempt"),
+        one_of("kind", *get_args(SetKind)),
         one_of("side", "", "left", "right"),
         CheckConstraint("least <= amount AND amount <= most", "about"),
     )

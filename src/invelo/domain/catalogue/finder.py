@@ -25,8 +25,13 @@ def plain(name: str) -> str:
     return "".join(_words(name))
 
 
+PRESS_UP = re.compile(r"\bpress[\s-]?up")
+"""What a push-up of any kind is called in Britain (common practice)."""
+
+
 def _words(name: str) -> list[str]:
-    return [_singular(word) for word in re.findall(r"[\w%°+]+", name.casefold())]
+    american = PRESS_UP.sub("push-up", name.casefold())
+    return [_singular(word) for word in re.findall(r"[\w%°+]+", american)]
 
 
 def _singular(word: str) -> str:

@@ -6,9 +6,10 @@ from datetime import date
 
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.catalogue.movement import Modifiers, Movement, Muscle
+from invelo.domain.catalogue.tags import NO_TAGS, Tags
 from invelo.domain.estimate import Derivation, Estimate
 from invelo.domain.plan.session.totals import set_of, torques
-from invelo.domain.training.log import OneSide, SetKind
+from invelo.domain.training.log import GOES_ON, OneSide, SetKind
 
 HOW = Derivation(
     "Joint torque where the demand is told × seconds at work, added up over the logged sets: an "
@@ -26,7 +27,7 @@ class Group:
         week_start: of the week.
         movement, modifiers: what was done.
         kind, side: how.
-        sets: number of them.
+        sets: number of them; pieces of one broken hold are one.
         amount: reps, seconds or centimetres in all.
         best: the greatest of them.
     """
@@ -55,23 +56,36 @@ class WeekTally:
     Attributes:
         week_start: its first day.
         regions: hard sets by region.
+        tags: the same by the coach's own tags.
         joints: torque × seconds by joint, N·m·s.
         left, right: best of each side, by movement, where the sides were done apart.
     """
 
     week_start: date
     regions: dict[Muscle, float] = field(default_factory=dict)
+    tags: dict[str, float] = field(default_factory=dict)
     joints: dict[str, Estimate] = field(default_factory=dict)
     left: dict[str, float] = field(default_factory=dict)
     right: dict[str, float] = field(default_factory=dict)
 
 
-def tally(groups: Iterable[Group], body_on: Callable[[date], Body]) -> tuple[WeekTally, ...]:
+def counts_as(kind: SetKind, side: OneSide) -> float:
+    """How much of a hard set one that was logged is. Both sides of one are logged as two, as are
+    two movements in turn; what is easy or goes on from a set is none."""
+    if kind == "easy" or kind in GOES_ON:
+        return 0.0
+    return (0.5 if side else 1.0) * (0.5 if kind == "turn" else 1.0)
+
+
+def tally(
+    groups: Iterable[Group], body_on: Callable[[date], Body], tags: Tags = NO_TAGS
+) -> tuple[WeekTally, ...]:
     """Sum by week, oldest first.
 
     Args:
         groups: of logged sets.
         body_on: the body on a day, as it was measured by then.
+        tags: of the coach's own.
 
     Source: as `invelo.domain.plan.session.totals`: what a set counts by region.
     """
@@ -80,11 +94,11 @@ def tally(groups: Iterable[Group], body_on: Callable[[date], Body]) -> tuple[Wee
     for group in groups:
         week = found.setdefault(group.week_start, WeekTally(group.week_start))
         _sides(week, group)
-        share = 0.5 if group.side else 1.0  # a set of both sides is logged as two
-        if group.kind != "easy":
-            for region, count in set_of(group.movement).items():
-                more = count * share * group.sets
-                week.regions[region] = week.regions.get(region, 0.0) + more
+        sets = counts_as(group.kind, group.side) * group.sets
+        for region, count in set_of(group.movement).items() if sets else ():
+            week.regions[region] = week.regions.get(region, 0.0) + count * sets
+        for tag in tags.get(group.movement.id, ()) if sets else ():
+            week.tags[tag] = week.tags.get(tag, 0.0) + sets
         told = torques(body_on(group.week_start), group.movement, group.modifiers)
         for joint, torque in told.items():
             mine = sums.setdefault(group.week_start, {}).setdefault(

@@ -21,7 +21,11 @@ MOST_PARTIAL = 200
 ABOUT = 0.1
 """Share by which a count told as "about" may be off, at least one rep or second (ours)."""
 
-SetKind = Literal["work", "easy", "drop", "piece", "single", "cluster", "part", "attempt"]
+SetKind = Literal["work", "easy", "drop", "piece", "single", "cluster", "part", "attempt", "turn"]
+
+GOES_ON: frozenset[SetKind] = frozenset({"drop", "cluster", "part"})
+"""Kinds that go on from a set: they count as no set of their own."""
+
 OneSide = Literal["", "left", "right"]
 
 
@@ -102,9 +106,10 @@ class SetRecord:
         pain_place: where, '' for none.
         unit: of the amount.
         kind: an ordinary set, or one that is easy, dropped to, a piece, a single, a cluster, a part
-            that follows a set without a rest, or an attempt, which nobody fails.
+            that follows a set without a rest, an attempt, which nobody fails, or one of two
+            movements that were done in turn, rep by rep.
         side: the one side it was done on, '' for both.
-        number: of the set in its item; sides of one set share it.
+        number: of the set in its item; sides of one set share it, as pieces of one hold do.
         about: the least and the most it may have been, where it is told from memory.
         partial: reps that fell short of depth, beside the full ones.
         asked: what it was to be, None where that was not kept.
@@ -169,8 +174,10 @@ class SessionRecord:
     derived: Derived = ""
 
     def on(self, rung: str) -> tuple[SetRecord, ...]:
-        """The ordinary sets done on one rung; of a set done a side at a time, the weaker side."""
-        return weaker_sides(s for s in self.sets if s.rung == rung and s.kind == "work")
+        """The ordinary sets done on one rung; of a set done a side at a time, the weaker side; of
+        a hold broken into pieces, their sum."""
+        there = whole_holds(s for s in self.sets if s.rung == rung)
+        return weaker_sides(s for s in there if s.kind == "work")
 
     def pain_by_place(self) -> dict[str, int]:
         """Worst pain of the session at each place where there was any."""
@@ -180,6 +187,45 @@ class SessionRecord:
                 place = done.pain_place or "unnamed place"
                 worst[place] = max(done.pain, worst.get(place, 0))
         return worst
+
+
+def whole_holds(sets: Iterable[SetRecord]) -> tuple[SetRecord, ...]:
+    """Sets with the pieces of each broken hold made one: their seconds and what was asked added up,
+    the greatest effort and pain, clean if all were. A piece alone is no whole hold."""
+    records: list[SetRecord] = []
+    first: dict[tuple[int, OneSide], int] = {}
+    for record in sets:
+        at = len(records)
+        if record.kind == "piece" and record.number:
+            at = first.setdefault((record.number, record.side), at)
+        if at == len(records):
+            records.append(record)
+            continue
+        whole = records[at]
+        records[at] = replace(
+            whole,
+            kind="work",
+            amount=whole.amount + record.amount,
+            about=_summed(whole, record),
+            asked=_asked_in_all(whole.asked, record.asked),
+            rpe=max(whole.rpe, record.rpe),
+            pain=max(whole.pain, record.pain),
+            form_ok=whole.form_ok and record.form_ok,
+        )
+    return tuple(records)
+
+
+def _summed(one: SetRecord, other: SetRecord) -> tuple[float, float] | None:
+    if one.about is None and other.about is None:
+        return None
+    (low, high), (less, more) = (each.about or (each.amount, each.amount) for each in (one, other))
+    return low + less, high + more
+
+
+def _asked_in_all(one: AskedRange | None, other: AskedRange | None) -> AskedRange | None:
+    if one is None or other is None:
+        return None
+    return replace(one, low=one.low + other.low, high=one.high + other.high)
 
 
 def weaker_sides(sets: Iterable[SetRecord]) -> tuple[SetRecord, ...]:

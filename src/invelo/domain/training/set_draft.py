@@ -61,6 +61,12 @@ class SetDraft(AmountDone):
     item: str = Field("", max_length=120, description="Of the session, where it has one.")
     kind: SetKind = "work"
     side: OneSide = ""
+    in_turn: str | None = Field(
+        None,
+        max_length=80,
+        description="A movement done in turn with it, one rep of each; the amount is both "
+        "together's, and each is kept as a set of its own.",
+    )
     amount_text: str | None = Field(
         None,
         max_length=40,

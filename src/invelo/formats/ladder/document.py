@@ -5,13 +5,13 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from itertools import pairwise
 from typing import Any
-from uuid import NAMESPACE_URL, UUID, uuid4, uuid5
+from uuid import UUID, uuid4
 
 from pydantic import ValidationError
 
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.biomechanics.reading import reading
-from invelo.domain.catalogue.own import PREFIX, OwnMovement, learn, said_of
+from invelo.domain.catalogue.own import OwnMovement
 from invelo.domain.errors import InputError
 from invelo.domain.ladder.rung import Rung, demand
 from invelo.domain.ladder.step_policy import StepPolicy
@@ -20,18 +20,17 @@ from invelo.domain.plan.prescription import (
     Level,
     Purpose,
 )
+from invelo.formats.json_file import FileFault, fault_at, shape_faults
 from invelo.formats.ladder.shapes import (
     FORMAT,
     MOST_BYTES,
     VERSION,
-    FileFault,
-    FileMovement,
     LadderFile,
     PlainRung,
     RungOf,
     StepPolicyDocument,
 )
-from invelo.formats.own_movement import OwnMovementOf
+from invelo.formats.own_movement import FileMovement, brought, keyed
 
 
 @dataclass(frozen=True)
@@ -50,13 +49,7 @@ def write(
 ) -> dict[str, Any]:
     """A ladder as its file says it, with the movements of the coach's own that it stands on."""
     tags = {node.id: f"r{i + 1}" for i, node in enumerate(drawing.rungs)}
-    own = {
-        movement.id: (f"{PREFIX}m{number + 1}", said)
-        for number, movement in enumerate(
-            dict.fromkeys(node.rung.movement for node in drawing.rungs)
-        )
-        if (said := said_of(movement)) is not None
-    }
+    own = keyed(node.rung.movement for node in drawing.rungs)
     rungs = [
         RungOf(
             id=tags[node.id],
@@ -73,11 +66,7 @@ def write(
         level=level,
         settings=StepPolicyDocument.of(policy),
         rungs=rungs,
-        movements=[
-            FileMovement(id=tag, **OwnMovementOf.of(said).model_dump())
-            for tag, said in own.values()
-        ]
-        or None,
+        movements=[FileMovement.keyed(*told) for told in own.values()] or None,
     ).model_dump(mode="json", exclude_none=True)
 
 
@@ -133,7 +122,8 @@ def check(found: Any, body: Body | None = None, owner: str = "") -> Read:
     try:
         file = LadderFile.model_validate(found)
     except ValidationError as error:
-        return _faulty([_said(other) for other in error.errors()])
+        remedy = "Give what the schema allows; `./invelo ladder --schema` prints it."
+        return _faulty(shape_faults(error, "file", remedy))
     return _drawn(file, body, owner)
 
 
@@ -141,39 +131,18 @@ def _faulty(faults: Iterable[FileFault]) -> Read:
     return Read(None, None, tuple(faults))
 
 
-def _said(error: Any) -> FileFault:
-    return FileFault(
-        place=place_of(error["loc"]) or "file",
-        problem=f"{error['msg'].rstrip('.')}.",
-        remedy="Give what the schema allows; `./invelo ladder --schema` prints it.",
-    )
-
-
-def place_of(loc: Iterable[str | int]) -> str:
-    """Where something is in JSON: `rungs[2].prescription.low`."""
-    told = ""
-    for part in loc:
-        told += f"[{part}]" if isinstance(part, int) else f".{part}" if told else str(part)
-    return told
-
-
 def _drawn(file: LadderFile, body: Body | None, owner: str) -> Read:
     """The drawing of a file whose shape is right."""
     faults: list[FileFault] = []
 
     def note(place: str, error: InputError) -> None:
-        field = error.field.replace(" ", "_")
-        faults.append(
-            FileFault(
-                place=f"{place}.{field}".strip("."), problem=error.problem, remedy=error.remedy
-            )
-        )
+        faults.append(fault_at(place, error))
 
     try:
         file.settings.core()
     except InputError as error:
         note("settings", error)
-    own = _learnt(file, owner, note)
+    own = brought(file.movements or (), owner, note)
     ids = {tag: own_id for tag, (own_id, _) in own.items()}
     tags: dict[str, UUID] = {}
     rungs: list[Node | None] = []
@@ -193,22 +162,6 @@ def _drawn(file: LadderFile, body: Body | None, owner: str) -> Read:
         except InputError as error:
             note("rungs", error)
     return _faulty(faults)
-
-
-def _learnt(file: LadderFile, owner: str, note: Any) -> dict[str, tuple[str, OwnMovement]]:
-    """Movements that a file brings, by their tags: the same ones have the same id for one owner."""
-    found: dict[str, tuple[str, OwnMovement]] = {}
-    for i, told in enumerate(file.movements or ()):
-        said = json.dumps(told.model_dump(mode="json", exclude={"id"}), sort_keys=True)
-        own_id = f"{PREFIX}{uuid5(NAMESPACE_URL, f'invelo:own:{owner}:{said}')}"
-        own = told.core()
-        try:
-            learn(own_id, own)
-        except InputError as error:
-            note(f"movements[{i}]", error)
-            continue
-        found[told.id] = own_id, own
-    return found
 
 
 def _rung(
@@ -245,11 +198,6 @@ def _edges(file: LadderFile, tags: Mapping[str, UUID], note: Any) -> tuple[tuple
             else:
                 found.add((tags[tag], tags[rung_of.id]))
     return tuple(sorted(found))
-
-
-def as_text(told: Any) -> str:
-    """JSON as files have it."""
-    return json.dumps(told, indent=2, ensure_ascii=False) + "\n"
 
 
 def demand_words(body: Body, rung: Rung) -> str:

@@ -2,7 +2,7 @@
 
 from typing import Any, Literal
 
-from pydantic import BaseModel, Field
+from pydantic import Field
 
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Movement
@@ -19,7 +19,7 @@ from invelo.domain.plan.prescription import (
     range_prescription,
 )
 from invelo.domain.strict import StrictModel, renamed
-from invelo.formats.own_movement import OwnMovementOf
+from invelo.formats.own_movement import FileMovement
 from invelo.formats.setups import Changes
 
 FORMAT = "invelo-ladder"
@@ -187,12 +187,6 @@ class RungOf(PlainRung):
     )
 
 
-class FileMovement(OwnMovementOf):
-    """A movement of the coach's own."""
-
-    id: str = Field(description="Its tag in this file, as rungs name it.", examples=["own:m1"])
-
-
 class LadderFile(StrictModel):
     """A ladder."""
 
@@ -208,14 +202,6 @@ class LadderFile(StrictModel):
     movements: list[FileMovement] | None = Field(
         None, max_length=MOST_RUNGS, description="Of the coach's own that rungs name."
     )
-
-
-class FileFault(BaseModel):
-    """Something wrong with a file, and where."""
-
-    place: str = Field(examples=["rungs[2].values.hand_height"])
-    problem: str
-    remedy: str
 
 
 def schema() -> dict[str, Any]:

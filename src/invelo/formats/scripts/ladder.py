@@ -18,9 +18,9 @@ from invelo.domain.plan.prescription import amount_in
 from invelo.domain.strength.capacity import Evidence, evidence, groups_of, pool
 from invelo.domain.strict import StrictModel, renamed
 from invelo.domain.training.amount import AmountDone, told_as
+from invelo.formats.json_file import FileFault, fault_at, shape_faults
 from invelo.formats.ladder import document as ladder_document
 from invelo.formats.ladder.shapes import (
-    FileFault,
     LadderFile,
     PlainRung,
     StepPolicyDocument,
@@ -188,16 +188,8 @@ def answer(found: Any) -> LadderAnswer:
     try:
         request = LadderRequest.model_validate(found)
     except ValidationError as error:
-        raise FaultyError(
-            tuple(
-                FileFault(
-                    place=ladder_document.place_of(other["loc"]) or "input",
-                    problem=f"{other['msg'].rstrip('.')}.",
-                    remedy="Give what the schema printed by --schema allows.",
-                )
-                for other in error.errors()
-            )
-        ) from error
+        remedy = "Give what the schema printed by --schema allows."
+        raise FaultyError(shape_faults(error, "input", remedy)) from error
     parts = _Parts()
     body = parts.make("body", request.body.core)
     read = ladder_document.check(request.ladder, body)
@@ -240,8 +232,7 @@ class _Parts:
         try:
             return how()
         except InputError as error:
-            where = f"{place}.{error.field.replace(' ', '_')}"
-            self.faults.append(FileFault(place=where, problem=error.problem, remedy=error.remedy))
+            self.faults.append(fault_at(place, error))
             return None
 
 

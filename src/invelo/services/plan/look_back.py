@@ -1,5 +1,6 @@
 """Looking back: what was done in the weeks before, and when last."""
 
+from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 from datetime import date, timedelta
 from uuid import UUID
@@ -7,11 +8,14 @@ from uuid import UUID
 from sqlmodel import Session
 
 from invelo.db import logs
+from invelo.db.codec import ONE_SIDE, SET_KIND
 from invelo.db.queries import training_rows
+from invelo.db.tables.training import LoggedSetRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Muscle
 from invelo.domain.plan.session.totals import set_of
 from invelo.domain.plan.week.availability import week_start_of
+from invelo.domain.review.tally import counts_as
 
 
 @dataclass(frozen=True)
@@ -33,6 +37,17 @@ class LookBack:
     regions: dict[Muscle, float]
 
 
+def _each_hold_once(sets: Iterable[LoggedSetRow]) -> Iterator[LoggedSetRow]:
+    """Sets, of the pieces of a broken hold the first."""
+    seen: set[tuple[str, int, str]] = set()
+    for done in sets:
+        hold = (done.item, done.number, done.side)
+        if done.kind != "piece" or hold not in seen:
+            yield done
+        if done.kind == "piece":
+            seen.add(hold)
+
+
 def weeks(db: Session, athlete_id: UUID, week_start: date, count: int = 2) -> tuple[LookBack, ...]:
     """The weeks before one, the newest first."""
     since = week_start - timedelta(days=7 * count)
@@ -44,12 +59,12 @@ def weeks(db: Session, athlete_id: UUID, week_start: date, count: int = 2) -> tu
         there = [row for row in rows if week_start_of(row.local_date) == first]
         regions: dict[Muscle, float] = {}
         for session in there:
-            for done in sets[session.id]:
-                if done.kind == "easy":
-                    continue
+            for done in _each_hold_once(sets[session.id]):
+                share = counts_as(
+                    SET_KIND.validate_python(done.kind), ONE_SIDE.validate_python(done.side)
+                )
                 movement = catalogue().find_movement(done.movement)
-                share = 0.5 if done.side else 1.0  # a set of both sides is logged as two
-                for region, weight in set_of(movement).items():
+                for region, weight in set_of(movement).items() if share else ():
                     regions[region] = regions.get(region, 0.0) + weight * share
         sessions = tuple(
             PastSession(

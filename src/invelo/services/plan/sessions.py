@@ -186,6 +186,7 @@ def _item(item: Item) -> dict[str, Any]:
                 "side": work_set.side,
                 "open_end": work_set.open_end,
                 "turns": work_set.turns,
+                "in_turn": work_set.in_turn.id if work_set.in_turn else "",
             }
             for work_set in item.sets
         ],
@@ -227,6 +228,7 @@ def _read_item(told: dict[str, Any]) -> Item:
             one["side"],
             one.get("open_end", False),
             one.get("turns", ""),
+            catalogue().find_movement(one["in_turn"]) if one.get("in_turn") else None,
         )
         for one in told["sets"]
     )

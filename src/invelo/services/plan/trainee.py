@@ -18,6 +18,7 @@ from invelo.domain.ladder.rung import Rung, demand
 from invelo.domain.plan.session.trainee import Near, Stand, Trainee
 from invelo.domain.plan.week.venue import Stock, Venue
 from invelo.services.athlete import guard, person, readiness, states
+from invelo.services.catalogue import tags
 from invelo.services.equipment import bands, kit
 from invelo.services.ladder import case, ladder
 
@@ -48,6 +49,7 @@ def of_athlete(db: Session, athlete: AthleteRow, today: date) -> Trainee:
         dislikes=frozenset(told.dislikes),
         states=states.of_lanes(db, athlete.id, LANES, today),
         bands=bands.of_athlete(db, athlete.id),
+        tags=tags.of_athlete(db, athlete.id),
     )
 
 

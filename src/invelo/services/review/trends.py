@@ -13,6 +13,7 @@ from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.review.tally import Group, WeekTally, tally
 from invelo.services.athlete import person
+from invelo.services.catalogue import tags
 
 USUAL_DAYS = 3
 """Days a week where neither a plan nor the person says (common practice)."""
@@ -91,7 +92,7 @@ def weeks(db: Session, athlete_id: UUID, since: date) -> tuple[WeekTally, ...]:
             training_rows.set_sums_by_week(db, athlete_id, since)
         )
     )
-    return tally(groups, lambda day: body_on(bodies, day))
+    return tally(groups, lambda day: body_on(bodies, day), tags.of_athlete(db, athlete_id))
 
 
 def adherence(

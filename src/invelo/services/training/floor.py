@@ -5,9 +5,9 @@ and two may have run one session. Only what is about to begin can be refused.
 """
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
-from uuid import UUID
+from uuid import UUID, uuid5
 
 from sqlmodel import Session
 
@@ -24,6 +24,7 @@ from invelo.db.tables.training import LoggedSetRow, SkipRow, TrainingSessionRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers, Movement
 from invelo.domain.errors import InputError, require_within
+from invelo.domain.training.in_turn import apart
 from invelo.domain.training.log import SetRecord
 from invelo.domain.training.set_draft import SetDraft
 from invelo.services.athlete import guard, spared
@@ -108,6 +109,15 @@ def _may_begin(db: Session, ladder: LadderRow, moment: Moment) -> None:
     guard.allow(db, ladder.athlete_id, [(asked.movement, asked.modifiers)], moment.local_date)
 
 
+def _each(entry: SetEntry) -> tuple[SetEntry, ...]:
+    """A set as it is kept: itself, or one of each of two movements in turn."""
+    first, *others = apart(entry.draft)
+    rest = (
+        replace(entry, id=uuid5(entry.id, other.movement or ""), draft=other) for other in others
+    )
+    return replace(entry, draft=first), *rest
+
+
 def log(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetime) -> LoggedSetRow:
     """Log one set, for good. A replay of the same set changes nothing; a set that comes after its
     session was closed is taken in, and the session judged anew.
@@ -118,10 +128,13 @@ def log(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetime
             this session.
         MissingError: if the rung is on no ladder of the athlete's.
     """
-    row = _keep(db, session, _row(db, session, entry, now), db.get(LoggedSetRow, entry.id))
-    db.flush()
-    spared.tell(db, session.athlete_id, row.pain_place, row.pain, entry.moment, now)
-    return row
+    rows = []
+    for one in _each(entry):
+        row = _keep(db, session, _row(db, session, one, now), db.get(LoggedSetRow, one.id))
+        db.flush()
+        spared.tell(db, session.athlete_id, row.pain_place, row.pain, one.moment, now)
+        rows.append(row)
+    return rows[0]
 
 
 def log_all(
@@ -132,9 +145,12 @@ def log_all(
     Raises:
         InputError, ConflictError, MissingError: as `log`.
     """
-    there = training_rows.sets_by_id(db, [entry.id for entry in entries])
-    new = len({entry.id for entry in entries} - there.keys())
-    for number, entry in enumerate(entries, start=1):
+    numbered = [
+        (number, one) for number, entry in enumerate(entries, start=1) for one in _each(entry)
+    ]
+    there = training_rows.sets_by_id(db, [entry.id for _, entry in numbered])
+    new = len({entry.id for _, entry in numbered} - there.keys())
+    for number, entry in numbered:
         try:
             fresh = _row(db, session, entry, now)
         except InputError as error:

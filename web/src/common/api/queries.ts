@@ -68,6 +68,10 @@ export const queries = {
         ),
       retry: false,
     }),
+  movementTags: queryOptions({
+    queryKey: ["catalogue", "tags"],
+    queryFn: () => answer(api.GET("/api/movement-tags")),
+  }),
   ownMovementSeen: (own: Schema["OwnMovementOf"]) =>
     queryOptions({
       queryKey: ["own-movement", own],

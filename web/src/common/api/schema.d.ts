@@ -1129,6 +1129,87 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/movement-tags": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Tags
+         * @description A coach's own tags: hard sets are counted by them beside the regions.
+         */
+        get: operations["get_tags"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/movements/{movement_id}/tags": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put Tags
+         * @description Give a movement these tags and no others.
+         */
+        put: operations["put_tags"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Catalogue File
+         * @description A coach's own movements and tags, to keep or to hand on.
+         */
+        get: operations["get_catalogue_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Import Catalogue File
+         * @description Read a file of movements and tags. Nothing is written while there is a fault; what is there
+         *     already stays.
+         */
+        post: operations["import_catalogue_file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/athletes/{athlete_id}/ladders": {
         parameters: {
             query?: never;
@@ -3310,6 +3391,19 @@ export interface components {
             count?: number | null;
         };
         /**
+         * AllTags
+         * @description A coach's own tags.
+         */
+        AllTags: {
+            /**
+             * Tags
+             * @description By the movement's id.
+             */
+            tags: {
+                [key: string]: string[];
+            };
+        };
+        /**
          * AlongRep
          * @description The limiting measure at a place along the rep, and who carries what there.
          */
@@ -4329,6 +4423,27 @@ export interface components {
             tests: components["schemas"]["CatalogueTest"][];
         };
         /**
+         * CatalogueTaken
+         * @description What a file holds, or what is wrong with it.
+         */
+        CatalogueTaken: {
+            /**
+             * Movements
+             * @description By name.
+             */
+            movements: string[];
+            /**
+             * Tagged
+             * @description Movements that it tags.
+             */
+            tagged: number;
+            /**
+             * Faults
+             * @description Every one, with its place; none if all is right.
+             */
+            faults: components["schemas"]["FileFault"][];
+        };
+        /**
          * CatalogueTest
          * @description A test: a set-up done as many times, or as long, as possible.
          */
@@ -5309,6 +5424,13 @@ export interface components {
             values?: {
                 [key: string]: number;
             };
+            /**
+             * In Turn
+             * @description Another movement, done in turn with it, one rep of each.
+             * @default
+             * @example close-push-up
+             */
+            in_turn: string;
         };
         /**
          * Explained
@@ -6618,7 +6740,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster" | "part" | "attempt";
+            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster" | "part" | "attempt" | "turn";
             /**
              * Side
              * @enum {string}
@@ -7034,6 +7156,20 @@ export interface components {
             whose: string;
             /** Figures */
             figures: components["schemas"]["FigureOut"][];
+        };
+        /**
+         * MovementTags
+         * @description Tags of one movement.
+         */
+        MovementTags: {
+            /**
+             * Tags
+             * @description None takes them away.
+             * @example [
+             *       "grip"
+             *     ]
+             */
+            tags: string[];
         };
         /**
          * MovementsFound
@@ -7759,13 +7895,18 @@ export interface components {
              * @default work
              * @enum {string}
              */
-            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster" | "part" | "attempt";
+            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster" | "part" | "attempt" | "turn";
             /**
              * Side
              * @default
              * @enum {string}
              */
             side: "" | "left" | "right";
+            /**
+             * In Turn
+             * @description A movement done in turn with it, one rep of each; the amount is both together's, and each is kept as a set of its own.
+             */
+            in_turn?: string | null;
             /**
              * Amount Text
              * @description In place of the amount: the count in words, exact or from memory.
@@ -8192,6 +8333,18 @@ export interface components {
             stress: {
                 [key: string]: number;
             };
+            /**
+             * Regions
+             * @description % of the work, the most first.
+             */
+            regions: {
+                [key: string]: number;
+            };
+            /**
+             * Kit
+             * @description Any one of these is needed.
+             */
+            kit: string[];
             /** Held */
             held: boolean;
         };
@@ -9755,7 +9908,7 @@ export interface components {
         };
         /**
          * RegionWeek
-         * @description Hard sets of a week by region, torque × seconds by joint, N·m·s.
+         * @description Hard sets of a week by region and by own tag, torque × seconds by joint, N·m·s.
          */
         RegionWeek: {
             /**
@@ -9765,6 +9918,10 @@ export interface components {
             week_start: string;
             /** Regions */
             regions: {
+                [key: string]: number;
+            };
+            /** Tags */
+            tags: {
                 [key: string]: number;
             };
             /** Joints */
@@ -10055,7 +10212,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster" | "part" | "attempt";
+            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster" | "part" | "attempt" | "turn";
             /**
              * Side
              * @enum {string}
@@ -10077,8 +10234,19 @@ export interface components {
              */
             counted?: ("total" | "per side" | "alternating") | null;
             /**
+             * Number
+             * @description As it is logged; pieces of one broken hold share theirs.
+             */
+            number: number;
+            /**
+             * In Turn
+             * @description A movement done in turn with it, rep by rep, as the log is to tell it.
+             * @default
+             */
+            in_turn: string;
+            /**
              * Note
-             * @description Of the range, in words.
+             * @description Of the range and of turns, in words.
              * @default
              */
             note: string;
@@ -10599,6 +10767,13 @@ export interface components {
             /** Regions */
             regions: components["schemas"]["RegionSets"][];
             /**
+             * Tags
+             * @description Hard sets by the coach's own tags.
+             */
+            tags: {
+                [key: string]: number;
+            };
+            /**
              * Joints
              * @description Torque × seconds by joint.
              */
@@ -10702,13 +10877,18 @@ export interface components {
              * @default work
              * @enum {string}
              */
-            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster" | "part" | "attempt";
+            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster" | "part" | "attempt" | "turn";
             /**
              * Side
              * @default
              * @enum {string}
              */
             side: "" | "left" | "right";
+            /**
+             * In Turn
+             * @description A movement done in turn with it, one rep of each; the amount is both together's, and each is kept as a set of its own.
+             */
+            in_turn?: string | null;
             /**
              * Amount Text
              * @description In place of the amount: the count in words, exact or from memory.
@@ -10850,9 +11030,14 @@ export interface components {
              */
             band?: string | null;
             /** Kind */
-            kind?: ("work" | "easy" | "drop" | "piece" | "single" | "cluster" | "part" | "attempt") | null;
+            kind?: ("work" | "easy" | "drop" | "piece" | "single" | "cluster" | "part" | "attempt" | "turn") | null;
             /** Side */
             side?: ("" | "left" | "right") | null;
+            /**
+             * In Turn
+             * @description A movement done in turn with it, one rep of each; the amount is both together's, and each is kept as a set of its own.
+             */
+            in_turn?: string | null;
             /**
              * Amount Text
              * @description In place of the amount: the count in words, exact or from memory.
@@ -10987,7 +11172,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster" | "part" | "attempt";
+            kind: "work" | "easy" | "drop" | "piece" | "single" | "cluster" | "part" | "attempt" | "turn";
             /**
              * Side
              * @enum {string}
@@ -12129,6 +12314,13 @@ export interface components {
             lost: components["schemas"]["Losses"];
             /** Regions */
             regions: components["schemas"]["RegionTotal"][];
+            /**
+             * Tags
+             * @description Hard sets by the coach's own tags.
+             */
+            tags: {
+                [key: string]: number;
+            };
             /** Push */
             push: number;
             /** Pull */
@@ -18321,6 +18513,357 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    get_tags: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AllTags"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    put_tags: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                movement_id: string;
+            };
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MovementTags"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MovementTags"];
+                };
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    get_catalogue_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It is no request that can be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Nobody is signed in. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description There is no such thing among the coach's own. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It goes against what is already kept. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description It was changed since `If-Match` was read. */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A value cannot be used; nothing was written. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The database does not answer. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    import_catalogue_file: {
+        parameters: {
+            query?: {
+                /** @description Only tell what it holds. */
+                dry_run?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: {
+                invelo_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": unknown;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CatalogueTaken"];
+                };
             };
             /** @description It is no request that can be read. */
             400: {

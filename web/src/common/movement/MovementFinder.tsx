@@ -1,15 +1,18 @@
 /** Finding a movement by name, family, region or kit, with its figure at both ends of the rep. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import type { Schema } from "../api/client";
+import { answer, api, type Schema } from "../api/client";
 import { queries } from "../api/queries";
 import { Figure } from "../drawing/Figure";
+import { useAct } from "../hooks/useAct";
 import { Button } from "../ui/Button";
 import { Dialog } from "../ui/Dialog";
 import { Choice, Field } from "../ui/Field";
 import { Wrong } from "../ui/Wrong";
 import { Explained } from "../units/Explained";
+import { CatalogueFile } from "./own/CatalogueFile";
 import { OwnMovementDialog } from "./own/OwnMovementDialog";
+import { Tags } from "./Tags";
 
 type Movement = Schema["MovementOut"];
 
@@ -25,13 +28,14 @@ interface Props {
 
 export function MovementFinder({ athleteId, title, family = "", act, onClose }: Props) {
   const catalogue = useQuery(queries.catalogue);
-  const [asked, ask] = useState({ words: "", family, muscle: "", kit: "" });
+  const [asked, ask] = useState({ words: "", family, muscle: "", kit: "", tag: "" });
+  const tags = useQuery(queries.movementTags).data?.tags ?? {};
   const [picked, pick] = useState("");
   const movements = catalogue.data?.movements ?? [];
   const words = asked.words.trim();
   const named = useQuery({ ...queries.movementsCalled(words), enabled: words !== "" }).data;
   const found = inOrder(movements, words ? named?.ids : undefined).filter((one) =>
-    fits(one, asked),
+    fits(one, asked, tags),
   );
   const movement = found.find(({ id }) => id === picked) ?? found[0];
   const put = (changes: Partial<typeof asked>) => ask({ ...asked, ...changes });
@@ -43,7 +47,7 @@ export function MovementFinder({ athleteId, title, family = "", act, onClose }: 
         onClose={() => make(null)}
         onKept={(id) => {
           make(null);
-          ask({ words: "", family: making.family, muscle: "", kit: "" });
+          ask({ words: "", family: making.family, muscle: "", kit: "", tag: "" });
           pick(id);
         }}
       />
@@ -79,6 +83,14 @@ export function MovementFinder({ athleteId, title, family = "", act, onClose }: 
           ]}
           onChange={(event) => put({ kit: event.target.value })}
         />
+        {Object.keys(tags).length > 0 && (
+          <Choice
+            label="Your tag"
+            value={asked.tag}
+            options={any(distinct(Object.values(tags).flat()))}
+            onChange={(event) => put({ tag: event.target.value })}
+          />
+        )}
       </div>
       <p className="pt-2 text-sm text-faint" role="status">
         {found.length} of {movements.length} movements
@@ -110,7 +122,9 @@ export function MovementFinder({ athleteId, title, family = "", act, onClose }: 
           <MovementSheet id={movement.id} athleteId={athleteId}>
             <span className="flex gap-1">
               {act?.(movement)}
-              {!movement.id.startsWith("own:") && (
+              {movement.id.startsWith(OWN) ? (
+                <PutAway movement={movement} />
+              ) : (
                 <Button onClick={() => make(movement)}>Make your own from it …</Button>
               )}
             </span>
@@ -119,11 +133,34 @@ export function MovementFinder({ athleteId, title, family = "", act, onClose }: 
           <p className="text-faint">Nothing fits: ask for less.</p>
         )}
       </div>
+      <CatalogueFile />
     </Dialog>
   );
 }
 
 const NOTHING = "nothing";
+const OWN = "own:";
+
+/** What was done of it stands; it is offered no more. */
+function PutAway({ movement }: { movement: Movement }) {
+  const { act, busy, error } = useAct("catalogue");
+  const away = () =>
+    act(() =>
+      answer(
+        api.DELETE("/api/own-movements/{movement_id}", {
+          params: { path: { movement_id: movement.id.slice(OWN.length) } },
+        }),
+      ),
+    );
+  return (
+    <>
+      <Button busy={busy} onClick={away}>
+        Put it away
+      </Button>
+      <Wrong error={error} />
+    </>
+  );
+}
 
 const any = (names: string[]): (readonly [string, string])[] => [
   ["", "any"],
@@ -140,8 +177,16 @@ function inOrder(all: Movement[], ids: string[] | undefined): Movement[] {
   return ids.flatMap((id) => known.get(id) ?? []);
 }
 
-function fits(one: Movement, asked: { family: string; muscle: string; kit: string }): boolean {
+interface Asked {
+  family: string;
+  muscle: string;
+  kit: string;
+  tag: string;
+}
+
+function fits(one: Movement, asked: Asked, tags: Record<string, string[]>): boolean {
   return (
+    (!asked.tag || (tags[one.id] ?? []).includes(asked.tag)) &&
     (!asked.family || one.family === asked.family) &&
     (!asked.muscle || one.muscles.includes(asked.muscle)) &&
     (!asked.kit || (asked.kit === NOTHING ? one.kit.length === 0 : one.kit.includes(asked.kit)))
@@ -165,6 +210,7 @@ function MovementSheet({ id, athleteId, children }: SheetProps) {
         <h3 className="font-head text-xl">{sheet.name}</h3>
         {children}
       </div>
+      <Tags key={id} movementId={id} />
       {sheet.also.length > 0 && <p className="text-faint">also: {sheet.also.join(", ")}</p>}
       <Figure
         figures={sheet.figures}

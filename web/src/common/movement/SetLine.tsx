@@ -30,6 +30,19 @@ export function Picture({ athleteId, set }: Props) {
   );
 }
 
+/** What a set was that is no ordinary one. */
+const KINDS: Record<Schema["LoggedSetOut"]["kind"], string> = {
+  work: "",
+  easy: "easy",
+  drop: "dropped to",
+  piece: "a piece of the hold",
+  single: "top single",
+  cluster: "to finish the range",
+  part: "straight on",
+  attempt: "an attempt",
+  turn: "in turn",
+};
+
 export function SetLine({ athleteId, set }: Props) {
   const more = [
     set.side && `${set.side} side`,
@@ -37,7 +50,7 @@ export function SetLine({ athleteId, set }: Props) {
     set.load_kg < 0 && `assistance ${-set.load_kg} kg`,
     set.band,
     set.tempo !== "1-0-1-0" && set.tempo,
-    set.kind !== "work" && set.kind,
+    KINDS[set.kind],
     set.surplus > 0 && `${set.surplus} beyond the range`,
     ...set.faults,
     set.felt_in.length > 0 && `felt in ${set.felt_in.join(", ")}`,

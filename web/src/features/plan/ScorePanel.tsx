@@ -3,6 +3,7 @@ import type { Schema } from "../../common/api/client";
 import { Button } from "../../common/ui/Button";
 import { Mark } from "../../common/ui/Mark";
 import { counted, plain } from "../../common/units/figures";
+import { TagSets } from "../../common/units/TagSets";
 import { short } from "./dates";
 import type { Sheet, Task } from "./plan";
 
@@ -78,6 +79,7 @@ export function ScorePanel({ sheet, judged, picked, onOff }: Props) {
       {judged ? (
         <>
           <Regions sheet={sheet} />
+          <TagSets tags={sheet.tags} />
           <Terms sheet={sheet} />
         </>
       ) : (

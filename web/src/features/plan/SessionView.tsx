@@ -3,6 +3,7 @@ import type { Schema } from "../../common/api/client";
 import { Button } from "../../common/ui/Button";
 import { Explained } from "../../common/units/Explained";
 import { plain, told } from "../../common/units/figures";
+import { TagSets } from "../../common/units/TagSets";
 
 type Session = Schema["SessionSheet"];
 
@@ -41,6 +42,7 @@ export function SessionView({ session, onEdit }: Props) {
         ))}
         <h3 className="lettering pt-3">Hard sets</h3>
         <p>{session.regions.map(({ region, sets }) => `${region} ${plain(sets)}`).join(", ")}</p>
+        <TagSets tags={session.tags} />
         <h3 className="lettering pt-3">Torque × seconds</h3>
         <ul>
           {Object.entries(session.joints).map(([joint, sum]) => (

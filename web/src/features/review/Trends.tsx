@@ -10,7 +10,7 @@ import { Forecasts } from "./Forecasts";
 import { DoneChart, LoadChart, RpeChart } from "./LoadCharts";
 import { ReachChart } from "./ReachChart";
 import { SessionDialog } from "./SessionDialog";
-import { Joints, Regions, Sides } from "./WeekTables";
+import { Joints, OwnTags, Regions, Sides } from "./WeekTables";
 
 const SPANS = [
   [12, "12 weeks"],
@@ -58,6 +58,7 @@ export default function Trends({ ladderId }: { ladderId: string }) {
           </p>
         )}
         <Regions trends={trends} />
+        <OwnTags trends={trends} />
         <Joints trends={trends} />
         <Sides trends={trends} />
         <section className="border-t border-ink pt-1">

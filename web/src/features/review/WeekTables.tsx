@@ -95,6 +95,19 @@ export function Regions({ trends }: { trends: Trends }) {
   );
 }
 
+export function OwnTags({ trends }: { trends: Trends }) {
+  if (trends.weeks.every((week) => Object.keys(week.tags).length === 0)) return null;
+  return (
+    <ByWeek
+      title="Hard sets by your tags"
+      note="1 for each tag that a movement has; easy sets do not count."
+      weeks={trends.weeks}
+      figures={(week) => week.tags}
+      digits={1}
+    />
+  );
+}
+
 export function Joints({ trends }: { trends: Trends }) {
   return (
     <ByWeek

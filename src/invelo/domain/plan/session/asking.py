@@ -11,7 +11,13 @@ from invelo.domain.catalogue.movement import Modifiers, Movement
 from invelo.domain.equipment.band_words import hung, said_band
 from invelo.domain.errors import InputError
 from invelo.domain.ladder.rung import rises
-from invelo.domain.plan.session.exactly import MOST_FOLLOWING, Exactly, Following, RepRange
+from invelo.domain.plan.session.exactly import (
+    MOST_FOLLOWING,
+    Exactly,
+    Following,
+    RepRange,
+    require_turns,
+)
 from invelo.domain.plan.session.trainee import Trainee
 from invelo.domain.plan.session.work import Item, WorkSet
 from invelo.domain.strength.tempo import HALF_THEN_FULL, Tempo
@@ -38,7 +44,23 @@ def asked_set(asked: Exactly, work_set: WorkSet, trainee: Trainee) -> WorkSet:
         open_end=work_set.open_end and asked.high is None,
         kind="attempt" if asked.attempt else work_set.kind,
     )
-    return _sided(asked, changed)
+    return _in_turn(asked, _sided(asked, changed), trainee)
+
+
+def _in_turn(asked: Exactly, work_set: WorkSet, trainee: Trainee) -> WorkSet:
+    """A set with another movement in turn, one rep of each.
+
+    Raises:
+        InputError: for what cannot take turns, or what is closed.
+    """
+    if not asked.in_turn:
+        return work_set
+    other = catalogue().find_movement(asked.in_turn)
+    require_turns(work_set.movement, other)
+    why = trainee.shut(other)
+    if why:
+        raise InputError("in turn", f"{other.name}: {why}", "Take turns with another movement.")
+    return replace(work_set, in_turn=other, kind="turn", open_end=False)
 
 
 def _set_up(
@@ -168,6 +190,7 @@ def asked_of(work_set: WorkSet, trainee: Trainee, *, rests: bool) -> Exactly:
         assistance=modifiers.assistance.kg if modifiers.assistance else 0.0,
         band=modifiers.band.band.name if modifiers.band else "",
         values=tuple(one for one in modifiers.values if usual.get(one[0]) != one[1]),
+        in_turn=work_set.in_turn.id if work_set.in_turn else "",
     )
 
 

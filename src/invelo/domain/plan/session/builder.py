@@ -280,7 +280,7 @@ def _slot_of(item: Item, trainee: Trainee, *, rests: bool) -> Slot:
     each = tuple(
         asked_of(one, trainee, rests=rests)
         for one in _with_last_rests(item)
-        if one.kind in ("work", "attempt")
+        if one.kind in ("work", "attempt", "turn")
     )[:12]
     asked = each[0] if each else asked_of(item.main, trainee, rests=rests)
     differ = each if len(set(each)) > 1 else ()

@@ -7,6 +7,7 @@ Source: common practice, where a constant does not say otherwise.
 from dataclasses import dataclass
 from typing import Literal
 
+from invelo.domain.catalogue.movement import Movement
 from invelo.domain.errors import InputError, require_within
 from invelo.domain.plan.session.work import SideRule
 from invelo.domain.strength.tempo import Tempo
@@ -36,6 +37,7 @@ class Exactly:
         bag, belt, hands, ankles, assistance: kg.
         band: of the coach's, by its name and how it is held: "red folded", "red + blue".
         values: of the form's parameters, heights in m and angles in °.
+        in_turn: id of another movement done in turn with it, rep by rep; '' for none.
     """
 
     low: int | None = None
@@ -53,6 +55,7 @@ class Exactly:
     assistance: float = 0.0
     band: str = ""
     values: tuple[tuple[str, float], ...] = ()
+    in_turn: str = ""
 
     def __post_init__(self) -> None:
         """Check ranges."""
@@ -74,6 +77,24 @@ class Exactly:
 
 
 NOTHING_EXACT: Exactly = Exactly()
+
+
+def require_turns(movement: Movement, other: Movement) -> None:
+    """Refuse two movements that cannot be done in turn, rep by rep.
+
+    Raises:
+        InputError: for twice the same, or what is not counted in reps of both sides.
+    """
+    if other is movement:
+        name = other.name.lower()
+        raise InputError("in turn", f"the {name} is what is done.", "Name another movement.")
+    for one in (movement, other):
+        if one.unit != "reps" or one.counted == "per side":
+            raise InputError(
+                "in turn",
+                f"the {one.name.lower()} is not counted in reps of both sides.",
+                "Take turns with what is.",
+            )
 
 
 @dataclass(frozen=True)

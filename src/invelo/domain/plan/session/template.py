@@ -75,6 +75,9 @@ class Slot:
 CHAINED: tuple[Format, ...] = ("straight sets", "drop set", "pair", "triple", "circuit")
 """Formats whose sets may go on to something without a rest."""
 
+BY_THEIR_OWN_RULE: tuple[Format, ...] = ("drop set", "cluster", "top single", "holds in pieces")
+"""Formats that make sets of a kind of their own out of those that are asked."""
+
 
 @dataclass(frozen=True)
 class ShapeBlock:
@@ -120,6 +123,14 @@ class ShapeBlock:
                 "what follows",
                 f"a {self.format} goes on by its own rule.",
                 f"Choose one of {', '.join(CHAINED)}, or let nothing follow.",
+            )
+        if self.format in BY_THEIR_OWN_RULE and any(
+            one.in_turn for slot in self.slots for one in (slot.asked, *slot.each)
+        ):
+            raise InputError(
+                "in turn",
+                f"a {self.format} makes sets of its own kind.",
+                "Take turns in straight sets or in rounds.",
             )
         in_rounds = self.format in ("pair", "triple", "circuit", "interval", "pre-tire")
         asked = [one for slot in self.slots for one in (slot.asked, *slot.each)]

@@ -1,12 +1,14 @@
 """What a session adds up to: hard sets by region, torque × seconds by joint, both sides."""
 
-from collections.abc import Iterable
+from collections.abc import Callable, Iterable, Mapping
 from dataclasses import dataclass
 from functools import lru_cache
+from typing import TypeVar
 
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.biomechanics.reading import reading
 from invelo.domain.catalogue.movement import Modifiers, Movement, Muscle
+from invelo.domain.catalogue.tags import NO_TAGS, Tags
 from invelo.domain.errors import InputError
 from invelo.domain.estimate import Derivation, Estimate
 from invelo.domain.plan.session.work import Item, WorkSet
@@ -32,6 +34,7 @@ class Totals:
 
     Attributes:
         regions: hard sets by region.
+        tags: the same by the coach's own tags.
         joints: torque × seconds by joint, N·m·s, both sides together.
         left, right: seconds at work of each side, of what is counted by side.
         push, pull: hard sets that push and that pull.
@@ -39,6 +42,7 @@ class Totals:
     """
 
     regions: dict[Muscle, float]
+    tags: dict[str, float]
     joints: dict[str, Estimate]
     left: float
     right: float
@@ -56,13 +60,28 @@ def set_of(movement: Movement) -> dict[Muscle, float]:
 
 def hard_sets(items: Iterable[Item]) -> dict[Muscle, float]:
     """Hard sets by region, as `set_of` counts them; easy sets do not count."""
-    found: dict[Muscle, float] = {}
+    return _hard_sets(items, set_of)
+
+
+def tagged_sets(items: Iterable[Item], tags: Tags) -> dict[str, float]:
+    """Hard sets by a coach's own tags: one for each that a movement has."""
+    return _hard_sets(items, lambda movement: dict.fromkeys(tags.get(movement.id, ()), 1.0))
+
+
+Of = TypeVar("Of", bound=str)
+
+
+def _hard_sets(
+    items: Iterable[Item], counts: Callable[[Movement], Mapping[Of, float]]
+) -> dict[Of, float]:
+    found: dict[Of, float] = {}
     for item in items:
         for work_set in item.sets:
             if work_set.kind == "easy":
                 continue
-            for region, count in set_of(work_set.movement).items():
-                found[region] = found.get(region, 0.0) + count * work_set.share
+            for movement, _, part in work_set.parts:
+                for region, count in counts(movement).items():
+                    found[region] = found.get(region, 0.0) + count * part * work_set.share
     return found
 
 
@@ -108,10 +127,11 @@ def torque_seconds(body: Body, sets: Iterable[WorkSet]) -> dict[str, Estimate]:
     upper bound, which serves to compare one way of doing it with another (ours).
     """
     sums: dict[str, list[float]] = {}
-    for work_set in sets:
-        for joint, torque in torques(body, work_set.movement, work_set.modifiers).items():
+    parts = ((work_set, *part) for work_set in sets for part in work_set.parts)
+    for work_set, movement, modifiers, part in parts:
+        for joint, torque in torques(body, movement, modifiers).items():
             ends = (work_set.amount, work_set.low, work_set.high)
-            seconds = [work_set.seconds(amount) * work_set.sides for amount in ends]
+            seconds = [work_set.seconds(amount) * work_set.sides * part for amount in ends]
             told = (torque.likely, torque.low, torque.high)
             mine = sums.setdefault(joint.removeprefix("other_"), [0.0, 0.0, 0.0])
             for k in range(3):
@@ -127,14 +147,15 @@ def torque_seconds(body: Body, sets: Iterable[WorkSet]) -> dict[str, Estimate]:
     }
 
 
-def totals(body: Body, items: Iterable[Item]) -> Totals:
-    """What items add up to for a body."""
+def totals(body: Body, items: Iterable[Item], tags: Tags = NO_TAGS) -> Totals:
+    """What items add up to for a body, with a coach's tags."""
     held = tuple(items)
     sets = [work_set for item in held for work_set in item.sets]
     push, pull = balance(held)
     rpe_only = dict.fromkeys(item.name for item in held if item.movement.rpe_only)
     return Totals(
         hard_sets(held),
+        tagged_sets(held, tags),
         torque_seconds(body, sets),
         sum(work_set.seconds_on("left") for work_set in sets),
         sum(work_set.seconds_on("right") for work_set in sets),

@@ -10,6 +10,7 @@ from invelo.domain.biomechanics.posture.form import Lane
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers, Movement
 from invelo.domain.catalogue.needs import needs_of
+from invelo.domain.catalogue.tags import Tags
 from invelo.domain.equipment.kit import Kind, Room
 from invelo.domain.equipment.need import pieces
 from invelo.domain.errors import InputError
@@ -116,6 +117,7 @@ class Trainee:
         failed_days: days since each closed check was last tried, by its id.
         warm_up: movements of the coach's own general warm-up, in order; empty for the usual.
         bands: of their coach, by name.
+        tags: of their coach's own, by movement.
         minutes: there are on the day, None where nobody said.
     """
 
@@ -134,6 +136,7 @@ class Trainee:
     warm_up: tuple[str, ...] = ()
     minutes: float | None = None
     bands: tuple[tuple[str, Band], ...] = field(default=(), hash=False)
+    tags: Tags = field(default_factory=dict, hash=False)
 
     def shut(self, movement: Movement, modifiers: Modifiers | None = None) -> str:
         """Why a movement, as it is set up, is closed to them; '' where it is open."""

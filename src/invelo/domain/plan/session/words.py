@@ -22,7 +22,14 @@ def set_words(work_set: WorkSet) -> str:
         counted = {"total": "", "per side": " a side", "alternating": " alternating"}[
             work_set.counted
         ]
-    return f"{amount}{unit}{counted}"
+    return f"{amount}{unit}{counted}{in_turn_words(work_set)}"
+
+
+def in_turn_words(work_set: WorkSet) -> str:
+    """What it is done in turn with: ", one of each in turn with close push-up"."""
+    if work_set.in_turn is None:
+        return ""
+    return f", one of each in turn with {work_set.in_turn.name.lower()}"
 
 
 def sets_words(item: Item, *, rests: bool = True) -> tuple[str, ...]:

@@ -98,11 +98,12 @@ class WorkSet:
         rest: seconds after it.
         kind: an ordinary set, an easy one, one that is dropped to, a piece of a broken hold, a top
             single, one that finishes a range after a few breaths, a part that follows the set
-            before it without a rest, or an attempt, which nobody fails.
+            before it without a rest, an attempt, which nobody fails, or two movements in turn.
         share: of a hard set that it counts as in a region's total.
         side: the one side it is done on, '' for both; of what is counted per side.
         open_end: whether it goes on to its end, whatever the top.
         turns: how the sides take turns where a coach says so, '' as the movement is counted.
+        in_turn: another movement that is done in turn with it, rep by rep; None for most.
     """
 
     name: str
@@ -117,10 +118,19 @@ class WorkSet:
     side: OneSide = ""
     open_end: bool = False
     turns: Literal["", "per side", "alternating"] = ""
+    in_turn: Movement | None = None
 
     def on(self, rung: Rung) -> "WorkSet":
         """The same set on another rung."""
         return replace(self, name=rung.name, movement=rung.movement, modifiers=rung.modifiers)
+
+    @property
+    def parts(self) -> tuple[tuple[Movement, Modifiers, float], ...]:
+        """What is done in it, each with its share of the reps."""
+        if self.in_turn is None:
+            return ((self.movement, self.modifiers, 1.0),)
+        other = (self.in_turn, self.in_turn.own(Modifiers()), 0.5)
+        return (self.movement, self.modifiers, 0.5), other
 
     @property
     def unit(self) -> Unit:
@@ -256,6 +266,20 @@ class Item:
                 found[-1] = (*found[-1], work_set)
             else:
                 found.append((work_set,))
+        return tuple(found)
+
+    @property
+    def numbers(self) -> tuple[int, ...]:
+        """Of each set, counted from 1; the pieces of a broken hold share that of the first."""
+        found: list[int] = []
+        left = 0
+        for number, work_set in enumerate(self.sets, start=1):
+            if work_set.kind == "piece" and left:
+                found.append(found[-1])
+                left -= 1
+                continue
+            found.append(number)
+            left = round(1 / work_set.share) - 1 if work_set.kind == "piece" else 0
         return tuple(found)
 
     def with_sets(self, count: int) -> "Item":

@@ -6,10 +6,11 @@ import { queries } from "../../api/queries";
 import { useAct, useSendId } from "../../hooks/useAct";
 import { Button } from "../../ui/Button";
 import { Dialog } from "../../ui/Dialog";
-import { Choice, Field } from "../../ui/Field";
 import { Wrong } from "../../ui/Wrong";
 import { Explained } from "../../units/Explained";
 import { DraggedFigure } from "./DraggedFigure";
+import { OwnWords } from "./OwnWords";
+import { OwnWork } from "./OwnWork";
 
 type Own = Schema["OwnMovementOf"];
 type End = "start" | "end";
@@ -22,9 +23,6 @@ interface Props {
 }
 
 const isSecond = (joint: string) => joint.startsWith("other_");
-
-const STRESS = ["", "light", "moderate", "hard"];
-const COUNTED = ["total", "per side", "alternating"] as const;
 
 export function OwnMovementDialog({ base, onClose, onKept }: Props) {
   const [own, setOwn] = useState<Own>({ name: "", base: base.id });
@@ -41,7 +39,6 @@ export function OwnMovementDialog({ base, onClose, onKept }: Props) {
     });
   const second = (seen?.angles ?? []).filter(({ joint }) => isSecond(joint));
   const differ = Object.keys({ ...own.start, ...own.end }).some(isSecond);
-  const canDiffer = second.length > 0;
   const setDiffer = (yes: boolean) => {
     const angles = (at: End) => ({
       ...Object.fromEntries(Object.entries(own[at] ?? {}).filter(([joint]) => !isSecond(joint))),
@@ -127,25 +124,8 @@ export function OwnMovementDialog({ base, onClose, onKept }: Props) {
           </table>
         </div>
         <div>
-          <Field
-            label="Name"
-            value={own.name}
-            onChange={(event) => put({ name: event.target.value })}
-          />
-          <Field
-            label="Also called"
-            hint="apart by commas"
-            onChange={(event) => put({ also: parts(event.target.value, ",") })}
-          />
-          <Choice
-            label="Counted"
-            value={own.counted ?? base.counted}
-            options={COUNTED.map((one) => [one, one] as const)}
-            onChange={(event) =>
-              put({ counted: COUNTED.find((one) => one === event.target.value) ?? null })
-            }
-          />
-          {canDiffer && (
+          <OwnWords own={own} counted={base.counted} put={put} />
+          {second.length > 0 && (
             <label className="flex min-h-11 items-center gap-2">
               <input
                 type="checkbox"
@@ -155,38 +135,7 @@ export function OwnMovementDialog({ base, onClose, onKept }: Props) {
               the legs differ
             </label>
           )}
-          <Lines
-            label="Cues, one a line, three at most"
-            onLines={(cues) => put({ cues: cues.slice(0, 3) })}
-          />
-          <Lines
-            label="Faults, one a line: what is seen: what to do"
-            onLines={(lines) => put({ faults: lines.map(faultOf) })}
-          />
-          <p className="lettering pt-3">Joint stress, as proposed</p>
-          <ul>
-            {Object.entries(own.stress ?? seen?.stress ?? {}).map(([joint, much]) => (
-              <li key={joint} className="flex items-center gap-2">
-                <span className="w-20">{joint}</span>
-                <select
-                  aria-label={`Stress of the ${joint}`}
-                  value={much}
-                  onChange={(event) =>
-                    put({
-                      stress: stressed(own.stress ?? seen?.stress ?? {}, joint, event.target.value),
-                    })
-                  }
-                  className="border border-line bg-sheet px-1 py-1"
-                >
-                  {[1, 2, 3].map((one) => (
-                    <option key={one} value={one}>
-                      {STRESS[one]}
-                    </option>
-                  ))}
-                </select>
-              </li>
-            ))}
-          </ul>
+          {seen && <OwnWork own={own} seen={seen} put={put} />}
           <Wrong error={error} />
           <div className="pt-3">
             <Button
@@ -202,41 +151,6 @@ export function OwnMovementDialog({ base, onClose, onKept }: Props) {
       </div>
     </Dialog>
   );
-}
-
-function Lines({ label, onLines }: { label: string; onLines: (lines: string[]) => void }) {
-  return (
-    <label className="block pt-3">
-      <span className="lettering">{label}</span>
-      <textarea
-        rows={2}
-        onChange={(event) => onLines(parts(event.target.value, "\n"))}
-        className="block w-full border border-line bg-sheet px-2 py-1"
-      />
-    </label>
-  );
-}
-
-type Stress = NonNullable<Own["stress"]>;
-const CLASSES = [1, 2, 3] as const;
-
-/** Each joint's class as it stands, one of them set. */
-function stressed(now: Record<string, number>, joint: string, typed: string): Stress {
-  const all = { ...now, [joint]: Number(typed) };
-  return Object.fromEntries(
-    Object.entries(all).map(([name, much]) => [name, CLASSES.find((one) => one === much) ?? 1]),
-  );
-}
-
-const parts = (typed: string, by: string): string[] =>
-  typed
-    .split(by)
-    .map((one) => one.trim())
-    .filter(Boolean);
-
-function faultOf(line: string): Schema["OwnFault"] {
-  const [name = "", ...remedy] = line.split(":");
-  return { name: name.trim(), remedy: remedy.join(":").trim() || "Less of it, cleanly." };
 }
 
 function degrees(typed: string): number | null {

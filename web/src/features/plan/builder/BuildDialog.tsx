@@ -9,6 +9,7 @@ import { Dialog } from "../../../common/ui/Dialog";
 import { Field } from "../../../common/ui/Field";
 import { Wrong } from "../../../common/ui/Wrong";
 import { plain, told } from "../../../common/units/figures";
+import { TagSets } from "../../../common/units/TagSets";
 import { GroupPart } from "./GroupPart";
 import { type Block, blocksOf, type Group, groupsOf, straight } from "./rows";
 import { Sortable } from "./Sortable";
@@ -124,6 +125,7 @@ function SoFar({ athleteId, blocks }: { athleteId: string; blocks: Block[] }) {
               </li>
             ))}
           </ul>
+          <TagSets tags={data.tags} />
           <p className="pt-2">
             push {plain(data.push)}, pull {plain(data.pull)} sets
           </p>

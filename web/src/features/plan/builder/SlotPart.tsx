@@ -117,6 +117,17 @@ export function SlotPart({ slot, rests, chains, drops, handle, onChange, onRemov
             onChange={(next) => onChange({ each: next, sets: next.length || null })}
           />
         )}
+        <InTurn
+          name={name}
+          other={asked.in_turn ?? ""}
+          called={called}
+          onChange={(in_turn) =>
+            onChange({
+              asked: { ...asked, in_turn },
+              each: each.map((one) => ({ ...one, in_turn })),
+            })
+          }
+        />
         {chains && (
           <Chain
             name={name}
@@ -143,6 +154,7 @@ const isSpecial = ({ asked, each, followed_by: then, instead }: Slot) =>
       asked?.range ||
       asked?.sides ||
       asked?.attempt ||
+      asked?.in_turn ||
       each?.length ||
       then?.length ||
       instead?.length,
@@ -223,6 +235,32 @@ function EachSet({ name, each, rests, onChange }: EachProps) {
         A set less
       </Button>
     </div>
+  );
+}
+
+interface InTurnProps {
+  name: string;
+  other: string;
+  called: (id: string) => string;
+  onChange: (movement: string) => void;
+}
+
+/** Another movement, done rep by rep in turn with it. */
+function InTurn({ name, other, called, onChange }: InTurnProps) {
+  return (
+    <fieldset className="border-l-2 border-line pl-2">
+      <legend className="lettering">In turn with, one rep of each</legend>
+      {other ? (
+        <p className="flex items-center gap-2">
+          {called(other)}
+          <Button quiet aria-label={`Take ${called(other)} away`} onClick={() => onChange("")}>
+            ×
+          </Button>
+        </p>
+      ) : (
+        <MovementPicker label={`In turn with ${name}`} onPick={({ id }) => onChange(id)} />
+      )}
+    </fieldset>
   );
 }
 

@@ -42,6 +42,7 @@ export const NOTHING: Exactly = {
   assistance: 0,
   band: "",
   values: {},
+  in_turn: "",
 };
 
 export const row = <T>(of: T): Row<T> => ({ id: crypto.randomUUID(), of });

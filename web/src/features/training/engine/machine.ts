@@ -207,6 +207,8 @@ function left(run: Running, { item, set, number, counts, sides, at }: Done, mean
     high: set.high,
     askedRpe: set.rpe,
     openEnd: set.open_end,
+    number: set.number,
+    inTurn: set.in_turn,
     amounts: counts.map(({ amount }) => amount),
     sides,
     rpe: null,

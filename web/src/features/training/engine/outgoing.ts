@@ -57,13 +57,14 @@ function set(entry: Entry, side: number, time_zone: string): Schema["NewSet"] {
   const { what } = entry;
   const amount = entry.amounts[side] ?? 0;
   return {
-    number: entry.set + 1,
+    number: entry.number ?? entry.set + 1,
     rung_id: what.rung_id,
     movement: what.movement,
     changes: what.changes,
     item: entry.item,
     kind: entry.kind,
     side: entry.sides[side] ?? "",
+    in_turn: entry.inTurn || null,
     ...(entry.about ? { amount_text: `about ${amount}` } : { amount, unit: what.unit }),
     partial: entry.partials[side] ?? 0,
     prescribed_min: entry.low,

@@ -31,6 +31,10 @@ export interface Entry {
   /** Effort that was asked, and whether it was to go on to its end; a run begun before has none. */
   askedRpe?: number;
   openEnd?: boolean;
+  /** Of the set, as it is logged, and the movement it was done in turn with; a run begun before has
+   * none. */
+  number?: number;
+  inTurn?: string;
   /** One for each side, or one. */
   amounts: number[];
   sides: Schema["NewSet"]["side"][];

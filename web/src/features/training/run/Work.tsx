@@ -73,6 +73,7 @@ const KINDS: Partial<Record<RunSet["kind"], string>> = {
   cluster: "After a few breaths, to finish the range",
   part: "Straight on, without a rest",
   attempt: "An attempt; nobody fails it",
+  turn: "Two movements in turn; both count",
   single: "Top single",
 };
 

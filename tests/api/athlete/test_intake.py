@@ -37,6 +37,7 @@ def does(coach: Coach, athlete: str, test_id: str, amount: float, **change: obje
         **{name: kind[name] for name in changes},
         "amount": amount,
         "unit": kind["unit"],
+        "kind": test_id,
         **change,
     }
     return coach.post(f"/api/athletes/{athlete}/tests", **body)
@@ -190,14 +191,51 @@ def test_a_retest_is_told_against_the_one_before_and_a_norm_stands_beside(coach:
     athlete = coach.enrols()["id"]
     screens(coach, athlete, born="1999-01-01")
     tells(coach, athlete, goals=["push-up"], sex="male", training_years=2)
-    does(coach, athlete, "push-up", 18)
+    does(coach, athlete, "push-up-mat", 18)
     coach.clock.pass_by(days=13)
-    told = does(coach, athlete, "push-up", 30)
+    told = does(coach, athlete, "push-up-mat", 30)
     assert "beyond the noise" in told["since"]
     assert told["norm_text"] == "very good"
     cards = coach.get(f"/api/athletes/{athlete}/battery")["tests"]
-    norms = [one["norm"] for one in cards if one["norm"]]
+    norms = [norm for one in cards for norm in one["norms"]]
     assert all("from memory" in one["source"] for one in norms)
+    plain = does(coach, athlete, "push-up", 30)
+    assert plain["norm_text"] == ""  # to 90° is not chin to the mat
+
+
+def test_what_a_clock_balance_or_a_jump_ends_is_kept_and_places_nobody(coach: Coach) -> None:
+    athlete = coach.enrols()["id"]
+    screens(coach, athlete, born="1955-01-01")
+    tells(coach, athlete, goals=["push-up"], sex="female", training_years=2)
+    cards = {one["id"]: one for one in coach.get(f"/api/athletes/{athlete}/battery")["measures"]}
+    assert cards["chair-stands"]["within"] == 30
+    assert cards["chair-stands"]["norms"][0]["words"][1] == "middle half"
+    told = does(coach, athlete, "chair-stands", 12)
+    assert told["norm_text"] == "middle half"
+    shows(coach, athlete, "one-leg stand")
+    assert does(coach, athlete, "one-leg-stand", 20, side="left")["unit"] == "s"
+    coach.clock.pass_by(days=7)
+    assert does(coach, athlete, "one-leg-stand", 26, side="left")["since"] == "6 s more"
+    kept = coach.get(f"/api/athletes/{athlete}/capacity")
+    assert kept["capacities"] == []
+    assert len(kept["tests"]) == 3
+    file = coach.client.get(f"/api/athletes/{athlete}/tests/file").text
+    assert "chair-stands" in file
+
+
+def test_a_test_of_another_movement_is_refused_by_name(coach: Coach) -> None:
+    athlete = coach.enrols()["id"]
+    body = {"id": str(uuid4()), "movement": "row", "reps": 8, "kind": "push-up"}
+    refused = coach.client.post(f"/api/athletes/{athlete}/tests", json=body)
+    assert problem(refused, 422)["field"] == "test"
+
+
+def test_who_is_new_stops_short_in_the_first_week(coach: Coach) -> None:
+    athlete = coach.enrols()["id"]
+    tells(coach, athlete, goals=["push-up"])
+    card = coach.get(f"/api/athletes/{athlete}/battery")["tests"][0]
+    assert card["rpe"] == 8
+    assert "two more clean ones are left" in card["protocol"]
 
 
 def test_the_coach_moves_them_and_says_why(coach: Coach, ladder: dict) -> None:

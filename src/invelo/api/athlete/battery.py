@@ -1,5 +1,7 @@
 """Tests: which to do, how, what they showed, and the capacity they tell."""
 
+from dataclasses import dataclass, replace
+from datetime import date
 from uuid import UUID
 
 from fastapi import APIRouter
@@ -21,19 +23,20 @@ from invelo.api.common.drawing import FigureOut
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import EstimateOut, Explained
 from invelo.db import access
-from invelo.db.codec import body_of, modifiers_of
+from invelo.db.codec import ONE_SIDE, body_of, modifiers_of
 from invelo.db.moment import Moment
 from invelo.db.queries import athlete_rows
 from invelo.db.tables.athlete import AthleteRow, TestRow
 from invelo.domain import MODEL_VERSION
-from invelo.domain.athlete.battery import PROTOCOL, STOP
+from invelo.domain.athlete.battery import STOP, protocol_of, rpe_of
 from invelo.domain.athlete.caution import cautions_of
 from invelo.domain.athlete.results import before, between, sides
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.biomechanics.figure import figure
 from invelo.domain.biomechanics.reading import reading
-from invelo.domain.catalogue.catalogue import TestKind, catalogue
-from invelo.domain.catalogue.norms import norm_of
+from invelo.domain.catalogue.catalogue import TestKind, catalogue, find_test
+from invelo.domain.catalogue.movement import Modifiers, Movement
+from invelo.domain.catalogue.norms import lacks, norms_of
 from invelo.domain.ladder.candidates import name_of
 from invelo.domain.strength.capacity import Evidence, Pool
 from invelo.formats.setups import Changes
@@ -49,12 +52,13 @@ def get_battery(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> Batte
     today = Moment(now, athlete.time_zone).local_date
     found = battery.propose(db, athlete, today)
     body = body_of(athlete_rows.measurements(db, athlete.id)[-1])
-    age, sex = screen.age_of(db, athlete.id, today), person.of_athlete(db, athlete.id).sex
+    whose = replace(_whose(db, athlete, today), gentle=found.gentle)
     return BatteryOut(
         tests=[
-            _card(proposed_test.test, body, proposed_test.why, proposed_test.expected, age, sex)
+            _card(proposed_test.test, body, whose, proposed_test.why, proposed_test.expected)
             for proposed_test in found.proposed
         ],
+        measures=[_card(test, body, whose, "") for test in found.measures],
         left_out=[ClosedTest(name=left.test.name, why=left.why) for left in found.left_out],
     )
 
@@ -81,19 +85,38 @@ def get_capacity(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> Capa
     )
 
 
-def _card(
-    test: TestKind,
-    body: Body,
-    why: str,
-    expected: object,
-    age: int | None,
-    sex: str | None,
-) -> TestCard:
+@dataclass(frozen=True)
+class _Whose:
+    """Of whom norms are looked up, and whether their tests go to the end."""
+
+    age: int | None
+    sex: str | None
+    gentle: bool = False
+
+    def norms(self, test: TestKind) -> list[NormOut]:
+        """Published tables that hold for them."""
+        found = norms_of(catalogue().norm, test.norm, self.sex)
+        age = self.age
+        bands = [(norm, norm.band(age)) for norm in found] if age is not None else []
+        return [
+            NormOut.of(norm, age=age, words=list(norm.words), least=list(band.least))
+            for norm, band in bands
+            if band is not None
+        ]
+
+    def words(self, test: TestKind | None, side: str, amount: float) -> str:
+        """Where an amount stands among people of that age and sex."""
+        if test is None or self.age is None:
+            return ""
+        found = norms_of(catalogue().norm, test.norm, self.sex)
+        told = (norm.word(self.age, amount) for norm in found if norm.side in ("", side))
+        return next(told, "")
+
+
+def _card(test: TestKind, body: Body, whose: _Whose, why: str, expected: object = None) -> TestCard:
     movement, changes = test.of, test.modifiers()
     load = reading(body, changes.setup(movement))
     ends = {0, len(load.depths) - 1}
-    norm = norm_of(catalogue().norm, test.norm, sex) if age is not None else None
-    band = norm.band(age) if norm and age is not None else None
     return TestCard(
         id=test.id,
         name=test.name,
@@ -103,13 +126,15 @@ def _card(
         unit=movement.unit,
         per_side=test.per_side,
         how=test.how,
-        protocol=PROTOCOL[movement.unit],
+        stop_at=test.stop_at,
+        within=test.within,
+        protocol=protocol_of(test, whose.gentle),
+        rpe=rpe_of(test, whose.gentle),
         stop=list(STOP),
         cautions=list(cautions_of(movement, changes)),
         figures=[FigureOut.model_validate(figure(load, place)) for place in sorted(ends)],
-        norm=NormOut.of(norm, age=age or 0, words=list(norm.words), least=list(band.least))
-        if norm and band
-        else None,
+        norms=whose.norms(test),
+        beside=test.beside or lacks(catalogue().norm, test.norm, whose.sex, whose.age),
         why=why,
         expected=EstimateOut.model_validate(expected) if expected else None,
     )
@@ -118,36 +143,69 @@ def _card(
 def _tests(db: Database, athlete: AthleteRow, now: Now) -> list[TestDone]:
     rows = capacity.tests_of(db, athlete.id)
     bodies = athlete_rows.measurements(db, athlete.id)
-    told = [(row, capacity.test_evidence(row, bodies)) for row in rows]
-    age = screen.age_of(db, athlete.id, Moment(now, athlete.time_zone).local_date)
-    sex = person.of_athlete(db, athlete.id).sex
-    known = [evidence for _, evidence in told]
-    return [_done(row, evidence, before(evidence, known), age, sex) for row, evidence in told]
+    told = {row.id: capacity.test_evidence(row, bodies) for row in rows if capacity.test_tells(row)}
+    whose = _whose(db, athlete, Moment(now, athlete.time_zone).local_date)
+    known = list(told.values())
+    return [_done(row, told.get(row.id), known, rows, whose) for row in rows]
+
+
+def _whose(db: Database, athlete: AthleteRow, today: date) -> _Whose:
+    age = screen.age_of(db, athlete.id, today)
+    return _Whose(age, person.of_athlete(db, athlete.id).sex)
 
 
 def _done(
-    row: TestRow, evidence: Evidence, last: Evidence | None, age: int | None, sex: str | None
+    row: TestRow,
+    evidence: Evidence | None,
+    known: list[Evidence],
+    rows: list[TestRow],
+    whose: _Whose,
 ) -> TestDone:
     movement = catalogue().find_movement(row.movement)
     changes = movement.own(modifiers_of(row))
-    kind = next(
-        (
-            kind
-            for kind in catalogue().test
-            if kind.movement == movement.id and movement.own(kind.modifiers()) == changes
-        ),
-        None,
-    )
-    norm = norm_of(catalogue().norm, kind.norm, sex) if kind and age is not None else None
+    kind = _kind(row, movement, changes)
+    last = before(evidence, known) if evidence else None
+    since = between(last, evidence).words if last and evidence else ""
     return TestDone.of(
         row,
         words=kind.name if kind else name_of(movement, changes),
         family=movement.family,
         unit=movement.unit,
-        side=evidence.side,
-        since=between(last, evidence).words if last else "",
-        norm_text=norm.word(age, row.amount) if norm and age is not None else "",
+        side=ONE_SIDE.validate_python(row.side),
+        since=since or ("" if evidence else _counted_since(row, rows, movement)),
+        norm_text=whose.words(kind, row.side, row.amount),
     )
+
+
+def _kind(row: TestRow, movement: Movement, changes: Modifiers) -> TestKind | None:
+    """The test of the battery that a kept one is: as it says, or by its set-up."""
+    if row.kind:
+        return find_test(row.kind)
+    return next(
+        (
+            kind
+            for kind in catalogue().test
+            if kind.tells_capacity
+            and kind.movement == movement.id
+            and movement.own(kind.modifiers()) == changes
+        ),
+        None,
+    )
+
+
+def _counted_since(row: TestRow, rows: list[TestRow], movement: Movement) -> str:
+    """How much more or less than the time before, where no capacity tells it."""
+    alike = (
+        one
+        for one in rows
+        if (one.movement, one.kind, one.side) == (row.movement, row.kind, row.side)
+        and one.at < row.at
+    )
+    last = max(alike, key=lambda one: one.at, default=None)
+    if last is None:
+        return ""
+    more = row.amount - last.amount
+    return f"{abs(more):g} {movement.unit} {'more' if more >= 0 else 'less'}"
 
 
 def _capacity(group_status: battery.GroupStatus) -> CapacityOut:

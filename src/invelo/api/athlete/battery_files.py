@@ -19,7 +19,7 @@ from invelo.db import access
 from invelo.db.codec import changes_from
 from invelo.db.moment import Moment
 from invelo.db.tables.athlete import AthleteRow
-from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.catalogue import catalogue, find_test
 from invelo.domain.errors import InputError
 from invelo.formats import csv_table
 from invelo.formats.training import tests_csv
@@ -56,6 +56,7 @@ def get_tests_file(athlete_id: UUID, coach: Coach, db: Database) -> Response:
                 "unit": catalogue().find_movement(test.movement).unit,
                 "rpe": f"{test.rpe:g}",
                 "side": test.side,
+                "done as": test.kind,
             }
         )
     return csv_answer(tests_csv.written(rows), f"Tests of {athlete.name}")
@@ -103,6 +104,7 @@ def _new(athlete: AthleteRow, row: tests_csv.CsvTest) -> battery.NewTest:
         amount=row.amount,
         rpe=row.rpe,
         side=row.side,
+        kind=find_test(row.kind) if row.kind else None,
     )
 
 

@@ -8,7 +8,8 @@ from pydantic import Field
 
 from invelo.api.common.drawing import FigureOut
 from invelo.api.common.schemas import EstimateOut, Explained, ResponseModel
-from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.athlete.battery import rpe_of
+from invelo.domain.catalogue.catalogue import catalogue, find_test
 from invelo.domain.plan.prescription import Unit, amount_in
 from invelo.domain.training.amount import AmountDone
 from invelo.domain.training.by_hand import done_with
@@ -23,6 +24,9 @@ class TestCreate(Changes, AmountDone):
     id: UUID = Field(description="Made by the client, so that sending it twice counts once.")
     movement: str = Field("push-up", examples=["push-up"])
     rpe: float = 10.0
+    kind: str | None = Field(
+        None, max_length=60, description="Test of the battery, where it was one.", examples=["hang"]
+    )
     side: OneSide = Field("", description="Of a movement done one side at a time.")
     load_kg: float | None = Field(
         None, description="Kilos added where the movement carries them; below nought taken off."
@@ -31,19 +35,23 @@ class TestCreate(Changes, AmountDone):
     def core(self) -> battery.NewTest:
         """As the store keeps it."""
         movement = catalogue().find_movement(self.movement)
+        kind = find_test(self.kind) if self.kind else None
+        amount = amount_in(movement.posture.name, movement.unit, self.amount, self.unit)
         return battery.NewTest(
             self.id,
             movement,
             done_with(movement, self.modifiers(), kg=self.load_kg, at=None, tempo=""),
-            amount_in(movement.posture.name, movement.unit, self.amount, self.unit),
-            self.rpe,
+            amount,
+            self.rpe if kind is None else min(self.rpe, rpe_of(kind, gentle=False, amount=amount)),
             self.side,
+            kind,
         )
 
 
 class NormOut(ResponseModel):
     """A published table beside a test."""
 
+    side: OneSide
     name: str
     source: str
     age: int
@@ -65,7 +73,11 @@ class TestCard(Changes):
     stop: list[str]
     cautions: list[str]
     figures: list[FigureOut]
-    norm: NormOut | None
+    norms: list[NormOut] = Field(description="One, one for each side, or none.")
+    beside: str = Field(description="What is to be known where no norm stands beside it.")
+    rpe: float = Field(description="Effort it is done at: 10 goes to its end.")
+    stop_at: int = Field(description="Seconds after which longer tells nothing; 0 for none.")
+    within: int = Field(description="Seconds there are for it; 0 where it goes to its end.")
     why: str
     expected: EstimateOut | None
 
@@ -81,6 +93,9 @@ class BatteryOut(ResponseModel):
     """What to test now, the most telling first."""
 
     tests: list[TestCard]
+    measures: list[TestCard] = Field(
+        description="Compared with people of that age; they tell no strength that is computed."
+    )
     left_out: list[ClosedTest]
 
 

@@ -57,6 +57,7 @@ class CatalogueTest(Changes):
     family: str
     unit: Unit
     how: str
+    tells_capacity: bool = Field(description="Whether it places anybody on a ladder.")
 
 
 class CatalogueOut(ResponseModel):
@@ -123,6 +124,7 @@ def get_catalogue(coach: Coach, db: Database) -> CatalogueOut:
                 family=test_kind.of.family,
                 unit=test_kind.of.unit,
                 how=test_kind.how,
+                tells_capacity=test_kind.tells_capacity,
             )
             for test_kind in known.test
         ],

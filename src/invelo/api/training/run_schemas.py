@@ -68,7 +68,9 @@ class RunSet(ResponseModel):
     open_end: bool = Field(description="Whether it goes on to its end, whatever the top.")
     sides: int = Field(description="Turns it takes: once for each side, or once.")
     counted: Counted | None = Field(None, description="As the movement is, if left out.")
-    number: int = Field(description="As it is logged; pieces of one broken hold share theirs.")
+    number: int | None = Field(
+        None, description="As it is logged; pieces of one broken hold share theirs."
+    )
     in_turn: str = Field(
         "", description="A movement done in turn with it, rep by rep, as the log is to tell it."
     )

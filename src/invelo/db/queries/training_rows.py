@@ -29,6 +29,14 @@ RATED = col(TrainingSessionRow.mean_set_rpe).is_not(None)
 """Whether a session has an effort, its own or that of its sets."""
 
 
+def began_after(db: Session, athlete_id: UUID, day: date) -> bool:
+    """Whether an athlete trained on no day up to this one."""
+    statement = select(TrainingSessionRow.id).where(
+        TrainingSessionRow.athlete_id == athlete_id, TrainingSessionRow.local_date <= day
+    )
+    return db.exec(statement.limit(1)).first() is None
+
+
 def finished_between(
     db: Session, athlete_id: UUID, since: date, before: date
 ) -> Sequence[TrainingSessionRow]:

@@ -177,7 +177,9 @@ class AthleteLimitRow(Dated, table=True):
 
 
 class TestRow(Dated, Computed, SetUpColumns, table=True):
-    """A best set of strict reps, or a longest hold in seconds, with the capacity it was read as."""
+    """A best set of strict reps, or a longest hold in seconds, with the capacity it was read as;
+    nothing is read of what a clock, balance or a jump ends. `kind` is the catalogue's test it was
+    done as, '' for none."""
 
     __tablename__ = "test"
 
@@ -192,6 +194,7 @@ class TestRow(Dated, Computed, SetUpColumns, table=True):
     amount: float
     rpe: float
     side: str = ""
+    kind: str = ""
     result: dict[str, Any] = json_column()
 
 

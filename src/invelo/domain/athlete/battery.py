@@ -8,6 +8,7 @@ test that a limit, a readiness criterion or the kit closes is left out with the 
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 
+from invelo.domain.athlete.age import CHILD
 from invelo.domain.athlete.guard import Guard
 from invelo.domain.athlete.person import Person
 from invelo.domain.biomechanics.body import Body
@@ -44,6 +45,40 @@ PROTOCOL = {
 }
 
 
+GENTLE = {
+    "reps": "Warm up, one easy set, two minutes of rest. Strict reps of 2 s, no pause over 1 s; "
+    "stop while two more clean ones are left. Count only whole ones.",
+    "s": "Warm up, one easy hold, two minutes of rest. The clock starts when the shape stands; "
+    "come down at the first shake.",
+}
+"""The same for whom no test goes to its end: under 16 years, and in the first week of whoever is
+new to it (common practice)."""
+
+GENTLE_RPE = 8.0
+
+MEASURE = {
+    "reps": "Warm up. Every rep is whole, or it does not count.",
+    "s": "Barefoot, beside something to hold. The clock stops when the other foot or a hand "
+    "touches.",
+    "cm": "Warm up with small ones. Three tries, landed still; the best counts, heel to line.",
+}
+
+
+def protocol_of(test: TestKind, gentle: bool) -> str:
+    """How a test is done, and what ends it."""
+    if not test.tells_capacity:
+        return MEASURE[test.of.unit]
+    words = (GENTLE if gentle else PROTOCOL)[test.of.unit]
+    return f"{words} End it at {test.stop_at} s: longer tells nothing." if test.stop_at else words
+
+
+def rpe_of(test: TestKind, gentle: bool, amount: float | None = None) -> float:
+    """The effort that a test is kept with: its end, or what was left; of one that was ended by the
+    clock at its stop an effort that says so."""
+    stopped = bool(test.stop_at) and amount is not None and amount >= test.stop_at
+    return GENTLE_RPE if gentle or stopped or not test.tells_capacity else 10.0
+
+
 @dataclass(frozen=True)
 class ProposedTest:
     """A test worth doing now.
@@ -73,10 +108,13 @@ class LeftOut:
 
 @dataclass(frozen=True)
 class Battery:
-    """The tests of a sitting, the most telling first, and what was left out."""
+    """The tests of a sitting, the most telling first, what is compared with others of that age
+    beside them, and what was left out; `gentle` says that none goes to its end."""
 
     proposed: tuple[ProposedTest, ...]
+    measures: tuple[TestKind, ...]
     left_out: tuple[LeftOut, ...]
+    gentle: bool = False
 
 
 @dataclass(frozen=True)
@@ -88,12 +126,22 @@ class BatterySituation:
         person: goals, training age, dislikes.
         guard: what may close something to them.
         known: capacity by what is alike.
+        first_week: whether they have trained for less than a week.
     """
 
     body: Body
     person: Person
     guard: Guard
     known: Mapping[Lane, Pool]
+    first_week: bool = False
+
+    @property
+    def gentle(self) -> bool:
+        """Whether no test goes to its end: they are young, spare hard efforts, or are new and in
+        their first week."""
+        age = self.guard.age
+        child = age is not None and age < CHILD
+        return child or self.guard.gentle or (self.first_week and self.person.new)
 
 
 def closed(test: TestKind, situation: BatterySituation) -> str:
@@ -123,7 +171,7 @@ def battery(situation: BatterySituation) -> Battery:
         why = closed(test, situation)
         if why:
             left_out.append(LeftOut(test, why))
-        else:
+        elif test.tells_capacity:
             open_tests.append(test)
     proposed: list[ProposedTest] = []
     for family in wanted:
@@ -137,7 +185,14 @@ def battery(situation: BatterySituation) -> Battery:
             0.0 if proposed_test.now is None else 1000.0 + proposed_test.leaves - proposed_test.now
         )
     )
-    return Battery(tuple(proposed[:MOST_TESTS]), tuple(left_out))
+    measures = (
+        test
+        for test in catalogue().test
+        if not test.tells_capacity
+        and test.from_age <= (situation.guard.age or 0)
+        and not closed(test, situation)
+    )
+    return Battery(tuple(proposed[:MOST_TESTS]), tuple(measures), tuple(left_out), situation.gentle)
 
 
 def test_for(lanes: Iterable[Lane], situation: BatterySituation) -> TestKind | None:
@@ -149,7 +204,7 @@ def test_for(lanes: Iterable[Lane], situation: BatterySituation) -> TestKind | N
     weighed = [
         _weighed(test, situation)
         for test in catalogue().test
-        if test.of.posture.lane in wanted and not closed(test, situation)
+        if test.tells_capacity and test.of.posture.lane in wanted and not closed(test, situation)
     ]
     best = min(weighed, key=lambda proposed_test: _rank(proposed_test, situation), default=None)
     return best.test if best else None
@@ -159,7 +214,9 @@ def _families(person: Person) -> tuple[str, ...]:
     """Families of the goals, the dearest goal's nearest first; without goals every tested one."""
     skills = {skill.id: skill for skill in catalogue().skill}
     named = [family for goal in person.goals for family in skills[goal].families]
-    return tuple(dict.fromkeys(named or [test.of.family for test in catalogue().test]))
+    return tuple(
+        dict.fromkeys(named or [test.of.family for test in catalogue().test if test.tells_capacity])
+    )
 
 
 def _pool_for(test: TestKind, situation: BatterySituation) -> Pool | None:

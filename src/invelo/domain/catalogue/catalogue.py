@@ -128,6 +128,10 @@ class TestKind(ReadySetUp):
         level: for whom it comes first: those new to it, the trained, or the strong.
         kit: besides the movement's own, any one of these.
         norm: id of the published norms it compares with, '' for none.
+        beside: what is to be known where no norm stands beside it.
+        stop_at: seconds of a hold after which longer tells nothing; 0 for none.
+        within: seconds there are for it, counted till they are over; 0 where it goes to its end.
+        from_age: years from which it is proposed.
     """
 
     id: str
@@ -135,11 +139,20 @@ class TestKind(ReadySetUp):
     level: Literal["new", "trained", "strong"]
     kit: tuple[Kind, ...] = ()
     norm: str = ""
+    beside: str = ""
+    stop_at: int = 0
+    within: int = 0
+    from_age: int = 0
 
     @property
     def per_side(self) -> bool:
         """Whether each side is tested for itself."""
         return self.of.counted == "per side"
+
+    @property
+    def tells_capacity(self) -> bool:
+        """Whether its end is the end of strength: not of a clock, of balance or of a jump."""
+        return not self.within and self.of.tells_capacity
 
 
 @dataclass(frozen=True)
@@ -381,3 +394,17 @@ def _inherits(usual: dict[str, dict[str, Any]], entry: dict[str, Any]) -> dict[s
         raise ValueError(f"{entry.get('id')}: drops a caution its family has not: {unknown[0]}")
     whole["cautions"] = [line for line in dict.fromkeys(told) if line not in dropped]
     return whole
+
+
+def find_test(test_id: str) -> TestKind:
+    """A test of the catalogue.
+
+    Raises:
+        InputError: if there is none of that id.
+    """
+    for test in catalogue().test:
+        if test.id == test_id:
+            return test
+    raise InputError(
+        "test", f"there is no “{test_id[:40]}”.", "Name one of GET /api/catalogue, or leave it out."
+    )

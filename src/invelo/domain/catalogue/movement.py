@@ -215,6 +215,11 @@ class Movement:
         return self.posture.counted == "rpe"
 
     @property
+    def tells_capacity(self) -> bool:
+        """Whether its greatest count tells a strength that is computed."""
+        return not self.rpe_only and self.unit != "cm"
+
+    @property
     def warnings(self) -> tuple[str, ...]:
         """Cautions with what follows from the kit it is done on, each once."""
         kit = {*self.kit, *(kind for kinds in self.with_kit for kind in kinds)}

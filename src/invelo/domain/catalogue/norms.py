@@ -3,6 +3,8 @@
 from dataclasses import dataclass
 from typing import Literal
 
+from invelo.domain.training.log import OneSide
+
 
 @dataclass(frozen=True)
 class AgeBand:
@@ -20,7 +22,8 @@ class Norm:
     Attributes:
         id: what it is of; tests name it.
         name: in words.
-        sex: whose.
+        sex: whose; of both where the study tells no difference.
+        side: of the body, '' where either stands for both.
         source: with the words "from memory" where it is.
         words: from the least to the most.
         bands: by age.
@@ -28,10 +31,11 @@ class Norm:
 
     id: str
     name: str
-    sex: Literal["male", "female"]
+    sex: Literal["male", "female", "both"]
     source: str
     words: tuple[str, ...]
     bands: tuple[AgeBand, ...]
+    side: OneSide = ""
 
     def __post_init__(self) -> None:
         """Each band has as many steps as there are words, and they rise."""
@@ -55,6 +59,26 @@ class Norm:
         return self.words[reached[-1]]
 
 
-def norm_of(norms: tuple[Norm, ...], norm_id: str, sex: str | None) -> Norm | None:
-    """The table for a test and a sex, if there is one."""
-    return next((norm for norm in norms if norm.id == norm_id and norm.sex == sex), None)
+def norms_of(norms: tuple[Norm, ...], norm_id: str, sex: str | None) -> tuple[Norm, ...]:
+    """The tables for a test and a sex: one, one for each side, or none."""
+    return tuple(norm for norm in norms if norm.id == norm_id and norm.sex in (sex, "both"))
+
+
+def lacks(norms: tuple[Norm, ...], norm_id: str, sex: str | None, age: int | None) -> str:
+    """Why no norm stands beside a test that has one; '' where one does."""
+    named = [norm for norm in norms if norm.id == norm_id]
+    if not named:
+        return ""
+    if age is None:
+        return "Published norms go by age: tell the date of birth."
+    theirs = norms_of(norms, norm_id, sex)
+    if not theirs:
+        if sex is None:
+            return "Published norms go by sex: tell it, or leave them aside."
+        whose = {"male": "men", "female": "women"}[sex]
+        return f"No published norm for {whose} stands here."
+    if all(norm.band(age) is None for norm in theirs):
+        bands = [band for norm in theirs for band in norm.bands]
+        low, high = min(band.from_age for band in bands), max(band.to_age for band in bands)
+        return f"Its norms go from {low} to {high} years."
+    return ""

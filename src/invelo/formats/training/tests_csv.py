@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from datetime import date, datetime
 from typing import Any, get_args
 
-from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.catalogue import catalogue, find_test
 from invelo.domain.catalogue.movement import Movement
 from invelo.domain.errors import InputError
 from invelo.domain.training.log import OneSide
@@ -15,7 +15,18 @@ from invelo.formats.csv_table import Cells, Columns, Table, day_of, moment_of, n
 from invelo.formats.training.log_csv import find_movement
 
 COLUMNS = Columns(
-    names=("date", "time", "time zone", "movement", "set-up", "amount", "unit", "rpe", "side"),
+    names=(
+        "date",
+        "time",
+        "time zone",
+        "movement",
+        "set-up",
+        "amount",
+        "unit",
+        "rpe",
+        "side",
+        "done as",
+    ),
     also={
         "date": ("day", "tested on"),
         "movement": ("exercise", "test", "movement name"),
@@ -41,6 +52,7 @@ class CsvTest:
     amount: float
     rpe: float
     side: OneSide
+    kind: str
 
 
 def written(rows: Iterable[Mapping[str, object]]) -> str:
@@ -87,6 +99,7 @@ def _test(row: int, cells: Cells, time_zone: str) -> CsvTest:
         amount=number_of(cells, "amount", None, 0.5, 3600),
         rpe=number_of(cells, "rpe", 10.0, 1, 10),
         side=SIDES[word_of(cells, "side", "", tuple(SIDES))],
+        kind=find_test(said).id if (said := cells.get("done as", "")) else "",
     )
 
 

@@ -1,7 +1,8 @@
 """Tests kept, and the tests proposed next."""
 
 from dataclasses import dataclass
-from datetime import date
+from datetime import date, timedelta
+from typing import Any
 from uuid import UUID
 
 from sqlmodel import Session
@@ -11,18 +12,20 @@ from invelo.db.codec import body_of, body_on, set_up_columns, stored
 from invelo.db.columns import dated
 from invelo.db.errors import ConflictError
 from invelo.db.moment import Moment
-from invelo.db.queries import athlete_rows, ladder_rows
+from invelo.db.queries import athlete_rows, ladder_rows, training_rows
 from invelo.db.tables.athlete import AthleteRow, TestRow
 from invelo.domain.athlete import battery
 from invelo.domain.athlete.battery import Battery, BatterySituation
+from invelo.domain.biomechanics.body import Body
 from invelo.domain.biomechanics.posture.form import Lane
-from invelo.domain.catalogue.catalogue import ReadyLadder, catalogue
+from invelo.domain.catalogue.catalogue import ReadyLadder, TestKind, catalogue
 from invelo.domain.catalogue.movement import Modifiers, Movement
-from invelo.domain.errors import InputError
+from invelo.domain.errors import InputError, require_within
+from invelo.domain.plan.prescription import GIVEN_AS
 from invelo.domain.strength.capacity import Evidence, Pool, evidence, groups_of, pool
 from invelo.domain.strength.predict import Done
 from invelo.domain.training.amount import whole_reps
-from invelo.domain.training.log import OneSide
+from invelo.domain.training.log import MOST_LOGGED, OneSide
 from invelo.services.athlete import capacity, guard, person, screen
 from invelo.services.ladder import ladder
 from invelo.services.ladder.ladder import LadderView
@@ -30,8 +33,8 @@ from invelo.services.ladder.ladder import LadderView
 
 @dataclass(frozen=True)
 class NewTest:
-    """A test as it was done: strict reps, or seconds of a hold, as many as possible unless
-    `rpe` < 10."""
+    """A test as it was done: strict reps, seconds of a hold or centimetres, as many as possible
+    unless `rpe` < 10; `kind` is the catalogue's test it was done as, if any."""
 
     id: UUID
     movement: Movement
@@ -39,16 +42,33 @@ class NewTest:
     amount: float
     rpe: float = 10.0
     side: OneSide = ""
+    kind: TestKind | None = None
 
     def __post_init__(self) -> None:
         """Refuse a side where there is none, and what cannot be tested."""
         whole_reps(self.movement, self.amount)
-        own = self.movement.own(self.modifiers)
-        Done(own.setup(self.movement), self.amount, self.modifiers.tempo, self.rpe)
+        if self.kind is not None and self.kind.of is not self.movement:
+            raise InputError(
+                "test",
+                f"{self.kind.name} is of another movement.",
+                f"Send the {self.kind.of.name}.",
+            )
+        if self.tells_capacity:
+            own = self.movement.own(self.modifiers)
+            Done(own.setup(self.movement), self.amount, self.modifiers.tempo, self.rpe)
+        else:
+            field, unit = GIVEN_AS[self.movement.unit], self.movement.unit
+            require_within(field, self.amount, 0.5, MOST_LOGGED[unit], unit)
+            require_within("rpe", self.rpe, 1, 10, "")
         if self.side and self.movement.counted != "per side":
             raise InputError(
                 "side", f"the {self.movement.name.lower()} has none.", "Leave the side out."
             )
+
+    @property
+    def tells_capacity(self) -> bool:
+        """Whether it says something of strength that is computed."""
+        return (self.kind or self.movement).tells_capacity
 
 
 def keep_test(db: Session, athlete: AthleteRow, test: NewTest, moment: Moment) -> TestRow:
@@ -74,9 +94,6 @@ def keep_test(db: Session, athlete: AthleteRow, test: NewTest, moment: Moment) -
     modifiers = test.movement.own(test.modifiers)
     guard.allow(db, athlete.id, [(test.movement, modifiers)], moment.local_date)
     body = body_on(athlete_rows.measurements(db, athlete.id), moment.local_date)
-    read = evidence(
-        moment.local_date, "test", body, test.movement, modifiers, test.amount, test.rpe
-    )
     row = TestRow(
         id=test.id,
         athlete_id=athlete.id,
@@ -85,22 +102,32 @@ def keep_test(db: Session, athlete: AthleteRow, test: NewTest, moment: Moment) -
         amount=test.amount,
         rpe=test.rpe,
         side=test.side,
+        kind=test.kind.id if test.kind else "",
         inputs={
             "mass_kg": body.mass,
             "stature_m": body.stature,
             "segments": body.table.name,
             "lengths": dict(body.lengths),
         },
-        result={"capacity": stored(read.greatest), "load": stored(read.load.demand)},
+        result=_read(test, body, moment.local_date),
     )
     db.add(row)
     db.flush()
-    for ladder_row in ladder_rows.of_athlete(db, athlete.id):
+    for ladder_row in ladder_rows.of_athlete(db, athlete.id) if test.tells_capacity else ():
         rungs = ladder_graph.rungs_of(db, ladder_row.id)
         lanes = {catalogue().find_movement(rung.movement).posture.lane for rung in rungs}
         if test.movement.posture.lane in lanes:
             ladder.record_placement(db, ladder_row, athlete, moment, {"test": str(test.id)})
     return row
+
+
+def _read(test: NewTest, body: Body, day: date) -> dict[str, Any]:
+    """The capacity that a test tells; nothing of one that tells none."""
+    if not test.tells_capacity:
+        return {}
+    modifiers = test.movement.own(test.modifiers)
+    read = evidence(day, "test", body, test.movement, modifiers, test.amount, test.rpe)
+    return {"capacity": stored(read.greatest), "load": stored(read.load.demand)}
 
 
 def capacities(db: Session, athlete_id: UUID) -> dict[Lane, Pool]:
@@ -176,7 +203,7 @@ def propose(db: Session, athlete: AthleteRow, today: date) -> Battery:
     """The tests to do now; none before a doctor has spoken, where one is to be seen first."""
     now = screen.standing(db, athlete.id, today).now
     if now.outcome == "doctor":
-        return Battery((), ())
+        return Battery((), (), ())
     return battery.battery(situation_of(db, athlete, today))
 
 
@@ -189,4 +216,5 @@ def situation_of(db: Session, athlete: AthleteRow, today: date) -> BatterySituat
         person=told,
         guard=guarded,
         known=capacities(db, athlete.id),
+        first_week=training_rows.began_after(db, athlete.id, today - timedelta(days=7)),
     )

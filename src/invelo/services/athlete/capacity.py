@@ -37,6 +37,11 @@ def tests_of(db: Session, athlete_id: UUID) -> list[TestRow]:
     return athlete_rows.tests(db, athlete_id, logs.LOOK_BACK)
 
 
+def test_tells(test: TestRow) -> bool:
+    """Whether a kept test says something of strength."""
+    return bool(test.result)
+
+
 def test_evidence(test: TestRow, bodies: list[BodyMeasurementRow]) -> Evidence:
     """What a kept test says."""
     return evidence(
@@ -142,7 +147,9 @@ def _lanes(rungs: list[RungRow]) -> set[Lane]:
 
 
 def _tests(db: Session, athlete_id: UUID, bodies: list[BodyMeasurementRow]) -> tuple[Evidence, ...]:
-    return tuple(test_evidence(test, bodies) for test in tests_of(db, athlete_id))
+    return tuple(
+        test_evidence(test, bodies) for test in tests_of(db, athlete_id) if test_tells(test)
+    )
 
 
 def _set_evidence(day: date, done: LoggedSetRow, bodies: list[BodyMeasurementRow]) -> Evidence:

@@ -4124,6 +4124,11 @@ export interface components {
         BatteryOut: {
             /** Tests */
             tests: components["schemas"]["TestCard"][];
+            /**
+             * Measures
+             * @description Compared with people of that age; they tell no strength that is computed.
+             */
+            measures: components["schemas"]["TestCard"][];
             /** Left Out */
             left_out: components["schemas"]["ClosedTest"][];
         };
@@ -4496,6 +4501,11 @@ export interface components {
             unit: "reps" | "s" | "cm";
             /** How */
             how: string;
+            /**
+             * Tells Capacity
+             * @description Whether it places anybody on a ladder.
+             */
+            tells_capacity: boolean;
         };
         /**
          * ChangeOut
@@ -8068,6 +8078,11 @@ export interface components {
          * @description A published table beside a test.
          */
         NormOut: {
+            /**
+             * Side
+             * @enum {string}
+             */
+            side: "" | "left" | "right";
             /** Name */
             name: string;
             /** Source */
@@ -10237,7 +10252,7 @@ export interface components {
              * Number
              * @description As it is logged; pieces of one broken hold share theirs.
              */
-            number: number;
+            number?: number | null;
             /**
              * In Turn
              * @description A movement done in turn with it, rep by rep, as the log is to tell it.
@@ -11871,7 +11886,31 @@ export interface components {
             cautions: string[];
             /** Figures */
             figures: components["schemas"]["FigureOut"][];
-            norm: components["schemas"]["NormOut"] | null;
+            /**
+             * Norms
+             * @description One, one for each side, or none.
+             */
+            norms: components["schemas"]["NormOut"][];
+            /**
+             * Beside
+             * @description What is to be known where no norm stands beside it.
+             */
+            beside: string;
+            /**
+             * Rpe
+             * @description Effort it is done at: 10 goes to its end.
+             */
+            rpe: number;
+            /**
+             * Stop At
+             * @description Seconds after which longer tells nothing; 0 for none.
+             */
+            stop_at: number;
+            /**
+             * Within
+             * @description Seconds there are for it; 0 where it goes to its end.
+             */
+            within: number;
             /** Why */
             why: string;
             expected: components["schemas"]["EstimateOut"] | null;
@@ -11942,6 +11981,12 @@ export interface components {
              * @default 10
              */
             rpe: number;
+            /**
+             * Kind
+             * @description Test of the battery, where it was one.
+             * @example hang
+             */
+            kind?: string | null;
             /**
              * Side
              * @description Of a movement done one side at a time.

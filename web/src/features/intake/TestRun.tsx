@@ -57,7 +57,8 @@ export function TestRun({ athleteId, card, onClose }: Props) {
               movement: card.movement,
               ...changesOf(card),
               amount: Number(amount),
-              rpe: 10,
+              rpe: card.rpe,
+              kind: card.id,
               side,
             },
           });
@@ -84,7 +85,7 @@ export function TestRun({ athleteId, card, onClose }: Props) {
           </ul>
         </div>
       </div>
-      {held ? <HoldClock clock={clock} /> : <Beat />}
+      {held ? <HoldClock clock={clock} /> : card.unit === "reps" && <Pace within={card.within} />}
       <form
         onSubmit={(event) => {
           event.preventDefault();
@@ -95,8 +96,8 @@ export function TestRun({ athleteId, card, onClose }: Props) {
           {sides.map((side) => (
             <div key={side} className="w-56">
               <Field
-                label={`${held ? "Longest clean hold, s" : "As many clean reps as possible"}${side && `, ${side}`}`}
-                unit={held ? "s" : "reps"}
+                label={`${asked(card)}${side && `, ${side}`}`}
+                unit={card.unit}
                 type="number"
                 min={1}
                 step={held ? "any" : 1}
@@ -108,13 +109,50 @@ export function TestRun({ athleteId, card, onClose }: Props) {
             </div>
           ))}
         </div>
-        {card.norm && <Norm norm={card.norm} unit={card.unit} />}
+        {card.norms.map((norm) => (
+          <Norm key={norm.name} norm={norm} unit={card.unit} />
+        ))}
+        {card.beside && <p className="pt-2 text-sm text-faint">{card.beside}</p>}
         <Wrong error={error} />
         <Button main type="submit" busy={busy} className="mt-3">
           Keep the test
         </Button>
       </form>
     </Dialog>
+  );
+}
+
+/** What the box asks for: to the end, or short of it. */
+function asked({ unit, within, rpe }: Schema["TestCard"]): string {
+  if (unit === "cm") return "The best of three";
+  if (unit === "s") return rpe === 10 ? "Longest clean hold, s" : "Seconds, clean";
+  if (within) return `Clean reps in ${within} s`;
+  return rpe === 10 ? "As many clean reps as possible" : "Clean reps, two more left";
+}
+
+/** The clock that a test is done by: the time there is for it, or the pace of its reps. */
+function Pace({ within }: { within: number }) {
+  return within ? <Countdown seconds={within} /> : <Beat />;
+}
+
+function Countdown({ seconds }: { seconds: number }) {
+  const [began, setBegan] = useState<number | null>(null);
+  const [, tick] = useState(0);
+  useEffect(() => {
+    if (began === null) return;
+    const timer = setInterval(() => tick((now) => now + 1), 100);
+    return () => clearInterval(timer);
+  }, [began]);
+  const left = began === null ? seconds : Math.max(0, seconds - (Date.now() - began) / 1000);
+  return (
+    <div className="flex items-center gap-4 pt-3">
+      <Button large onClick={() => setBegan(began === null ? Date.now() : null)}>
+        {began === null ? "Start the clock" : "Again"}
+      </Button>
+      <span className="font-head text-4xl" role="timer">
+        {left > 0 ? `${Math.ceil(left)} s left` : "Stop: count the last one"}
+      </span>
+    </div>
   );
 }
 

@@ -25,7 +25,9 @@ export function LadderDialog({
   const [ready, setReady] = useState("push-up");
   const [tested, setTested] = useState("");
   const family = catalogue?.ladders.find(({ id }) => id === ready)?.family;
-  const tests = (catalogue?.tests ?? []).filter((one) => one.family === family);
+  const tests = (catalogue?.tests ?? []).filter(
+    (one) => one.family === family && one.tells_capacity,
+  );
   const test = tests.find(({ id }) => id === tested);
 
   function send(event: FormEvent<HTMLFormElement>) {

@@ -1,4 +1,4 @@
-"""Sets of two movements in turn, and a coach's own tags of movements."""
+"""Sets of two movements in turn, a coach's own tags of movements, and what a test was done as."""
 
 import sqlalchemy as sa
 from alembic import op
@@ -11,7 +11,8 @@ BEFORE = "'work', 'easy', 'drop', 'piece', 'single', 'cluster', 'part', 'attempt
 
 
 def upgrade() -> None:
-    """One more kind, and no tags yet."""
+    """One more kind, no tags yet, and tests known by their set-up alone."""
+    op.add_column("test", sa.Column("kind", sa.String(), nullable=False, server_default=""))
     op.create_table(
         "movement_tag",
         sa.Column(
@@ -30,6 +31,7 @@ def upgrade() -> None:
 def downgrade() -> None:
     """What was done in turn followed without a rest: neither judges anything."""
     op.drop_table("movement_tag")
+    op.drop_column("test", "kind")
     op.execute("ALTER TABLE logged_set DISABLE TRIGGER logged_set_append_only")
     op.execute("UPDATE logged_set SET kind = 'part' WHERE kind = 'turn'")
     op.execute("ALTER TABLE logged_set ENABLE TRIGGER logged_set_append_only")

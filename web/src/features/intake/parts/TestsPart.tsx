@@ -33,6 +33,18 @@ export function TestsPart({ athleteId }: { athleteId: string }) {
             <Card key={card.id} card={card} number={i + 1} onRun={() => setRunning(card)} />
           ))}
         </ol>
+        {battery.measures.length > 0 && (
+          <details className="mt-3">
+            <summary className="lettering cursor-pointer">
+              Compared with others, or with themselves: {battery.measures.length}
+            </summary>
+            <ol>
+              {battery.measures.map((card, i) => (
+                <Card key={card.id} card={card} number={i + 1} onRun={() => setRunning(card)} />
+              ))}
+            </ol>
+          </details>
+        )}
         {battery.left_out.length > 0 && (
           <details className="mt-3" open={battery.tests.length === 0}>
             <summary className="lettering cursor-pointer">

@@ -33,8 +33,8 @@ export interface Entry {
   openEnd?: boolean;
   /** Of the set, as it is logged, and the movement it was done in turn with; a run begun before has
    * none. */
-  number?: number;
-  inTurn?: string;
+  number?: number | null | undefined;
+  inTurn?: string | undefined;
   /** One for each side, or one. */
   amounts: number[];
   sides: Schema["NewSet"]["side"][];

@@ -68,7 +68,7 @@ def fill(slot: Slot, trainee: Trainee, kinds: frozenset[Kind] | None = None) -> 
     raise InputError(
         "movement",
         f"nothing of the {slot.family} is open to {trainee.name} ({tried})"
-        + (f": {'; '.join(reasons)}." if reasons else "."),
+        + (f": {'; '.join(reason.rstrip('.') for reason in reasons)}." if reasons else "."),
         "Give a ladder of it, or take another session.",
     )
 
@@ -177,7 +177,7 @@ def _filled_block(
         try:
             items[at] = fill(slot, trainee, shape.kinds)
         except InputError as error:
-            left_out.append(error.problem)
+            left_out.append(error.problem[:1].upper() + error.problem[1:])
     if not items:
         return None
     made = block_of(_format(block, len(items)), list(items.values()), block.rounds)
@@ -226,6 +226,7 @@ def dressed(
         prepares: work that opens closed checks; all there is if left out.
     """
     opening = trainee.preparation() if prepares is None else tuple(prepares)
+    made = _keyed_apart(made)
     items = [item for block in made for item in block.items]
     before = [warm_up(items, trainee)] if items or opening else []
     if opening:
@@ -235,21 +236,47 @@ def dressed(
     return Session(name, (*before, *made), notes_of(made))
 
 
+def _keyed_apart(made: Sequence[Block]) -> tuple[Block, ...]:
+    """Blocks whose items all have keys of their own: one that comes again is told by its number."""
+    seen: dict[str, int] = {}
+    blocks = []
+    for block in made:
+        items = []
+        for item in block.items:
+            seen[item.key] = seen.get(item.key, 0) + 1
+            again = f"/{seen[item.key]}" if seen[item.key] > 1 else ""
+            items.append(replace(item, key=f"{item.key}{again}"))
+        blocks.append(replace(block, items=tuple(items)))
+    return tuple(blocks)
+
+
 def notes_of(made: Sequence[Block]) -> tuple[str, ...]:
     """What spoils what, and why an item is not as its ladder says."""
     spoils = [
         one.words
         for first, second in pairwise(made)
         for one in interference((first.items[-1], second.items[0]))
+        if one.first != one.second
     ]
     spoils += [
         one.words
         for block in made
         if block.format != "pre-tire"
         for one in interference(block.items)
+        if one.first != one.second
     ]
     whys = [f"{item.name}: {item.why}" for block in made for item in block.items if item.why]
-    return tuple(dict.fromkeys([*spoils, *whys]))
+    return tuple(dict.fromkeys([*spoils, *whys, *_without_rest(made)]))
+
+
+def _without_rest(made: Sequence[Block]) -> list[str]:
+    """What is to be known of rounds that have no rest at all."""
+    return [
+        f"There is no rest in the {block.format}: expect fewer reps from round to round, and see "
+        "that everything stands ready."
+        for block in made
+        if block.in_rounds and not block.window and block.between == block.round_rest == 0.0
+    ]
 
 
 def template_of(template_id: str, name: str, session: Session, trainee: Trainee) -> SessionTemplate:

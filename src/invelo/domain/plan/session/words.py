@@ -95,6 +95,7 @@ def block_words(block: Block) -> str:
     """A block's format with what there is to know of it."""
     rounds = ""
     if block.in_rounds and not block.window:
-        rounds = f", {block.rounds} rounds, {clock(block.round_rest)} between them"
+        rest = f"{clock(block.round_rest)} between them" if block.round_rest else "no rest between"
+        rounds = f", {block.rounds} rounds, {rest}"
     words = f": {block.words}" if block.words else ""
     return f"{block.format.capitalize()}{rounds}{words}"

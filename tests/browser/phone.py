@@ -31,7 +31,7 @@ const look = () => ({
 """What says where the session is."""
 
 GO_ON = """
-const byHand = ['Done', 'Let go', 'Begin', 'Now', 'Ready'];
+const byHand = ['Done', 'Let go', 'Begin', 'Now', 'Ready', 'Warm-up done'];
 const [toTheNextSet, tell] = arguments;
 const waits = () =>
   [...document.querySelectorAll('main section:first-of-type button')].some((button) =>

@@ -34,6 +34,28 @@ def test_a_pair_is_run_to_its_end_and_stands_in_the_review(phone: Phone, office:
     assert coach_reviews(phone, push) == filled
 
 
+def set_or_button(phone: Phone) -> str:
+    """ "SET" where a set is at hand, or else the button that leads on; "" while neither is there."""
+    if phone.find_all('section[aria-label="The set"]'):
+        return "SET"
+    leads_on = ("Warm-up done", "Ready", "Now", "Begin")
+    there = [button.text for button in phone.find_all("main button")]
+    return next((words for words in leads_on if words in there), "")
+
+
+def test_from_the_link_to_the_first_set_takes_a_few_presses(phone: Phone, office: Office) -> None:
+    """Eight at most, the warm-up ticked off as one list."""
+    office.plans_today()
+    phone.comes_in(office.link())
+    phone.click("Start the session")
+    presses = 1
+    while (there := phone.until(lambda: set_or_button(phone))) != "SET":
+        phone.click(there)
+        presses += 1
+        assert presses <= 8
+    assert "Easy, to warm up" not in phone.text
+
+
 def test_an_interval_block_runs_by_the_clock_alone(phone: Phone, office: Office) -> None:
     office.gives("row")
     push, row = office.ladders

@@ -99,6 +99,18 @@ def in_turn(*items: RunItemSheet) -> dict[str, Any]:
     return sheet(list(items), [_block(one) for one in items], events)
 
 
+def warmed_up(*items: RunItemSheet, first: int = 2) -> dict[str, Any]:
+    """The same, the first of them one block that warms up."""
+    made = in_turn(*items)
+    keys = [one.key for one in items[:first]]
+    warm_up = {**made["blocks"][0], "format": "warm-up", "items": keys}
+    events = [
+        {**event, "block": 0 if event["block"] < first else event["block"] - first + 1}
+        for event in made["events"]
+    ]
+    return {**made, "blocks": [warm_up, *made["blocks"][first:]], "events": events}
+
+
 def by_the_clock(*items: RunItemSheet, work: float = 20, rest: float = 10) -> dict[str, Any]:
     """One interval block: every turn begins and ends by the clock."""
     events = []

@@ -4,7 +4,7 @@ import pytest
 
 from tests.phone.athlete import Athlete
 from tests.phone.node import Node
-from tests.phone.sheets import by_the_clock, in_turn, item
+from tests.phone.sheets import by_the_clock, in_turn, item, warmed_up
 
 SEEN = {"amount": 7, "partial": 2, "faults": ["too shallow"]}
 """What a sensor counted."""
@@ -159,6 +159,38 @@ def test_a_warm_up_set_is_not_logged(node: Node) -> None:
     oda.works()
     assert oda.pending == []
     assert oda.doing == ("rest", "push-up", 0, 0)
+
+
+@pytest.fixture
+def cold(node: Node) -> Athlete:
+    """At the start of two things to warm up with, and push-ups after them."""
+    easy = [item(name, kind="easy", sets=1) for name in ("jog", "arm circles")]
+    return Athlete(node, warmed_up(*easy, item("push-up")))
+
+
+def test_the_warm_up_is_one_list_that_waits(cold: Athlete) -> None:
+    assert [one["key"] for one in cold.node.warmUpOf(cold.run)] == ["jog", "arm circles"]
+    cold.passes(500)
+    assert cold.doing == ("count in", "jog", 0, 0)
+
+
+def test_one_press_goes_past_the_warm_up_to_the_first_set(cold: Athlete) -> None:
+    cold.run = cold.node.warmedUp(cold.run, cold.now)
+    assert cold.doing == ("count in", "push-up", 0, 0)
+    assert cold.node.warmUpOf(cold.run) == []
+    cold.passes(5)
+    assert cold.doing == ("work", "push-up", 0, 0)
+
+
+def test_a_warm_up_run_one_by_one_goes_by_its_clock(cold: Athlete) -> None:
+    cold.run = {**cold.run, "oneByOne": True}
+    assert cold.node.warmUpOf(cold.run) == []
+    cold.passes(5)
+    assert cold.doing == ("work", "jog", 0, 0)
+
+
+def test_without_a_warm_up_there_is_no_list(plain: Athlete) -> None:
+    assert plain.node.warmUpOf(plain.run) == []
 
 
 # ---- time --------------------------------------------------------------------------------------

@@ -38,6 +38,8 @@ const CALLS = {
   back: machine.back,
   log: machine.log,
   upcoming: machine.upcoming,
+  warmUpOf: machine.warmUpOf,
+  warmedUp: machine.warmedUp,
   beside: machine.beside,
   swap: machine.swap,
   canSwap: machine.canSwap,

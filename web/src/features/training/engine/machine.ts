@@ -82,12 +82,30 @@ function goTo(run: Running, index: number, now: number): Running {
   return { ...run, ...stands, at: over ? events.length : at, since: over ? null : now };
 }
 
+/** What warms up, while it stands as one list before the first set; none once it is run or done. */
+export function warmUpOf(run: Running): Item[] {
+  const event = eventOf(run);
+  const block = event && blockOf(run, event);
+  if (!block || block.format !== WARM_UP || run.oneByOne || run.finishing) return [];
+  return block.items.flatMap((key) => itemOf(run, key) ?? []);
+}
+
+const WARM_UP = "warm-up";
+
+/** Past the warm-up, to what comes after it. */
+export function warmedUp(run: Running, now: number): Running {
+  const block = eventOf(run)?.block;
+  const after = run.sheet.events.findIndex((event, at) => at > run.at && event.block !== block);
+  return goTo(run, after < 0 ? run.sheet.events.length : after, now);
+}
+
 /** Let time pass: whatever ends by the clock ends when it is due, however late the page wakes. */
 export function tick(run: Running, now: number, means: Means): Running {
   let next = run;
   for (;;) {
     const event = eventOf(next);
     if (!event || next.since === null || next.finishing || !byClock(next, event)) return next;
+    if (warmUpOf(next).length) return next;
     if (elapsed(next, now) < event.seconds) return next;
     const due = next.since - next.spent + event.seconds * 1000;
     next = advance(next, due, means);

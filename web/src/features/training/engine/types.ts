@@ -73,4 +73,6 @@ export interface Running {
   /** Items that pain ended. */
   ended: string[];
   finishing: boolean;
+  /** Whether the warm-up is run by the clock, one thing at a time, and not as a list. */
+  oneByOne?: boolean;
 }

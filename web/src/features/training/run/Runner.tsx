@@ -16,6 +16,7 @@ import { Skip } from "./Skip";
 import { Swap } from "./Swap";
 import { useHeard } from "./useHeard";
 import { Waiting } from "./Waiting";
+import { WarmUp } from "./WarmUp";
 import { Work } from "./Work";
 
 export default function Runner({ along, run: held }: { along: Along; run: Run }) {
@@ -33,6 +34,8 @@ export default function Runner({ along, run: held }: { along: Along; run: Run })
   const entry = run?.pending[0];
   const working = event?.kind === "work";
 
+  const warmUp = run ? machine.warmUpOf(run) : [];
+
   const go = () => held.change((one) => machine.advance(one, now(), means));
   const pause = () => held.change((one) => machine.pause(one, now()));
   const back = () => held.change((one) => machine.back(one, now()));
@@ -48,7 +51,7 @@ export default function Runner({ along, run: held }: { along: Along; run: Run })
   };
 
   useKeys([
-    [" ", () => (run?.paused ? pause() : go())],
+    [" ", () => (run?.paused ? pause() : warmUp.length === 0 && go())],
     ["p", pause],
     ["b", back],
     ["e", () => beside(1)],
@@ -77,7 +80,13 @@ export default function Runner({ along, run: held }: { along: Along; run: Run })
       <main className="min-h-0 flex-1 overflow-y-auto px-3 pb-4">
         {over ? (
           <Finish logged={run.logged} onFinish={held.finish} onBack={back} onLeave={held.leave} />
-        ) : run.finishing ? null : working && event ? (
+        ) : run.finishing ? null : warmUp.length > 0 ? (
+          <WarmUp
+            items={warmUp}
+            onDone={() => held.change((one) => machine.warmedUp(one, now()))}
+            onOneByOne={() => held.change((one) => ({ ...one, oneByOne: true, since: now() }))}
+          />
+        ) : working && event ? (
           <Work
             along={along}
             run={run}
@@ -109,7 +118,9 @@ export default function Runner({ along, run: held }: { along: Along; run: Run })
             onLog={log}
           />
         )}
-        {!over && item && machine.canSwap(run) && <Swap run={run} item={item} onSwap={beside} />}
+        {!over && warmUp.length === 0 && item && machine.canSwap(run) && (
+          <Swap run={run} item={item} onSwap={beside} />
+        )}
       </main>
       {!over && (
         <nav

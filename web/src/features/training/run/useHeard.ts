@@ -1,7 +1,16 @@
 /** What is heard of a session: the phases of a rep, the last seconds of a clock, what comes next. */
 import { useEffect } from "react";
 import { now, phaseStarts } from "../engine/clock";
-import { byClock, elapsed, eventOf, itemOf, setOf, swapsLead, upcoming } from "../engine/machine";
+import {
+  byClock,
+  elapsed,
+  eventOf,
+  itemOf,
+  setOf,
+  swapsLead,
+  upcoming,
+  warmUpOf,
+} from "../engine/machine";
 import { hush, type Mark, schedule } from "../engine/sound";
 import type { Event, Running, RunSet } from "../engine/types";
 
@@ -13,10 +22,13 @@ export function useHeard(run: Running | null, sound: boolean, speech: boolean) {
   const item = run && event ? itemOf(run, event.item) : undefined;
   const set = run && item && event ? setOf(run, item, event.set) : undefined;
   const key =
-    run && event ? [run.at, run.since, run.paused, set?.what.name, run.finishing].join() : "";
+    run && event
+      ? [run.at, run.since, run.paused, run.oneByOne, set?.what.name, run.finishing].join()
+      : "";
   // biome-ignore lint/correctness/useExhaustiveDependencies: laid out anew when the step begins, not at each tick
   useEffect(() => {
-    if (!run || !event || run.since === null || run.finishing || !(sound || speech)) {
+    const listed = run ? warmUpOf(run).length > 0 : false;
+    if (!run || !event || run.since === null || run.finishing || listed || !(sound || speech)) {
       hush();
       return;
     }

@@ -35,7 +35,7 @@ def test_a_pair_is_run_to_its_end_and_stands_in_the_review(phone: Phone, office:
 
 
 def set_or_button(phone: Phone) -> str:
-    """ "SET" where a set is at hand, or else the button that leads on; "" while neither is there."""
+    """SET where one is at hand, or else the button that leads on; "" while neither is there."""
     if phone.find_all('section[aria-label="The set"]'):
         return "SET"
     leads_on = ("Warm-up done", "Ready", "Now", "Begin")

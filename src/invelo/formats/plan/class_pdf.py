@@ -9,7 +9,11 @@ from invelo.domain.plan.group.group import ClassPart, GroupSession
 from invelo.domain.plan.session.needed import needed, needed_words
 from invelo.domain.plan.session.words import block_words, sets_words
 from invelo.domain.plan.session.work import Block
+from invelo.formats.figure_drawing import drawing_of
 from invelo.formats.paper import MARGIN, SIZES, Paper, built, fonts, ruled, text
+
+FIGURE = (66.0, 40.0)
+"""Width and height of an item's figure, points."""
 
 MOST_ACROSS = 6
 """People beside each other; more stand in a second table."""
@@ -55,7 +59,13 @@ def _blocks(part: ClassPart) -> list[Block | None]:
 def _cell(block: Block) -> list[Flowable]:
     told: list[Flowable] = []
     for item in block.items:
+        told.append(drawing_of(item.movement, item.main.modifiers, *FIGURE))
         told.append(text(item.name, 11, bold=True))
+        if item.goal and item.goal != item.name:
+            told.append(text(f"towards: {item.goal}", 8))
         told += [text(words, 9) for words in sets_words(item, rests=not block.in_rounds)]
+        told += [text(cue, 8) for cue in item.movement.cues[:1]]
+        if item.easier:
+            told.append(text(f"easier: {item.easier[0].name}", 8))
         told.append(Spacer(0, 3))
     return told

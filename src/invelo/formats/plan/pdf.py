@@ -10,8 +10,12 @@ from invelo.domain.plan.session.builder import cautions
 from invelo.domain.plan.session.needed import needed, needed_words
 from invelo.domain.plan.session.words import block_words, set_words, sets_words
 from invelo.domain.plan.session.work import Block
+from invelo.formats.figure_drawing import drawing_of
 from invelo.formats.paper import MARGIN, SIZES, Paper, built, fonts, ruled, text
 from invelo.formats.plan.words import FileDay, FileWeek
+
+FIGURE = (84.0, 52.0)
+"""Width and height of an item's figure, points."""
 
 LINE = "_____"
 """Where what was done is written in."""
@@ -86,6 +90,8 @@ def _block(block: Block, width: float) -> list[Flowable]:
             name.append(text(f"easier: {item.easier[0].name}", 8))
         lines = "   ".join(f"{set_words(work_set)} {LINE}" for work_set in item.sets)
         asked = sets_words(item, rests=not block.in_rounds)
-        rows.append([name, [*(text(words, 9) for words in asked), text(lines, 9)]])
-    table = Table(rows, colWidths=[0.42 * width, 0.58 * width], style=ruled())
+        drawn = drawing_of(item.movement, item.main.modifiers, *FIGURE)
+        rows.append([drawn, name, [*(text(words, 9) for words in asked), text(lines, 9)]])
+    rest = width - FIGURE[0] - 12
+    table = Table(rows, colWidths=[width - rest, 0.42 * rest, 0.58 * rest], style=ruled())
     return [head, table, Spacer(0, 6)]

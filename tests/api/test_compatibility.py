@@ -31,6 +31,13 @@ ACCEPTED: dict[str, str] = {
         for name in ("reps", "seconds")
     },
     **{
+        f"GET /api/athletes/{{athlete_id}}/battery answers without tests[].{part}": WITH_ITS_PAGE
+        for part in (
+            "norm",
+            *(f"norm.{one}" for one in ("age", "least", "name", "source", "words")),
+        )
+    },
+    **{
         f"GET /api/ladders/{{ladder_id}}/record answers without entries[].{name}": WITH_ITS_PAGE
         for name in ("reps", "seconds")
     },

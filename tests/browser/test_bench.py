@@ -113,7 +113,7 @@ def test_which_band_gives_five_seconds_of_straddle(page: Page) -> None:
     known = Known(ODA, Done(set_up("planche", shape="advanced_tuck"), amount=12))
     straddle = comparison.LeverageTask("planche", Modifiers(values=(("splay", 45.0),)))
     help_wanted = comparison.least_assistance(known, straddle, 5)
-    page.sees(f"{help_wanted.likely:.1f}\u202fN·m")
+    page.sees(f"{help_wanted.likely:.0f}\u202fN·m")
     assert re.search(r"\d+ cm \(\d+–\d+\) .* kg .* its length .* s \(", answer), answer
     page.click("Set it up: narrow")
     closed(page)

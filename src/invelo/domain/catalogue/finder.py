@@ -25,13 +25,12 @@ def plain(name: str) -> str:
     return "".join(_words(name))
 
 
-PRESS_UP = re.compile(r"\bpress[\s-]?up")
-"""What a push-up of any kind is called in Britain (common practice)."""
+PUSH_UP = re.compile(r"\bpush-up", re.IGNORECASE)
+"""What is called a press-up in Britain, of any kind (common practice)."""
 
 
 def _words(name: str) -> list[str]:
-    american = PRESS_UP.sub("push-up", name.casefold())
-    return [_singular(word) for word in re.findall(r"[\w%°+]+", american)]
+    return [_singular(word) for word in re.findall(r"[\w%°+]+", name.casefold())]
 
 
 def _singular(word: str) -> str:
@@ -109,5 +108,7 @@ class Finder:
 
 
 def names_of(movement: Movement) -> Iterable[str]:
-    """All that a movement is called."""
-    return (movement.name, *movement.also, movement.id)
+    """All that a movement is called, on either side of the Atlantic."""
+    names = (movement.name, *movement.also, movement.id)
+    british = (PUSH_UP.sub("press-up", name) for name in names if PUSH_UP.search(name))
+    return (*names, *british)

@@ -49,17 +49,24 @@ function fromTo(low: number, high: number, digits: number): string {
 
 const DIGITS: Record<string, number> = {
   J: 0,
+  min: 0,
   "×": 2,
   "% a week": 2,
   "body weight × stature": 3,
 };
+
+/** Decimals that say something: a torque of tens is not known to a tenth. */
+function digitsOf({ unit, likely }: Schema["EstimateOut"]): number {
+  if (unit === "N·m" && likely >= 10) return 0;
+  return DIGITS[unit] ?? 1;
+}
 
 /** A figure, its unit and its range, in whichever way the unit is read. */
 export function told(estimate: Schema["EstimateOut"]): string {
   if (estimate.unit === "reps") return repRange(estimate);
   if (estimate.unit === "s") return holdRange(estimate);
   if (estimate.unit === "m") return `${centimetres(estimate.likely)} (${amountRange(estimate)})`;
-  const digits = DIGITS[estimate.unit] ?? 1;
+  const digits = digitsOf(estimate);
   const value = rounded(estimate.likely, digits);
   return `${value}${thin}${estimate.unit} (${range(estimate, digits)})`;
 }

@@ -9,6 +9,7 @@ import { Dialog } from "../../ui/Dialog";
 import { Wrong } from "../../ui/Wrong";
 import { Explained } from "../../units/Explained";
 import { DraggedFigure } from "./DraggedFigure";
+import { OwnSetUp } from "./OwnSetUp";
 import { OwnWords } from "./OwnWords";
 import { OwnWork } from "./OwnWork";
 
@@ -122,6 +123,7 @@ export function OwnMovementDialog({ base, onClose, onKept }: Props) {
               ))}
             </tbody>
           </table>
+          {seen && <OwnSetUp own={own} base={base} names={seen.parameters} put={put} />}
         </div>
         <div>
           <OwnWords own={own} counted={base.counted} put={put} />

@@ -215,6 +215,16 @@ def measures_band(page: Page) -> None:
     assert page.find_all('svg[role="img"] polyline')
 
 
+def test_an_empty_squad_says_what_comes_first_and_leads_there(page: Page, office: Office) -> None:
+    for one in office.call("GET", "/api/squad")["athletes"]:
+        office.call("PUT", f"/api/athletes/{one['id']}/archive")
+    page.open("/squad")
+    page.sees("From nothing to a week", "New athlete", "Intake", "Placement")
+    page.click("Add the first athlete")
+    page.fill("Name", "Bela Quint")
+    page.click("Close")
+
+
 def test_a_new_athlete_goes_through_intake_to_a_placement_on_two_ladders(page: Page) -> None:
     to(page, "1")
     page.click("New athlete")

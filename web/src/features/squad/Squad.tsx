@@ -126,11 +126,7 @@ export default function Squad() {
         )}
         <KitChecks due={squad.data?.kit_checks ?? []} />
         {queue && <Queue waiting={waiting} onTold={setTold} />}
-        {squad.data && all.length === 0 && (
-          <p className="p-6">
-            Your athletes stand here, whoever needs you first on top. Begin with “New athlete”.
-          </p>
-        )}
+        {squad.data && all.length === 0 && <FirstSteps onNew={() => setAdding(true)} />}
         {!queue && all.length > 0 && shown.length === 0 && (
           <p className="p-6">Nobody here is called “{sought}”.</p>
         )}
@@ -258,5 +254,31 @@ function SquadRow({ line, selected, onOpen, onRecord }: RowProps) {
         </Button>
       </td>
     </tr>
+  );
+}
+
+/** Where nobody is yet: what leads from here to a planned week. */
+function FirstSteps({ onNew }: { onNew: () => void }) {
+  return (
+    <section aria-label="First steps" className="max-w-2xl p-6">
+      <p>Your athletes stand here, whoever needs you first on top. From nothing to a week:</p>
+      <ol className="list-decimal space-y-1 py-3 pl-6">
+        <li>
+          <b>New athlete</b>: a name, body mass and height are enough.
+        </li>
+        <li>
+          <b>Intake</b>: what may hurt, what they want, the kit they have, and two or three tests.
+        </li>
+        <li>
+          <b>Placement</b>: the tests say on which rung of which ladder they stand; give it to them.
+        </li>
+        <li>
+          <b>Week</b>: plan it, print it, or send the athlete a link to their phone.
+        </li>
+      </ol>
+      <Button main onClick={onNew}>
+        Add the first athlete
+      </Button>
+    </section>
   );
 }

@@ -34,7 +34,7 @@ from invelo.domain.athlete.results import before, between, sides
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.biomechanics.figure import figure
 from invelo.domain.biomechanics.reading import reading
-from invelo.domain.catalogue.catalogue import TestKind, catalogue, find_test
+from invelo.domain.catalogue.catalogue import TestKind, catalogue
 from invelo.domain.catalogue.movement import Modifiers, Movement
 from invelo.domain.catalogue.norms import lacks, norms_of
 from invelo.domain.ladder.candidates import name_of
@@ -178,9 +178,10 @@ def _done(
 
 
 def _kind(row: TestRow, movement: Movement, changes: Modifiers) -> TestKind | None:
-    """The test of the battery that a kept one is: as it says, or by its set-up."""
+    """The test of the battery that a kept one is: as it says, or by its set-up; None where there is
+    none any more."""
     if row.kind:
-        return find_test(row.kind)
+        return next((kind for kind in catalogue().test if kind.id == row.kind), None)
     return next(
         (
             kind

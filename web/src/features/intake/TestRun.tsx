@@ -136,18 +136,12 @@ function Pace({ within }: { within: number }) {
 }
 
 function Countdown({ seconds }: { seconds: number }) {
-  const [began, setBegan] = useState<number | null>(null);
-  const [, tick] = useState(0);
-  useEffect(() => {
-    if (began === null) return;
-    const timer = setInterval(() => tick((now) => now + 1), 100);
-    return () => clearInterval(timer);
-  }, [began]);
-  const left = began === null ? seconds : Math.max(0, seconds - (Date.now() - began) / 1000);
+  const { gone, running, press } = useSecondsGone();
+  const left = Math.max(0, seconds - gone);
   return (
     <div className="flex items-center gap-4 pt-3">
-      <Button large onClick={() => setBegan(began === null ? Date.now() : null)}>
-        {began === null ? "Start the clock" : "Again"}
+      <Button large onClick={press}>
+        {running ? "Again" : "Start the clock"}
       </Button>
       <span className="font-head text-4xl" role="timer">
         {left > 0 ? `${Math.ceil(left)} s left` : "Stop: count the last one"}
@@ -158,6 +152,22 @@ function Countdown({ seconds }: { seconds: number }) {
 
 /** A rep of two seconds, told in words that change with it. */
 function Beat() {
+  const { gone, running, press } = useSecondsGone();
+  const down = Math.floor(gone) % 2 === 0;
+  return (
+    <div className="flex items-center gap-4 pt-3">
+      <Button large onClick={press}>
+        {running ? "Stop the beat" : "Start the beat"}
+      </Button>
+      <span className="font-head text-4xl" role="timer">
+        {running ? `${Math.floor(gone / 2) + 1} · ${down ? "down" : "up"}` : "2 s a rep"}
+      </span>
+    </div>
+  );
+}
+
+/** Seconds since a press, looked at ten times a second; another press ends them. */
+function useSecondsGone() {
   const [began, setBegan] = useState<number | null>(null);
   const [, tick] = useState(0);
   useEffect(() => {
@@ -165,18 +175,11 @@ function Beat() {
     const timer = setInterval(() => tick((now) => now + 1), 100);
     return () => clearInterval(timer);
   }, [began]);
-  const seconds = began === null ? 0 : (Date.now() - began) / 1000;
-  const down = Math.floor(seconds) % 2 === 0;
-  return (
-    <div className="flex items-center gap-4 pt-3">
-      <Button large onClick={() => setBegan(began === null ? Date.now() : null)}>
-        {began === null ? "Start the beat" : "Stop the beat"}
-      </Button>
-      <span className="font-head text-4xl" role="timer">
-        {began === null ? "2 s a rep" : `${Math.floor(seconds / 2) + 1} · ${down ? "down" : "up"}`}
-      </span>
-    </div>
-  );
+  return {
+    gone: began === null ? 0 : (Date.now() - began) / 1000,
+    running: began !== null,
+    press: () => setBegan(began === null ? Date.now() : null),
+  };
 }
 
 function Norm({ norm, unit }: { norm: Schema["NormOut"]; unit: string }) {

@@ -64,8 +64,8 @@ def plan(db: Session, athlete: AthleteRow, now: datetime) -> None:
     first = today - timedelta(days=today.weekday())
     for week_start in (first, first + timedelta(days=7)):
         seen = week.view(db, athlete, week_start, week_start)
-        day = min(day.index for day in seen.laid.problem.days)
-        placed = frozenset((task.key, day) for task in seen.laid.problem.tasks)
+        day = min(day.index for day in seen.built.problem.days)
+        placed = frozenset((task.key, day) for task in seen.built.problem.tasks)
         week.keep(db, athlete, seen, placed, 0, "by hand", Moment(now, ZONE))
 
 

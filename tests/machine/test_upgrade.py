@@ -49,6 +49,7 @@ LATER = {
     "0012": "release-0.2.0.zip",
     "0013": "release-0.3.0.zip",
     "0015": "release-0.4.0.zip",
+    "0017": "release-0.5.0.zip",
 }
 """A week of the demo as these releases kept it, by their own backup, by schema."""
 

@@ -81,7 +81,7 @@ def planned(engine: Engine) -> UUID:
             ready = catalogue().find_ladder(name)
             ladder.create(db, oda, ready, "strength", "intermediate", moment)
         seen = week.view(db, oda, next_week_start(moment.local_date), moment.local_date)
-        week.keep(db, oda, seen, solve(seen.laid.problem, steps=1.0).plan, 0, "first", moment)
+        week.keep(db, oda, seen, solve(seen.built.problem, steps=1.0).plan, 0, "first", moment)
         return oda.id
 
 

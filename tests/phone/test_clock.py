@@ -59,4 +59,4 @@ def test_a_moment_is_told_by_the_wall_clock_of_now(node: Node) -> None:
     """The clock was set back by an hour after the set, which is told as it goes now."""
     set_ended, now = 5_000_000.0, 5_060_000.0
     wall = now - 3_600_000
-    assert node.asTold(set_ended, wall, now) == "1970-01-01T00:23:20.000Z"
+    assert node.deviceStamp(set_ended, wall, now) == "1970-01-01T00:23:20.000Z"

@@ -17,9 +17,9 @@ import { World } from "./world";
 let made = 0;
 const means: machine.Means = {
   id: () => `id-${++made}`,
-  told: (moment) => new Date(moment).toISOString(),
+  stamp: (moment) => new Date(moment).toISOString(),
 };
-const told = { at: "2026-03-02T09:00:00.000Z", time_zone: "Europe/Lisbon" };
+const stamp = { at: "2026-03-02T09:00:00.000Z", time_zone: "Europe/Lisbon" };
 let world = new World();
 
 /** What Python may ask for. Whatever needs means or a clock gets the stand-in. */
@@ -53,14 +53,14 @@ const CALLS = {
   phaseStarts: clock.phaseStarts,
   clockOffset: clock.clockOffset,
   offInWords: clock.offInWords,
-  asTold: clock.asTold,
+  deviceStamp: clock.deviceStamp,
 
-  started: (run: Running) => outgoing.started(run, told),
+  started: (run: Running) => outgoing.started(run, stamp),
   logged: (run: Running, entry: Entry, picture: boolean) =>
-    outgoing.logged(run, entry, picture ? new Blob(["jpeg"]) : null, told.time_zone),
+    outgoing.logged(run, entry, picture ? new Blob(["jpeg"]) : null, stamp.time_zone),
   skipped: (run: Running, gone: Parameters<typeof outgoing.skipped>[1], why: string) =>
-    outgoing.skipped(run, gone, why, "skip-id", told),
-  finished: (run: Running, effort: number) => outgoing.finished(run, effort, told),
+    outgoing.skipped(run, gone, why, "skip-id", stamp),
+  finished: (run: Running, effort: number) => outgoing.finished(run, effort, stamp),
 
   world: async () => {
     world = new World();

@@ -77,10 +77,10 @@ def ladder_seen(db: Session, account_id: UUID, ladder_id: UUID) -> tuple[LadderR
             col(AthleteAccessRow.role).in_(SEE),
         )
     )
-    found = db.exec(statement).first()
-    if found is None:
+    row = db.exec(statement).first()
+    if row is None:
         raise MissingError("ladder")
-    return found[0], found[1]
+    return row[0], row[1]
 
 
 def own_session(db: Session, athlete_id: UUID, session_id: UUID) -> TrainingSessionRow:
@@ -150,7 +150,7 @@ def _allowed(
 
 
 def _one(db: Session, statement: SelectOfScalar[Row], thing: str) -> Row:
-    found = db.exec(statement).first()
-    if found is None:
+    row = db.exec(statement).first()
+    if row is None:
         raise MissingError(thing)
-    return found
+    return row

@@ -143,12 +143,12 @@ def fill(db: Connection, table: TableOf, lines: Iterable[bytes]) -> int:
     for line in lines:
         written += 1
         try:
-            told = json.loads(line)
+            document = json.loads(line)
         except (ValueError, RecursionError) as error:
             raise InputError(
                 f"{table.name}, line {written}", "it is no JSON.", _UNBROKEN
             ) from error
-        if not isinstance(told, dict):
+        if not isinstance(document, dict):
             raise InputError(f"{table.name}, line {written}", "it is no row.", _UNBROKEN)
         batch.append(line.decode().strip())
         if len(batch) == BATCH:

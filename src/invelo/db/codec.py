@@ -74,14 +74,16 @@ def modifiers_of(row: SetUpColumns) -> Modifiers:
     return CHANGES.validate_python(row.changes)
 
 
-def changes_from(told: dict[str, Any]) -> Modifiers:
+def changes_from(document: dict[str, Any]) -> Modifiers:
     """What someone says is changed about a movement.
 
     Raises:
         InputError: naming what of it cannot be read.
     """
     try:
-        return CHANGES.validate_python({EARLIER.get(name, name): of for name, of in told.items()})
+        return CHANGES.validate_python(
+            {EARLIER.get(name, name): of for name, of in document.items()}
+        )
     except ValidationError as error:
         what = error.errors()[0]
         where = ".".join(str(part) for part in ("changes", *what["loc"]))

@@ -105,8 +105,8 @@ def read(document: dict[str, Any]) -> LadderGraph:
     """A drawing from its JSON."""
     return LadderGraph(
         tuple(
-            Node(UUID(one["id"]), rung_from({**one, "id": UUID(one["id"])}), one["why"])
-            for one in document["rungs"]
+            Node(UUID(rung["id"]), rung_from({**rung, "id": UUID(rung["id"])}), rung["why"])
+            for rung in document["rungs"]
         ),
         tuple((UUID(lower), UUID(upper)) for lower, upper in document["edges"]),
     )

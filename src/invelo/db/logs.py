@@ -53,11 +53,11 @@ def standing_sets(db: Session, session_ids: list[UUID]) -> dict[UUID, list[Logge
         .order_by(col(LoggedSetRow.at), col(LoggedSetRow.number), col(LoggedSetRow.id))
     ).all()
     corrected = {row.corrects_set_id for row in rows}
-    found: dict[UUID, list[LoggedSetRow]] = defaultdict(list)
+    by_session: dict[UUID, list[LoggedSetRow]] = defaultdict(list)
     for row in rows:
         if row.id not in corrected:
-            found[row.session_id].append(row)
-    return found
+            by_session[row.session_id].append(row)
+    return by_session
 
 
 def _newest_first(athlete_id: Any, most: int) -> SelectOfScalar[TrainingSessionRow]:
@@ -87,9 +87,9 @@ def newest_telling(
 
     Source: `invelo.domain.strength.capacity.tells`, which has the last word.
     """
-    held = [movement for movement in movements if catalogue().find_movement(movement).unit == "s"]
-    told = {"athlete": athlete_id, "movements": list(movements), "held": held, "days": days}
-    return [(day, row) for day, row in db.exec(_telling(), params=told)]
+    holds = [movement for movement in movements if catalogue().find_movement(movement).unit == "s"]
+    parameters = {"athlete": athlete_id, "movements": list(movements), "held": holds, "days": days}
+    return [(day, row) for day, row in db.exec(_telling(), params=parameters)]
 
 
 @cache

@@ -33,18 +33,18 @@ def of_sessions(db: Session, session_ids: Iterable[UUID]) -> dict[UUID, list[Sho
     """The sets of some sessions that no later row corrects, by session, in order."""
     rows = _read(db, "session_id", session_ids)
     corrected = {row["corrects_set_id"] for row in rows}
-    found: dict[UUID, list[ShownSet]] = defaultdict(list)
+    by_session: dict[UUID, list[ShownSet]] = defaultdict(list)
     for row in rows:
         if row["id"] not in corrected:
-            found[row["session_id"]].append(row)
-    return found
+            by_session[row["session_id"]].append(row)
+    return by_session
 
 
 def of_sets(db: Session, set_ids: Iterable[UUID]) -> list[ShownSet]:
     """Some sets, as they are asked for."""
     asked = list(set_ids)
-    found = {row["id"]: row for row in _read(db, "id", asked)}
-    return [found[one] for one in asked]
+    by_id = {row["id"]: row for row in _read(db, "id", asked)}
+    return [by_id[set_id] for set_id in asked]
 
 
 def _read(db: Session, by: str, ids: Iterable[UUID]) -> list[ShownSet]:
@@ -55,14 +55,14 @@ def _read(db: Session, by: str, ids: Iterable[UUID]) -> list[ShownSet]:
 @cache
 def _statement(by: str) -> Select[Any]:
     """It is long, and laid out once for each column that picks the sets."""
-    one, rung, media = (
+    logged, rung, media = (
         inspect(table).local_table for table in (LoggedSetRow, RungRow, SetMediaRow)
     )
-    kept = (one.c[name] for name in KEPT)
-    name = select(rung.c.name).where(rung.c.id == one.c.rung_id).scalar_subquery()
-    picture = select(media.c.media_type).where(media.c.set_id == one.c.id).scalar_subquery()
+    kept = (logged.c[name] for name in KEPT)
+    name = select(rung.c.name).where(rung.c.id == logged.c.rung_id).scalar_subquery()
+    picture = select(media.c.media_type).where(media.c.set_id == logged.c.id).scalar_subquery()
     return (
-        select(*kept, one.c.skew_s, name, func.coalesce(picture, ""))
-        .where(one.c[by] == any_(bindparam("ids", type_=ARRAY(Uuid()))))
-        .order_by(one.c.at, one.c.number, one.c.id)
+        select(*kept, logged.c.skew_s, name, func.coalesce(picture, ""))
+        .where(logged.c[by] == any_(bindparam("ids", type_=ARRAY(Uuid()))))
+        .order_by(logged.c.at, logged.c.number, logged.c.id)
     )

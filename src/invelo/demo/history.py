@@ -147,10 +147,10 @@ class _MemberHistory:
         changes = tested.modifiers(member.stature, member.mass)
         movement = catalogue().find_movement(tested.movement)
         test = battery.NewTest(new_id(random), movement, changes, amount)
-        told = Random(f"{SEED} intake {member.name}")  # noqa: S311
-        look_at(db, self.athlete, enrolled, told)
+        luck = Random(f"{SEED} intake {member.name}")  # noqa: S311
+        look_at(db, self.athlete, enrolled, luck)
         battery.keep_test(db, self.athlete, test, enrolled)
-        answer(db, coach, self.athlete, places, Moment(self.began - timedelta(days=1), ZONE), told)
+        answer(db, coach, self.athlete, places, Moment(self.began - timedelta(days=1), ZONE), luck)
         self.row = ladder.create(db, self.athlete, ready, member.purpose, member.level, enrolled)
         if member.method != "double_progression":
             prescription.set_method(

@@ -31,16 +31,16 @@ def furnish(
 ) -> dict[str, str]:
     """The places with what is in them, looked over last on a day; ids by name."""
     measured = {band.name: band.id for band in equipment_rows.bands(db, coach.id)}
-    found = {}
+    venues = {}
     for name, floor, things in PLACES:
         row = kit.keep_place(db, coach.id, new_id(random), name, floor, moment.at)
-        found[name] = str(row.id)
+        venues[name] = str(row.id)
         for thing in things:
             band = measured.get(thing.name) if thing.kind == "band" else None
             kept = kit.keep_item(db, coach.id, row.id, new_id(random), thing, band)
             if not thing.home_made:
                 kit.check(db, coach, kept.id, True, checked)
-    return found
+    return venues
 
 
 def look_at(db: Session, athlete: AthleteRow, moment: Moment, random: Random) -> None:

@@ -49,7 +49,7 @@ def plan_week(db: Session, athlete: AthleteRow, places: dict[str, str], moment: 
     )
     week.keep_availability(db, athlete, availability, moment.at)
     seen = week.view(db, athlete, week_start, week_start)
-    solved = solve(seen.laid.problem, steps=STEPS)
+    solved = solve(seen.built.problem, steps=STEPS)
     week.keep(db, athlete, seen, solved.plan, 0, "planned", moment, bound=solved.progress.bound)
 
 

@@ -76,11 +76,11 @@ class Mover:
         step, bias, wander = 1.0 / RATE, self.random.gauss(0, 1.0), 0.0
         for number, (angle, line) in enumerate(self._truth(step)):
             wander = 0.98 * wander + 0.02 * self.random.gauss(0, 5.0)
-            told = angle + bias + wander + self.random.gauss(0, self.noise)
+            sensed = angle + bias + wander + self.random.gauss(0, self.noise)
             if self.random.random() < self.spikes:
-                told = self.random.uniform(0.0, 360.0)
+                sensed = self.random.uniform(0.0, 360.0)
             hips = line + self.random.gauss(0, 1.5) if self.watch.line else None
-            yield AngleSample(round((number + 1) * step, 4), min(359.0, max(0.0, told)), hips)
+            yield AngleSample(round((number + 1) * step, 4), min(359.0, max(0.0, sensed)), hips)
 
     def _truth(self, step: float) -> Iterator[tuple[float, float]]:
         """Angle and hips off the line, sample by sample."""
@@ -179,10 +179,10 @@ async def _speak(link: ServerConnection, mover: Mover) -> None:
             if "silent" in trouble:
                 continue
             angle = mover.random.uniform(0, 360) if "lie" in trouble else sample.angle
-            told = motion_lines.Angle(
+            message = motion_lines.Angle(
                 at=sample.at, angle=round(angle, 2), line=_rounded(sample.line)
             )
-            await link.send(written(told))
+            await link.send(written(message))
         await link.wait_closed()
     except ConnectionClosed:
         pass  # whoever listened has gone

@@ -48,12 +48,12 @@ def write(movements: Iterable[Movement], tags: Tags) -> dict[str, Any]:
     return CatalogueFile(
         format="invelo-catalogue",
         version=VERSION,
-        movements=[FileMovement.keyed(*told) for told in own.values()],
+        movements=[FileMovement.keyed(*pair) for pair in own.values()],
         tags={names.get(movement, movement): list(those) for movement, those in tags.items()},
     ).model_dump(mode="json", exclude_none=True)
 
 
-def check(found: Any, owner: str) -> ReadCatalogue:
+def check(document: Any, owner: str) -> ReadCatalogue:
     """Read what JSON holds, with every fault there is.
 
     Args:
@@ -61,7 +61,7 @@ def check(found: Any, owner: str) -> ReadCatalogue:
         owner: whose movements those become that it brings.
     """
     try:
-        file = CatalogueFile.model_validate(found)
+        file = CatalogueFile.model_validate(document)
     except ValidationError as error:
         remedy = "Export one here and see how it is written."
         return ReadCatalogue((), NO_TAGS, shape_faults(error, "file", remedy))

@@ -109,22 +109,22 @@ def matched(columns: Columns, header: Iterable[str], given: Mapping[str, str]) -
         InputError: for a column that is not there.
     """
     there = {name.strip().casefold(): name for name in header}
-    found: dict[str, str] = {}
+    headings: dict[str, str] = {}
     for ours, theirs in given.items():
         if ours not in columns.names:
             raise InputError("matching", f"“{ours}” is no column of ours.", "Leave it out.")
         if theirs and theirs.strip().casefold() not in there:
             raise InputError("matching", f"the file has no column “{theirs}”.", "Pick another.")
         if theirs:
-            found[ours] = there[theirs.strip().casefold()]
+            headings[ours] = there[theirs.strip().casefold()]
     for ours in columns.names:
         if ours in given:
             continue
         for name in (ours, *columns.also.get(ours, ())):
-            if name in there and there[name] not in found.values():
-                found[ours] = there[name]
+            if name in there and there[name] not in headings.values():
+                headings[ours] = there[name]
                 break
-    return found
+    return headings
 
 
 def by_row(bad: Iterable[BadRow]) -> tuple[BadRow, ...]:
@@ -185,16 +185,16 @@ def read(
             "Say which column of the file it is.",
         )
     at = {ours: header.index(theirs) for ours, theirs in matching.items()}
-    found: list[Row] = []
+    good: list[Row] = []
     bad: list[BadRow] = []
     for number, row in enumerate(rows[1:], start=2):
         cells = {ours: _cell(row, i) for ours, i in at.items()}
         try:
             _not_too_long(cells)
-            found.append(row_of(number, cells))
+            good.append(row_of(number, cells))
         except InputError as error:
             bad.append(BadRow(number, error.field, error.problem, error.remedy))
-    return Table(header, matching, tuple(found), tuple(bad))
+    return Table(header, matching, tuple(good), tuple(bad))
 
 
 def _not_too_long(cells: Cells) -> None:
@@ -278,6 +278,6 @@ def word_of(cells: Cells, name: str, usual: str, known: tuple[str, ...]) -> str:
     words = also.get(words, words) if "yes" in known else words
     if words not in known:
         raise InputError(
-            name, f"“{words[:20]}” is none.", f"Use {', '.join(one for one in known if one)}."
+            name, f"“{words[:20]}” is none.", f"Use {', '.join(word for word in known if word)}."
         )
     return words

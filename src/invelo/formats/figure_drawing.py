@@ -40,8 +40,8 @@ def drawing_of(movement: Movement, modifiers: Modifiers, width: float, height: f
     place = _Placed(ends, width, height)
     if not along[0].from_above:
         _surroundings(sheet, along[0], place)
-    for one in reversed(ends):
-        _body(sheet, one, place, faint=one is not along[0])
+    for figure in reversed(ends):
+        _body(sheet, figure, place, faint=figure is not along[0])
     return sheet
 
 
@@ -49,13 +49,13 @@ class _Placed:
     """Where something in metres stands on the sheet."""
 
     def __init__(self, those: tuple[Figure, ...], width: float, height: float) -> None:
-        points = [point for one in those for point in one.joints.values()]
-        tops = [surface.height for one in those for surface in one.surfaces]
+        points = [point for figure in those for point in figure.joints.values()]
+        tops = [surface.height for figure in those for surface in figure.surfaces]
         blocks = [
-            one.joints[surface.under].x + side * BLOCK / 2
-            for one in those
-            for surface in one.surfaces
-            if surface.kind == "block" and surface.under in one.joints
+            figure.joints[surface.under].x + side * BLOCK / 2
+            for figure in those
+            for surface in figure.surfaces
+            if surface.kind == "block" and surface.under in figure.joints
             for side in (-1, 1)
         ]
         xs = [*(p.x for p in points), *blocks]

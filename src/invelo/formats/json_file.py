@@ -9,9 +9,9 @@ from pydantic import BaseModel, Field, ValidationError
 from invelo.domain.errors import InputError
 
 
-def as_text(told: Any) -> str:
+def as_text(document: Any) -> str:
     """JSON as files have it."""
-    return json.dumps(told, indent=2, ensure_ascii=False) + "\n"
+    return json.dumps(document, indent=2, ensure_ascii=False) + "\n"
 
 
 class FileFault(BaseModel):
@@ -24,10 +24,10 @@ class FileFault(BaseModel):
 
 def place_of(loc: Iterable[str | int]) -> str:
     """Where something is in JSON: `rungs[2].prescription.low`."""
-    told = ""
+    place = ""
     for part in loc:
-        told += f"[{part}]" if isinstance(part, int) else f".{part}" if told else str(part)
-    return told
+        place += f"[{part}]" if isinstance(part, int) else f".{part}" if place else str(part)
+    return place
 
 
 def shape_faults(error: ValidationError, whole: str, remedy: str) -> tuple[FileFault, ...]:
@@ -40,9 +40,11 @@ def shape_faults(error: ValidationError, whole: str, remedy: str) -> tuple[FileF
     """
     return tuple(
         FileFault(
-            place=place_of(one["loc"]) or whole, problem=f"{one['msg'].rstrip('.')}.", remedy=remedy
+            place=place_of(fault["loc"]) or whole,
+            problem=f"{fault['msg'].rstrip('.')}.",
+            remedy=remedy,
         )
-        for one in error.errors()
+        for fault in error.errors()
     )
 
 

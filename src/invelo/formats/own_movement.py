@@ -50,7 +50,7 @@ class OwnMovementOf(StrictModel):
             **self.model_dump(include=plain),
             also=tuple(self.also),
             cues=tuple(self.cues),
-            faults=tuple(Fault(one.name, one.remedy) for one in self.faults),
+            faults=tuple(Fault(fault.name, fault.remedy) for fault in self.faults),
             kit=None if self.kit is None else tuple(self.kit),
         )
 
@@ -106,15 +106,15 @@ def brought(
         owner: whose they become.
         note: takes what is wrong, and where.
     """
-    found: dict[str, tuple[str, OwnMovement]] = {}
-    for i, told in enumerate(movements):
-        said = json.dumps(told.model_dump(mode="json", exclude={"id"}), sort_keys=True)
+    by_id: dict[str, tuple[str, OwnMovement]] = {}
+    for i, entry in enumerate(movements):
+        said = json.dumps(entry.model_dump(mode="json", exclude={"id"}), sort_keys=True)
         own_id = f"{PREFIX}{uuid5(NAMESPACE_URL, f'invelo:own:{owner}:{said}')}"
-        own = told.core()
+        own = entry.core()
         try:
             learn(own_id, own)
         except InputError as error:
             note(f"movements[{i}]", error)
             continue
-        found[told.id] = own_id, own
-    return found
+        by_id[entry.id] = own_id, own
+    return by_id

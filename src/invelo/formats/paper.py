@@ -61,9 +61,9 @@ def built(
     story: list[Flowable], size: tuple[float, float], who: str, sheet: str, revision: int
 ) -> bytes:
     """A PDF of a story, with the title block on every page."""
-    held = BytesIO()
+    buffer = BytesIO()
     document = SimpleDocTemplate(
-        held,
+        buffer,
         pagesize=size,
         leftMargin=MARGIN,
         rightMargin=MARGIN,
@@ -74,7 +74,7 @@ def built(
     )
     foot = _title_block(size, who, sheet, revision)
     document.build(story, onFirstPage=foot, onLaterPages=foot)
-    return held.getvalue()
+    return buffer.getvalue()
 
 
 def _title_block(

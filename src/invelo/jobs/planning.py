@@ -53,7 +53,7 @@ async def put_back_forgotten(work: Work) -> None:
 
 async def _search(work: Work, question: planning.WeekQuestion) -> PlannedWeek | None:
     """What the search ends with; None where it was stopped or refused."""
-    key, found = question.planning_id, None
+    key, solved = question.planning_id, None
     async with anyio.create_task_group() as group:
         group.start_soon(_until_stopped, work, key, group.cancel_scope)
         async for tidings in solving(
@@ -63,12 +63,12 @@ async def _search(work: Work, question: planning.WeekQuestion) -> PlannedWeek | 
                 case Progress():
                     await work.do(planning.note_progress, key, tidings, work.clock())
                 case PlannedWeek():
-                    found = tidings
+                    solved = tidings
                 case Refused(field, problem, remedy):
                     error = InputError(field, problem, remedy)
                     await work.do(planning.refuse, key, error, work.clock())
         group.cancel_scope.cancel()
-    return found
+    return solved
 
 
 async def _until_stopped(work: Work, key: UUID, searching: anyio.CancelScope) -> None:

@@ -7,7 +7,7 @@ from multiprocessing import get_context
 from invelo.domain.simulation.compare import Lived, Question, lines, seasons
 from invelo.formats.scripts.simulation import Comparison, comparison
 
-TOLD_EVERY = 20
+REPORTED_EVERY = 20
 """Seasons between two words of progress."""
 
 
@@ -27,7 +27,7 @@ def run(
         try:
             for season in seasons(question, pool.map):
                 done.append(season)
-                if len(done) % TOLD_EVERY == 0:
+                if len(done) % REPORTED_EVERY == 0:
                     say(f"{len(done)} of {question.seasons} seasons")
         except KeyboardInterrupt:
             say(

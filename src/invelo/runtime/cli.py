@@ -272,9 +272,9 @@ def check() -> None:
     ]
     failed = []
     for what, command, process in running:
-        told, _ = process.communicate()
+        output, _ = process.communicate()
         serving.say(f"checked {what}: {' '.join(command)}")
-        print(told, end="", flush=True)
+        print(output, end="", flush=True)
         if process.returncode:
             failed.append(what)
     if failed:
@@ -450,7 +450,7 @@ def _settings() -> Settings:
     try:
         return Settings()
     except ValidationError as error:
-        for one in error.errors():
-            name = "_".join(["INVELO", *(str(part).upper() for part in one["loc"])])
-            serving.say(f"{name}: {one['msg']}. Mend it in the environment.")
+        for fault in error.errors():
+            name = "_".join(["INVELO", *(str(part).upper() for part in fault["loc"])])
+            serving.say(f"{name}: {fault['msg']}. Mend it in the environment.")
         raise SystemExit(2) from error

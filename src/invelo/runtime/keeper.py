@@ -52,8 +52,8 @@ def main(locks: Path, port: int, command: list[str]) -> int:
     kept = locked(locks / KEPT, fcntl.LOCK_EX | fcntl.LOCK_NB)
     if kept is None:
         return 0  # another keeps it
-    for told in (signal.SIGINT, signal.SIGTERM, signal.SIGHUP):
-        signal.signal(told, signal.SIG_IGN)  # it is those who use it that tell us to end
+    for number in (signal.SIGINT, signal.SIGTERM, signal.SIGHUP):
+        signal.signal(number, signal.SIG_IGN)  # it is those who use it that tell us to end
     with socket.socket() as holder:  # bound and never listening: the port stays ours
         holder.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
         holder.bind(("127.0.0.1", port))

@@ -327,12 +327,12 @@ def _started(home: Path, options: tuple[str, ...], port: int) -> Server:
         start_new_session=True,  # Ctrl-C reaches those who use it, and it ends after them
     )
     deadline = time.monotonic() + START_SECONDS
-    while not (keeper.ready(home / "data") and (found := _found(home))):
+    while not (keeper.ready(home / "data") and (server := _found(home))):
         if process.poll() is not None or time.monotonic() > deadline:
             words = (home / "log").read_text()[-2000:] if (home / "log").exists() else ""
             raise PostgresError(f"PostgreSQL did not start. Its last words:\n{words}")
         time.sleep(0.02)
-    return found
+    return server
 
 
 def _until_stopped(home: Path) -> None:

@@ -225,8 +225,8 @@ def own_server(name: str, folder: Path | None = None) -> Iterator[postgres.Serve
     def end(_: int, __: FrameType | None) -> None:
         raise KeyboardInterrupt
 
-    for told in (signal.SIGTERM, signal.SIGHUP):
-        signal.signal(told, end)
+    for number in (signal.SIGTERM, signal.SIGHUP):
+        signal.signal(number, end)
     try:
         home = postgres.data_home(name, folder)
         say(f"starting PostgreSQL (data in {home})")

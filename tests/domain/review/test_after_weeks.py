@@ -9,7 +9,7 @@ from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.plan.session.totals import torques
 from invelo.domain.review.forecast import nearer_by
 from invelo.domain.review.message import BYE, MessageTopic, message
-from invelo.domain.review.proposals.outcome import turnout
+from invelo.domain.review.proposals.outcome import outcome_after
 from invelo.domain.review.proposals.situation import OUTCOMES
 from invelo.domain.review.response import weekly_limit
 from invelo.domain.review.tally import Group, tally
@@ -137,17 +137,17 @@ def reach(*values: float) -> list[TrendPoint]:
     [(66.0, "rose (+10 %"), (54.0, "fell (-10 %"), (61.0, "as before (+2 %")],
 )
 def test_reach_before_is_held_against_reach_after(after: float, words: str) -> None:
-    told = turnout(reach(60, 60, 60, after, after), MONDAY + timedelta(days=6))
+    told = outcome_after(reach(60, 60, 60, after, after), MONDAY + timedelta(days=6))
     assert told is not None
     assert words in told.words
     assert told.days == 2
 
 
 def test_nothing_is_said_before_anything_tells() -> None:
-    assert turnout(reach(60, 60), MONDAY + timedelta(days=3)) is None
-    assert turnout(reach(60, 60), MONDAY - timedelta(days=1)) is None
+    assert outcome_after(reach(60, 60), MONDAY + timedelta(days=3)) is None
+    assert outcome_after(reach(60, 60), MONDAY - timedelta(days=1)) is None
     late = [*reach(60), TrendPoint(MONDAY + timedelta(days=40), 70.0)]
-    assert turnout(late, MONDAY) is None
+    assert outcome_after(late, MONDAY) is None
 
 
 # ---- what an athlete is told ----

@@ -16,11 +16,11 @@ from invelo.domain.review.workload import (
     exponential,
     monotony,
     newest_ratios,
+    ratio_on,
     ratio_words,
     rolling,
     short_over_long,
     strain,
-    told_ratio,
     workload,
 )
 
@@ -35,8 +35,8 @@ def test_a_session_s_load_is_effort_times_minutes() -> None:
     """Foster et al. 2001, from memory: session rating × duration in minutes."""
     one = SessionLoad(MONDAY, 7, 40)
     assert one.load == 280
-    assert (one.told.low, one.told.high) == (260, 300)
-    assert "stands in" in SessionLoad(MONDAY, 7, 40, stood_in=True).told.derivation.note
+    assert (one.estimate.low, one.estimate.high) == (260, 300)
+    assert "stands in" in SessionLoad(MONDAY, 7, 40, stood_in=True).estimate.derivation.note
 
 
 def test_a_forgotten_clock_is_no_day_of_work() -> None:
@@ -113,12 +113,12 @@ def test_a_week_all_alike_has_no_monotony() -> None:
 
 def test_the_ratio_says_how_it_came_about_and_that_it_is_disputed() -> None:
     work = workload(sessions(60, 2), MONDAY + timedelta(days=100))
-    told = told_ratio(work, MONDAY + timedelta(days=100))
+    told = ratio_on(work, MONDAY + timedelta(days=100))
     assert told is not None
     assert told.low <= told.likely <= told.high
     assert "Impellizzeri" in " ".join(told.derivation.sources)
     assert told.derivation.note.startswith("Disputed")
-    assert told_ratio(work, MONDAY) is None
+    assert ratio_on(work, MONDAY) is None
 
 
 def test_no_session_is_said_plainly() -> None:

@@ -83,7 +83,7 @@ def test_what_says_nothing_moves_nothing() -> None:
     known = state_of(days(*[exact(12)] * 4))
     after = seen(known, DaySeen(known.day, (Seen(WORK, 3, None),)))
     assert after.log_capacity == known.log_capacity
-    assert after.told == known.told
+    assert after.evidence_on == known.evidence_on
 
 
 def test_a_set_after_a_tiring_one_is_read_as_tired() -> None:

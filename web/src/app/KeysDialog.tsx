@@ -10,7 +10,7 @@ interface Props {
 
 export function KeysDialog({ open, onOpenChange, place }: Props) {
   const [on, setOn] = useKeysOn();
-  const places = PLACES.map((one) => [one.digit, one.name] as const);
+  const places = PLACES.map((place) => [place.digit, place.name] as const);
   return (
     <Dialog open={open} onOpenChange={onOpenChange} title="Keys and words">
       {place && place.keys.length > 0 && (

@@ -50,16 +50,16 @@ def get_battery(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> Batte
     """The tests to do now, and what is closed."""
     athlete = access.athlete(db, coach.id, athlete_id)
     today = Moment(now, athlete.time_zone).local_date
-    found = battery.propose(db, athlete, today)
+    proposed = battery.propose(db, athlete, today)
     body = body_of(athlete_rows.measurements(db, athlete.id)[-1])
-    whose = replace(_whose(db, athlete, today), gentle=found.gentle)
+    whose = replace(_whose(db, athlete, today), gentle=proposed.gentle)
     return BatteryOut(
         tests=[
             _card(proposed_test.test, body, whose, proposed_test.why, proposed_test.expected)
-            for proposed_test in found.proposed
+            for proposed_test in proposed.proposed
         ],
-        measures=[_card(test, body, whose, "") for test in found.measures],
-        left_out=[ClosedTest(name=left.test.name, why=left.why) for left in found.left_out],
+        measures=[_card(test, body, whose, "") for test in proposed.measures],
+        left_out=[ClosedTest(name=left.test.name, why=left.why) for left in proposed.left_out],
     )
 
 
@@ -95,9 +95,9 @@ class _Whose:
 
     def norms(self, test: TestKind) -> list[NormOut]:
         """Published tables that hold for them."""
-        found = norms_of(catalogue().norm, test.norm, self.sex)
+        norms = norms_of(catalogue().norm, test.norm, self.sex)
         age = self.age
-        bands = [(norm, norm.band(age)) for norm in found] if age is not None else []
+        bands = [(norm, norm.band(age)) for norm in norms] if age is not None else []
         return [
             NormOut.of(norm, age=age, words=list(norm.words), least=list(band.least))
             for norm, band in bands
@@ -108,9 +108,9 @@ class _Whose:
         """Where an amount stands among people of that age and sex."""
         if test is None or self.age is None:
             return ""
-        found = norms_of(catalogue().norm, test.norm, self.sex)
-        told = (norm.word(self.age, amount) for norm in found if norm.side in ("", side))
-        return next(told, "")
+        norms = norms_of(catalogue().norm, test.norm, self.sex)
+        phrases = (norm.word(self.age, amount) for norm in norms if norm.side in ("", side))
+        return next(phrases, "")
 
 
 def _card(test: TestKind, body: Body, whose: _Whose, why: str, expected: object = None) -> TestCard:
@@ -120,14 +120,14 @@ def _card(test: TestKind, body: Body, whose: _Whose, why: str, expected: object 
     return TestCard(
         id=test.id,
         name=test.name,
-        movement=movement.id,
-        **Changes.of(changes),
-        family=movement.family,
-        unit=movement.unit,
         per_side=test.per_side,
         how=test.how,
         stop_at=test.stop_at,
         within=test.within,
+        movement=movement.id,
+        **Changes.of(changes),
+        family=movement.family,
+        unit=movement.unit,
         protocol=protocol_of(test, whose.gentle),
         rpe=rpe_of(test, whose.gentle),
         stop=list(STOP),
@@ -143,10 +143,12 @@ def _card(test: TestKind, body: Body, whose: _Whose, why: str, expected: object 
 def _tests(db: Database, athlete: AthleteRow, now: Now) -> list[TestDone]:
     rows = capacity.tests_of(db, athlete.id)
     bodies = athlete_rows.measurements(db, athlete.id)
-    told = {row.id: capacity.test_evidence(row, bodies) for row in rows if capacity.test_tells(row)}
+    evidence = {
+        row.id: capacity.test_evidence(row, bodies) for row in rows if capacity.test_tells(row)
+    }
     whose = _whose(db, athlete, Moment(now, athlete.time_zone).local_date)
-    known = list(told.values())
-    return [_done(row, told.get(row.id), known, rows, whose) for row in rows]
+    known = list(evidence.values())
+    return [_done(row, evidence.get(row.id), known, rows, whose) for row in rows]
 
 
 def _whose(db: Database, athlete: AthleteRow, today: date) -> _Whose:
@@ -197,12 +199,12 @@ def _kind(row: TestRow, movement: Movement, changes: Modifiers) -> TestKind | No
 def _counted_since(row: TestRow, rows: list[TestRow], movement: Movement) -> str:
     """How much more or less than the time before, where no capacity tells it."""
     alike = (
-        one
-        for one in rows
-        if (one.movement, one.kind, one.side) == (row.movement, row.kind, row.side)
-        and one.at < row.at
+        earlier
+        for earlier in rows
+        if (earlier.movement, earlier.kind, earlier.side) == (row.movement, row.kind, row.side)
+        and earlier.at < row.at
     )
-    last = max(alike, key=lambda one: one.at, default=None)
+    last = max(alike, key=lambda earlier: earlier.at, default=None)
     if last is None:
         return ""
     more = row.amount - last.amount

@@ -119,5 +119,5 @@ def keep_person(
 
 
 def _person(db: Database, athlete_id: UUID) -> PersonOut:
-    told = person.of_athlete(db, athlete_id)
-    return PersonOut.of(told, version=person.version(db, athlete_id))
+    details = person.of_athlete(db, athlete_id)
+    return PersonOut.of(details, version=person.version(db, athlete_id))

@@ -191,7 +191,7 @@ def _screen(db: Database, athlete: AthleteRow, now: datetime) -> Screen:
     body = guard.of_athlete(db, athlete.id, today).body
     row, stands = kept.screening, kept.now
     of_screen = f"the screen of {day_words(row.local_date)}" if row else ""
-    setters = {str(one.id): one for one in athlete_rows.limits(db, athlete.id)}
+    setters = {str(limit_row.id): limit_row for limit_row in athlete_rows.limits(db, athlete.id)}
     return Screen(
         screened_on=row.local_date if row else None,
         outcome=stands.outcome,
@@ -201,7 +201,7 @@ def _screen(db: Database, athlete: AthleteRow, now: datetime) -> Screen:
             for limit in stands.limits
         ],
         left_open=_left_open(stands.limits, body),
-        unasked=[QUESTION_WORDS[one] for one in stands.screened.unasked],
+        unasked=[QUESTION_WORDS[limit_row] for limit_row in stands.screened.unasked],
         closed=list(stands.closed),
         clearances=[
             ClearanceOut.of(

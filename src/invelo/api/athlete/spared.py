@@ -14,7 +14,7 @@ from invelo.db import access
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.athlete.screen import PainPlace
 from invelo.domain.plan.substitutes import Substitute
-from invelo.domain.review.proposals.situation import dose_words
+from invelo.domain.review.proposals.situation import prescription_words
 from invelo.domain.strict import StrictModel
 from invelo.services.athlete import instead
 from invelo.services.athlete.spared import ClearingWord
@@ -88,7 +88,9 @@ def _spared(db: Database, athlete: AthleteRow, today: date) -> SparedPlaces:
             SparedOut.of(
                 seen.place,
                 ladders=[
-                    ClosedLadderOut.of(closed, instead=[_instead(one) for one in closed.instead])
+                    ClosedLadderOut.of(
+                        closed, instead=[_instead(substitute) for substitute in closed.instead]
+                    )
                     for closed in seen.ladders
                 ],
             )
@@ -97,10 +99,10 @@ def _spared(db: Database, athlete: AthleteRow, today: date) -> SparedPlaces:
     )
 
 
-def _instead(one: Substitute) -> InsteadOut:
+def _instead(substitute: Substitute) -> InsteadOut:
     return InsteadOut.of(
-        one,
-        movement=one.movement.id,
-        name=one.movement.name,
-        words=dose_words(one.prescription),
+        substitute,
+        movement=substitute.movement.id,
+        name=substitute.movement.name,
+        words=prescription_words(substitute.prescription),
     )

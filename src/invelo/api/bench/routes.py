@@ -298,7 +298,7 @@ def _of(read: Reading, name: str) -> estimate.Estimate:
         "end": read.at_end,
     }
     parts = {"torque": read.torques, "force": read.forces}.get(kind, {})
-    found = plain.get(name) or parts.get(part)
-    if found is None:
+    quantity = plain.get(name) or parts.get(part)
+    if quantity is None:
         raise InputError("figure", f"“{name}” is not on the sheet.", "Use one that is shown.")
-    return found
+    return quantity

@@ -60,8 +60,8 @@ def put_tags(movement_id: str, body: MovementTags, coach: Coach, db: Database) -
 def get_catalogue_file(coach: Coach, db: Database) -> Response:
     """A coach's own movements and tags, to keep or to hand on."""
     there = own_movements.listed(db, coach.id)
-    told = catalogue_file.write(there, own_tags.of_coach(db, coach.id))
-    return file_answer(as_text(told), "json", "movements and tags")
+    text = catalogue_file.write(there, own_tags.of_coach(db, coach.id))
+    return file_answer(as_text(text), "json", "movements and tags")
 
 
 @router.post("/catalogue-files")

@@ -45,7 +45,7 @@ class OwnMovementSeen(ResponseModel):
     stress: dict[str, int]
     regions: dict[str, int] = Field(description="% of the work, the most first.")
     kit: list[str] = Field(description="Any one of these is needed.")
-    held: bool
+    is_hold: bool
 
 
 class OwnMovementsOut(ResponseModel):
@@ -58,7 +58,9 @@ class OwnMovementsOut(ResponseModel):
 def get_own_movements(coach: Coach, db: Database) -> OwnMovementsOut:
     """A coach's own movements, by name."""
     there = own_movements.listed(db, coach.id)
-    return OwnMovementsOut(movements=[MovementOut(**movement_fields(one)) for one in there])
+    return OwnMovementsOut(
+        movements=[MovementOut(**movement_fields(movement)) for movement in there]
+    )
 
 
 @router.post("/own-movements/preview")
@@ -89,7 +91,7 @@ def _seen(movement: Movement, base: Movement, wrong: str) -> OwnMovementSeen:
             )
             for joint in settable(base.posture)
         ],
-        parameters=[one.name for one in posture.parameter],
+        parameters=[parameter.name for parameter in posture.parameter],
         figures=[FigureOut.model_validate(figure(read, places[at])) for at in ends_of(posture)],
         facing_up=posture.facing == "up",
         demand=None if movement.rpe_only else Explained.model_validate(read.demand),
@@ -97,7 +99,7 @@ def _seen(movement: Movement, base: Movement, wrong: str) -> OwnMovementSeen:
         stress=dict(movement.stress),
         regions={region: movement.share_of(region) for region in movement.muscles},
         kit=list(movement.kit),
-        held=posture.counted == "hold",
+        is_hold=posture.counted == "hold",
     )
 
 

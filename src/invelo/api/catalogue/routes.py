@@ -120,11 +120,11 @@ def get_catalogue(coach: Coach, db: Database) -> CatalogueOut:
                 id=test_kind.id,
                 name=test_kind.name,
                 movement=test_kind.movement,
+                how=test_kind.how,
+                tells_capacity=test_kind.tells_capacity,
                 **Changes.of(test_kind.modifiers()),
                 family=test_kind.of.family,
                 unit=test_kind.of.unit,
-                how=test_kind.how,
-                tells_capacity=test_kind.tells_capacity,
             )
             for test_kind in known.test
         ],

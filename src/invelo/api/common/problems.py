@@ -68,13 +68,13 @@ def document_problems(document: dict[str, Any]) -> dict[str, Any]:
     for methods in document["paths"].values():
         for operation in methods.values():
             for response in operation["responses"].values():
-                for told in list(response.get("content", {}).values()):
+                for content in list(response.get("content", {}).values()):
                     if (
-                        told.get("schema", {})
+                        content.get("schema", {})
                         .get("$ref", "")
                         .endswith(f"/{ProblemDocument.__name__}")
                     ):
-                        response["content"] = {PROBLEM_JSON: told}
+                        response["content"] = {PROBLEM_JSON: content}
     return document
 
 
@@ -89,13 +89,13 @@ def sign_in_needed() -> JSONResponse:
 
 def link_ended(state: str) -> JSONResponse:
     """The answer to whoever comes by a link that works no more."""
-    told = {"revoked": "your coach has ended it.", "expired": "its time has run out."}[state]
+    reason = {"revoked": "your coach has ended it.", "expired": "its time has run out."}[state]
     return problem(
         401,
         "This link has ended",
         FieldProblem(
             field="link",
-            problem=told,
+            problem=reason,
             remedy="Ask your coach for a new one; what you logged is kept on this device.",
         ),
     )

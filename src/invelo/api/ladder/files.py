@@ -63,14 +63,14 @@ def get_file(
     seen = seen_by(db, row, coach, now)
     whose = f"{seen.athlete.name}, {seen.measure.mass_kg:g} kg, {seen.measure.stature_m:g} m"
     if kind == "json":
-        told = ladder_document.write(
+        text = ladder_document.write(
             seen.drawing,
             row.goal,
             PURPOSE.validate_python(row.purpose),
             LEVEL.validate_python(row.level),
             seen.measured.policy,
         )
-        content = as_text(told)
+        content = as_text(text)
     elif kind == "md":
         content = markdown(row.goal, whose, seen.drawing, seen.measured)
     else:

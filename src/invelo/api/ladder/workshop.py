@@ -178,7 +178,7 @@ def _tied(
     ladder_id: UUID, body: EdgeRequest, coach: Coach, db: Database, now: Now, on: bool
 ) -> LadderSheet:
     row, athlete, moment = _writing(db, coach, ladder_id, now)
-    names = [ladder.rung_on(db, row.id, one).name for one in (body.lower_id, body.upper_id)]
+    names = [ladder.rung_on(db, row.id, rung_id).name for rung_id in (body.lower_id, body.upper_id)]
 
     def how(drawing: LadderGraph) -> LadderGraph:
         edit = drawing.edge if on else drawing.untie
@@ -249,10 +249,10 @@ def _proposed(proposed_rung: ProposedRung, seen: ladder.LadderView) -> ProposedR
     places = {"start": 0, "end": len(load.depths) - 1}
     return ProposedRungOut(
         **PlainRung.fields_of(proposed_rung.rung),
-        demand=EstimateOut.model_validate(proposed_rung.demand.told),
+        demand=EstimateOut.model_validate(proposed_rung.demand.estimate),
         ratio=proposed_rung.ratio,
-        expected=EstimateOut.model_validate(expected) if expected else None,
         distance=proposed_rung.distance,
+        expected=EstimateOut.model_validate(expected) if expected else None,
         levers=list(proposed_rung.levers),
         because=proposed_rung.why,
         figures=[
@@ -290,7 +290,7 @@ def get_ways(
                 adjustable=way.adjustable.name,
                 now=way.now,
                 to=Explained.model_validate(way.to) if way.to else None,
-                demand=EstimateOut.model_validate(way.demand.told) if way.demand else None,
+                demand=EstimateOut.model_validate(way.demand.estimate) if way.demand else None,
                 expected=EstimateOut.model_validate(way.expected) if way.expected else None,
                 rung=PlainRung(
                     **PlainRung.fields_of(core.changed(rung, way.adjustable.name, way.to.likely))

@@ -144,7 +144,9 @@ def _people(
     roles: access.Roles = access.SEE,
 ) -> tuple[list[AthleteRow], list[Trainee]]:
     """Those who train together, each once."""
-    there = [access.athlete(db, coach.id, one, roles=roles) for one in dict.fromkeys(ids)]
+    there = [
+        access.athlete(db, coach.id, athlete_id, roles=roles) for athlete_id in dict.fromkeys(ids)
+    ]
     return there, [trainee.of_athlete(db, row, moment_for(row, now).local_date) for row in there]
 
 

@@ -55,8 +55,8 @@ class NewTick(StrictModel):
         """When it was done, by our clock."""
         if self.at is None:
             return moment_for(athlete, now, None, self.time_zone)
-        told = DeviceClock(at=self.at, time_zone=self.time_zone, sent_at=self.sent_at)
-        return device_moment(athlete, now, told)[0]
+        device_clock = DeviceClock(at=self.at, time_zone=self.time_zone, sent_at=self.sent_at)
+        return device_moment(athlete, now, device_clock)[0]
 
 
 class Ended(StrictModel):
@@ -174,7 +174,9 @@ def _sheet(db: Database, athlete: AthleteRow, today: date) -> DailySheet:
         running=running,
         moments=list(MOMENTS),
         movements=[
-            DailyChoice(id=movement.id, name=movement.name)
+            DailyChoice.of(
+                movement,
+            )
             for movement in daily_minimum.choices(db, athlete, today)
         ],
     )

@@ -37,7 +37,7 @@ class PlanProgress(ResponseModel):
     proof: str
 
     @classmethod
-    def told(cls, progress: Progress) -> "PlanProgress":
+    def of_progress(cls, progress: Progress) -> "PlanProgress":
         """Off a search's best plan."""
         return cls(
             placed=[PlacedTask(task=key, day=day) for key, day in sorted(progress.plan)],
@@ -144,9 +144,9 @@ def planning_out(row: WeekPlanningRow, now: datetime) -> PlanningOut:
     return PlanningOut.of(
         row,
         week_start=row.week_start.isoformat(),
-        best=PlanProgress.told(best) if best else None,
+        best=PlanProgress.of_progress(best) if best else None,
         end=PlanEnd(
-            **dict(PlanProgress.told(end.progress)),
+            **dict(PlanProgress.of_progress(end.progress)),
             relaxed=list(end.relaxed),
             terms=[term_out(term) for term in end.score.terms],
             breaches=[breach_out(breach) for breach in end.breaches],

@@ -138,7 +138,7 @@ def block_of(block: Block) -> SessionBlock:
 
 def departures_of(session: Session, trainee: Trainee) -> list[DepartureOut]:
     """Rules of the prescription that the ladders' items override."""
-    found = []
+    found_departures = []
     for item in session.items:
         stand = next((other for other in trainee.stands if other.key == item.key), None)
         if stand is None or item.why:
@@ -155,7 +155,7 @@ def departures_of(session: Session, trainee: Trainee) -> list[DepartureOut]:
         best = stand.here.likely.likely if stand.here.likely else None
         if main.unit == "s":
             asked = replace(asked, low=given.low, high=given.high, sets=given.sets)
-        found += [
+        found_departures += [
             DepartureOut.of(
                 departure.rule,
                 item=item.name,
@@ -165,7 +165,7 @@ def departures_of(session: Session, trainee: Trainee) -> list[DepartureOut]:
             )
             for departure in departures(given, asked, best)
         ]
-    return found
+    return found_departures
 
 
 def sheet_of(session: Session, trainee: Trainee) -> SessionSheet:
@@ -181,7 +181,7 @@ def sheet_of(session: Session, trainee: Trainee) -> SessionSheet:
         cautions=list(cautions(session)),
         regions=[
             RegionSets(region=region, sets=sets)
-            for region, sets in sorted(sums.regions.items(), key=lambda one: -one[1])
+            for region, sets in sorted(sums.regions.items(), key=lambda pair: -pair[1])
         ],
         joints={
             name: EstimateOut.model_validate(estimate) for name, estimate in sums.joints.items()

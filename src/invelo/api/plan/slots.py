@@ -121,13 +121,13 @@ class SlotOf(StrictModel):
         Raises:
             InputError: for a value that a movement's form does not have, or turns it cannot take.
         """
-        movements = [catalogue().find_movement(one) for one in self.movements]
-        asked, *each = (one.core() for one in (self.asked, *self.each))
+        movements = [catalogue().find_movement(movement_id) for movement_id in self.movements]
+        asked, *each = (movement_id.core() for movement_id in (self.asked, *self.each))
         for movement in movements if self.exact else ():
-            for one in (asked, *each):
-                movement.posture.values(dict(one.values))
-                if one.in_turn:
-                    require_turns(movement, catalogue().find_movement(one.in_turn))
+            for movement_id in (asked, *each):
+                movement.posture.values(dict(movement_id.values))
+                if movement_id.in_turn:
+                    require_turns(movement, catalogue().find_movement(movement_id.in_turn))
         return template.Slot(
             self.family,
             tuple(movement.id for movement in movements),
@@ -136,8 +136,8 @@ class SlotOf(StrictModel):
             self.exact,
             asked,
             tuple(each),
-            tuple(one.core() for one in self.followed_by),
-            tuple(one.core() for one in self.instead),
+            tuple(movement_id.core() for movement_id in self.followed_by),
+            tuple(movement_id.core() for movement_id in self.instead),
         )
 
 

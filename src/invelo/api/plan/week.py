@@ -140,7 +140,7 @@ def _seen(
 
 
 def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) -> WeekSheet:
-    problem, plan = seen.laid.problem, seen.plan
+    problem, plan = seen.built.problem, seen.plan
     scored = seen.score
     bound = seen.bound
     sets = sets_of_regions(problem, plan)
@@ -158,10 +158,10 @@ def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) 
         kind=course.kind,
         kind_words=course.words,
         advice=seen.advice.why,
-        availability=AvailabilityRequest.told_by(seen.availability),
-        places=[WeekPlace.of(spot) for spot in seen.spots],
+        availability=AvailabilityRequest.from_core(seen.availability),
+        places=[WeekPlace.of(venue) for venue in seen.venues],
         days=[_day(db, athlete, seen, index) for index in _indices(seen)],
-        tasks=[_task(seen, key) for key in seen.laid.items],
+        tasks=[_task(seen, key) for key in seen.built.items],
         pins=[PinRequest.model_validate(pin, from_attributes=True) for pin in seen.pins],
         lost=Losses(
             days=sorted(seen.lost.days), places=[UUID(place) for place in sorted(seen.lost.places)]
@@ -176,7 +176,7 @@ def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) 
             for region in problem.regions
         ],
         tags=tagged_sets(
-            [seen.laid.items[key] for key, _ in plan], tags.of_athlete(db, athlete.id)
+            [seen.built.items[key] for key, _ in plan], tags.of_athlete(db, athlete.id)
         ),
         push=sum(problem.task(key).push for key, _ in plan) / 2,
         pull=sum(problem.task(key).pull for key, _ in plan) / 2,
@@ -190,8 +190,8 @@ def _sheet(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date) 
             for breach in seen.breaches
         ],
         planning_id=under_way.id if under_way else None,
-        left_out=list(seen.laid.left_out),
-        short=[one.words for one in shortfalls(problem, plan)] if plan else [],
+        left_out=list(seen.built.left_out),
+        short=[shortfall.words for shortfall in shortfalls(problem, plan)] if plan else [],
         notices=_notices(db, athlete, seen, today),
         before=[
             _before(look_back)
@@ -205,7 +205,7 @@ def _notices(db: Database, athlete: AthleteRow, seen: week.WeekView, today: date
     planned = seen.availability.week(seen.week_start).kind == "re-entry"
     rooms = kit.rooms(db, person.of_athlete(db, athlete.id).places)
     lapses = lapsing((item for room in rooms for item in room.items), today)
-    return [*([away] if away and not planned else []), *seen.laid.notices, *lapses]
+    return [*([away] if away and not planned else []), *seen.built.notices, *lapses]
 
 
 def _indices(seen: week.WeekView) -> list[int]:
@@ -218,16 +218,18 @@ def _day(db: Database, athlete: AthleteRow, seen: week.WeekView, index: int) -> 
     lost = index in seen.lost.days
     items = [] if lost else list(seen.items(index))
     session = seen.session(index) if items else None
-    names = {spot.key: spot.name for spot in seen.spots}
+    names = {venue.key: venue.name for venue in seen.venues}
     return PlannedDay.of(
         wish,
         index=index,
         date=date_,
         name=WEEKDAYS[index],
-        taken=0 if lost else minutes_on(seen.laid.problem, seen.plan, seen.laid.problem.day(index)),
+        taken=0
+        if lost
+        else minutes_on(seen.built.problem, seen.plan, seen.built.problem.day(index)),
         session_minutes=EstimateOut.model_validate(length(session)) if session else None,
         place_name=names.get(wish.place, ""),
-        past=not lost and seen.laid.problem.day(index).past,
+        past=not lost and seen.built.problem.day(index).past,
         lost=lost,
         adapted=sessions.adapted(db, athlete.id, date_) is not None,
         tasks=[item.key for item in session.items] if session else [],
@@ -235,8 +237,8 @@ def _day(db: Database, athlete: AthleteRow, seen: week.WeekView, index: int) -> 
 
 
 def _task(seen: week.WeekView, key: str) -> PlannedTask:
-    problem = seen.laid.problem
-    task, item = problem.task(key), seen.laid.items[key]
+    problem = seen.built.problem
+    task, item = problem.task(key), seen.built.items[key]
     return PlannedTask.of(
         task,
         key=key,
@@ -254,6 +256,6 @@ def _before(look_back: look_back.LookBack) -> WeekBefore:
         sessions=[DoneSession.model_validate(done) for done in look_back.sessions],
         regions=[
             RegionTotal(region=region, sets=sets, target=0, days=0)
-            for region, sets in sorted(look_back.regions.items(), key=lambda told: -told[1])
+            for region, sets in sorted(look_back.regions.items(), key=lambda pair: -pair[1])
         ],
     )

@@ -48,21 +48,21 @@ def get_week_file(
     """A week as a file."""
     athlete = access.athlete(db, coach.id, athlete_id)
     today = moment_for(athlete, now).local_date
-    told = file_week(db, athlete, week_start or week_start_of(today), today)
+    week_file = file_week(db, athlete, week_start or week_start_of(today), today)
     content: bytes | str
     if kind == "pdf":
         from invelo.formats.plan.pdf import week_pdf
 
-        content = week_pdf(told, paper)
+        content = week_pdf(week_file, paper)
     elif kind == "md":
         from invelo.formats.plan.markdown import markdown
 
-        content = markdown(told)
+        content = markdown(week_file)
     else:
         from invelo.formats.plan.ics import ics
 
-        content = ics([told], now, _owner(athlete))
-    return file_answer(content, kind, f"Week of {told.week_start.isoformat()}")
+        content = ics([week_file], now, _owner(athlete))
+    return file_answer(content, kind, f"Week of {week_file.week_start.isoformat()}")
 
 
 @router.get("/athletes/{athlete_id}/days/{day}/card", response_class=Response)
@@ -73,11 +73,11 @@ def get_session_card(
     from invelo.formats.plan.pdf import session_pdf
 
     athlete = access.athlete(db, coach.id, athlete_id)
-    told = file_week(db, athlete, week_start_of(day), moment_for(athlete, now).local_date)
-    there = next((file_day for file_day in told.days if file_day.day == day), None)
+    week_file = file_week(db, athlete, week_start_of(day), moment_for(athlete, now).local_date)
+    there = next((file_day for file_day in week_file.days if file_day.day == day), None)
     if there is None:
         raise InputError("day", "nothing is planned on it.", "Pick a day with a session.")
-    return file_answer(session_pdf(told, there, paper), "pdf", f"Session of {day.isoformat()}")
+    return file_answer(session_pdf(week_file, there, paper), "pdf", f"Session of {day.isoformat()}")
 
 
 @router.get("/athletes/{athlete_id}/feed")

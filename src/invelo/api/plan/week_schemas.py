@@ -114,11 +114,11 @@ class AvailabilityRequest(StrictModel):
         Raises:
             InputError: for values out of range.
         """
-        told = self.model_dump(mode="json")
-        told["targets"] = [(target.region, target.sets) for target in self.targets]
-        told["rarely"] = [(rarely_in.ladder_id, rarely_in.days) for rarely_in in self.rarely]
+        fields = self.model_dump(mode="json")
+        fields["targets"] = [(target.region, target.sets) for target in self.targets]
+        fields["rarely"] = [(rarely_in.ladder_id, rarely_in.days) for rarely_in in self.rarely]
         try:
-            return _WISHES.validate_python(told)
+            return _AVAILABILITY.validate_python(fields)
         except ValidationError as error:  # the domain's own InputError comes wrapped in it
             cause = error.errors()[0].get("ctx", {}).get("error")
             if isinstance(cause, InputError):
@@ -126,19 +126,19 @@ class AvailabilityRequest(StrictModel):
             raise
 
     @classmethod
-    def told_by(cls, availability: StandingAvailability) -> "AvailabilityRequest":
+    def from_core(cls, availability: StandingAvailability) -> "AvailabilityRequest":
         """What the domain keeps, as it is asked for."""
-        told = _WISHES.dump_python(availability, mode="json")
-        told["targets"] = [
+        fields = _AVAILABILITY.dump_python(availability, mode="json")
+        fields["targets"] = [
             {"region": region, "sets": sets} for region, sets in availability.targets
         ]
-        told["rarely"] = [
+        fields["rarely"] = [
             {"ladder_id": ladder, "days": days} for ladder, days in availability.rarely
         ]
-        return cls.model_validate(told)
+        return cls.model_validate(fields)
 
 
-_WISHES: TypeAdapter[StandingAvailability] = TypeAdapter(StandingAvailability)
+_AVAILABILITY: TypeAdapter[StandingAvailability] = TypeAdapter(StandingAvailability)
 
 
 class PinRequest(StrictModel):
@@ -285,7 +285,7 @@ class WeekSheet(ResponseModel):
     kind: str
     kind_words: str
     advice: str
-    told: bool
+    has_availability: bool
     availability: AvailabilityRequest
     places: list[WeekPlace]
     days: list[PlannedDay]

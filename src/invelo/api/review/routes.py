@@ -37,7 +37,7 @@ def get_review(ladder_id: UUID, coach: Coach, db: Database) -> ReviewSheet:
     rungs = {rung.id: rung for rung in ladder_graph.rungs_of(db, row.id)}
     kept = review.proposals(db, row.id)
     undoable = review.undoable(db, row)
-    told = review_rows.messages_of(db, [proposal.id for proposal in kept])
+    messages = review_rows.messages_of(db, [proposal.id for proposal in kept])
     since = min((proposal.local_date for proposal in kept), default=None)
     points = [capacity.point for capacity in reach.over_time(db, row, _before(since))]
     return ReviewSheet.of(
@@ -54,7 +54,7 @@ def get_review(ladder_id: UUID, coach: Coach, db: Database) -> ReviewSheet:
                 proposal,
                 rungs,
                 points,
-                told.get(proposal.id),
+                messages.get(proposal.id),
                 undoable,
                 review.preview(row, proposal, rungs, coach.name),
             )

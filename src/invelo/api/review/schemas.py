@@ -14,8 +14,8 @@ from invelo.db.tables.ladder import RungRow
 from invelo.db.tables.review import MessageRow, ProposalRow
 from invelo.domain.catalogue.movement import Muscle
 from invelo.domain.plan.prescription import Unit
-from invelo.domain.review.proposals.outcome import turnout
-from invelo.domain.review.proposals.situation import Outcome, Standing, dose_words
+from invelo.domain.review.proposals.outcome import outcome_after
+from invelo.domain.review.proposals.situation import Outcome, Standing, prescription_words
 from invelo.domain.review.rules import rule_of
 from invelo.domain.review.trend import TrendPoint
 from invelo.domain.strict import StrictModel
@@ -176,7 +176,7 @@ def proposal_of(
     """A kept decision as it is answered with."""
     final = rungs.get(row.final_rung_id) if row.final_rung_id else None
     said = row.answer in ("accept", "edit", "decline")
-    after = turnout(points, row.answered_at.date()) if said and row.answered_at else None
+    after = outcome_after(points, row.answered_at.date()) if said and row.answered_at else None
     days = float(row.inputs.get("days_a_week", 0.0))
     now = row.inputs.get("now")
     return ProposalOut.of(
@@ -202,15 +202,11 @@ def proposal_of(
 def _prescribed(columns: dict[str, Any], days: float) -> PrescribedOut:
     rung = rung_from(columns)
     prescription = rung.prescription
-    return PrescribedOut(
+    return PrescribedOut.of(
+        prescription,
         name=rung.name,
-        words=dose_words(prescription),
-        sets=prescription.sets,
-        low=prescription.low,
-        high=prescription.high,
-        unit=prescription.unit,
+        words=prescription_words(prescription),
         rest_s=prescription.rest,
-        rpe=prescription.rpe,
         weekly_sets=round(days * prescription.sets, 1),
     )
 

@@ -23,9 +23,9 @@ from invelo.domain.review.workload import (
     SessionLoad,
     Workload,
     monotony,
+    ratio_on,
     ratio_words,
     strain,
-    told_ratio,
     workload,
 )
 from invelo.services.ladder import ladder
@@ -211,7 +211,7 @@ def get_trends(
     done = trends.sessions(db, athlete.id, since)
     adherence = trends.adherence(db, athlete.id, done, since, today)
     lines = outlook.criteria(seen)
-    told = outlook.outlook(seen, points, done, adherence, today)
+    prospects = outlook.outlook(seen, points, done, adherence, today)
     tallies = trends.weeks(db, athlete.id, since)
     demand = seen.measured.demands[seen.current]
     growth = outlook.growth_of(seen) if len(points) >= LEAST_POINTS else None
@@ -225,14 +225,13 @@ def get_trends(
         since=since,
         today=today,
         reach=[
-            ReachPoint(
-                day=capacity_on_day.day,
+            ReachPoint.of(
+                capacity_on_day,
                 capacity=EstimateOut.model_validate(capacity_on_day.capacity),
                 session_id=capacity_on_day.session,
                 stored=EstimateOut.model_validate(capacity_on_day.stored)
                 if capacity_on_day.stored
                 else None,
-                model_version=capacity_on_day.model_version,
             )
             for capacity_on_day in reached
         ],
@@ -240,11 +239,11 @@ def get_trends(
         measure=demand.load.measure,
         growth=Explained.model_validate(growth) if growth else None,
         criteria=[CriterionLineOut.model_validate(line) for line in lines[:CRITERIA_SHOWN]],
-        next_criterion=ForecastOut.model_validate(told.next_criterion)
-        if told.next_criterion
+        next_criterion=ForecastOut.model_validate(prospects.next_criterion)
+        if prospects.next_criterion
         else None,
-        goal_forecast=ForecastOut.model_validate(told.goal) if told.goal else None,
-        why_no_forecast=told.unavailable_reason,
+        goal_forecast=ForecastOut.model_validate(prospects.goal) if prospects.goal else None,
+        why_no_forecast=prospects.unavailable_reason,
         sessions=[SessionOnLine.model_validate(point) for point in done],
         load=_load(reach.loads(db, athlete.id, since), since, today),
         weeks=[RegionWeek.model_validate(week_tally) for week_tally in tallies],
@@ -269,11 +268,11 @@ def get_done(athlete_id: UUID, session_id: UUID, coach: Coach, db: Database) -> 
 
 
 def _load(loads: list[SessionLoad], since: date, today: date) -> Load | None:
-    held = [load for load in loads if load.day <= today]
-    if not held:
+    until_today = [load for load in loads if load.day <= today]
+    if not until_today:
         return None
-    work = workload(held, today)
-    ratio = told_ratio(work, today)
+    work = workload(until_today, today)
+    ratio = ratio_on(work, today)
     week_starts = _week_starts(work, today)
     return Load(
         days=[_day(work, work.first + timedelta(days=i)) for i in range(len(work.series))],
@@ -281,7 +280,7 @@ def _load(loads: list[SessionLoad], since: date, today: date) -> Load | None:
         ratio=Explained.model_validate(ratio) if ratio else None,
         words=ratio_words(ratio.likely if ratio else None),
         dispute=DISPUTE,
-        stood_in=sum(session_load.stood_in for session_load in held),
+        stood_in=sum(session_load.stood_in for session_load in until_today),
     )
 
 

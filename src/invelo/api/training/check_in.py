@@ -74,35 +74,35 @@ def keep_check_in(
 ) -> CheckedIn:
     """Check in for a day: its session is adapted to what the day allows, and kept so. Sending it
     again changes nothing."""
-    told = body.core()
+    answers = body.core()
     moment, _ = device_moment(who.athlete, now, body)
-    answer = _answer(db, who.athlete, check_in_id, told, moment)
-    check_in.spare(db, who.athlete, told, moment)
+    answer = _answer(db, who.athlete, check_in_id, answers, moment)
+    check_in.spare(db, who.athlete, answers, moment)
     return answer
 
 
 def _answer(
-    db: Database, athlete: AthleteRow, check_in_id: UUID, told: CheckIn, moment: Moment
+    db: Database, athlete: AthleteRow, check_in_id: UUID, answers: CheckIn, moment: Moment
 ) -> CheckedIn:
-    new = check_in.keep(db, athlete, check_in_id, told, moment)
-    if told.stop:
-        return CheckedIn(outcome="stop", words=told.stop, changes=[], cuts=[])
+    new = check_in.keep(db, athlete, check_in_id, answers, moment)
+    if answers.stop:
+        return CheckedIn(outcome="stop", words=answers.stop, changes=[], cuts=[])
     try:
-        done = _adapted(db, athlete, told, moment)
+        done = _adapted(db, athlete, answers, moment)
     except InputError as error:
         if error.field == "today":
             return CheckedIn(
                 outcome="rest", words=f"{error.problem} {error.remedy}", changes=[], cuts=[]
             )
         done = None  # nothing is planned today
-    if done is None or not told.changes:
+    if done is None or not answers.changes:
         if new:
             day = moment.local_date
             earlier = training_rows.check_in_ids(db, athlete.id, day)
             plan_rows.forget_adapted(db, athlete.id, day, only=earlier)
         words = "Nothing is planned today." if done is None else "As planned."
         return CheckedIn(outcome="as planned", words=words, changes=[], cuts=[])
-    sessions.keep_adapted(db, athlete, check_in_id, moment.local_date, told.today, done, moment)
+    sessions.keep_adapted(db, athlete, check_in_id, moment.local_date, answers.today, done, moment)
     changed = done.changes or done.cuts
     return CheckedIn(
         outcome="adapted" if changed else "as planned",
@@ -112,10 +112,10 @@ def _answer(
     )
 
 
-def _adapted(db: Database, athlete: AthleteRow, told: CheckIn, moment: Moment) -> Adapted:
+def _adapted(db: Database, athlete: AthleteRow, answers: CheckIn, moment: Moment) -> Adapted:
     """The day's session as the coach left it, adapted to what was told."""
     day = moment.local_date
     seen = week.view(db, athlete, week_start_of(day), day)
     earlier = training_rows.check_in_ids(db, athlete.id, day)
     by_coach = sessions.adapted(db, athlete.id, day, besides=earlier)
-    return adapt(by_coach or seen.session(day.weekday()), seen.who_on(day.weekday()), told.today)
+    return adapt(by_coach or seen.session(day.weekday()), seen.who_on(day.weekday()), answers.today)

@@ -26,7 +26,7 @@ from invelo.domain.errors import InputError, require_within
 from invelo.domain.strength.tempo import Tempo
 from invelo.domain.strict import renamed
 from invelo.domain.training.by_hand import carried
-from invelo.domain.training.log import told
+from invelo.domain.training.log import read_count
 from invelo.formats.training import log_csv
 from invelo.services import background
 from invelo.services.training import log_import, retrospective_log
@@ -154,7 +154,9 @@ def keep_whole_session(
         try:
             there, _ = device_moment(who.athlete, now, set_by_hand)
             if set_by_hand.amount_text is not None:
-                told(set_by_hand.amount_text)  # refused with its row, before anything is written
+                read_count(
+                    set_by_hand.amount_text
+                )  # refused with its row, before anything is written
             sets.append(SetEntry(set_by_hand.id, set_by_hand, there, skew, who.author_id))
         except InputError as error:
             raise InputError(f"row {number}, {error.field}", error.problem, error.remedy) from error

@@ -84,14 +84,16 @@ class LoggedSessionOut(ResponseModel):
 
 def sets_of(db: Session, set_ids: Iterable[UUID]) -> list[LoggedSetOut]:
     """Sets as they are answered, in the order in which they are named."""
-    return [_set(one) for one in shown_sets.of_sets(db, set_ids)]
+    return [_set(logged) for logged in shown_sets.of_sets(db, set_ids)]
 
 
 def sessions_of(db: Session, rows: Iterable[TrainingSessionRow]) -> list[LoggedSessionOut]:
     """Sessions as they are answered, with the sets that stand."""
     there = list(rows)
     sets = shown_sets.of_sessions(db, [row.id for row in there])
-    return [LoggedSessionOut.of(row, sets=[_set(one) for one in sets[row.id]]) for row in there]
+    return [
+        LoggedSessionOut.of(row, sets=[_set(logged) for logged in sets[row.id]]) for row in there
+    ]
 
 
 COMPARED = (
@@ -140,14 +142,16 @@ def _words(value: object) -> str:
     return str(value)
 
 
-def _set(one: shown_sets.ShownSet) -> LoggedSetOut:
-    movement = catalogue().find_movement(one["movement"])
-    over = one["amount"] - one["prescribed_max"] if one["prescribed_max"] is not None else 0.0
-    name = one["name"] or movement.name
-    modifiers = changes_from(one["changes"])
+def _set(logged: shown_sets.ShownSet) -> LoggedSetOut:
+    movement = catalogue().find_movement(logged["movement"])
+    over = (
+        logged["amount"] - logged["prescribed_max"] if logged["prescribed_max"] is not None else 0.0
+    )
+    name = logged["name"] or movement.name
+    modifiers = changes_from(logged["changes"])
     load = carried(modifiers)
     shown = {
-        **one,
+        **logged,
         "name": name,
         "unit": movement.unit,
         "surplus": max(0.0, over),

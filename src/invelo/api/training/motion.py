@@ -160,15 +160,15 @@ class _MotionRelay(DeviceRelay):
     async def take(self, line: str | bytes) -> None:
         """An angle, or what the sensor is; a line that cannot be read tells nothing, and silence
         will show."""
-        told = motion_lines.from_sensor(line)
-        if isinstance(told, motion_lines.MotionHello):
-            self.simulated = told.simulated
-            if told.joint != self.watched.joint:
-                words = f"the sensor tells the {told.joint}, not the {self.watched.joint}."
+        message = motion_lines.from_sensor(line)
+        if isinstance(message, motion_lines.MotionHello):
+            self.simulated = message.simulated
+            if message.joint != self.watched.joint:
+                words = f"the sensor tells the {message.joint}, not the {self.watched.joint}."
                 raise InputError("sensor", words, "Put it elsewhere.")
             return
-        sample = AngleSample(told.at, told.angle, told.line)
-        self.angle = told.angle
+        sample = AngleSample(message.at, message.angle, message.line)
+        self.angle = message.angle
         if isinstance(self.eye, RepCounter):
             news = self.eye.feed(sample) is not None
         else:
@@ -217,10 +217,10 @@ class _MotionRelay(DeviceRelay):
                 seen.depth = self.watched.depth(self.angle)
             self._count(seen, self.eye.finish() if state == "over" else self.eye.tally)
         else:
-            held = self.eye.held
-            seen.seconds = round(held.seconds, 1)
-            seen.faults = [held.line] if held.line else []
-            seen.last = "lost" if held.lost_at is not None else ""
+            hold = self.eye.held
+            seen.seconds = round(hold.seconds, 1)
+            seen.faults = [hold.line] if hold.line else []
+            seen.last = "lost" if hold.lost_at is not None else ""
         await say(self.page, seen)
 
     def _count(self, seen: MotionSeen, tally: Tally) -> None:

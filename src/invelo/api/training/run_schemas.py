@@ -219,8 +219,8 @@ class Paths:
     def _key(self, movement: Movement, modifiers: Modifiers) -> str:
         still = (movement.id, modifiers)
         if still not in self._keys:
-            found = path(self.body, movement, modifiers)
-            self._keys[still] = self._named(found) if found is not None else ""
+            traced = path(self.body, movement, modifiers)
+            self._keys[still] = self._named(traced) if traced is not None else ""
         return self._keys[still]
 
     def _named(self, path: Path) -> str:
@@ -311,10 +311,10 @@ def run_sheet(run: DayRun, items: list[RunItemSheet]) -> RunSheet:
 
 def kinds_of(took: OfflineBundle) -> list[str]:
     """Kinds of things that the sessions count on."""
-    found = {
+    kinds = {
         kind
         for day in (*took.planned, *took.single)
         for item in day.run.session.items
         for kind in item.movement.kit
     }
-    return sorted(found)
+    return sorted(kinds)

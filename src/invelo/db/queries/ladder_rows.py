@@ -165,7 +165,7 @@ def states(db: Session, athlete_id: UUID) -> Sequence[list[dict[str, Any]]]:
         .join(LadderRow, col(LadderRow.id) == PlacementRow.ladder_id)
         .where(LadderRow.athlete_id == athlete_id, PlacementRow.id == newest)
     )
-    return [told for told in db.exec(statement) if told]
+    return [state for state in db.exec(statement) if state]
 
 
 def expected_on_current(

@@ -27,9 +27,9 @@ HEAD_DOWN = (
 
 def cautions_of(movement: Movement, modifiers: Modifiers) -> tuple[str, ...]:
     """What can hurt in a movement as it is set up, each once."""
-    found = [*movement.warnings]
+    warnings = [*movement.warnings]
     if strains(AVERAGE, movement, movement.own(modifiers)).get("head down", 0.0) >= HEAD_DOWN_FROM:
-        found.append(HEAD_DOWN)
+        warnings.append(HEAD_DOWN)
     if modifiers.band:
-        found.append(BAND_CAUTION)
-    return tuple(dict.fromkeys(found))
+        warnings.append(BAND_CAUTION)
+    return tuple(dict.fromkeys(warnings))

@@ -128,8 +128,8 @@ class Guard:
 
     def unavailable_reason(self, movement: Movement, modifiers: Modifiers) -> str:
         """Why a rung is closed, in words; '' where it is open."""
-        found = self.closed(movement, modifiers)
-        return found.problem if found else ""
+        closure = self.closed(movement, modifiers)
+        return closure.problem if closure else ""
 
     def has(self, kind: Kind) -> bool:
         """Whether there is a safe thing of a kind where they train, as far as kit is known."""
@@ -143,8 +143,8 @@ class Guard:
     @cached_property
     def refused(self) -> dict[str, Closed]:
         """What closes movements of the catalogue, by their id."""
-        found = ((movement.id, self.closed(movement)) for movement in catalogue().movement)
-        return {movement_id: closed for movement_id, closed in found if closed is not None}
+        closures = ((movement.id, self.closed(movement)) for movement in catalogue().movement)
+        return {movement_id: closed for movement_id, closed in closures if closed is not None}
 
     @property
     def open_movements(self) -> frozenset[str]:
@@ -153,4 +153,4 @@ class Guard:
 
     def first_closed(self, given: Iterable[tuple[Movement, Modifiers]]) -> Closed | None:
         """What closes the first of several that are given; None where all are open."""
-        return next(filter(None, (self.closed(*one) for one in given)), None)
+        return next(filter(None, (self.closed(*asked) for asked in given)), None)

@@ -148,11 +148,15 @@ def check(body: Body, standing_kg: float, readings: tuple[HeldPosition, ...]) ->
                 Input("standing", standing_kg, "kg"),
                 *(
                     value
-                    for one in seen
+                    for position in seen
                     for value in (
-                        Input(f"{one.reading.position}: scale", one.reading.read_kg, "kg"),
-                        Input(f"{one.reading.position}: hands", one.hands, "kg"),
-                        Input(f"{one.reading.position}: model", one.expected.likely, "kg"),
+                        Input(
+                            f"{position.reading.position}: scale", position.reading.read_kg, "kg"
+                        ),
+                        Input(f"{position.reading.position}: hands", position.hands, "kg"),
+                        Input(
+                            f"{position.reading.position}: model", position.expected.likely, "kg"
+                        ),
                     )
                 ),
             ),
@@ -162,9 +166,9 @@ def check(body: Body, standing_kg: float, readings: tuple[HeldPosition, ...]) ->
     return ScaleCheck(seen, factor, (mean, deviation), _words(mean, deviation, seen))
 
 
-def expected_hands(body: Body, told: HeldPosition) -> float:
+def expected_hands(body: Body, position: HeldPosition) -> float:
     """What the model says the hands carry in a position, kg."""
-    load, place = reading(body, _set_up(body, told)), _SET_UPS[told.position][1]
+    load, place = reading(body, _set_up(body, position)), _SET_UPS[position.position][1]
     return float(load.measured[place, 0])
 
 
@@ -179,39 +183,40 @@ def _check_standing(body: Body, standing_kg: float) -> None:
 
 
 def _part(
-    body: Body, standing_kg: float, told: HeldPosition
+    body: Body, standing_kg: float, position: HeldPosition
 ) -> tuple[float, Reading, float, float]:
     """Load of the hands, the model's reading, the logarithm of their ratio, and its deviation."""
-    require_within(f"{told.position}: reading", told.read_kg, 0.0, 300.0, "kg")
-    hands = standing_kg - told.read_kg
+    require_within(f"{position.position}: reading", position.read_kg, 0.0, 300.0, "kg")
+    hands = standing_kg - position.read_kg
     low, high = (share * standing_kg for share in PLAUSIBLE)
     if not low <= hands <= high:
         raise InputError(
-            f"{told.position}: reading",
-            f"{told.read_kg:g} kg under the feet would leave {hands:.0f} kg on the hands, which "
-            "this position cannot be.",
+            f"{position.position}: reading",
+            f"{position.read_kg:g} kg under the feet would leave {hands:.0f} kg on the hands, "
+            "which this position cannot be.",
             "Both feet on the scale, nothing else touching the floor but the hands; read it again.",
         )
-    load, expected = reading(body, _set_up(body, told)), expected_hands(body, told)
-    off = max(READS_WITHIN, READS_WITHIN_SHARE * told.read_kg) * sqrt(2) / Z80
+    load, expected = reading(body, _set_up(body, position)), expected_hands(body, position)
+    off = max(READS_WITHIN, READS_WITHIN_SHARE * position.read_kg) * sqrt(2) / Z80
     return hands, load, log(hands / expected), hypot(HANDS_PER_FORM, off / hands)
 
 
-def _set_up(body: Body, told: HeldPosition) -> SetUp:
+def _set_up(body: Body, position: HeldPosition) -> SetUp:
     """The position, with the hands as far from the feet as they were."""
-    form, _ = _SET_UPS[told.position]
+    form, _ = _SET_UPS[position.position]
     plain = set_up(form, foot_height=SCALE_HEIGHT)
-    if told.distance is None:
+    if position.distance is None:
         return plain
     contacts = reading(body, plain).posture.contacts
     own = abs(float(contacts[0].point[0, 0, 0] - contacts[1].point[0, 0, 0]))
-    offset = round(own - told.distance, 3)
+    offset = round(own - position.distance, 3)
     try:
         return set_up(form, foot_height=SCALE_HEIGHT, hand_offset=offset)
     except InputError:
         raise InputError(
-            f"{told.position}: distance",
-            f"{100 * told.distance:.0f} cm is none of this body's; about {100 * own:.0f} cm is.",
+            f"{position.position}: distance",
+            f"{100 * position.distance:.0f} cm is none of this body's; "
+            f"about {100 * own:.0f} cm is.",
             "Measure from the ball of the foot, or the knee, to the wrist.",
         ) from None
 
@@ -224,7 +229,7 @@ def _odd(off: float, mean: float, spread: float) -> str:
 
 def _words(mean: float, deviation: float, seen: tuple[PositionSeen, ...]) -> str:
     percent, more = 100 * (exp(mean) - 1), "more" if mean > 0 else "less"
-    if any(one.odd for one in seen):
+    if any(position.odd for position in seen):
         return "One position does not fit the others; take it again before it is believed."
     if abs(mean) > MOST_OFF:
         return (

@@ -67,7 +67,7 @@ def tightened(asked: Limit, stand: Iterable[Limit]) -> Limit:
         InputError: where it would change nothing.
     """
     measure = MEASURES[asked.quantity]
-    known = next((one for one in tightest(stand) if one.quantity == asked.quantity), None)
+    known = next((limit for limit in tightest(stand) if limit.quantity == asked.quantity), None)
     if known is not None and known.most <= asked.most:
         raise InputError(
             "most",
@@ -85,12 +85,12 @@ def tightened(asked: Limit, stand: Iterable[Limit]) -> Limit:
 
 def tightest(limits: Iterable[Limit]) -> tuple[Limit, ...]:
     """One limit a quantity, the one that leaves least open, in the order of the quantities."""
-    found: dict[Quantity, Limit] = {}
+    by_quantity: dict[Quantity, Limit] = {}
     for limit in limits:
-        known = found.get(limit.quantity)
+        known = by_quantity.get(limit.quantity)
         if known is None or limit.most < known.most:
-            found[limit.quantity] = limit
-    return tuple(found[quantity] for quantity in QUANTITIES if quantity in found)
+            by_quantity[limit.quantity] = limit
+    return tuple(by_quantity[quantity] for quantity in QUANTITIES if quantity in by_quantity)
 
 
 def on_day(limits: Iterable[Limit], today: date) -> tuple[Limit, ...]:

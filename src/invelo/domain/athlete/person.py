@@ -87,10 +87,12 @@ class Person:
 
 def _known(field: str, given: tuple[str, ...], known: Iterable[str]) -> None:
     allowed = set(known)
-    for one in given:
-        if one not in allowed:
+    for entry in given:
+        if entry not in allowed:
             raise InputError(
-                field, f"“{one}” is not in the catalogue.", f"Use of: {', '.join(sorted(allowed))}."
+                field,
+                f"“{entry}” is not in the catalogue.",
+                f"Use of: {', '.join(sorted(allowed))}.",
             )
     if len(set(given)) != len(given):
         raise InputError(field, "one is named twice.", "Name each once.")

@@ -26,7 +26,7 @@ CheckId = Literal[
     "sit and lift",
 ]
 
-Gate = tuple[tuple[Quantity, float], ...]
+Requirement = tuple[tuple[Quantity, float], ...]
 """Strains that together make a movement wait: each at least so much."""
 
 
@@ -39,7 +39,7 @@ class Check:
         name: in words.
         how: what to do.
         passes: what must be seen.
-        gates: what waits for it: whatever asks all of one gate, as an average body does it.
+        requirements: what waits for it: whatever asks all of one, as an average body does it.
         movements: others that wait for it, by their id.
         if_failed: whether they wait only once it was tried and not passed.
         prepares: the balance or mobility work while it is closed.
@@ -53,7 +53,7 @@ class Check:
     name: str
     how: str
     passes: str
-    gates: tuple[Gate, ...]
+    requirements: tuple[Requirement, ...]
     prepares: str
     prescription: str
     again_days: int
@@ -65,8 +65,8 @@ class Check:
     def holds_back(self, movement: Movement, asked: Strains) -> bool:
         """Whether a movement waits for it."""
         return movement.id in self.movements or any(
-            all(asked.get(quantity, 0.0) >= least for quantity, least in gate)
-            for gate in self.gates
+            all(asked.get(quantity, 0.0) >= least for quantity, least in requirement)
+            for requirement in self.requirements
         )
 
 
@@ -224,7 +224,7 @@ def find_check(check_id: str) -> Check:
     return {str(check.id): check for check in CHECKS}[check_id]
 
 
-OLDER_GATES: tuple[Gate, ...] = ((("impact", 1),), (("one leg", 1),))
+OLDER_REQUIREMENTS: tuple[Requirement, ...] = ((("impact", 1),), (("one leg", 1),))
 """What waits for the one-leg stand besides, from the age at which balance is looked at first."""
 
 
@@ -268,5 +268,8 @@ def _old_age_holds(check: Check, movement: Movement, asked: Strains) -> bool:
     return (
         check.id == "one-leg stand"
         and movement.id != "one-leg-stand"
-        and any(all(asked.get(q, 0.0) >= least for q, least in gate) for gate in OLDER_GATES)
+        and any(
+            all(asked.get(q, 0.0) >= least for q, least in requirement)
+            for requirement in OLDER_REQUIREMENTS
+        )
     )

@@ -237,7 +237,7 @@ class Cleared:
     @property
     def of_screen(self) -> tuple[Limit, ...]:
         """What the answers still limit."""
-        return tuple(one for one in self.screened.limits if one.quantity not in self.lifted)
+        return tuple(limit for limit in self.screened.limits if limit.quantity not in self.lifted)
 
     @property
     def limits(self) -> tuple[Limit, ...]:
@@ -293,24 +293,24 @@ def screen(answers: Answers, today: date) -> Screened:
                 limits=(("straight arms", 0.0),),
             )
         )
-    unasked = tuple(one for one in QUESTION_WORDS if one not in answers.asked)
+    unasked = tuple(question for question in QUESTION_WORDS if question not in answers.asked)
     return Screened(tuple(sorted(findings, key=lambda finding: not finding.refers)), unasked)
 
 
 def _heart(answers: Answers) -> Iterable[Finding]:
     if answers.signs:
-        told = ", ".join(sorted(answers.signs))
+        signs = ", ".join(sorted(answers.signs))
         yield Finding(
             "signs",
-            f"Signs of heart, vessels or metabolism ({told}): see a doctor before any training.",
+            f"Signs of heart, vessels or metabolism ({signs}): see a doctor before any training.",
             RIEBE,
             refers=True,
         )
     if answers.diseases and not answers.active:
-        told = ", ".join(sorted(answers.diseases))
+        signs = ", ".join(sorted(answers.diseases))
         yield Finding(
             "disease-inactive",
-            f"A known disease ({told}) and no regular training: see a doctor before starting.",
+            f"A known disease ({signs}) and no regular training: see a doctor before starting.",
             RIEBE,
             refers=True,
         )

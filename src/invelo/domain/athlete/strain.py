@@ -208,14 +208,14 @@ def strains(body: Body, movement: Movement, modifiers: Modifiers) -> Strains:
 def _classes(movement: Movement, modifiers: Modifiers) -> dict[Quantity, float]:
     """What the form's and the movement's data tell."""
     values = dict(movement.own(modifiers).values)
-    told = movement.posture.strains
+    strains = movement.posture.strains
     return {
         "elbow load": movement.stress.get("elbow", 0),
         "neck load": movement.stress.get("neck", 0),
         "back load": movement.stress.get("back", 0),
-        "straight arms": told.get("straight arms", 0),
-        "hard hold": told.get("hard hold", 0),
-        "on the back": told.get("on the back", 0),
+        "straight arms": strains.get("straight arms", 0),
+        "hard hold": strains.get("hard hold", 0),
+        "on the back": strains.get("on the back", 0),
         "one hand": values.get("share", 50.0),
     }
 
@@ -245,7 +245,7 @@ def _angles(form: Form, posture: Posture) -> dict[Quantity, float]:
     raised = np.degrees(np.arctan2(_dot(upper_arm, front), -_dot(upper_arm, trunk)))
     raised = np.where(raised < -135.0, raised + 360.0, raised)
     tilt = np.degrees(np.arcsin(np.clip(-up, -1.0, 1.0)))
-    found: dict[Quantity, float] = {
+    angles: dict[Quantity, float] = {
         "overhead": _most(raised),
         "shoulders behind": _most(-raised),
         "hip bend": max(_bend(at, "shoulder", "hip", knee) for knee in _both(at, "knee")),
@@ -255,20 +255,20 @@ def _angles(form: Form, posture: Posture) -> dict[Quantity, float]:
     }
     bearing = _both(at, "knee") if "rear" in touched else ("knee",)
     if touched & ON_LEGS:
-        found["knee bend"] = max(
+        angles["knee bend"] = max(
             _bend(at, "hip", knee, knee.replace("knee", "ankle")) for knee in bearing
         )
     if touched & {"feet", "balls"}:
-        found["ankle bend"] = _ankle(at)
+        angles["ankle bend"] = _ankle(at)
     hands = "hands" in touched
     if hands and form.grip == "palm":
-        found["wrist bend"] = _bend(at, "elbow", "wrist", "fingertip")
+        angles["wrist bend"] = _bend(at, "elbow", "wrist", "fingertip")
     above = bool((at["wrist"][:, 1] > at["shoulder"][:, 1]).any())
     if hands and form.grip == "bar" and above:
-        found["hanging"] = 1.0 if touched & ON_LEGS else 2.0
+        angles["hanging"] = 1.0 if touched & ON_LEGS else 2.0
     if touched <= {"feet", "balls"} and "other_ankle" in at:
-        found["one leg"] = 2.0
-    return found
+        angles["one leg"] = 2.0
+    return angles
 
 
 def _both(at: Mapping[str, Array], joint: str) -> tuple[str, ...]:

@@ -50,8 +50,8 @@ class LeverageTask:
     def words(self) -> str:
         """The set-up as a coach would call it: the form, its shape, and what is changed."""
         form, changes = self.form, self.changes
-        told = [form.name, *_shape_words(self)]
-        return ", ".join([*told, *changed_words(form, changes, "with a band")])
+        phrases = [form.name, *_shape_words(self)]
+        return ", ".join([*phrases, *changed_words(form, changes, "with a band")])
 
     def asks(self, body: Body, reps: float = WEIGHED_AT) -> Demand:
         """What it asks of a body, its tempo weighed at so many reps."""
@@ -90,8 +90,8 @@ def against(body: Body, leverage_task: LeverageTask, other: LeverageTask) -> Est
             "Demand of the second set-up ÷ demand of the first, tempo counted as load. The range "
             "is that of one body doing both.",
             (
-                Input("first", here.told.likely, here.told.unit),
-                Input("second", there.told.likely, there.told.unit),
+                Input("first", here.estimate.likely, here.estimate.unit),
+                Input("second", there.estimate.likely, there.estimate.unit),
             ),
             ("ours", *here.load.demand.derivation.sources),
         ),
@@ -148,7 +148,7 @@ def as_hard_as(
     if step:
         words += f" {'plus' if step > 0 else 'less'} {abs(100 * step):g} %"
     inputs = (
-        Input("demand aimed at", wanted.told.likely, wanted.told.unit),
+        Input("demand aimed at", wanted.estimate.likely, wanted.estimate.unit),
         Input("step", 100 * step, "%"),
     )
     aim = 1.0 + step
@@ -214,7 +214,9 @@ def _turn(
     return Solution(
         adjustable,
         now,
-        _told(solved_amount, adjustable.unit, words, (Input("now", now, adjustable.unit), *inputs)),
+        _answer(
+            solved_amount, adjustable.unit, words, (Input("now", now, adjustable.unit), *inputs)
+        ),
         LeverageTask(
             task.form_id,
             adjustable.turned(
@@ -224,7 +226,7 @@ def _turn(
     )
 
 
-def _told(
+def _answer(
     solved_amount: SolvedAmount, unit: str, words: str, inputs: tuple[Input, ...]
 ) -> Estimate:
     return Estimate(
@@ -362,7 +364,7 @@ def _band(
     length = _length(there)
     return BandChoice(
         name,
-        _told(
+        _answer(
             solved_amount,
             "m",
             f"The band's upper end is raised until {count:g} are just there",

@@ -50,12 +50,12 @@ def solve(
     Source: scan outwards from `now`, then bisection by secants (the Illinois method).
     """
     look = cache(quantity)
-    found = [_nearest(look, i, low, high, now, wanted[i]) for i in range(3)]
-    likely = found[1]
+    solutions = [_nearest(look, i, low, high, now, wanted[i]) for i in range(3)]
+    likely = solutions[1]
     if likely is None:
         return None
     end = high if likely > now else low
-    ends = [end if x is None else x for x in (found[0], found[2])]
+    ends = [end if x is None else x for x in (solutions[0], solutions[2])]
     return SolvedAmount(likely, min(likely, *ends), max(likely, *ends))
 
 
@@ -65,8 +65,8 @@ def _nearest(
     """Look outwards, both ways by turns, for the nearest part of the dial that holds the answer."""
 
     def short(amount: float) -> float | None:
-        found = quantity(amount)
-        return None if found is None else found[which] - wanted
+        values = quantity(amount)
+        return None if values is None else values[which] - wanted
 
     here = short(now)
     if here is None or here == 0.0:

@@ -129,24 +129,28 @@ def _load(place: str) -> Adjustable:
 
 
 def _parameter(form: Form, name: str) -> Adjustable:
-    one = next(parameter for parameter in form.parameter if parameter.name == name)
+    parameter = next(parameter for parameter in form.parameter if parameter.name == name)
 
     def words(amount: float) -> str:
-        told = f"{round(100 * amount, 1):g} cm" if one.unit == "m" else f"{amount:g} {one.unit}"
-        return f"{one.label.removeprefix('surface under the ')} {told}"
+        amount_words = (
+            f"{round(100 * amount, 1):g} cm"
+            if parameter.unit == "m"
+            else f"{amount:g} {parameter.unit}"
+        )
+        return f"{parameter.label.removeprefix('surface under the ')} {amount_words}"
 
     return Adjustable(
         name,
-        one.label,
-        one.unit,
-        one.low,
-        one.high,
-        one.step,
-        lambda m: dict(m.values).get(name, one.default),
+        parameter.label,
+        parameter.unit,
+        parameter.low,
+        parameter.high,
+        parameter.step,
+        lambda m: dict(m.values).get(name, parameter.default),
         lambda m, x: replace(m, values=tuple(sorted((dict(m.values) | {name: x}).items()))),
         "no amount that this body can do reaches it",
         words,
-        lengthens=one.depth,
+        lengthens=parameter.depth,
     )
 
 
@@ -196,14 +200,14 @@ def changed_words(form: Form, modifiers: Modifiers, band: str) -> list[str]:
     loads = [
         (adjustable_of(form, place), getattr(modifiers.added_load, place)) for place in form.loads
     ]
-    told = [load.words(kg) for load, kg in loads if kg]
+    phrases = [load.words(kg) for load, kg in loads if kg]
     if modifiers.band:
-        told.append(band)
+        phrases.append(band)
     if modifiers.assistance:
-        told.append(adjustable_of(form, "assistance").words(modifiers.assistance.kg))
+        phrases.append(adjustable_of(form, "assistance").words(modifiers.assistance.kg))
     if modifiers.range < 1.0:
         part = adjustable_of(form, "range").words(100 * modifiers.range)
-        told.append(f"{part} from the {form.ends[1]}" if modifiers.from_end else part)
+        phrases.append(f"{part} from the {form.ends[1]}" if modifiers.from_end else part)
     if modifiers.tempo != Tempo():
-        told.append(str(modifiers.tempo))
-    return told
+        phrases.append(str(modifiers.tempo))
+    return phrases

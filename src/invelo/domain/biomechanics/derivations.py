@@ -41,7 +41,7 @@ class Derivations:
         """What went in, as it is told."""
         setup = self.setup
         labels = {parameter.name: parameter for parameter in setup.form.parameter}
-        told = [
+        inputs = [
             Input("body mass", self.body.mass, "kg"),
             Input("stature", self.body.stature, "m"),
             *(Input(f"{name}, measured", value, "m") for name, value in self.body.lengths),
@@ -52,24 +52,24 @@ class Derivations:
             ),
         ]
         if self.body.hands and setup.form.measure == "hands" and setup.form.shares_load:
-            told.append(Input("a household scale on this body", self.body.hands_factor, "×"))
+            inputs.append(Input("a household scale on this body", self.body.hands_factor, "×"))
         if setup.added_load.total:
-            told.append(Input("carried", setup.added_load.total, "kg"))
+            inputs.append(Input("carried", setup.added_load.total, "kg"))
         if setup.assistance:
-            told.append(
+            inputs.append(
                 Input(f"assistance at the {setup.assistance.at}", setup.assistance.kg, "kg")
             )
         if setup.range < 1.0:
-            told.append(Input("share of the range", 100 * setup.range, "%"))
+            inputs.append(Input("share of the range", 100 * setup.range, "%"))
             if setup.from_end:
-                told.append(Input("from", setup.form.ends[1]))
+                inputs.append(Input("from", setup.form.ends[1]))
         for force in self.posture.outside:
             if force.name == "band":
                 pulls = np.linalg.norm(force.vector[:, 0], axis=-1) / GRAVITY
-                told.append(Input("band pulls, start", float(pulls[0]), "kg"))
+                inputs.append(Input("band pulls, start", float(pulls[0]), "kg"))
                 if len(pulls) > 1:
-                    told.append(Input("band pulls, end", float(pulls[-1]), "kg"))
-        return tuple(told)
+                    inputs.append(Input("band pulls, end", float(pulls[-1]), "kg"))
+        return tuple(inputs)
 
     @cached_property
     def sources(self) -> tuple[str, ...]:

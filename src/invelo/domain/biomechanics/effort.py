@@ -114,7 +114,7 @@ class Strengths:
         segments, facing = posture.segments, posture.facing
         mass = sum(segments.mass.values())
         scale = np.asarray(mass * segments.stature / REFERENCE)
-        found = {}
+        torques = {}
         for name, (flexion, extension) in STRENGTHS.items():
             # bending turns arm and thigh clockwise where the chest faces up, the shank otherwise
             against = facing if name in ("knee", "ankle") else -facing
@@ -124,10 +124,10 @@ class Strengths:
             alone = posture.legs_differ and name in ("hip", "knee", "ankle")
             sides = 1.0 if alone else 2.0
             whole = sides * scale * assumed.strength.get(name, np.asarray(1.0))
-            found[name] = (pair[0] * whole, pair[1] * whole)
+            torques[name] = (pair[0] * whole, pair[1] * whole)
             if alone:
-                found[f"other_{name}"] = found[name]
-        return cls(found)
+                torques[f"other_{name}"] = torques[name]
+        return cls(torques)
 
 
 @dataclass(frozen=True)
@@ -157,19 +157,19 @@ def joint_shares(
     Source: isometric norms (from memory), scaled by mass × stature.
     """
     strengths, at_bend = Strengths.of(posture).both, np.interp(knee_bend(posture), *KNEE_AT)
-    found: dict[str, tuple[Array, Array]] = {}
+    shares: dict[str, tuple[Array, Array]] = {}
     for joint in torques.keys() & strengths.keys():
         turning = torques[joint][:, 0]
         left, right = (float(np.ravel(way)[0]) for way in strengths[joint])
         most = np.where(turning >= 0.0, left, right)
         if joint == "knee":  # the weaker where it is bent far, as the thigh's front stretches it
             most = np.where(most == max(left, right), most * at_bend[:, 0], most)
-        found[joint] = np.abs(turning), most
+        shares[joint] = np.abs(turning), most
     return tuple(
         tuple(
-            JointShare(joint, float(found[joint][0][place]), float(found[joint][1][place]))
+            JointShare(joint, float(shares[joint][0][place]), float(shares[joint][1][place]))
             for joint in torques
-            if joint in found
+            if joint in shares
         )
         for place in range(len(at_bend))
     )

@@ -238,21 +238,21 @@ def _falls(name: str) -> InputError:
     )
 
 
-def limiting(rows: Rows, held: Equilibrium, told: int, refuse: Refuse = at_first) -> Array:
+def limiting(rows: Rows, equilibrium: Equilibrium, count: int, refuse: Refuse = at_first) -> Array:
     """The limiting measure, shape `(n, k)`, kg, N·m or %; never under 0.
 
     Args:
-        rows, held: what was held.
-        told: how many of the first rows say which way the limiting torque works: the body alone
+        rows, equilibrium: what was asked, and what holds it.
+        count: how many of the first rows say which way the limiting torque works: the body alone
             for its neighbours, or each row for itself.
         refuse: what is done with a posture that has nothing to pull.
     """
-    form, posture = rows.form, held.posture
+    form, posture = rows.form, equilibrium.posture
     mass = posture.segments.mass
     share = rows.values.get("share", np.full(1, 50.0)) / 50.0
     if form.measure == "torque":
-        torque = _torque(rows, posture, held.torques)
-        sign = _working_sign(_torque(rows, posture, held.unhelped)[:, :told])
+        torque = _torque(rows, posture, equilibrium.torques)
+        sign = _working_sign(_torque(rows, posture, equilibrium.unhelped)[:, :count])
         return np.where(sign == 0.0, np.abs(torque), np.maximum(0.0, sign * torque))
     if form.measure == "carried":
         whole = posture.mass_points()[0].sum(axis=0)
@@ -260,7 +260,7 @@ def limiting(rows: Rows, held: Equilibrium, told: int, refuse: Refuse = at_first
     if form.measure == "pull":
         line = next(contact.line for contact in posture.contacts if contact.name == "hands")
         arms = line if line is not None else posture.joints["wrist"] - posture.joints["shoulder"]
-        hands_pull = held.forces["hands"]
+        hands_pull = equilibrium.forces["hands"]
         along: Array = (hands_pull * arms).sum(axis=-1)
         size: Array = np.linalg.norm(hands_pull, axis=-1) / GRAVITY
         pull = np.copysign(size, along)
@@ -274,12 +274,12 @@ def limiting(rows: Rows, held: Equilibrium, told: int, refuse: Refuse = at_first
         )
         return pull.clip(0.0) * share
     if form.measure == "legs":
-        return 100.0 * leg_effort(posture, held.torques)
+        return 100.0 * leg_effort(posture, equilibrium.torques)
     if form.measure == "feet":
-        feet: Array = held.forces["feet"][..., 1] / GRAVITY - mass["foot"]
+        feet: Array = equilibrium.forces["feet"][..., 1] / GRAVITY - mass["foot"]
         return feet.clip(0.0) * (2.0 if posture.legs_differ else 1.0)
     factor = rows.hands if form.shares_load else 1.0
-    hands: Array = factor * held.forces["hands"][..., 1] / GRAVITY
+    hands: Array = factor * equilibrium.forces["hands"][..., 1] / GRAVITY
     if form.measure == "arms":
         hands = hands - mass["forearm"] - mass["hand"]
     load: Array = hands.clip(0.0) * share

@@ -100,7 +100,7 @@ def figures(read: Reading) -> tuple[Figure, ...]:
 def figure(read: Reading, place: int) -> Figure:
     """The body itself at one place along the rep."""
     posture, form = read.posture, read.setup.form
-    drawn = [name for name in posture.segments.mass if not form.level_plane or name in ARM]
+    names = [name for name in posture.segments.mass if not form.level_plane or name in ARM]
 
     def point(values: Array) -> Point:
         x, y = values[place, 0]
@@ -115,7 +115,7 @@ def figure(read: Reading, place: int) -> Figure:
             for name, at in posture.joints.items()
             if name != "heel" and (not form.level_plane or name in _ARM_JOINTS)
         },
-        segments=tuple(Segment(*ALL_ENDS[name]) for name in drawn),
+        segments=tuple(Segment(*ALL_ENDS[name]) for name in names),
         centre_of_mass=point(posture.centre_of_mass()),
         forces=(
             *(

@@ -60,11 +60,11 @@ class Reading:
         depths: places along the rep, shape `(n,)`; one for a hold.
         measured: the limiting measure, kg, N·m or %, shape `(n, k)`: for each place of the rep the
             body itself and its plausible neighbours.
-        told: the place along the rep where the limiting measure is greatest, and forces and
+        at: the place along the rep where the limiting measure is greatest, and forces and
             torques are told.
         posture: of the body itself along the rep, every value of shape `(n, 1)`.
         contact, torque: forces (N) and joint torques (N·m) that hold it, by name.
-        told_forces, told_torques: of the body and its neighbours where the demand is told: upward
+        forces_there, torques_there: of the body and its neighbours where the demand is told: upward
             forces, N, and joint torques, N·m, shape `(k,)`.
         work_samples: mechanical work of one lift, J, shape `(k,)`.
         overhang_samples: how far the centre of mass lies beyond the support, m, shape `(k,)`.
@@ -74,12 +74,12 @@ class Reading:
     setup: SetUp
     depths: Array
     measured: Array
-    told: int
+    at: int
     posture: Posture
     contact: Mapping[str, Array]
     torque: Mapping[str, Array]
-    told_forces: Mapping[str, Array]
-    told_torques: Mapping[str, Array]
+    forces_there: Mapping[str, Array]
+    torques_there: Mapping[str, Array]
     work_samples: Array
     overhang_samples: Array
 
@@ -183,7 +183,7 @@ class Reading:
         """Size of every joint's torque where the demand is told, both sides together, N·m."""
         return {
             name: self._estimate(np.abs(torque), "N·m", self._accounts.torque(name))
-            for name, torque in self.told_torques.items()
+            for name, torque in self.torques_there.items()
         }
 
     @cached_property
@@ -191,7 +191,7 @@ class Reading:
         """Every contact's upward force where the demand is told, kg."""
         return {
             name: self._estimate(force / GRAVITY, "kg", self._accounts.force(name))
-            for name, force in self.told_forces.items()
+            for name, force in self.forces_there.items()
         }
 
     @cached_property
@@ -237,23 +237,23 @@ def reading(body: Body, setup: SetUp) -> Reading:
     Source: plane statics over the body's segment table; closures and constants are the form's.
     """
     rows = _variations(body, setup)
-    held = hold(rows)
-    measured = limiting(rows, held, 1)
-    forces = _as_weighed(body, setup, held.forces)
-    told = int(np.argmax(measured[:, 0]))
+    equilibrium = hold(rows)
+    measured = limiting(rows, equilibrium, 1)
+    forces = _as_weighed(body, setup, equilibrium.forces)
+    at = int(np.argmax(measured[:, 0]))
     return Reading(
         body=body,
         setup=setup,
         depths=rows.depths[:, 0],
         measured=measured,
-        told=told,
-        posture=held.posture.of_first(),
+        at=at,
+        posture=equilibrium.posture.of_first(),
         contact={name: force[:, :1].copy() for name, force in forces.items()},
-        torque={name: torque[:, :1].copy() for name, torque in held.torques.items()},
-        told_forces={name: force[told, :, 1].copy() for name, force in forces.items()},
-        told_torques={name: torque[told].copy() for name, torque in held.torques.items()},
-        work_samples=work(held.posture),
-        overhang_samples=np.broadcast_to(overhang(held.posture), measured.shape)[told].copy(),
+        torque={name: torque[:, :1].copy() for name, torque in equilibrium.torques.items()},
+        forces_there={name: force[at, :, 1].copy() for name, force in forces.items()},
+        torques_there={name: torque[at].copy() for name, torque in equilibrium.torques.items()},
+        work_samples=work(equilibrium.posture),
+        overhang_samples=np.broadcast_to(overhang(equilibrium.posture), measured.shape)[at].copy(),
     )
 
 

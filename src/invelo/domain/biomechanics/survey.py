@@ -99,9 +99,9 @@ def _alike(asked: Sequence[Asked]) -> Iterable[list[int]]:
 def _surveyed(body: Body, form: Form, asked: Sequence[Modifiers]) -> tuple[Array, Array, Wrong]:
     """Demand, work of a rep and whether it can be, for set-ups of one pass."""
     count = len(asked)
-    told = [dict(modifiers.values) for modifiers in asked]
+    settings = [dict(modifiers.values) for modifiers in asked]
     values = {
-        parameter.name: np.array([row.get(parameter.name, parameter.default) for row in told])
+        parameter.name: np.array([row.get(parameter.name, parameter.default) for row in settings])
         for parameter in form.parameter
     }
     rows = Rows(
@@ -120,9 +120,9 @@ def _surveyed(body: Body, form: Form, asked: Sequence[Modifiers]) -> tuple[Array
     )
     marked = Marked(count)
     with np.errstate(all="ignore"):
-        held = hold(rows, marked)
-        measured = limiting(rows, held, count, marked)
-        done = np.broadcast_to(work(held.posture), (count,))
+        equilibrium = hold(rows, marked)
+        measured = limiting(rows, equilibrium, count, marked)
+        done = np.broadcast_to(work(equilibrium.posture), (count,))
     measured = np.broadcast_to(measured, (len(measured), count))
     demand = hardest_third(measured)
     return demand, done, ~marked.wrong & np.isfinite(demand)

@@ -224,7 +224,7 @@ class Catalogue:
     def __post_init__(self) -> None:
         """Check that what is named is there, once."""
         for kind in ("family", "movement", "ladder", "test", "skill", "session"):
-            names = [one.name if kind == "family" else one.id for one in getattr(self, kind)]
+            names = [entry.name if kind == "family" else entry.id for entry in getattr(self, kind)]
             twice = {name for name in names if names.count(name) > 1}
             if twice:
                 raise ValueError(f"{kind} {', '.join(sorted(twice))}: named twice.")
@@ -248,14 +248,14 @@ class Catalogue:
         Raises:
             InputError: if there is none, or several.
         """
-        found = self.movement_or_none(movement_id)
-        if found is not None:
-            return found
+        movement = self.movement_or_none(movement_id)
+        if movement is not None:
+            return movement
         called = self.called(movement_id)
         if len(called) == 1:
             return called[0]
         if called:
-            names = " or ".join(f"“{one.name}”" for one in called)
+            names = " or ".join(f"“{candidate.name}”" for candidate in called)
             raise InputError(
                 "movement", f"“{movement_id}” may be several movements.", f"Say {names}."
             )
@@ -274,9 +274,9 @@ class Catalogue:
         return {other.id: other for other in self.movement}
 
     def _near(self, name: str) -> str:
-        found = [other.id for other in self.finder.find(name, 3)]
-        near = found or get_close_matches(name, list(self._by_id), n=3, cutoff=0.0)
-        return " or ".join(f"“{one}”" for one in near)
+        near_ids = [other.id for other in self.finder.find(name, 3)]
+        near = near_ids or get_close_matches(name, list(self._by_id), n=3, cutoff=0.0)
+        return " or ".join(f"“{movement_id}”" for movement_id in near)
 
     @cached_property
     def finder(self) -> Finder:
@@ -374,7 +374,7 @@ def read(pages: Iterable[str]) -> Catalogue:
         ValueError: for a careless entry, naming it and what it wants.
     """
     tables = [loads(page) for page in pages]
-    entries = {kind: [one for table in tables for one in table.get(kind, [])] for kind in KINDS}
+    entries = {kind: [row for table in tables for row in table.get(kind, [])] for kind in KINDS}
     usual = {entry["name"]: entry.get("usual", {}) for entry in entries["family"]}
     entries["movement"] = [_inherits(usual, entry) for entry in entries["movement"]]
     return TypeAdapter(Catalogue).validate_python(entries)
@@ -388,11 +388,11 @@ def _inherits(usual: dict[str, dict[str, Any]], entry: dict[str, Any]) -> dict[s
     regions = {"prime", "helping"} if {"prime", "helping"} & entry.keys() else set()
     whole = {k: v for k, v in usual[family].items() if k not in regions} | entry
     dropped = entry.get("drops_cautions", [])
-    told = [*usual[family].get("cautions", []), *entry.get("cautions", [])]
-    unknown = [line for line in dropped if line not in told]
+    cautions = [*usual[family].get("cautions", []), *entry.get("cautions", [])]
+    unknown = [line for line in dropped if line not in cautions]
     if unknown:
         raise ValueError(f"{entry.get('id')}: drops a caution its family has not: {unknown[0]}")
-    whole["cautions"] = [line for line in dict.fromkeys(told) if line not in dropped]
+    whole["cautions"] = [line for line in dict.fromkeys(cautions) if line not in dropped]
     return whole
 
 

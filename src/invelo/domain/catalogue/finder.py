@@ -55,8 +55,12 @@ class Finder:
         """Movements that bear a name or synonym, whatever its spelling of hyphens and plurals; one
         whose first name it is comes before those that are also called so."""
         wanted = plain(name)
-        first = [one for one in self.movements if wanted in (plain(one.name), plain(one.id))]
-        also = [one for one in self._by_name.get(wanted, ()) if one not in first]
+        first = [
+            movement
+            for movement in self.movements
+            if wanted in (plain(movement.name), plain(movement.id))
+        ]
+        also = [movement for movement in self._by_name.get(wanted, ()) if movement not in first]
         return (*first, *also)
 
     def find(self, words: str, most: int = 20) -> tuple[Movement, ...]:
@@ -70,10 +74,14 @@ class Finder:
             *self._alike(plain(words), list(self._by_name), ALIKE, most),
             *self._alike(" ".join(asked), list(self._spaced), WHOLE, most),
         ]
-        found: dict[str, Movement] = {one.id: one for one in self.called(words)}
+        by_id: dict[str, Movement] = {movement.id: movement for movement in self.called(words)}
         for name in names:
-            found |= {one.id: one for one in self._by_name[plain(name)] if one.id not in found}
-        return tuple(found.values())[:most]
+            by_id |= {
+                movement.id: movement
+                for movement in self._by_name[plain(name)]
+                if movement.id not in by_id
+            }
+        return tuple(by_id.values())[:most]
 
     def _holding(self, asked: list[str]) -> list[str]:
         """Names with a word that begins with each that is asked for, the shortest first."""
@@ -95,7 +103,7 @@ class Finder:
     def _by_name(self) -> dict[str, list[Movement]]:
         named: dict[str, list[Movement]] = defaultdict(list)
         for movement in self.movements:
-            for name in dict.fromkeys(plain(one) for one in names_of(movement)):
+            for name in dict.fromkeys(plain(spelling) for spelling in names_of(movement)):
                 named[name].append(movement)
         return dict(named)
 

@@ -174,28 +174,28 @@ class Movement:
             raise ValueError(f"{self.id}: {' '.join(wrong)}")
 
     def _careless(self) -> list[str]:
-        found = []
+        faults = []
         if not 1 <= len(self.cues) <= 3:
-            found.append(f"one to three cues are wanted, not {len(self.cues)}.")
+            faults.append(f"one to three cues are wanted, not {len(self.cues)}.")
         if not self.fault:
-            found.append("no fault is named; say at least one, and what to do about it.")
+            faults.append("no fault is named; say at least one, and what to do about it.")
         worked = {**self.prime, **self.helping}
         if sum(worked.values()) != 100 or len(worked) != len(self.prime) + len(self.helping):
-            found.append(
+            faults.append(
                 f"shares of the regions add up to {sum(worked.values())} %, not 100, or one is "
                 "named twice."
             )
         if any(share < LEAST_PRIME for share in self.prime.values()):
-            found.append(f"a region under {LEAST_PRIME} % helps; it is no prime mover.")
+            faults.append(f"a region under {LEAST_PRIME} % helps; it is no prime mover.")
         self.posture.values(self.values)
         if self.unit == "reps" and len(self.depth) != 2:
-            found.append("a rep wants its least and its most depth.")
+            faults.append("a rep wants its least and its most depth.")
         computed = {"hold": "s", "reps": "reps"}.get(self.posture.counted, self.amount)
         if self.amount not in ("", computed):
-            found.append(f"its form counts {computed}, not {self.amount}.")
+            faults.append(f"its form counts {computed}, not {self.amount}.")
         if self.posture.counted == "rpe" and not self.amount:
-            found.append("its form computes nothing; say what is counted: reps, s or cm.")
-        return found
+            faults.append("its form computes nothing; say what is counted: reps, s or cm.")
+        return faults
 
     @property
     def posture(self) -> Form:
@@ -223,12 +223,12 @@ class Movement:
     def warnings(self) -> tuple[str, ...]:
         """Cautions with what follows from the kit it is done on, each once."""
         kit = {*self.kit, *(kind for kinds in self.with_kit for kind in kinds)}
-        found = [*self.cautions]
-        if RATED & set(self.kit) and not any("check" in line for line in found):
-            found.append(RATED_CAUTION)
+        warnings = [*self.cautions]
+        if RATED & set(self.kit) and not any("check" in line for line in warnings):
+            warnings.append(RATED_CAUTION)
         if "band" in kit:
-            found.append(BAND_CAUTION)
-        return tuple(dict.fromkeys(found))
+            warnings.append(BAND_CAUTION)
+        return tuple(dict.fromkeys(warnings))
 
     @property
     def muscles(self) -> tuple[Muscle, ...]:

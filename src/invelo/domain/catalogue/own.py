@@ -85,14 +85,17 @@ class OwnMovement:
 def settable(posture: Form) -> tuple[str, ...]:
     """Joint angles of a form that may be set: those it tells, but for what its arms or its balance
     settle by themselves. Where neither leg is stood on, the second may do something else."""
-    told = {*posture.start, *(one.sets for one in posture.parameter if one.sets)}
+    known_names = {
+        *posture.start,
+        *(parameter.sets for parameter in posture.parameter if parameter.sets),
+    }
     by_itself: set[str] = {posture.gives, "trunk" if posture.turn == "upper body" else posture.turn}
     if posture.arms != "angles":
         by_itself |= {"shoulder", "elbow"}
-    if posture.anchor in LEGS_FREE and "hip" in told:
-        told |= {"other_hip", "other_knee", "other_ankle"}
+    if posture.anchor in LEGS_FREE and "hip" in known_names:
+        known_names |= {"other_hip", "other_knee", "other_ankle"}
     names = [*DRAGGED, *(f"other_{name}" for name in ("hip", "knee", "ankle"))]
-    return tuple(name for name in names if name in told and name not in by_itself)
+    return tuple(name for name in names if name in known_names and name not in by_itself)
 
 
 def angles_of(movement: Movement) -> tuple[dict[str, float], dict[str, float]]:
@@ -100,13 +103,13 @@ def angles_of(movement: Movement) -> tuple[dict[str, float], dict[str, float]]:
     posture = movement.posture
     values = posture.values(movement.values)
     start, end = dict(posture.start), {**posture.start, **posture.end}
-    for one in posture.parameter:
-        if one.sets:
-            degrees = one.plus + one.sign * values[one.name]
-            if one.at != "end":
-                start[one.sets] = degrees
-            if one.at != "start":
-                end[one.sets] = degrees
+    for parameter in posture.parameter:
+        if parameter.sets:
+            degrees = parameter.plus + parameter.sign * values[parameter.name]
+            if parameter.at != "end":
+                start[parameter.sets] = degrees
+            if parameter.at != "start":
+                end[parameter.sets] = degrees
     return start, end
 
 
@@ -179,12 +182,16 @@ def _form(own_id: str, own: OwnMovement, base: Movement) -> Form:
     set_here = {*own.start, *own.end}
     if "other_hip" in set_here:
         set_here.add("leg_out")  # it would stretch the second leg out anew
-    parameters = tuple(one for one in posture.parameter if not {one.sets, one.name} & set_here)
+    parameters = tuple(
+        parameter
+        for parameter in posture.parameter
+        if not {parameter.sets, parameter.name} & set_here
+    )
     # its id tells its angles, so that readings of one posture are never taken for another's
-    told = repr((posture.id, sorted(start.items()), sorted(end.items())))
+    fingerprint = repr((posture.id, sorted(start.items()), sorted(end.items())))
     return replace(
         posture,
-        id=f"{own_id}/{sha256(told.encode()).hexdigest()[:8]}",
+        id=f"{own_id}/{sha256(fingerprint.encode()).hexdigest()[:8]}",
         name=own.name.strip(),
         start=start,
         end=end,
@@ -203,7 +210,7 @@ def _angles(base: Movement, own: OwnMovement) -> tuple[dict[str, float], dict[st
 
 
 def _movement(own_id: str, own: OwnMovement, base: Movement, posture: Form) -> Movement:
-    there = {one.name for one in posture.parameter}
+    there = {parameter.name for parameter in posture.parameter}
     kept = {name for name in base.values if name in there}
     values = {**{name: base.values[name] for name in kept}, **own.values}
     regions = own.prime or own.helping

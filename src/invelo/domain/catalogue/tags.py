@@ -26,18 +26,20 @@ def tidy(tags: Iterable[str], known: Tags) -> tuple[str, ...]:
         InputError: for too many, an empty or a long one.
     """
     spelt = {tag.casefold(): tag for tag in chain.from_iterable(known.values())}
-    found: dict[str, str] = {}
+    by_spelling: dict[str, str] = {}
     for typed in tags:
         tag = " ".join(typed.split())
         if not tag or len(tag) > LONGEST:
             raise InputError(
                 "tag", f"“{tag[:LONGEST]}” is empty or too long.", f"Give 1 to {LONGEST} letters."
             )
-        found.setdefault(tag.casefold(), spelt.get(tag.casefold(), tag))
-    if len(found) > MOST_OF_ONE:
-        raise InputError("tags", f"{len(found)} are too many.", f"Give {MOST_OF_ONE} at most.")
-    if len({*spelt, *found}) > MOST_IN_ALL:
+        by_spelling.setdefault(tag.casefold(), spelt.get(tag.casefold(), tag))
+    if len(by_spelling) > MOST_OF_ONE:
+        raise InputError(
+            "tags", f"{len(by_spelling)} are too many.", f"Give {MOST_OF_ONE} at most."
+        )
+    if len({*spelt, *by_spelling}) > MOST_IN_ALL:
         raise InputError(
             "tags", f"there are {MOST_IN_ALL} already.", "Use one of them, or take one away first."
         )
-    return tuple(sorted(found.values(), key=str.casefold))
+    return tuple(sorted(by_spelling.values(), key=str.casefold))

@@ -185,21 +185,21 @@ WARN_DAYS = 14
 
 def lapsing(items: Iterable[KitItem], today: date) -> tuple[str, ...]:
     """Of each thing whose check runs out within two weeks, or has run out: what to do, in words."""
-    found = []
+    lapses = []
     for item in items:
         if item.kind not in BEARS or item.check is None or not item.check.safe:
             continue
         last = item.check.day + timedelta(days=CHECK_DAYS)
         left = (last - today).days
         if left < 0:
-            found.append(
+            lapses.append(
                 f"The check of “{item.name}” ran out on {day_words(last)}: closed until you look."
             )
         elif left <= WARN_DAYS:
-            found.append(
+            lapses.append(
                 f"The check of “{item.name}” runs out on {day_words(last)}: look at it before."
             )
-    return tuple(found)
+    return tuple(lapses)
 
 
 def rebuilt(before: KitItem, after: KitItem) -> bool:
@@ -315,8 +315,8 @@ def to_hand(rooms: Iterable[Room], today: date, bands: tuple[tuple[str, Band], .
     items = [item for room in known for item in room.items if not item.unavailable_reason(today)]
 
     def heights(kinds: frozenset[Kind]) -> tuple[float, ...]:
-        found = {item.height for item in items if item.kind in kinds and item.height}
-        return tuple(sorted(found))
+        piece_heights = {item.height for item in items if item.kind in kinds and item.height}
+        return tuple(sorted(piece_heights))
 
     bags = [item.kg or BAG_HOLDS for item in items if item.kind == "bag"]
     things = tuple(
@@ -346,11 +346,11 @@ def to_hand(rooms: Iterable[Room], today: date, bands: tuple[tuple[str, Band], .
 
 def _in_pairs(items: Iterable[KitItem], kinds: tuple[Kind, ...], *, alone: bool) -> Weights:
     """What one and two of the same weigh together, kg; two only where one is not used alone."""
-    found: set[float] = set()
+    masses: set[float] = set()
     for item in items:
         if item.kind in kinds and item.kg:
             if alone:
-                found.add(item.kg)
+                masses.add(item.kg)
             if item.count >= 2:
-                found.add(2 * item.kg)
-    return tuple(sorted(found))
+                masses.add(2 * item.kg)
+    return tuple(sorted(masses))

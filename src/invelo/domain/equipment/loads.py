@@ -96,11 +96,11 @@ def pick(
     if enough is not None:
         return table.picked(enough, target)
     nearest = table.nearest_fewest(1, _grams(limit), _grams(target), fewest=False)
-    told = f"{nearest / 1000:g} kg" if nearest else "nothing"
+    words = f"{nearest / 1000:g} kg" if nearest else "nothing"
     raise InputError(
         "things",
         f"none of them make {target:g} kg within {tolerance:g}.",
-        f"The nearest to be had is {told}; add a thing or widen the tolerance.",
+        f"The nearest to be had is {words}; add a thing or widen the tolerance.",
     )
 
 

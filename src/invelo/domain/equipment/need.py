@@ -113,15 +113,15 @@ def heights_of(item: KitItem) -> tuple[float, ...]:
 def pieces(needs: Iterable[Need], room: Room, today: date) -> tuple[KitItem, ...] | None:
     """The things of a room that serve, one a need: the one that fits best, then the one that takes
     the least setting up; None where one is missing."""
-    found = []
+    needed_pieces = []
     for need in needs:
         able = [
             item for item in room.items if item.kind in need.kinds and not need.lacks(item, today)
         ]
         if not able:
             return None
-        found.append(min(able, key=need.rank))
-    return tuple(found)
+        needed_pieces.append(min(able, key=need.rank))
+    return tuple(needed_pieces)
 
 
 def missing(

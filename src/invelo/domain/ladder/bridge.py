@@ -111,18 +111,18 @@ def bridge(
     scales = _scales(lower, upper, capacity or {})
     below, above = demand(body, lower), demand(body, upper)
     low, high = below.height * dict(scales)[lower.movement.posture.lane], above.height
-    found = candidates(body, lower, upper, hand, scales, allowed)
-    chain = _chain(found, lower, upper, low, high, policy)
+    options = candidates(body, lower, upper, hand, scales, allowed)
+    chain = _chain(options, lower, upper, low, high, policy)
     if chain is None:
         missing = _missing(body, lower, upper, hand, scales, allowed, (low, high), policy)
-        return Bridge((), high / low, len(found.heights), False, missing)
+        return Bridge((), high / low, len(options.heights), False, missing)
     rungs = []
     last = low
     for index in chain:
-        proposed_rung = _proposed(body, found, index, lower, upper, last)
+        proposed_rung = _proposed(body, options, index, lower, upper, last)
         rungs.append(proposed_rung)
-        last = float(found.heights[index])
-    return Bridge(tuple(rungs), high / last, len(found.heights), True)
+        last = float(options.heights[index])
+    return Bridge(tuple(rungs), high / last, len(options.heights), True)
 
 
 def _scales(lower: Rung, upper: Rung, capacity: Mapping[Lane, float]) -> Scales:
@@ -228,14 +228,14 @@ def _proposed(
     distance = _distance(set_up, upper)
     levers = tuple(sorted(candidates.levers(index)))
     ratio = float(candidates.heights[index]) / below
-    told = " and ".join(CHANGED[lever] for lever in levers) or "a movement in between"
+    changes = " and ".join(CHANGED[lever] for lever in levers) or "a movement in between"
     return ProposedRung(
         rung,
         demand(body, rung),
         ratio,
         distance,
         levers,
-        f"{told.capitalize()}; {NEAR[distance]}; ×{ratio:.2f} of the rung below.",
+        f"{changes.capitalize()}; {NEAR[distance]}; ×{ratio:.2f} of the rung below.",
     )
 
 
@@ -260,25 +260,25 @@ def _missing(
         kinds=None if kinds is None else kinds | {"surface"},
         heights=tuple(sorted({*hand.heights, *BLOCKS})),
     )
-    found = tried(with_block)
-    heights = [_new_heights(set_up, hand) for set_up in found.setups]
+    attempt = tried(with_block)
+    heights = [_new_heights(set_up, hand) for set_up in attempt.setups]
     for block in BLOCKS:
         fits = np.array([not new - {block} for new in heights])
-        among = np.flatnonzero(fits[found.setup])
-        chain = _chain(found, lower, upper, *ends, policy, among)
-        if chain is not None and any(heights[int(found.setup[i])] for i in chain):
+        among = np.flatnonzero(fits[attempt.setup])
+        chain = _chain(attempt, lower, upper, *ends, policy, among)
+        if chain is not None and any(heights[int(attempt.setup[i])] for i in chain):
             return f"A block of {100 * block:.0f} cm would do it, in {_rungs(len(chain))}."
-    found = tried(replace(hand, loads=tuple(sorted({*hand.loads, *BAGS}))))
-    chain = _chain(found, lower, upper, *ends, policy)
+    attempt = tried(replace(hand, loads=tuple(sorted({*hand.loads, *BAGS}))))
+    chain = _chain(attempt, lower, upper, *ends, policy)
     if chain is not None:
-        most = max(found.modifiers(i).added_load.total for i in chain)
+        most = max(attempt.modifiers(i).added_load.total for i in chain)
         return f"A bag filled up to {most:g} kg would do it, in {_rungs(len(chain))}."
-    found = tried(replace(hand, assistances=HELPS))
-    chain = _chain(found, lower, upper, *ends, policy)
+    attempt = tried(replace(hand, assistances=HELPS))
+    chain = _chain(attempt, lower, upper, *ends, policy)
     if chain is not None:
         assistances = [
             assistance.kg
-            for assistance in (found.modifiers(i).assistance for i in chain)
+            for assistance in (attempt.modifiers(i).assistance for i in chain)
             if assistance
         ]
         return (

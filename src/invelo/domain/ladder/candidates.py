@@ -99,15 +99,15 @@ class Candidates:
 
 def name_of(movement: Movement, modifiers: Modifiers, words: str = "") -> str:
     """A movement's name and what is changed about it."""
-    form, told = movement.posture, [movement.name]
+    form, phrases = movement.posture, [movement.name]
     own = form.values(movement.values)
     changed = [(name, value) for name, value in modifiers.values if value != own[name]]
-    told += (
+    phrases += (
         [words] if words else [adjustable_of(form, name).words(value) for name, value in changed]
     )
     hold = modifiers.band
     band = f"{hold.band.name or 'band'} from {hold.anchor_height:g} m" if hold else ""
-    return ", ".join([*told, *changed_words(form, modifiers, band)])
+    return ", ".join([*phrases, *changed_words(form, modifiers, band)])
 
 
 Changed = tuple[Modifiers, frozenset[Lever]]
@@ -157,11 +157,11 @@ def _factors(reps: float, tempos: tuple[Tempo, ...], shares: Array, form: Form) 
     """How much heavier each tempo and share of the range counts, shape `(setups, tempos)`."""
     if form.counted != "reps":
         return np.ones((len(shares), 1))
-    moving, held = (
+    moving, holding = (
         shares[:, None] * np.array([getattr(tempo, name) for tempo in tempos])
         for name in ("moving", "held")
     )
-    cost = moving**ENDURANCE_EXPONENT + HOLD_COST * held
+    cost = moving**ENDURANCE_EXPONENT + HOLD_COST * holding
     seconds = cost ** (1.0 / ENDURANCE_EXPONENT)
     factors = slow_factor(CURVES[form.curve], reps, seconds, ENDURANCE_EXPONENT)
     return np.where(seconds == REFERENCE_REP, 1.0, factors)
@@ -234,8 +234,8 @@ def _of(movement: Movement, lower: Rung, upper: Rung, hand: ToHand) -> Iterator[
 def _ends(lower: Rung, upper: Rung) -> Ends:
     both = [rung.movement.posture.values(dict(rung.modifiers.values)) for rung in (lower, upper)]
     names = both[0].keys() | both[1].keys()
-    found = {name: [one[name] for one in both if name in one] for name in names}
-    return {name: (min(values), max(values)) for name, values in found.items()}
+    ends = {name: [end[name] for end in both if name in end] for name in names}
+    return {name: (min(values), max(values)) for name, values in ends.items()}
 
 
 def _around(
@@ -272,10 +272,10 @@ def _shapes(form: Form, start: Modifiers, hand: ToHand) -> Iterator[Changed]:
 def _pairs(form: Form, start: Modifiers, hand: ToHand, ends: Ends) -> Iterator[Changed]:
     """Two measures changed, each between the two rungs' own."""
     between = {
-        one.name: tuple(
-            a for a in _amounts(one, hand) if ends[one.name][0] <= a <= ends[one.name][1]
+        given.name: tuple(
+            a for a in _amounts(given, hand) if ends[given.name][0] <= a <= ends[given.name][1]
         )
-        for one in form.parameter
+        for given in form.parameter
     }
     for parameter, other in combinations(form.parameter, 2):
         for first in between[parameter.name]:
@@ -304,7 +304,7 @@ def _amounts(parameter: Parameter, hand: ToHand) -> tuple[float, ...]:
 def _places(form: Form, hand: ToHand) -> tuple[str, ...]:
     """Where a load is tried: the first place a form carries one, and whatever there are things
     made for."""
-    usual = next((one for one in ADDED_LOAD_AT if one in form.loads), None)
+    usual = next((spot for spot in ADDED_LOAD_AT if spot in form.loads), None)
     made_for = [place for place, kilos in hand.placed if kilos and place in form.loads]
     return tuple(dict.fromkeys([*([usual] if usual else []), *made_for]))
 

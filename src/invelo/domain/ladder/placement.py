@@ -119,8 +119,10 @@ def place(
     lane = ladder.demands[index].lane
     lane = lane if lane in pools else next(other for other in ladder.lanes if other in pools)
     lanes = {
-        one: LaneStanding(its, its.greatest, its.allowed(_asks(ladder, index, one), Tempo()))
-        for one, its in pools.items()
+        on_lane: LaneStanding(
+            its, its.greatest, its.allowed(_asks(ladder, index, on_lane), Tempo())
+        )
+        for on_lane, its in pools.items()
     }
     low, high = hardest(lambda estimate: estimate.low), hardest(lambda estimate: estimate.high)
     return Placement(

@@ -52,10 +52,10 @@ def drawn(
 
 def _below(ready: ReadyLadder, left: Sequence[bool], index: int) -> set[int]:
     """The rungs below one that are left, through those that are not."""
-    found: set[int] = set()
+    lower_rungs: set[int] = set()
     for low in ready.lower(index):
-        found |= {low} if left[low] else _below(ready, left, low)
-    return found
+        lower_rungs |= {low} if left[low] else _below(ready, left, low)
+    return lower_rungs
 
 
 def _climbing(body: Body, ready: ReadyLadder, nodes: Sequence[Node]) -> list[bool]:

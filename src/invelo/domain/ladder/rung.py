@@ -71,7 +71,7 @@ class Demand:
     refused: str = ""
 
     @property
-    def told(self) -> Estimate:
+    def estimate(self) -> Estimate:
         """The demand on the scale; where only the effort tells, what is carried."""
         return self.on_scale or self.load.demand
 

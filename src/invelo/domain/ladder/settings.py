@@ -67,7 +67,7 @@ def easier(body: Body, rung: Rung, hand: ToHand, policy: StepPolicy) -> tuple[Se
 def _ordered(
     body: Body, rung: Rung, hand: ToHand, policy: StepPolicy, up: bool
 ) -> tuple[Setting, ...]:
-    found: dict[tuple[Lever, Change], Setting] = {}
+    settings: dict[tuple[Lever, Change], Setting] = {}
     now = demand(body, rung).height
     if not now > 0.0:
         return ()
@@ -80,16 +80,16 @@ def _ordered(
         most = MOST_ASSISTANCE_STEP if change == "assistance" else MOST_STEP
         if not LEAST_STEP <= step <= most:
             continue
-        best = found.get((lever, change))
+        best = settings.get((lever, change))
         nearer = best is None or step < (best.ratio if up else 1.0 / best.ratio)
         if nearer:
-            found[lever, change] = Setting(lever, change, changed, ratio)
+            settings[lever, change] = Setting(lever, change, changed, ratio)
 
     def rank(setting: Setting) -> tuple[int, int, float]:
         first = setting.change == "assistance"
         return (0 if first else 1, policy.order.index(setting.lever), setting.ratio)
 
-    return tuple(sorted(found.values(), key=rank))
+    return tuple(sorted(settings.values(), key=rank))
 
 
 def _changes(rung: Rung, hand: ToHand, up: bool) -> Iterator[tuple[Lever, Change, Rung]]:
@@ -147,14 +147,14 @@ def _assistances(rung: Rung, hand: ToHand, up: bool) -> Iterator[tuple[Lever, Ch
         base = rung.name.split(", band")[0]
         for name, band in hand.bands:
             for made, folded in ((band, ""), (band.doubled(), " doubled")):
-                held = replace(modifiers.band, band=made)
+                assisted = replace(modifiers.band, band=made)
                 yield (
                     "load",
                     "assistance",
                     replace(
                         rung,
                         name=f"{base}, band {name}{folded}",
-                        modifiers=replace(modifiers, band=held),
+                        modifiers=replace(modifiers, band=assisted),
                     ),
                 )
         if up:

@@ -104,8 +104,8 @@ class LadderGraph:
             InputError: if an `after` stands above a `before`, or the name is taken.
         """
         lower, upper = tuple(after), tuple(before)
-        foot = max((self.position(one) + 1 for one in lower), default=0)
-        top = min((self.position(one) for one in upper), default=len(self.rungs))
+        foot = max((self.position(rung_id) + 1 for rung_id in lower), default=0)
+        top = min((self.position(rung_id) for rung_id in upper), default=len(self.rungs))
         if foot > top:
             raise InputError(
                 "after",
@@ -114,7 +114,7 @@ class LadderGraph:
             )
         place = foot if lower else top
         edges = {edge for edge in self.edges if not (edge[0] in lower and edge[1] in upper)}
-        edges |= {(one, new.id) for one in lower} | {(new.id, one) for one in upper}
+        edges |= {(rung_id, new.id) for rung_id in lower} | {(new.id, rung_id) for rung_id in upper}
         rungs = (*self.rungs[:place], new, *self.rungs[place:])
         return LadderGraph(rungs, tuple(sorted(edges)))
 
@@ -177,5 +177,5 @@ class LadderGraph:
 
 def in_a_row(rungs: Iterable[Node]) -> LadderGraph:
     """A ladder without branches."""
-    drawn = tuple(rungs)
-    return LadderGraph(drawn, tuple((a.id, b.id) for a, b in pairwise(drawn)))
+    chain = tuple(rungs)
+    return LadderGraph(chain, tuple((a.id, b.id) for a, b in pairwise(chain)))

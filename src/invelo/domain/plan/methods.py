@@ -256,7 +256,7 @@ def criterion_for(method: Method, prescription: Prescription) -> Criterion:
     return Criterion(1, prescription.high, prescription.rpe, HABIT_SESSIONS, prescription.unit)
 
 
-def with_dose(rung: Rung, prescription: Prescription, method: Method) -> Rung:
+def with_prescription(rung: Rung, prescription: Prescription, method: Method) -> Rung:
     """A rung with another prescription, its criterion along with it: a hold's moves with its range,
     and none asks for more sets than are done. Sets that grow add work; they do not raise what is to
     be shown."""
@@ -342,8 +342,8 @@ def held_within(best: float, purpose: Purpose) -> tuple[int, int]:
     """Foot and top of a hold's range, s: half to seven tenths of the best, and of that what the
     purpose asks for if any of it does."""
     low, high, rest, rpe = HELD_RANGES[purpose]
-    found = _within(best, Prescription(1, low, high, rest, rpe, "s"))
-    return int(found[0]), int(found[1])
+    prescription = _within(best, Prescription(1, low, high, rest, rpe, "s"))
+    return int(prescription[0]), int(prescription[1])
 
 
 def _within(best: float, prescription: Prescription) -> tuple[float, float]:

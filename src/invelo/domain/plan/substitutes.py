@@ -58,7 +58,7 @@ def substitutes(
         level: for what nothing is known of.
         taken: ids that are done already.
     """
-    found = []
+    candidates = []
     for other in catalogue().movement:
         same = other.family == of.family
         if other.id not in open_movements or other.id in taken or not _stands_in(other, of):
@@ -66,10 +66,10 @@ def substitutes(
         fitted = _fitted(other, asked, body, states, level)
         if fitted is not None:
             prescription, likely = fitted
-            found.append(
+            candidates.append(
                 (_rank(of, other, asked, likely), Substitute(other, prescription, same, likely))
             )
-    yield from (one for _, one in sorted(found, key=lambda ranked: ranked[0]))
+    yield from (substitute for _, substitute in sorted(candidates, key=lambda ranked: ranked[0]))
 
 
 def _stands_in(other: Movement, of: Movement) -> bool:

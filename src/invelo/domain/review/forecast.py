@@ -140,7 +140,7 @@ def forecast(
     )
 
 
-def growth_told(state: State) -> Estimate:
+def growth_estimate(state: State) -> Estimate:
     """Growth of capacity as the state knows it, % a week: what a forecast begins with."""
     growth, error = state.growth
     likely, low, high = percent_a_week(growth, error)
@@ -153,7 +153,10 @@ def growth_told(state: State) -> Estimate:
             "The state's growth from day to day, weighed by every set that says something.",
             (
                 Input("on", state.day.isoformat()),
-                Input("last day that told", state.told.isoformat() if state.told else "none"),
+                Input(
+                    "last day that told",
+                    state.evidence_on.isoformat() if state.evidence_on else "none",
+                ),
                 Input("its standard deviation", 100 * error, "% a week"),
             ),
             ("ours",),
@@ -210,8 +213,8 @@ def _weeks(
     at = first[rows].astype(int)
     before, after = there[rows, at - 1], there[rows, at]
     first[rows] = at - 1 + (wanted - before) / np.maximum(after - before, 1e-12)
-    found: Array = first
-    return found
+    weeks: Array = first
+    return weeks
 
 
 def _date(weeks: Array, share: float, today: date) -> date | None:

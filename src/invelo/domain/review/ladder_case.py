@@ -19,7 +19,7 @@ from invelo.domain.ladder.ladder import MeasuredLadder
 from invelo.domain.ladder.rung import Rung
 from invelo.domain.ladder.settings import Setting, easier, harder
 from invelo.domain.plan.asked import way_back
-from invelo.domain.plan.methods import held_within, with_dose
+from invelo.domain.plan.methods import held_within, with_prescription
 from invelo.domain.plan.prescription import LEAST_USEFUL, Method, Purpose
 from invelo.domain.review.proposals.situation import (
     USUAL_BOUNDS,
@@ -104,7 +104,8 @@ class LadderCase:
             bounds=self.bounds,
             overtaken=self._overtaken(),
             final=self.ladder.rungs[self.current].criterion,
-            coming_back=way_back([one.day for one in self.sessions], self.today) is not None,
+            coming_back=way_back([session.day for session in self.sessions], self.today)
+            is not None,
         )
 
     @property
@@ -139,11 +140,11 @@ class LadderCase:
 
     def _beyond(self, step: Callable[[int], tuple[int, ...]], down: bool) -> list[int]:
         """Positions reached from here, one step after the other, in order of demand."""
-        found: set[int] = set()
+        beyond: set[int] = set()
         edge = {self.current}
         while edge:
-            edge = {i for at in edge for i in step(at)} - found - {self.current}
-            found |= edge
+            edge = {i for at in edge for i in step(at)} - beyond - {self.current}
+            beyond |= edge
         lanes = self.ladder.lanes
 
         def rank(index: int) -> tuple[int, float, int]:
@@ -152,8 +153,8 @@ class LadderCase:
                 return (index, 0.0, index)
             return (lanes.index(demand.lane), demand.height, index)
 
-        plain = len(lanes) == 1 and all(self.ladder.demands[i].on_scale for i in found)
-        return sorted(found, key=rank if plain else lambda i: i, reverse=down)
+        plain = len(lanes) == 1 and all(self.ladder.demands[i].on_scale for i in beyond)
+        return sorted(beyond, key=rank if plain else lambda i: i, reverse=down)
 
     def _ahead(self) -> list[int]:
         """The rungs above that ask more than what is prescribed now."""
@@ -182,12 +183,12 @@ class LadderCase:
         """Whether a rung is a new shape: a straight-arm lever, one limb, another thing to hold."""
         movement = self.ladder.rungs[index].movement
         below = [self.ladder.rungs[i].movement for i in self.ladder.below(index)]
-        if not below or any(one.id == movement.id for one in below):
+        if not below or any(easier.id == movement.id for easier in below):
             return False
         return (
             movement.rest == "skill"
-            or all(one.counted != movement.counted for one in below)
-            or all(not set(movement.kit) <= set(one.kit) for one in below)
+            or all(easier.counted != movement.counted for easier in below)
+            or all(not set(movement.kit) <= set(easier.kit) for easier in below)
         )
 
     def _offers(
@@ -208,10 +209,12 @@ class LadderCase:
     def _bridge(self, near: Place) -> BridgeWay:
         state = self.state_for(near.rung)
         capacity = {
-            lane: exp(one.log_capacity[0]) for lane, one in self.states.items() if state is not None
+            lane: exp(lane_state.log_capacity[0])
+            for lane, lane_state in self.states.items()
+            if state is not None
         }
         try:
-            found = bridge(
+            bridged = bridge(
                 self.body,
                 self.prescribed,
                 near.rung,
@@ -224,11 +227,11 @@ class LadderCase:
             return BridgeWay(None, f"{error.problem} {error.remedy}")
         best: Place | None = None
         words = ""
-        for proposed in found.rungs:
+        for proposed in bridged.rungs:
             place = self._set(replace(proposed.rung))
             if best is None or (place.fits or 0.0) >= 0.5:
                 best, words = place, proposed.why
-        return BridgeWay(best, words) if best else BridgeWay(None, found.missing)
+        return BridgeWay(best, words) if best else BridgeWay(None, bridged.missing)
 
 
 _HARDER: dict[str, Outcome] = {
@@ -255,7 +258,7 @@ def fitted(
     if low > high or best < LEAST_USEFUL["s"]:
         least = int(LEAST_USEFUL["s"])
         low, high = least, max(least, min(prescription.high, least + 3))
-    return with_dose(rung, replace(prescription, low=low, high=high), method)
+    return with_prescription(rung, replace(prescription, low=low, high=high), method)
 
 
 def lanes_of(rungs: Iterable[Rung]) -> frozenset[Lane]:

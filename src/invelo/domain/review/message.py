@@ -19,7 +19,7 @@ class MessageTopic:
         goal: of the ladder.
         coach: who signs.
         amount: days a week or a share, where the outcome has one.
-        dose: what is asked from now on, in words.
+        prescription: what is asked from now on, in words.
     """
 
     outcome: Outcome
@@ -28,7 +28,7 @@ class MessageTopic:
     goal: str
     coach: str
     amount: float | None = None
-    dose: str = ""
+    prescription: str = ""
 
 
 @dataclass(frozen=True)
@@ -50,7 +50,7 @@ def _whole(topic: MessageTopic) -> int:
 
 
 def _next(topic: MessageTopic) -> str:
-    asked = f": {topic.dose}" if topic.dose else ""
+    asked = f": {topic.prescription}" if topic.prescription else ""
     return f"“{topic.rung}”{asked}."
 
 

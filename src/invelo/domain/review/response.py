@@ -56,13 +56,15 @@ def weekly_limit(
         after = week_start + timedelta(days=7)
         if count and week_start in by_week and after in by_week:
             changes.setdefault(count, []).append(by_week[after] / by_week[week_start] - 1.0)
-    told = {count: median(found) for count, found in changes.items() if len(found) >= LEAST_WEEKS}
+    medians = {
+        count: median(rates) for count, rates in changes.items() if len(rates) >= LEAST_WEEKS
+    }
     inputs = tuple(
         Input(f"weeks of {count} days, change after", round(100 * change, 1), "%")
-        for count, change in sorted(told.items())
+        for count, change in sorted(medians.items())
     )
-    borne = [count for count, change in told.items() if change > LOST and count <= MOST_DAYS]
-    too_many = [count for count, change in told.items() if change <= LOST]
+    borne = [count for count, change in medians.items() if change > LOST and count <= MOST_DAYS]
+    too_many = [count for count, change in medians.items() if change <= LOST]
     if not borne and not too_many:
         return FrequencyLimit(
             usual, False, _account(inputs, "Too few weeks tell: common practice stands.")
@@ -84,7 +86,7 @@ def _account(inputs: tuple[Input, ...], note: str) -> Derivation:
 
 def _by_week(points: Sequence[TrendPoint]) -> dict[date, float]:
     """The middle of each week's figures, by its Monday."""
-    found: dict[date, list[float]] = {}
+    by_week: dict[date, list[float]] = {}
     for point in points:
-        found.setdefault(point.day - timedelta(days=point.day.weekday()), []).append(point.value)
-    return {week_start: median(values) for week_start, values in found.items()}
+        by_week.setdefault(point.day - timedelta(days=point.day.weekday()), []).append(point.value)
+    return {week_start: median(values) for week_start, values in by_week.items()}

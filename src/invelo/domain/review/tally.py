@@ -89,29 +89,29 @@ def tally(
 
     Source: as `invelo.domain.plan.session.totals`: what a set counts by region.
     """
-    found: dict[date, WeekTally] = {}
+    tallies: dict[date, WeekTally] = {}
     sums: dict[date, dict[str, list[float]]] = {}
     for group in groups:
-        week = found.setdefault(group.week_start, WeekTally(group.week_start))
+        week = tallies.setdefault(group.week_start, WeekTally(group.week_start))
         _sides(week, group)
         sets = counts_as(group.kind, group.side) * group.sets
         for region, count in set_of(group.movement).items() if sets else ():
             week.regions[region] = week.regions.get(region, 0.0) + count * sets
         for tag in tags.get(group.movement.id, ()) if sets else ():
             week.tags[tag] = week.tags.get(tag, 0.0) + sets
-        told = torques(body_on(group.week_start), group.movement, group.modifiers)
-        for joint, torque in told.items():
+        joint_torques = torques(body_on(group.week_start), group.movement, group.modifiers)
+        for joint, torque in joint_torques.items():
             mine = sums.setdefault(group.week_start, {}).setdefault(
                 joint.removeprefix("other_"), [0.0, 0.0, 0.0]
             )
             for i, end in enumerate((torque.likely, torque.low, torque.high)):
                 mine[i] += end * group.seconds
     for week_start, joints in sums.items():
-        found[week_start].joints = {
+        tallies[week_start].joints = {
             joint: Estimate(likely, min(low, likely), max(high, likely), "N·m·s", HOW)
             for joint, (likely, low, high) in joints.items()
         }
-    return tuple(found[week_start] for week_start in sorted(found))
+    return tuple(tallies[week_start] for week_start in sorted(tallies))
 
 
 def _sides(week: WeekTally, group: Group) -> None:

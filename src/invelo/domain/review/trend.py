@@ -97,15 +97,17 @@ def trend(points: Iterable[TrendPoint]) -> Trend:
     Source: Theil 1950, Sen 1968 (median of pairwise slopes; intercept by the median of what is
     left).
     """
-    held = sorted((point for point in points if point.value > 0), key=lambda point: point.day)[
+    ordered = sorted((point for point in points if point.value > 0), key=lambda point: point.day)[
         -MOST_POINTS:
     ]
-    if len(held) < LEAST_POINTS or held[0].day == held[-1].day:
+    if len(ordered) < LEAST_POINTS or ordered[0].day == ordered[-1].day:
         raise InputError(
-            "sessions", f"{len(held)} tell too little of a trend.", "Log a few more, on other days."
+            "sessions",
+            f"{len(ordered)} tell too little of a trend.",
+            "Log a few more, on other days.",
         )
-    weeks = np.array([(point.day - held[-1].day).days / 7 for point in held])
-    logs = np.log([point.value for point in held])
+    weeks = np.array([(point.day - ordered[-1].day).days / 7 for point in ordered])
+    logs = np.log([point.value for point in ordered])
     slope, level = theil_sen(weeks, logs)
     left = logs - (level + slope * weeks)
     scatter = TO_SD * float(np.median(np.abs(left - np.median(left))))
@@ -115,9 +117,9 @@ def trend(points: Iterable[TrendPoint]) -> Trend:
         error=scatter / spread,
         level=level,
         scatter=scatter,
-        points=len(held),
-        first=held[0].day,
-        last=held[-1].day,
+        points=len(ordered),
+        first=ordered[0].day,
+        last=ordered[-1].day,
     )
 
 

@@ -49,14 +49,14 @@ DISPUTE_SOURCE = "Impellizzeri et al. 2020, Int J Sports Physiol Perform 15(6):9
 
 def minutes_of(lasted: Array | float) -> Array:
     """Minutes of sessions that lasted so many seconds up to their last set; a day at most."""
-    found: Array = np.minimum(24 * 60.0, np.asarray(lasted) / 60.0 + AFTER_LAST_SET)
-    return found
+    minutes: Array = np.minimum(24 * 60.0, np.asarray(lasted) / 60.0 + AFTER_LAST_SET)
+    return minutes
 
 
 def load_of(rpe: Array | float, minutes: Array | float) -> Array:
     """Effort × minutes as far as they are believed, arbitrary units."""
-    found: Array = np.asarray(rpe) * np.clip(minutes, LEAST_MINUTES, MOST_MINUTES)
-    return found
+    load: Array = np.asarray(rpe) * np.clip(minutes, LEAST_MINUTES, MOST_MINUTES)
+    return load
 
 
 @dataclass(frozen=True)
@@ -86,7 +86,7 @@ class SessionLoad:
         return float(load_of(self.rpe, self.minutes))
 
     @property
-    def told(self) -> Estimate:
+    def estimate(self) -> Estimate:
         """The load with its range and how it came about."""
         minutes = min(MOST_MINUTES, max(LEAST_MINUTES, self.minutes))
         low, high = max(1.0, self.rpe - RPE_RANGE), min(10.0, self.rpe + RPE_RANGE)
@@ -137,13 +137,13 @@ def exponential(series: Array, days: int) -> Array:
     Source: Williams et al. 2017.
     """
     weight = 2.0 / (days + 1)
-    found = np.empty_like(series)
+    averages = np.empty_like(series)
     at = np.full(series.shape[:-1], np.nan)
     for i in range(series.shape[-1]):
         value = series[..., i]
         at = np.where(np.isnan(at), value, weight * value + (1.0 - weight) * at)
-        found[..., i] = at
-    return found
+        averages[..., i] = at
+    return averages
 
 
 def rolling(series: Array, days: int) -> Array:
@@ -156,7 +156,7 @@ def rolling(series: Array, days: int) -> Array:
     Returns:
         Shape `(…, n)`.
     """
-    told = ~np.isnan(series)
+    known = ~np.isnan(series)
 
     def lately(values: Array) -> Array:
         sums = np.cumsum(values, axis=-1)
@@ -165,8 +165,8 @@ def rolling(series: Array, days: int) -> Array:
         return before
 
     with np.errstate(invalid="ignore"):
-        found: Array = lately(np.where(told, series, 0.0)) / lately(told.astype(float))
-    return found
+        averages: Array = lately(np.where(known, series, 0.0)) / lately(known.astype(float))
+    return averages
 
 
 def short_over_long(short: Array, long: Array, smooth: bool = True) -> Array:
@@ -188,12 +188,12 @@ def short_over_long(short: Array, long: Array, smooth: bool = True) -> Array:
     if not smooth:
         plain[np.cumsum(~np.isnan(long), axis=-1) < LONG_DAYS] = np.nan
         return plain
-    found = np.full_like(plain, np.nan)
+    ratios = np.full_like(plain, np.nan)
     if plain.shape[-1] >= SHORT_DAYS:
         weeks = sliding_window_view(plain, SHORT_DAYS, axis=-1)
-        found[..., SHORT_DAYS - 1 :] = weeks.mean(axis=-1)
-    found[np.cumsum(~np.isnan(long), axis=-1) < LONG_DAYS] = np.nan
-    return found
+        ratios[..., SHORT_DAYS - 1 :] = weeks.mean(axis=-1)
+    ratios[np.cumsum(~np.isnan(long), axis=-1) < LONG_DAYS] = np.nan
+    return ratios
 
 
 def daily_loads(days: NDArray[np.int64], loads: Array, length: int) -> Array:
@@ -209,10 +209,10 @@ def daily_loads(days: NDArray[np.int64], loads: Array, length: int) -> Array:
         Shape `(length,)`.
     """
     series = np.full(length, np.nan)
-    held = (days >= 0) & (days < length)
-    if held.any():
-        series[days[held].min() :] = 0.0
-        np.add.at(series, days[held], loads[held])
+    within = (days >= 0) & (days < length)
+    if within.any():
+        series[days[within].min() :] = 0.0
+        np.add.at(series, days[within], loads[within])
     return series
 
 
@@ -225,10 +225,10 @@ def newest_ratios(series: Mapping[K, Array]) -> dict[K, float | None]:
     """
     if not series:
         return {}
-    length = max(len(one) for one in series.values())
+    length = max(len(daily) for daily in series.values())
     aligned = np.full((len(series), length), np.nan)
-    for row, one in zip(aligned, series.values(), strict=True):
-        row[length - len(one) :] = one
+    for row, daily in zip(aligned, series.values(), strict=True):
+        row[length - len(daily) :] = daily
     short, long = rolling(aligned, SHORT_DAYS), rolling(aligned, LONG_DAYS)
     newest = short_over_long(short, long, smooth=False)[:, -1]
     return {
@@ -301,11 +301,11 @@ def workload(loads: Iterable[SessionLoad], today: date) -> Workload:
     Raises:
         InputError: without a session by today.
     """
-    held = [load for load in loads if load.day <= today]
-    if not held:
+    until_today = [load for load in loads if load.day <= today]
+    if not until_today:
         raise InputError("sessions", "there is none yet.", "Log one, with its effort at the end.")
-    first = min(session_load.day for session_load in held)
-    series = daily(held, first, today)
+    first = min(session_load.day for session_load in until_today)
+    series = daily(until_today, first, today)
     return Workload(
         first,
         series,
@@ -329,7 +329,7 @@ LEAST_HALF = 0.05
 """How far a ratio's range reaches at the least: loads are rated in whole steps of effort (ours)."""
 
 
-def told_ratio(work: Workload, day: date) -> Estimate | None:
+def ratio_on(work: Workload, day: date) -> Estimate | None:
     """The ratio of a day; its range is what the two ways of reckoning span."""
     ratio, smoothed = work.on(day)
     if ratio is None:

@@ -84,7 +84,7 @@ class Coached:
 
     def __post_init__(self) -> None:
         """Take the method's prescriptions."""
-        heights = [one.height for one in self.ladder.demands]
+        heights = [demand.height for demand in self.ladder.demands]
         order = sorted(range(len(heights)), key=lambda i: heights[i])
         self.rungs = [self._by_method(self.ladder.rungs[i]) for i in order]
         self.keys = [str(i) for i in order]
@@ -136,7 +136,8 @@ class Coached:
             occasion=occasion,
             week=week,
             answered=tuple(
-                replace(one, days=(today - day).days) for day, one in reversed(self.answered[-16:])
+                replace(answer, days=(today - day).days)
+                for day, answer in reversed(self.answered[-16:])
             ),
         ).situation()
 
@@ -146,7 +147,7 @@ class Coached:
         open_end = bool(self.sessions) and due(self._situation(day, "session", None))
         asked = session_asked(
             self._moved(day),
-            [one.day for one in self.sessions],
+            [session.day for session in self.sessions],
             day,
             self.begun,
             (EASY_SHARE, EASY_RPE) if monday in self.easy else None,
@@ -185,7 +186,7 @@ class Coached:
         if not self.settings.weekly or not self.sessions:
             return
         eases = self.settings.eases
-        done = sum(1 for one in self.sessions if 0 < (week_start - one.day).days <= 7)
+        done = sum(1 for session in self.sessions if 0 < (week_start - session.day).days <= 7)
         week = WeekSeen(ratio if eases else None, rolling if eases else None, done)
         said = decide(self._situation(week_start, "week", week))
         if "week" in _WEEKLY.get(said.rules[0].id if said.rules else "", ""):

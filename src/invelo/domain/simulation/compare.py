@@ -174,7 +174,7 @@ def lines(question: Question, done: Iterable[Lived]) -> tuple[CandidateResult, .
     by_plan: dict[str, list[Season]] = {candidate: [] for candidate in question.candidates}
     for lived in done:
         by_plan[lived.candidate].append(lived.season)
-    return tuple(_line(CANDIDATES[one], seasons) for one, seasons in by_plan.items() if seasons)
+    return tuple(_line(CANDIDATES[plan], seasons) for plan, seasons in by_plan.items() if seasons)
 
 
 def _line(candidate: Candidate, seasons: list[Season]) -> CandidateResult:
@@ -184,18 +184,18 @@ def _line(candidate: Candidate, seasons: list[Season]) -> CandidateResult:
         if there:
             weeks.append((float(median(there)), len(there)))
 
-    def told(values: list[float]) -> SimulatedMean:
+    def mean_of(values: list[float]) -> SimulatedMean:
         likely = mean(values)
         half = Z80 * float(np.std(values)) / len(values) ** 0.5
         return SimulatedMean(likely, likely - half, likely + half)
 
     return CandidateResult(
         candidate,
-        told([season.criteria for season in seasons]),
+        mean_of([season.criteria for season in seasons]),
         tuple(weeks),
-        told([season.hard_weeks for season in seasons]),
-        told([season.spikes for season in seasons]),
-        told([season.pains for season in seasons]),
-        told([season.sessions for season in seasons]),
-        told([100 * season.gained for season in seasons]),
+        mean_of([season.hard_weeks for season in seasons]),
+        mean_of([season.spikes for season in seasons]),
+        mean_of([season.pains for season in seasons]),
+        mean_of([season.sessions for season in seasons]),
+        mean_of([100 * season.gained for season in seasons]),
     )

@@ -272,16 +272,16 @@ class _Season:
 
     def _sets(self, there: float, rung: Rung, sets: int, amount: float) -> list[float]:
         """What is there in each of some sets of an amount."""
-        fatigue, found = FRESH, []
+        fatigue, done = FRESH, []
         for _ in range(sets):
             can = there * fatigue.left(self.talent.falls)
-            found.append(can)
+            done.append(can)
             fatigue = fatigue.after(min(amount, can) / max(can, 1e-9), rung.prescription.rest)
-        return found
+        return done
 
     def _true(self) -> set[int]:
         """Rungs whose criterion true capacity allows today, set after set."""
-        found = set()
+        rungs = set()
         capacity = self.response.capacity
         for index, (rung, demand) in enumerate(
             zip(self.ladder.rungs, self.ladder.demands, strict=True)
@@ -291,8 +291,8 @@ class _Season:
             reserve = 0.0 if criterion.unit == "s" else 10.0 - criterion.rpe
             sets = self._sets(there, rung, criterion.sets, criterion.amount)
             if min(sets) >= criterion.amount + reserve:
-                found.add(index)
-        return found
+                rungs.add(index)
+        return rungs
 
     def to_show(self) -> set[int]:
         """Rungs whose criterion is true today, was not at the beginning and was not shown."""

@@ -163,23 +163,24 @@ def pool(known: Iterable[Evidence]) -> Pool:
     Raises:
         InputError: if there is none.
     """
-    held = tuple(known)
-    if not held:
+    pooled = tuple(known)
+    if not pooled:
         raise InputError("tests", "nothing says yet what this athlete can do.", "Enter a test.")
     sided: tuple[OneSide, OneSide] = ("left", "right")
-    told = [side for side in sided if any(evidence.side == side for evidence in held)]
-    if not told:
-        return _pool(held)
+    sides = [side for side in sided if any(evidence.side == side for evidence in pooled)]
+    if not sides:
+        return _pool(pooled)
     apart = [
-        _pool(tuple(evidence for evidence in held if evidence.side in ("", side))) for side in told
+        _pool(tuple(evidence for evidence in pooled if evidence.side in ("", side)))
+        for side in sides
     ]
     return min(apart, key=lambda pool: pool.greatest.likely)
 
 
-def _pool(held: tuple[Evidence, ...]) -> Pool:
-    newest = max(evidence.day for evidence in held)
+def _pool(pooled: tuple[Evidence, ...]) -> Pool:
+    newest = max(evidence.day for evidence in pooled)
     best: dict[date, Evidence] = {}
-    for item in held:
+    for item in pooled:
         if item.day <= newest - timedelta(days=EVIDENCE_DAYS):
             continue
         that_day = best.get(item.day)
@@ -194,7 +195,7 @@ def _pool(held: tuple[Evidence, ...]) -> Pool:
 
 def groups_of(known: tuple[Evidence, ...]) -> dict[Lane, tuple[Evidence, ...]]:
     """Evidence by what it is of: one family, one limiting measure, one way of counting."""
-    found: dict[Lane, list[Evidence]] = {}
+    groups: dict[Lane, list[Evidence]] = {}
     for evidence in known:
-        found.setdefault(evidence.load.setup.form.lane, []).append(evidence)
-    return {key: tuple(those) for key, those in found.items()}
+        groups.setdefault(evidence.load.setup.form.lane, []).append(evidence)
+    return {key: tuple(those) for key, those in groups.items()}

@@ -232,8 +232,8 @@ class HoldCapacity:
     def _torque(self, seconds: float, sign: int = 0) -> float:
         """The greatest torque that a hold of `seconds` tells; of someone at one 80 % end of
         endurance for a `sign` of −1 or 1."""
-        told = as_another(min(max(seconds, 0.1), LONGEST), sign, inverse=True)
-        return self.result.torque / rohmert_inverse(min(told, LONGEST))
+        torque = as_another(min(max(seconds, 0.1), LONGEST), sign, inverse=True)
+        return self.result.torque / rohmert_inverse(min(torque, LONGEST))
 
     @cached_property
     def repeats(self) -> tuple[float, float]:
@@ -308,8 +308,8 @@ class HoldCapacity:
         result, which = self.result, joint or self.result.joint
 
         def seconds(load: float, tested: float, sign: int = 0) -> float:
-            told = rohmert(max(LEAST_SHARE, load / self._torque(tested, sign)))
-            return as_another(told, sign)
+            predicted = rohmert(max(LEAST_SHARE, load / self._torque(tested, sign)))
+            return as_another(predicted, sign)
 
         likely = seconds(torque, result.seconds)
         share = torque / self._torque(result.seconds)
@@ -349,8 +349,8 @@ class HoldCapacity:
         """Seconds by each of the other curves that speaks."""
         result, times = self.result, torque / self.result.torque
         curves = [*OTHERS.values(), lambda share: avin(share, joint)]
-        found = (by_another_curve(curve, result.seconds, times) for curve in curves)
-        return [min(seconds, LONGEST_READ) for seconds in found if seconds is not None]
+        alternatives = (by_another_curve(curve, result.seconds, times) for curve in curves)
+        return [min(seconds, LONGEST_READ) for seconds in alternatives if seconds is not None]
 
     def _account(self, torque: float, share: float, joint: Joint) -> Derivation:
         result = self.result

@@ -114,7 +114,7 @@ class PersonalFit:
         """
         require_within("load", load, 0.1, 5000.0, self.unit)
         count = float(reps_of(self.capacity.likely, self.endurance.likely, load, self.curve))
-        told = count * (REFERENCE_REP / seconds) ** self.g.likely
+        expected = count * (REFERENCE_REP / seconds) ** self.g.likely
         outside = not self.lightest <= load <= self.heaviest
         note = (
             f"Carried on past the data: {self.lightest:.0f} to {self.heaviest:.0f} {self.unit} "
@@ -122,7 +122,7 @@ class PersonalFit:
             if outside
             else ""
         )
-        return told, note
+        return expected, note
 
 
 GRID = np.arange(1.0, 60.001, 0.01)
@@ -167,24 +167,24 @@ def fit(observed: tuple[Observed, ...], unit: str = "kg") -> PersonalFit:
 
     def left(values: Array) -> Array:
         capacity, growth, g, endurance = values
-        told = reps_of(np.exp(capacity + growth * weeks), endurance, loads, curve)
-        told = told * (REFERENCE_REP / seconds) ** g
+        predicted = reps_of(np.exp(capacity + growth * weeks), endurance, loads, curve)
+        predicted = predicted * (REFERENCE_REP / seconds) ** g
         priors = [
             growth / GROWTH_SD,
             (g - ENDURANCE_EXPONENT) / ENDURANCE_EXPONENT_SD,
             (endurance - 1.0) / ENDURANCE_SD,
         ]
-        return np.append(np.log(told / reps) / scatter, priors)
+        return np.append(np.log(predicted / reps) / scatter, priors)
 
     bounds = ([start - 2, -0.2, 0.2, 0.4], [start + 2, 0.2, 2.0, 2.0])
-    found = least_squares(
+    solution = least_squares(
         left, [start, 0.0, ENDURANCE_EXPONENT, 1.0], bounds=bounds, diff_step=1e-4
     )
-    spread = Z80 * np.sqrt(np.diag(np.linalg.inv(found.jac.T @ found.jac)))
-    return _told(observed, found.x, spread, unit, last)
+    spread = Z80 * np.sqrt(np.diag(np.linalg.inv(solution.jac.T @ solution.jac)))
+    return _fit_estimate(observed, solution.x, spread, unit, last)
 
 
-def _told(
+def _fit_estimate(
     observed: tuple[Observed, ...], values: Array, spread: Array, unit: str, last: date
 ) -> PersonalFit:
     first = min(other.day for other in observed)

@@ -186,11 +186,11 @@ class Known:
         return _spanning(estimate, [end.allowed(count, tempo) for end in self._ends])
 
 
-def _spanning(told: Estimate, ends: Sequence[Estimate]) -> Estimate:
+def _spanning(middle: Estimate, ends: Sequence[Estimate]) -> Estimate:
     """A figure whose range takes in those of others."""
-    those = (told, *ends)
+    those = (middle, *ends)
     return replace(
-        told,
+        middle,
         low=min(estimate.low for estimate in those),
         high=max(estimate.high for estimate in those),
     )

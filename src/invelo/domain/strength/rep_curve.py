@@ -175,5 +175,5 @@ def slow_factor(
     """
     longer = np.asarray(plain_seconds, dtype=float) / REFERENCE_REP
     slow = np.asarray(reps, dtype=float) * longer**exponent
-    found: Array = curve.ratio(np.atleast_1d(slow)) / curve.ratio(np.atleast_1d(np.asarray(reps)))
-    return found
+    factors: Array = curve.ratio(np.atleast_1d(slow)) / curve.ratio(np.atleast_1d(np.asarray(reps)))
+    return factors

@@ -133,9 +133,11 @@ class CountedWork:
         """ln of the reps or seconds that are there, fresh."""
         v, x, first, last = _table(self.measure, self.curve)
         at = np.asarray(log_capacity, dtype=float) - log(self.demand)
-        found = np.interp(at, v, x)
-        found = found + first * np.minimum(0.0, at - v[0]) + last * np.maximum(0.0, at - v[-1])
-        return np.asarray(found - log(self.slowness))
+        log_counts = np.interp(at, v, x)
+        log_counts = (
+            log_counts + first * np.minimum(0.0, at - v[0]) + last * np.maximum(0.0, at - v[-1])
+        )
+        return np.asarray(log_counts - log(self.slowness))
 
     def log_count_at(self, log_capacity: float) -> tuple[float, float]:
         """ln of the count that is there, fresh, and how steeply it rises with that of capacity."""
@@ -211,7 +213,7 @@ class State:
         mean, cov: of what is known, shapes `(n,)` and `(n, n)`: ln capacity, growth a week, form,
             reps left beyond those said, how fast sets tire, and each movement's suiting.
         movements: place of each movement's suiting.
-        told: the last day whose sets said exactly, or by a rating; None for none.
+        evidence_on: the last day whose sets said exactly, or by a rating; None for none.
         exact: the last day on which a set was taken to its end; None for none.
     """
 
@@ -220,7 +222,7 @@ class State:
     mean: Array
     cov: Array
     movements: Mapping[str, int] = field(default_factory=dict)
-    told: date | None = None
+    evidence_on: date | None = None
     exact: date | None = None
 
     @property
@@ -310,20 +312,20 @@ def seen(state: State, day: DaySeen) -> State:
     if day.day > state.day:
         state = _moved(state, day.day)
     fatigue = FRESH
-    for number, one in enumerate(day.sets):
-        state = _with_movement(state, one.work.movement)
-        if one.low is not None:
-            state = _weighed(state, one, fatigue, number)
-        state = _told(state, one, max(day.day, state.day))
-        possible = _possible(state, one.work) * fatigue.left(state.tires)
-        fatigue = fatigue.after(one.done / max(possible, one.done, 1e-9), one.rest)
+    for number, seen_set in enumerate(day.sets):
+        state = _with_movement(state, seen_set.work.movement)
+        if seen_set.low is not None:
+            state = _weighed(state, seen_set, fatigue, number)
+        state = _with_evidence(state, seen_set, max(day.day, state.day))
+        possible = _possible(state, seen_set.work) * fatigue.left(state.tires)
+        fatigue = fatigue.after(seen_set.done / max(possible, seen_set.done, 1e-9), seen_set.rest)
     return replace(state, trained=max(state.trained, day.day)) if day.sets else state
 
 
-def _told(state: State, one: Seen, day: date) -> State:
-    if one.says == "exact":
-        return replace(state, told=day, exact=day)
-    return replace(state, told=day) if one.says == "rated" else state
+def _with_evidence(state: State, seen_set: Seen, day: date) -> State:
+    if seen_set.says == "exact":
+        return replace(state, evidence_on=day, exact=day)
+    return replace(state, evidence_on=day) if seen_set.says == "rated" else state
 
 
 def _with_movement(state: State, movement: str) -> State:
@@ -347,9 +349,9 @@ def _possible(state: State, work: CountedWork) -> float:
     return exp(min(9.0, work.log_count_at(here)[0]))
 
 
-def _weighed(state: State, one: Seen, fatigue: Fatigue, number: int) -> State:
+def _weighed(state: State, seen_set: Seen, fatigue: Fatigue, number: int) -> State:
     """One set's word on the whole state."""
-    work, at = one.work, state.movements[one.work.movement]
+    work, at = seen_set.work, state.movements[seen_set.work.movement]
     here = float(state.mean[_LOG_C] + state.mean[_FORM] + state.mean[at])
     left = fatigue.left(state.tires)
     log_fresh, steep = work.log_count_at(here)
@@ -357,16 +359,16 @@ def _weighed(state: State, one: Seen, fatigue: Fatigue, number: int) -> State:
     direction = np.zeros(len(state.mean))
     direction[[_LOG_C, _FORM, at]] = 1.0
     direction[_TIRES] = -fatigue.missing / left / steep
-    misjudged = min(1.0, (one.reserve + BIAS) / BIAS_IN_FULL) if one.reserve else 0.0
+    misjudged = min(1.0, (seen_set.reserve + BIAS) / BIAS_IN_FULL) if seen_set.reserve else 0.0
     direction[_BIAS] = -misjudged / max(1.0, fresh * left) / steep
     shift = misjudged * state.bias / max(1.0, fresh * left) / steep
-    assert one.low is not None  # noqa: S101  (who asks has looked)
-    low, high = max(one.low, 0.05), one.high
-    told = min(high, low + 1.0)
-    spread = sqrt(SET_SD**2 + (LATER_SD * number) ** 2 + (one.error / max(1.0, told)) ** 2)
-    cov = _loosened(state.cov, direction, here - shift, one, log(left), spread / steep)
-    drawn = cov @ direction
-    var = float(direction @ drawn)
+    assert seen_set.low is not None  # noqa: S101  (who asks has looked)
+    low, high = max(seen_set.low, 0.05), seen_set.high
+    count = min(high, low + 1.0)
+    spread = sqrt(SET_SD**2 + (LATER_SD * number) ** 2 + (seen_set.error / max(1.0, count)) ** 2)
+    cov = _loosened(state.cov, direction, here - shift, seen_set, log(left), spread / steep)
+    projected = cov @ direction
+    var = float(direction @ projected)
     deviation = sqrt(var)
     grid = here - shift + deviation * NODES
     can = work.log_count(grid) + log(left)
@@ -377,21 +379,21 @@ def _weighed(state: State, one: Seen, fatigue: Fatigue, number: int) -> State:
     total = float(weights.sum())
     moved = float(weights @ NODES) / total
     left_over = float(weights @ (NODES - moved) ** 2) / total
-    gain = drawn / deviation
+    gain = projected / deviation
     mean = state.mean + gain * moved
     cov = cov - np.outer(gain, gain) * (1.0 - min(1.0, left_over))
     return replace(state, mean=mean, cov=cov)
 
 
 def _loosened(
-    cov: Array, direction: Array, here: float, one: Seen, log_left: float, spread: float
+    cov: Array, direction: Array, here: float, seen_set: Seen, log_left: float, spread: float
 ) -> Array:
     """What is known of capacity, less surely where a set says something that could hardly be: a
     first test that told wrong, or a leap, is believed rather than explained away."""
-    assert one.low is not None  # noqa: S101
-    middle = one.low + 0.5 if one.high != inf else one.low
-    gap = one.work.log_capacity(max(0.3, middle) / exp(log_left)) - here
-    if one.says == "bound" and gap <= 0.0:
+    assert seen_set.low is not None  # noqa: S101
+    middle = seen_set.low + 0.5 if seen_set.high != inf else seen_set.low
+    gap = seen_set.work.log_capacity(max(0.3, middle) / exp(log_left)) - here
+    if seen_set.says == "bound" and gap <= 0.0:
         return cov
     var = float(direction @ cov @ direction)
     allowed = SURPRISE**2 * (var + spread**2)
@@ -472,13 +474,13 @@ def sets_of(
     Returns:
         of each set, shape `(k,)`.
     """
-    fatigue, found = FRESH_ARRAYS, []
+    fatigue, counts = FRESH_ARRAYS, []
     for _ in range(asked.sets):
         can = np.maximum(fresh * fatigue.left(tires), 1e-6)
         done = np.minimum(top, np.maximum(0.0, share * can - reserve))
-        found.append(done)
+        counts.append(done)
         fatigue = fatigue.after(done / can, asked.rest)
-    return tuple(found)
+    return tuple(counts)
 
 
 def chance_of_total(
@@ -494,6 +496,6 @@ def chance_of_total(
 def days_seen(sets: Iterable[tuple[date, Seen]]) -> tuple[DaySeen, ...]:
     """Sets by day, oldest first, in the order they come."""
     by_day: dict[date, list[Seen]] = {}
-    for day, one in sets:
-        by_day.setdefault(day, []).append(one)
+    for day, seen_set in sets:
+        by_day.setdefault(day, []).append(seen_set)
     return tuple(DaySeen(day, tuple(by_day[day])) for day in sorted(by_day))

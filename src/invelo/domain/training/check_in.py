@@ -63,8 +63,8 @@ class CheckIn:
             worst[place] = min(how, MOST_SORE)
         for place, how in self.pain:
             worst[place] = max(how, worst.get(place, 0))
-        told = tuple((place, worst[place]) for place in PLACES if worst.get(place))
-        return Today(self.minutes, self.kinds, told, self.tight, self.sleep)
+        pains = tuple((place, worst[place]) for place in PLACES if worst.get(place))
+        return Today(self.minutes, self.kinds, pains, self.tight, self.sleep)
 
     @property
     def stopped_at(self) -> tuple[StressedJoint, ...]:

@@ -5,7 +5,7 @@ from math import ceil, floor
 from typing import Any
 
 from invelo.domain.errors import InputError
-from invelo.domain.training.log import told
+from invelo.domain.training.log import read_count
 from invelo.domain.training.set_draft import SetDraft
 
 
@@ -33,10 +33,10 @@ def apart(draft: SetDraft) -> tuple[SetDraft, ...]:
 
 def _half(draft: SetDraft, whole: Callable[[float], int]) -> dict[str, Any]:
     """The counts of one of the two, in whole reps."""
-    low, high = (None if one is None else max(1, whole(one / 2)) for one in draft.prescribed)
+    low, high = (None if bound is None else max(1, whole(bound / 2)) for bound in draft.prescribed)
     halved: dict[str, Any] = {"prescribed_min": low, "prescribed_max": high}
     if draft.amount_text is not None:
-        count = told(draft.amount_text)
+        count = read_count(draft.amount_text)
         halved["amount_text"] = f"{floor(count.least / 2)} to {ceil(count.most / 2)}"
     if draft.amount is not None:
         halved["amount"] = whole(draft.amount / 2)

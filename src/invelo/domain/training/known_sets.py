@@ -11,7 +11,7 @@ from invelo.domain.training.log import OneSide
 
 
 @dataclass(frozen=True)
-class Told:
+class KnownSet:
     """A set as it is logged, or as a row tells it.
 
     Attributes:
@@ -51,11 +51,11 @@ class Match:
         doubtful: the one it may be; None where there is none alike.
     """
 
-    known: Told | None = None
-    doubtful: Told | None = None
+    known: KnownSet | None = None
+    doubtful: KnownSet | None = None
 
 
-def match(logged: Iterable[Told], rows: Sequence[Told]) -> list[Match]:
+def match(logged: Iterable[KnownSet], rows: Sequence[KnownSet]) -> list[Match]:
     """What is logged already, row by row; no set is taken for two rows.
 
     Args:
@@ -63,22 +63,22 @@ def match(logged: Iterable[Told], rows: Sequence[Told]) -> list[Match]:
         rows: those of a file, in its order.
     """
     left = {each.id: each for each in logged}
-    found: list[Match | None] = [None] * len(rows)
+    matches: list[Match | None] = [None] * len(rows)
     for i, row in enumerate(rows):
         if row.id in left:
-            found[i] = Match(known=left.pop(row.id))
+            matches[i] = Match(known=left.pop(row.id))
     by_moment, by_day = defaultdict(list), defaultdict(list)
     for each in left.values():
         by_moment[each.moment].append(each)
     for i, row in enumerate(rows):
-        if found[i] is None and by_moment[row.moment]:
+        if matches[i] is None and by_moment[row.moment]:
             known = by_moment[row.moment].pop(0)
             del left[known.id]
-            found[i] = Match(known=known)
+            matches[i] = Match(known=known)
     for each in left.values():
         by_day[each.alike].append(each)
     for i, row in enumerate(rows):
-        if found[i] is None:
+        if matches[i] is None:
             alike = by_day[row.alike]
-            found[i] = Match(doubtful=alike.pop(0) if alike else None)
-    return [each or Match() for each in found]
+            matches[i] = Match(doubtful=alike.pop(0) if alike else None)
+    return [each or Match() for each in matches]

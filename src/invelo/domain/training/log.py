@@ -49,7 +49,7 @@ _ABOUT = re.compile(rf"^(?:about|approx\.?|around|ca\.?|c\.|~|≈)\s*{_NUMBER}$"
 _EITHER = re.compile(rf"^{_NUMBER}\s*(?:or|to|-|–|/)\s*{_NUMBER}$", re.IGNORECASE)
 
 
-def told(words: str, field: str = "reps") -> EstimatedCount:
+def read_count(words: str, field: str = "reps") -> EstimatedCount:
     """A count from what someone says: "12", "11 or 12", "11–12", "about 30", "~30".
 
     Raises:

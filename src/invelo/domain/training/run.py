@@ -123,10 +123,10 @@ def run_of(session: Session, trainee: Trainee) -> Run:
 def choices(item: Item, trainee: Trainee) -> tuple[Choice, ...]:
     """The rungs that an item's sets may be done on: what the coach would have in its place first,
     then its ladder's, or an easier movement that its faults call for where it stands on none."""
-    found = _around(item, trainee)
+    around = _around(item, trainee)
     harder, easier = (_instead(item, trainee, when) for when in ("too easy", "hurts"))
     own = {choice.rung.name for choice in (*harder, *easier)}
-    kept = [choice for choice in found if choice.rung.name not in own]
+    kept = [choice for choice in around if choice.rung.name not in own]
     here = next(i for i, choice in enumerate(kept) if choice.way == "here")
     return (*kept[:here], *harder, kept[here], *easier, *kept[here + 1 :])
 
@@ -135,7 +135,9 @@ def _instead(item: Item, trainee: Trainee, when: Reason) -> tuple[Choice, ...]:
     """What the coach would have done in an item's place, as choices beside it."""
     way: Way = "harder" if when == "too easy" else "easier"
     movements = [
-        catalogue().find_movement(one.movement) for one in item.instead if one.when == when
+        catalogue().find_movement(substitute.movement)
+        for substitute in item.instead
+        if substitute.when == when
     ]
     replacing = [
         in_its_place(item, movement, trainee, "").main
@@ -310,17 +312,17 @@ def path(body: Body, movement: Movement, modifiers: Modifiers) -> Path | None:
         read = reading(body, modifiers.setup(movement))
     except InputError:
         return None
-    drawn = figures(read)
-    if len(drawn) == 1:
-        return Path("", (), drawn[0], drawn[0])
-    joint = _farthest(read, drawn)
-    return Path(joint, tuple(figure.joints[joint] for figure in drawn), drawn[0], drawn[-1])
+    poses = figures(read)
+    if len(poses) == 1:
+        return Path("", (), poses[0], poses[0])
+    joint = _farthest(read, poses)
+    return Path(joint, tuple(figure.joints[joint] for figure in poses), poses[0], poses[-1])
 
 
-def _farthest(read: Reading, drawn: Sequence[Figure]) -> str:
+def _farthest(read: Reading, poses: Sequence[Figure]) -> str:
     """The joint that travels farthest, the trunk's before a limb's that goes hardly farther; of a
     level arm the wrist."""
-    first, last = drawn[0].joints, drawn[-1].joints
+    first, last = poses[0].joints, poses[-1].joints
 
     def way(name: str) -> float:
         there, here = last[name], first[name]

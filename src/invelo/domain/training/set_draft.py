@@ -11,7 +11,7 @@ from invelo.domain.plan.prescription import GIVEN_AS, amount_in
 from invelo.domain.strict import renamed
 from invelo.domain.training.amount import AmountDone, whole_reps
 from invelo.domain.training.by_hand import LoadPlace, done_with
-from invelo.domain.training.log import EstimatedCount, OneSide, SetKind, told
+from invelo.domain.training.log import EstimatedCount, OneSide, SetKind, read_count
 
 MOST_FAULTS = 6
 LONGEST_NOTE = 500
@@ -136,7 +136,7 @@ class SetDraft(AmountDone):
             InputError: for no amount, one in another unit, or words that are no count.
         """
         if self.amount_text is not None:
-            return told(self.amount_text, GIVEN_AS[movement.unit])
+            return read_count(self.amount_text, GIVEN_AS[movement.unit])
         amount = amount_in(name, movement.unit, self.amount, self.unit)
         amount = whole_reps(movement, amount)
         return EstimatedCount(amount, amount, amount)

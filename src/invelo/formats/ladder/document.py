@@ -66,7 +66,7 @@ def write(
         level=level,
         settings=StepPolicyDocument.of(policy),
         rungs=rungs,
-        movements=[FileMovement.keyed(*told) for told in own.values()] or None,
+        movements=[FileMovement.keyed(*pair) for pair in own.values()] or None,
     ).model_dump(mode="json", exclude_none=True)
 
 
@@ -79,7 +79,7 @@ def _named(fields: dict[str, Any], own: Mapping[str, tuple[str, OwnMovement]]) -
 def _after(drawing: LadderGraph, place: int, tags: Mapping[UUID, str]) -> list[str] | None:
     below = drawing.below(drawing.rungs[place].id)
     before = (drawing.rungs[place - 1].id,) if place else ()
-    return None if below == before else sorted((tags[one] for one in below), key=_number)
+    return None if below == before else sorted((tags[node] for node in below), key=_number)
 
 
 def _number(tag: str) -> int:
@@ -95,20 +95,22 @@ def read(text: str | bytes, body: Body | None = None, owner: str = "") -> Read:
         owner: whose movements those become that it brings.
     """
     if len(text) > MOST_BYTES:
-        told = f"it is over {MOST_BYTES // 1024} KiB."
-        return _faulty([FileFault(place="file", problem=told, remedy="Send one ladder at a time.")])
+        problem = f"it is over {MOST_BYTES // 1024} KiB."
+        return _faulty(
+            [FileFault(place="file", problem=problem, remedy="Send one ladder at a time.")]
+        )
     try:
-        found = json.loads(text)
+        document = json.loads(text)
     except (json.JSONDecodeError, UnicodeDecodeError) as error:
         where = f"line {error.lineno}" if isinstance(error, json.JSONDecodeError) else "file"
         return _faulty([FileFault(place=where, problem="it is not JSON.", remedy="Mend it there.")])
-    return check(found, body, owner)
+    return check(document, body, owner)
 
 
-def check(found: Any, body: Body | None = None, owner: str = "") -> Read:
+def check(document: Any, body: Body | None = None, owner: str = "") -> Read:
     """Read a ladder from what JSON holds, with every fault there is; see `read`."""
-    if isinstance(found, dict):
-        version = found.get("version")
+    if isinstance(document, dict):
+        version = document.get("version")
         if isinstance(version, int) and version > VERSION:
             return _faulty(
                 [
@@ -120,7 +122,7 @@ def check(found: Any, body: Body | None = None, owner: str = "") -> Read:
                 ]
             )
     try:
-        file = LadderFile.model_validate(found)
+        file = LadderFile.model_validate(document)
     except ValidationError as error:
         remedy = "Give what the schema allows; `./invelo ladder --schema` prints it."
         return _faulty(shape_faults(error, "file", remedy))
@@ -179,7 +181,7 @@ def _rung(
 
 def _edges(file: LadderFile, tags: Mapping[str, UUID], note: Any) -> tuple[tuple[UUID, UUID], ...]:
     places = {rung.id: i for i, rung in enumerate(file.rungs)}
-    found = set()
+    edges = set()
     for below, rung_of in pairwise([None, *file.rungs]):
         assert rung_of is not None  # noqa: S101
         for tag in rung_of.after if rung_of.after is not None else [below.id] if below else []:
@@ -196,8 +198,8 @@ def _edges(file: LadderFile, tags: Mapping[str, UUID], note: Any) -> tuple[tuple
                 )
                 note(where, loop)
             else:
-                found.add((tags[tag], tags[rung_of.id]))
-    return tuple(sorted(found))
+                edges.add((tags[tag], tags[rung_of.id]))
+    return tuple(sorted(edges))
 
 
 def demand_words(body: Body, rung: Rung) -> str:

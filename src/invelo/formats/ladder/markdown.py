@@ -36,9 +36,9 @@ def markdown(goal: str, whose: str, drawing: LadderGraph, measured: MeasuredLadd
             criterion_words(rung),
         )
         lines.append(f"| {' | '.join(cells)} |")
-    told = [(node.rung.name, node.why) for node in drawing.rungs if node.why]
-    if told:
-        lines += ["", *(f"- {literal(name)}: {literal(why)}" for name, why in told)]
+    reasons = [(node.rung.name, node.why) for node in drawing.rungs if node.why]
+    if reasons:
+        lines += ["", *(f"- {literal(name)}: {literal(why)}" for name, why in reasons)]
     return "\n".join(lines) + "\n"
 
 

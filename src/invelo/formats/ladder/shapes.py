@@ -225,6 +225,8 @@ def movement_named(name: str) -> Movement:
     if len(called) == 1:
         return called[0]
     if called:
-        told = " or ".join(f"“{one.id}” ({one.posture.name.lower()})" for one in called)
-        raise InputError("movement", f"“{name}” means {len(called)} things.", f"Write {told}.")
+        choices = " or ".join(
+            f"“{called_so.id}” ({called_so.posture.name.lower()})" for called_so in called
+        )
+        raise InputError("movement", f"“{name}” means {len(called)} things.", f"Write {choices}.")
     return catalogue().find_movement(name)

@@ -98,20 +98,20 @@ def _gap(step: Step, low: float, high: float) -> Iterable[str]:
     yield words_at(4, (low + high) / 2 + 4, f"gap ×{step.ratio.likely:.2f}", 11, RED)
 
 
-def _figure(drawn: Figure, x: float, foot: float) -> Iterable[str]:
+def _figure(figure: Figure, x: float, foot: float) -> Iterable[str]:
     """A small figure that stands on a line, its middle at `x`."""
-    xs = [joint.x for joint in drawn.joints.values()]
-    ys = [joint.y for joint in drawn.joints.values()]
-    floor = min(0.0, *ys) if drawn.from_above else min(ys)
+    xs = [joint.x for joint in figure.joints.values()]
+    ys = [joint.y for joint in figure.joints.values()]
+    floor = min(0.0, *ys) if figure.from_above else min(ys)
     size = min(BODY, 60.0 / max(0.1, max(xs) - min(xs)), 32.0 / max(0.1, max(ys) - floor))
     middle = (max(xs) + min(xs)) / 2
 
     def at(joint: str) -> tuple[float, float]:
-        place = drawn.joints[joint]
+        place = figure.joints[joint]
         return x + (place.x - middle) * size, foot - (place.y - floor) * size
 
-    for segment in drawn.segments:
-        if segment.near in drawn.joints and segment.far in drawn.joints:
+    for segment in figure.segments:
+        if segment.near in figure.joints and segment.far in figure.joints:
             yield line(*at(segment.near), *at(segment.far), 1.1)
 
 

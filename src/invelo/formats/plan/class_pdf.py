@@ -53,19 +53,19 @@ def _table(people: Sequence[ClassPart], width: float) -> Table:
 def _blocks(part: ClassPart) -> list[Block | None]:
     """What opens closed checks, then the class's own blocks, None where one is closed to them."""
     before = (block for block in part.session.blocks if block.format == "preparatory work")
-    return [next(before, None), *(one.block if one else None for one in part.blocks)]
+    return [next(before, None), *(filled.block if filled else None for filled in part.blocks)]
 
 
 def _cell(block: Block) -> list[Flowable]:
-    told: list[Flowable] = []
+    flowables: list[Flowable] = []
     for item in block.items:
-        told.append(drawing_of(item.movement, item.main.modifiers, *FIGURE))
-        told.append(text(item.name, 11, bold=True))
+        flowables.append(drawing_of(item.movement, item.main.modifiers, *FIGURE))
+        flowables.append(text(item.name, 11, bold=True))
         if item.goal and item.goal != item.name:
-            told.append(text(f"towards: {item.goal}", 8))
-        told += [text(words, 9) for words in sets_words(item, rests=not block.in_rounds)]
-        told += [text(cue, 8) for cue in item.movement.cues[:1]]
+            flowables.append(text(f"towards: {item.goal}", 8))
+        flowables += [text(words, 9) for words in sets_words(item, rests=not block.in_rounds)]
+        flowables += [text(cue, 8) for cue in item.movement.cues[:1]]
         if item.easier:
-            told.append(text(f"easier: {item.easier[0].name}", 8))
-        told.append(Spacer(0, 3))
-    return told
+            flowables.append(text(f"easier: {item.easier[0].name}", 8))
+        flowables.append(Spacer(0, 3))
+    return flowables

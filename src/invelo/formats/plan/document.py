@@ -345,7 +345,7 @@ def answer(problem: PlanningProblem, solved: PlannedWeek) -> WeekAnswer:
         bound=solved.progress.bound,
         proof=solved.progress.words,
         terms=[term_out(term) for term in solved.score.terms],
-        short=[one.words for one in shortfalls(problem, solved.plan)],
+        short=[shortfall.words for shortfall in shortfalls(problem, solved.plan)],
         relaxed=list(solved.relaxed),
         breaches=[breach_out(breach) for breach in solved.breaches],
     )

@@ -38,8 +38,8 @@ def ics(weeks: Iterable[FileWeek], made: datetime, owner: str) -> bytes:
         calendar.add_missing_timezones(
             file_weeks[0].week_start - ABOUT, file_weeks[-1].week_start + ABOUT
         )
-    told_as: bytes = calendar.to_ical()
-    return told_as
+    written: bytes = calendar.to_ical()
+    return written
 
 
 def _at(day: date, wall: str, time_zone: str) -> datetime:

@@ -51,12 +51,12 @@ def session_pdf(week: FileWeek, day: FileDay, paper: Paper) -> bytes:
 
 def _column(day: FileDay) -> list[Flowable]:
     place = f"{day.place}, " if day.place else ""
-    told: list[Flowable] = [text(f"{place}about {day.minutes:.0f} min", 8.5, after=4)]
+    flowables: list[Flowable] = [text(f"{place}about {day.minutes:.0f} min", 8.5, after=4)]
     for item in day.session.items:
-        told.append(text(item.name, 9, bold=True))
-        told += [text(words, 8) for words in sets_words(item)]
-        told.append(Spacer(0, 3))
-    return told
+        flowables.append(text(item.name, 9, bold=True))
+        flowables += [text(words, 8) for words in sets_words(item)]
+        flowables.append(Spacer(0, 3))
+    return flowables
 
 
 def _card(day: FileDay, width: float) -> list[Flowable]:
@@ -69,17 +69,17 @@ def _card(day: FileDay, width: float) -> list[Flowable]:
     if fetched:
         story.append(text(f"You will need: {fetched}", 9, after=6))
     story += [KeepTogether(_block(block, width)) for block in day.session.blocks]
-    told: list[Flowable] = [Spacer(0, 6), text("Before you start", 10, bold=True)]
-    told += [text(f"– {line}", 8.5) for line in (*cautions(day.session), *day.session.notes)]
-    story.append(KeepTogether(told))
+    flowables: list[Flowable] = [Spacer(0, 6), text("Before you start", 10, bold=True)]
+    flowables += [text(f"– {line}", 8.5) for line in (*cautions(day.session), *day.session.notes)]
+    story.append(KeepTogether(flowables))
     return story
 
 
 def _block(block: Block, width: float) -> list[Flowable]:
     head = text(block_words(block), 10.5, bold=True, after=2)
     if block.format == "warm-up":
-        told = "; ".join(f"{item.name} {set_words(item.main)}" for item in block.items)
-        return [head, text(told, 9), Spacer(0, 6)]
+        line = "; ".join(f"{item.name} {set_words(item.main)}" for item in block.items)
+        return [head, text(line, 9), Spacer(0, 6)]
     rows: list[list[Any]] = []
     for item in block.items:
         name = [text(item.name, 10, bold=True)]
@@ -90,8 +90,8 @@ def _block(block: Block, width: float) -> list[Flowable]:
             name.append(text(f"easier: {item.easier[0].name}", 8))
         lines = "   ".join(f"{set_words(work_set)} {LINE}" for work_set in item.sets)
         asked = sets_words(item, rests=not block.in_rounds)
-        drawn = drawing_of(item.movement, item.main.modifiers, *FIGURE)
-        rows.append([drawn, name, [*(text(words, 9) for words in asked), text(lines, 9)]])
+        figure = drawing_of(item.movement, item.main.modifiers, *FIGURE)
+        rows.append([figure, name, [*(text(words, 9) for words in asked), text(lines, 9)]])
     rest = width - FIGURE[0] - 12
     table = Table(rows, colWidths=[width - rest, 0.42 * rest, 0.58 * rest], style=ruled())
     return [head, table, Spacer(0, 6)]

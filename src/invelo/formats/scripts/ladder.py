@@ -168,25 +168,25 @@ class FaultyError(Exception):
 
 def schema() -> dict[str, Any]:
     """The JSON Schema of the input, the ladder file's included."""
-    told = LadderRequest.model_json_schema()
+    request = LadderRequest.model_json_schema()
     ladder = LadderFile.model_json_schema()
-    definitions = {**told.pop("$defs", {}), **ladder.pop("$defs", {}), "LadderFile": ladder}
-    told["properties"]["ladder"] = {"$ref": "#/$defs/LadderFile"}
+    definitions = {**request.pop("$defs", {}), **ladder.pop("$defs", {}), "LadderFile": ladder}
+    request["properties"]["ladder"] = {"$ref": "#/$defs/LadderFile"}
     return {
         "$schema": "https://json-schema.org/draft/2020-12/schema",
-        **told,
+        **request,
         "$defs": definitions,
     }
 
 
-def answer(found: Any) -> LadderAnswer:
+def answer(document: Any) -> LadderAnswer:
     """Answer a request.
 
     Raises:
         FaultyError: naming every fault and its place.
     """
     try:
-        request = LadderRequest.model_validate(found)
+        request = LadderRequest.model_validate(document)
     except ValidationError as error:
         remedy = "Give what the schema printed by --schema allows."
         raise FaultyError(shape_faults(error, "input", remedy)) from error
@@ -279,7 +279,7 @@ def _answer(
 def _bridged(
     measured: MeasuredLadder, lower: int, upper: int, hand: ToHand, capacity: Mapping[Lane, float]
 ) -> BridgeAnswer:
-    found: Bridge = bridge(
+    bridged: Bridge = bridge(
         measured.demands[lower].load.body,
         measured.rungs[lower],
         measured.rungs[upper],
@@ -288,7 +288,7 @@ def _bridged(
         capacity,
     )
     return BridgeAnswer(
-        possible=found.possible,
+        possible=bridged.possible,
         rungs=[
             ProposedAnswer(
                 **PlainRung.fields_of(proposed_rung.rung),
@@ -296,10 +296,10 @@ def _bridged(
                 ratio=proposed_rung.ratio,
                 because=proposed_rung.why,
             )
-            for proposed_rung in found.rungs
+            for proposed_rung in bridged.rungs
         ],
-        considered=found.considered,
-        missing=found.missing,
+        considered=bridged.considered,
+        missing=bridged.missing,
     )
 
 

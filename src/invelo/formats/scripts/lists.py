@@ -66,12 +66,12 @@ def _error(field: str, problem: str, remedy: str) -> dict[str, Any]:
 
 def schema_of(requests: TypeAdapter[Item]) -> dict[str, Any]:
     """The JSON Schema of a list of requests."""
-    one = _any_of(requests.json_schema(by_alias=True))
-    definitions = one.pop("$defs", {})
+    schema = _any_of(requests.json_schema(by_alias=True))
+    definitions = schema.pop("$defs", {})
     return {
         "$schema": "https://json-schema.org/draft/2020-12/schema",
         "type": "array",
-        "items": one,
+        "items": schema,
         "$defs": definitions,
     }
 
@@ -80,7 +80,7 @@ def _any_of(schema: Any) -> Any:
     """The same with every choice open: an item may fit a movement's own shape and the general one,
     and which is taken is told by its fields."""
     if isinstance(schema, list):
-        return [_any_of(one) for one in schema]
+        return [_any_of(part) for part in schema]
     if not isinstance(schema, dict):
         return schema
     return {"anyOf" if key == "oneOf" else key: _any_of(value) for key, value in schema.items()}

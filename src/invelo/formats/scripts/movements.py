@@ -159,7 +159,7 @@ def place_of(request: AnyMovement, read: Reading) -> int:
     """The place along the rep that was asked for: a push-up's phase, else where it is judged."""
     if isinstance(request, PushUpLeverage):
         return 0 if request.setup.phase == "top" else len(read.depths) - 1
-    return read.told
+    return read.at
 
 
 TempoSeconds = Annotated[

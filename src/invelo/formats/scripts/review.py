@@ -20,7 +20,7 @@ from invelo.domain.estimate import Z80
 from invelo.domain.ladder.ladder import MeasuredLadder, measure
 from invelo.domain.ladder.rung import Rung
 from invelo.domain.plan.asked import AskedSession, session_asked
-from invelo.domain.plan.methods import with_dose
+from invelo.domain.plan.methods import with_prescription
 from invelo.domain.plan.prescription import Prescription
 from invelo.domain.review.forecast import forecast
 from invelo.domain.review.ladder_case import LadderCase, fitted
@@ -32,7 +32,7 @@ from invelo.domain.review.proposals.situation import (
     Proposal,
     Situation,
     WeekSeen,
-    dose_words,
+    prescription_words,
 )
 from invelo.domain.strength.says import seen_of, tested, work_of
 from invelo.domain.strength.state import DaySeen, Seen, State, days_seen, state_of
@@ -117,7 +117,10 @@ class _Case:
         self.current = self._current()
         self.prescribed = self._prescribed()
         self.sessions = tuple(
-            sorted((self._session(one) for one in request.sessions), key=lambda one: one.day)
+            sorted(
+                (self._session(session) for session in request.sessions),
+                key=lambda session: session.day,
+            )
         )
         gentle = self.guard.gentle
         given = request.prescription
@@ -139,9 +142,15 @@ class _Case:
             week=self._week() if request.occasion == "week" else None,
             answered=tuple(
                 AnsweredProposal(
-                    one.outcome, one.rung, tuple(one.rules), one.answer, (self.today - one.day).days
+                    session.outcome,
+                    session.rung,
+                    tuple(session.rules),
+                    session.answer,
+                    (self.today - session.day).days,
                 )
-                for one in sorted(request.answered, key=lambda one: one.day, reverse=True)
+                for session in sorted(
+                    request.answered, key=lambda session: session.day, reverse=True
+                )
             ),
             bounds=Bounds(not gentle, gentle=gentle),
             own_range=bool(given and given.own_range),
@@ -198,7 +207,7 @@ class _Case:
             state = self.states.get(rung.movement.posture.lane)
             return fitted(rung, work, state, self.request.purpose, self.request.method)
         usual = rung.prescription
-        dose = Prescription(
+        prescription = Prescription(
             given.sets or usual.sets,
             given.low or usual.low,
             given.high or max(usual.high, given.low or 0),
@@ -215,35 +224,37 @@ class _Case:
                 rung.prescription,
                 rung.criterion,
             )
-        return with_dose(rung, dose, self.request.method)
+        return with_prescription(rung, prescription, self.request.method)
 
-    def _session(self, told: SessionDone) -> SessionRecord:
-        return SessionRecord(told.day, tuple(self._set(one) for one in told.sets), told.derived)
+    def _session(self, done: SessionDone) -> SessionRecord:
+        return SessionRecord(
+            done.day, tuple(self._set(done_set) for done_set in done.sets), done.derived
+        )
 
-    def _set(self, told: DoneSet) -> SetRecord:
-        index = self._rung(told.rung, "sets.rung") if told.rung else self.current
+    def _set(self, done: DoneSet) -> SetRecord:
+        index = self._rung(done.rung, "sets.rung") if done.rung else self.current
         rung = self.ladder.rungs[index]
-        dose = self.prescribed.prescription if index == self.current else rung.prescription
+        prescription = self.prescribed.prescription if index == self.current else rung.prescription
         asked = None
-        if told.asked_low is not None:
-            high = told.asked_high if told.asked_high is not None else told.asked_low
-            asked = AskedRange(told.asked_low, high, told.asked_rpe or dose.rpe, told.amrap)
-        elif told.amrap:
-            asked = AskedRange(dose.low, dose.high, 10.0, True)
-        rpe = told.rpe if told.rpe is not None else (asked.rpe if asked else dose.rpe)
+        if done.asked_low is not None:
+            high = done.asked_high if done.asked_high is not None else done.asked_low
+            asked = AskedRange(done.asked_low, high, done.asked_rpe or prescription.rpe, done.amrap)
+        elif done.amrap:
+            asked = AskedRange(prescription.low, prescription.high, 10.0, True)
+        rpe = done.rpe if done.rpe is not None else (asked.rpe if asked else prescription.rpe)
         return SetRecord(
             self.names[index],
-            told.amount,
+            done.amount,
             rpe,
-            told.form_ok,
-            told.pain,
-            told.pain_place,
+            done.form_ok,
+            done.pain,
+            done.pain_place,
             rung.movement.unit,
-            told.kind,
-            told.side,
-            told.number,
+            done.kind,
+            done.side,
+            done.number,
             asked=asked,
-            rated=told.rpe is not None,
+            rated=done.rpe is not None,
         )
 
     def _states(self) -> dict[Lane, State]:
@@ -266,23 +277,25 @@ class _Case:
         if given is not None:
             self.current = self._rung(given.rung, "prescription.rung")
         self.prescribed = self._prescribed() if given is not None else self.ladder.rungs[0]
-        for session in sorted(self.request.sessions, key=lambda one: one.day):
-            for one in session.sets:
-                index = self._rung(one.rung, "sets.rung") if one.rung else self.current
+        for session in sorted(self.request.sessions, key=lambda past: past.day):
+            for past in session.sets:
+                index = self._rung(past.rung, "sets.rung") if past.rung else self.current
                 rung = self.prescribed if index == self.current else self.ladder.rungs[index]
                 work = work_of(self.body, rung.movement, rung.modifiers)
                 if work is not None:
                     lane = rung.movement.posture.lane
                     rest = float(rung.prescription.rest)
-                    told = seen_of(self._set(one), work, rest)
-                    seen.setdefault(lane, []).append((session.day, told))
-        found: dict[Lane, tuple[DaySeen, ...]] = {
+                    seen_set = seen_of(self._set(past), work, rest)
+                    seen.setdefault(lane, []).append((session.day, seen_set))
+        states: dict[Lane, tuple[DaySeen, ...]] = {
             lane: days_seen(sorted(those, key=lambda pair: pair[0])) for lane, those in seen.items()
         }
-        return {lane: state_of(days) for lane, days in found.items()}
+        return {lane: state_of(days) for lane, days in states.items()}
 
     def _week(self) -> WeekSeen:
-        done = {one.day for one in self.sessions if 0 <= (self.today - one.day).days < 7}
+        done = {
+            session.day for session in self.sessions if 0 <= (self.today - session.day).days < 7
+        }
         limit = self.request.stressful_days
         return WeekSeen(days_done=len(done), days_limit=limit or 7, stressful=limit is not None)
 
@@ -291,12 +304,14 @@ class _Case:
         given = self.request.prescription
         begun = None
         if given is not None and given.climbed:
-            begun = sum(given.since is None or one.day >= given.since for one in self.sessions)
+            begun = sum(
+                given.since is None or session.day >= given.since for session in self.sessions
+            )
         open_end = bool(self.sessions) and due(self.situation)
         tomorrow = self.today + timedelta(days=1)
         trained = bool(self.sessions) and self.sessions[-1].day == self.today
         day = tomorrow if trained else self.today
-        days = [one.day for one in self.sessions]
+        days = [session.day for session in self.sessions]
         return session_asked(self.situation.rung, days, day, begun, None, open_end)
 
     def expected_next(self) -> float | None:
@@ -309,24 +324,26 @@ class _Case:
 
     def forecasts(self) -> list[ForecastAnswer]:
         """The criterion of the rung they train, and that of the last."""
-        found = []
+        forecasts = []
         top = self.situation.above[-1] if self.situation.above else self.situation.here
         for place in dict.fromkeys((self.situation.here.key, top.key)):
-            one = self.situation.here if place == self.situation.here.key else top
-            if one.state is None or one.work is None:
+            target = self.situation.here if place == self.situation.here.key else top
+            if target.state is None or target.work is None:
                 continue
-            told = forecast(
-                one.state,
-                one.work,
-                one.rung.criterion,
-                float(one.rung.prescription.rest),
+            expected = forecast(
+                target.state,
+                target.work,
+                target.rung.criterion,
+                float(target.rung.prescription.rest),
                 self.today,
-                f"criterion of “{one.rung.name}”",
+                f"criterion of “{target.rung.name}”",
             )
-            found.append(
-                ForecastAnswer(what=told.what, likely=told.likely, low=told.low, high=told.high)
+            forecasts.append(
+                ForecastAnswer(
+                    what=expected.what, likely=expected.likely, low=expected.low, high=expected.high
+                )
             )
-        return found
+        return forecasts
 
 
 def _capacity(lane: Lane, state: State) -> CapacityAnswer:
@@ -338,25 +355,25 @@ def _capacity(lane: Lane, state: State) -> CapacityAnswer:
         capacity=Range(
             likely=exp(mean), low=exp(mean - Z80 * deviation), high=exp(mean + Z80 * deviation)
         ),
-        at_least=state.told is None,
+        at_least=state.evidence_on is None,
         growth_percent_a_week=Range(
             likely=100 * growth, low=100 * (growth - Z80 * error), high=100 * (growth + Z80 * error)
         ),
-        told_on=state.told,
+        told_on=state.evidence_on,
     )
 
 
 def _asked(rung: Rung) -> dict[str, Any]:
-    dose = rung.prescription
+    prescription = rung.prescription
     return {
         "rung": rung.name,
-        "words": dose_words(dose),
-        "sets": dose.sets,
-        "low": dose.low,
-        "high": dose.high,
-        "unit": dose.unit,
-        "rpe": dose.rpe,
-        "rest_s": dose.rest,
+        "words": prescription_words(prescription),
+        "sets": prescription.sets,
+        "low": prescription.low,
+        "high": prescription.high,
+        "unit": prescription.unit,
+        "rpe": prescription.rpe,
+        "rest_s": prescription.rest,
     }
 
 
@@ -377,8 +394,8 @@ def _proposal(proposal: Proposal) -> SpokenProposal:
         to=proposal.then.name if proposal.then else proposal.to,
         reason=proposal.reason,
         figures=[
-            FigureAnswer(name=one.name, value=f"{one.value} {one.unit}".strip())
-            for one in proposal.figures
+            FigureAnswer(name=figure.name, value=f"{figure.value} {figure.unit}".strip())
+            for figure in proposal.figures
         ],
         rules=[rule.id for rule in proposal.rules],
         then=AskedAnswer(**_asked(proposal.then)) if proposal.then else None,

@@ -179,10 +179,10 @@ def chart(comparison: Comparison) -> str:
         per = (PANEL - 70) / most
         parts.append(words_at(x, TOP - 14, title, 12, FAINT))
         parts.append(line(x, TOP - 6, x, TOP + ROW * len(comparison.plans), 1))
-        for i, told_one in enumerate(figures):
+        for i, figure in enumerate(figures):
             y = TOP + ROW * i + 4
-            parts.append(bar(x, y, per * told_one.likely, ROW - 14, colour))
-            middle, end = y + (ROW - 14) / 2, x + per * told_one.high
-            parts.append(line(x + per * max(0.0, told_one.low), middle, end, middle, 1.5))
-            parts.append(words_at(end + 6, middle + 4, f"{told_one.likely:.2f}", 12))
+            parts.append(bar(x, y, per * figure.likely, ROW - 14, colour))
+            middle, end = y + (ROW - 14) / 2, x + per * figure.high
+            parts.append(line(x + per * max(0.0, figure.low), middle, end, middle, 1.5))
+            parts.append(words_at(end + 6, middle + 4, f"{figure.likely:.2f}", 12))
     return sheet(width, height, "Plans on the same simulated athletes", parts)

@@ -12,7 +12,7 @@ from invelo.domain.errors import InputError
 from invelo.domain.plan.prescription import Unit
 from invelo.domain.strength.tempo import Tempo
 from invelo.domain.training.by_hand import MOST_KG, PLACES, LoadPlace
-from invelo.domain.training.log import EstimatedCount, OneSide, SetKind, SetRecord, told
+from invelo.domain.training.log import EstimatedCount, OneSide, SetKind, SetRecord, read_count
 from invelo.domain.training.set_draft import MOST_FAULTS, SetDraft
 from invelo.formats import csv_table
 from invelo.formats.csv_table import Cells, Columns, Table, day_of, moment_of, number_of, word_of
@@ -89,7 +89,7 @@ class CsvSet:
     @property
     def count(self) -> EstimatedCount:
         """How much was done, as it was told."""
-        return told(self.draft.amount_text or "", "amount")
+        return read_count(self.draft.amount_text or "", "amount")
 
 
 Read = Table[CsvSet]
@@ -120,8 +120,8 @@ def read(
     """
     meant = {said.casefold(): movement for said, movement in (names or {}).items() if movement}
 
-    def nothing_named(found: Iterable[str]) -> list[str]:
-        return [] if {"movement", "rung"} & set(found) else ["movement"]
+    def nothing_named(unknown: Iterable[str]) -> list[str]:
+        return [] if {"movement", "rung"} & set(unknown) else ["movement"]
 
     return csv_table.read(
         content,
@@ -137,7 +137,7 @@ def _set(row: int, cells: Cells, time_zone: str, meant: Mapping[str, str]) -> Cs
     said = cells.get("movement", "")
     name = meant.get(said.casefold(), said)
     unit = _unit(name, cells.get("unit", ""))
-    amount = told(cells.get("amount", ""), "amount")
+    amount = read_count(cells.get("amount", ""), "amount")
     draft = SetDraft(
         number=int(number_of(cells, "set", 0, 0, 99)),
         kind=KINDS[word_of(cells, "kind", "work", tuple(KINDS))],
@@ -199,8 +199,8 @@ def _unit(movement: str, words: str) -> Unit:
         if words not in units:
             raise InputError("unit", f"“{words[:20]}” is none.", "Use reps, s or cm.")
         return units[words]
-    found = find_movement(movement)
-    return catalogue().find_movement(found).unit if found else "reps"
+    movement_id = find_movement(movement)
+    return catalogue().find_movement(movement_id).unit if movement_id else "reps"
 
 
 def find_movement(words: str) -> str:
@@ -210,10 +210,10 @@ def find_movement(words: str) -> str:
     if said.startswith(PREFIX):
         own = catalogue().movement_or_none(said)
         return own.id if own else ""
-    found = catalogue().called(said)
-    if any(movement.id == said for movement in found):
+    candidates = catalogue().called(said)
+    if any(movement.id == said for movement in candidates):
         return said
-    return found[0].id if len(found) == 1 else ""
+    return candidates[0].id if len(candidates) == 1 else ""
 
 
 def _list(cells: Cells, name: str) -> list[str]:

@@ -77,14 +77,14 @@ def read(content: bytes, time_zone: str, given: Mapping[str, str] | None = None)
 def _test(row: int, cells: Cells, time_zone: str) -> CsvTest:
     day = day_of(cells.get("date", ""))
     said = cells.get("movement", "")
-    found = find_movement(said)
-    if not found:
+    movement_id = find_movement(said)
+    if not movement_id:
         raise InputError(
             "movement",
             f"“{said[:40]}” is no movement, or several bear it.",
             "Write its name as the catalogue does.",
         )
-    movement = catalogue().find_movement(found)
+    movement = catalogue().find_movement(movement_id)
     unit = cells.get("unit", "") or movement.unit
     if unit != movement.unit:
         raise InputError(
@@ -108,9 +108,9 @@ def _changes(words: str) -> dict[str, Any]:
     if not words:
         return {}
     try:
-        told = json.loads(words)
+        changes = json.loads(words)
     except ValueError:
-        told = None
-    if not isinstance(told, dict):
+        changes = None
+    if not isinstance(changes, dict):
         raise InputError("set-up", "it is no JSON object.", "Leave it as it came, or empty.")
-    return told
+    return changes

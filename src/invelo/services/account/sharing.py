@@ -40,7 +40,11 @@ def invite(
     Raises:
         ConflictError: for too many that wait.
     """
-    waiting = [one for one in sharing_rows.invitations(db, coach.id) if standing(one, now) == ""]
+    waiting = [
+        invitation
+        for invitation in sharing_rows.invitations(db, coach.id)
+        if standing(invitation, now) == ""
+    ]
     if len(waiting) >= MOST_INVITATIONS:
         raise ConflictError(
             "invitations", f"{len(waiting)} wait already.", "Take one back before the next."
@@ -57,8 +61,8 @@ def invite(
     )
     db.add(row)
     whom = athlete.name if athlete else "the whole squad"
-    told = f"Invited {row.meant_for} to {whom} as {role}."
-    sharing_rows.tell(db, coach.id, told, now, row.athlete_id)
+    line = f"Invited {row.meant_for} to {whom} as {role}."
+    sharing_rows.tell(db, coach.id, line, now, row.athlete_id)
     db.flush()
     return Invitation(row, token)
 
@@ -115,7 +119,7 @@ def take_up(db: Session, account: AccountRow, token: str, now: datetime) -> list
             "invitation", "it is your own.", "Send its link to whoever is to come in."
         )
     owned = sharing_rows.owned(db, row.account_id)
-    opened = [one for one in owned if row.athlete_id in (None, one)]
+    opened = [owned_id for owned_id in owned if row.athlete_id in (None, owned_id)]
     for athlete_id in opened:
         kept = sharing_rows.access_of(db, account.id, athlete_id)
         if kept is None:

@@ -209,11 +209,11 @@ def propose(db: Session, athlete: AthleteRow, today: date) -> Battery:
 
 def situation_of(db: Session, athlete: AthleteRow, today: date) -> BatterySituation:
     """What tests are proposed from."""
-    told = person.of_athlete(db, athlete.id)
+    details = person.of_athlete(db, athlete.id)
     guarded = guard.of_athlete(db, athlete.id, today)
     return BatterySituation(
         body=body_of(athlete_rows.measurements(db, athlete.id)[-1]),
-        person=told,
+        person=details,
         guard=guarded,
         known=capacities(db, athlete.id),
         first_week=training_rows.began_after(db, athlete.id, today - timedelta(days=7)),

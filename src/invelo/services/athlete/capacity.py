@@ -105,16 +105,16 @@ def newest(
 
 
 def as_known(
-    told: tuple[Evidence, ...], states: Mapping[Lane, State], body: Body
+    collected: tuple[Evidence, ...], states: Mapping[Lane, State], body: Body
 ) -> tuple[Evidence, ...]:
     """Evidence as the state of its lane says it: of each lane one, at the set-up of what told last,
     with the count and the scatter that the state has there."""
-    found: list[Evidence] = []
-    for lane, those in groups_of(told).items():
-        newest = max(those, key=lambda one: one.day)
+    known: list[Evidence] = []
+    for lane, those in groups_of(collected).items():
+        newest = max(those, key=lambda evidence: evidence.day)
         state = states.get(lane)
-        found.extend(those if state is None else [_by_state(newest, state, body) or newest])
-    return tuple(found)
+        known.extend(those if state is None else [_by_state(newest, state, body) or newest])
+    return tuple(known)
 
 
 def _by_state(newest: Evidence, state: State, body: Body) -> Evidence | None:
@@ -129,7 +129,7 @@ def _by_state(newest: Evidence, state: State, body: Body) -> Evidence | None:
     known = Known(body, replace(done, amount=round(count, 1), rpe=10.0))
     plain = known.scatter
     days = max(1, min(9, round((plain / max(0.3, Z80 * deviation * steep * count)) ** 2)))
-    return Evidence(state.told or newest.day, newest.kind, replace(known, days=days))
+    return Evidence(state.evidence_on or newest.day, newest.kind, replace(known, days=days))
 
 
 @lru_cache(maxsize=256)

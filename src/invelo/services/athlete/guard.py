@@ -26,12 +26,12 @@ def of_athlete(db: Session, athlete_id: UUID, today: date) -> Guard:
     return Guard(
         doctor=now.referral.sentence if now.outcome == "doctor" else "",
         limits=now.limits,
-        passed=frozenset(one.check for one in shown if one.passed),
+        passed=frozenset(check.check for check in shown if check.passed),
         rooms=tuple(kit.rooms(db, person.of_athlete(db, athlete_id).places)),
         today=today,
         age=screen.age_on(screened.screening, today),
         body=body_of(measures[-1]) if measures else AVERAGE,
-        failed=frozenset(one.check for one in shown if not one.passed),
+        failed=frozenset(check.check for check in shown if not check.passed),
         spared=spared.open_places(db, athlete_id),
     )
 

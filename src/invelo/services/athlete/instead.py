@@ -73,12 +73,12 @@ def view(db: Session, athlete: AthleteRow, today: date) -> tuple[SparedView, ...
 
 
 def _prescribed(db: Session, athlete_id: UUID) -> list[tuple[UUID, str, Rung]]:
-    found = []
+    all_asked = []
     for row in ladder_rows.of_athlete(db, athlete_id):
         given = prescribed.standing(db, row.id)
         if given is not None:
-            found.append((row.id, row.goal, rung_of(given)))
-    return found
+            all_asked.append((row.id, row.goal, rung_of(given)))
+    return all_asked
 
 
 def _instead(
@@ -86,4 +86,4 @@ def _instead(
 ) -> tuple[Substitute, ...]:
     body = body_of(athlete_rows.measurements(db, athlete_id)[-1])
     offered = substitutes(rung.movement, rung.prescription, body, guarded.open_movements, known)
-    return tuple(one for one, _ in zip(offered, range(MOST_OFFERED), strict=False))
+    return tuple(substitute for substitute, _ in zip(offered, range(MOST_OFFERED), strict=False))

@@ -17,11 +17,11 @@ CHECK: TypeAdapter[CheckId] = TypeAdapter(CheckId)
 
 def newest(db: Session, athlete_id: UUID) -> dict[CheckId, CheckResult]:
     """What each check showed last."""
-    found: dict[CheckId, CheckResult] = {}
+    by_check: dict[CheckId, CheckResult] = {}
     for row in athlete_rows.readiness(db, athlete_id):
         check = CHECK.validate_python(row.check)
-        found[check] = CheckResult(check, row.passed, row.local_date, row.note)
-    return found
+        by_check[check] = CheckResult(check, row.passed, row.local_date, row.note)
+    return by_check
 
 
 def record(

@@ -40,10 +40,10 @@ def open_places(db: Session, athlete_id: UUID) -> tuple[SparedPlace, ...]:
 
 def of_many(db: Session, athlete_ids: Sequence[UUID]) -> dict[UUID, tuple[SparedPlace, ...]]:
     """What is spared now, by athlete."""
-    found: dict[UUID, tuple[SparedPlace, ...]] = {}
+    by_athlete: dict[UUID, tuple[SparedPlace, ...]] = {}
     for row in athlete_rows.spared_of_many(db, athlete_ids):
-        found[row.athlete_id] = (*found.get(row.athlete_id, ()), of_row(row))
-    return found
+        by_athlete[row.athlete_id] = (*by_athlete.get(row.athlete_id, ()), of_row(row))
+    return by_athlete
 
 
 def lately_cleared(db: Session, athlete_id: UUID, today: date) -> tuple[SparedPlace, ...]:
@@ -103,7 +103,7 @@ def clear(
         ConflictError: without a word of what was seen.
     """
     rows: Sequence[SparedPlaceRow] = athlete_rows.spared(db, athlete.id)
-    row = next((one for one in rows if one.place == place), None)
+    row = next((row for row in rows if row.place == place), None)
     if row is None:
         raise MissingError("spared place")
     if not word.note.strip():

@@ -39,46 +39,48 @@ def from_logs(
 ) -> States:
     """The states of some lanes as tests and logged sets say, on the day of the newest; of those up
     to a day, if one is given."""
-    found = {}
+    states = {}
     for lane, days in _seen(db, athlete_id, lanes).items():
-        told = [day for day in days if until is None or day.day <= until]
-        if told:
-            found[lane] = state_of(told)
-    return found
+        until_then = [day for day in days if until is None or day.day <= until]
+        if until_then:
+            states[lane] = state_of(until_then)
+    return states
 
 
 def _seen(
     db: Session, athlete_id: UUID, lanes: Collection[Lane]
 ) -> dict[Lane, tuple[DaySeen, ...]]:
     bodies = athlete_rows.measurements(db, athlete_id)
-    found: dict[Lane, list[tuple[date, Seen]]] = {lane: [] for lane in lanes}
+    by_lane: dict[Lane, list[tuple[date, Seen]]] = {lane: [] for lane in lanes}
     tests = athlete_rows.tests(db, athlete_id, logs.LOOK_BACK)
-    for test in sorted(tests, key=lambda one: (one.local_date, one.movement, one.amount)):
-        _add_test(found, test, bodies)
+    for test in sorted(tests, key=lambda test: (test.local_date, test.movement, test.amount)):
+        _add_test(by_lane, test, bodies)
     for session in logs.of_athlete(db, athlete_id):
         for row in session.sets:
             movement = catalogue().find_movement(row.movement)
             lane = movement.posture.lane
-            if lane not in found:
+            if lane not in by_lane:
                 continue
             day = session.row.local_date
             work = work_of(body_on(bodies, day), movement, modifiers_of(row))
             if work is not None:
-                found[lane].append((day, seen_of(set_of(row), work, USUAL_REST)))
-    return {lane: days_seen(sorted(those, key=lambda one: one[0])) for lane, those in found.items()}
+                by_lane[lane].append((day, seen_of(set_of(row), work, USUAL_REST)))
+    return {
+        lane: days_seen(sorted(those, key=lambda test: test[0])) for lane, those in by_lane.items()
+    }
 
 
 def _add_test(
-    found: dict[Lane, list[tuple[date, Seen]]], test: Any, bodies: list[BodyMeasurementRow]
+    by_lane: dict[Lane, list[tuple[date, Seen]]], test: Any, bodies: list[BodyMeasurementRow]
 ) -> None:
     movement = catalogue().find_movement(test.movement)
     lane = movement.posture.lane
-    if lane not in found:
+    if lane not in by_lane:
         return
     work = work_of(body_on(bodies, test.local_date), movement, modifiers_of(test))
     if work is None or test.amount < 1:
         return
-    found[lane].append((test.local_date, tested(test.amount, test.rpe, work)))
+    by_lane[lane].append((test.local_date, tested(test.amount, test.rpe, work)))
 
 
 Hands = tuple[float | None, float | None]
@@ -94,16 +96,16 @@ def hands_of(db: Session, athlete_id: UUID) -> Hands:
 def stored(db: Session, athlete_id: UUID, hands: Hands) -> States:
     """The states that placements of an athlete's ladders kept, of each lane the newest; those of
     another scale's loads are left out."""
-    found: States = {}
+    states: States = {}
     for document in ladder_rows.states(db, athlete_id):
-        for told in document:
-            if tuple(told["hands"]) != hands:
+        for entry in document:
+            if tuple(entry["hands"]) != hands:
                 continue
-            lane: Lane = tuple(told["lane"])
-            state = _read(told)
-            if lane not in found or found[lane].day <= state.day:
-                found[lane] = state
-    return found
+            lane: Lane = tuple(entry["lane"])
+            state = _read(entry)
+            if lane not in states or states[lane].day <= state.day:
+                states[lane] = state
+    return states
 
 
 def document_of(states: Mapping[Lane, State], hands: Hands) -> list[dict[str, Any]]:
@@ -114,26 +116,26 @@ def document_of(states: Mapping[Lane, State], hands: Hands) -> list[dict[str, An
             "lane": list(lane),
             "day": state.day.isoformat(),
             "trained": state.trained.isoformat(),
-            "mean": [round(float(one), 7) for one in state.mean],
-            "cov": [[round(float(one), 9) for one in line] for line in state.cov],
+            "mean": [round(float(number), 7) for number in state.mean],
+            "cov": [[round(float(number), 9) for number in line] for line in state.cov],
             "movements": dict(state.movements),
-            "told": state.told.isoformat() if state.told else None,
+            "told": state.evidence_on.isoformat() if state.evidence_on else None,
             "exact": state.exact.isoformat() if state.exact else None,
         }
         for lane, state in states.items()
     ]
 
 
-def _read(told: dict[str, Any]) -> State:
+def _read(document: dict[str, Any]) -> State:
     def day(name: str) -> date | None:
-        return date.fromisoformat(told[name]) if told[name] else None
+        return date.fromisoformat(document[name]) if document[name] else None
 
     return State(
-        date.fromisoformat(told["day"]),
-        date.fromisoformat(told["trained"]),
-        np.array(told["mean"]),
-        np.array(told["cov"]),
-        told["movements"],
+        date.fromisoformat(document["day"]),
+        date.fromisoformat(document["trained"]),
+        np.array(document["mean"]),
+        np.array(document["cov"]),
+        document["movements"],
         day("told"),
         day("exact"),
     )

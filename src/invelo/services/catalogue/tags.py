@@ -12,10 +12,10 @@ from invelo.domain.catalogue.tags import Tags, tidy
 
 def of_coach(db: Session, account_id: UUID) -> Tags:
     """By movement."""
-    found: dict[str, tuple[str, ...]] = {}
+    by_movement: dict[str, tuple[str, ...]] = {}
     for row in catalogue_rows.tags(db, account_id):
-        found[row.movement] = (*found.get(row.movement, ()), row.tag)
-    return found
+        by_movement[row.movement] = (*by_movement.get(row.movement, ()), row.tag)
+    return by_movement
 
 
 def of_athlete(db: Session, athlete_id: UUID) -> Tags:

@@ -97,10 +97,10 @@ def asked(
     given = seen.prescription
     begun = None
     if given is not None and given.climbed:
-        begun = sum(one.day >= given.begun for one in done)
+        begun = sum(earlier.day >= given.begun for earlier in done)
     whole = len(done) == len(case.sessions)  # nothing was done on the day yet
     open_end = bool(done) and whole and due(case.situation())
-    days = [one.day for one in done]
+    days = [earlier.day for earlier in done]
     return session_asked(
         seen.prescribed, days, today, begun, easy, open_end, _back_from_pain(db, seen, today)
     )

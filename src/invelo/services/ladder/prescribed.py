@@ -79,10 +79,14 @@ def history(db: Session, ladder_id: UUID, most: int) -> Sequence[PrescriptionRow
 def undo(db: Session, row: LadderRow, proposal_ids: Iterable[UUID], moment: Moment) -> bool:
     """Take back what some proposals had set; what stood before stands again. Whether any did."""
     wanted = set(proposal_ids)
-    undone = [one for one in ladder_rows.prescriptions(db, row.id, 20) if one.proposal_id in wanted]
-    for one in undone:
-        one.undone_at = moment.at
-        db.add(one)
+    undone = [
+        prescription
+        for prescription in ladder_rows.prescriptions(db, row.id, 20)
+        if prescription.proposal_id in wanted
+    ]
+    for prescription in undone:
+        prescription.undone_at = moment.at
+        db.add(prescription)
     db.flush()
     before = standing(db, row.id)
     if before is not None and undone:

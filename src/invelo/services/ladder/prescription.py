@@ -92,7 +92,7 @@ def set_method(
             prescribed,
             f"prescriptions anew: {method}, {purpose}",
             moment,
-            own_dose=False,
+            own_prescription=False,
         )
     return row
 

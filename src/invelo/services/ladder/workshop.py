@@ -35,7 +35,7 @@ def edit(
     how: Edit,
     note: str,
     moment: Moment,
-    own_dose: bool = True,
+    own_prescription: bool = True,
 ) -> LadderRow:
     """Draw a ladder anew; placed anew, and the drawing before can be taken up again.
 
@@ -46,7 +46,7 @@ def edit(
         how: the drawing it becomes.
         note: what was done, for the undo.
         moment: when.
-        own_dose: whether changed figures of a rung are the coach's own.
+        own_prescription: whether changed figures of a rung are the coach's own.
 
     Raises:
         InputError: for a drawing that does not climb, or a rung out of this body's reach.
@@ -73,7 +73,7 @@ def edit(
     ladder_rows.forget_revisions(db, row.id, after=row.revision)
     row.revision += 1
     write(db, row, after)
-    _follow(db, row, before, after, moment, own_dose)
+    _follow(db, row, before, after, moment, own_prescription)
     _revise(db, row, row.revision, after, note, moment.at)
     ladder_rows.forget_revisions(db, row.id, before=row.revision - MOST_REVISIONS)
     ladder.record_placement(db, row, athlete, moment, {"drawn anew": note})
@@ -86,7 +86,7 @@ def _follow(
     before: LadderGraph,
     after: LadderGraph,
     moment: Moment,
-    own_dose: bool = True,
+    own_prescription: bool = True,
 ) -> None:
     """Ask for the rung that is trained as it is drawn now, where that has changed."""
     old = next((node for node in before.rungs if node.id == row.current_rung_id), None)
@@ -95,7 +95,7 @@ def _follow(
         hold = new.rung.prescription.unit == "s"
         same = old is not None and old.rung.prescription == new.rung.prescription
         prescribed.prescribe(
-            db, row, new.id, new.rung, moment, own_range=own_dose and hold and not same
+            db, row, new.id, new.rung, moment, own_range=own_prescription and hold and not same
         )
 
 
@@ -233,6 +233,6 @@ def bridge_between(
         seen.measured.rungs[upper],
         guard.hand_of(db, seen.guarded, coach_id),
         seen.measured.policy,
-        {lane: lane_standing.capacity.likely for lane, lane_standing in known.items()},
+        {lane: placed.capacity.likely for lane, placed in known.items()},
         seen.guarded.open_movements,
     )

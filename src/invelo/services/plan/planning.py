@@ -80,7 +80,9 @@ def ask_again(
     asked for once more.
     """
     starts = (next_week_start(moment.local_date), week_start_of(moment.local_date))
-    week_start = next((one for one in starts if plan_rows.newest_week(db, athlete.id, one)), None)
+    week_start = next(
+        (start for start in starts if plan_rows.newest_week(db, athlete.id, start)), None
+    )
     if week_start is None:
         return None
     under_way = plan_rows.planning_under_way(db, athlete.id, week_start, lock=True)
@@ -172,7 +174,7 @@ def take_up(db: Session, planning_id: UUID, now: datetime) -> WeekQuestion | Non
     return WeekQuestion(
         row.id,
         row.asks,
-        seen.laid.problem,
+        seen.built.problem,
         None if row.again else seen.plan or None,
         row.question.get("seconds"),
         AGAIN_STEPS if row.again else None,

@@ -190,7 +190,10 @@ def _item(item: Item) -> dict[str, Any]:
             }
             for work_set in item.sets
         ],
-        "instead": [{"when": one.when, "movement": one.movement} for one in item.instead],
+        "instead": [
+            {"when": substitute.when, "movement": substitute.movement}
+            for substitute in item.instead
+        ],
     }
 
 
@@ -213,26 +216,26 @@ def read(document: dict[str, Any]) -> CoreSession:
     )
 
 
-def _read_item(told: dict[str, Any]) -> Item:
+def _read_item(document: dict[str, Any]) -> Item:
     sets = tuple(
         WorkSet(
-            one["name"],
-            catalogue().find_movement(one["movement"]),
-            CHANGES.validate_python(one["changes"]),
-            one["low"],
-            one["high"],
-            one["rpe"],
-            one["rest"],
-            one["kind"],
-            one["share"],
-            one["side"],
-            one.get("open_end", False),
-            one.get("turns", ""),
-            catalogue().find_movement(one["in_turn"]) if one.get("in_turn") else None,
+            work_set["name"],
+            catalogue().find_movement(work_set["movement"]),
+            CHANGES.validate_python(work_set["changes"]),
+            work_set["low"],
+            work_set["high"],
+            work_set["rpe"],
+            work_set["rest"],
+            work_set["kind"],
+            work_set["share"],
+            work_set["side"],
+            work_set.get("open_end", False),
+            work_set.get("turns", ""),
+            catalogue().find_movement(work_set["in_turn"]) if work_set.get("in_turn") else None,
         )
-        for one in told["sets"]
+        for work_set in document["sets"]
     )
-    rig = Rig(*told["rig"])
-    instead = tuple(Instead(**one) for one in told.get("instead", ()))
-    names = (told["key"], told["name"], told["role"])
-    return Item(*names, sets, (), rig, told["goal"], told["why"], instead)
+    rig = Rig(*document["rig"])
+    instead = tuple(Instead(**work_set) for work_set in document.get("instead", ()))
+    names = (document["key"], document["name"], document["role"])
+    return Item(*names, sets, (), rig, document["goal"], document["why"], instead)

@@ -28,7 +28,7 @@ LANES = frozenset(movement.posture.lane for movement in catalogue().movement)
 def of_athlete(db: Session, athlete: AthleteRow, today: date) -> Trainee:
     """Someone on their ladders, on a day."""
     guarded = guard.of_athlete(db, athlete.id, today)
-    told = person.of_athlete(db, athlete.id)
+    details = person.of_athlete(db, athlete.id)
     rows = [row for row in ladder_rows.of_athlete(db, athlete.id) if not row.stopped]
     refused = {movement: closed.problem for movement, closed in guarded.refused.items()}
     stands = tuple(_stand(db, ladder.view(db, row, athlete, today), today) for row in rows)
@@ -38,15 +38,15 @@ def of_athlete(db: Session, athlete: AthleteRow, today: date) -> Trainee:
         name=athlete.name,
         body=body_of(athlete_rows.measurements(db, athlete.id)[-1]),
         stands=stands,
-        open_movements=guarded.open_movements - frozenset(told.dislikes),
-        closed_checks=tuple(find_check(one.check) for one in failed),
-        failed_days={one.check: (today - one.day).days for one in failed},
-        warm_up=told.warm_up,
+        open_movements=guarded.open_movements - frozenset(details.dislikes),
+        closed_checks=tuple(find_check(result.check) for result in failed),
+        failed_days={result.check: (today - result.day).days for result in failed},
+        warm_up=details.warm_up,
         level=max(set(levels), key=levels.count) if levels else "beginner",
         rigs=_rigs(guarded, today),
-        why_closed={**dict.fromkeys(told.dislikes, "they would rather not."), **refused},
+        why_closed={**dict.fromkeys(details.dislikes, "they would rather not."), **refused},
         guard=guarded,
-        dislikes=frozenset(told.dislikes),
+        dislikes=frozenset(details.dislikes),
         states=states.of_lanes(db, athlete.id, LANES, today),
         bands=bands.of_athlete(db, athlete.id),
         tags=tags.of_athlete(db, athlete.id),
@@ -69,12 +69,12 @@ def _stand(db: Session, seen: ladder.LadderView, today: date) -> Stand:
 
     def beyond(step: Callable[[int], tuple[int, ...]]) -> list[int]:
         """Positions reached from here, one step after the other, the nearest first."""
-        found: list[int] = []
+        trained: list[int] = []
         edge = [here]
         while edge:
-            edge = sorted({up for at in edge for up in step(at) if up not in found})
-            found += edge
-        return [at for at in found if at not in seen.shut]
+            edge = sorted({up for at in edge for up in step(at) if up not in trained})
+            trained += edge
+        return [at for at in trained if at not in seen.shut]
 
     row = seen.row
     return Stand(
@@ -101,12 +101,12 @@ def _expected(seen: ladder.LadderView, rung: Rung) -> Estimate | None:
 
 def _rigs(guarded: Guard, today: date) -> dict[str, float]:
     """Minutes to set up, by kind: the quickest safe thing of each."""
-    found: dict[str, float] = {}
+    rigs: dict[str, float] = {}
     for room in guarded.rooms:
         for item in room.items:
             if not item.unavailable_reason(today):
-                found[item.kind] = min(found.get(item.kind, item.setup_minutes), item.setup_minutes)
-    return found
+                rigs[item.kind] = min(rigs.get(item.kind, item.setup_minutes), item.setup_minutes)
+    return rigs
 
 
 def venues_of(db: Session, athlete_id: UUID, today: date) -> tuple[Venue, ...]:

@@ -70,10 +70,10 @@ class WeekView:
     week_start: date
     who: Trainee
     availability: StandingAvailability
-    told: bool
-    spots: tuple[Venue, ...]
+    has_availability: bool
+    venues: tuple[Venue, ...]
     advice: DaysAdvice
-    laid: BuiltProblem
+    built: BuiltProblem
     row: WeekPlanRow | None
     pins: tuple[Pin, ...]
     lost: SkippedDay
@@ -82,12 +82,12 @@ class WeekView:
     @property
     def score(self) -> Score:
         """How well the plan serves."""
-        return score(self.laid.problem, self.plan)
+        return score(self.built.problem, self.plan)
 
     @property
     def breaches(self) -> tuple[Breach, ...]:
         """The hard rules it breaks."""
-        return breaches(self.laid.problem, self.plan)
+        return breaches(self.built.problem, self.plan)
 
     @property
     def bound(self) -> int | None:
@@ -109,7 +109,7 @@ class WeekView:
         Raises:
             InputError: for a task, or a pin of one, that this week does not have.
         """
-        known = {task.key for task in self.laid.problem.tasks}
+        known = {task.key for task in self.built.problem.tasks}
         for key in {*(key for key, _ in plan), *(pin.task for pin in self.pins)}:
             if key not in known:
                 raise InputError("plan", f"“{key}” is no task of this week.", "Look at it anew.")
@@ -117,17 +117,17 @@ class WeekView:
 
     def items(self, index: int) -> tuple[Item, ...]:
         """What stands on a day."""
-        order = [task.key for task in self.laid.problem.tasks]
+        order = [task.key for task in self.built.problem.tasks]
         keys = sorted((key for key, day in self.plan if day == index), key=order.index)
-        return tuple(self.laid.items[key] for key in keys)
+        return tuple(self.built.items[key] for key in keys)
 
     def who_on(self, index: int) -> Trainee:
         """Who trains on a day: in its minutes, with what there is at its place."""
-        day = next((one for one in self.laid.problem.days if one.index == index), None)
+        day = next((day for day in self.built.problem.days if day.index == index), None)
         if day is None:
             return self.who
         who = replace(self.who, minutes=day.minutes)
-        stock = next((spot.stock for spot in self.spots if spot.key == day.place), None)
+        stock = next((venue.stock for venue in self.venues if venue.key == day.place), None)
         return who.at(stock.room) if stock else who
 
     def session(self, index: int) -> CoreSession:
@@ -194,18 +194,22 @@ def view(
             "week_start", f"{week_start.isoformat()} is none.", "Name the week by its Monday."
         )
     who = trainee.of_athlete(db, athlete, today)
-    spots = trainee.venues_of(db, athlete.id, today)
-    told = person.of_athlete(db, athlete.id)
-    advice = advise_days(low_resistance(who), told.days, told.minutes)
+    venues = trainee.venues_of(db, athlete.id, today)
+    details = person.of_athlete(db, athlete.id)
+    advice = advise_days(low_resistance(who), details.days, details.minutes)
     kept = availability.of(db, athlete.id)
-    standing = kept or usual_availability(told, advice)
+    standing = kept or usual_availability(details, advice)
     row = plan_rows.newest_week(db, athlete.id, week_start)
     if pins is None:
         pins = PINS.validate_python(row.inputs["pins"]) if row else ()
     if lost is None:
         lost = LOST.validate_python(row.inputs["lost"]) if row else NOTHING_LOST
-    placed = frozenset(one for one in _placed(row) if one[1] not in lost.days)
-    past = [Pin(*one) for one in sorted(placed) if week_start + timedelta(days=one[1]) < today]
+    placed = frozenset(placement for placement in _placed(row) if placement[1] not in lost.days)
+    past = [
+        Pin(*placement)
+        for placement in sorted(placed)
+        if week_start + timedelta(days=placement[1]) < today
+    ]
     asked = standing.of(week_start, today, tuple(dict.fromkeys((*pins, *past))))
     days = tuple(day for day in asked.days if day.index not in lost.days)
     if not days:
@@ -213,17 +217,19 @@ def view(
             "days", "every one of them is lost.", "Keep one, or give the week another day."
         )
     open_days = {day.index for day in days}
-    laid = build_problem(
+    built = build_problem(
         who,
         replace(asked, days=days, pins=tuple(pin for pin in asked.pins if pin.day in open_days)),
-        [spot.without_kit() if spot.key in lost.places else spot for spot in spots],
+        [venue.without_kit() if venue.key in lost.places else venue for venue in venues],
         placed,
         _hard_before(db, athlete.id, week_start),
     )
-    known = {task.key for task in laid.problem.tasks}
-    plan = frozenset(one for one in placed if one[0] in known and one[1] in open_days)
+    known = {task.key for task in built.problem.tasks}
+    plan = frozenset(
+        placement for placement in placed if placement[0] in known and placement[1] in open_days
+    )
     return WeekView(
-        week_start, who, standing, kept is not None, spots, advice, laid, row, pins, lost, plan
+        week_start, who, standing, kept is not None, venues, advice, built, row, pins, lost, plan
     )
 
 
@@ -276,8 +282,8 @@ def keep(
             "Look at it anew; nothing was overwritten.",
         )
     seen.with_plan(plan)
-    past = {day.index for day in seen.laid.problem.days if day.past}
-    if {one for one in plan ^ seen.plan if one[1] in past}:
+    past = {day.index for day in seen.built.problem.days if day.past}
+    if {placement for placement in plan ^ seen.plan if placement[1] in past}:
         raise ConflictError(
             "day", "it is over; what was planned on it stays.", "Change a later one."
         )
@@ -292,9 +298,9 @@ def keep(
             "pins": PINS.dump_python(seen.pins, mode="json"),
             "lost": LOST.dump_python(seen.lost, mode="json"),
             "availability": availability.AVAILABILITY.dump_python(seen.availability, mode="json"),
-            "tasks": {task.key: task.name for task in seen.laid.problem.tasks},
+            "tasks": {task.key: task.name for task in seen.built.problem.tasks},
         },
-        result=_judged(seen.laid.problem, plan, bound),
+        result=_judged(seen.built.problem, plan, bound),
     )
     db.add(row)
     db.flush()
@@ -319,9 +325,11 @@ def standing_availability(db: Session, athlete: AthleteRow, today: date) -> Stan
     kept = availability.of(db, athlete.id)
     if kept is not None:
         return kept
-    told = person.of_athlete(db, athlete.id)
+    details = person.of_athlete(db, athlete.id)
     who = trainee.of_athlete(db, athlete, today)
-    return usual_availability(told, advise_days(low_resistance(who), told.days, told.minutes))
+    return usual_availability(
+        details, advise_days(low_resistance(who), details.days, details.minutes)
+    )
 
 
 def undo(db: Session, athlete: AthleteRow, week_start: date, now: datetime) -> None:

@@ -31,7 +31,7 @@ def file_week(db: Session, athlete: AthleteRow, week_start: date, today: date) -
 
 
 def _days(seen: WeekView) -> Iterator[FileDay]:
-    names = {spot.key: spot.name for spot in seen.spots}
+    names = {venue.key: venue.name for venue in seen.venues}
     for day in seen.availability.days:
         if not seen.items(day.index):
             continue

@@ -18,7 +18,7 @@ from invelo.domain.ladder.rung import Rung as CoreRung
 from invelo.domain.ladder.workshop import LadderGraph, Node
 from invelo.domain.plan.week.availability import StandingAvailability, next_week_start
 from invelo.domain.review.message import MessageTopic, message
-from invelo.domain.review.proposals.situation import Outcome, dose_words
+from invelo.domain.review.proposals.situation import Outcome, prescription_words
 from invelo.services.ladder import prescribed, workshop
 from invelo.services.plan import week
 
@@ -139,7 +139,7 @@ def tell(
     assert final is not None  # noqa: S101  (an answer names where they stand)
     assert before is not None  # noqa: S101
     outcome = _edited(before, final) if edited else proposal.outcome
-    told = message(
+    draft = message(
         MessageTopic(
             outcome,  # type: ignore[arg-type]
             given.name if given and given.rung_id == final.id else final.name,
@@ -147,15 +147,15 @@ def tell(
             row.goal,
             coach.name,
             amount=proposal.amount,
-            dose=dose_words(rung_of(given).prescription) if given else "",
+            prescription=prescription_words(rung_of(given).prescription) if given else "",
         )
     )
     kept = MessageRow(
         athlete_id=athlete.id,
         proposal_id=proposal.id,
         **dated(moment),
-        subject=told.subject,
-        body=told.body,
+        subject=draft.subject,
+        body=draft.body,
     )
     db.add(kept)
     db.flush()

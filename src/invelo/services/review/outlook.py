@@ -11,7 +11,7 @@ from invelo.domain.review.forecast import (
     LEAST_DAYS,
     Forecast,
     forecast,
-    growth_told,
+    growth_estimate,
     nearer_by,
 )
 from invelo.domain.review.trend import TrendPoint
@@ -137,4 +137,4 @@ def _nearer(seen: LadderView, done: Sequence[SessionPoint], weeks: Sequence[Adhe
 def growth_of(seen: LadderView) -> Estimate | None:
     """Growth in the prescribed rung's measure, % a week; None where nothing tells."""
     state = seen.states.get(seen.prescribed.movement.posture.lane)
-    return growth_told(state) if state else None
+    return growth_estimate(state) if state else None

@@ -99,7 +99,11 @@ def judge_all(
     for session in sessions:
         sums.settle(db, session, standing[session.id])
     for session in reversed(sessions):
-        here = left & {ladder_of[one.rung_id] for one in standing[session.id] if one.rung_id}
+        here = left & {
+            ladder_of[logged_set.rung_id]
+            for logged_set in standing[session.id]
+            if logged_set.rung_id
+        }
         if here:
             judge(db, athlete, session, moment, here)
             left -= here
@@ -198,7 +202,11 @@ def days_a_week(asked: Situation) -> float:
 
 def _figure(computed_input: Input) -> dict[str, Any]:
     """A figure a rule saw, with its account where it was computed."""
-    told = {"name": computed_input.name, "value": computed_input.value, "unit": computed_input.unit}
+    figure = {
+        "name": computed_input.name,
+        "value": computed_input.value,
+        "unit": computed_input.unit,
+    }
     if isinstance(computed_input, ComputedInput) and computed_input.estimate is not None:
-        return {**told, "explained": stored(computed_input.estimate)}
-    return told
+        return {**figure, "explained": stored(computed_input.estimate)}
+    return figure

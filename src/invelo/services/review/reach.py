@@ -57,20 +57,30 @@ def over_time(db: Session, row: LadderRow, since: date | None = None) -> tuple[C
     another model computed then stays with its day, and beside it stands what today's makes of the
     same sets and tests; a day of which nothing is left to compute from is left out.
     """
-    by_day = {told.local_date: told for told in ladder_rows.capacities(db, row.id, since)}
-    held = list(by_day.values())
-    days = held[:1] + [one for one in held[1:] if one.told_on in (None, one.local_date)]
-    anew = _anew(db, row, {one.local_date for one in days if one.model_version != MODEL_VERSION})
-    found = []
-    for one in days:
-        stored = Estimate(one.likely, one.low, one.high, one.unit)
-        session = UUID(one[-1]) if one[-1] is not None else None
-        if one.model_version == MODEL_VERSION:
-            found.append(CapacityOnDay(one.local_date, stored, session))
-        elif one.local_date in anew:
-            now = anew[one.local_date]
-            found.append(CapacityOnDay(one.local_date, now, session, stored, one.model_version))
-    return tuple(one for one in found if one.capacity.unit == found[-1].capacity.unit)
+    by_day = {kept.local_date: kept for kept in ladder_rows.capacities(db, row.id, since)}
+    shown = list(by_day.values())
+    days = shown[:1] + [
+        shown_day for shown_day in shown[1:] if shown_day.told_on in (None, shown_day.local_date)
+    ]
+    anew = _anew(
+        db,
+        row,
+        {shown_day.local_date for shown_day in days if shown_day.model_version != MODEL_VERSION},
+    )
+    points = []
+    for shown_day in days:
+        stored = Estimate(shown_day.likely, shown_day.low, shown_day.high, shown_day.unit)
+        session = UUID(shown_day[-1]) if shown_day[-1] is not None else None
+        if shown_day.model_version == MODEL_VERSION:
+            points.append(CapacityOnDay(shown_day.local_date, stored, session))
+        elif shown_day.local_date in anew:
+            now = anew[shown_day.local_date]
+            points.append(
+                CapacityOnDay(shown_day.local_date, now, session, stored, shown_day.model_version)
+            )
+    return tuple(
+        shown_day for shown_day in points if shown_day.capacity.unit == points[-1].capacity.unit
+    )
 
 
 def _anew(db: Session, row: LadderRow, days: set[date]) -> dict[date, Estimate]:
@@ -80,15 +90,17 @@ def _anew(db: Session, row: LadderRow, days: set[date]) -> dict[date, Estimate]:
     rungs = ladder_graph.rungs_of(db, row.id)
     kept = capacity.of_rungs(db, row.athlete_id, rungs)
     body = body_of(athlete_rows.measurements(db, row.athlete_id)[-1])
-    found = {}
+    by_day = {}
     for day in days:
-        told = tuple(one for one in kept if one.day <= day)
-        states_then = states.from_logs(db, row.athlete_id, groups_of(told), day)
-        lanes = groups_of(capacity.as_known(told, states_then, body))
-        newest = max(lanes.values(), key=lambda those: max(one.day for one in those), default=())
+        until_then = tuple(evidence for evidence in kept if evidence.day <= day)
+        states_then = states.from_logs(db, row.athlete_id, groups_of(until_then), day)
+        lanes = groups_of(capacity.as_known(until_then, states_then, body))
+        newest = max(
+            lanes.values(), key=lambda those: max(evidence.day for evidence in those), default=()
+        )
         if newest:
-            found[day] = pool(newest).greatest
-    return found
+            by_day[day] = pool(newest).greatest
+    return by_day
 
 
 def loads(db: Session, athlete_id: UUID, since: date) -> list[SessionLoad]:

@@ -20,7 +20,7 @@ from invelo.db.tables.ladder import LadderRow, RungRow
 from invelo.db.tables.review import ProposalRow
 from invelo.domain.errors import InputError
 from invelo.domain.review.message import MessageTopic, message
-from invelo.domain.review.proposals.situation import dose_words
+from invelo.domain.review.proposals.situation import prescription_words
 from invelo.services.athlete import guard
 from invelo.services.ladder import ladder, prescribed
 from invelo.services.plan import planning
@@ -129,7 +129,7 @@ def preview(
         row.goal,
         coach,
         proposal.amount,
-        dose_words(then.prescription) if then else "",
+        prescription_words(then.prescription) if then else "",
     )
     return message(topic).body
 

@@ -164,10 +164,10 @@ def seen_week(
 
 def days_by_week(db: Session, ladder_id: UUID, week_start: date) -> dict[date, int]:
     """Days trained in each of the weeks that reach is looked back on."""
-    found: dict[date, int] = {}
+    counts: dict[date, int] = {}
     for day in training_rows.days_on_ladder(db, ladder_id, week_start - REACH_BACK):
-        found[week_start_of(day)] = found.get(week_start_of(day), 0) + 1
-    return found
+        counts[week_start_of(day)] = counts.get(week_start_of(day), 0) + 1
+    return counts
 
 
 SURFACES: tuple[Kind, ...] = ("bar", "rings", "parallel bars")
@@ -178,6 +178,6 @@ def _surfaces(seen: LadderView) -> tuple[str, str]:
     movement = seen.measured.rungs[seen.current].movement
     if movement.unit != "s" or not movement.family.startswith("straight-arm"):
         return "", ""
-    takes = [one for one in movement.kit if one in SURFACES]
+    takes = [needed for needed in movement.kit if needed in SURFACES]
     have = [kind for kind in takes if seen.guarded.has(kind)]
     return (have[0], have[1]) if len(have) > 1 else ("", "")

@@ -191,8 +191,8 @@ def change(
     if not name.strip():
         raise InputError("name", "it is empty.", "Say what they are called.")
     if athlete.name != name.strip():
-        told = f"{athlete.name} is called {name.strip()} now."
-        sharing_rows.tell(db, coach_id, told, now, athlete.id)
+        line = f"{athlete.name} is called {name.strip()} now."
+        sharing_rows.tell(db, coach_id, line, now, athlete.id)
     athlete.name, athlete.note, athlete.time_zone = name.strip(), note.strip(), time_zone
     db.add(athlete)
     db.flush()
@@ -209,17 +209,21 @@ def archive(db: Session, coach_id: UUID, athlete: AthleteRow, now: datetime, *, 
 
 def archived(db: Session, account_id: UUID) -> list[AthleteRow]:
     """Whom a coach has put away, by name."""
-    return [one for one in access.athletes(db, account_id) if one.archived_at]
+    return [athlete for athlete in access.athletes(db, account_id) if athlete.archived_at]
 
 
 def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
     """The squad, whoever needs the coach first on top (see `invelo.domain.squad.squad.ORDER`)."""
-    people = [one for one in access.athletes(db, account_id) if not one.archived_at]
+    people = [
+        open_athlete
+        for open_athlete in access.athletes(db, account_id)
+        if not open_athlete.archived_at
+    ]
     ladders = _ladders(db, [athlete.id for athlete in people])
     first = {ladder.athlete_id: ladder for ladder in ladders}
     theirs: dict[UUID, list[LadderLine]] = {}
-    for one in reversed(ladders):
-        theirs.setdefault(one.athlete_id, []).append(one)
+    for open_athlete in reversed(ladders):
+        theirs.setdefault(open_athlete.athlete_id, []).append(open_athlete)
     ids = [ladder.id for ladder in first.values()]
     current = {rung.ladder_id: rung for rung in ladder_rows.current_rungs(db, ids)}
     expected = ladder_rows.expected_on_current(db, ids)

@@ -129,10 +129,10 @@ def log(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetime
         MissingError: if the rung is on no ladder of the athlete's.
     """
     rows = []
-    for one in _each(entry):
-        row = _keep(db, session, _row(db, session, one, now), db.get(LoggedSetRow, one.id))
+    for draft in _each(entry):
+        row = _keep(db, session, _row(db, session, draft, now), db.get(LoggedSetRow, draft.id))
         db.flush()
-        spared.tell(db, session.athlete_id, row.pain_place, row.pain, one.moment, now)
+        spared.tell(db, session.athlete_id, row.pain_place, row.pain, draft.moment, now)
         rows.append(row)
     return rows[0]
 
@@ -146,7 +146,7 @@ def log_all(
         InputError, ConflictError, MissingError: as `log`.
     """
     numbered = [
-        (number, one) for number, entry in enumerate(entries, start=1) for one in _each(entry)
+        (number, draft) for number, entry in enumerate(entries, start=1) for draft in _each(entry)
     ]
     there = training_rows.sets_by_id(db, [entry.id for _, entry in numbered])
     new = len({entry.id for _, entry in numbered} - there.keys())
@@ -207,7 +207,7 @@ def correct(
 
 def draft_of(row: LoggedSetRow) -> SetDraft:
     """A logged set as it would be told."""
-    kept = {name: getattr(row, name) for name in KEPT_AS_TOLD - {"amount"}}
+    kept = {name: getattr(row, name) for name in KEPT_AS_GIVEN - {"amount"}}
     words = _remembered(row)
     return SetDraft(
         **kept,
@@ -264,7 +264,7 @@ def _row(db: Session, session: TrainingSessionRow, entry: SetEntry, now: datetim
     return LoggedSetRow(
         id=entry.id,
         session_id=session.id,
-        **draft.model_dump(include=set(KEPT_AS_TOLD) - {"item", "amount", "pain_place", "note"}),
+        **draft.model_dump(include=set(KEPT_AS_GIVEN) - {"item", "amount", "pain_place", "note"}),
         **set_up_columns(movement.id, modifiers),
         item=draft.item or (str(rung.ladder_id) if rung else f"movement:{movement.id}"),
         amount=count.amount,
@@ -292,14 +292,14 @@ def _prescription_for(db: Session, rung: RungRow | None, moment: Moment) -> Pres
 
 
 def _movement_of(draft: SetDraft, rung: RungRow | None) -> Movement:
-    told = catalogue().find_movement(draft.movement) if draft.movement else None
+    entry = catalogue().find_movement(draft.movement) if draft.movement else None
     if rung is None:
-        if told is None:
+        if entry is None:
             remedy = "Name a rung or a movement."
             raise InputError("movement", "nothing says what was done.", remedy)
-        return told
+        return entry
     movement = catalogue().find_movement(rung.movement)
-    if told is not None and told.id != movement.id:
+    if entry is not None and entry.id != movement.id:
         raise InputError("movement", "the rung is of another.", "Leave it out.")
     return movement
 
@@ -312,7 +312,7 @@ def _rung_of(db: Session, athlete_id: UUID, rung_id: UUID) -> RungRow:
     return rung
 
 
-KEPT_AS_TOLD = frozenset(
+KEPT_AS_GIVEN = frozenset(
     {
         *("number", "rung_id", "item", "kind", "side", "amount", "partial", "rpe", "form_ok"),
         *("faults", "felt_in", "pain", "pain_place", "note", "prescribed_open"),
@@ -321,7 +321,7 @@ KEPT_AS_TOLD = frozenset(
 """Fields of a draft that are columns of the same name."""
 
 OF_THE_SAME = (
-    *(KEPT_AS_TOLD - {"prescribed_open"}),
+    *(KEPT_AS_GIVEN - {"prescribed_open"}),
     *("session_id", "movement", "least", "most", "corrects_set_id"),
 )
 """What makes two rows of a set the same."""

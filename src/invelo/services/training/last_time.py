@@ -29,10 +29,10 @@ class LastTime:
 
     def words(self, movement: str) -> str:
         """What was done of a movement the last time; '' where it never was."""
-        found = self._sets(movement)
-        if found is None:
+        sets = self._sets(movement)
+        if sets is None:
             return ""
-        session, done = found
+        session, done = sets
         unit = UNITS[catalogue().find_movement(movement).unit]
         amounts = ", ".join(f"{logged.amount:g}{unit}" for logged in done)
         hardest = max(logged.rpe for logged in done)
@@ -40,9 +40,9 @@ class LastTime:
 
     def first_side(self, movement: str) -> OneSide:
         """The side to begin with: the weaker the last time, else the left (common practice)."""
-        found = self._sets(movement)
+        sets = self._sets(movement)
         sides = {"left": 0.0, "right": 0.0}
-        for logged in found[1] if found else ():
+        for logged in sets[1] if sets else ():
             if logged.side in sides:
                 sides[logged.side] += logged.amount
         return "right" if sides["right"] < sides["left"] else "left"

@@ -77,5 +77,5 @@ def on_floor(db: Session, account_id: UUID, now: datetime) -> list[OnFloor]:
     places = training_rows.whereabouts(db, [row.id for row in shown.values()])
     return [
         OnFloor(people[who], row, places.get(row.id))
-        for who, row in sorted(shown.items(), key=lambda one: people[one[0]].name)
+        for who, row in sorted(shown.items(), key=lambda pair: people[pair[0]].name)
     ]

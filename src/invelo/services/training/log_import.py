@@ -119,8 +119,8 @@ class _Row:
     entry: SetEntry
 
     @property
-    def told(self) -> known_sets.Told:
-        return known_sets.Told(
+    def known_set(self) -> known_sets.KnownSet:
+        return known_sets.KnownSet(
             self.csv.set_id or self.entry.id,
             self.movement,
             self.csv.count.amount,
@@ -164,7 +164,7 @@ def read(
         except InputError as error:
             bad.append(BadRow(csv_set.row, error.field, error.problem, error.remedy))
     logged, session_of = _logged(db, athlete, rows)
-    matches = known_sets.match(logged, [row.told for row in rows])
+    matches = known_sets.match(logged, [row.known_set for row in rows])
     own_bands = bands.of_athlete(db, athlete.id)
     doubtful, known = [], 0
     groups: dict[tuple[date, str], list[_Row]] = {}
@@ -271,10 +271,10 @@ class _RungNames:
 
     @classmethod
     def of(cls, db: Session, athlete: AthleteRow) -> "_RungNames":
-        found: dict[str, RungRow] = {}
+        by_name: dict[str, RungRow] = {}
         for row in ladder_rows.rungs_of_athlete(db, athlete.id):
-            found.setdefault(row.name.casefold(), row)
-        return cls(found)
+            by_name.setdefault(row.name.casefold(), row)
+        return cls(by_name)
 
 
 def _means_something(names: _RungNames, csv_set: log_csv.CsvSet) -> bool:
@@ -318,7 +318,7 @@ def _row(
 
 def _logged(
     db: Session, athlete: AthleteRow, rows: Sequence[_Row]
-) -> tuple[list[known_sets.Told], dict[UUID, UUID]]:
+) -> tuple[list[known_sets.KnownSet], dict[UUID, UUID]]:
     """The sets that stand on a file's days, and the session of each."""
     if not rows:
         return [], {}
@@ -327,7 +327,7 @@ def _logged(
     for set_id, session_id, movement, amount, side, at, day in training_rows.sets_between(
         db, athlete.id, min(days), max(days)
     ):
-        logged.append(known_sets.Told(set_id, movement, amount, side, at, day))
+        logged.append(known_sets.KnownSet(set_id, movement, amount, side, at, day))
         session_of[set_id] = session_id
     return logged, session_of
 

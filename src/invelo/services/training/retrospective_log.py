@@ -81,9 +81,9 @@ def rung_names(db: Session, athlete_id: UUID) -> dict[UUID, str]:
     return {rung.id: rung.name for rung in ladder_rows.rungs_of_athlete(db, athlete_id)}
 
 
-def row_id(athlete_id: UUID, *told: object) -> UUID:
+def row_id(athlete_id: UUID, *parts: object) -> UUID:
     """An id that the same row always has, so that a file read twice is kept once."""
-    return uuid5(NAMESPACE_URL, ":".join(("invelo:row", str(athlete_id), *map(str, told))))
+    return uuid5(NAMESPACE_URL, ":".join(("invelo:row", str(athlete_id), *map(str, parts))))
 
 
 def numbered(sets: Sequence[SetEntry]) -> tuple[SetEntry, ...]:

@@ -82,16 +82,16 @@ def offline_bundle(db: Session, athlete: AthleteRow, today: date) -> OfflineBund
     """What a device needs to run today's session and the next ones with the network gone."""
     who = trainee.of_athlete(db, athlete, today)
     rows = ladder_rows.of_athlete(db, athlete.id)
-    told = check_in.newest(db, athlete.id, today)
-    halted = told is not None and bool(told.stop)
+    answers = check_in.newest(db, athlete.id, today)
+    halted = answers is not None and bool(answers.stop)
     pace = availability.course_week(db, athlete.id, today)
-    single = tuple(_single(who, athlete, rows, told, pace))
+    single = tuple(_single(who, athlete, rows, answers, pace))
     return OfflineBundle(
         who,
         today,
-        () if halted else tuple(_planned(db, athlete, who, today, told)),
+        () if halted else tuple(_planned(db, athlete, who, today, answers)),
         () if halted else tuple(run for run in single if run.run.session.items),
-        told,
+        answers,
         _rung_ids(db, rows),
         tuple((row.goal, row.stopped) for row in rows if row.stopped),
         tuple(
@@ -176,11 +176,11 @@ def _day_run(
 
 
 def _rung_ids(db: Session, rows: list[LadderRow]) -> dict[tuple[str, str], UUID]:
-    found = {
+    ids = {
         (str(row.id), rung.name): rung.id for row in rows for rung in ladder_rows.rungs(db, row.id)
     }
     for row in rows:
         given = prescribed.standing(db, row.id)
         if given is not None:  # its settings are in its name
-            found[str(row.id), given.name] = given.rung_id
-    return found
+            ids[str(row.id), given.name] = given.rung_id
+    return ids

@@ -18,7 +18,9 @@ export class Problem extends Error {
     /** As the service's log names the request. */
     readonly requestId = "",
   ) {
-    super(errors.map((one) => `${one.field}: ${one.problem} ${one.remedy}`).join(" ") || title);
+    super(
+      errors.map((error) => `${error.field}: ${error.problem} ${error.remedy}`).join(" ") || title,
+    );
   }
 }
 

@@ -8360,8 +8360,8 @@ export interface components {
              * @description Any one of these is needed.
              */
             kit: string[];
-            /** Held */
-            held: boolean;
+            /** Is Hold */
+            is_hold: boolean;
         };
         /**
          * OwnMovementsOut
@@ -12345,8 +12345,8 @@ export interface components {
             kind_words: string;
             /** Advice */
             advice: string;
-            /** Told */
-            told: boolean;
+            /** Has Availability */
+            has_availability: boolean;
             availability: components["schemas"]["AvailabilityRequest"];
             /** Places */
             places: components["schemas"]["WeekPlace"][];

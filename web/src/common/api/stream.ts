@@ -10,11 +10,11 @@ interface Streams {
 /** What each socket tells, and what it is told. */
 interface Sockets {
   [scale: `/api/scale?${string}`]: {
-    told: Schema["LoadCellReading"];
+    message: Schema["LoadCellReading"];
     tell: Schema["Tare"] | Schema["PullLine"] | Schema["UnitNow"];
   };
   [motion: `/api/athletes/${string}/motion`]: {
-    told: Schema["MotionSeen"];
+    message: Schema["MotionSeen"];
     tell: Schema["MotionTarget"];
   };
 }
@@ -29,14 +29,14 @@ const AGAIN_AFTER = 2_000;
  */
 export function listen<Path extends keyof Streams>(
   path: Path,
-  told: (message: Streams[Path]) => void,
+  onMessage: (message: Streams[Path]) => void,
   dropped: () => void = () => {},
 ): () => void {
   let source: EventSource;
   let timer: ReturnType<typeof setTimeout>;
   const open = () => {
     source = new EventSource(path);
-    source.onmessage = ({ data }) => told(JSON.parse(data));
+    source.onmessage = ({ data }) => onMessage(JSON.parse(data));
     source.onerror = () => {
       dropped();
       // an answer that is no stream ends the source for good; begin a new one
@@ -64,7 +64,7 @@ export interface Line<Message> {
  */
 export function connect<Path extends keyof Sockets>(
   path: Path,
-  told: (message: Sockets[Path]["told"]) => void,
+  onMessage: (message: Sockets[Path]["message"]) => void,
   gone: () => void,
   opened: (line: Line<Sockets[Path]["tell"]>) => void = () => {},
 ): Line<Sockets[Path]["tell"]> {
@@ -80,7 +80,7 @@ export function connect<Path extends keyof Sockets>(
     },
   };
   socket.onopen = () => opened(line);
-  socket.onmessage = ({ data }) => told(JSON.parse(data));
+  socket.onmessage = ({ data }) => onMessage(JSON.parse(data));
   socket.onclose = gone;
   return line;
 }

@@ -34,7 +34,12 @@ export function ScaleCheck({ athleteId, units, onClose }: Props) {
       about="What the feet leave to the hands tells how this body differs from the model, in two minutes. Never a scale on a chair; warm up first, and stop if anything hurts."
     >
       {data && askAnew && (
-        <Weighing athleteId={athleteId} units={units} told={data} onKept={() => setAsking(false)} />
+        <Weighing
+          athleteId={athleteId}
+          units={units}
+          checks={data}
+          onKept={() => setAsking(false)}
+        />
       )}
       {data && newest && !askAnew && (
         <>
@@ -51,21 +56,21 @@ export function ScaleCheck({ athleteId, units, onClose }: Props) {
 interface WeighingProps {
   athleteId: string;
   units: Units;
-  told: Schema["ScaleChecks"];
+  checks: Schema["ScaleChecks"];
   onKept: () => void;
 }
 
-function Weighing({ athleteId, units, told, onKept }: WeighingProps) {
+function Weighing({ athleteId, units, checks, onKept }: WeighingProps) {
   const { act, busy, error } = useAct("athlete");
   const [id, next] = useSendId();
   const [typed, setTyped] = useState<Record<string, string>>({});
   const put = (name: string, value: string) => setTyped({ ...typed, [name]: value });
   const fill = () => {
-    const { standing_kg, readings } = told.simulated;
+    const { standing_kg, readings } = checks.simulated;
     const shown = (kg: number) => String(fromSi(kg, units, "mass"));
     setTyped({
       standing: shown(standing_kg),
-      ...Object.fromEntries(readings.map((one) => [one.position, shown(one.read_kg)])),
+      ...Object.fromEntries(readings.map((reading) => [reading.position, shown(reading.read_kg)])),
     });
   };
   const si = (name: string, kind: Kind) => toSi(Number(typed[name]), units, kind);
@@ -77,7 +82,7 @@ function Weighing({ athleteId, units, told, onKept }: WeighingProps) {
           body: {
             id,
             standing_kg: si("standing", "mass"),
-            readings: told.how
+            readings: checks.how
               .filter(({ position }) => typed[position])
               .map(({ position }) => ({
                 position: position as Position,
@@ -128,7 +133,7 @@ function Weighing({ athleteId, units, told, onKept }: WeighingProps) {
             <td>{box("standing", "Standing, the scale shows", "mass")}</td>
             <td />
           </tr>
-          {told.how.map(({ position, how }) => (
+          {checks.how.map(({ position, how }) => (
             <tr key={position} className="border-t border-hair align-top [&>td]:py-2 [&>td]:pr-3">
               <td>
                 <b>{position[0]?.toUpperCase() + position.slice(1)}</b>
@@ -176,16 +181,16 @@ function Result({ athleteId, units, check }: { athleteId: string; units: Units; 
           </tr>
         </thead>
         <tbody>
-          {check.positions.map((one) => (
-            <tr key={one.position} className="border-t border-hair [&>td]:py-1 [&>td]:pr-3">
+          {check.positions.map((position) => (
+            <tr key={position.position} className="border-t border-hair [&>td]:py-1 [&>td]:pr-3">
               <td>
-                {one.position}
-                {one.odd && <span className="block text-over">▲ {one.odd}</span>}
+                {position.position}
+                {position.odd && <span className="block text-over">▲ {position.odd}</span>}
               </td>
-              <td>{shown(one.read_kg)}</td>
-              <td>{shown(one.hands_kg)}</td>
+              <td>{shown(position.read_kg)}</td>
+              <td>{shown(position.hands_kg)}</td>
               <td>
-                <Explained name={`${one.position}, model`} figure={one.expected} />
+                <Explained name={`${position.position}, model`} figure={position.expected} />
               </td>
             </tr>
           ))}

@@ -52,7 +52,7 @@ function Place({ athleteId, sore }: { athleteId: string; sore: Sore }) {
               <b>{ladder.goal}</b>: {ladder.rung} stands still.{" "}
               {ladder.instead.length === 0
                 ? "Nothing else for it is open."
-                : `Instead: ${ladder.instead.map((one) => `${one.name}, ${one.words}`).join("; ")}.`}
+                : `Instead: ${ladder.instead.map((substitute) => `${substitute.name}, ${substitute.words}`).join("; ")}.`}
             </li>
           ))}
         </ul>

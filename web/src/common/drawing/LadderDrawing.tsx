@@ -5,7 +5,7 @@
  */
 import { type PointerEvent, useState } from "react";
 import type { Schema } from "../api/client";
-import { demand, range, ratio, told } from "../units/figures";
+import { demand, range, rangeWords, ratio } from "../units/figures";
 import { Figure } from "./Figure";
 import { LadderLane, ReachWords } from "./LadderLane";
 import { type LaneLayout, type Layout, ROOMY } from "./ladderScale";
@@ -69,8 +69,8 @@ export function LadderDrawing(props: Props) {
           />
         ))}
         <Steps sheet={sheet} layout={layout} selected={selected} />
-        {pencilled.map((one) => (
-          <PencilLine key={one.name} one={one} lane={layout.lanes[one.lane]} />
+        {pencilled.map((rung) => (
+          <PencilLine key={rung.name} one={rung} lane={layout.lanes[rung.lane]} />
         ))}
         {layout.lanes.map((lane) => (
           <ReachWords
@@ -196,8 +196,8 @@ function RungLabel({ sheet, rung, tight, beside }: LabelProps) {
     <>
       {demand(rung.demand.likely, rung.demand.unit)}
       {!beside && ` (${range(rung.demand, rung.demand.unit === "kg" ? 1 : 0)})`}
-      {rung.expected && ` · ${told(rung.expected)}`}
-      {beside?.expected && <span className="text-watch"> · ≡ {told(beside.expected)}</span>}
+      {rung.expected && ` · ${rangeWords(rung.expected)}`}
+      {beside?.expected && <span className="text-watch"> · ≡ {rangeWords(beside.expected)}</span>}
     </>
   ) : (
     "by effort"

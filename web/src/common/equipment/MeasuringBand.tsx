@@ -40,31 +40,33 @@ export function MeasuringBand({ onKept }: { onKept: () => void }) {
   const putReading = (row: string, changes: Partial<Reading>) =>
     put({
       ...typed,
-      readings: readings.map((one) => (one.id === row ? { ...one, ...changes } : one)),
+      readings: readings.map((reading) =>
+        reading.id === row ? { ...reading, ...changes } : reading,
+      ),
     });
 
   /** What a label calls light or heavy, as the one pull it stands for. */
   function putLabel(kg: number) {
     const length = Math.round(VOCABULARY.bandLabelStretch * (Number(rest) || 100));
     const [first, ...others] = start.readings.map(({ id: one }) => ({ ...blank(), id: one }));
-    const told = { ...(first ?? blank()), length: String(length), kg: kg ? String(kg) : "" };
+    const filled = { ...(first ?? blank()), length: String(length), kg: kg ? String(kg) : "" };
     put({
       ...typed,
       rest: rest || "100",
-      readings: [kg ? told : { ...told, length: "" }, ...others],
+      readings: [kg ? filled : { ...filled, length: "" }, ...others],
     });
   }
 
   /** A steady reading goes to the first line without a pull. */
   function take(kg: number, stretch: number | null) {
-    const free = readings.find((one) => !one.kg) ?? blank();
+    const free = readings.find((reading) => !reading.kg) ?? blank();
     const length = stretch && Number(rest) ? String(Math.round(stretch * Number(rest))) : "";
     const filled = { ...free, kg: kg.toFixed(2), length: free.length || length };
     const known = readings.some(({ id: one }) => one === free.id);
     put({
       ...typed,
       readings: known
-        ? readings.map((one) => (one.id === free.id ? filled : one))
+        ? readings.map((reading) => (reading.id === free.id ? filled : reading))
         : [...readings, filled],
     });
   }

@@ -74,7 +74,7 @@ function Making({ there, onTake }: Pick<Props, "there" | "onTake">) {
   const [tolerance, setTolerance] = useState("0.25");
   const [limit, setLimit] = useState("15");
   const put = (id: string, changes: Partial<Thing>) =>
-    setThings(things.map((one) => (one.id === id ? { ...one, ...changes } : one)));
+    setThings(things.map((thing) => (thing.id === id ? { ...thing, ...changes } : thing)));
 
   const making = useMutation({
     mutationFn: () =>

@@ -27,17 +27,17 @@ export function BandFold({ setup, onChange }: Props) {
   const bands = useQuery(queries.bands).data?.bands ?? [];
   const [listing, setListing] = useState(false);
   const { band: hold, assistance } = setup;
-  const held = hold && bands.find((one) => same(one, hold.band));
+  const held = hold && bands.find((band) => same(band, hold.band));
 
   function take(id: string) {
-    const band = bands.find((one) => one.id === id);
+    const band = bands.find((band) => band.id === id);
     onChange({ ...setup, band: band ? hung(band, hold) : null });
   }
   const put = (changes: Partial<Hold>) =>
     hold && onChange({ ...setup, band: { ...hold, ...changes } });
 
   return (
-    <Fold name="Band and assistance" told={told(setup, held ?? undefined)}>
+    <Fold name="Band and assistance" summary={summaryOf(setup, held ?? undefined)}>
       <Choice
         label="Band"
         value={held?.id ?? (hold ? "other" : "")}
@@ -139,7 +139,7 @@ function hung(band: Schema["BandOut"], before: Hold | null): Hold {
   };
 }
 
-function told({ band, assistance }: SetUp, held: Schema["BandOut"] | undefined): string {
+function summaryOf({ band, assistance }: SetUp, held: Schema["BandOut"] | undefined): string {
   const parts = [];
   if (band) parts.push(`${held?.name ?? "a band"}${band.band.doubled ? ", folded" : ""}`);
   if (assistance) parts.push(`assistance ${assistance.kg} kg`);

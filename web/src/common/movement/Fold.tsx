@@ -13,18 +13,18 @@ export function Folds({ open, children }: { open: string[]; children: ReactNode 
 interface Props {
   name: string;
   /** What is set in it, for when it is folded. */
-  told?: string;
+  summary?: string;
   children: ReactNode;
 }
 
-export function Fold({ name, told, children }: Props) {
+export function Fold({ name, summary, children }: Props) {
   return (
     <Accordion.Item value={name} className="border-t border-hair">
       <Accordion.Header>
         <Accordion.Trigger className="group flex w-full items-baseline gap-2 px-4 py-1.5 text-left hover:bg-wash">
           <span className="lettering">{name}</span>
           <span className="flex-1 truncate text-right font-text text-sm font-normal text-faint">
-            {told}
+            {summary}
           </span>
           <span aria-hidden className="text-faint group-data-[state=open]:rotate-90">
             ›

@@ -173,7 +173,7 @@ const twice = (one: Movement, all: Movement[]) =>
 /** All of them, or those that were found, the likeliest first. */
 function inOrder(all: Movement[], ids: string[] | undefined): Movement[] {
   if (!ids) return all;
-  const known = new Map(all.map((one) => [one.id, one]));
+  const known = new Map(all.map((entry) => [entry.id, entry]));
   return ids.flatMap((id) => known.get(id) ?? []);
 }
 

@@ -24,7 +24,7 @@ export function MovementPicker({ label, onPick }: Props) {
   const answered = asked !== "" && called.data !== undefined && !called.isPlaceholderData;
   const found = asked
     ? (called.data?.ids ?? [])
-        .flatMap((id) => movements.find((one) => one.id === id) ?? [])
+        .flatMap((id) => movements.find((movement) => movement.id === id) ?? [])
         .slice(0, SHOWN)
     : [];
   const [entered, enter] = useState(false);

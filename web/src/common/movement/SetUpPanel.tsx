@@ -61,13 +61,13 @@ function PostureFold({ setup, form, forms, onChange }: Props) {
         />
       )}
       <div className="pt-2">
-        {form.parameters.map((one) => (
+        {form.parameters.map((parameter) => (
           <Slider
-            key={`${form.id} ${one.name}`}
-            {...one}
-            value={setup.values[one.name] ?? one.default}
+            key={`${form.id} ${parameter.name}`}
+            {...parameter}
+            value={setup.values[parameter.name] ?? parameter.default}
             onChange={(value) =>
-              onChange({ ...setup, values: { ...setup.values, [one.name]: value } })
+              onChange({ ...setup, values: { ...setup.values, [parameter.name]: value } })
             }
           />
         ))}
@@ -81,7 +81,7 @@ type Place = keyof Schema["AddedLoadRequest"];
 function LoadFold({ setup, form, onChange }: Omit<Props, "forms">) {
   const total = Object.values(setup.added_load).reduce((sum, kg) => sum + kg, 0);
   return (
-    <Fold name="Load" told={total ? `${total} kg` : "none"}>
+    <Fold name="Load" summary={total ? `${total} kg` : "none"}>
       {form.adjustables
         .filter(({ name }) => form.loads.includes(name))
         .map((adjustable) => {
@@ -107,7 +107,7 @@ function TempoFold({ setup, form, onChange }: Pick<Props, "setup" | "form" | "on
   const partial = setup.range_percent < 100;
   const from = partial && setup.range_from === "end" ? ` from the ${end}` : "";
   return (
-    <Fold name="Range and tempo" told={`${setup.range_percent} %${from}, ${setup.tempo}`}>
+    <Fold name="Range and tempo" summary={`${setup.range_percent} %${from}, ${setup.tempo}`}>
       <Slider
         label="share of the full range"
         unit="%"

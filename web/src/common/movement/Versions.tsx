@@ -49,11 +49,11 @@ function List({ athleteId, set }: Props) {
   if (!versions) return <p className="text-faint">Fetching the earlier versions …</p>;
   return (
     <ol aria-label="Versions of this set" className="border-l border-hair pl-2 text-faint">
-      {versions.map((one, i) => (
-        <li key={one.id}>
-          {i === versions.length - 1 ? "First entered" : "Put right"} by {one.entered_by},{" "}
-          {dayAndTime(one.kept_at)}
-          {one.changed.map((field) => (
+      {versions.map((version, i) => (
+        <li key={version.id}>
+          {i === versions.length - 1 ? "First entered" : "Put right"} by {version.entered_by},{" "}
+          {dayAndTime(version.kept_at)}
+          {version.changed.map((field) => (
             <span key={field.field} className="block">
               {FIELDS[field.field] ?? field.field.replaceAll("_", " ")}: {field.before} →{" "}
               <b>{field.after}</b>

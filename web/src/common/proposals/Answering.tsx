@@ -75,7 +75,7 @@ export function Answering({ proposalId, from, rungs, mode: first = "none", onAns
               label="Train this rung instead"
               value={rung}
               onChange={(event) => setRung(event.target.value)}
-              options={rungs.map((one) => [one.id, one.name])}
+              options={rungs.map((rung) => [rung.id, rung.name])}
             />
           )}
           <Field

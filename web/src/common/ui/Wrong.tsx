@@ -17,9 +17,9 @@ export function Wrong({ error }: { error: Error | null }) {
       </strong>
       {list.length === 0 && <p>{error.message}</p>}
       <ul>
-        {list.map((one) => (
-          <li key={one.field + one.problem}>
-            <b>{one.field}</b>: {one.problem} {one.remedy}
+        {list.map((entry) => (
+          <li key={entry.field + entry.problem}>
+            <b>{entry.field}</b>: {entry.problem} {entry.remedy}
           </li>
         ))}
       </ul>

@@ -3,7 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 import type { Schema } from "../api/client";
 import { Opens } from "../ui/Opens";
 import { Wrong } from "../ui/Wrong";
-import { plain, told } from "./figures";
+import { plain, rangeWords } from "./figures";
 
 interface Props {
   name: string;
@@ -12,8 +12,8 @@ interface Props {
 
 export function Explained({ name, figure }: Props) {
   return (
-    <Opens name={name} words={told(figure)}>
-      {() => <Told figure={figure} />}
+    <Opens name={name} words={rangeWords(figure)}>
+      {() => <Derivation figure={figure} />}
     </Opens>
   );
 }
@@ -29,7 +29,7 @@ interface AskedProps {
 /** A figure whose account is asked for when it is opened. */
 export function Asked({ name, figure, about, ask }: AskedProps) {
   return (
-    <Opens name={name} words={told(figure)}>
+    <Opens name={name} words={rangeWords(figure)}>
       {() => <AskedAccount about={about} ask={ask} />}
     </Opens>
   );
@@ -39,10 +39,10 @@ function AskedAccount({ about, ask }: Pick<AskedProps, "about" | "ask">) {
   const found = useQuery({ queryKey: ["account", ...about], queryFn: ask, gcTime: 60_000 });
   if (found.error) return <Wrong error={found.error} />;
   if (!found.data) return <p className="py-4 text-faint">Asking …</p>;
-  return <Told figure={found.data} />;
+  return <Derivation figure={found.data} />;
 }
 
-function Told({ figure }: { figure: Schema["Explained"] }) {
+function Derivation({ figure }: { figure: Schema["Explained"] }) {
   return (
     <>
       <Range figure={figure} />
@@ -60,7 +60,7 @@ function Told({ figure }: { figure: Schema["Explained"] }) {
 export function Range({ figure }: { figure: Schema["EstimateOut"] }) {
   return (
     <>
-      <p className="pt-3 text-lg">{told(figure)}</p>
+      <p className="pt-3 text-lg">{rangeWords(figure)}</p>
       <p className="text-faint">The likely value, and the range it lies in 8 times of 10.</p>
     </>
   );

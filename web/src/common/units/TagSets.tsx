@@ -2,12 +2,12 @@
 import { plain } from "./figures";
 
 export function TagSets({ tags }: { tags: Record<string, number> }) {
-  const told = Object.entries(tags).sort((a, b) => b[1] - a[1]);
-  if (told.length === 0) return null;
+  const sorted = Object.entries(tags).sort((a, b) => b[1] - a[1]);
+  if (sorted.length === 0) return null;
   return (
     <p className="text-sm">
       <span className="lettering">Your tags</span>{" "}
-      {told.map(([tag, sets]) => `${tag} ${plain(sets)}`).join(", ")}
+      {sorted.map(([tag, sets]) => `${tag} ${plain(sets)}`).join(", ")}
     </p>
   );
 }

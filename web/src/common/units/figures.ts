@@ -7,11 +7,11 @@ const TOO_LIGHT = 30;
 const thin = "\u202f";
 
 function rounded(value: number, digits: number): string {
-  const told = value.toLocaleString("en-GB", {
+  const text = value.toLocaleString("en-GB", {
     minimumFractionDigits: digits,
     maximumFractionDigits: digits,
   });
-  return told.replace("-", "−");
+  return text.replace("-", "−");
 }
 
 export function kg(value: number): string {
@@ -62,7 +62,7 @@ function digitsOf({ unit, likely }: Schema["EstimateOut"]): number {
 }
 
 /** A figure, its unit and its range, in whichever way the unit is read. */
-export function told(estimate: Schema["EstimateOut"]): string {
+export function rangeWords(estimate: Schema["EstimateOut"]): string {
   if (estimate.unit === "reps") return repRange(estimate);
   if (estimate.unit === "s") return holdRange(estimate);
   if (estimate.unit === "m") return `${centimetres(estimate.likely)} (${amountRange(estimate)})`;
@@ -158,8 +158,8 @@ function seconds(unit: Unit): string {
 
 /** "12 reps", "20 s". */
 export function done(count: number, unit: Unit): string {
-  const told = rounded(count, Number.isInteger(count) ? 0 : 1);
-  return unit === "reps" ? `${told} ${count === 1 ? "rep" : "reps"}` : `${told}${thin}${unit}`;
+  const text = rounded(count, Number.isInteger(count) ? 0 : 1);
+  return unit === "reps" ? `${text} ${count === 1 ? "rep" : "reps"}` : `${text}${thin}${unit}`;
 }
 
 /** A demand or a capacity by itself: "47.9 kg", "152 N·m". */

@@ -27,6 +27,6 @@ export function beside(value: string, units: Units, kind: Kind): string {
   const number = Number(value);
   if (!value || !Number.isFinite(number)) return "";
   const other = units === "metric" ? "imperial" : "metric";
-  const told = fromSi(toSi(number, units, kind), other, kind);
-  return `= ${told} ${unitOf(other, kind)}`;
+  const shown = fromSi(toSi(number, units, kind), other, kind);
+  return `= ${shown} ${unitOf(other, kind)}`;
 }

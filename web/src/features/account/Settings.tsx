@@ -217,19 +217,19 @@ function Sent() {
       <Invite athlete={null} />
       <Wrong error={error} />
       <ul>
-        {sent.map((one) => (
+        {sent.map((message) => (
           <li
-            key={one.id}
+            key={message.id}
             className="flex flex-wrap items-baseline gap-x-3 border-t border-hair py-1"
           >
             <span>
-              {one.meant_for}: {one.role} of {one.athlete || "the whole squad"}
+              {message.meant_for}: {message.role} of {message.athlete || "the whole squad"}
             </span>
             <span className="flex-1 text-sm text-faint">
-              {one.unavailable_reason || `open until ${day(one.expires_at)}`}
+              {message.unavailable_reason || `open until ${day(message.expires_at)}`}
             </span>
-            {!one.unavailable_reason && (
-              <Button quiet busy={busy} onClick={() => back(one.id)}>
+            {!message.unavailable_reason && (
+              <Button quiet busy={busy} onClick={() => back(message.id)}>
                 Take it back
               </Button>
             )}

@@ -140,7 +140,7 @@ function Sheet(props: SheetProps) {
           />
           <Folds open={["Posture"]}>
             <SetUpPanel setup={setup} form={form} forms={forms} onChange={put} />
-            <Fold name="What was done" told={doneWords(lying, forms, bench?.done)}>
+            <Fold name="What was done" summary={doneWords(lying, forms, bench?.done)}>
               <DoneFields
                 ladderId={ladderId}
                 done={done}

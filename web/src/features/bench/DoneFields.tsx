@@ -22,7 +22,7 @@ export function DoneFields({ ladderId, done, now, forms, onChange }: Props) {
   const here = formOf(forms, now);
   const form = done ? formOf(forms, done.setup) : here;
   const held = form.counted === "hold";
-  const counted = forms.filter((one) => one.counted !== "rpe" && here.compares.includes(one.id));
+  const counted = forms.filter((form) => form.counted !== "rpe" && here.compares.includes(form.id));
   const take = (setup: SetUp) =>
     onChange({ setup, count: done?.count ?? (held ? 10 : 8), rpe: done?.rpe ?? 10 });
 

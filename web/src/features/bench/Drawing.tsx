@@ -113,9 +113,9 @@ function Ratio({ sheet, bench }: { sheet: Schema["Sheet"]; bench: Schema["Bench"
 
 export function harder({ low, likely, high }: Schema["EstimateOut"]): string {
   const percent = (x: number) => Math.abs(100 * (x - 1));
-  const told = (x: number) => percent(x).toFixed(percent(x) < 10 ? 1 : 0);
+  const text = (x: number) => percent(x).toFixed(percent(x) < 10 ? 1 : 0);
   if (percent(likely) < 0.05) return "equally hard";
   const note = likely > 1 ? "harder" : "easier";
   const sure = low > 1 || high < 1 ? "" : "; within the range either may be";
-  return `${told(likely)} % ${note}${sure}`;
+  return `${text(likely)} % ${note}${sure}`;
 }

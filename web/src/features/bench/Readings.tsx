@@ -38,10 +38,10 @@ export const Readings = memo(function Readings({ answered: { sheet, bench }, for
   const parts = (kind: "forces" | "torques") => [
     ...new Set(both.flatMap(([, reading]) => Object.keys(reading[kind]))),
   ];
-  const part = (kind: "forces" | "torques", single: string, name: string, told: string) =>
-    row(told, (reading, which) => {
+  const part = (kind: "forces" | "torques", single: string, name: string, label: string) =>
+    row(label, (reading, which) => {
       const value = reading[kind][name];
-      return value ? asked(which, `${single}.${name}`, told, value) : "–";
+      return value ? asked(which, `${single}.${name}`, label, value) : "–";
     });
   const counted = both.some(([, , form]) => form.counted === "reps");
 

@@ -111,33 +111,38 @@ function Answers({ answers, onTake }: AnswersProps) {
         </tr>
       </thead>
       <tbody>
-        {answers.map((one) => (
-          <tr key={one.name} className="border-b border-hair align-top [&>*]:py-1.5 [&>*]:pr-3">
-            <th scope="row">{one.name}</th>
-            {one.anchor && one.setup ? (
+        {answers.map((answer) => (
+          <tr key={answer.name} className="border-b border-hair align-top [&>*]:py-1.5 [&>*]:pr-3">
+            <th scope="row">{answer.name}</th>
+            {answer.anchor && answer.setup ? (
               <>
                 <td>
-                  <Explained name={`the height of ${one.name}`} figure={one.anchor} />
+                  <Explained name={`the height of ${answer.name}`} figure={answer.anchor} />
                 </td>
                 <td>
-                  {one.pull && <Explained name={`the pull of ${one.name}`} figure={one.pull} />}
-                  {one.stretch && (
-                    <span className={one.stretch > 2.5 ? "text-watch" : "text-faint"}>
+                  {answer.pull && (
+                    <Explained name={`the pull of ${answer.name}`} figure={answer.pull} />
+                  )}
+                  {answer.stretch && (
+                    <span className={answer.stretch > 2.5 ? "text-watch" : "text-faint"}>
                       {" "}
-                      at {one.stretch.toFixed(1)} × its length
-                      {one.stretch > 2.5 && " ◆ near its limit"}
+                      at {answer.stretch.toFixed(1)} × its length
+                      {answer.stretch > 2.5 && " ◆ near its limit"}
                     </span>
                   )}
                 </td>
                 <td>
-                  {one.expected && (
-                    <Explained name={`what is likely with ${one.name}`} figure={one.expected} />
+                  {answer.expected && (
+                    <Explained
+                      name={`what is likely with ${answer.name}`}
+                      figure={answer.expected}
+                    />
                   )}
                 </td>
                 <td>
                   <Button
-                    onClick={() => one.setup && onTake(setUpOf(one.setup))}
-                    aria-label={`Set it up: ${one.name}`}
+                    onClick={() => answer.setup && onTake(setUpOf(answer.setup))}
+                    aria-label={`Set it up: ${answer.name}`}
                   >
                     Set it up
                   </Button>
@@ -145,7 +150,7 @@ function Answers({ answers, onTake }: AnswersProps) {
               </>
             ) : (
               <td colSpan={4} className="text-faint">
-                {one.unavailable_reason}
+                {answer.unavailable_reason}
               </td>
             )}
           </tr>

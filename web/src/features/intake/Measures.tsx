@@ -103,17 +103,18 @@ export function Measures({ athlete, units }: { athlete: Schema["AthleteOut"]; un
       <table className="mt-3 w-full">
         <caption className="lettering text-left">Kept</caption>
         <tbody>
-          {athlete.measures.map((one) => (
-            <tr key={one.local_date + one.mass_kg} className="border-t border-hair">
-              <td>{day(one.local_date)}</td>
+          {athlete.measures.map((measure) => (
+            <tr key={measure.local_date + measure.mass_kg} className="border-t border-hair">
+              <td>{day(measure.local_date)}</td>
               <td className="text-right">
-                {fromSi(one.mass_kg, units, "mass")} {unitOf(units, "mass")}
+                {fromSi(measure.mass_kg, units, "mass")} {unitOf(units, "mass")}
               </td>
               <td className="text-right">
-                {fromSi(one.stature_m, units, "length")} {unitOf(units, "length")}
+                {fromSi(measure.stature_m, units, "length")} {unitOf(units, "length")}
               </td>
               <td className="text-right text-faint">
-                {Object.keys(one.lengths).length > 0 && `${Object.keys(one.lengths).length} limbs`}
+                {Object.keys(measure.lengths).length > 0 &&
+                  `${Object.keys(measure.lengths).length} limbs`}
               </td>
             </tr>
           ))}

@@ -38,21 +38,21 @@ export function Outcome({ athleteId, screen }: { athleteId: string; screen: Sche
       )}
       {screen.findings.length > 0 && <h3 className="lettering pt-3">Why</h3>}
       <ul className="list-disc pl-5">
-        {screen.findings.map((one) => (
-          <li key={one.rule}>
-            {one.sentence} <span className="block text-sm text-faint">{one.source}</span>
+        {screen.findings.map((finding) => (
+          <li key={finding.rule}>
+            {finding.sentence} <span className="block text-sm text-faint">{finding.source}</span>
           </li>
         ))}
       </ul>
       <LimitList athleteId={athleteId} screen={screen} />
       {screen.clearances.length > 0 && <h3 className="lettering pt-3">Cleared</h3>}
       <ul>
-        {screen.clearances.map((one) => (
-          <li key={one.on + one.note} className="border-t border-hair py-1">
-            {one.said_by}: “{one.note}”
+        {screen.clearances.map((clearance) => (
+          <li key={clearance.on + clearance.note} className="border-t border-hair py-1">
+            {clearance.said_by}: “{clearance.note}”
             <span className="block text-sm text-faint">
-              lifts {one.lifts.map((lift) => LIFTS[lift] ?? lift).join(", ")}; recorded{" "}
-              {day(one.on)} by {one.author}
+              lifts {clearance.lifts.map((lift) => LIFTS[lift] ?? lift).join(", ")}; recorded{" "}
+              {day(clearance.on)} by {clearance.author}
             </span>
           </li>
         ))}

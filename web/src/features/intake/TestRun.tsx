@@ -77,9 +77,9 @@ export function TestRun({ athleteId, card, onClose }: Props) {
         <div className="min-w-60 flex-1">
           <p>{card.how}</p>
           <ul className="mt-2 border-l-4 border-watch bg-wash py-1 pr-2 pl-6">
-            {[...card.stop, ...card.cautions].map((one) => (
-              <li key={one} className="list-disc">
-                {one}
+            {[...card.stop, ...card.cautions].map((caution) => (
+              <li key={caution} className="list-disc">
+                {caution}
               </li>
             ))}
           </ul>

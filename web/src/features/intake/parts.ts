@@ -30,7 +30,7 @@ export function useDone(athleteId: string): Done | null {
   const there = places.places.filter(({ id }) => person.places.includes(id));
   return {
     screen: screen.screened_on !== null,
-    person: person.missing.filter((one) => one !== "places").length === 0,
+    person: person.missing.filter((field) => field !== "places").length === 0,
     readiness: readiness.checks.every(({ passed }) => passed !== null),
     kit: there.some(({ items }) => items.length > 0),
     tests: capacity.tests.length > 0,

@@ -9,7 +9,7 @@ import { useAct } from "../../common/hooks/useAct";
 import { freeName, plainOf } from "../../common/ladder/rungs";
 import { Button } from "../../common/ui/Button";
 import { Wrong } from "../../common/ui/Wrong";
-import { told } from "../../common/units/figures";
+import { rangeWords } from "../../common/units/figures";
 
 interface Props {
   sheet: Schema["LadderSheet"];
@@ -130,8 +130,8 @@ export function BridgePanel({ sheet, lower, upper, onPencil, onClose }: Props) {
                   <span className="pr-1 text-over">{index + 1}</span> {rung.name}
                 </b>
                 <p className="text-sm text-faint">
-                  {told(rung.demand)}
-                  {rung.expected && ` · ${told(rung.expected)}`}
+                  {rangeWords(rung.demand)}
+                  {rung.expected && ` · ${rangeWords(rung.expected)}`}
                 </p>
                 <p className="text-sm">{rung.because}</p>
                 {state === "pencil" ? (

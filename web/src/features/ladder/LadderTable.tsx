@@ -1,5 +1,5 @@
 import type { Schema } from "../../common/api/client";
-import { prescription, ratio, told } from "../../common/units/figures";
+import { prescription, rangeWords, ratio } from "../../common/units/figures";
 
 interface Props {
   sheet: Schema["LadderSheet"];
@@ -40,7 +40,7 @@ export function LadderTable({ sheet, selected, other, onSelect }: Props) {
               )}
               {rung.closed && <span className="text-over"> · closed</span>}
             </th>
-            <td className="pr-3">{rung.demand ? told(rung.demand) : "by effort"}</td>
+            <td className="pr-3">{rung.demand ? rangeWords(rung.demand) : "by effort"}</td>
             <td className="pr-3">
               {sheet.steps
                 .filter(({ upper_id }) => upper_id === rung.id)
@@ -48,10 +48,10 @@ export function LadderTable({ sheet, selected, other, onSelect }: Props) {
                   <StepWords key={step.lower_id} sheet={sheet} step={step} />
                 ))}
             </td>
-            <td className="pr-3">{rung.expected ? told(rung.expected) : "–"}</td>
+            <td className="pr-3">{rung.expected ? rangeWords(rung.expected) : "–"}</td>
             {other && (
               <td className="pr-3">
-                {other.rungs[index]?.expected ? told(other.rungs[index].expected) : "–"}
+                {other.rungs[index]?.expected ? rangeWords(other.rungs[index].expected) : "–"}
               </td>
             )}
             <td>{prescription(rung.prescription)}</td>

@@ -14,7 +14,7 @@ import { changesOf, type SetUp } from "../../common/movement/setups";
 import { Button } from "../../common/ui/Button";
 import { Field } from "../../common/ui/Field";
 import { Wrong } from "../../common/ui/Wrong";
-import { told } from "../../common/units/figures";
+import { rangeWords } from "../../common/units/figures";
 
 interface Props {
   sheet: Schema["LadderSheet"];
@@ -133,7 +133,7 @@ function Followed(props: { sheet: Schema["LadderSheet"]; setup: SetUp; form: For
             label={`${form.name} as set below: the start in ink, the other end dashed`}
           />
           <p>
-            {told(one.demand)} {one.measure}
+            {rangeWords(one.demand)} {one.measure}
           </p>
         </>
       )}
@@ -160,7 +160,7 @@ function PrescriptionFold({ draft, rung, onChange }: PrescriptionProps) {
   return (
     <Fold
       name="Prescription and criterion"
-      told={`${prescription.sets} × ${prescription.low}–${prescription.high} ${prescription.unit}`}
+      summary={`${prescription.sets} × ${prescription.low}–${prescription.high} ${prescription.unit}`}
     >
       <div className="grid grid-cols-2 gap-x-4">
         <Count label="Sets" value={prescription.sets} onChange={(sets) => put({ sets })} />
@@ -234,8 +234,8 @@ function Count({ label, unit, step = 1, value, onChange }: CountProps) {
       wrong={bad ? "Give a number." : undefined}
       onChange={(event) => {
         setTyped(event.target.value);
-        const told = Number(event.target.value);
-        if (event.target.value.trim() !== "" && !Number.isNaN(told)) onChange(told);
+        const amount = Number(event.target.value);
+        if (event.target.value.trim() !== "" && !Number.isNaN(amount)) onChange(amount);
       }}
     />
   );

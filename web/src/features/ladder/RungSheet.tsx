@@ -11,7 +11,7 @@ import { changesOf } from "../../common/movement/setups";
 import { Button } from "../../common/ui/Button";
 import { Wrong } from "../../common/ui/Wrong";
 import { Explained } from "../../common/units/Explained";
-import { criterion, prescription, ratio, told } from "../../common/units/figures";
+import { criterion, prescription, rangeWords, ratio } from "../../common/units/figures";
 import { EdgesPart } from "./dialogs/EdgesPart";
 
 interface Props {
@@ -167,7 +167,7 @@ function StepAbove({ sheet, step }: { sheet: Schema["LadderSheet"]; step: Schema
         {step.gap && ", a gap"}
         {step.easier && ", easier than this rung: check the order"}
       </span>{" "}
-      to {upper}: from this criterion, {told(step.above)} there
+      to {upper}: from this criterion, {rangeWords(step.above)} there
     </>
   );
 }

@@ -26,9 +26,9 @@ export function ScorePanel({ sheet, judged, picked, onOff }: Props) {
         <div role="alert" className="mb-3 border-l-4 border-over bg-wash p-2">
           <Mark tone="over">Rules that this week breaks</Mark>
           <ul>
-            {sheet.breaches.map((one) => (
-              <li key={one.words} className="pt-1">
-                {one.words} <span className="text-sm text-faint">{one.sentence}</span>
+            {sheet.breaches.map((breach) => (
+              <li key={breach.words} className="pt-1">
+                {breach.words} <span className="text-sm text-faint">{breach.sentence}</span>
               </li>
             ))}
           </ul>
@@ -44,8 +44,8 @@ export function ScorePanel({ sheet, judged, picked, onOff }: Props) {
           </h2>
           {picked.goal && <p className="text-sm text-faint">toward {picked.goal}</p>}
           <ul className="text-sm">
-            {picked.sets.map((one) => (
-              <li key={one}>{one}</li>
+            {picked.sets.map((set) => (
+              <li key={set}>{set}</li>
             ))}
           </ul>
           <p className="text-sm text-faint">
@@ -54,26 +54,26 @@ export function ScorePanel({ sheet, judged, picked, onOff }: Props) {
           </p>
         </div>
       )}
-      {sheet.notices.map((one) => (
-        <p key={one} className="pb-1 text-watch">
-          ◆ {one}
+      {sheet.notices.map((notice) => (
+        <p key={notice} className="pb-1 text-watch">
+          ◆ {notice}
         </p>
       ))}
       {sheet.short.length > 0 && (
         <section aria-label="Less than asked" className="pb-2">
           <h2 className="lettering">Less than asked</h2>
           <ul>
-            {sheet.short.map((one) => (
-              <li key={one} className="pb-1 text-watch">
-                ◆ {one}
+            {sheet.short.map((shortfall) => (
+              <li key={shortfall} className="pb-1 text-watch">
+                ◆ {shortfall}
               </li>
             ))}
           </ul>
         </section>
       )}
-      {sheet.left_out.map((one) => (
-        <p key={one} className="pb-1 text-over">
-          ▲ Left out: {one}
+      {sheet.left_out.map((reason) => (
+        <p key={reason} className="pb-1 text-over">
+          ▲ Left out: {reason}
         </p>
       ))}
       {judged ? (
@@ -195,9 +195,10 @@ function Before({ weeks }: { weeks: Schema["WeekBefore"][] }) {
               : counted(week.sessions.length, "session")}
           </p>
           <ul className="text-sm text-faint">
-            {week.sessions.map((one) => (
-              <li key={one.day + one.goal}>
-                {short(one.day)}: {one.goal}, {one.sets} sets at effort {plain(one.rpe)}
+            {week.sessions.map((session) => (
+              <li key={session.day + session.goal}>
+                {short(session.day)}: {session.goal}, {session.sets} sets at effort{" "}
+                {plain(session.rpe)}
               </li>
             ))}
           </ul>

@@ -2,7 +2,7 @@
 import type { Schema } from "../../common/api/client";
 import { Button } from "../../common/ui/Button";
 import { Explained } from "../../common/units/Explained";
-import { plain, told } from "../../common/units/figures";
+import { plain, rangeWords } from "../../common/units/figures";
 import { TagSets } from "../../common/units/TagSets";
 
 type Session = Schema["SessionSheet"];
@@ -48,7 +48,7 @@ export function SessionView({ session, onEdit }: Props) {
           {Object.entries(session.joints).map(([joint, sum]) => (
             <li key={joint} className="flex justify-between gap-2 text-sm">
               <span>{joint.replace("_", " ")}</span>
-              <span>{told(sum)}</span>
+              <span>{rangeWords(sum)}</span>
             </li>
           ))}
         </ul>
@@ -65,10 +65,10 @@ export function SessionView({ session, onEdit }: Props) {
           <>
             <h3 className="lettering pt-3">Set by hand against a rule</h3>
             <ul className="text-sm">
-              {session.departures.map((one) => (
-                <li key={one.item + one.rule}>
-                  {one.item}: {one.given}, not {one.asked}.{" "}
-                  <span className="text-faint">{one.sentence}</span>
+              {session.departures.map((departure) => (
+                <li key={departure.item + departure.rule}>
+                  {departure.item}: {departure.given}, not {departure.asked}.{" "}
+                  <span className="text-faint">{departure.sentence}</span>
                 </li>
               ))}
             </ul>
@@ -78,16 +78,16 @@ export function SessionView({ session, onEdit }: Props) {
           <>
             <h3 className="lettering pt-3">You will need</h3>
             <ul className="list-disc pl-4 text-sm">
-              {session.needed.map((one) => (
-                <li key={one}>{one}</li>
+              {session.needed.map((piece) => (
+                <li key={piece}>{piece}</li>
               ))}
             </ul>
           </>
         )}
         <h3 className="lettering pt-3">Before you start</h3>
         <ul className="list-disc pl-4 text-sm">
-          {session.cautions.map((one) => (
-            <li key={one}>{one}</li>
+          {session.cautions.map((caution) => (
+            <li key={caution}>{caution}</li>
           ))}
         </ul>
       </div>

@@ -145,10 +145,10 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (week_start: string) =
   const solve = () => (planning.running ? stop() : start(draft));
   const lose = (index: number) => {
     const lost = draft.lost.days.includes(index)
-      ? draft.lost.days.filter((one) => one !== index)
+      ? draft.lost.days.filter((day) => day !== index)
       : [...draft.lost.days, index];
     const next = { ...draft, lost: { ...draft.lost, days: lost } };
-    next.placed = next.placed.filter((one) => !lost.includes(one.day));
+    next.placed = next.placed.filter((placement) => !lost.includes(placement.day));
     keep(next, `${nameOf(sheet, index)} ${lost.includes(index) ? "skipped" : "restored"}`);
   };
   const losePlace = (place: string, words: string) => {
@@ -181,7 +181,7 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (week_start: string) =
 
   const close = () => setOpen(null);
   const date = dayDate(sheet.week_start, day);
-  const tallest = Math.max(30, ...sheet.days.map((one) => Math.max(one.minutes, one.taken)));
+  const tallest = Math.max(30, ...sheet.days.map((day) => Math.max(day.minutes, day.taken)));
 
   return (
     <>
@@ -294,4 +294,4 @@ function Drawn({ sheet, onWeek }: { sheet: Sheet; onWeek: (week_start: string) =
 }
 
 const nameOf = (sheet: Sheet, index: number) =>
-  sheet.days.find((one) => one.index === index)?.name ?? "";
+  sheet.days.find((day) => day.index === index)?.name ?? "";

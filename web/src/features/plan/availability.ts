@@ -2,14 +2,14 @@
 import { answer, api, type Schema } from "../../common/api/client";
 
 /** Asked for, most of it may be left out; answered, all of it is there. */
-type Told<T> = T extends (infer One)[]
-  ? Told<One>[]
+type Complete<T> = T extends (infer One)[]
+  ? Complete<One>[]
   : T extends object
-    ? { [Name in keyof T]-?: Told<T[Name]> }
+    ? { [Name in keyof T]-?: Complete<T[Name]> }
     : T;
 
-export type Availability = Told<Schema["AvailabilityRequest"]>;
-export type Lost = Told<Schema["Losses"]>;
+export type Availability = Complete<Schema["AvailabilityRequest"]>;
+export type Lost = Complete<Schema["Losses"]>;
 
 type Sheet = Schema["WeekSheet"];
 
@@ -33,7 +33,7 @@ export function keepAvailability(sheet: Sheet, availability: Availability) {
 
 /** The availability with one item's sets and format in place of what was set by hand before. */
 export function withEdit(availability: Availability, edit: Edit | null, key: string): Availability {
-  const others = availability.hands.edits.filter((one) => one.key !== key);
+  const others = availability.hands.edits.filter((edit) => edit.key !== key);
   const edits = edit ? [...others, edit] : others;
   return { ...availability, hands: { ...availability.hands, edits } };
 }
@@ -46,6 +46,6 @@ export function withExtra(availability: Availability, extra: Extra): Availabilit
 export function withoutExtra(availability: Availability, movement: string): Availability {
   return {
     ...availability,
-    extras: availability.extras.filter((one) => one.movement !== movement),
+    extras: availability.extras.filter((extra) => extra.movement !== movement),
   };
 }

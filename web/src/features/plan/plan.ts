@@ -30,7 +30,7 @@ export function draftOf(sheet: Sheet): Draft {
 const same = (one: Placed, task: string, day: number) => one.task === task && one.day === day;
 
 export function isOn(draft: Draft, task: string, day: number): boolean {
-  return draft.placed.some((one) => same(one, task, day));
+  return draft.placed.some((placement) => same(placement, task, day));
 }
 
 /** What stands on a day, in the order it is done; what was just put there comes last. */
@@ -38,13 +38,15 @@ export function tasksOn(sheet: Sheet, placed: Placed[], day: number): Task[] {
   const order = sheet.days.find(({ index }) => index === day)?.tasks ?? [];
   const rank = (key: string) => (order.includes(key) ? order.indexOf(key) : order.length);
   return sheet.tasks
-    .filter(({ key }) => placed.some((one) => same(one, key, day)))
+    .filter(({ key }) => placed.some((placement) => same(placement, key, day)))
     .sort((a, b) => rank(a.key) - rank(b.key));
 }
 
 /** A task moved from a day to another; its pin goes with it. */
 export function moved(draft: Draft, task: string, from: number, to: number): Draft {
-  const stays = draft.placed.filter((one) => !same(one, task, from) && !same(one, task, to));
+  const stays = draft.placed.filter(
+    (placement) => !same(placement, task, from) && !same(placement, task, to),
+  );
   const pins = draft.pins.filter((pin) => !(pin.task === task && [from, to].includes(pin.day)));
   const pinned = draft.pins.some((pin) => same(pin, task, from) && pin.there);
   return {
@@ -58,7 +60,7 @@ export function moved(draft: Draft, task: string, from: number, to: number): Dra
 export function without(draft: Draft, task: string, day: number): Draft {
   return {
     ...draft,
-    placed: draft.placed.filter((one) => !same(one, task, day)),
+    placed: draft.placed.filter((placement) => !same(placement, task, day)),
     pins: draft.pins.filter((pin) => !same(pin, task, day)),
   };
 }
@@ -78,5 +80,7 @@ export function pinTurned(draft: Draft, task: string, day: number, there: boolea
   const pins = draft.pins.filter((pin) => !same(pin, task, day));
   const next = { ...draft, pins: was ? pins : [...pins, { task, day, there }] };
   const off = !was && !there;
-  return off ? { ...next, placed: draft.placed.filter((one) => !same(one, task, day)) } : next;
+  return off
+    ? { ...next, placed: draft.placed.filter((placement) => !same(placement, task, day)) }
+    : next;
 }

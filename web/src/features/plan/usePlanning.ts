@@ -32,7 +32,7 @@ const NOTHING: Planning = {
 export function usePlanning(sheet: Sheet) {
   const refresh = useRefresh("athlete", "squad");
   const [id, setId] = useState(sheet.planning_id);
-  const [told, setTold] = useState<PlanningOut | null>(null);
+  const [newest, setNewest] = useState<PlanningOut | null>(null);
   const [asking, setAsking] = useState(false);
   const unwanted = useRef(false);
   const [error, setError] = useState<Error | null>(null);
@@ -43,7 +43,7 @@ export function usePlanning(sheet: Sheet) {
   useEffect(() => {
     if (!id) return;
     const end = listen(`/api/athletes/${athlete_id}/week/plans/${id}/stream`, (planning) => {
-      setTold(planning);
+      setNewest(planning);
       if (isUnderWay(planning)) return;
       end();
       // it was kept by itself, or something was decided meanwhile: the week is another one now
@@ -56,7 +56,7 @@ export function usePlanning(sheet: Sheet) {
     const { placed: _, ...body } = draft;
     setAsking(true);
     setError(null);
-    setTold(null);
+    setNewest(null);
     unwanted.current = false;
     try {
       const asked = await answer(
@@ -65,7 +65,7 @@ export function usePlanning(sheet: Sheet) {
           body: { seconds: 20, ...body },
         }),
       );
-      setTold(asked);
+      setNewest(asked);
       setId(asked.id);
       if (unwanted.current) await end(asked.id); // stopped before it was asked for
     } catch (cause) {
@@ -76,7 +76,7 @@ export function usePlanning(sheet: Sheet) {
 
   async function stop() {
     unwanted.current = asking;
-    if (asking || !id || !told || !isUnderWay(told)) return;
+    if (asking || !id || !newest || !isUnderWay(newest)) return;
     try {
       await end(id);
     } catch (cause) {
@@ -85,7 +85,7 @@ export function usePlanning(sheet: Sheet) {
   }
 
   async function end(planning_id: string) {
-    setTold(
+    setNewest(
       await answer(
         api.DELETE("/api/athletes/{athlete_id}/week/plans/{planning_id}", {
           params: { path: { athlete_id, planning_id } },
@@ -96,25 +96,25 @@ export function usePlanning(sheet: Sheet) {
 
   function leave() {
     setId(null);
-    setTold(null);
+    setNewest(null);
     setError(null);
   }
 
-  return { planning: shown(told, asking, error), start, stop, leave };
+  return { planning: shown(newest, asking, error), start, stop, leave };
 }
 
 function isUnderWay(planning: PlanningOut): boolean {
   return planning.state === "queued" || planning.state === "working";
 }
 
-function shown(told: PlanningOut | null, asking: boolean, error: Error | null): Planning {
-  if (!told) return { ...NOTHING, running: asking, error };
-  const { best, end, again, note, refusal } = told;
-  if (again && !isUnderWay(told)) return { ...NOTHING, error };
+function shown(newest: PlanningOut | null, asking: boolean, error: Error | null): Planning {
+  if (!newest) return { ...NOTHING, running: asking, error };
+  const { best, end, again, note, refusal } = newest;
+  if (again && !isUnderWay(newest)) return { ...NOTHING, error };
   return {
     best: again ? null : (end ?? best),
     end,
-    running: isUnderWay(told),
+    running: isUnderWay(newest),
     again,
     note,
     error: refusal ? new Problem(422, "No plan", [refusal]) : error,

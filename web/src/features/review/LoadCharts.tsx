@@ -24,7 +24,7 @@ const TIP = { background: "var(--sheet)", border: "1px solid var(--line)" };
 export function LoadChart({ trends }: { trends: Trends }) {
   const load = trends.load;
   if (!load) return null;
-  const rows = load.days.map((one) => ({ ...one, at: at(one.day) }));
+  const rows = load.days.map((day) => ({ ...day, at: at(day.day) }));
   return (
     <Chart<(typeof load.weeks)[number]>
       title="Load: effort × minutes, and acute : chronic"
@@ -111,7 +111,7 @@ function open(point: unknown, onOpen: RpeProps["onOpen"]) {
 }
 
 export function RpeChart({ trends, onOpen }: RpeProps) {
-  const rows = trends.sessions.map((one) => ({ ...one, at: at(one.day) }));
+  const rows = trends.sessions.map((session) => ({ ...session, at: at(session.day) }));
   const newest = trends.sessions.at(-1);
   return (
     <Chart<Trends["sessions"][number]>
@@ -167,9 +167,9 @@ export function RpeChart({ trends, onOpen }: RpeProps) {
 }
 
 export function DoneChart({ trends }: { trends: Trends }) {
-  const rows = trends.adherence.map((one) => ({ ...one, at: at(one.week_start) }));
-  const done = trends.adherence.reduce((sum, one) => sum + one.done, 0);
-  const planned = trends.adherence.reduce((sum, one) => sum + one.planned, 0);
+  const rows = trends.adherence.map((week) => ({ ...week, at: at(week.week_start) }));
+  const done = trends.adherence.reduce((sum, week) => sum + week.done, 0);
+  const planned = trends.adherence.reduce((sum, week) => sum + week.planned, 0);
   return (
     <Chart<Trends["adherence"][number]>
       title="Sessions planned and done"

@@ -21,13 +21,13 @@ export function Messages() {
       {sheet.messages.length === 0 && (
         <p className="pt-3">No messages yet. Accepting or editing a proposal writes one here.</p>
       )}
-      {sheet.messages.map((one) => (
-        <article key={one.id} className="border-b border-hair py-2">
+      {sheet.messages.map((message) => (
+        <article key={message.id} className="border-b border-hair py-2">
           <p className="lettering">
-            {sheet.athletes[one.athlete_id]}, {day(one.at)}: {one.subject}
+            {sheet.athletes[message.athlete_id]}, {day(message.at)}: {message.subject}
           </p>
-          <p className="whitespace-pre-line">{one.body}</p>
-          <Hand name={`the message to ${sheet.athletes[one.athlete_id]}`} text={one.body} />
+          <p className="whitespace-pre-line">{message.body}</p>
+          <Hand name={`the message to ${sheet.athletes[message.athlete_id]}`} text={message.body} />
         </article>
       ))}
       <div className="flex gap-2 pt-3">

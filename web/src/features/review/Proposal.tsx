@@ -61,7 +61,7 @@ export function Proposal({ proposal, sheet }: Props) {
           <b>{sheet.current_rung.name}</b>.{proposal.undoable && <Undo proposalId={proposal.id} />}
         </p>
       )}
-      {proposal.message && <Told message={proposal.message} />}
+      {proposal.message && <MessageLine message={proposal.message} />}
     </article>
   );
 }
@@ -110,7 +110,7 @@ function Reads({ words }: { words: string }) {
   );
 }
 
-function Told({ message }: { message: Schema["MessageOut"] }) {
+function MessageLine({ message }: { message: Schema["MessageOut"] }) {
   return (
     <section aria-label="Message" className="mt-3 max-w-prose border-l-2 border-line pl-3">
       <p className="lettering">Message, not sent from here</p>

@@ -14,7 +14,7 @@ import {
 import type { Schema } from "../../common/api/client";
 import { Button } from "../../common/ui/Button";
 import { Chart } from "../../common/ui/Chart";
-import { counted, day, told } from "../../common/units/figures";
+import { counted, day, rangeWords } from "../../common/units/figures";
 import { AXIS, at, dayTick, shortDay } from "./axes";
 
 type Trends = Schema["Trends"];
@@ -26,11 +26,11 @@ interface Props {
 }
 
 export function ReachChart({ trends, onOpen }: Props) {
-  const rows = trends.reach.map((one) => ({
-    ...one,
-    at: at(one.day),
-    likely: one.capacity.likely,
-    range: [one.capacity.low, one.capacity.high] as [number, number],
+  const rows = trends.reach.map((point) => ({
+    ...point,
+    at: at(point.day),
+    likely: point.capacity.likely,
+    range: [point.capacity.low, point.capacity.high] as [number, number],
   }));
   const newest = trends.reach.at(-1);
   const recomputed = trends.reach.filter(({ stored }) => stored);
@@ -41,7 +41,7 @@ export function ReachChart({ trends, onOpen }: Props) {
   ];
   const [low, high] = [Math.min(...values), Math.max(...values)];
   const words = newest
-    ? `Capacity ${told(newest.capacity)} on ${day(newest.day)}; next criterion at ${criteria[0]?.needed.toFixed(1) ?? "–"} ${trends.unit}`
+    ? `Capacity ${rangeWords(newest.capacity)} on ${day(newest.day)}; next criterion at ${criteria[0]?.needed.toFixed(1) ?? "–"} ${trends.unit}`
     : "Nothing tells capacity yet";
   return (
     <Chart<Point>
@@ -51,13 +51,13 @@ export function ReachChart({ trends, onOpen }: Props) {
       rowKey={(row) => row.day}
       columns={[
         { head: "Day", cell: (row) => day(row.day) },
-        { head: "Capacity", cell: (row) => told(row.capacity) },
+        { head: "Capacity", cell: (row) => rangeWords(row.capacity) },
         ...(recomputed.length > 0
           ? [
               {
                 head: "Computed then",
                 cell: (row: Point) =>
-                  row.stored ? `${told(row.stored)}, model ${row.model_version}` : "the same",
+                  row.stored ? `${rangeWords(row.stored)}, model ${row.model_version}` : "the same",
               },
             ]
           : []),
@@ -95,12 +95,12 @@ export function ReachChart({ trends, onOpen }: Props) {
             contentStyle={{ background: "var(--sheet)", border: "1px solid var(--line)" }}
           />
           {trends.events
-            .filter((one) => one.kind === "pain" || one.kind === "proposal")
-            .map((one) => (
+            .filter((event) => event.kind === "pain" || event.kind === "proposal")
+            .map((event) => (
               <ReferenceLine
-                key={`${one.day}${one.kind}${one.words}`}
-                x={at(one.day)}
-                stroke={one.kind === "pain" ? "var(--over)" : "var(--line)"}
+                key={`${event.day}${event.kind}${event.words}`}
+                x={at(event.day)}
+                stroke={event.kind === "pain" ? "var(--over)" : "var(--line)"}
                 strokeDasharray="2 3"
               />
             ))}

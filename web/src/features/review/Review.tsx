@@ -106,20 +106,22 @@ function History({ proposals }: { proposals: Schema["ProposalOut"][] }) {
     <table className="mt-5 w-full">
       <caption className="lettering border-b border-ink pb-1 text-left">Earlier proposals</caption>
       <tbody>
-        {proposals.map((one) => (
-          <tr key={one.id} className="border-b border-hair align-top [&>*]:py-1 [&>*]:pr-4">
-            <td className="whitespace-nowrap">{day(one.local_date)}</td>
+        {proposals.map((proposal) => (
+          <tr key={proposal.id} className="border-b border-hair align-top [&>*]:py-1 [&>*]:pr-4">
+            <td className="whitespace-nowrap">{day(proposal.local_date)}</td>
             <th scope="row" className="whitespace-nowrap">
-              {noteOf(one)}
+              {noteOf(proposal)}
             </th>
             <td>
-              {one.now?.name ?? one.from_rung.name}
-              {one.then ? ` → ${one.then.name}, ${one.then.words}` : movedTo(one)}
+              {proposal.now?.name ?? proposal.from_rung.name}
+              {proposal.then
+                ? ` → ${proposal.then.name}, ${proposal.then.words}`
+                : movedTo(proposal)}
             </td>
             <td className="text-faint">
-              {one.answer ? ANSWERS[one.answer] : "open"}
-              {one.note && `: ${one.note}`}
-              {one.turned_out && <span className="block text-sm">{one.turned_out}</span>}
+              {proposal.answer ? ANSWERS[proposal.answer] : "open"}
+              {proposal.note && `: ${proposal.note}`}
+              {proposal.turned_out && <span className="block text-sm">{proposal.turned_out}</span>}
             </td>
           </tr>
         ))}

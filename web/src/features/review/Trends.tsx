@@ -63,7 +63,7 @@ export default function Trends({ ladderId }: { ladderId: string }) {
         <Sides trends={trends} />
         <section className="border-t border-ink pt-1">
           <h2 className="text-lg">Body mass</h2>
-          <p>{trends.masses.map((one) => `${one.mass_kg} kg on ${day(one.day)}`).join(" · ")}</p>
+          <p>{trends.masses.map((mass) => `${mass.mass_kg} kg on ${day(mass.day)}`).join(" · ")}</p>
           {trends.mass_note && <p className="text-watch">◆ {trends.mass_note}</p>}
           <p className="pt-1 text-sm text-faint">
             The most stressful rungs:{" "}
@@ -78,13 +78,13 @@ export default function Trends({ ladderId }: { ladderId: string }) {
         <section className="border-t border-ink pt-1">
           <h2 className="text-lg">What else happened</h2>
           <ul>
-            {[...trends.events].reverse().map((one) => (
+            {[...trends.events].reverse().map((event) => (
               <li
-                key={`${one.day}${one.kind}${one.words}`}
+                key={`${event.day}${event.kind}${event.words}`}
                 className="flex gap-3 border-b border-hair py-0.5"
               >
-                <span className="whitespace-nowrap text-faint">{day(one.day)}</span>
-                <span className={one.kind === "pain" ? "text-over" : ""}>{one.words}</span>
+                <span className="whitespace-nowrap text-faint">{day(event.day)}</span>
+                <span className={event.kind === "pain" ? "text-over" : ""}>{event.words}</span>
               </li>
             ))}
           </ul>

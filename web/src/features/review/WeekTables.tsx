@@ -146,16 +146,16 @@ export function Sides({ trends }: { trends: Trends }) {
           </tr>
         </thead>
         <tbody>
-          {trends.sides.map((one) => (
-            <tr key={one.movement} className="border-b border-hair">
+          {trends.sides.map((side) => (
+            <tr key={side.movement} className="border-b border-hair">
               <th scope="row" className="font-text font-normal">
-                {one.movement}
+                {side.movement}
               </th>
-              <td>{one.left}</td>
-              <td>{one.right}</td>
+              <td>{side.left}</td>
+              <td>{side.right}</td>
               <td>
-                <Mark tone={one.apart > APART ? "watch" : "ready"}>
-                  {one.weaker ? `${Math.round(100 * one.apart)} %, begin ${one.weaker}` : "even"}
+                <Mark tone={side.apart > APART ? "watch" : "ready"}>
+                  {side.weaker ? `${Math.round(100 * side.apart)} %, begin ${side.weaker}` : "even"}
                 </Mark>
               </td>
             </tr>

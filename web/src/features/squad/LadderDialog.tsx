@@ -26,7 +26,7 @@ export function LadderDialog({
   const [tested, setTested] = useState("");
   const family = catalogue?.ladders.find(({ id }) => id === ready)?.family;
   const tests = (catalogue?.tests ?? []).filter(
-    (one) => one.family === family && one.tells_capacity,
+    (test) => test.family === family && test.tells_capacity,
   );
   const test = tests.find(({ id }) => id === tested);
 
@@ -83,7 +83,7 @@ export function LadderDialog({
             setReady(event.target.value);
             setTested("");
           }}
-          options={(catalogue?.ladders ?? []).map((one) => [one.id, one.goal])}
+          options={(catalogue?.ladders ?? []).map((ladder) => [ladder.id, ladder.goal])}
         />
         <Choice
           label="Purpose"

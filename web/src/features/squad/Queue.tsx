@@ -18,7 +18,9 @@ export type Waits = Schema["PendingDecisionOut"] & { athlete: Line };
 
 /** Every decision that waits, in the squad's own order. */
 export const waitingIn = (lines: Line[]): Waits[] =>
-  lines.flatMap((athlete) => athlete.pending_decisions.map((one) => ({ ...one, athlete })));
+  lines.flatMap((athlete) =>
+    athlete.pending_decisions.map((decision) => ({ ...decision, athlete })),
+  );
 
 interface Props {
   waiting: Waits[];
@@ -34,8 +36,8 @@ export function Queue({ waiting, onTold }: Props) {
   const [open, setOpen] = useState<{ one: Waits; mode: Mode } | null>(null);
   const [error, setError] = useState<Error | null>(null);
   const [busy, setBusy] = useState(false);
-  const plain = waiting.filter((one) => one.plain);
-  const chosen = plain.filter((one) => ticked.has(one.id));
+  const plain = waiting.filter((decision) => decision.plain);
+  const chosen = plain.filter((decision) => ticked.has(decision.id));
   const here = waiting[Math.min(at, waiting.length - 1)];
 
   const tick = (one: Waits | undefined) => {
@@ -55,7 +57,7 @@ export function Queue({ waiting, onTold }: Props) {
     setBusy(true);
     try {
       const done = await answer(
-        api.POST("/api/proposals/accept", { body: { ids: chosen.map((one) => one.id) } }),
+        api.POST("/api/proposals/accept", { body: { ids: chosen.map((decision) => decision.id) } }),
       );
       setTicked(new Set());
       setError(null);
@@ -94,7 +96,7 @@ export function Queue({ waiting, onTold }: Props) {
         <Button main busy={busy} disabled={chosen.length === 0} onClick={takeTicked}>
           Accept {chosen.length} ticked
         </Button>
-        <Button onClick={() => setTicked(new Set(plain.map((one) => one.id)))}>
+        <Button onClick={() => setTicked(new Set(plain.map((decision) => decision.id)))}>
           Tick all {plain.length} plain
         </Button>
         <span className="text-faint">
@@ -103,15 +105,15 @@ export function Queue({ waiting, onTold }: Props) {
         <Wrong error={error} />
       </div>
       <ul>
-        {waiting.map((one) => (
+        {waiting.map((decision) => (
           <Row
-            key={one.id}
-            one={one}
-            here={one === here}
-            ticked={ticked.has(one.id)}
-            onTick={() => tick(one)}
-            onAnswer={(mode) => setOpen({ one, mode })}
-            onLook={() => look(one)}
+            key={decision.id}
+            one={decision}
+            here={decision === here}
+            ticked={ticked.has(decision.id)}
+            onTick={() => tick(decision)}
+            onAnswer={(mode) => setOpen({ one: decision, mode })}
+            onLook={() => look(decision)}
           />
         ))}
       </ul>
@@ -131,8 +133,8 @@ export function Queue({ waiting, onTold }: Props) {
 
 function answeredWords(one: Waits, said: Schema["AnsweredProposalOut"]): string {
   const week = said.replanned ? ` The week of ${day(said.replanned)} is being planned anew.` : "";
-  const told = said.message ? " A message was written." : "";
-  return `${one.athlete.name}: ${ANSWERS[said.answer ?? "expired"]}.${week}${told}`;
+  const message = said.message ? " A message was written." : "";
+  return `${one.athlete.name}: ${ANSWERS[said.answer ?? "expired"]}.${week}${message}`;
 }
 
 interface RowProps {

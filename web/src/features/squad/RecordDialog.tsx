@@ -66,11 +66,11 @@ export function RecordDialog({
               </tr>
             </thead>
             <tbody>
-              {athlete.measures.map((one) => (
-                <tr key={one.local_date + one.mass_kg} className="border-b border-hair">
-                  <td>{day(one.local_date)}</td>
-                  <td>{one.mass_kg} kg</td>
-                  <td>{Math.round(one.stature_m * 1000) / 10} cm</td>
+              {athlete.measures.map((measure) => (
+                <tr key={measure.local_date + measure.mass_kg} className="border-b border-hair">
+                  <td>{day(measure.local_date)}</td>
+                  <td>{measure.mass_kg} kg</td>
+                  <td>{Math.round(measure.stature_m * 1000) / 10} cm</td>
                 </tr>
               ))}
             </tbody>

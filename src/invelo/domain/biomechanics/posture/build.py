@@ -109,7 +109,7 @@ def build(
 
     if form.gives:
         at_start = _angles(form, segments, values, 0 * depth, facing, slack or {}, refuse)
-        angles = _in_place(form, angles, at_start, lambda told: room(settled(told)))
+        angles = _in_place(form, angles, at_start, lambda build_pose: room(settled(build_pose)))
     angles = settled(angles)
     joints = room(angles)
     pose.check(angles, refuse)
@@ -150,8 +150,8 @@ def _in_place(
     """Let a joint give along the rep, so that hands and feet stay where they were at its start."""
     foot = "heel" if form.far == "heels" else "ankle"
 
-    def apart(told: dict[str, Array]) -> Array:
-        joints = placed(told)
+    def apart(pose: dict[str, Array]) -> Array:
+        joints = placed(pose)
         across: Array = joints["wrist"][..., 0] - joints[foot][..., 0]
         return across
 

@@ -95,15 +95,15 @@ def _unit(towards: Array) -> Array:
 
 def closure(form: Form, values: Mapping[str, Array]) -> str:
     """How the open force was settled, in words."""
-    told = []
+    residuals = []
     for touch in form.touches:
         if touch.push == "strap" and not _strapped(values):
             continue
         if touch.push != "any":
-            told.append(CLOSURES[touch.push].format(name="the " + touch.at))
-    if not told and len(form.touches) == 2:
+            residuals.append(CLOSURES[touch.push].format(name="the " + touch.at))
+    if not residuals and len(form.touches) == 2:
         return CLOSURES["any"]
-    return "; ".join(told) or "one support carries the whole weight"
+    return "; ".join(residuals) or "one support carries the whole weight"
 
 
 def base(

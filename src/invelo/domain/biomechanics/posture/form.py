@@ -219,8 +219,10 @@ class Form:
                     f"the {self.name.lower()} has no such measure.",
                     f"Use one of {', '.join(known) or 'none'}.",
                 )
-            one = known[name]
-            require_within(name.replace("_", " "), value, one.low, one.high, one.unit)
+            parameter = known[name]
+            require_within(
+                name.replace("_", " "), value, parameter.low, parameter.high, parameter.unit
+            )
         return {name: given.get(name, other.default) for name, other in known.items()}
 
     def named(self, preset: str) -> dict[str, float]:
@@ -252,12 +254,12 @@ def form(form_id: str) -> Form:
     Raises:
         InputError: if there is none.
     """
-    found = forms().get(form_id) or _kept.get(form_id)
-    if found is None:
+    known = forms().get(form_id) or _kept.get(form_id)
+    if known is None:
         raise InputError(
             "movement", f"“{form_id}” is not known.", f"Use one of {', '.join(forms())}."
         )
-    return found
+    return known
 
 
 _kept: dict[str, Form] = {}

@@ -35,7 +35,7 @@ class Marked:
 
     def __call__(self, wrong: Wrong, error: Callable[[], InputError]) -> None:
         """Add to what is wrong."""
-        told = np.atleast_1d(wrong)
-        self.wrong |= np.broadcast_to(told, (*told.shape[:-1], len(self.wrong))).any(
-            axis=tuple(range(told.ndim - 1))
+        marks = np.atleast_1d(wrong)
+        self.wrong |= np.broadcast_to(marks, (*marks.shape[:-1], len(self.wrong))).any(
+            axis=tuple(range(marks.ndim - 1))
         )

@@ -233,7 +233,7 @@ def _allowed(
         spared = today.bears(rung.movement, rung.modifiers, body)
         if not spared and today.has(rung.movement, rung.modifiers):
             return _longer(item, rung, trainee, why)
-    for one in substitutes(
+    for substitute in substitutes(
         item.movement,
         _asked(item),
         trainee.body,
@@ -242,18 +242,18 @@ def _allowed(
         trainee.level,
         taken,
     ):
-        other = _in_place(item, one, trainee)
-        kept = "the same pattern" if one.same_pattern else "the region's hard sets"
+        other = _in_place(item, substitute, trainee)
+        kept = "the same pattern" if substitute.same_pattern else "the region's hard sets"
         return other, Change(item.name, other.name, why, kept)
     return None, Change(item.name, "", f"{why} Nothing else for the same region is open today.")
 
 
 def _as_chosen(item: Item, trainee: Trainee, today: Today, when: Reason) -> Item | None:
     """What the coach would have done in its place, the first that the day allows."""
-    for one in item.instead:
-        movement = catalogue().find_movement(one.movement)
+    for choice in item.instead:
+        movement = catalogue().find_movement(choice.movement)
         own = movement.own(Modifiers())
-        if one.when != when or trainee.shut(movement, own):
+        if choice.when != when or trainee.shut(movement, own):
             continue
         if today.bears(movement, own, trainee.body) or not today.has(movement, own):
             continue
@@ -333,19 +333,19 @@ def _asked(item: Item) -> Prescription:
     )
 
 
-def _in_place(item: Item, one: Substitute, trainee: Trainee) -> Item:
-    movement = one.movement
+def _in_place(item: Item, substitute: Substitute, trainee: Trainee) -> Item:
+    movement = substitute.movement
     rung = Rung(
         movement.name,
         movement,
         movement.own(Modifiers()),
-        one.prescription,
-        criterion_for("double_progression", one.prescription),
+        substitute.prescription,
+        criterion_for("double_progression", substitute.prescription),
     )
     return replace(
         item,
         name=movement.name,
-        sets=sets_of(rung, one.prescription),
+        sets=sets_of(rung, substitute.prescription),
         easier=(),
         rig=trainee.rig(movement),
         why=f"Today in place of {item.name}.",

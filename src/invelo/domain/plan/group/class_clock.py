@@ -116,7 +116,7 @@ def _blocks(group: GroupSession, rotate: bool) -> Iterator[_Made]:
     rigged: set[str] = set()
     for at in range(len(group.shape.blocks)):
         own = [part.blocks[at] for part in group.parts]
-        there = [one for one in own if one is not None]
+        there = [block for block in own if block is not None]
         if not there:
             continue
         yield from _set_up(own, rigged)
@@ -130,11 +130,11 @@ def _blocks(group: GroupSession, rotate: bool) -> Iterator[_Made]:
 def _set_up(own: list[FilledBlock | None], rigged: set[str]) -> Iterator[_Made]:
     """What is fetched before a block: as long as the longest of it takes."""
 
-    def new(one: FilledBlock | None) -> list[Item]:
-        items = one.block.items if one else ()
+    def new(block: FilledBlock | None) -> list[Item]:
+        items = block.block.items if block else ()
         return [item for item in items if item.rig.minutes and item.rig.what not in rigged]
 
-    fetched = [new(one) for one in own]
+    fetched = [new(block) for block in own]
     minutes = max((item.rig.minutes for items in fetched for item in items), default=0.0)
     if not minutes:
         return
@@ -152,28 +152,28 @@ def _rounds(
     own: list[FilledBlock | None], there: list[FilledBlock], slots: int, rotate: bool
 ) -> Iterator[_Made]:
     block = there[0].block
-    rounds = max(one.block.rounds for one in there)
+    rounds = max(filled.block.rounds for filled in there)
     for number in range(rounds):
         for station in range(slots):
             words = f"{block.format}, round {number + 1} of {rounds}, {station + 1} of {slots}"
             chains = [
-                _chain(one, (station + person) % slots if rotate else station, number)
-                for person, one in enumerate(own)
+                _chain(filled, (station + person) % slots if rotate else station, number)
+                for person, filled in enumerate(own)
             ]
             seconds = max((_seconds(block, chain) for chain in chains), default=0.0)
             if not seconds:
                 continue
             yield seconds, "work", words, tuple(_doing(chain) for chain in chains)
             last = station == slots - 1
-            off = max(one.block.round_rest if last else one.block.between for one in there)
+            off = max(filled.block.round_rest if last else filled.block.between for filled in there)
             yield off, "rest" if last else "change over", words, ()
 
 
 def _in_turn(own: list[FilledBlock | None], there: list[FilledBlock]) -> Iterator[_Made]:
-    sets = max(len(one.block.items[0].chains) for one in there)
+    sets = max(len(block.block.items[0].chains) for block in there)
     for number in range(sets):
         words = f"{there[0].block.format}, set {number + 1} of {sets}"
-        chains = [_chain(one, None, number) for one in own]
+        chains = [_chain(block, None, number) for block in own]
         seconds = max(_seconds(there[0].block, chain) for chain in chains)
         yield seconds, "work", words, tuple(_doing(chain) for chain in chains)
         rest = max(chain[1][-1].rest for chain in chains if chain)
@@ -183,11 +183,11 @@ def _in_turn(own: list[FilledBlock | None], there: list[FilledBlock]) -> Iterato
 _Chain = tuple[Item, tuple[WorkSet, ...]]
 
 
-def _chain(one: FilledBlock | None, slot: int | None, number: int) -> _Chain | None:
+def _chain(block: FilledBlock | None, slot: int | None, number: int) -> _Chain | None:
     """What someone does at a station in a round, with what follows it; None where they rest."""
-    if one is None or (slot is not None and slot not in one.slots):
+    if block is None or (slot is not None and slot not in block.slots):
         return None
-    item = one.block.items[one.slots.index(slot) if slot is not None else 0]
+    item = block.block.items[block.slots.index(slot) if slot is not None else 0]
     return (item, item.chains[number]) if number < len(item.chains) else None
 
 
@@ -197,8 +197,11 @@ def _seconds(block: Block, chain: _Chain | None) -> float:
     _, sets = chain
     if block.window is not None:
         return block.window[0] * sets[0].sides
-    work = sum(one.seconds(one.amount) * one.sides + SIDE_CHANGE * (one.sides - 1) for one in sets)
-    return _rounded(COUNT_IN + work + sum(one.rest for one in sets[:-1]))
+    work = sum(
+        work_set.seconds(work_set.amount) * work_set.sides + SIDE_CHANGE * (work_set.sides - 1)
+        for work_set in sets
+    )
+    return _rounded(COUNT_IN + work + sum(work_set.rest for work_set in sets[:-1]))
 
 
 def _doing(chain: _Chain | None) -> PersonTurn:

@@ -123,29 +123,31 @@ def followed(item: Item, following: tuple[Following, ...], trainee: Trainee) -> 
     sets: list[WorkSet] = []
     last = len(item.sets) - 1
     for number, work_set in enumerate(item.sets):
-        goes_on = [one for one in following if one.every or number == last]
+        goes_on = [follower for follower in following if follower.every or number == last]
         sets += _chain(work_set, goes_on, trainee)
     return replace(item, sets=tuple(sets))
 
 
 def _chain(work_set: WorkSet, following: list[Following], trainee: Trainee) -> Iterator[WorkSet]:
-    pauses = [float(one.pause) for one in following]
+    pauses = [float(follower.pause) for follower in following]
     rests = [*pauses, work_set.rest]
     yield replace(work_set, rest=rests[0])
-    for one, rest in zip(following, rests[1:], strict=True):
-        movement = catalogue().find_movement(one.movement) if one.movement else work_set.movement
+    for follower, rest in zip(following, rests[1:], strict=True):
+        movement = (
+            catalogue().find_movement(follower.movement) if follower.movement else work_set.movement
+        )
         base = replace(work_set, rest=rest, kind="part", share=0.0, open_end=False)
         if movement is not work_set.movement:
             own = movement.own(Modifiers())
             base = replace(base, name=movement.name, movement=movement, modifiers=own)
-            if movement.unit != work_set.unit and one.asked.low is None:
+            if movement.unit != work_set.unit and follower.asked.low is None:
                 raise InputError(
                     "amount",
                     f"the {movement.name.lower()} is counted in {movement.unit}, the set before "
                     f"it in {work_set.unit}.",
                     "Say how much of it.",
                 )
-        part = asked_set(one.asked, base, trainee)
+        part = asked_set(follower.asked, base, trainee)
         yield replace(part, rest=rest, kind="part")
 
 
@@ -189,7 +191,7 @@ def asked_of(work_set: WorkSet, trainee: Trainee, *, rests: bool) -> Exactly:
         ankles=load.ankles,
         assistance=modifiers.assistance.kg if modifiers.assistance else 0.0,
         band=modifiers.band.band.name if modifiers.band else "",
-        values=tuple(one for one in modifiers.values if usual.get(one[0]) != one[1]),
+        values=tuple(pair for pair in modifiers.values if usual.get(pair[0]) != pair[1]),
         in_turn=work_set.in_turn.id if work_set.in_turn else "",
     )
 

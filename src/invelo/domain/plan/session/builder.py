@@ -52,7 +52,7 @@ def fill(slot: Slot, trainee: Trainee, kinds: frozenset[Kind] | None = None) -> 
         item = trainee.item(stand)
         return _as_asked(item.with_sets(slot.sets) if slot.sets else item, slot, trainee)
     named = [catalogue().find_movement(other) for other in slot.movements]
-    own = [one.movement for one in slot.instead if one.when != "too easy"]
+    own = [substitute.movement for substitute in slot.instead if substitute.when != "too easy"]
     for movement in named:
         if not trainee.shut(movement) and movement.takes(kinds):
             return _as_asked(trainee.loose(movement, slot.purpose, slot.sets), slot, trainee)
@@ -99,7 +99,9 @@ def _open(item: Item, trainee: Trainee) -> Item:
 def asked_exactly(item: Item, slot: Slot, trainee: Trainee) -> Item:
     """An item with what the coach asks of it, set by set, in place of what is prescribed."""
     if not slot.each:
-        return replace(item, sets=tuple(asked_set(slot.asked, one, trainee) for one in item.sets))
+        return replace(
+            item, sets=tuple(asked_set(slot.asked, work_set, trainee) for work_set in item.sets)
+        )
     last = len(item.sets) - 1
     sets = (asked_set(each, item.sets[min(i, last)], trainee) for i, each in enumerate(slot.each))
     return replace(item, sets=tuple(sets))
@@ -195,7 +197,7 @@ def session_from(
     Raises:
         InputError: where there is none.
     """
-    made = [one.block for one in blocks if one is not None]
+    made = [filled.block for filled in blocks if filled is not None]
     if not made:
         reasons = " ".join(left_out)
         raise InputError(
@@ -253,17 +255,17 @@ def _keyed_apart(made: Sequence[Block]) -> tuple[Block, ...]:
 def notes_of(made: Sequence[Block]) -> tuple[str, ...]:
     """What spoils what, and why an item is not as its ladder says."""
     spoils = [
-        one.words
+        note.words
         for first, second in pairwise(made)
-        for one in interference((first.items[-1], second.items[0]))
-        if one.first != one.second
+        for note in interference((first.items[-1], second.items[0]))
+        if note.first != note.second
     ]
     spoils += [
-        one.words
+        note.words
         for block in made
         if block.format != "pre-tire"
-        for one in interference(block.items)
-        if one.first != one.second
+        for note in interference(block.items)
+        if note.first != note.second
     ]
     whys = [f"{item.name}: {item.why}" for block in made for item in block.items if item.why]
     return tuple(dict.fromkeys([*spoils, *whys, *_without_rest(made)]))
@@ -305,9 +307,9 @@ def template_of(template_id: str, name: str, session: Session, trainee: Trainee)
 def _slot_of(item: Item, trainee: Trainee, *, rests: bool) -> Slot:
     """Each set as it stood; what followed one without a rest follows it again."""
     each = tuple(
-        asked_of(one, trainee, rests=rests)
-        for one in _with_last_rests(item)
-        if one.kind in ("work", "attempt", "turn")
+        asked_of(work_set, trainee, rests=rests)
+        for work_set in _with_last_rests(item)
+        if work_set.kind in ("work", "attempt", "turn")
     )[:12]
     asked = each[0] if each else asked_of(item.main, trainee, rests=rests)
     differ = each if len(set(each)) > 1 else ()

@@ -35,7 +35,7 @@ def _slot(slot: Slot, way: Way) -> Slot:
     movement = catalogue().find_movement(slot.movements[0])
     beside = next(easier_than(movement) if way == "easier" else harder_than(movement), None)
     if beside is not None:
-        asked, each = _unset(slot.asked), tuple(_unset(one) for one in slot.each)
+        asked, each = _unset(slot.asked), tuple(_unset(each_asked) for each_asked in slot.each)
         return replace(
             slot,
             family=beside.family,
@@ -46,7 +46,9 @@ def _slot(slot: Slot, way: Way) -> Slot:
         )
     by = SHARES[way]
     return replace(
-        slot, asked=_scaled(slot.asked, by), each=tuple(_scaled(one, by) for one in slot.each)
+        slot,
+        asked=_scaled(slot.asked, by),
+        each=tuple(_scaled(each_asked, by) for each_asked in slot.each),
     )
 
 

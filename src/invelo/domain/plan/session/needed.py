@@ -44,10 +44,10 @@ def load_words(work_set: WorkSet) -> tuple[str, ...]:
     """What is carried in a set, or taken off: “bag of 6 kg”, “12 kg on a belt”."""
     load = work_set.modifiers.added_load
     assistance = work_set.modifiers.assistance
-    told = (
+    phrases = (
         (load.bag, "bag of {:g} kg"),
         (load.vest, "{:g} kg on a belt"),
         (load.hands, "{:g} kg in the hands"),
         (assistance.kg if assistance else 0.0, "{:g} kg assistance"),
     )
-    return tuple(words.format(kg) for kg, words in told if kg > 0.0)
+    return tuple(words.format(kg) for kg, words in phrases if kg > 0.0)

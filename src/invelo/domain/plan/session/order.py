@@ -151,10 +151,10 @@ def in_order(items: Sequence[Item]) -> tuple[Item, ...]:
             for i in range(len(items)):
                 if done >> i & 1:
                     continue
-                found = (_plus(spent, steps.to(done, last, i)), (*order, i))
+                orders = (_plus(spent, steps.to(done, last, i)), (*order, i))
                 key = (done | 1 << i, i)
-                if key not in longer or found < longer[key]:
-                    longer[key] = found
+                if key not in longer or orders < longer[key]:
+                    longer[key] = orders
         best = longer
     return tuple(items[i] for i in min(best.values())[1])
 

@@ -125,7 +125,7 @@ class ShapeBlock:
                 f"Choose one of {', '.join(CHAINED)}, or let nothing follow.",
             )
         if self.format in BY_THEIR_OWN_RULE and any(
-            one.in_turn for slot in self.slots for one in (slot.asked, *slot.each)
+            exactly.in_turn for slot in self.slots for exactly in (slot.asked, *slot.each)
         ):
             raise InputError(
                 "in turn",
@@ -133,8 +133,8 @@ class ShapeBlock:
                 "Take turns in straight sets or in rounds.",
             )
         in_rounds = self.format in ("pair", "triple", "circuit", "interval", "pre-tire")
-        asked = [one for slot in self.slots for one in (slot.asked, *slot.each)]
-        if in_rounds and any(one.rest is not None for one in asked):
+        asked = [exactly for slot in self.slots for exactly in (slot.asked, *slot.each)]
+        if in_rounds and any(exactly.rest is not None for exactly in asked):
             raise InputError(
                 "rest",
                 f"in a {self.format} the rests between movements and rounds are kept.",

@@ -148,7 +148,7 @@ def length(session: Session) -> Estimate:
     pauses = sum(event.kind in ("rest", "change over") for event in events) / 60.0
     work = [
         sum(e.seconds for e in timeline(session, end) if e.kind == "work") / 60.0
-        for end in (lambda one: float(one.low), lambda one: float(one.high))
+        for end in (lambda work_set: float(work_set.low), lambda work_set: float(work_set.high))
     ]
     likely = ends_at(events) / 60.0
     return Estimate(

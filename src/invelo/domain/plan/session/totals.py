@@ -74,15 +74,15 @@ Of = TypeVar("Of", bound=str)
 def _hard_sets(
     items: Iterable[Item], counts: Callable[[Movement], Mapping[Of, float]]
 ) -> dict[Of, float]:
-    found: dict[Of, float] = {}
+    sums: dict[Of, float] = {}
     for item in items:
         for work_set in item.sets:
             if work_set.kind == "easy":
                 continue
             for movement, _, part in work_set.parts:
                 for region, count in counts(movement).items():
-                    found[region] = found.get(region, 0.0) + count * part * work_set.share
-    return found
+                    sums[region] = sums.get(region, 0.0) + count * part * work_set.share
+    return sums
 
 
 def balance(items: Iterable[Item]) -> tuple[float, float]:
@@ -132,10 +132,10 @@ def torque_seconds(body: Body, sets: Iterable[WorkSet]) -> dict[str, Estimate]:
         for joint, torque in torques(body, movement, modifiers).items():
             ends = (work_set.amount, work_set.low, work_set.high)
             seconds = [work_set.seconds(amount) * work_set.sides * part for amount in ends]
-            told = (torque.likely, torque.low, torque.high)
+            triple = (torque.likely, torque.low, torque.high)
             mine = sums.setdefault(joint.removeprefix("other_"), [0.0, 0.0, 0.0])
             for k in range(3):
-                mine[k] += told[k] * seconds[k]
+                mine[k] += triple[k] * seconds[k]
     how = Derivation(
         "Joint torque where the demand is told × seconds at work, added up over the sets.",
         (),
@@ -149,13 +149,13 @@ def torque_seconds(body: Body, sets: Iterable[WorkSet]) -> dict[str, Estimate]:
 
 def totals(body: Body, items: Iterable[Item], tags: Tags = NO_TAGS) -> Totals:
     """What items add up to for a body, with a coach's tags."""
-    held = tuple(items)
-    sets = [work_set for item in held for work_set in item.sets]
-    push, pull = balance(held)
-    rpe_only = dict.fromkeys(item.name for item in held if item.movement.rpe_only)
+    all_items = tuple(items)
+    sets = [work_set for item in all_items for work_set in item.sets]
+    push, pull = balance(all_items)
+    rpe_only = dict.fromkeys(item.name for item in all_items if item.movement.rpe_only)
     return Totals(
-        hard_sets(held),
-        tagged_sets(held, tags),
+        hard_sets(all_items),
+        tagged_sets(all_items, tags),
         torque_seconds(body, sets),
         sum(work_set.seconds_on("left") for work_set in sets),
         sum(work_set.seconds_on("right") for work_set in sets),

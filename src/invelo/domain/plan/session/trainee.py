@@ -164,7 +164,7 @@ class Trainee:
             if self.shut(rung.movement, rung.modifiers):
                 continue
             needed = kit_needed(rung.movement, rung.modifiers)
-            if kinds is None or all(kinds & set(one) for one in needed):
+            if kinds is None or all(kinds & set(alternative) for alternative in needed):
                 if i == 0:
                     return stand
                 return replace(stand, here=near, below=stand.below[i:], above=())
@@ -181,13 +181,15 @@ class Trainee:
         where none is known by its size."""
         needs = needs_of(self.body, movement, movement.own(modifiers or Modifiers()))
         for room in self.guard.rooms if self.guard else ():
-            found = pieces(needs, room, self.guard.today) if self.guard else None
-            if found and needs:
-                both = list(zip(needs, found, strict=True))
+            needed_pieces = pieces(needs, room, self.guard.today) if self.guard else None
+            if needed_pieces and needs:
+                both = list(zip(needs, needed_pieces, strict=True))
                 words = " and ".join(need.piece_words(item) for need, item in both)
-                return Rig(found[0].kind, max(item.setup_minutes for item in found), words)
+                return Rig(
+                    needed_pieces[0].kind, max(item.setup_minutes for item in needed_pieces), words
+                )
         there = [(kind, self.rigs[kind]) for kind in movement.kit if kind in self.rigs]
-        return Rig(*min(there, key=lambda one: (one[1], one[0]))) if there else Rig()
+        return Rig(*min(there, key=lambda pair: (pair[1], pair[0]))) if there else Rig()
 
     def rigged(self, item: Item) -> Item:
         """An item with what is set up for it where they train."""
@@ -242,8 +244,9 @@ class Trainee:
     @staticmethod
     def _too_short(stand: Stand) -> str:
         likely = stand.here.likely
-        held = f"about {likely.likely:.0f} s" if likely else "too short"
-        return f"It is held {held}; take assistance, or single near-best tries as practice only."
+        length_words = f"about {likely.likely:.0f} s" if likely else "too short"
+        practice = "single near-best tries as practice only"
+        return f"It is held {length_words}; take assistance, or {practice}."
 
     def loose(
         self, movement: Movement, purpose: Purpose, sets: int | None = None, name: str = ""
@@ -298,10 +301,10 @@ def in_its_place(item: Item, movement: Movement, trainee: Trainee, why: str) -> 
     main = item.main
     alike = movement.unit == main.unit
     sets = tuple(
-        replace(one, low=main.low, high=main.high, rpe=main.rpe, rest=main.rest)
+        replace(work_set, low=main.low, high=main.high, rpe=main.rpe, rest=main.rest)
         if alike
-        else replace(one, rpe=main.rpe, rest=main.rest)
-        for one in loose.sets
+        else replace(work_set, rpe=main.rpe, rest=main.rest)
+        for work_set in loose.sets
     )
     return replace(item, name=loose.name, sets=sets, easier=(), rig=loose.rig, why=why)
 

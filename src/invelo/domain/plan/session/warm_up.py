@@ -74,11 +74,11 @@ def general(families: Iterable[str], trainee: Trainee) -> tuple[Item, ...]:
     then the day's patterns and places; at least five minutes of it, two before a short session. A
     coach's own list stands as it is."""
     if trainee.warm_up:
-        own = (one for one in trainee.warm_up if _open(one, trainee))
-        return tuple(_piece(one, _own_amount(one)) for one in own)
+        own = (drill for drill in trainee.warm_up if _open(drill, trainee))
+        return tuple(_piece(drill, _own_amount(drill)) for drill in own)
     there = frozenset(families)
     least = least_general(trainee.minutes)
-    pulse = next((one for one in PULSE if _open(one[0], trainee)), None)
+    pulse = next((drill for drill in PULSE if _open(drill[0], trainee)), None)
     chosen = [_piece(*pulse)] if pulse else []
     for movement_id, amount, for_families in GENERAL:
         if sum(_seconds(item) for item in chosen) >= least:
@@ -104,7 +104,7 @@ def within_short(items: Iterable[Item]) -> tuple[Item, ...]:
 
 
 def _own_amount(movement_id: str) -> int:
-    known = {**dict(PULSE), **{one: amount for one, amount, _ in GENERAL}}
+    known = {**dict(PULSE), **{drill: amount for drill, amount, _ in GENERAL}}
     return known.get(movement_id, OWN_AMOUNT[catalogue().find_movement(movement_id).unit])
 
 

@@ -39,10 +39,12 @@ def sets_words(item: Item, *, rests: bool = True) -> tuple[str, ...]:
         item: which.
         rests: whether they keep their own; in rounds the block's are kept instead.
     """
-    return tuple(_told(work_set, len(list(those)), rests) for work_set, those in groupby(item.sets))
+    return tuple(
+        _phrase(work_set, len(list(those)), rests) for work_set, those in groupby(item.sets)
+    )
 
 
-def _told(work_set: WorkSet, count: int, rests: bool) -> str:
+def _phrase(work_set: WorkSet, count: int, rests: bool) -> str:
     kind = BEFORE_KIND.get(work_set.kind, "")
     if work_set.kind == "part":
         kind += f"{work_set.name} "

@@ -80,7 +80,7 @@ FOLLOWING: frozenset[SetKind] = frozenset({"drop", "part"})
 class Count:
     """Reps or seconds as they are told, on one side, and in all."""
 
-    told: float
+    said: float
     each_side: float
     in_all: float
     words: str
@@ -260,31 +260,33 @@ class Item:
     @property
     def chains(self) -> tuple[tuple[WorkSet, ...], ...]:
         """Its sets, each with what follows it without a rest."""
-        found: list[tuple[WorkSet, ...]] = []
+        chains: list[tuple[WorkSet, ...]] = []
         for work_set in self.sets:
-            if work_set.kind in FOLLOWING and found:
-                found[-1] = (*found[-1], work_set)
+            if work_set.kind in FOLLOWING and chains:
+                chains[-1] = (*chains[-1], work_set)
             else:
-                found.append((work_set,))
-        return tuple(found)
+                chains.append((work_set,))
+        return tuple(chains)
 
     @property
     def numbers(self) -> tuple[int, ...]:
         """Of each set, counted from 1; the pieces of a broken hold share that of the first."""
-        found: list[int] = []
+        numbers: list[int] = []
         left = 0
         for number, work_set in enumerate(self.sets, start=1):
             if work_set.kind == "piece" and left:
-                found.append(found[-1])
+                numbers.append(numbers[-1])
                 left -= 1
                 continue
-            found.append(number)
+            numbers.append(number)
             left = round(1 / work_set.share) - 1 if work_set.kind == "piece" else 0
-        return tuple(found)
+        return tuple(numbers)
 
     def with_sets(self, count: int) -> "Item":
         """The same with this many sets and what follows them, the last ones gone."""
-        return replace(self, sets=tuple(one for chain in self.chains[:count] for one in chain))
+        return replace(
+            self, sets=tuple(work_set for chain in self.chains[:count] for work_set in chain)
+        )
 
 
 @dataclass(frozen=True)
@@ -358,8 +360,8 @@ class Session:
                 left = tuple(item for item in block.items if item.key not in gone)
                 blocks.append(replace(block, items=left))
                 continue
-            found = tuple(items.get(item.key, item) for item in block.items)
-            kept = tuple(item for item in found if item is not None and item.sets)
+            replaced = tuple(items.get(item.key, item) for item in block.items)
+            kept = tuple(item for item in replaced if item is not None and item.sets)
             if kept:
                 blocks.append(block.of(kept))
         return replace(self, blocks=tuple(blocks))

@@ -74,17 +74,17 @@ def notices(
     trainee: Trainee, problem: PlanningProblem, places: tuple[Venue, ...]
 ) -> tuple[str, ...]:
     """What the coach should know of a week before it is planned."""
-    found = []
+    advice = []
     push = any(task.push for task in problem.tasks)
     pull = any(task.pull for task in problem.tasks)
     if push and not pull:
-        found.append(missing_pull(places, trainee))
+        advice.append(missing_pull(places, trainee))
     if pull and not push:
-        found.append(missing_push(trainee))
+        advice.append(missing_push(trainee))
     if len(problem.days) == 1:
-        found.append("One day a week is too little for a region: two at least, three are good.")
-    found += [f"{item.name}: {item.why}" for item in trainee.preparation()]
-    return tuple(found)
+        advice.append("One day a week is too little for a region: two at least, three are good.")
+    advice += [f"{item.name}: {item.why}" for item in trainee.preparation()]
+    return tuple(advice)
 
 
 PUSHES = ("push-up", "knee-push-up", "wall-push-up", "dip", "palm-squeeze", "wall-press-hold")
@@ -100,7 +100,7 @@ def _open_of(ids: tuple[str, ...], trainee: Trainee) -> str:
         anywhere = replace(trainee.guard, rooms=())
         trainee = replace(trainee, guard=anywhere, open_movements=anywhere.open_movements)
     movements = (catalogue().find_movement(movement_id) for movement_id in ids)
-    named = (one.name.lower() for one in movements if not trainee.shut(one))
+    named = (movement.name.lower() for movement in movements if not trainee.shut(movement))
     return next(named, "")
 
 

@@ -143,7 +143,7 @@ class StandingAvailability:
 
     def keeping_to(self, ladder: str, days: int) -> "StandingAvailability":
         """The same with a ladder on so many days a week."""
-        others = tuple(one for one in self.rarely if one[0] != ladder)
+        others = tuple(preference for preference in self.rarely if preference[0] != ladder)
         return replace(self, rarely=(*others, (ladder, days)))
 
 

@@ -219,12 +219,14 @@ class Model:
 
     def _waves(self) -> None:
         for days in self.problem.waves.values():
-            keys = [days[one] for one in WAVE if one in days]
+            keys = [days[wave_day] for wave_day in WAVE if wave_day in days]
             for first, second in combinations(keys, 2):
-                for (key, earlier), one in self.on.items():
+                for (key, earlier), wave_day in self.on.items():
                     for (other_key, later), other in self.on.items():
                         if (key, other_key) == (first, second) and earlier >= later:
-                            self.terms.append(self.problem.weights.wave * self._both(one, other))
+                            self.terms.append(
+                                self.problem.weights.wave * self._both(wave_day, other)
+                            )
 
     def _both(self, one: IntVar, other: IntVar) -> IntVar:
         return self._over(one + other - 1, 1)

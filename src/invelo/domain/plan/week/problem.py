@@ -277,14 +277,14 @@ class PlanningProblem:
     @property
     def stressed(self) -> tuple[StressedJoint, ...]:
         """Joints that some task stresses hard."""
-        found = {j for task in self.tasks for j, stress in task.stress.items() if stress >= HARD}
-        return tuple(sorted(found))
+        joints = {j for task in self.tasks for j, stress in task.stress.items() if stress >= HARD}
+        return tuple(sorted(joints))
 
     @property
     def waves(self) -> dict[str, dict[WaveDay, str]]:
         """Keys of each wave's tasks by their day."""
-        found: dict[str, dict[WaveDay, str]] = {}
+        by_ladder: dict[str, dict[WaveDay, str]] = {}
         for task in self.tasks:
             if task.wave and task.wave_day:
-                found.setdefault(task.wave, {})[task.wave_day] = task.key
-        return found
+                by_ladder.setdefault(task.wave, {})[task.wave_day] = task.key
+        return by_ladder

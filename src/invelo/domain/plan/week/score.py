@@ -115,11 +115,11 @@ def minutes_on(problem: PlanningProblem, plan: Plan, day: Day) -> int:
 
 def sets_of_regions(problem: PlanningProblem, plan: Plan) -> dict[Muscle, int]:
     """Half hard sets of a week by region."""
-    found: dict[Muscle, int] = {}
+    sums: dict[Muscle, int] = {}
     for key, _ in plan:
         for region, half in problem.task(key).sets.items():
-            found[region] = found.get(region, 0) + half
-    return found
+            sums[region] = sums.get(region, 0) + half
+    return sums
 
 
 def days_of_region(problem: PlanningProblem, plan: Plan, region: Muscle) -> int:
@@ -145,9 +145,9 @@ def score(problem: PlanningProblem, plan: Plan) -> Score:
         ("even", "minutes between the longest and the shortest day", _even(problem, plan)),
         ("moved", "places moved from the last plan", _moved(problem, plan)),
     ):
-        told = sorted(parts, key=lambda part: -part[0])
-        amount = sum(part[0] for part in told)
-        words_of = tuple(part[1] for part in told if part[0])
+        worst_first = sorted(parts, key=lambda part: -part[0])
+        amount = sum(part[0] for part in worst_first)
+        words_of = tuple(part[1] for part in worst_first if part[0])
         terms.append(Term(name, words, amount, getattr(weights, name), words_of))
     return Score(tuple(terms))
 
@@ -197,7 +197,7 @@ def _balance(problem: PlanningProblem, plan: Plan) -> Iterator[Part]:
 
 def _wave(problem: PlanningProblem, plan: Plan) -> Iterator[Part]:
     for days in problem.waves.values():
-        there = [days[one] for one in WAVE if one in days]
+        there = [days[wave_day] for wave_day in WAVE if wave_day in days]
         for i, first in enumerate(there):
             for second in there[i + 1 :]:
                 names = f"{problem.task(first).name} before {problem.task(second).name}"
@@ -291,13 +291,13 @@ def _over_minutes(problem: PlanningProblem, plan: Plan) -> Iterator[Breach]:
 
 def hard_for(problem: PlanningProblem, plan: Plan, joint: str) -> list[tuple[int, str]]:
     """Days that are hard for a joint, with what makes them so; −1 for the day before the week."""
-    found = [(-1, "the week before")] if joint in problem.hard_before else []
+    hard = [(-1, "the week before")] if joint in problem.hard_before else []
     for day in problem.days:
         for task in tasks_on(problem, plan, day):
             if task.stress.get(joint, 0) >= HARD:  # type: ignore[call-overload]
-                found.append((day.index, task.name))
+                hard.append((day.index, task.name))
                 break
-    return found
+    return hard
 
 
 def _hard_in_a_row(problem: PlanningProblem, plan: Plan) -> Iterator[Breach]:

@@ -24,9 +24,9 @@ class _Watching(cp_model.CpSolverSolutionCallback):
         """A better plan is found."""
         self.best = self._model.plan(Values(self))
         self.points = round(self.objective_value)
-        self.told(self.best_objective_bound)
+        self.report(self.best_objective_bound)
 
-    def told(self, bound: float) -> None:
+    def report(self, bound: float) -> None:
         """The bound has moved, or the plan has."""
         if self.best is None:
             return
@@ -65,7 +65,7 @@ def solve(
         model.hint(start)
     solver = _solver(seconds, workers, steps)
     watching = _Watching(model, watch)
-    solver.best_bound_callback = watching.told
+    solver.best_bound_callback = watching.report
     status = solver.solve(model.cp, watching)
     if status in (cp_model.OPTIMAL, cp_model.FEASIBLE):
         plan = model.plan(Values(solver))

@@ -120,7 +120,7 @@ class BuiltProblem:
 def build_problem(
     trainee: Trainee,
     availability: Availability,
-    spots: Iterable[Venue] = (),
+    venues: Iterable[Venue] = (),
     last: Plan = frozenset(),
     hard_before: frozenset[str] = frozenset(),
 ) -> BuiltProblem:
@@ -136,7 +136,7 @@ def build_problem(
     Raises:
         InputError: with no day or nothing to do.
     """
-    places = tuple(spots)
+    places = tuple(venues)
     left_out: list[str] = []
     tasks: list[WeekTask] = []
     items: dict[str, Item] = {}
@@ -311,7 +311,7 @@ def _targets(
         if items[task.key].role != "preparation"
         for region in items[task.key].movement.prime
     }
-    found = dict.fromkeys(sorted(trained), usual)
+    targets = dict.fromkeys(sorted(trained), usual)
     for region, sets in availability.targets:
-        found[region] = round(2 * sets)
-    return found
+        targets[region] = round(2 * sets)
+    return targets

@@ -43,13 +43,13 @@ def due(situation: Situation) -> bool:
     asked = _days(situation.today, _last_asked(situation))
     if asked is not None and asked < AT_MOST_EVERY:
         return False
-    told = _days(situation.today, state.told)
-    if told is None or told >= OLD_DAYS:
+    days = _days(situation.today, state.evidence_on)
+    if days is None or days >= OLD_DAYS:
         return True
     if _too_easy(situation):
         return True
     undecided = UNSURE[0] < _next(situation) < UNSURE[1]
-    return undecided and told >= UNSURE_DAYS
+    return undecided and days >= UNSURE_DAYS
 
 
 def _too_easy(situation: Situation) -> bool:
@@ -84,12 +84,12 @@ def check(situation: Situation) -> Proposal | None:
     if not due(situation):
         return None
     state = situation.here.state
-    told = _days(situation.today, state.told if state else None)
-    if told is not None and told < UNSURE_DAYS:
+    days = _days(situation.today, state.evidence_on if state else None)
+    if days is not None and days < UNSURE_DAYS:
         old = "Every set came to its top with more than three to spare: what they can do at most is"
         old = f"{old} not known."
     else:
-        since = "yet" if told is None else f"for {told} days"
+        since = "yet" if days is None else f"for {days} days"
         old = f"Nothing has told {since} what they can do at most."
     what = "as many clean ones as there are" if situation.unit == "reps" else "as long as it holds"
     if situation.bounds.gentle:
@@ -99,7 +99,7 @@ def check(situation: Situation) -> Proposal | None:
         situation.key,
         f"{old} The next session's last set goes on: {what}.",
         (
-            Input("days since a set told", "none" if told is None else float(told), "days"),
+            Input("days since a set told", "none" if days is None else float(days), "days"),
             Input("asked from", float(OLD_DAYS), "days"),
         ),
         rules("test.old"),

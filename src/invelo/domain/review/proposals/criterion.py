@@ -200,7 +200,7 @@ def _less_assistance(situation: Situation) -> Shown | None:
         and len(session.on(situation.key)) >= situation.rung.prescription.sets
     ]
     total = sum(s.least for s in situation.last if s.form_ok)
-    lesser = [one for one in situation.settings() if one.outcome == "reduce_assistance"]
+    lesser = [setting for setting in situation.settings() if setting.outcome == "reduce_assistance"]
     there = not lesser or lesser[0].place.holds >= LESSER_HOLDS
     if not there or (len(clean) < HARD_DAYS and total < TOTAL_ONCE):
         return None

@@ -6,15 +6,15 @@ Source: common practice.
 from dataclasses import replace
 
 from invelo.domain.estimate import Input
-from invelo.domain.plan.methods import with_dose
+from invelo.domain.plan.methods import with_prescription
 from invelo.domain.plan.prescription import LEAST_USEFUL
 from invelo.domain.review.proposals.criterion import assisted_hold
 from invelo.domain.review.proposals.situation import (
     Proposal,
     Situation,
     chance,
-    dose_words,
     predicted,
+    prescription_words,
     rules,
     set_figures,
 )
@@ -77,14 +77,14 @@ def downward(situation: Situation) -> Proposal | None:
             break
         short += 1
     given = any(
-        one.outcome == "fewer_sets"
-        and one.from_key == situation.key
-        and one.days <= GIVEN_DAYS
-        and one.answer != "decline"
-        for one in situation.answered
+        earlier.outcome == "fewer_sets"
+        and earlier.from_key == situation.key
+        and earlier.days <= GIVEN_DAYS
+        and earlier.answer != "decline"
+        for earlier in situation.answered
     )
     far = short > 0 and share_done(situation.asked_sessions[-1], situation) < FAR_SHORT
-    never_fitted = all(share_done(one, situation) < 1.0 for one in situation.asked_sessions)
+    never_fitted = all(share_done(earlier, situation) < 1.0 for earlier in situation.asked_sessions)
     if far and never_fitted and (situation.here.fits or 0.0) < NO_FIT:
         return _back(situation, short)
     if short < (1 if given else RUNNING):
@@ -118,12 +118,12 @@ def _fewer(situation: Situation, short: int) -> Proposal:
     return Proposal(
         "fewer_sets",
         situation.key,
-        f"{_words(short)} A set less first: {dose_words(fewer)}.",
+        f"{_words(short)} A set less first: {prescription_words(fewer)}.",
         _figures(situation, short),
         rules("range.missed-twice", "sets.fewer"),
         "high",
         "Done and asked are plain counts.",
-        then=with_dose(situation.rung, fewer, situation.method),
+        then=with_prescription(situation.rung, fewer, situation.method),
     )
 
 
@@ -139,7 +139,7 @@ def _back(situation: Situation, short: int) -> Proposal:
         "step_back",
         target.key,
         f"{_words(short)} Step back to “{target.rung.name}”: "
-        f"{dose_words(target.rung.prescription)}.",
+        f"{prescription_words(target.rung.prescription)}.",
         figures,
         rules("range.missed-twice", "step.back"),
         "high",
@@ -154,13 +154,13 @@ def _no_easier(situation: Situation, short: int, figures: tuple[Input, ...]) -> 
     return Proposal(
         "fewer_sets",
         situation.key,
-        f"{_words(short)} There is no easier rung: {dose_words(fewer)}, or add one below.",
+        f"{_words(short)} There is no easier rung: {prescription_words(fewer)}, or add one below.",
         figures,
         rules("range.missed-twice", "ladder.foot"),
         "medium",
         "The sets are plain; the remedy is the coach's to build.",
         standing="blocked",
-        then=with_dose(situation.rung, fewer, situation.method),
+        then=with_prescription(situation.rung, fewer, situation.method),
     )
 
 
@@ -172,7 +172,9 @@ def _more_assistance(situation: Situation) -> Proposal | None:
     total = sum(record.least for record in done)
     if total >= 0.5 * LEAST_USEFUL["s"] * len(done):
         return None
-    more = next((one for one in situation.easier() if one.outcome == "add_assistance"), None)
+    more = next(
+        (setting for setting in situation.easier() if setting.outcome == "add_assistance"), None
+    )
     figures = (
         *set_figures(done),
         Input("in all", total, "s"),

@@ -18,7 +18,7 @@ FEW = 3
 
 
 @dataclass(frozen=True)
-class Turnout:
+class OutcomeAfter:
     """What came after a decision.
 
     Attributes:
@@ -32,7 +32,7 @@ class Turnout:
     words: str
 
 
-def turnout(points: Sequence[TrendPoint], day: date) -> Turnout | None:
+def outcome_after(points: Sequence[TrendPoint], day: date) -> OutcomeAfter | None:
     """What reach did in the three weeks after a day; None where nothing tells yet.
 
     Args:
@@ -45,9 +45,11 @@ def turnout(points: Sequence[TrendPoint], day: date) -> Turnout | None:
         return None
     change = median(after[-FEW:]) / median(before) - 1.0
     percent = round(100 * change)
-    told = f"{percent:+d} % in the three weeks after" if percent else "0 % in the three weeks after"
+    sentence = (
+        f"{percent:+d} % in the three weeks after" if percent else "0 % in the three weeks after"
+    )
     if abs(change) <= NOISE:
-        words = f"reach as before ({told})"
+        words = f"reach as before ({sentence})"
     else:
-        words = f"reach {'rose' if change > 0 else 'fell'} ({told})"
-    return Turnout(change, len(after), words)
+        words = f"reach {'rose' if change > 0 else 'fell'} ({sentence})"
+    return OutcomeAfter(change, len(after), words)

@@ -4,13 +4,13 @@ from dataclasses import replace
 from datetime import timedelta
 
 from invelo.domain.estimate import Input
-from invelo.domain.plan.methods import most_sets, with_dose
+from invelo.domain.plan.methods import most_sets, with_prescription
 from invelo.domain.plan.week.course import EASY_SHARE
 from invelo.domain.review.proposals.situation import (
     Proposal,
     Situation,
     chance,
-    dose_words,
+    prescription_words,
     rules,
 )
 from invelo.domain.review.proposals.upward import useful
@@ -126,8 +126,8 @@ def _remedy(
     """By what the data show: old evidence a test, much and hard an easy week, little a set or a
     day more, else another lever."""
     state = situation.here.state
-    told = state.told if state else None
-    if told is None or (situation.today - told).days > OLD_DAYS:
+    newest = state.evidence_on if state else None
+    if newest is None or (situation.today - newest).days > OLD_DAYS:
         return Proposal(
             "retest",
             situation.key,
@@ -139,8 +139,8 @@ def _remedy(
             "Sessions and dates are counted.",
         )
     eased = any(
-        one.outcome == "ease_off" and one.answer != "decline" and one.days <= EASY_DAYS
-        for one in situation.answered
+        earlier.outcome == "ease_off" and earlier.answer != "decline" and earlier.days <= EASY_DAYS
+        for earlier in situation.answered
     )
     if rpe >= HARD_RPE and days >= OFTEN and not eased:
         return Proposal(
@@ -162,13 +162,13 @@ def _remedy(
             "add_set",
             situation.key,
             f"{still} {prescription.sets} sets on {days:.0f} days a week are little: "
-            f"{dose_words(more)}.",
+            f"{prescription_words(more)}.",
             figures,
             rules("plateau.weeks", "sets.grow"),
             "medium",
             "Amount is the plainest thing to change.",
             standing="blocked",
-            then=with_dose(situation.rung, more, situation.method),
+            then=with_prescription(situation.rung, more, situation.method),
         )
     if days < OFTEN - 1.5:
         return Proposal(

@@ -37,8 +37,10 @@ def within(situation: Situation, proposal: Proposal) -> bool:
         return False
     if len(situation.asked_sessions) < FIRST_SESSIONS and not situation.answered:
         return False
-    lately = [one for one in situation.answered if one.answer == "routine"]
-    if sum(one.days < WEEK_DAYS for one in lately) >= bounds.per_week:
+    lately = [answer for answer in situation.answered if answer.answer == "routine"]
+    if sum(answer.days < WEEK_DAYS for answer in lately) >= bounds.per_week:
         return False
-    newest = [one for one in situation.answered if one.answer in ("routine", "undone")][:UNDONE]
-    return len(newest) < UNDONE or any(one.answer == "routine" for one in newest)
+    newest = [answer for answer in situation.answered if answer.answer in ("routine", "undone")][
+        :UNDONE
+    ]
+    return len(newest) < UNDONE or any(answer.answer == "routine" for answer in newest)

@@ -26,19 +26,21 @@ def pain(situation: Situation) -> Proposal | None:
     spoke = ["pain.stop"] * (worst >= PAIN_STOP) + ["pain.rising"] * bool(rising)
     if not spoke:
         return None
-    told = place if worst >= PAIN_STOP else rising[0]
-    course = [pains.get(told, 0) for pains in by_session[-RISING_SESSIONS:]]
+    worst_place = place if worst >= PAIN_STOP else rising[0]
+    course = [pains.get(worst_place, 0) for pains in by_session[-RISING_SESSIONS:]]
     return Proposal(
         outcome="stop",
         to=situation.key,
         reason=(
-            f"Pain at the {told} reached {by_session[-1][told]} of 10"
-            + (f" after {' → '.join(map(str, course))}" if told in rising else "")
+            f"Pain at the {worst_place} reached {by_session[-1][worst_place]} of 10"
+            + (f" after {' → '.join(map(str, course))}" if worst_place in rising else "")
             + ". Stop this movement, offer pain-free ones of the same region, and see a clinician "
             "before it returns."
         ),
         figures=(
-            Input(f"pain at the {told}, last sessions", " → ".join(map(str, course)), "of 10"),
+            Input(
+                f"pain at the {worst_place}, last sessions", " → ".join(map(str, course)), "of 10"
+            ),
             Input("movement ends at", PAIN_STOP, "of 10"),
         ),
         rules=rules(*spoke),

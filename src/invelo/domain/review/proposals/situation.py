@@ -444,7 +444,7 @@ def asked_words(record: SetRecord) -> str:
     return f"{span} at {asked.rpe:g}"
 
 
-def dose_words(prescription: Prescription) -> str:
+def prescription_words(prescription: Prescription) -> str:
     """A prescription in words: 3 × 6–10 at effort 9."""
     unit = "" if prescription.unit == "reps" else f" {prescription.unit}"
     span = f"{prescription.low}–{prescription.high}"

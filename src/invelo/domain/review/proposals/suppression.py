@@ -9,7 +9,7 @@ ADVICE: frozenset[Outcome] = frozenset(
 )
 """Outcomes that want time to show, and are not proposed again right after they were answered."""
 
-QUIET_DAYS = 21
+SUPPRESSED_DAYS = 21
 """Days for which an answered piece of advice is not given again (ours: as long as a plateau is
 watched)."""
 
@@ -56,7 +56,7 @@ EARNED = frozenset(
 def _same(before: AnsweredProposal, proposal: Proposal, situation: Situation) -> bool:
     spoke = {rule.id for rule in proposal.rules}
     refused = before.answer in ("decline", "undone")
-    taken = not refused and before.days < QUIET_DAYS
+    taken = not refused and before.days < SUPPRESSED_DAYS
     if taken and spoke & REMEDIES & set(before.rules):
         return True
     if before.outcome != proposal.outcome or before.from_key != situation.key:
@@ -70,7 +70,7 @@ def _same(before: AnsweredProposal, proposal: Proposal, situation: Situation) ->
     if proposal.outcome == "stop":
         return refused and situation.pain <= before.pain
     if proposal.outcome == "hold":
-        return proposal.standing == "blocked" and before.days < QUIET_DAYS
+        return proposal.standing == "blocked" and before.days < SUPPRESSED_DAYS
     if refused:
         return before.days < DECLINED_DAYS
-    return proposal.outcome in ADVICE and not spoke & EARNED and before.days < QUIET_DAYS
+    return proposal.outcome in ADVICE and not spoke & EARNED and before.days < SUPPRESSED_DAYS

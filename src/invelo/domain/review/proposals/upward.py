@@ -12,7 +12,7 @@ from itertools import pairwise
 
 from invelo.domain.estimate import Input
 from invelo.domain.ladder.rung import Rung
-from invelo.domain.plan.methods import most_sets, with_dose
+from invelo.domain.plan.methods import most_sets, with_prescription
 from invelo.domain.plan.prescription import HELD_RANGES
 from invelo.domain.review.proposals.checking import due
 from invelo.domain.review.proposals.criterion import Shown, assisted_hold, long_enough, shown
@@ -23,10 +23,10 @@ from invelo.domain.review.proposals.situation import (
     Proposal,
     Situation,
     chance,
-    dose_words,
     fit_of,
     on_course,
     predicted,
+    prescription_words,
     rules,
     set_figures,
 )
@@ -62,7 +62,9 @@ def upward(situation: Situation) -> Proposal | None:
     if _hurts(situation):
         return None
     if earned and assisted_hold(situation):
-        less = [one for one in situation.settings() if one.outcome == "reduce_assistance"]
+        less = [
+            setting for setting in situation.settings() if setting.outcome == "reduce_assistance"
+        ]
         if less:
             return _set_to(situation, less[0], earned)
     climbed = _climb(situation, earned) or _after_long(situation, earned)
@@ -75,7 +77,7 @@ def _after_long(situation: Situation, earned: Shown | None) -> Proposal | None:
     """A rung, or one lever, that fits all but surely after weeks at the top of the range."""
     long = None if earned else long_enough(situation)
     near = next((place for place in situation.above if not place.closed), None)
-    if long is None or near is None or near.state is None or near.state.told is None:
+    if long is None or near is None or near.state is None or near.state.evidence_on is None:
         return None
     if (near.fits or 0.0) >= BEFOREHAND:
         return _up(situation, near, [], long)
@@ -109,7 +111,7 @@ def _climb(situation: Situation, earned: Shown | None) -> Proposal | None:
     near = open_ways[0]
     if near.fits is None:
         return _learnt(situation, near, earned) if earned else None
-    if near.state is None or near.state.told is None:
+    if near.state is None or near.state.evidence_on is None:
         return None  # nothing has told the most they can do: that is seen first
     if earned:
         least = EARNED
@@ -133,8 +135,10 @@ def _foreseen(situation: Situation, near: Place) -> bool:
     if situation.bounds.gentle:
         return False  # of someone whose hard efforts are spared, only what was shown tells
     again = any(
-        one.outcome == "step_back" and one.from_key == near.key and one.days <= BACK_DAYS
-        for one in situation.answered
+        earlier.outcome == "step_back"
+        and earlier.from_key == near.key
+        and earlier.days <= BACK_DAYS
+        for earlier in situation.answered
     )
     if again:
         return False
@@ -163,7 +167,10 @@ def _up(situation: Situation, target: Place, passed: list[Place], earned: Shown 
     figures = earned.figures if earned else set_figures(situation.last)
     if target.prediction is not None:
         figures = (*figures, predicted(f"on “{target.rung.name}”", target.prediction))
-    figures = (*figures, chance(f"chance that {dose_words(then.prescription)} fits there", fits))
+    figures = (
+        *figures,
+        chance(f"chance that {prescription_words(then.prescription)} fits there", fits),
+    )
     spoke = [earned.rule] if earned else ["effort.next-fits"]
     if not earned and situation.method != "rpe_target":
         spoke = ["step.foreseen"]
@@ -180,7 +187,7 @@ def _up(situation: Situation, target: Place, passed: list[Place], earned: Shown 
     return Proposal(
         "step_up",
         target.key,
-        f"{why} “{target.rung.name}” fits: {dose_words(then.prescription)}.{over}",
+        f"{why} “{target.rung.name}” fits: {prescription_words(then.prescription)}.{over}",
         figures,
         rules(*spoke),
         sure,
@@ -207,7 +214,7 @@ def _with_grown_sets(situation: Situation, target: Place) -> Rung:
     for sets in range(min(grown, most_sets(situation.method)), rung.prescription.sets, -1):
         more = replace(rung.prescription, sets=sets)
         if (fit_of(target.state, target.work, more) or 0.0) >= EARNED:
-            return with_dose(rung, more, situation.method)
+            return with_prescription(rung, more, situation.method)
     return rung
 
 
@@ -286,7 +293,7 @@ def _more_sets(situation: Situation, earned: Shown, why: str) -> Proposal | None
         rules(earned.rule, "sets.grow"),
         "high",
         "Sets grow before the variation changes.",
-        then=with_dose(situation.rung, more, situation.method),
+        then=with_prescription(situation.rung, more, situation.method),
     )
 
 
@@ -313,11 +320,11 @@ def _set_to(situation: Situation, offer: Offer, earned: Shown, why: str = "") ->
     figures = earned.figures
     if offer.place.fits is not None:
         figures = (*figures, chance("chance that it fits so", offer.place.fits))
-    told = f"{earned.words} {why}".strip()
+    words = f"{earned.words} {why}".strip()
     return Proposal(
         offer.outcome,
         situation.key,
-        f"{told} One change alone: “{then.name}”, {dose_words(then.prescription)}.",
+        f"{words} One change alone: “{then.name}”, {prescription_words(then.prescription)}.",
         figures,
         rules(earned.rule, "step.one-lever"),
         "high" if (offer.place.fits or 0.0) >= SURE else "medium",
@@ -337,7 +344,7 @@ def _bridged(situation: Situation, near: Place, earned: Shown, why: str, is_open
             "bridge",
             situation.key,
             f"{earned.words} {why} Put “{place.rung.name}” between: "
-            f"{dose_words(place.rung.prescription)}. {way.words}".strip(),
+            f"{prescription_words(place.rung.prescription)}. {way.words}".strip(),
             figures,
             rules(earned.rule, "step.gap-ahead", "step.bridge"),
             "medium",

@@ -107,13 +107,13 @@ class Tally:
     def faults(self) -> tuple[str, ...]:
         """Faults seen in a third of the reps or more."""
         least = max(1, len(self.reps) // 3)
-        found: list[str] = []
+        faults: list[str] = []
         for name in ("hips sag", "hips pike"):
             if sum(rep.line == name for rep in self.reps) >= least:
-                found.append(name)
+                faults.append(name)
         if sum(rep.verdict == "short" for rep in self.reps) >= least:
-            found.append("short of depth")
-        return tuple(found)
+            faults.append("short of depth")
+        return tuple(faults)
 
 
 @dataclass

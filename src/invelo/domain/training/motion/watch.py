@@ -125,19 +125,19 @@ def _angles(read: Reading, joint: JointName) -> Array | None:
     if np.any(sizes < 1e-9):
         return None
     cosine = np.clip((one * other).sum(axis=-1) / sizes, -1.0, 1.0)
-    found: Array = np.degrees(np.arccos(cosine))
-    return found
+    angles: Array = np.degrees(np.arccos(cosine))
+    return angles
 
 
 def _travels(read: Reading) -> tuple[JointName, float, float]:
     """The joint whose angle changes most, and the angle at both ends."""
-    found: list[tuple[float, JointName, float, float]] = []
+    travels: list[tuple[float, JointName, float, float]] = []
     for joint in BETWEEN:
         angles = _angles(read, joint)
         if angles is not None:
             ends = float(angles[0]), float(angles[-1])
-            found.append((abs(ends[1] - ends[0]), joint, *ends))
-    _, joint, start, end = max(found)
+            travels.append((abs(ends[1] - ends[0]), joint, *ends))
+    _, joint, start, end = max(travels)
     return joint, start, end
 
 

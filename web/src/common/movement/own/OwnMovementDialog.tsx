@@ -45,7 +45,9 @@ export function OwnMovementDialog({ base, onClose, onKept }: Props) {
       ...Object.fromEntries(Object.entries(own[at] ?? {}).filter(([joint]) => !isSecond(joint))),
       ...(yes ? Object.fromEntries(second.map((one) => [one.joint, Math.round(one[at])])) : {}),
     });
-    put(seen?.held ? { start: angles("start") } : { start: angles("start"), end: angles("end") });
+    put(
+      seen?.is_hold ? { start: angles("start") } : { start: angles("start"), end: angles("end") },
+    );
   };
   const angles = (seen?.angles ?? []).filter(({ joint }) => differ || !isSecond(joint));
   const keep = () =>
@@ -74,7 +76,7 @@ export function OwnMovementDialog({ base, onClose, onKept }: Props) {
     >
       <div className="grid gap-4 md:grid-cols-[460px_1fr]">
         <div>
-          {seen && !seen.held && (
+          {seen && !seen.is_hold && (
             <div className="flex gap-1 pt-2">
               {(["start", "end"] as const).map((one) => (
                 <Button key={one} aria-pressed={end === one} onClick={() => setEnd(one)}>
@@ -107,18 +109,22 @@ export function OwnMovementDialog({ base, onClose, onKept }: Props) {
                   <th scope="row" className="pr-3 font-text font-normal">
                     {angle.joint.replace("other_", "second ")}
                   </th>
-                  {(seen?.held ? (["start"] as const) : (["start", "end"] as const)).map((at) => (
-                    <td key={at} className="pr-2">
-                      <input
-                        inputMode="numeric"
-                        aria-label={`${angle.joint.replace("other_", "second ")}, ${at}`}
-                        value={own[at]?.[angle.joint] ?? ""}
-                        placeholder={String(Math.round(angle[at]))}
-                        onChange={(event) => setAngle(at, angle.joint, degrees(event.target.value))}
-                        className="w-20 border border-line bg-sheet px-1 py-1"
-                      />
-                    </td>
-                  ))}
+                  {(seen?.is_hold ? (["start"] as const) : (["start", "end"] as const)).map(
+                    (at) => (
+                      <td key={at} className="pr-2">
+                        <input
+                          inputMode="numeric"
+                          aria-label={`${angle.joint.replace("other_", "second ")}, ${at}`}
+                          value={own[at]?.[angle.joint] ?? ""}
+                          placeholder={String(Math.round(angle[at]))}
+                          onChange={(event) =>
+                            setAngle(at, angle.joint, degrees(event.target.value))
+                          }
+                          className="w-20 border border-line bg-sheet px-1 py-1"
+                        />
+                      </td>
+                    ),
+                  )}
                 </tr>
               ))}
             </tbody>

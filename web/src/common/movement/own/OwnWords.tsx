@@ -29,9 +29,9 @@ export function OwnWords({ own, counted, put }: Props) {
       <Choice
         label="Counted"
         value={own.counted ?? counted}
-        options={COUNTED.map((one) => [one, one] as const)}
+        options={COUNTED.map((way) => [way, way] as const)}
         onChange={(event) =>
-          put({ counted: COUNTED.find((one) => one === event.target.value) ?? null })
+          put({ counted: COUNTED.find((way) => way === event.target.value) ?? null })
         }
       />
       <Lines
@@ -62,7 +62,7 @@ function Lines({ label, onLines }: { label: string; onLines: (lines: string[]) =
 const parts = (typed: string, by: string): string[] =>
   typed
     .split(by)
-    .map((one) => one.trim())
+    .map((word) => word.trim())
     .filter(Boolean);
 
 function faultOf(line: string): Schema["OwnFault"] {

@@ -27,16 +27,16 @@ export function OwnWork({ own, seen, put }: Props) {
 
 /** A region that does a fifth of the work or more is a prime mover. */
 function split(shares: Shares): Pick<Own, "prime" | "helping"> {
-  const told = Object.entries(shares);
+  const all = Object.entries(shares);
   const from = VOCABULARY.primeFrom;
   return {
-    prime: Object.fromEntries(told.filter(([, share]) => share >= from)),
-    helping: Object.fromEntries(told.filter(([, share]) => share < from)),
+    prime: Object.fromEntries(all.filter(([, share]) => share >= from)),
+    helping: Object.fromEntries(all.filter(([, share]) => share < from)),
   };
 }
 
 function Regions({ shares, onShares }: { shares: Shares; onShares: (next: Shares) => void }) {
-  const there = VOCABULARY.regions.filter((one) => one in shares);
+  const there = VOCABULARY.regions.filter((region) => region in shares);
   const sum = Object.values(shares).reduce((all, share) => all + share, 0);
   return (
     <fieldset className="pt-3">
@@ -74,9 +74,9 @@ function Regions({ shares, onShares }: { shares: Shares; onShares: (next: Shares
       >
         <option value="">another region …</option>
         {VOCABULARY.regions
-          .filter((one) => !(one in shares))
-          .map((one) => (
-            <option key={one}>{one}</option>
+          .filter((region) => !(region in shares))
+          .map((region) => (
+            <option key={region}>{region}</option>
           ))}
       </select>
     </fieldset>

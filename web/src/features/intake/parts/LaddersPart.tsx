@@ -9,7 +9,7 @@ import { FileDialog } from "../../../common/ladder/FileDialog";
 import { OwnLadderDialog } from "../../../common/ladder/OwnLadderDialog";
 import { Button } from "../../../common/ui/Button";
 import { Wrong } from "../../../common/ui/Wrong";
-import { told } from "../../../common/units/figures";
+import { rangeWords } from "../../../common/units/figures";
 
 export function LaddersPart({ athleteId }: { athleteId: string }) {
   const found = useQuery(queries.placements(athleteId));
@@ -40,8 +40,8 @@ export function LaddersPart({ athleteId }: { athleteId: string }) {
             </tr>
           </thead>
           <tbody>
-            {found.data.ladders.map((one) => (
-              <Row key={one.id} athleteId={athleteId} one={one} />
+            {found.data.ladders.map((ladder) => (
+              <Row key={ladder.id} athleteId={athleteId} one={ladder} />
             ))}
           </tbody>
         </table>
@@ -93,7 +93,7 @@ function Row({ athleteId, one }: { athleteId: string; one: Schema["PlacedOn"] })
         )}
         <Wrong error={error} />
       </td>
-      <td>{one.expected ? told(one.expected) : "–"}</td>
+      <td>{one.expected ? rangeWords(one.expected) : "–"}</td>
       <td className="text-sm text-faint">
         {one.narrower || one.waits || (one.test ? `Test: ${one.test}` : "–")}
       </td>

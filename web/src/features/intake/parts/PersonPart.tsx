@@ -11,7 +11,7 @@ import { Ticks } from "../../../common/ui/Ticks";
 import { Wrong } from "../../../common/ui/Wrong";
 import { Measures } from "../Measures";
 
-type Told = Schema["PersonRequest"];
+type Person = Schema["PersonRequest"];
 
 /** The first one ticked is what a new ladder takes. */
 const METHODS = [
@@ -49,9 +49,9 @@ function PersonForm({ athleteId, person }: { athleteId: string; person: Schema["
   const movements = useQuery(queries.catalogue).data?.movements ?? [];
   const { missing: _, version, ...kept } = person;
   const [begunAt] = useState(version);
-  const [typed, keepTyping, settle] = useDraft<Told>(`person.${athleteId}`, () => kept);
+  const [typed, keepTyping, settle] = useDraft<Person>(`person.${athleteId}`, () => kept);
   const { act, busy, error } = useAct("squad", "athlete", "ladder");
-  const put = (changes: Partial<Told>) => keepTyping({ ...typed, ...changes });
+  const put = (changes: Partial<Person>) => keepTyping({ ...typed, ...changes });
   const number = (text: string) => (text ? Number(text) : null);
 
   function keep(event: FormEvent) {
@@ -110,7 +110,7 @@ function PersonForm({ athleteId, person }: { athleteId: string; person: Schema["
             ["gain", "gain"],
             ["keep", "keep what is there"],
           ]}
-          onChange={(event) => put({ aim: event.target.value as Told["aim"] })}
+          onChange={(event) => put({ aim: event.target.value as Person["aim"] })}
         />
         <Choice
           label="Measures in"
@@ -119,7 +119,7 @@ function PersonForm({ athleteId, person }: { athleteId: string; person: Schema["
             ["metric", "kg and cm"],
             ["imperial", "lb and in"],
           ]}
-          onChange={(event) => put({ units: event.target.value as Told["units"] })}
+          onChange={(event) => put({ units: event.target.value as Person["units"] })}
         />
         <Choice
           label="Norms of"

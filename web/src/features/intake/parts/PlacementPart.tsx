@@ -52,8 +52,11 @@ export function PlacementPart({ athleteId }: { athleteId: string }) {
           </tr>
         </thead>
         <tbody>
-          {found.capacities.map((one) => (
-            <CapacityRow key={`${one.family} ${one.measure} ${one.unit}`} one={one} />
+          {found.capacities.map((capacity) => (
+            <CapacityRow
+              key={`${capacity.family} ${capacity.measure} ${capacity.unit}`}
+              one={capacity}
+            />
           ))}
         </tbody>
       </table>

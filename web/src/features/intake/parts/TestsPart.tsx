@@ -6,7 +6,7 @@ import { queries } from "../../../common/api/queries";
 import { AnyTestDialog } from "../../../common/athlete/AnyTestDialog";
 import { Figure } from "../../../common/drawing/Figure";
 import { Button } from "../../../common/ui/Button";
-import { day, done, told } from "../../../common/units/figures";
+import { day, done, rangeWords } from "../../../common/units/figures";
 import { TestRun } from "../TestRun";
 
 export function TestsPart({ athleteId }: { athleteId: string }) {
@@ -109,12 +109,12 @@ function Card({ card, number, onRun }: CardProps) {
         </h2>
         <p className="text-sm text-faint">
           {card.family}. {card.why}
-          {card.expected && ` Likely ${told(card.expected)}.`}
+          {card.expected && ` Likely ${rangeWords(card.expected)}.`}
         </p>
         <p>{card.how}</p>
-        {card.cautions.map((one) => (
-          <p key={one} className="text-sm text-watch">
-            ◆ {one}
+        {card.cautions.map((caution) => (
+          <p key={caution} className="text-sm text-watch">
+            ◆ {caution}
           </p>
         ))}
       </div>

@@ -9,7 +9,7 @@ import { Choice, ChoiceTable } from "../../../common/movement/ChoiceTable";
 import { Button } from "../../../common/ui/Button";
 import { Dialog } from "../../../common/ui/Dialog";
 import { Wrong } from "../../../common/ui/Wrong";
-import { told } from "../../../common/units/figures";
+import { rangeWords } from "../../../common/units/figures";
 
 const STEPS = [-5, 2.5, 5, 10];
 
@@ -87,7 +87,7 @@ export function AdjustmentsDialog({ open, onOpenChange, sheet, index }: Props) {
               now={way.now}
               unit={way.unit}
               to={way.to}
-              also={way.expected ? told(way.expected) : "–"}
+              also={way.expected ? rangeWords(way.expected) : "–"}
               words={`cannot: ${way.unavailable_reason}`}
               press={{ label: "Add as a rung", busy, onPress: () => add(way) }}
             />

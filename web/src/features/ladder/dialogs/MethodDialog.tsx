@@ -51,13 +51,13 @@ function Chosen(props: { ladder: string; prescriptions: Prescriptions; onClose: 
         <Choice
           label="Purpose"
           value={purpose}
-          options={PURPOSES.map((one) => [one, one] as const)}
+          options={PURPOSES.map((purpose) => [purpose, purpose] as const)}
           onChange={(event) => setPurpose(event.target.value as Purpose)}
         />
         <Choice
           label="Level"
           value={level}
-          options={LEVELS.map((one) => [one, one] as const)}
+          options={LEVELS.map((level) => [level, level] as const)}
           onChange={(event) => setLevel(event.target.value as Level)}
         />
       </div>
@@ -99,11 +99,11 @@ function Chosen(props: { ladder: string; prescriptions: Prescriptions; onClose: 
           <li key={rung.id} className="border-t border-hair py-1">
             <b>{rung.name}</b>: {prescription(rung.given)}
             <ul className="pl-4 text-sm">
-              {rung.overrides.map((one) => (
-                <li key={one.rule}>
-                  {one.given}, not {one.asked}.{" "}
+              {rung.overrides.map((override) => (
+                <li key={override.rule}>
+                  {override.given}, not {override.asked}.{" "}
                   <span className="text-faint">
-                    {one.sentence} ({one.source})
+                    {override.sentence} ({override.source})
                   </span>
                 </li>
               ))}

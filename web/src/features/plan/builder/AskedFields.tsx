@@ -74,14 +74,16 @@ export function SeldomFields({ name, asked, onChange }: Omit<Props, "rests">) {
         of={name}
         words="range"
         value={asked.range}
-        options={VOCABULARY.repRanges.map((one) => [one, one || "as it is"] as const)}
+        options={VOCABULARY.repRanges.map(
+          (repRange) => [repRange, repRange || "as it is"] as const,
+        )}
         onPick={(range) => ask({ range })}
       />
       <Pick
         of={name}
         words="sides"
         value={asked.sides}
-        options={VOCABULARY.sideRules.map((one) => [one, SIDES[one]] as const)}
+        options={VOCABULARY.sideRules.map((sideRule) => [sideRule, SIDES[sideRule]] as const)}
         onPick={(sides) => ask({ sides })}
       />
       <label className="flex min-h-11 items-center gap-2 text-sm">

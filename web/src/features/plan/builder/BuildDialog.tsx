@@ -8,7 +8,7 @@ import { Button } from "../../../common/ui/Button";
 import { Dialog } from "../../../common/ui/Dialog";
 import { Field } from "../../../common/ui/Field";
 import { Wrong } from "../../../common/ui/Wrong";
-import { plain, told } from "../../../common/units/figures";
+import { plain, rangeWords } from "../../../common/units/figures";
 import { TagSets } from "../../../common/units/TagSets";
 import { GroupPart } from "./GroupPart";
 import { type Block, blocksOf, type Group, groupsOf, straight } from "./rows";
@@ -70,11 +70,11 @@ export function BuildDialog({ athleteId, from, own, onClose, onKept }: Props) {
           <Sortable
             rows={groups}
             onOrder={setGroups}
-            nameOf={({ of }) => `group ${groups.findIndex((one) => one.of === of) + 1}`}
+            nameOf={({ of }) => `group ${groups.findIndex((group) => group.of === of) + 1}`}
           >
             {({ id: key, of }, handle) => (
               <GroupPart
-                number={groups.findIndex((one) => one.id === key) + 1}
+                number={groups.findIndex((group) => group.id === key) + 1}
                 group={of}
                 handle={handle}
                 onChange={(change) => put(key, change)}
@@ -115,7 +115,7 @@ function SoFar({ athleteId, blocks }: { athleteId: string; blocks: Block[] }) {
       {seen?.lacks && <p className="text-watch">◆ {seen.lacks}</p>}
       {data && !error && (
         <>
-          <p className="font-head text-2xl">{told(data.minutes)}</p>
+          <p className="font-head text-2xl">{rangeWords(data.minutes)}</p>
           <h3 className="lettering pt-2">Hard sets</h3>
           <ul>
             {data.regions.map(({ region, sets }) => (

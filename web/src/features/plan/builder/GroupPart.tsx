@@ -63,7 +63,7 @@ export function GroupPart({ number, group, handle, onChange, onRemove }: Props) 
         <Choice
           label="Done as"
           value={block.format}
-          options={FORMATS.map((one) => [one, one] as const)}
+          options={FORMATS.map((format) => [format, format] as const)}
           onChange={(event) => changeFormat(event.target.value as Block["format"])}
         />
         {clocked && (

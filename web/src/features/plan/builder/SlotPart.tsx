@@ -25,7 +25,7 @@ const MOST_SETS = 12;
 
 export function SlotPart({ slot, rests, chains, drops, handle, onChange, onRemove }: Props) {
   const movements = useQuery(queries.catalogue).data?.movements ?? [];
-  const called = (id: string) => movements.find((one) => one.id === id)?.name ?? id;
+  const called = (id: string) => movements.find((movement) => movement.id === id)?.name ?? id;
   const name = slot.movements?.[0] ? called(slot.movements[0]) : slot.family;
   const asked = { ...NOTHING, ...slot.asked };
   const each = slot.each ?? [];
@@ -83,7 +83,10 @@ export function SlotPart({ slot, rests, chains, drops, handle, onChange, onRemov
             name={name}
             asked={asked}
             onChange={(next) =>
-              onChange({ asked: next, each: each.map((one) => ({ ...one, ...seldomOf(next) })) })
+              onChange({
+                asked: next,
+                each: each.map((exact) => ({ ...exact, ...seldomOf(next) })),
+              })
             }
           />
           {slot.exact && (
@@ -94,7 +97,7 @@ export function SlotPart({ slot, rests, chains, drops, handle, onChange, onRemov
               onChange={(values) =>
                 onChange({
                   asked: { ...asked, values },
-                  each: each.map((one) => ({ ...one, values })),
+                  each: each.map((exact) => ({ ...exact, values })),
                 })
               }
             />
@@ -124,7 +127,7 @@ export function SlotPart({ slot, rests, chains, drops, handle, onChange, onRemov
           onChange={(in_turn) =>
             onChange({
               asked: { ...asked, in_turn },
-              each: each.map((one) => ({ ...one, in_turn })),
+              each: each.map((exact) => ({ ...exact, in_turn })),
             })
           }
         />
@@ -213,7 +216,7 @@ function EachSet({ name, each, rests, onChange }: EachProps) {
   const last = each.at(-1) ?? NOTHING;
   return (
     <div className="border-l-2 border-line pl-2">
-      {each.map((one, at) => (
+      {each.map((exact, at) => (
         <div
           // biome-ignore lint/suspicious/noArrayIndexKey: a set is known by its number alone
           key={at}
@@ -222,7 +225,7 @@ function EachSet({ name, each, rests, onChange }: EachProps) {
           <span className="w-12 pb-1">set {at + 1}</span>
           <AskedFields
             name={`${name}, set ${at + 1}`}
-            asked={one}
+            asked={exact}
             rests={rests}
             onChange={(next) => onChange(each.map((other, i) => (i === at ? next : other)))}
           />
@@ -283,7 +286,7 @@ function Chain({ name, then, drops, called, onChange }: ChainProps) {
         {drops ? "The last set drops to" : "Goes straight on to"}
       </legend>
       {then.map((one, at) => {
-        const told = one.movement ? called(one.movement) : `${name} again`;
+        const label = one.movement ? called(one.movement) : `${name} again`;
         const asked = { ...NOTHING, ...one.asked };
         return (
           <div
@@ -291,23 +294,27 @@ function Chain({ name, then, drops, called, onChange }: ChainProps) {
             key={at}
             className="flex flex-wrap items-end gap-2 py-1"
           >
-            <strong className="w-full">{told}</strong>
+            <strong className="w-full">{label}</strong>
             <AskedFields
-              name={told}
+              name={label}
               asked={asked}
               rests={false}
               onChange={(next) => put(at, { asked: next })}
             />
-            <SeldomFields name={told} asked={asked} onChange={(next) => put(at, { asked: next })} />
+            <SeldomFields
+              name={label}
+              asked={asked}
+              onChange={(next) => put(at, { asked: next })}
+            />
             <Box
-              of={told}
+              of={label}
               words="pause, s"
               value={one.pause || null}
               put={(pause) => put(at, { pause: figure(pause) ?? 0 })}
             />
             <Button
               quiet
-              aria-label={`Take ${told} away`}
+              aria-label={`Take ${label} away`}
               onClick={() => onChange(then.filter((_, i) => i !== at))}
             >
               ×
@@ -333,21 +340,24 @@ function IfNot({ name, instead, called, onChange }: IfNotProps) {
     <fieldset className="border-l-2 border-line pl-2">
       <legend className="lettering">If not, then</legend>
       <ul>
-        {instead.map((one, at) => (
-          <li key={`${one.when} ${one.movement}`} className="flex flex-wrap items-end gap-2">
+        {instead.map((substitute, at) => (
+          <li
+            key={`${substitute.when} ${substitute.movement}`}
+            className="flex flex-wrap items-end gap-2"
+          >
             <Pick
-              of={called(one.movement)}
+              of={called(substitute.movement)}
               words="when"
-              value={one.when}
+              value={substitute.when}
               options={VOCABULARY.insteadReasons.map((when) => [when, when] as const)}
               onPick={(when) =>
                 onChange(instead.map((other, i) => (i === at ? { ...other, when } : other)))
               }
             />
-            <span className="pb-1">{called(one.movement)}</span>
+            <span className="pb-1">{called(substitute.movement)}</span>
             <Button
               quiet
-              aria-label={`Take ${called(one.movement)} away`}
+              aria-label={`Take ${called(substitute.movement)} away`}
               onClick={() => onChange(instead.filter((_, i) => i !== at))}
             >
               ×

@@ -71,7 +71,7 @@ export const withoutRest = ({ id, of }: Row<Slot>): Row<Slot> => ({
   of: {
     ...of,
     asked: { ...NOTHING, ...of.asked, rest: null },
-    each: of.each?.map((one) => ({ ...one, rest: null })) ?? [],
+    each: of.each?.map((exact) => ({ ...exact, rest: null })) ?? [],
   },
 });
 

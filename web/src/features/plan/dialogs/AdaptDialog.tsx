@@ -9,7 +9,7 @@ import { Choice, Field } from "../../../common/ui/Field";
 import { Mark } from "../../../common/ui/Mark";
 import { Ticks } from "../../../common/ui/Ticks";
 import { Wrong } from "../../../common/ui/Wrong";
-import { day as dayWords, plain, told } from "../../../common/units/figures";
+import { day as dayWords, plain, rangeWords } from "../../../common/units/figures";
 import { VOCABULARY } from "../../../common/vocabulary";
 import type { Sheet } from "../plan";
 
@@ -19,7 +19,8 @@ type Kit = NonNullable<Schema["KeptDay"]["kinds"]>[number];
 
 const PLACES = VOCABULARY.joints;
 const KIT = VOCABULARY.kitKinds.map(([kind]) => kind);
-const named = <T extends string>(those: readonly T[]) => those.map((one) => [one, one] as const);
+const named = <T extends string>(those: readonly T[]) =>
+  those.map((entry) => [entry, entry] as const);
 
 interface Props {
   sheet: Sheet;
@@ -107,19 +108,19 @@ function BeforeAfter({ found }: { found: Adapted }) {
     <section aria-label="Before and after" className="pt-3">
       {found.stop && <Mark tone="over">{found.stop}</Mark>}
       <ul>
-        {found.changes.map((one) => (
-          <li key={one.item + one.why}>
-            <b>{one.item}</b> {one.to ? `→ ${one.to}` : "is left out"}: {one.why}
-            {one.kept && <span className="text-ready"> Kept equal: {one.kept}.</span>}
+        {found.changes.map((change) => (
+          <li key={change.item + change.why}>
+            <b>{change.item}</b> {change.to ? `→ ${change.to}` : "is left out"}: {change.why}
+            {change.kept && <span className="text-ready"> Kept equal: {change.kept}.</span>}
           </li>
         ))}
-        {found.cuts.map((one) => (
-          <li key={one} className="text-watch">
-            ◆ Cut for time: {one}.
+        {found.cuts.map((cut) => (
+          <li key={cut} className="text-watch">
+            ◆ Cut for time: {cut}.
           </li>
         ))}
-        {found.back.map((one) => (
-          <li key={one}>Given back, since there is time: {one}.</li>
+        {found.back.map((item) => (
+          <li key={item}>Given back, since there is time: {item}.</li>
         ))}
         {found.changes.length + found.cuts.length === 0 && <li>Nothing has to change.</li>}
       </ul>
@@ -138,7 +139,7 @@ function Side({ name, session }: { name: string; session: Schema["SessionSheet"]
     <section aria-label={name} className="border border-line p-2">
       <h3 className="flex justify-between border-b border-ink">
         {name}
-        <span className="font-text font-normal">{told(session.minutes)}</span>
+        <span className="font-text font-normal">{rangeWords(session.minutes)}</span>
       </h3>
       {session.blocks.map((block) => (
         <div key={block.items.map(({ key }) => key).join(" ")}>
@@ -165,19 +166,19 @@ function Totals({ name, those }: { name: string; those: Schema["Before"][] }) {
     <table className="mt-3 w-full">
       <caption className="lettering text-left">{name}, before and after</caption>
       <tbody>
-        {those.map((one) => (
-          <tr key={one.name} className="border-t border-hair">
+        {those.map((entry) => (
+          <tr key={entry.name} className="border-t border-hair">
             <th scope="row" className="font-text font-normal">
-              {one.name.replace("_", " ")}
+              {entry.name.replace("_", " ")}
             </th>
-            <td className="text-right">{plain(one.before)}</td>
-            <td className={`text-right ${one.after < 0.9 * one.before ? "text-watch" : ""}`}>
-              {plain(one.after)} {one.unit}
+            <td className="text-right">{plain(entry.before)}</td>
+            <td className={`text-right ${entry.after < 0.9 * entry.before ? "text-watch" : ""}`}>
+              {plain(entry.after)} {entry.unit}
             </td>
             <td className="w-24 pl-2 text-sm">
-              {one.after < 0.9 * one.before
+              {entry.after < 0.9 * entry.before
                 ? "less"
-                : one.after > 1.1 * one.before
+                : entry.after > 1.1 * entry.before
                   ? "more"
                   : "kept"}
             </td>

@@ -16,7 +16,7 @@ import {
 } from "../availability";
 import type { Sheet } from "../plan";
 
-const PURPOSES = VOCABULARY.purposes.filter((one) => one !== "daily");
+const PURPOSES = VOCABULARY.purposes.filter((purpose) => purpose !== "daily");
 
 export function AddDialog({ sheet, onClose }: { sheet: Sheet; onClose: () => void }) {
   const [purpose, setPurpose] = useState<Extra["purpose"]>("endurance");
@@ -35,7 +35,7 @@ export function AddDialog({ sheet, onClose }: { sheet: Sheet; onClose: () => voi
             <Choice
               label="For"
               value={purpose}
-              options={PURPOSES.map((one) => [one, one] as const)}
+              options={PURPOSES.map((purpose) => [purpose, purpose] as const)}
               onChange={(event) => setPurpose(event.target.value as Extra["purpose"])}
             />
             <Field

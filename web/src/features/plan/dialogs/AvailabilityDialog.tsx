@@ -33,13 +33,13 @@ export function AvailabilityDialog({ sheet, onClose }: { sheet: Sheet; onClose: 
   const { act, busy, error } = useAct("athlete", "squad");
   const change = (changes: Partial<Availability>) => put({ ...typed, ...changes });
   const turn = (index: number, on: boolean) => {
-    const others = typed.days.filter((one) => one.index !== index);
+    const others = typed.days.filter((day) => day.index !== index);
     const like = typed.days[0] ?? { minutes: 45, place: "" as const, at: "18:00" };
     const days = on ? [...others, { ...like, index }] : others;
     change({ days: days.sort((a, b) => a.index - b.index) });
   };
   const set = (index: number, changes: Partial<Availability["days"][number]>) =>
-    change({ days: typed.days.map((one) => (one.index === index ? { ...one, ...changes } : one)) });
+    change({ days: typed.days.map((day) => (day.index === index ? { ...day, ...changes } : day)) });
   const number = (
     name: "stressful_limit" | "weeks" | "easy_every" | "away",
     label: string,
@@ -59,7 +59,7 @@ export function AvailabilityDialog({ sheet, onClose }: { sheet: Sheet; onClose: 
         <caption className="lettering text-left">Days with time to train</caption>
         <tbody>
           {DAYS.map((name, index) => {
-            const day = typed.days.find((one) => one.index === index);
+            const day = typed.days.find((day) => day.index === index);
             return (
               <tr
                 key={name}
@@ -130,9 +130,9 @@ export function AvailabilityDialog({ sheet, onClose }: { sheet: Sheet; onClose: 
               key={region}
               label={region}
               type="number"
-              value={typed.targets.find((one) => one.region === region)?.sets ?? target}
+              value={typed.targets.find((target) => target.region === region)?.sets ?? target}
               onChange={(event) => {
-                const others = typed.targets.filter((one) => one.region !== region);
+                const others = typed.targets.filter((target) => target.region !== region);
                 const own = {
                   region: region as Availability["targets"][number]["region"],
                   sets: Number(event.target.value),

@@ -92,11 +92,11 @@ function Running({ sheet, daily, onChange }: RunningProps) {
         {daily.note}
       </p>
       <ol aria-label="The last two weeks" className="flex flex-wrap gap-1 py-2">
-        {days.map((one) => (
-          <li key={one} className="border border-line px-1 text-center text-sm">
-            {short(one)}
+        {days.map((day) => (
+          <li key={day} className="border border-line px-1 text-center text-sm">
+            {short(day)}
             <br />
-            {daily.ticks.includes(one) ? "● done" : one < daily.begun_on ? "–" : "○"}
+            {daily.ticks.includes(day) ? "● done" : day < daily.begun_on ? "–" : "○"}
           </li>
         ))}
       </ol>
@@ -122,10 +122,11 @@ function Running({ sheet, daily, onChange }: RunningProps) {
         <>
           <h3 className="lettering pt-4">Before</h3>
           <ul className="text-sm">
-            {daily.before.map((one) => (
-              <li key={one.begun_on + one.moment}>
-                {one.movement}, {one.moment}: {day(one.begun_on)} to {day(one.ended_on)}
-                {one.why && `, ${one.why}`}
+            {daily.before.map((earlier) => (
+              <li key={earlier.begun_on + earlier.moment}>
+                {earlier.movement}, {earlier.moment}: {day(earlier.begun_on)} to{" "}
+                {day(earlier.ended_on)}
+                {earlier.why && `, ${earlier.why}`}
               </li>
             ))}
           </ul>
@@ -200,8 +201,8 @@ function Begin({ sheet, moments, now, onDone }: BeginProps) {
         {now && <Field label="Why it changes" {...field("why")} />}
       </div>
       <datalist id="moments">
-        {moments.map((one) => (
-          <option key={one} value={one} />
+        {moments.map((moment) => (
+          <option key={moment} value={moment} />
         ))}
       </datalist>
       <Wrong error={error} />

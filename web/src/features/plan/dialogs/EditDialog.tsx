@@ -54,7 +54,7 @@ export function EditDialog({ sheet, task, onClose }: Props) {
       <Choice
         label="Format"
         value={format}
-        options={FORMATS.map((one) => [one, one] as const)}
+        options={FORMATS.map((format) => [format, format] as const)}
         onChange={(event) => setFormat(event.target.value as Edit["format"])}
       />
       <table className="mt-3 w-full">

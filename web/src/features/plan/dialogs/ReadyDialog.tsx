@@ -11,7 +11,7 @@ import { Dialog } from "../../../common/ui/Dialog";
 import { Field } from "../../../common/ui/Field";
 import { Ticks } from "../../../common/ui/Ticks";
 import { Wrong } from "../../../common/ui/Wrong";
-import { told } from "../../../common/units/figures";
+import { rangeWords } from "../../../common/units/figures";
 import { VOCABULARY } from "../../../common/vocabulary";
 import { type Availability, availabilityOf, keepAvailability, withExtra } from "../availability";
 import { BuildDialog } from "../builder/BuildDialog";
@@ -61,18 +61,18 @@ export function ReadyDialog({ sheet, draft, day, keep, onClose }: Props) {
             Build a session …
           </Button>
           <ul aria-label="Sessions" className="max-h-[64vh] overflow-y-auto border border-line">
-            {sessions.map((one) => (
-              <li key={one.id}>
+            {sessions.map((session) => (
+              <li key={session.id}>
                 <button
                   type="button"
-                  aria-pressed={one.id === shape?.id}
-                  onClick={() => pick(one.id)}
+                  aria-pressed={session.id === shape?.id}
+                  onClick={() => pick(session.id)}
                   className={`block w-full border-b border-hair px-2 py-1 text-left ${
-                    one.id === shape?.id ? "bg-ink text-sheet" : "hover:bg-wash"
+                    session.id === shape?.id ? "bg-ink text-sheet" : "hover:bg-wash"
                   }`}
                 >
-                  {one.name}
-                  {one.kind === "own" && " (own)"}
+                  {session.name}
+                  {session.kind === "own" && " (own)"}
                 </button>
               </li>
             ))}
@@ -106,7 +106,7 @@ export function ReadyDialog({ sheet, draft, day, keep, onClose }: Props) {
       const slot = from.blocks
         .flatMap(({ slots }) => slots)
         .find(({ movements }) => movements?.includes(movement));
-      const there = availability.extras.find((one) => one.movement === movement);
+      const there = availability.extras.find((extra) => extra.movement === movement);
       if (!there)
         availability = withExtra(availability, {
           movement,
@@ -129,16 +129,17 @@ export function ReadyDialog({ sheet, draft, day, keep, onClose }: Props) {
     await keepAvailability(sheet, availability);
     const placed = items.map(({ key }) => ({ task: key, day }));
     const others = draft.placed.filter(
-      (one) => !placed.some((mine) => mine.task === one.task && mine.day === one.day),
+      (placement) =>
+        !placed.some((mine) => mine.task === placement.task && mine.day === placement.day),
     );
     const pins = draft.pins.filter(
-      (one) => !placed.some((mine) => mine.task === one.task && mine.day === one.day),
+      (pin) => !placed.some((mine) => mine.task === pin.task && mine.day === pin.day),
     );
     keep(
       {
         ...draft,
         placed: [...others, ...placed],
-        pins: [...pins, ...placed.map((one) => ({ ...one, there: true }))],
+        pins: [...pins, ...placed.map((placement) => ({ ...placement, there: true }))],
       },
       `put “${from.name}” on ${dayName}`,
     );
@@ -288,13 +289,13 @@ function Group({ shape, first, dayName, onGive }: GroupProps) {
       </Button>
       <a
         className="ml-2 border border-line px-3 py-1 font-head font-medium hover:bg-wash"
-        href={`/api/session-templates/${shape.id}/class-sheet?${who.map((one) => `athletes=${one}`).join("&")}`}
+        href={`/api/session-templates/${shape.id}/class-sheet?${who.map((athleteId) => `athletes=${athleteId}`).join("&")}`}
       >
         Class sheet to print (PDF)
       </a>
       <Link
         className="ml-2 border border-line px-3 py-1 font-head font-medium hover:bg-wash"
-        to={`/class/${shape.id}?${who.map((one) => `athletes=${one}`).join("&")}`}
+        to={`/class/${shape.id}?${who.map((athleteId) => `athletes=${athleteId}`).join("&")}`}
       >
         Class clock for a big screen
       </Link>
@@ -305,16 +306,18 @@ function Group({ shape, first, dayName, onGive }: GroupProps) {
             {group.name}: {Math.round(group.minutes)} min together
           </caption>
           <tbody>
-            {group.sessions.map((one) => (
-              <tr key={one.athlete_id} className="border-t border-hair align-top">
+            {group.sessions.map((session) => (
+              <tr key={session.athlete_id} className="border-t border-hair align-top">
                 <th scope="row" className="pr-3">
-                  {one.athlete_name}
+                  {session.athlete_name}
                   <br />
-                  <span className="font-text font-normal">{told(one.session.minutes)}</span>
+                  <span className="font-text font-normal">
+                    {rangeWords(session.session.minutes)}
+                  </span>
                 </th>
                 <td>
                   <ul>
-                    {one.session.blocks
+                    {session.session.blocks
                       .filter(({ format }) => format !== "warm-up")
                       .flatMap((block) =>
                         block.items.map((item) => (
@@ -324,7 +327,7 @@ function Group({ shape, first, dayName, onGive }: GroupProps) {
                         )),
                       )}
                   </ul>
-                  {one.session.notes.map((note) => (
+                  {session.session.notes.map((note) => (
                     <p key={note} className="text-watch">
                       ◆ {note}
                     </p>

@@ -16,7 +16,7 @@ export function now(): number {
  * @param moment ms of `now()`.
  * @param wall the device's own clock, ms since 1970, at the moment `runs` of `now()`.
  */
-export function asTold(moment: number, wall = Date.now(), runs = now()): string {
+export function deviceStamp(moment: number, wall = Date.now(), runs = now()): string {
   return new Date(wall - (runs - moment)).toISOString();
 }
 

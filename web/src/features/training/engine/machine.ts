@@ -6,7 +6,7 @@ import type { Along, Choice, Count, Entry, Event, Item, Running, RunSet, Sheet }
 /** What a run needs from the device: new ids, and a moment of `now()` as its wall clock tells it. */
 export interface Means {
   id: () => string;
-  told: (moment: number) => string;
+  stamp: (moment: number) => string;
 }
 
 export function begin(along: Along, sheet: Sheet, sessionId: string): Running {
@@ -159,7 +159,7 @@ function worked(
         number: event.set,
         counts: halves(count),
         sides: sidesOf(item),
-        at: means.told(now),
+        at: means.stamp(now),
       },
       means,
     );
@@ -168,7 +168,7 @@ function worked(
   const summed = second && item.counted === "alternating";
   const counts = summed ? [together(both)] : both;
   const sides = summed ? [set.side] : second ? sidesOf(item).slice(-counts.length) : [set.side];
-  return left(run, { item, set, number: event.set, counts, sides, at: means.told(now) }, means);
+  return left(run, { item, set, number: event.set, counts, sides, at: means.stamp(now) }, means);
 }
 
 /** How a set's sides take turns: as was asked, or as the movement is counted. */
@@ -262,8 +262,8 @@ export function back(run: Running, now: number): Running {
   let at = run.at - 1;
   while (at > 0 && run.sheet.events[at]?.kind !== "work") at -= 1;
   const event = run.sheet.events[Math.max(0, at)];
-  const gone = run.pending.find((one) => one.item === event?.item && one.set === event.set);
-  const pending = run.pending.filter((one) => one !== gone);
+  const gone = run.pending.find((entry) => entry.item === event?.item && entry.set === event.set);
+  const pending = run.pending.filter((entry) => entry !== gone);
   // back at the second side: what the first one did stands
   const firstSide = gone && event?.side === 2 ? countOf(gone, 0) : run.firstSide;
   return goTo({ ...run, pending, firstSide, finishing: false }, Math.max(0, at), now);
@@ -308,7 +308,7 @@ export function skip(
             number: event.set,
             counts: [run.firstSide],
             sides: sidesOf(item).slice(0, 1),
-            at: means.told(now),
+            at: means.stamp(now),
           },
           means,
         )
@@ -327,7 +327,7 @@ export function upcoming(run: Running): [number, Event] | null {
 
 /** Which of an item's choices is one easier or harder than what is done now; −1 for none. */
 export function beside(run: Running, item: Item, way: 1 | -1): number {
-  const here = run.swaps[item.key] ?? item.choices.findIndex((one) => one.way === "here");
+  const here = run.swaps[item.key] ?? item.choices.findIndex((choice) => choice.way === "here");
   const index = here + way;
   return index >= 0 && index < item.choices.length ? index : -1;
 }

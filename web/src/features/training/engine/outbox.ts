@@ -70,8 +70,8 @@ export function makeOutbox(around: Around) {
   async function count(athlete: string) {
     const all = await (await around.device()).getAllFromIndex("outbox", "athlete", athlete);
     return {
-      waiting: all.filter((one) => !one.refused),
-      refused: all.filter((one) => one.refused),
+      waiting: all.filter((entry) => !entry.refused),
+      refused: all.filter((entry) => entry.refused),
     };
   }
 
@@ -200,6 +200,9 @@ async function became(response: Response): Promise<Became> {
   const answer = await response.json().catch(() => null);
   const errors: FieldProblem[] = answer?.errors ?? [];
   if (response.status === 401)
-    return { kind: "ended", why: errors.map((one) => `${one.problem} ${one.remedy}`).join(" ") };
+    return {
+      kind: "ended",
+      why: errors.map((error) => `${error.problem} ${error.remedy}`).join(" "),
+    };
   return { kind: "refused", errors };
 }

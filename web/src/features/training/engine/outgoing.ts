@@ -4,16 +4,16 @@ import type { Thing } from "./keep";
 import type { Entry, Item, Running } from "./types";
 
 /** When and where by the device, as every thing tells it. */
-export interface Told {
+export interface DeviceStamp {
   at: string;
   time_zone: string;
 }
 
 export const base = (run: Running) => `/api/athletes/${run.athleteId}/sessions/${run.sessionId}`;
 
-export function started(run: Running, told: Told): Thing {
+export function started(run: Running, stamp: DeviceStamp): Thing {
   const { name, ladder_id } = run.sheet;
-  return { what: "session", method: "PUT", path: base(run), body: { name, ladder_id, ...told } };
+  return { what: "session", method: "PUT", path: base(run), body: { name, ladder_id, ...stamp } };
 }
 
 /** A set for each side, then the picture that goes with the first. */
@@ -41,15 +41,15 @@ export function skipped(
   gone: { item: Item; set: number },
   why: string,
   id: string,
-  told: Told,
+  stamp: DeviceStamp,
 ): Thing {
-  const body = { name: gone.item.name.slice(0, 80), number: gone.set + 1, why, ...told };
+  const body = { name: gone.item.name.slice(0, 80), number: gone.set + 1, why, ...stamp };
   return { what: "skip", method: "PUT", path: `${base(run)}/skips/${id}`, body };
 }
 
-export function finished(run: Running, rpe: number, told: Told): Thing {
+export function finished(run: Running, rpe: number, stamp: DeviceStamp): Thing {
   const path = `${base(run)}/finish`;
-  return { what: "end of the session", method: "POST", path, body: { rpe, ...told } };
+  return { what: "end of the session", method: "POST", path, body: { rpe, ...stamp } };
 }
 
 /** A set, or one side of it, as the service takes it. */

@@ -1,7 +1,7 @@
 /** A session in progress on this device: kept after every press, so that a restart loses nothing. */
 import { useCallback, useEffect, useRef, useState } from "react";
 import { deviceMoment } from "../../../common/api/client";
-import { asTold, now } from "./clock";
+import { deviceStamp, now } from "./clock";
 import { device, keepRun, type Thing } from "./keep";
 import * as machine from "./machine";
 import * as outgoing from "./outgoing";
@@ -9,7 +9,7 @@ import { outbox } from "./sending";
 import type { Along, Entry, Running, Sheet } from "./types";
 
 const TICK_MS = 100;
-export const means: machine.Means = { id: () => crypto.randomUUID(), told: asTold };
+export const means: machine.Means = { id: () => crypto.randomUUID(), stamp: deviceStamp };
 
 export interface Run {
   /** Undefined until the device was looked at; null where nothing runs. */
@@ -86,8 +86,8 @@ export function useRun(athleteId: string): Run {
     const before = latest.current;
     if (!before) return;
     const [next, gone] = machine.skip(before, now(), means);
-    const told = gone && outgoing.skipped(before, gone, why, means.id(), deviceMoment());
-    void keep(next, ...(told ? [told] : []));
+    const thing = gone && outgoing.skipped(before, gone, why, means.id(), deviceMoment());
+    void keep(next, ...(thing ? [thing] : []));
   };
 
   const finish = async (rpe: number) => {
@@ -103,7 +103,7 @@ function useWhere(run: Running | null | undefined) {
   const event = run ? machine.eventOf(run) : undefined;
   const next = run ? machine.upcoming(run) : null;
   const item = run && next ? machine.itemOf(run, next[1].item) : undefined;
-  const told =
+  const thing =
     run && next && item
       ? JSON.stringify({
           state: run.paused ? "paused" : event?.kind === "work" ? "working" : "resting",
@@ -116,11 +116,11 @@ function useWhere(run: Running | null | undefined) {
       : "";
   const path = run ? outgoing.base(run) : "";
   useEffect(() => {
-    if (!told || !navigator.onLine) return;
+    if (!thing || !navigator.onLine) return;
     void fetch(`${path}/where`, {
       method: "PUT",
-      body: told,
+      body: thing,
       headers: { "Content-Type": "application/json" },
     }).catch(() => undefined);
-  }, [told, path]);
+  }, [thing, path]);
 }

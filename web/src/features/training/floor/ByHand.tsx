@@ -65,7 +65,7 @@ function Grid({ along, history }: Props) {
   const next = useRef("");
   const sheets = [...along.sessions, ...along.single];
   const fresh = (source: string, added: Known[] = []): Written => {
-    const past = history.find((one) => one.id === source);
+    const past = history.find((session) => session.id === source);
     const asked = sheets[Number(source)];
     return {
       id: crypto.randomUUID(),
@@ -87,7 +87,7 @@ function Grid({ along, history }: Props) {
   const { act, busy, error } = useAct("squad", "athlete", "ladder");
   const known = knownOf(along, history, written.added);
   const first = [...known.keys()][0] ?? "";
-  const past = history.find((one) => one.id === source);
+  const past = history.find((session) => session.id === source);
   const change = (part: Partial<Written>) => put({ ...written, ...part });
   const begin = (next: string) => {
     setSaid("");
@@ -217,7 +217,9 @@ function Head({ along, history, written, past, onBegin, onChange }: HeadProps) {
             ["A new session", [...sheets, ["rows", "row by row"] as const]],
             [
               "Put right",
-              history.map((one) => [one.id, `${day(one.local_date)}, ${one.name}`] as const),
+              history.map(
+                (session) => [session.id, `${day(session.local_date)}, ${session.name}`] as const,
+              ),
             ],
           ]}
         />

@@ -240,12 +240,12 @@ function BadRows({ bad }: { bad: Schema["BadRowOut"][] }) {
   if (bad.length === 0) return null;
   return (
     <ul aria-label="Rows that cannot be kept" className="max-h-48 overflow-auto pt-2">
-      {bad.slice(0, SHOWN).map((one) => (
-        <li key={`${one.row}${one.field}`} className="border-b border-hair">
+      {bad.slice(0, SHOWN).map((row) => (
+        <li key={`${row.row}${row.field}`} className="border-b border-hair">
           <span className="text-over">
-            ▲ row {one.row}, {one.field}:
+            ▲ row {row.row}, {row.field}:
           </span>{" "}
-          {one.problem} {one.remedy}
+          {row.problem} {row.remedy}
         </li>
       ))}
     </ul>

@@ -1,9 +1,9 @@
 /** A body drawn from the front; a place is picked by touching its circle, or by its button. */
 
-export type Told = "sore" | "tight" | "hurts";
+export type PlaceKind = "sore" | "tight" | "hurts";
 
 export interface PlaceState {
-  told: Told;
+  kind: PlaceKind;
   how: number;
 }
 
@@ -45,7 +45,7 @@ const LINES: [string, string][] = [
   ["knee", "ankle"],
 ];
 
-const LOOK: Record<Told, string> = {
+const LOOK: Record<PlaceKind, string> = {
   sore: "fill-watch stroke-watch",
   tight: "fill-wash stroke-watch",
   hurts: "fill-over stroke-over",
@@ -53,12 +53,12 @@ const LOOK: Record<Told, string> = {
 
 interface Props {
   places: string[];
-  told: Record<string, PlaceState>;
+  marks: Record<string, PlaceState>;
   picked: string;
   onPick: (place: string) => void;
 }
 
-export function BodyMap({ places, told, picked, onPick }: Props) {
+export function BodyMap({ places, marks, picked, onPick }: Props) {
   return (
     <div className="flex gap-3">
       <svg viewBox="-2 0 4 8" className="h-72 w-36 shrink-0 stroke-ink" aria-hidden="true">
@@ -86,7 +86,7 @@ export function BodyMap({ places, told, picked, onPick }: Props) {
               r={picked === place ? 0.3 : 0.22}
               strokeWidth={picked === place ? 0.1 : 0.05}
               onClick={() => onPick(place)}
-              className={told[place] ? LOOK[told[place].told] : "fill-sheet"}
+              className={marks[place] ? LOOK[marks[place].kind] : "fill-sheet"}
             />
           )),
         )}
@@ -101,12 +101,12 @@ export function BodyMap({ places, told, picked, onPick }: Props) {
             className="min-h-12 border border-line px-2 text-left font-head text-lg aria-pressed:border-ink aria-pressed:bg-wash"
           >
             {place}
-            {told[place] && (
+            {marks[place] && (
               <span
-                className={`block text-sm ${told[place].told === "hurts" ? "text-over" : "text-watch"}`}
+                className={`block text-sm ${marks[place].kind === "hurts" ? "text-over" : "text-watch"}`}
               >
-                {told[place].told === "hurts" ? "▲" : "◆"} {told[place].told}
-                {told[place].told !== "tight" && ` ${told[place].how}`}
+                {marks[place].kind === "hurts" ? "▲" : "◆"} {marks[place].kind}
+                {marks[place].kind !== "tight" && ` ${marks[place].how}`}
               </span>
             )}
           </button>

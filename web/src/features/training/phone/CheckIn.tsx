@@ -9,7 +9,7 @@ import { Ticks } from "../../../common/ui/Ticks";
 import { Wrong } from "../../../common/ui/Wrong";
 import { outbox } from "../engine/sending";
 import type { Along } from "../engine/types";
-import { BodyMap, type PlaceState, type Told } from "./BodyMap";
+import { BodyMap, type PlaceKind, type PlaceState } from "./BodyMap";
 import { usePain } from "./pain";
 
 interface Props {
@@ -18,7 +18,7 @@ interface Props {
   renew: () => Promise<void>;
 }
 
-const KINDS: [Told, string][] = [
+const KINDS: [PlaceKind, string][] = [
   ["sore", "sore from training"],
   ["tight", "tight"],
   ["hurts", "hurts"],
@@ -27,7 +27,7 @@ const KINDS: [Told, string][] = [
 export default function CheckIn({ along, renew }: Props) {
   const navigate = useNavigate();
   const [, tell] = usePain(along);
-  const [told, setTold] = useState<Record<string, PlaceState>>({});
+  const [marks, setTold] = useState<Record<string, PlaceState>>({});
   const [picked, setPicked] = useState("");
   const [sleep, setSleep] = useState("");
   const [minutes, setMinutes] = useState("");
@@ -39,9 +39,9 @@ export default function CheckIn({ along, renew }: Props) {
   const [error, setError] = useState<Error | null>(null);
   const [busy, setBusy] = useState(false);
 
-  const of = (kind: Told) => Object.entries(told).filter(([, state]) => state.told === kind);
+  const of = (kind: PlaceKind) => Object.entries(marks).filter(([, state]) => state.kind === kind);
   const set = (place: string, state: PlaceState | null) => {
-    const { [place]: _, ...rest } = told;
+    const { [place]: _, ...rest } = marks;
     setTold(state ? { ...rest, [place]: state } : rest);
   };
 
@@ -88,7 +88,7 @@ export default function CheckIn({ along, renew }: Props) {
 
   if (outcome)
     return <Outcome outcome={outcome} onGo={() => navigate(`/phone/${along.athlete_id}`)} />;
-  const here = told[picked];
+  const here = marks[picked];
   return (
     <main className="px-3 pb-6">
       <h1 className="pt-3 text-3xl">How do you come to this day?</h1>
@@ -101,7 +101,7 @@ export default function CheckIn({ along, renew }: Props) {
         />
       </div>
       <h2 className="lettering pt-4">Where is something sore, tight, or does it hurt?</h2>
-      <BodyMap places={along.places} told={told} picked={picked} onPick={setPicked} />
+      <BodyMap places={along.places} marks={marks} picked={picked} onPick={setPicked} />
       {picked && (
         <fieldset className="mt-2 border border-line p-2">
           <legend className="px-1 font-head text-lg">{picked}</legend>
@@ -109,9 +109,9 @@ export default function CheckIn({ along, renew }: Props) {
             {KINDS.map(([kind, words]) => (
               <Button
                 key={kind}
-                aria-pressed={here?.told === kind}
-                onClick={() => set(picked, { told: kind, how: here?.how ?? 3 })}
-                className={`min-h-12 ${here?.told === kind ? "bg-ink text-sheet" : ""}`}
+                aria-pressed={here?.kind === kind}
+                onClick={() => set(picked, { kind, how: here?.how ?? 3 })}
+                className={`min-h-12 ${here?.kind === kind ? "bg-ink text-sheet" : ""}`}
               >
                 {words}
               </Button>
@@ -120,11 +120,11 @@ export default function CheckIn({ along, renew }: Props) {
               nothing
             </Button>
           </div>
-          {here && here.told !== "tight" && (
+          {here && here.kind !== "tight" && (
             <Scale
-              name={here.told === "hurts" ? "Pain" : "Soreness"}
+              name={here.kind === "hurts" ? "Pain" : "Soreness"}
               about={
-                here.told === "hurts"
+                here.kind === "hurts"
                   ? `From ${along.pain_stop} nothing loads it today.`
                   : "1: a little. 10: it keeps me from moving."
               }
@@ -132,7 +132,7 @@ export default function CheckIn({ along, renew }: Props) {
               to={10}
               value={here.how}
               onChange={(how) => set(picked, { ...here, how })}
-              {...(here.told === "hurts" ? { grave: along.pain_stop } : {})}
+              {...(here.kind === "hurts" ? { grave: along.pain_stop } : {})}
             />
           )}
         </fieldset>
@@ -209,11 +209,11 @@ function Outcome(props: { outcome: Schema["CheckedIn"] | "kept"; onGo: () => voi
         {outcome.words}
       </p>
       <ul className="pt-2">
-        {outcome.changes.map((one) => (
-          <li key={one.item + one.to} className="border-b border-hair py-2 text-lg">
-            {one.item} → {one.to || "left out"}
+        {outcome.changes.map((change) => (
+          <li key={change.item + change.to} className="border-b border-hair py-2 text-lg">
+            {change.item} → {change.to || "left out"}
             <span className="block text-base text-faint">
-              {one.why} {one.kept && `Kept equal: ${one.kept}.`}
+              {change.why} {change.kept && `Kept equal: ${change.kept}.`}
             </span>
           </li>
         ))}

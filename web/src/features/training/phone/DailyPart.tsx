@@ -159,8 +159,8 @@ function Change({ athleteId, sheet, now, onDone }: ChangeProps) {
       />
       {now && <Field label="Why it changes" {...field("why")} />}
       <datalist id="moments">
-        {sheet.moments.map((one) => (
-          <option key={one} value={one} />
+        {sheet.moments.map((moment) => (
+          <option key={moment} value={moment} />
         ))}
       </datalist>
       <Wrong error={error} />

@@ -62,7 +62,7 @@ function Of({ athleteId }: { athleteId: string }) {
       {ended && (
         <div role="alert" className="border-b border-over bg-wash p-3 text-lg">
           <strong className="text-over">▲ This link has ended.</strong>{" "}
-          {error.errors.map((one) => `${one.problem} ${one.remedy}`).join(" ")}
+          {error.errors.map((error) => `${error.problem} ${error.remedy}`).join(" ")}
         </div>
       )}
       {error && !ended && along && (

@@ -29,11 +29,11 @@ export function SendingLine({ athleteId }: { athleteId: string }) {
           </Button>
         )}
       </p>
-      {refused.map((one) => (
-        <div key={one.seq} role="alert" className="border-t border-over px-3 py-2">
-          <strong className="text-over">▲ The {one.what} was not taken.</strong>{" "}
-          {one.refused?.map((each) => `${each.field}: ${each.problem} ${each.remedy}`).join(" ")}
-          <Button quiet onClick={() => one.seq && outbox.letGo(athleteId, one.seq)}>
+      {refused.map((thing) => (
+        <div key={thing.seq} role="alert" className="border-t border-over px-3 py-2">
+          <strong className="text-over">▲ The {thing.what} was not taken.</strong>{" "}
+          {thing.refused?.map((each) => `${each.field}: ${each.problem} ${each.remedy}`).join(" ")}
+          <Button quiet onClick={() => thing.seq && outbox.letGo(athleteId, thing.seq)}>
             Let it go
           </Button>
         </div>

@@ -52,7 +52,7 @@ export function EntryForm({ along, run, entry: fresh, more, onLog }: Props) {
           unit={entry.what.unit}
           amount={amount}
           onChange={(next) =>
-            set({ amounts: entry.amounts.map((one, at) => (at === side ? next : one)) })
+            set({ amounts: entry.amounts.map((amount, at) => (at === side ? next : amount)) })
           }
         />
       ))}
@@ -97,12 +97,12 @@ export function EntryForm({ along, run, entry: fresh, more, onLog }: Props) {
         name="Felt in"
         about=""
         of={[...item.muscles.slice(0, 4), "lower back"].filter(
-          (one, i, all) => all.indexOf(one) === i,
+          (region, i, all) => all.indexOf(region) === i,
         )}
         on={entry.felt}
         onChange={(felt) => set({ felt })}
       />
-      {entry.felt.some((one) => !item.muscles.includes(one)) && (
+      {entry.felt.some((region) => !item.muscles.includes(region)) && (
         <p className="text-watch">
           ◆ Not where it belongs: it is to be felt in {item.muscles.slice(0, 2).join(" and ")}. Take
           the easier rung if it stays so.
@@ -173,17 +173,17 @@ function Chips({ name, about, of, on, onChange }: ChipsProps) {
         <span className="text-sm text-faint">{about}</span>
       </legend>
       <div className="flex flex-wrap gap-1.5">
-        {of.map((one) => (
+        {of.map((entry) => (
           <button
-            key={one}
+            key={entry}
             type="button"
-            aria-pressed={on.includes(one)}
+            aria-pressed={on.includes(entry)}
             onClick={() =>
-              onChange(on.includes(one) ? on.filter((each) => each !== one) : [...on, one])
+              onChange(on.includes(entry) ? on.filter((each) => each !== entry) : [...on, entry])
             }
             className="min-h-11 border border-line px-3 font-head text-lg aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-sheet"
           >
-            {one}
+            {entry}
           </button>
         ))}
       </div>

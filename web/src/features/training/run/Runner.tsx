@@ -19,8 +19,8 @@ import { Waiting } from "./Waiting";
 import { WarmUp } from "./WarmUp";
 import { Work } from "./Work";
 
-export default function Runner({ along, run: held }: { along: Along; run: Run }) {
-  const run = held.run;
+export default function Runner({ along, run: running }: { along: Along; run: Run }) {
+  const run = running.run;
   const [skipping, setSkipping] = useState(false);
   const [sound, setSound] = useState(isOn("sound"));
   const [speech, setSpeech] = useState(isOn("speech"));
@@ -36,14 +36,14 @@ export default function Runner({ along, run: held }: { along: Along; run: Run })
 
   const warmUp = run ? machine.warmUpOf(run) : [];
 
-  const go = () => held.change((one) => machine.advance(one, now(), means));
-  const pause = () => held.change((one) => machine.pause(one, now()));
-  const back = () => held.change((one) => machine.back(one, now()));
+  const go = () => running.change((run) => machine.advance(run, now(), means));
+  const pause = () => running.change((run) => machine.pause(run, now()));
+  const back = () => running.change((run) => machine.back(run, now()));
   const beside = (way: 1 | -1) =>
     item &&
-    held.change((one) => {
-      const index = machine.beside(one, item, way);
-      return index < 0 ? one : machine.swap(one, item, index);
+    running.change((run) => {
+      const index = machine.beside(run, item, way);
+      return index < 0 ? run : machine.swap(run, item, index);
     });
   const flip = (what: "sound" | "speech", on: boolean) => {
     turn(what, on);
@@ -62,7 +62,7 @@ export default function Runner({ along, run: held }: { along: Along; run: Run })
   ]);
 
   if (!run) return null;
-  const log = (one: Entry, picture: Blob | null) => held.log(one, along.pain_stop, picture);
+  const log = (entry: Entry, picture: Blob | null) => running.log(entry, along.pain_stop, picture);
   const over = run.finishing && !entry;
   return (
     <div className="mx-auto flex h-dvh max-w-5xl flex-col bg-sheet">
@@ -79,23 +79,28 @@ export default function Runner({ along, run: held }: { along: Along; run: Run })
       <Progress step={run.at} steps={run.sheet.events.length} />
       <main className="min-h-0 flex-1 overflow-y-auto px-3 pb-4">
         {over ? (
-          <Finish logged={run.logged} onFinish={held.finish} onBack={back} onLeave={held.leave} />
+          <Finish
+            logged={run.logged}
+            onFinish={running.finish}
+            onBack={back}
+            onLeave={running.leave}
+          />
         ) : run.finishing ? null : warmUp.length > 0 ? (
           <WarmUp
             items={warmUp}
-            onDone={() => held.change((one) => machine.warmedUp(one, now()))}
-            onOneByOne={() => held.change((one) => ({ ...one, oneByOne: true, since: now() }))}
+            onDone={() => running.change((run) => machine.warmedUp(run, now()))}
+            onOneByOne={() => running.change((run) => ({ ...run, oneByOne: true, since: now() }))}
           />
         ) : working && event ? (
           <Work
             along={along}
             run={run}
             event={event}
-            seconds={elapsed(run, held.at)}
+            seconds={elapsed(run, running.at)}
             onDone={go}
             onEntry={({ full, partial, faults }) =>
-              held.change((one) =>
-                machine.advance(one, now(), means, { amount: full, partial, faults }),
+              running.change((run) =>
+                machine.advance(run, now(), means, { amount: full, partial, faults }),
               )
             }
           />
@@ -103,7 +108,7 @@ export default function Runner({ along, run: held }: { along: Along; run: Run })
           <Waiting
             run={run}
             event={event}
-            seconds={elapsed(run, held.at)}
+            seconds={elapsed(run, running.at)}
             compact={entry !== undefined}
             onGo={go}
           />
@@ -138,7 +143,7 @@ export default function Runner({ along, run: held }: { along: Along; run: Run })
           </Button>
           <Button
             large
-            onClick={() => held.change((one) => ({ ...one, finishing: true, since: null }))}
+            onClick={() => running.change((run) => ({ ...run, finishing: true, since: null }))}
           >
             End …
           </Button>
@@ -148,7 +153,7 @@ export default function Runner({ along, run: held }: { along: Along; run: Run })
         <Skip
           onClose={() => setSkipping(false)}
           onSkip={(why) => {
-            held.skip(why);
+            running.skip(why);
             setSkipping(false);
           }}
         />

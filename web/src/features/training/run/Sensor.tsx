@@ -16,8 +16,8 @@ interface Props {
 
 export function Sensor({ along, set, onSeen, onOff }: Props) {
   const [seen, setSeen] = useState<Seen | null>(null);
-  const told = useRef(onSeen);
-  told.current = onSeen;
+  const report = useRef(onSeen);
+  report.current = onSeen;
   const { movement, changes } = set.what;
   const asked = useRef({ movement, changes, low: set.low, high: set.high });
   useEffect(() => {
@@ -29,14 +29,14 @@ export function Sensor({ along, set, onSeen, onOff }: Props) {
       `/api/athletes/${along.athlete_id}/motion`,
       (now) => {
         setSeen(now);
-        told.current(now);
+        report.current(now);
       },
       () => setSeen(lost),
       (opened) => opened.tell(asked.current),
     );
     return () => {
       line.close();
-      told.current(null);
+      report.current(null);
     };
   }, [along.athlete_id]);
   if (!seen) return <p className="pt-2 text-faint">Looking for the sensor …</p>;

@@ -1,6 +1,6 @@
 /** The easier and the harder rung, each at one press, with what it would ask. */
 import { Button } from "../../../common/ui/Button";
-import { target, told } from "../../../common/units/figures";
+import { rangeWords, target } from "../../../common/units/figures";
 import { beside, swapOf } from "../engine/machine";
 import type { Choice, Item, Running } from "../engine/types";
 
@@ -20,7 +20,9 @@ export function Swap({ run, item, onSwap }: Props) {
       {now && now.way !== "here" && (
         <p className="pb-1">
           Now on {now.what.name}, {now.low}–{now.high}
-          {now.likely && <span className="text-faint">; likely {told(now.likely)} at most</span>}
+          {now.likely && (
+            <span className="text-faint">; likely {rangeWords(now.likely)} at most</span>
+          )}
         </p>
       )}
       <div className="grid gap-2 sm:grid-cols-2">

@@ -50,7 +50,7 @@ function Moving({
   latest.current = run;
   const figures = [path.start, path.end];
   const project = fit(figures, { width: WIDTH, height: HEIGHT, pad: PAD });
-  const line = path.points.map((one) => project(one));
+  const line = path.points.map((point) => project(point));
   const lines = useRef(line);
   lines.current = line;
   const { phases } = set.what;
@@ -58,14 +58,14 @@ function Moving({
     const still = matchMedia("(prefers-reduced-motion: reduce)").matches;
     let frame = 0;
     const draw = () => {
-      const told = beat(phases, elapsed(latest.current, now()));
-      if (told && point.current) {
+      const beatNow = beat(phases, elapsed(latest.current, now()));
+      if (beatNow && point.current) {
         // without motion the point stands where the phase leads
-        const [x, y] = along(lines.current, still ? told.phase.end : told.depth);
+        const [x, y] = along(lines.current, still ? beatNow.phase.end : beatNow.depth);
         point.current.setAttribute("cx", x.toFixed(1));
         point.current.setAttribute("cy", y.toFixed(1));
-        point.current.dataset.depth = told.depth.toFixed(4);
-        point.current.dataset.reps = String(told.reps);
+        point.current.dataset.depth = beatNow.depth.toFixed(4);
+        point.current.dataset.reps = String(beatNow.reps);
         point.current.dataset.elapsed = elapsed(latest.current, now()).toFixed(3);
       }
       frame = requestAnimationFrame(draw);

@@ -29,7 +29,7 @@ export function WarmUp({ items, onDone, onOneByOne }: Props) {
                   type="checkbox"
                   checked={done}
                   onChange={() =>
-                    tick(done ? ticked.filter((one) => one !== item.key) : [...ticked, item.key])
+                    tick(done ? ticked.filter((key) => key !== item.key) : [...ticked, item.key])
                   }
                   className="size-6"
                 />

@@ -18,6 +18,11 @@ from sqlalchemy import Engine
 from invelo.api.app import create_app, start
 from invelo.api.common.cookies import SESSION_COOKIE
 from invelo.db.database import transaction
+from invelo.devices.mail import server_of
+from invelo.devices.simulated_mail import MailBox, simulated_mail
+from invelo.jobs.queue import drain
+from invelo.jobs.work import Post
+from invelo.runtime.ports import held_port
 from invelo.runtime.settings import Settings
 from invelo.services.account import accounts
 from tests.api.athlete_client import Athlete, link_for
@@ -120,3 +125,21 @@ def ladder(stage: Stage, coach: Coach) -> dict[str, Any]:
 def phone(coach: Coach, new_client: Callable[[], TestClient], clock: Clock, ladder) -> Athlete:
     """Its athlete, come in by their link."""
     return Athlete(new_client(), clock, link_for(coach, ladder["athlete_id"]))
+
+
+@pytest.fixture
+def box(app: FastAPI) -> Iterator[MailBox]:
+    """A mail server, and a service that hands its letters in there."""
+    made = MailBox()
+    with held_port() as port, simulated_mail(port, made) as address:
+        app.state.settings.mail_server = address
+        app.state.settings.mail_security = "none"
+        yield made
+        app.state.settings.mail_server = ""
+
+
+@pytest.fixture
+def delivers(app: FastAPI, engine: Engine, clock: Clock, box: MailBox) -> Callable[[], None]:
+    """Has a worker hand in whatever letters wait."""
+    post = Post(server_of(app.state.settings), "https://coach.example")
+    return partial(drain, engine, clock, post)

@@ -39,8 +39,8 @@ from invelo.api.ladder import prescription, workshop
 from invelo.api.ladder import routes as ladder
 from invelo.api.plan import classes, daily_minimum, planning, sessions, week, week_files
 from invelo.api.review import files as review_files
+from invelo.api.review import messages, trends
 from invelo.api.review import routes as review
-from invelo.api.review import trends
 from invelo.api.simulation import routes as simulation
 from invelo.api.squad import routes as squad
 from invelo.api.training import (
@@ -142,6 +142,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
         live,
         review,
         review_files,
+        messages,
         trends,
         simulation,
     ):

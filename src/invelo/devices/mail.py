@@ -12,6 +12,9 @@ from invelo.runtime.settings import Security, Settings
 TIMEOUT = 20.0
 """Seconds within which a mail server has to answer."""
 
+OURS = "invelo.invalid"
+"""Of our Message-IDs: a name that nobody else can have (RFC 2606)."""
+
 LONGEST_LINE = 78
 """Letters of a subject (RFC 5322 asks for no more on a line)."""
 
@@ -23,11 +26,15 @@ class Letter:
     Attributes:
         to: one address.
         subject, body: plain text.
+        key: names the letter, so that one sent twice is shown once; "" for any.
+        stop: address of a page, and of a service behind it, that ends further letters; "" for none.
     """
 
     to: str
     subject: str
     body: str
+    key: str = ""
+    stop: str = ""
 
     def __post_init__(self) -> None:
         """Refuse what would break a header."""
@@ -62,7 +69,11 @@ class MailServer:
         message = EmailMessage()
         message["From"], message["To"] = self.sender, letter.to
         message["Subject"] = letter.subject[:LONGEST_LINE]
-        message["Date"], message["Message-ID"] = formatdate(), make_msgid(domain="invelo.invalid")
+        message["Date"] = formatdate()
+        message["Message-ID"] = f"<{letter.key}@{OURS}>" if letter.key else make_msgid(domain=OURS)
+        if letter.stop:  # RFC 2369 and RFC 8058: a mail program's own button
+            message["List-Unsubscribe"] = f"<{letter.stop}>"
+            message["List-Unsubscribe-Post"] = "List-Unsubscribe=One-Click"
         message["Auto-Submitted"] = "auto-generated"  # RFC 3834: no out-of-office comes back
         message.set_content(letter.body)
         with self._line() as line:

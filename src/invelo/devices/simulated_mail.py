@@ -36,7 +36,13 @@ class MailBox:
         content = envelope.content if isinstance(envelope.content, bytes) else b""
         message = message_from_bytes(content, policy=policy.default)
         body = message.get_content() if isinstance(message, EmailMessage) else ""
-        letter = Letter(str(message["To"]), str(message["Subject"]), body)
+        letter = Letter(
+            str(message["To"]),
+            str(message["Subject"]),
+            body,
+            key=str(message["Message-ID"]),
+            stop=str(message["List-Unsubscribe"] or "").strip("<> "),
+        )
         self.letters.append(letter)
         self.come(letter)
         return "250 Taken"

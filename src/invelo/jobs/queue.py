@@ -18,7 +18,7 @@ from invelo.services import background as background_tasks
 from invelo.services.account import passwords
 from invelo.services.catalogue import own_movements
 from invelo.services.plan import planning as plannings
-from invelo.services.review import weekly
+from invelo.services.review import messages, weekly
 
 AT_ONCE = 2
 """Jobs that one worker runs at a time."""
@@ -88,6 +88,27 @@ async def review_at_night(context: JobContext, timestamp: int) -> None:
 async def send_reset(context: JobContext, account_id: str) -> None:
     """Send a link that sets a forgotten password anew."""
     await mail.send_reset(context.additional_context["work"], account_id)
+
+
+@tasks.task(
+    name=messages.LINK_TASK,
+    pass_context=True,
+    retry=RetryStrategy(max_attempts=MAIL_TRIES, exponential_wait=MAIL_WAIT),
+)
+async def send_link(context: JobContext, athlete_id: str) -> None:
+    """Send an athlete a link of their own."""
+    await mail.send_link(context.additional_context["work"], athlete_id)
+
+
+@tasks.task(
+    name=messages.TASK,
+    pass_context=True,
+    retry=RetryStrategy(max_attempts=MAIL_TRIES, exponential_wait=MAIL_WAIT),
+)
+async def send_message(context: JobContext, message_id: str) -> None:
+    """Send an athlete a message."""
+    last = context.job.attempts + 1 >= MAIL_TRIES
+    await mail.send_message(context.additional_context["work"], message_id, last=last)
 
 
 async def work(

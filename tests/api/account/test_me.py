@@ -1,16 +1,9 @@
 """A coach's own settings: name, address, password, signed in where, and what was done."""
 
-from collections.abc import Iterator
-
 import pytest
 from sqlalchemy import text
 
 from invelo.db.database import transaction
-from invelo.devices.mail import server_of
-from invelo.devices.simulated_mail import MailBox, simulated_mail
-from invelo.jobs.queue import drain
-from invelo.jobs.work import Post
-from invelo.runtime.ports import held_port
 from invelo.services.account import passwords
 from tests.api.account.test_sign_in import sign_in
 from tests.api.coach import EMAIL, PASSWORD, problem
@@ -127,29 +120,15 @@ def test_a_guessed_link_opens_nothing(new_client, coach) -> None:
 # ---- by letter ---------------------------------------------------------------------------------
 
 
-@pytest.fixture
-def box(app) -> Iterator[MailBox]:
-    """A mail server, and a service that hands its letters in there."""
-    made = MailBox()
-    with held_port() as port, simulated_mail(port, made) as address:
-        app.state.settings.mail_server = address
-        app.state.settings.mail_security = "none"
-        yield made
-        app.state.settings.mail_server = ""
-
-
 def asks(client, email: str = EMAIL):
     return client.post("/api/password-resets", json={"email": email})
 
 
-def works(app, coach) -> None:
-    mail = server_of(app.state.settings)
-    drain(app.state.engine, coach.clock, Post(mail, "https://coach.example"))
-
-
-def test_a_letter_brings_the_link_that_sets_the_password(coach, app, new_client, box) -> None:
+def test_a_letter_brings_the_link_that_sets_the_password(
+    coach, app, new_client, box, delivers
+) -> None:
     assert asks(new_client()).json() == {"hours": 2}
-    works(app, coach)
+    delivers()
     (letter,) = box.letters
     assert letter.to == EMAIL
     assert "pain" not in letter.subject + letter.body
@@ -159,16 +138,18 @@ def test_a_letter_brings_the_link_that_sets_the_password(coach, app, new_client,
     assert sign_in(new_client(), password=NEW).status_code == 200
 
 
-def test_nobody_learns_who_has_an_account(coach, app, new_client, box) -> None:
+def test_nobody_learns_who_has_an_account(coach, app, new_client, box, delivers) -> None:
     assert asks(new_client(), "nobody@stage.example").json() == asks(new_client()).json()
-    works(app, coach)
+    delivers()
     assert [letter.to for letter in box.letters] == [EMAIL]
 
 
-def test_a_letter_the_server_refuses_waits_for_another_try(coach, app, new_client, box) -> None:
+def test_a_letter_the_server_refuses_waits_for_another_try(
+    coach, app, new_client, box, delivers
+) -> None:
     box.refuses = 1
     asks(new_client())
-    works(app, coach)
+    delivers()
     assert box.letters == []
     with app.state.engine.begin() as db:
         waiting = db.execute(
@@ -176,11 +157,11 @@ def test_a_letter_the_server_refuses_waits_for_another_try(coach, app, new_clien
         ).all()
         assert [tuple(row) for row in waiting] == [("todo", 1)]
         db.execute(text("UPDATE procrastinate_jobs SET scheduled_at = now()"))
-    works(app, coach)
+    delivers()
     assert len(box.letters) == 1
 
 
-def test_asking_without_end_is_slowed_down(coach, app, new_client, box) -> None:
+def test_asking_without_end_is_slowed_down(coach, app, new_client, box, delivers) -> None:
     client = new_client()
     assert {asks(client).status_code for _ in range(12)} == {202, 429}
 

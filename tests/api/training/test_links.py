@@ -24,6 +24,9 @@ OPEN_TO_ALL = {
     "/api/invitations/join",
     "/api/password-resets",
     "/api/password-resets/use",
+    "/api/letters/{key}",
+    "/api/letters/{key}/stop",
+    "/api/letters/{key}/start",
 }
 """Addresses that ask nobody who they are: they sign in or out, or carry a secret of their own."""
 

@@ -14,9 +14,7 @@ from invelo.domain.athlete.readiness import (
     held_back,
     waits_for,
 )
-from invelo.domain.athlete.strain import AVERAGE, strains
 from invelo.domain.catalogue.catalogue import catalogue
-from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.plan.session.trainee import PREPARES_AMOUNT
 from tests.domain.people import trainee
 
@@ -37,8 +35,7 @@ def test_a_closed_gate_is_no_dead_end(check) -> None:
 
 def waits(movement_id: str, passed: tuple[CheckId, ...] = (), **more: object) -> set[str]:
     movement = catalogue().find_movement(movement_id)
-    asked = strains(AVERAGE, movement, movement.own(Modifiers()))
-    found = waits_for(movement, asked, frozenset(passed), **more)  # type: ignore[arg-type]
+    found = waits_for(movement, movement.as_it_is, frozenset(passed), **more)  # type: ignore[arg-type]
     return {check.id for check in found}
 
 

@@ -24,6 +24,7 @@ from invelo.domain.plan.week.problem import Day
 from invelo.domain.plan.week.tasks import Availability, Extra, build_problem
 from invelo.domain.strength.says import work_of
 from invelo.domain.strength.state import DaySeen, Seen, State, state_of
+from tests.depth import depth
 from tests.domain.people import EVERYTHING, stand, trainee
 
 TODAY = date(2026, 3, 2)
@@ -81,9 +82,10 @@ PATTERNS = ("push-up", "row", "pull-up", "squat", "dip", "bridge", "tuck-l-sit",
 
 @pytest.mark.parametrize("block", range(20))
 def test_no_warm_up_accessory_or_work_beside_a_ladder_breaks_a_limit(block: int) -> None:
-    """Two thousand people and days in all, each with four accessories asked for at random."""
+    """Eight hundred people and days (two thousand in a long run), each with four accessories
+    asked for at random."""
     random = Random(block)
-    for _ in range(100):
+    for _ in range(depth(40, 100)):
         guard = limited(random)
         movements = random.sample(PATTERNS, 2)
         who = of_guard(guard, *(stand(f"s{i}", name) for i, name in enumerate(movements)))

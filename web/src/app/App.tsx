@@ -23,6 +23,7 @@ const Settings = lazy(() => import("../features/account/Settings"));
 const Forgotten = lazy(() => import("../features/account/Forgotten"));
 const Reset = lazy(() => import("../features/account/Reset"));
 const Join = lazy(() => import("../features/account/Join"));
+const Letters = lazy(() => import("../features/account/Letters"));
 const Review = lazy(() => import("../features/review/Review"));
 
 export function App() {
@@ -48,6 +49,7 @@ export function App() {
         <Route path="/forgotten" element={<Forgotten />} />
         <Route path="/reset" element={<Reset />} />
         <Route path="/join" element={<Join />} />
+        <Route path="/letters" element={<Letters />} />
         <Route path="*" element={<Coached />} />
       </Routes>
     </Suspense>

@@ -12,8 +12,6 @@ from invelo.api.review.schemas import (
     AcceptedOut,
     AcceptRequest,
     AnsweredProposalOut,
-    MessageList,
-    MessageOut,
     ProposalAnswer,
     Replanned,
     ReviewSheet,
@@ -124,15 +122,3 @@ def look_at_week(athlete_id: UUID, coach: Coach, db: Database, now: Now) -> Week
     """Look at an athlete's last week, once: a second look changes nothing."""
     athlete = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
     return WeekLooked(proposed=len(weekly.look(db, athlete, moment_for(athlete, now))))
-
-
-@router.get("/messages")
-def get_messages(coach: Coach, db: Database, before: UUID | None = None) -> MessageList:
-    """Messages to this coach's athletes, twenty at a time. Nothing is sent from here."""
-    rows = review_rows.messages(db, coach.id, before, review.NEWEST)
-    names = {athlete.id: athlete.name for athlete in access.athletes(db, coach.id)}
-    return MessageList(
-        messages=[MessageOut.model_validate(row) for row in rows],
-        athletes={row.athlete_id: names[row.athlete_id] for row in rows},
-        before=rows[-1].id if len(rows) == review.NEWEST else None,
-    )

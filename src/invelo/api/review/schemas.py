@@ -29,6 +29,9 @@ class RuleOut(ResponseModel):
     source: str
 
 
+MessageStatus = Literal["draft", "queued", "sent", "failed"]
+
+
 class ComputedInputOut(InputOut):
     """A figure that a rule saw, with how it came about where it was computed."""
 
@@ -36,21 +39,16 @@ class ComputedInputOut(InputOut):
 
 
 class MessageOut(ResponseModel):
-    """What the athlete was told; it is not sent from here."""
+    """What an athlete is told of a decision."""
 
     id: UUID
     athlete_id: UUID
     at: datetime
     subject: str
     body: str
-
-
-class MessageList(ResponseModel):
-    """Messages to the coach's athletes, newest first."""
-
-    messages: list[MessageOut]
-    athletes: dict[UUID, str]
-    before: UUID | None = Field(description="Ask for older ones with this; empty at the end.")
+    status: MessageStatus
+    sent_at: datetime | None
+    failure: str = Field(description="Why it did not go out, or not yet.")
 
 
 class PrescribedOut(ResponseModel):

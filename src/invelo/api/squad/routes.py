@@ -139,6 +139,8 @@ class AthleteOut(ResponseModel):
     name: str
     note: str
     time_zone: str
+    email: str
+    letters_stopped_at: datetime | None = Field(description="When they stopped letters to them.")
     consent_on: date
     archived_at: datetime | None
     routine: bool = Field(description="Whether small changes are done by themselves.")
@@ -153,6 +155,9 @@ class AthleteChange(StrictModel):
     name: str = Field(min_length=1, max_length=80)
     note: str = Field("", max_length=300)
     time_zone: str = Field(examples=["Europe/Lisbon"])
+    email: str | None = Field(
+        None, max_length=254, description="For letters; '' for none, nothing for as it is."
+    )
 
 
 class ArchivedAthlete(ResponseModel):
@@ -213,7 +218,7 @@ def change(
 ) -> AthleteOut:
     """Put name, note and time zone right."""
     row = access.athlete(db, coach.id, athlete_id, roles=access.WRITE)
-    squad.change(db, coach.id, row, body.name, body.note, body.time_zone, now)
+    squad.change(db, coach.id, row, body.name, body.note, body.time_zone, body.email, now)
     return get_athlete(athlete_id, coach, db)
 
 

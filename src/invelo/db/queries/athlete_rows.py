@@ -158,3 +158,8 @@ def revoke_links(db: Session, athlete_id: UUID, now: datetime) -> None:
         row.revoked_at = now
         db.add(row)
     db.flush()
+
+
+def by_letters_key(db: Session, key: UUID) -> AthleteRow | None:
+    """Whose letters a key stops."""
+    return db.exec(select(AthleteRow).where(AthleteRow.letters_key == key)).first()

@@ -119,8 +119,11 @@ def messages_of(db: Session, proposal_ids: Collection[UUID]) -> dict[UUID, Messa
 
 
 def forget_message(db: Session, proposal_id: UUID) -> None:
-    """Take away what was written of a proposal: it was undone before anybody read it."""
-    db.exec(delete(MessageRow).where(col(MessageRow.proposal_id) == proposal_id))
+    """Take away what was written of a proposal that was undone; what was sent stays, as sent."""
+    of_proposal = col(MessageRow.proposal_id) == proposal_id
+    sent = col(MessageRow.status) == "sent"
+    db.exec(delete(MessageRow).where(of_proposal, ~sent))
+    db.exec(update(MessageRow).where(of_proposal).values(proposal_id=None))
 
 
 def messages(db: Session, account_id: UUID, before: UUID | None, most: int) -> list[MessageRow]:

@@ -28,7 +28,8 @@ from invelo.db.columns import (
 class AthleteRow(SQLModel, table=True):
     """Who trains. `consent_on` is the day they agreed that their records are kept. `routine` says
     whether small changes inside a rung are done by themselves, and how many a ladder and week.
-    Whoever is put away (`archived_at`) stands in no squad and is reviewed by nobody."""
+    Whoever is put away (`archived_at`) stands in no squad and is reviewed by nobody. Letters go to
+    `email`, unless the athlete stopped them; whoever has `letters_key` may stop them, no more."""
 
     __tablename__ = "athlete"
     __table_args__ = (within("routine_per_week", 0, 7),)
@@ -42,6 +43,9 @@ class AthleteRow(SQLModel, table=True):
     archived_at: datetime | None = instant(nullable=True)
     routine: bool = True
     routine_per_week: int = 1
+    email: str = ""
+    letters_stopped_at: datetime | None = instant(nullable=True)
+    letters_key: UUID = Field(default_factory=uuid4, unique=True)
 
 
 class AthleteAccessRow(SQLModel, table=True):

@@ -16,6 +16,7 @@ ANSWERS = ("accept", "edit", "decline", "expired", "routine", "undone", "noted")
 that was undone; or there was nothing to answer."""
 
 STANDINGS: tuple[str, ...] = get_args(Standing)
+MESSAGE_STATES = ("draft", "queued", "sent", "failed")
 
 
 class ProposalRow(Dated, Computed, table=True):
@@ -72,10 +73,14 @@ class WeekReviewRow(SQLModel, table=True):
 
 
 class MessageRow(Dated, table=True):
-    """A message to an athlete in plain words: written and shown, never sent from here."""
+    """A message to an athlete in plain words: a draft until it is sent as a letter, or handed on
+    by the coach. `failure` says why it did not go out, or not yet."""
 
     __tablename__ = "message"
-    __table_args__ = (Index("ix_message_athlete_id_at", "athlete_id", "at"),)
+    __table_args__ = (
+        Index("ix_message_athlete_id_at", "athlete_id", "at"),
+        one_of("status", *MESSAGE_STATES),
+    )
 
     id: UUID = Field(default_factory=uuid4, primary_key=True)
     athlete_id: UUID = Field(foreign_key="athlete.id", ondelete="CASCADE")
@@ -84,3 +89,6 @@ class MessageRow(Dated, table=True):
     )
     subject: str
     body: str
+    status: str = "draft"
+    sent_at: datetime | None = instant(nullable=True)
+    failure: str = ""

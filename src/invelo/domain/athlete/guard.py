@@ -81,7 +81,7 @@ class Guard:
     def _by_body(self, movement: Movement, modifiers: Modifiers | None) -> Closed | None:
         """Closed by limits, age, pain or readiness, wherever it is done."""
         name = movement.name.lower()
-        as_set_up = movement.own(modifiers or Modifiers())
+        as_set_up = movement.own(modifiers) if modifiers else movement.as_it_is
         if self.limits or self.spared:
             asked = strains(self.body, movement, as_set_up)
             over = exceeded(asked, self.limits)
@@ -104,7 +104,7 @@ class Guard:
         if why:
             return Closed("age", f"the {name} is closed: {why}.", "Take an easier variation.")
         older = self.age is not None and self.age >= OLDER
-        waiting = waits_for(movement, asked, self.passed, self.failed, older=older)
+        waiting = waits_for(movement, as_set_up, self.passed, self.failed, older=older)
         if waiting:
             return Closed(
                 "readiness",

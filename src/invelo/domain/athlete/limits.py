@@ -7,7 +7,7 @@ from datetime import date
 from invelo.domain.athlete.strain import MEASURES, QUANTITIES, Quantity, Strains, strains
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.catalogue.catalogue import catalogue
-from invelo.domain.catalogue.movement import Modifiers, Movement
+from invelo.domain.catalogue.movement import Movement
 from invelo.domain.errors import InputError, require_within
 
 EARLIER_LIMITS: dict[str, tuple[Quantity, float]] = {
@@ -109,5 +109,5 @@ def closed_by(limits: Iterable[Limit], body: Body) -> tuple[Movement, ...]:
     return tuple(
         movement
         for movement in catalogue().movement
-        if exceeded(strains(body, movement, movement.own(Modifiers())), known)
+        if exceeded(strains(body, movement, movement.as_it_is), known)
     )

@@ -8,6 +8,7 @@ one, it is named.
 
 from dataclasses import dataclass
 from datetime import date, timedelta
+from functools import lru_cache
 from typing import Literal
 
 from invelo.domain.athlete.strain import AVERAGE, Quantity, Strains, strains
@@ -233,13 +234,13 @@ def held_back(check: Check) -> tuple[str, ...]:
     return tuple(
         movement.name
         for movement in catalogue().movement
-        if check.holds_back(movement, strains(AVERAGE, movement, movement.own(Modifiers())))
+        if check.holds_back(movement, strains(AVERAGE, movement, movement.as_it_is))
     )
 
 
 def waits_for(
     movement: Movement,
-    asked: Strains,
+    modifiers: Modifiers,
     passed: frozenset[CheckId],
     failed: frozenset[CheckId] = frozenset(),
     *,
@@ -248,18 +249,25 @@ def waits_for(
     """The checks that a movement still waits for.
 
     Args:
-        movement, asked: which, and what it strains.
+        movement, modifiers: which, as it is set up.
         passed, failed: checks that are open, and that were tried and are not.
         older: whether balance and landing are looked at first.
     """
     return tuple(
         check
+        for check in _checks_before(movement, modifiers, older)
+        if check.id not in passed and (not check.if_failed or check.id in failed)
+    )
+
+
+@lru_cache(maxsize=65_536)
+def _checks_before(movement: Movement, modifiers: Modifiers, older: bool) -> tuple[Check, ...]:
+    """What an average body's strains ask to be looked at, whoever it is."""
+    asked = strains(AVERAGE, movement, modifiers)
+    return tuple(
+        check
         for check in CHECKS
-        if check.id not in passed
-        and (not check.if_failed or check.id in failed)
-        and (
-            check.holds_back(movement, asked) or (older and _old_age_holds(check, movement, asked))
-        )
+        if check.holds_back(movement, asked) or (older and _old_age_holds(check, movement, asked))
     )
 
 

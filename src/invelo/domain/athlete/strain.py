@@ -229,7 +229,7 @@ def _measured(body: Body, movement: Movement, modifiers: Modifiers) -> dict[Quan
     try:
         posture = posture_along(body, setup)
     except InputError:
-        posture = posture_along(AVERAGE, movement.own(Modifiers()).setup(movement))
+        posture = posture_along(AVERAGE, movement.as_it_is.setup(movement))
     return _angles(form, posture)
 
 

@@ -1,8 +1,8 @@
 """The body as linked segments: how long, how heavy, where each segment's mass sits."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass, field, fields, replace
-from functools import lru_cache
+from dataclasses import dataclass, fields, replace
+from functools import cached_property, lru_cache
 from math import exp
 from typing import Protocol
 
@@ -188,7 +188,7 @@ class Body:
 
     mass: float
     stature: float
-    table: SegmentTable = field(default=WINTER, hash=False)
+    table: SegmentTable = WINTER
     lengths: tuple[tuple[str, float], ...] = ()
     shares: tuple[tuple[str, float], ...] = ()
     hands: tuple[float, float] | None = None
@@ -215,6 +215,14 @@ class Body:
                 "they leave nothing for the rest.",
                 "Give shares that add up to less than 1.",
             )
+
+    def __hash__(self) -> int:
+        """Worked out once: every figure of a body is asked for by it."""
+        return self._hash
+
+    @cached_property
+    def _hash(self) -> int:
+        return hash((self.mass, self.stature, self.lengths, self.shares, self.hands))
 
     @property
     def hands_factor(self) -> float:

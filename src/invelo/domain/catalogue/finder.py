@@ -55,11 +55,7 @@ class Finder:
         """Movements that bear a name or synonym, whatever its spelling of hyphens and plurals; one
         whose first name it is comes before those that are also called so."""
         wanted = plain(name)
-        first = [
-            movement
-            for movement in self.movements
-            if wanted in (plain(movement.name), plain(movement.id))
-        ]
+        first = self._by_first_name.get(wanted, [])
         also = [movement for movement in self._by_name.get(wanted, ()) if movement not in first]
         return (*first, *also)
 
@@ -85,11 +81,7 @@ class Finder:
 
     def _holding(self, asked: list[str]) -> list[str]:
         """Names with a word that begins with each that is asked for, the shortest first."""
-        holding = (
-            name
-            for name in self._spaced
-            if all(any(word.startswith(each) for word in name.split()) for each in asked)
-        )
+        holding = (name for name in self._spaced if all(f" {each}" in f" {name}" for each in asked))
         return sorted(holding, key=len)
 
     @staticmethod
@@ -98,6 +90,14 @@ class Finder:
         scorer = fuzz.ratio if least < WHOLE else fuzz.token_set_ratio
         alike = process.extract(words, names, scorer=scorer, limit=most, score_cutoff=least)
         return [name for name, _, _ in alike]
+
+    @cached_property
+    def _by_first_name(self) -> dict[str, list[Movement]]:
+        named: dict[str, list[Movement]] = defaultdict(list)
+        for movement in self.movements:
+            for name in dict.fromkeys((plain(movement.name), plain(movement.id))):
+                named[name].append(movement)
+        return dict(named)
 
     @cached_property
     def _by_name(self) -> dict[str, list[Movement]]:

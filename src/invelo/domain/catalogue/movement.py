@@ -1,6 +1,7 @@
 """Movements, and what changes a movement's demand."""
 
 from dataclasses import dataclass, field, replace
+from functools import cached_property
 from typing import Literal, get_args
 
 from invelo.domain.biomechanics.body import AddedLoad
@@ -251,12 +252,24 @@ class Movement:
         """Whether things of these kinds are enough for it; None for anything."""
         return kinds is None or not self.kit or bool(kinds & set(self.kit))
 
+    def __hash__(self) -> int:
+        """By the id alone: there are hardly two of one, and questions about one are many."""
+        return hash(self.id)
+
+    @cached_property
+    def as_it_is(self) -> "Modifiers":
+        """With nothing changed: this movement's own values."""
+        return self.own(Modifiers())
+
     def own(self, modifiers: "Modifiers") -> "Modifiers":
         """The modifiers with this movement's own values under them."""
         return replace(modifiers, values=sorted_values({**self.values, **dict(modifiers.values)}))
 
 
 MUSCLES: tuple[Muscle, ...] = get_args(Muscle)
+
+
+NO_LOAD, USUAL_TEMPO = AddedLoad(), Tempo()
 
 
 @dataclass(frozen=True)
@@ -273,12 +286,20 @@ class Modifiers:
     """
 
     values: tuple[tuple[str, float], ...] = ()
-    added_load: AddedLoad = field(default_factory=AddedLoad)
+    added_load: AddedLoad = NO_LOAD
     band: BandHold | None = None
     assistance: Assistance | None = None
     range: float = 1.0
-    tempo: Tempo = field(default_factory=Tempo)
+    tempo: Tempo = USUAL_TEMPO
     from_end: bool = False
+
+    def __hash__(self) -> int:
+        """Worked out once; set-ups that differ in a band alone are told apart by comparing."""
+        return self._hash
+
+    @cached_property
+    def _hash(self) -> int:
+        return hash((self.values, self.added_load, self.range, self.tempo, self.from_end))
 
     def setup(self, movement: Movement) -> SetUp:
         """The posture's own set-up.

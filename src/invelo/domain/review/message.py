@@ -1,11 +1,21 @@
 """What an athlete is told of a decision, in plain words that say nothing of their health."""
 
+import re
 from collections.abc import Callable
 from dataclasses import dataclass
 
+from invelo.domain.errors import InputError
 from invelo.domain.review.proposals.situation import Outcome
 
 BYE = "Your coach"
+
+_HEALTH = re.compile(
+    r"\b(pain\w*|hurt\w*|ach(?:e|es|ing)|sore\w*|injur\w*|ill|illness\w*|sick\w*|diseas\w*|fever\w*"
+    r"|medic\w*|doctor\w*|physio\w*|diagnos\w*|surg\w*|operation\w*|symptom\w*|inflam\w*|sprain\w*"
+    r"|pregnan\w*|menstru\w*|blood pressure|body ?weight|body mass)\b",
+    re.IGNORECASE,
+)
+"""Words of health: a letter is read on more screens than its reader's own."""
 
 
 @dataclass(frozen=True)
@@ -43,6 +53,20 @@ def message(topic: MessageTopic) -> Message:
     """The message of a decision that was accepted or edited."""
     body = "\n".join((_WORDS[topic.outcome](topic), topic.coach or BYE))
     return Message(f"On the way to: {topic.goal}", body)
+
+
+def require_plain(words: str, field: str) -> None:
+    """Refuse what says anything of someone's health.
+
+    Raises:
+        InputError: naming the first such word.
+    """
+    if match := _HEALTH.search(words):
+        raise InputError(
+            field,
+            f"“{match[0]}” is a word of health, and others may read a letter.",
+            "Leave it out here, and say it in person.",
+        )
 
 
 def _whole(topic: MessageTopic) -> int:

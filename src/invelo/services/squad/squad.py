@@ -7,6 +7,7 @@ from typing import Any, NamedTuple
 from uuid import UUID
 from zoneinfo import ZoneInfo
 
+from email_validator import EmailNotValidError, validate_email
 from pydantic import TypeAdapter
 from sqlalchemy import text
 from sqlmodel import Session
@@ -180,12 +181,14 @@ def change(
     name: str,
     note: str,
     time_zone: str,
+    email: str | None,
     now: datetime,
 ) -> None:
-    """Put right what someone is called, the note about them, and where their days are counted.
+    """Put right what someone is called, the note about them, where their days are counted, and
+    where letters to them go ("" for nowhere, None for as it is).
 
     Raises:
-        InputError: for an unknown zone or no name.
+        InputError: for an unknown zone, no name, or no e-mail address.
     """
     require_zone(time_zone)
     if not name.strip():
@@ -194,8 +197,18 @@ def change(
         line = f"{athlete.name} is called {name.strip()} now."
         sharing_rows.tell(db, coach_id, line, now, athlete.id)
     athlete.name, athlete.note, athlete.time_zone = name.strip(), note.strip(), time_zone
+    athlete.email = athlete.email if email is None else _address(email)
     db.add(athlete)
     db.flush()
+
+
+def _address(email: str) -> str:
+    if not email.strip():
+        return ""
+    try:
+        return validate_email(email.strip(), check_deliverability=False).normalized
+    except EmailNotValidError as error:
+        raise InputError("email", f"{error}", "Write it like oda@theatre.example.") from None
 
 
 def archive(db: Session, coach_id: UUID, athlete: AthleteRow, now: datetime, *, away: bool) -> None:

@@ -302,6 +302,18 @@ export const queries = {
       queryFn: () =>
         answer(api.GET("/api/athletes/{athlete_id}/link", { params: { path: { athlete_id } } })),
     }),
+  reader: (athlete_id: string) =>
+    queryOptions({
+      queryKey: ["athlete", athlete_id, "letters"],
+      queryFn: () =>
+        answer(api.GET("/api/athletes/{athlete_id}/letters", { params: { path: { athlete_id } } })),
+    }),
+  letters: (key: string) =>
+    queryOptions({
+      queryKey: ["letters", key],
+      queryFn: () => answer(api.GET("/api/letters/{key}", { params: { path: { key } } })),
+      retry: false,
+    }),
   notes: (athlete_id: string) =>
     queryOptions({
       queryKey: ["athlete", athlete_id, "notes"],
@@ -369,7 +381,8 @@ export type Root =
   | "ladder"
   | "bands"
   | "places"
-  | "messages";
+  | "messages"
+  | "letters";
 
 /** Read anew what an act changed, and nothing else. */
 export function useRefresh(...changed: Root[]): () => Promise<unknown> {

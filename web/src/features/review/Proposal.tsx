@@ -8,6 +8,7 @@ import { Undo } from "../../common/proposals/Undo";
 import { Mark } from "../../common/ui/Mark";
 import { InputRows } from "../../common/units/Explained";
 import { day } from "../../common/units/figures";
+import { MessageCard } from "./MessageCard";
 
 interface Props {
   proposal: Schema["ProposalOut"];
@@ -113,8 +114,7 @@ function Reads({ words }: { words: string }) {
 function MessageLine({ message }: { message: Schema["MessageOut"] }) {
   return (
     <section aria-label="Message" className="mt-3 max-w-prose border-l-2 border-line pl-3">
-      <p className="lettering">Message, not sent from here</p>
-      <p className="whitespace-pre-line">{message.body}</p>
+      <MessageCard message={message} />
     </section>
   );
 }

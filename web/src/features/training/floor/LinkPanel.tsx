@@ -24,6 +24,16 @@ export function LinkPanel({ athleteId, name }: { athleteId: string; name: string
       () => answer(api.DELETE("/api/athletes/{athlete_id}/link", params)),
       () => setAddress(""),
     );
+  const reader = useQuery(queries.reader(athleteId)).data;
+  const [sent, say] = useState("");
+  const send = () =>
+    act(
+      () => answer(api.POST("/api/athletes/{athlete_id}/link/letter", params)),
+      (to) => {
+        setAddress("");
+        say(`A new link is on its way to ${to.email}.`);
+      },
+    );
   const works = link.data?.state === "works";
   return (
     <section aria-label="Private link" className="pt-5">
@@ -34,10 +44,20 @@ export function LinkPanel({ athleteId, name }: { athleteId: string; name: string
       </p>
       <Wrong error={error ?? link.error} />
       {address && <Once label={`Send it to ${name}`} address={address} />}
+      {sent && (
+        <p role="status" className="text-ready">
+          ✓ {sent}
+        </p>
+      )}
       <div className="flex flex-wrap gap-2 pt-1">
         <Button busy={busy} onClick={make}>
           {works ? "Make a new one, end this" : "Make a link"}
         </Button>
+        {reader?.unavailable_reason === "" && (
+          <Button busy={busy} onClick={send}>
+            {works ? "Send a new one, end this" : "Send a link"} to {reader.email}
+          </Button>
+        )}
         {works && (
           <Button grave busy={busy} onClick={end}>
             End the link

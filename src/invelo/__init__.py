@@ -1,3 +1,3 @@
 """Invelo: bodyweight progression ladders, drawn to scale."""
 
-__version__ = "0.5.0"
+__version__ = "0.6.0"

@@ -24,6 +24,7 @@ from invelo.db.moment import Moment
 from invelo.db.tables.account import AccountRow
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.ladder import LadderRow
+from invelo.devices.simulated_mail import MailBox, simulated_mail
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.training.set_draft import SetDraft
@@ -64,13 +65,16 @@ def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
 class Service:
     """`invelo serve` on a port of its own, which can be stopped and started again."""
 
-    def __init__(self, database_url: str, port: int) -> None:
+    def __init__(self, database_url: str, port: int, mail_server: str) -> None:
         self.url = f"http://127.0.0.1:{port}"
         self._environment = {
             **os.environ,
             "PYTHONPATH": str(ROOT / "src"),
             "INVELO_DATABASE_URL": database_url,
             "INVELO_PORT": str(port),
+            "INVELO_MAIL_SERVER": mail_server,
+            "INVELO_MAIL_SECURITY": "none",
+            "INVELO_PUBLIC_ADDRESS": self.url,
             "INVELO_NIGHTLY": "false",  # whatever the hour of the run
         }
         self._process: subprocess.Popen[str] | None = None
@@ -120,13 +124,28 @@ class Service:
 
 
 @pytest.fixture(scope="session")
-def running(server: postgres.Server) -> Iterator[tuple[Service, Engine]]:
+def mail() -> Iterator[tuple[MailBox, str]]:
+    """Where the service's letters arrive, and the mail server's address."""
+    box = MailBox()
+    with held_port() as port, simulated_mail(port, box) as address:
+        yield box, address
+
+
+@pytest.fixture
+def box(mail: tuple[MailBox, str]) -> MailBox:
+    """Letters of this test."""
+    mail[0].letters.clear()
+    return mail[0]
+
+
+@pytest.fixture(scope="session")
+def running(server: postgres.Server, mail: tuple[MailBox, str]) -> Iterator[tuple[Service, Engine]]:
     """The service over a database of its own, for all browser tests."""
     url = server.url("browser")
     migrate(url)
     engine = engine_for(url)
     with held_port() as port:
-        made = Service(url, port)
+        made = Service(url, port, mail[1])
         yield made, engine
         made.stop()
     engine.dispose()

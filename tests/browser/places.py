@@ -267,7 +267,7 @@ def review(page: Page) -> Iterator[str]:
     page.find("article")
     yield "review"
     page.press("m")
-    page.sees("Nothing is sent from here")
+    page.sees("What athletes are to hear")
     yield "messages"
     page.press("t")
     page.sees("Reach: capacity, kg", "Hard sets by region")

@@ -141,6 +141,7 @@ class _MemberHistory:
             new_id(random), member.name, member.mass, member.stature, member.note
         )
         self.athlete = squad.enrol(db, coach, person, enrolled)
+        self.athlete.email = f"{member.name.split()[0].lower()}@theatre.example"
         ready = ready_ladder(member.ladder)
         name, amount = member.test
         tested = next(rung for rung in ready.rungs if rung.name == name)

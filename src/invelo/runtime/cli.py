@@ -224,8 +224,9 @@ QUICK = (
 )
 """What a contributor runs while working: the rules, the phone's logic, who may see what."""
 
-WORKERS = ("--numprocesses", "auto", "--maxprocesses", "4", "--dist", "worksteal")
-"""Each has a PostgreSQL, a port and a browser of its own."""
+WORKERS = ("--numprocesses", str(min(4, (os.cpu_count() or 1) + 1)), "--dist", "worksteal")
+"""Each has a PostgreSQL, a port and a browser of its own; one more than there are cores, as one
+mostly waits."""
 
 
 @app.command(context_settings={"allow_extra_args": True, "ignore_unknown_options": True})

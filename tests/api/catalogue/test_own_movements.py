@@ -26,7 +26,7 @@ def makes(coach: Coach, **change: Any) -> dict[str, Any]:
 def test_it_is_seen_before_it_is_kept(coach: Coach) -> None:
     seen = coach.post("/api/own-movements/preview", **HALF_TUCK)
     assert seen["wrong"] == ""
-    assert seen["held"]
+    assert seen["is_hold"]
     assert seen["demand"]["low"] < seen["demand"]["likely"] < seen["demand"]["high"]
     assert {one["joint"]: one["start"] for one in seen["angles"]}["hip"] == 60
     bent = coach.post("/api/own-movements/preview", **{**HALF_TUCK, "start": {"hip": 160}})

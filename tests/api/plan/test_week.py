@@ -66,7 +66,7 @@ def test_a_week_begins_empty_with_what_it_should_hold(coach: Coach, athlete: str
     assert [day["name"] for day in seen["days"]] == ["Monday", "Wednesday", "Friday"]
     assert "three days" in seen["advice"]
     assert all(day["taken"] == 0 for day in seen["days"])
-    assert not seen["told"]
+    assert not seen["has_availability"]
 
 
 def test_a_planning_ends_with_a_proven_plan(coach: Coach, athlete: str) -> None:
@@ -201,7 +201,7 @@ def test_wishes_are_kept_and_shape_the_week(coach: Coach, athlete: str) -> None:
     seen = coach.put(
         f"/api/athletes/{athlete}/week/availability?week_start={week_start}", **availability
     )
-    assert seen["told"]
+    assert seen["has_availability"]
     assert [day["at"] for day in seen["days"]] == ["07:30"] * 3
     assert any(task["key"] == "movement:calf-raise" for task in seen["tasks"])
     edited = next(task for task in seen["tasks"] if task["key"] == row["key"])

@@ -16,7 +16,7 @@ from invelo.domain.training.log import (
     SessionRecord,
     SetRecord,
     about,
-    told,
+    read_count,
     weaker_sides,
 )
 from tests.domain.people import AVERAGE
@@ -51,7 +51,7 @@ def set_of(amount: float = 10, rpe: float = 8, **more: object) -> SetRecord:
 )
 def test_a_count_from_memory_becomes_a_range(words, likely, least, most) -> None:
     """ "11 or 12", "about 30" are logged as ranges (common practice)."""
-    found = told(words)
+    found = read_count(words)
     assert (found.amount, found.least, found.most) == (likely, least, most)
     assert (found.about is None) == (least == most)
 
@@ -61,7 +61,7 @@ def test_a_count_from_memory_becomes_a_range(words, likely, least, most) -> None
 )
 def test_what_is_no_count_is_refused_with_what_to_write(words: str) -> None:
     with pytest.raises(InputError) as refused:
-        told(words)
+        read_count(words)
     assert "11 or 12" in refused.value.remedy
 
 

@@ -5,17 +5,19 @@
  */
 import { type PointerEvent, useState } from "react";
 import type { Schema } from "../api/client";
-import { demand, range, rangeWords, ratio } from "../units/figures";
+import { demand, range, rangeWords } from "../units/figures";
 import { Figure } from "./Figure";
-import { LadderLane, ReachWords } from "./LadderLane";
+import { LadderLane } from "./LadderLane";
 import { type LaneLayout, type Layout, ROOMY } from "./ladderScale";
+import { lettering, shownSteps } from "./lettering";
 import { Dimension } from "./marks";
 
 const FIGURE = { width: 104, height: 44 };
 const NARROW_FIGURE = { width: 72, height: 44 };
 const SMALL_FIGURE = { width: 44, height: 22 };
-/** Pixels for each metre of the small figures: one scale for all, so that bodies compare. */
-const FIGURE_SCALE = { roomy: 25, tight: 12 };
+/** Most pixels for each metre of the small figures: each fills its room, so that shapes are told
+ * apart. */
+const FIGURE_SCALE = { roomy: 48, tight: 24 };
 
 export interface Pencilled {
   /** By which it is called beside the drawing. */
@@ -52,7 +54,6 @@ export function LadderDrawing(props: Props) {
           <LadderLane
             key={`${lane.lane.measure_words} ${lane.lane.counted}`}
             layout={lane}
-            height={height}
             other={other && reachOf(sheet, other, index)}
           />
         ))}
@@ -68,16 +69,30 @@ export function LadderDrawing(props: Props) {
             selected={index === selected}
           />
         ))}
-        <Steps sheet={sheet} layout={layout} selected={selected} />
-        {pencilled.map((rung) => (
-          <PencilLine key={rung.name} one={rung} lane={layout.lanes[rung.lane]} />
-        ))}
-        {layout.lanes.map((lane) => (
-          <ReachWords
-            key={`${lane.lane.measure_words} ${lane.lane.counted}`}
-            layout={lane}
-            beside={!!other}
+        {shownSteps(sheet, layout, selected).map(({ step, lane, from, to }) => (
+          <Dimension
+            key={step.lower_id + step.upper_id}
+            from={[lane.left - 14, from]}
+            to={[lane.left - 14, to]}
+            text=""
+            tone={step.gap || step.easier ? "over" : "ink"}
           />
+        ))}
+        {pencilled.map((rung) => (
+          <PencilLine key={rung.name} rung={rung} lane={layout.lanes[rung.lane]} />
+        ))}
+        {lettering({ sheet, layout, selected, pencilled, beside: !!other }).map((words) => (
+          <text
+            key={words.key}
+            x={words.x}
+            y={words.y}
+            textAnchor={words.end}
+            fontSize={words.size}
+            stroke="none"
+            className={words.className}
+          >
+            {words.text}
+          </text>
         ))}
       </svg>
       <div
@@ -207,11 +222,15 @@ function RungLabel({ sheet, rung, tight, beside }: LabelProps) {
       className={`min-w-0 flex-1 overflow-hidden leading-tight ${tight ? "flex items-baseline gap-2" : ""}`}
     >
       <div className="flex items-baseline gap-2 font-head text-[1.05rem] whitespace-nowrap">
-        <span className={`truncate ${stands ? "font-semibold" : ""}`} title={rung.name}>
+        <span className={stands ? "font-semibold" : "truncate"} title={rung.name}>
           {rung.name}
         </span>
-        {stands && <span className="bg-ink px-1.5 text-sm text-sheet">current rung</span>}
-        {fits && (
+        {stands && (
+          <span className="bg-ink px-1.5 text-sm text-sheet">
+            {fits ? "current rung, fits" : "current rung"}
+          </span>
+        )}
+        {fits && !stands && (
           <span className="border border-ready px-1.5 text-sm text-ready">prescription fits</span>
         )}
         {rung.closed && <span className="border border-over px-1 text-sm text-over">■ closed</span>}
@@ -253,29 +272,20 @@ function RungLine({ rung, lane, y, label, labels, selected }: RungLineProps) {
   );
 }
 
-/** A rung in pencil: dashed, with its number. */
-function PencilLine({ one, lane }: { one: Pencilled; lane: LaneLayout | undefined }) {
+/** A rung in pencil: dashed. */
+function PencilLine({ rung, lane }: { rung: Pencilled; lane: LaneLayout | undefined }) {
   if (!lane) return null;
-  const y = lane.scale.y(one.demand.likely);
+  const y = lane.scale.y(rung.demand.likely);
   return (
-    <g className="stroke-over">
-      <line
-        x1={lane.left - 6}
-        y1={y}
-        x2={lane.right + 20}
-        y2={y}
-        strokeWidth={2}
-        strokeDasharray="6 4"
-      />
-      <text
-        x={lane.right + 24}
-        y={y + 4}
-        stroke="none"
-        className="cleared fill-over font-head text-[13px] font-semibold"
-      >
-        {one.number}
-      </text>
-    </g>
+    <line
+      x1={lane.left - 6}
+      y1={y}
+      x2={lane.right + 20}
+      y2={y}
+      className="stroke-over"
+      strokeWidth={2}
+      strokeDasharray="6 4"
+    />
   );
 }
 
@@ -284,7 +294,7 @@ const position = (sheet: Schema["LadderSheet"], id: string) =>
 
 /** Where a way branches off, joins or changes its lane, it is drawn. */
 function Ties({ sheet, layout }: { sheet: Schema["LadderSheet"]; layout: Layout }) {
-  const spot = (index: number) => {
+  const end = (index: number) => {
     const rung = sheet.rungs[index];
     const lane = rung?.lane == null ? undefined : layout.lanes[rung.lane];
     return lane
@@ -295,7 +305,7 @@ function Ties({ sheet, layout }: { sheet: Schema["LadderSheet"]; layout: Layout 
     const [lower, upper] = [position(sheet, step.lower_id), position(sheet, step.upper_id)];
     const same = sheet.rungs[lower]?.lane === sheet.rungs[upper]?.lane;
     if (same && upper === lower + 1) return null;
-    const [a, b] = [spot(lower), spot(upper)];
+    const [a, b] = [end(lower), end(upper)];
     const bulge = Math.max(a.x, b.x) + (same ? 16 : 4);
     return (
       <path
@@ -305,34 +315,6 @@ function Ties({ sheet, layout }: { sheet: Schema["LadderSheet"]; layout: Layout 
         strokeDasharray="1 3"
         strokeWidth={1.6}
         fill="none"
-      />
-    );
-  });
-}
-
-interface StepsProps {
-  sheet: Schema["LadderSheet"];
-  layout: Layout;
-  selected: number;
-}
-
-/** Gaps are dimensioned in red; of the other steps, those beside the picked rung. */
-function Steps({ sheet, layout, selected }: StepsProps) {
-  return sheet.steps.map((step) => {
-    const [lower, upper] = [position(sheet, step.lower_id), position(sheet, step.upper_id)];
-    const lane = layout.lanes[sheet.rungs[lower]?.lane ?? -1];
-    const beside = lower === selected || upper === selected;
-    if (!step.ratio || !lane || !(step.gap || step.easier || beside)) return null;
-    const note = step.easier ? "easier " : step.gap ? "gap " : "";
-    const x = lane.left - 14;
-    return (
-      <Dimension
-        key={step.lower_id + step.upper_id}
-        from={[x, layout.heights[lower] ?? 0]}
-        to={[x, layout.heights[upper] ?? 0]}
-        text={`${note}${ratio(step.ratio)}`}
-        tone={step.gap || step.easier ? "over" : "ink"}
-        side="left"
       />
     );
   });

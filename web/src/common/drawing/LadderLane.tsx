@@ -1,20 +1,19 @@
 /** One lane of a ladder: its axis, its rails, and how far the athlete reaches on them. */
 import type { Schema } from "../api/client";
-import { demand } from "../units/figures";
 import { axisTicks, type LaneLayout } from "./ladderScale";
+import { heightsOf } from "./lettering";
 
 interface Props {
   layout: LaneLayout;
-  height: number;
   /** Another athlete's reach in the same lane, hatched beside. */
   other?: Schema["EstimateOut"] | undefined;
 }
 
-export function LadderLane({ layout, height, other }: Props) {
+export function LadderLane({ layout, other }: Props) {
   const { lane } = layout;
   return (
     <>
-      <Axis layout={layout} height={height} />
+      <Axis layout={layout} />
       {other && <OtherReach layout={layout} reach={other} />}
       <Rails layout={layout} />
       {lane.reach && lane.capacity && (
@@ -24,44 +23,26 @@ export function LadderLane({ layout, height, other }: Props) {
   );
 }
 
-/** "kg on the hands, a rep of 2 s"; "N·m of hip torque". */
-function axisWords({ measure_words, unit, counted }: Schema["Lane"]): string {
-  const what = measure_words === "hand load" ? "on the hands" : `of ${measure_words}`;
-  return `${unit} ${what}${counted === "reps" ? ", a rep of 2 s" : ", held"}`;
-}
-
 function ends({ scale }: LaneLayout): { top: number; foot: number } {
   return { top: scale.y(scale.high), foot: scale.y(scale.low) };
 }
 
-function Axis({ layout, height }: { layout: LaneLayout; height: number }) {
-  const { axis: x, scale, lane } = layout;
+function Axis({ layout }: { layout: LaneLayout }) {
+  const { axis: x, scale } = layout;
   const { top, foot } = ends(layout);
   return (
     <g className="stroke-line">
       <line x1={x} y1={top} x2={x} y2={foot + 18} strokeWidth={1} />
       {axisTicks(scale).map((value) => (
-        <g key={value}>
-          <line x1={x - 5} y1={scale.y(value)} x2={x} y2={scale.y(value)} strokeWidth={1} />
-          <text
-            x={x - 9}
-            y={scale.y(value) + 4}
-            textAnchor="end"
-            stroke="none"
-            className="fill-faint text-[12px]"
-          >
-            {value}
-          </text>
-        </g>
+        <line
+          key={value}
+          x1={x - 5}
+          y1={scale.y(value)}
+          x2={x}
+          y2={scale.y(value)}
+          strokeWidth={1}
+        />
       ))}
-      <text
-        x={x - 40}
-        y={Math.min(height - 2, foot + 36)}
-        stroke="none"
-        className="cleared fill-faint font-head text-[13px]"
-      >
-        {axisWords(lane)}
-      </text>
     </g>
   );
 }
@@ -121,50 +102,6 @@ function Reach({ layout, reach, capacity, beside }: ReachProps) {
       )}
     </g>
   );
-}
-
-/** What the heights of reach and capacity say: drawn last, so that no rung strikes the words. */
-export function ReachWords({ layout, beside }: { layout: LaneLayout; beside: boolean }) {
-  const { reach, capacity } = layout.lane;
-  if (!reach || !capacity) return null;
-  const { left } = layout;
-  const { reachY, capacityY, highest, beyond } = heightsOf(layout, reach, capacity);
-  return (
-    <g>
-      <text
-        x={left + 12}
-        y={reachY - 5}
-        className="cleared fill-ready font-head text-[13px] font-semibold"
-      >
-        reach {demand(reach.likely, reach.unit)}
-      </text>
-      {!beside && (
-        <text
-          x={left + 12}
-          y={beyond ? highest + 4 : capacityY - 4}
-          className="cleared fill-ink font-head text-[13px]"
-        >
-          {beyond ? "↑ " : ""}capacity {demand(capacity.likely, capacity.unit)}
-        </text>
-      )}
-    </g>
-  );
-}
-
-/** Where reach and capacity stand; a capacity over the top rung is only pointed at. */
-function heightsOf(layout: LaneLayout, reach: Schema["Explained"], capacity: Schema["Explained"]) {
-  const { top: highest, foot } = ends(layout);
-  const within = (y: number) => Math.min(foot, Math.max(highest - 6, y));
-  const capacityY = layout.scale.y(capacity.likely);
-  return {
-    reachY: within(layout.scale.y(reach.likely)),
-    highY: within(layout.scale.y(reach.high)),
-    lowY: within(layout.scale.y(reach.low)),
-    capacityY,
-    highest,
-    foot,
-    beyond: capacityY < highest + 4,
-  };
 }
 
 /** How far another athlete reaches, by the rungs of this one: hatched in the right half. */

@@ -3,7 +3,7 @@ import type { Schema } from "../api/client";
 
 const CM_PER_PIXEL = 2.54 / 96;
 const TOP = 8;
-const BELOW = 40;
+const BELOW = 52;
 /** Px from one lane to the next, from a lane's left edge to its axis and its rails, and to the
  * labels: for a single lane, for two, and for more. */
 const LANES = {
@@ -33,6 +33,8 @@ export interface LaneLayout {
 
 export interface Layout {
   lanes: LaneLayout[];
+  /** Px from one lane to the next. */
+  lane: number;
   /** Px where the labels begin. */
   labels: number;
   height: number;
@@ -66,6 +68,7 @@ export function layoutOf(sheet: Schema["LadderSheet"], least: number): Layout {
   );
   return {
     lanes,
+    lane: width,
     labels: Math.max(1, many) * width + 40,
     height,
     row,

@@ -76,17 +76,18 @@ function Edited({ message, onClose }: { message: Message; onClose: () => void })
         defaultValue={typed("subject", message.subject)}
         required
       />
-      <label className="block pt-3">
-        <span className="lettering">Message</span>
-        <textarea
-          name="body"
-          rows={6}
-          maxLength={2000}
-          defaultValue={typed("body", message.body)}
-          required
-          className="w-full border border-line bg-sheet px-2 py-1.5"
-        />
+      <label htmlFor="message-body" className="lettering block pt-3">
+        Message
       </label>
+      <textarea
+        id="message-body"
+        name="body"
+        rows={6}
+        maxLength={2000}
+        defaultValue={typed("body", message.body)}
+        required
+        className="w-full border border-line bg-sheet px-2 py-1.5"
+      />
       <p className="text-sm text-faint">
         Nothing of health: letters are read on more screens than one.
       </p>

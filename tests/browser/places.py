@@ -29,6 +29,7 @@ def close(page: Page) -> None:
         return not page.find_all('[role="dialog"]')
 
     page.until(gone)
+    page.until(lambda: page.script("return document.activeElement !== document.body"))
 
 
 def squad(page: Page) -> Iterator[str]:

@@ -1,5 +1,5 @@
 import { Dialog as Radix } from "radix-ui";
-import type { ReactNode } from "react";
+import { type ReactNode, useRef } from "react";
 import { Button } from "./Button";
 
 interface Props {
@@ -15,6 +15,7 @@ interface Props {
 }
 
 export function Dialog({ open, onOpenChange, title, about, wide, widest, children }: Props) {
+  const from = useRef<Element | null>(null);
   return (
     <Radix.Root open={open} onOpenChange={onOpenChange}>
       <Radix.Portal>
@@ -22,6 +23,14 @@ export function Dialog({ open, onOpenChange, title, about, wide, widest, childre
         <Radix.Content
           className={`fixed top-1/2 left-1/2 z-20 max-h-[90vh] ${widest ? "w-[min(96vw,60rem)]" : wide ? "w-[min(94vw,46rem)]" : "w-[min(94vw,34rem)]"} -translate-x-1/2 -translate-y-1/2 overflow-y-auto border border-ink bg-sheet p-5`}
           {...(about ? {} : { "aria-describedby": undefined })}
+          onOpenAutoFocus={() => {
+            from.current = document.activeElement;
+          }}
+          onCloseAutoFocus={(event) => {
+            if (from.current?.isConnected && from.current !== document.body) return;
+            event.preventDefault(); // what it was opened from is gone: the sheet takes the keys
+            document.getElementById("content")?.focus();
+          }}
         >
           <div className="flex items-baseline justify-between gap-4 border-b border-ink pb-2">
             <Radix.Title className="text-xl">{title}</Radix.Title>

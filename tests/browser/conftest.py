@@ -248,6 +248,7 @@ def blank(service: Service, driver: webdriver.Chrome) -> Iterator[Page]:
     driver.switch_to.new_window("tab")  # session storage lives and dies with its tab
     opened = Page(driver, service.url)
     opened.size(*DESKTOP)
+    driver.get_log("browser")  # what a page before complained of late is not this one's
     yield opened
     complaints = opened.complaints()
     driver.close()

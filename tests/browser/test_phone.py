@@ -27,6 +27,8 @@ def test_a_pair_is_run_to_its_end_and_stands_in_the_review(phone: Phone, office:
     assert "pair, 1 of 2, round 1 of" in told
     assert "pair, 2 of 2, round 1 of" in told
     phone.closes()
+    phone.sees("✓ Done today.")
+    assert "Start the session" not in phone.text
     phone.all_sent()
     sets = office.reviewed(push)
     assert len(sets) == filled >= 4

@@ -16,16 +16,6 @@ return performance.getEntriesByType('resource')
 MOST_AT_A_DESK, MOST_ON_A_PHONE = 200_000, 120_000
 
 OF_A_COACH = {"Coached", "Squad", "Intake", "Ladder", "Bench", "Week", "Review", "Trends"}
-    "Coached",
-    "Squad",
-    "Intake",
-    "Ladder",
-    "Bench",
-    "Week",
-    "Review",
-    "Trends",
-    "Settings",
-)
 
 
 def test_scripts_stay_small(signed_in: Page) -> None:

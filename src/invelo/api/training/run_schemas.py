@@ -148,6 +148,7 @@ class RunSheet(ResponseModel):
     name: str
     day: date | None
     ladder_id: UUID | None
+    done: bool = Field(False, description="Whether it was finished today.")
     adapted: bool
     closed: list[str]
     needed: list[str] = Field(

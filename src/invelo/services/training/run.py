@@ -1,13 +1,13 @@
 """What a device takes along: today's session and the next ones, each with the rungs around it."""
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import date, timedelta
 from uuid import NAMESPACE_URL, UUID, uuid5
 
 from sqlmodel import Session
 
-from invelo.db.queries import ladder_rows
+from invelo.db.queries import ladder_rows, training_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.ladder import LadderRow
 from invelo.domain.errors import InputError
@@ -41,6 +41,7 @@ class DayRun:
         adapted: whether the day changed it.
         closed: what was left out, and why.
         ladder: of which alone it is; None of a planned one.
+        done: whether it was finished today.
     """
 
     id: UUID | None
@@ -51,6 +52,7 @@ class DayRun:
     adapted: bool
     closed: tuple[str, ...]
     ladder: UUID | None = None
+    done: bool = False
 
 
 @dataclass(frozen=True)
@@ -86,11 +88,19 @@ def offline_bundle(db: Session, athlete: AthleteRow, today: date) -> OfflineBund
     halted = answers is not None and bool(answers.stop)
     pace = availability.course_week(db, athlete.id, today)
     single = tuple(_single(who, athlete, rows, answers, pace))
+    planned = tuple(_planned(db, athlete, who, today, answers))
+    over = training_rows.finished_between(db, athlete.id, today, today + timedelta(days=1))
+    finished = {session.id for session in over}
+    trained = {ladder for session in over for ladder in session.asked}
     return OfflineBundle(
         who,
         today,
-        () if halted else tuple(_planned(db, athlete, who, today, answers)),
-        () if halted else tuple(run for run in single if run.run.session.items),
+        () if halted else tuple(replace(run, done=run.id in finished) for run in planned),
+        ()
+        if halted
+        else tuple(
+            replace(run, done=str(run.ladder) in trained) for run in single if run.run.session.items
+        ),
         answers,
         _rung_ids(db, rows),
         tuple((row.goal, row.stopped) for row in rows if row.stopped),

@@ -10521,6 +10521,12 @@ export interface components {
             day: string | null;
             /** Ladder Id */
             ladder_id: string | null;
+            /**
+             * Done
+             * @description Whether it was finished today.
+             * @default false
+             */
+            done: boolean;
             /** Adapted */
             adapted: boolean;
             /** Closed */

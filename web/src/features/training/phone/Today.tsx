@@ -7,6 +7,7 @@ import { endedBefore } from "../engine/machine";
 import type { Along, Sheet } from "../engine/types";
 import type { Run } from "../engine/useRun";
 import { DailyPart } from "./DailyPart";
+import { isDone } from "./done";
 import { usePain } from "./pain";
 
 interface Props {
@@ -52,14 +53,23 @@ export function Today({ along, run, ended }: Props) {
             <Session
               sheet={shown}
               pain={pain.places}
+              done={isDone(along, shown)}
               onStart={() => start(shown)}
+              onAgain={() => start({ ...shown, id: null })}
               disabled={ended}
             />
           ) : (
             <p className="pt-4 text-xl">Nothing is planned today. Rest counts too.</p>
           )}
-          <Others title="The next days" sheets={next} picked={shown} onPick={setPicked} />
           <Others
+            along={along}
+            title="The next days"
+            sheets={next}
+            picked={shown}
+            onPick={setPicked}
+          />
+          <Others
+            along={along}
             title="One ladder alone"
             sheets={along.single}
             picked={shown}
@@ -80,11 +90,14 @@ export function Today({ along, run, ended }: Props) {
 interface SessionProps {
   sheet: Sheet;
   pain: string[];
+  /** It was finished today. */
+  done: boolean;
   onStart: () => void;
+  onAgain: () => void;
   disabled: boolean;
 }
 
-function Session({ sheet, pain, onStart, disabled }: SessionProps) {
+function Session({ sheet, pain, done, onStart, onAgain, disabled }: SessionProps) {
   const gone = endedBefore(sheet, pain);
   const left = sheet.items.filter((item) => !gone.includes(item.key));
   return (
@@ -115,15 +128,24 @@ function Session({ sheet, pain, onStart, disabled }: SessionProps) {
           ))}
         </ul>
       </div>
-      <Button
-        main
-        large
-        onClick={onStart}
-        disabled={disabled || left.length === 0}
-        className="mt-3 w-full"
-      >
-        Start the session
-      </Button>
+      {done ? (
+        <div className="mt-3 flex flex-wrap items-center gap-3 border-l-4 border-ready bg-wash p-3">
+          <p className="flex-1 text-xl text-ready">✓ Done today. Rest is part of it.</p>
+          <Button quiet onClick={onAgain} disabled={disabled} className="min-h-11">
+            Do it once more
+          </Button>
+        </div>
+      ) : (
+        <Button
+          main
+          large
+          onClick={onStart}
+          disabled={disabled || left.length === 0}
+          className="mt-3 w-full"
+        >
+          Start the session
+        </Button>
+      )}
       {sheet.blocks.map((block) => (
         <div key={block.items.join()} className="border-b border-hair py-2">
           <h2 className="lettering">{block.words}</h2>
@@ -166,13 +188,14 @@ function ItemLine(props: { sheet: Sheet; item: string; gone: boolean }) {
 }
 
 interface OthersProps {
+  along: Along;
   title: string;
   sheets: Sheet[];
   picked: Sheet | undefined;
   onPick: (sheet: Sheet) => void;
 }
 
-function Others({ title, sheets, picked, onPick }: OthersProps) {
+function Others({ along, title, sheets, picked, onPick }: OthersProps) {
   if (sheets.length === 0) return null;
   return (
     <section className="pt-5">
@@ -187,6 +210,7 @@ function Others({ title, sheets, picked, onPick }: OthersProps) {
         >
           <span>{sheet.name}</span>
           <span className="text-faint">
+            {isDone(along, sheet) && <span className="pr-2 text-ready">✓ done</span>}
             {sheet.day ? day(sheet.day) : ""} {Math.round(sheet.minutes.likely)} min
           </span>
         </button>

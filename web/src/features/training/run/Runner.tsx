@@ -9,6 +9,7 @@ import { hush, isOn, turn } from "../engine/sound";
 import type { Along, Entry } from "../engine/types";
 import { means, type Run } from "../engine/useRun";
 import { useWake } from "../engine/useWake";
+import { keepDone } from "../phone/done";
 import { SendingLine } from "../phone/SendingLine";
 import { EntryForm } from "./EntryForm";
 import { Finish } from "./Finish";
@@ -81,7 +82,10 @@ export default function Runner({ along, run: running }: { along: Along; run: Run
         {over ? (
           <Finish
             logged={run.logged}
-            onFinish={running.finish}
+            onFinish={(rpe) => {
+              keepDone(along, run.sheet);
+              return running.finish(rpe);
+            }}
             onBack={back}
             onLeave={running.leave}
           />

@@ -86,6 +86,55 @@ class _Service(FastAPI):
         return self.openapi_schema
 
 
+PLACES = (
+    health,
+    sign_in,
+    me,
+    reset,
+    sharing,
+    squad,
+    person,
+    screen,
+    readiness,
+    spared,
+    household_scale,
+    kit,
+    load_cell,
+    battery,
+    battery_files,
+    placements,
+    catalogue,
+    own,
+    made,
+    ladder,
+    workshop,
+    ladder_files,
+    prescription,
+    bench,
+    bands,
+    record,
+    week,
+    planning,
+    week_files,
+    sessions,
+    classes,
+    daily_minimum,
+    link,
+    check_in,
+    floor,
+    set_attachments,
+    log_files,
+    motion,
+    live,
+    review,
+    review_files,
+    messages,
+    trends,
+    simulation,
+)
+"""Routers, in the order of the document."""
+
+
 def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) -> FastAPI:
     """The service over one database, with the front end if it is built."""
     app = _Service(
@@ -100,52 +149,7 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
     start(app, settings, engine, clock)
     problems.install(app)
     _know_strangers(app)
-    for place in (
-        health,
-        sign_in,
-        me,
-        reset,
-        sharing,
-        squad,
-        person,
-        screen,
-        readiness,
-        spared,
-        household_scale,
-        kit,
-        load_cell,
-        battery,
-        battery_files,
-        placements,
-        catalogue,
-        own,
-        made,
-        ladder,
-        workshop,
-        ladder_files,
-        prescription,
-        bench,
-        bands,
-        record,
-        week,
-        planning,
-        week_files,
-        sessions,
-        classes,
-        daily_minimum,
-        link,
-        check_in,
-        floor,
-        set_attachments,
-        log_files,
-        motion,
-        live,
-        review,
-        review_files,
-        messages,
-        trends,
-        simulation,
-    ):
+    for place in PLACES:
         app.include_router(place.router)
     site.install(app, settings.web_dist)
     app.add_middleware(OnceMore)

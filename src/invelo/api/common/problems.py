@@ -195,6 +195,12 @@ def install(app: FastAPI) -> None:
         headers = {HEADER: request_id()}  # what names answers stands further in
         return problem(500, "Something went wrong", field_problem, headers=headers)
 
+    _install_database(app)
+
+
+def _install_database(app: FastAPI) -> None:
+    """The same for a database that is away, busy, or refuses."""
+
     @app.exception_handler(PoolTimeout)
     async def crowded(_: Request, __: PoolTimeout) -> JSONResponse:
         return _busy("too many ask for it at once; nothing was written.")

@@ -207,7 +207,7 @@ def get_trends(
     since = today - timedelta(weeks=weeks)
     seen = ladder.view(db, row, athlete, today)
     reached = reach.over_time(db, row, since)
-    points = [capacity_on_day.point for capacity_on_day in reached]
+    points = [day.point for day in reached]
     done = trends.sessions(db, athlete.id, since)
     adherence = trends.adherence(db, athlete.id, done, since, today)
     lines = outlook.criteria(seen)
@@ -224,17 +224,7 @@ def get_trends(
         goal=row.goal,
         since=since,
         today=today,
-        reach=[
-            ReachPoint.of(
-                capacity_on_day,
-                capacity=EstimateOut.model_validate(capacity_on_day.capacity),
-                session_id=capacity_on_day.session,
-                stored=EstimateOut.model_validate(capacity_on_day.stored)
-                if capacity_on_day.stored
-                else None,
-            )
-            for capacity_on_day in reached
-        ],
+        reach=[_reach_point(day) for day in reached],
         unit=reached[-1].capacity.unit if reached else demand.load.unit,
         measure=demand.load.measure,
         growth=Explained.model_validate(growth) if growth else None,
@@ -257,6 +247,15 @@ def get_trends(
                 points, weekly.days_by_week(db, row.id, week_start_of(today)), STRESSFUL_LIMIT
             )
         ),
+    )
+
+
+def _reach_point(day: reach.CapacityOnDay) -> ReachPoint:
+    return ReachPoint.of(
+        day,
+        capacity=EstimateOut.model_validate(day.capacity),
+        session_id=day.session,
+        stored=EstimateOut.model_validate(day.stored) if day.stored else None,
     )
 
 

@@ -122,9 +122,14 @@ class _Case:
                 key=lambda session: session.day,
             )
         )
+        self.case = self._case()
+        self.situation: Situation = self.case.situation()
+
+    def _case(self) -> LadderCase:
         gentle = self.guard.gentle
+        request = self.request
         given = request.prescription
-        self.case = LadderCase(
+        return LadderCase(
             body=self.body,
             ladder=self.ladder,
             keys=tuple(self.names),
@@ -155,7 +160,6 @@ class _Case:
             bounds=Bounds(not gentle, gentle=gentle),
             own_range=bool(given and given.own_range),
         )
-        self.situation: Situation = self.case.situation()
 
     def _rooms(self) -> tuple[Room, ...]:
         request = self.request

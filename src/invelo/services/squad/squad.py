@@ -227,16 +227,12 @@ def archived(db: Session, account_id: UUID) -> list[AthleteRow]:
 
 def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
     """The squad, whoever needs the coach first on top (see `invelo.domain.squad.squad.ORDER`)."""
-    people = [
-        open_athlete
-        for open_athlete in access.athletes(db, account_id)
-        if not open_athlete.archived_at
-    ]
+    people = [person for person in access.athletes(db, account_id) if not person.archived_at]
     ladders = _ladders(db, [athlete.id for athlete in people])
     first = {ladder.athlete_id: ladder for ladder in ladders}
     theirs: dict[UUID, list[LadderLine]] = {}
-    for open_athlete in reversed(ladders):
-        theirs.setdefault(open_athlete.athlete_id, []).append(open_athlete)
+    for line in reversed(ladders):
+        theirs.setdefault(line.athlete_id, []).append(line)
     ids = [ladder.id for ladder in first.values()]
     current = {rung.ladder_id: rung for rung in ladder_rows.current_rungs(db, ids)}
     expected = ladder_rows.expected_on_current(db, ids)
@@ -254,20 +250,15 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
         key = ladder.id if ladder else None
         session = last.get(athlete.id)
         pain, place = pains.get(session.id, (0, "")) if session else (0, "")
+        decisions = pending_decisions.get(athlete.id, ())
         condition = Condition(
             stopped=stopped.get(athlete.id, ""),
             pain=pain,
             pain_place=place,
-            pending_decisions=tuple(
-                pending_decision.words
-                for pending_decision in pending_decisions.get(athlete.id, ())
-                if pending_decision.standing == "question"
-            ),
+            pending_decisions=tuple(d.words for d in decisions if d.standing == "question"),
             last=session.local_date if session else None,
             blocked=tuple(
-                f"{decision.words} on “{decision.from_rung}”"
-                for decision in pending_decisions.get(athlete.id, ())
-                if decision.standing == "blocked"
+                f"{d.words} on “{d.from_rung}”" for d in decisions if d.standing == "blocked"
             ),
             ratio=ratios.get(athlete.id),
             spared=sore.get(athlete.id, ()),
@@ -281,7 +272,7 @@ def lines(db: Session, account_id: UUID, now: datetime) -> list[SquadLine]:
                 expected.get(key) if key else None,
                 session,
                 planned.get(athlete.id),
-                pending_decisions.get(athlete.id, ()),
+                decisions,
                 flags(condition, todays[athlete.id]),
             )
         )

@@ -145,24 +145,11 @@ def read(
         asked: how it is to be read.
         now: no set may be of a later time.
     """
-    names = _RungNames.of(db, athlete)
-    rows: list[_Row] = []
     bad = list(table.bad)
-    seen: dict[tuple[object, ...], int] = {}
     unknown: Counter[str] = Counter()
     dropped = {said.casefold() for said, movement in asked.names.items() if not movement}
-    left_out = 0
-    for csv_set in table.rows:
-        said = csv_set.movement or csv_set.rung
-        if said.casefold() in dropped:
-            left_out += 1
-            continue
-        if not _means_something(names, csv_set):
-            unknown[said] += 1
-        try:
-            rows.append(_row(athlete, names, csv_set, seen, now))
-        except InputError as error:
-            bad.append(BadRow(csv_set.row, error.field, error.problem, error.remedy))
+    kept = [each for each in table.rows if _said(each).casefold() not in dropped]
+    rows = _rows(db, athlete, kept, now, unknown, bad)
     logged, session_of = _logged(db, athlete, rows)
     matches = known_sets.match(logged, [row.known_set for row in rows])
     own_bands = bands.of_athlete(db, athlete.id)
@@ -195,8 +182,34 @@ def read(
             UnknownName(said, count, catalogue().finder.find(said, GUESSES))
             for said, count in unknown.most_common()
         ),
-        left_out,
+        len(table.rows) - len(kept),
     )
+
+
+def _said(csv_set: log_csv.CsvSet) -> str:
+    return csv_set.movement or csv_set.rung
+
+
+def _rows(
+    db: Session,
+    athlete: AthleteRow,
+    sets: list[log_csv.CsvSet],
+    now: datetime,
+    unknown: Counter[str],
+    bad: list[BadRow],
+) -> list[_Row]:
+    """What the rows mean; names that mean nothing are counted, rows that cannot be are said."""
+    names = _RungNames.of(db, athlete)
+    rows: list[_Row] = []
+    seen: dict[tuple[object, ...], int] = {}
+    for csv_set in sets:
+        if not _means_something(names, csv_set):
+            unknown[_said(csv_set)] += 1
+        try:
+            rows.append(_row(athlete, names, csv_set, seen, now))
+        except InputError as error:
+            bad.append(BadRow(csv_set.row, error.field, error.problem, error.remedy))
+    return rows
 
 
 def keep(

@@ -120,25 +120,7 @@ export function MeasuringBand({ onKept }: { onKept: () => void }) {
         Hang it from something that holds, pull with a hanging scale, and write down length and pull
         together: five or more. Look it over first: a band with a nick is thrown away.
       </p>
-      <label className="block pt-2 text-sm">
-        Not measured yet? What its label says{" "}
-        <select
-          value=""
-          onChange={(event) => putLabel(Number(event.target.value))}
-          className="border border-line bg-sheet px-2 py-1"
-        >
-          <option value="">choose …</option>
-          {VOCABULARY.bandLabels.map(([word, kg]) => (
-            <option key={word} value={kg}>
-              {word}
-            </option>
-          ))}
-        </select>{" "}
-        <span className="text-faint">
-          or one line below, a force at a length. It serves from today; every number it touches is
-          then wide, until five pulls narrow it.
-        </span>
-      </label>
+      <ByLabel onPick={putLabel} />
       {scale ? (
         <HangingScale onTake={take} onClose={() => setScale(false)} />
       ) : (
@@ -182,5 +164,30 @@ export function MeasuringBand({ onKept }: { onKept: () => void }) {
         Keep the band
       </Button>
     </form>
+  );
+}
+
+/** A band that was never measured: what its label says, as a wide guess. */
+function ByLabel({ onPick }: { onPick: (kg: number) => void }) {
+  return (
+    <label className="block pt-2 text-sm">
+      Not measured yet? What its label says{" "}
+      <select
+        value=""
+        onChange={(event) => onPick(Number(event.target.value))}
+        className="border border-line bg-sheet px-2 py-1"
+      >
+        <option value="">choose …</option>
+        {VOCABULARY.bandLabels.map(([word, kg]) => (
+          <option key={word} value={kg}>
+            {word}
+          </option>
+        ))}
+      </select>{" "}
+      <span className="text-faint">
+        or one line below, a force at a length. It serves from today; every number it touches is
+        then wide, until five pulls narrow it.
+      </span>
+    </label>
   );
 }

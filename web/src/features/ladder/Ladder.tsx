@@ -1,36 +1,26 @@
 /** Ladder: the rungs to scale, the athlete's reach on them, the sheet of the picked rung beside. */
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
-import { flushSync } from "react-dom";
-import { Link, useNavigate, useParams } from "react-router";
+import { Link, useParams } from "react-router";
 import { useKeys } from "../../app/keys";
-import { answer, api, type Schema } from "../../common/api/client";
+import type { Schema } from "../../common/api/client";
 import { queries } from "../../common/api/queries";
-import { Limits } from "../../common/athlete/Limits";
 import { LadderDrawing, type Pencilled } from "../../common/drawing/LadderDrawing";
-import { layoutOf } from "../../common/drawing/ladderScale";
-import { useAct, useSendId } from "../../common/hooks/useAct";
-import { FileDialog } from "../../common/ladder/FileDialog";
-import { above, beside, freeName, freshRung } from "../../common/ladder/rungs";
-import { MovementFinder } from "../../common/movement/MovementFinder";
+import { type Layout, layoutOf } from "../../common/drawing/ladderScale";
+import { above } from "../../common/ladder/rungs";
 import { Away } from "../../common/ui/Away";
 import { Button } from "../../common/ui/Button";
 import { TitleBlock } from "../../common/ui/TitleBlock";
 import { Wrong } from "../../common/ui/Wrong";
 import { day } from "../../common/units/figures";
 import { BridgePanel } from "./BridgePanel";
-import { AdjustmentsDialog } from "./dialogs/AdjustmentsDialog";
-import { CompareDialog } from "./dialogs/CompareDialog";
-import { CopyDialog } from "./dialogs/CopyDialog";
-import { DeleteDialog } from "./dialogs/DeleteDialog";
-import { MethodDialog } from "./dialogs/MethodDialog";
-import { SettingsDialog } from "./dialogs/SettingsDialog";
-import { TestDialog } from "./dialogs/TestDialog";
+import { LadderDialogs } from "./dialogs/LadderDialogs";
 import { LadderTable } from "./LadderTable";
 import { LaneLines } from "./LaneLines";
+import { Notices } from "./Notices";
 import { RungEditor } from "./RungEditor";
 import { RungSheet } from "./RungSheet";
-import { Stopped } from "./Stopped";
+import { useLadderActs } from "./useLadderActs";
 import { type Act, WorkBar } from "./WorkBar";
 
 const DRAWING = { width: 750, least: 540 };
@@ -77,70 +67,15 @@ function Sheet({ sheet, onGone }: { sheet: Schema["LadderSheet"]; onGone: () => 
   const [otherId, setOtherId] = useState("");
   const other = useQuery(queries.beside(sheet.id, otherId)).data?.other;
   const opened = useRef<HTMLElement>(null);
-  const navigate = useNavigate();
-  const client = useQueryClient();
-  const [newId, nextId] = useSendId();
-  const { act, busy, error } = useAct("squad", "athlete", "ladder");
+  const acts = useLadderActs(sheet);
+  const { busy, error, move } = acts;
   const close = () => setDialog("");
 
-  // A rung higher on the page, wherever it stands in the ladder's order.
   const layout = layoutOf(sheet, DRAWING.least);
-  const upwards = sheet.rungs
-    .map((_, index) => index)
-    .sort((a, b) => (layout.rows[b] ?? 0) - (layout.rows[a] ?? 0));
-  const climb = (up: number) => {
-    const next = upwards[upwards.indexOf(selected) + up];
-    if (next !== undefined) setSelected(next);
-  };
+  const climb = (up: number) => setSelected(climbed(layout, selected, up));
   const rung = sheet.rungs[selected];
   const nextUp = rung && above(sheet, rung.id)[0];
 
-  const path = { path: { ladder_id: sheet.id } };
-  /** Draw what came back at once, so that nobody asks for a rung that is gone. */
-  const turn = (way: "undo" | "redo") =>
-    act(async () => {
-      const made = await answer(
-        api.POST(`/api/ladders/{ladder_id}/${way}`, {
-          params: { ...path, header: { "If-Match": sheet.version } },
-        }),
-      );
-      flushSync(() => client.setQueryData(queries.ladder(sheet.id).queryKey, made));
-    });
-  const undo = () => turn("undo");
-  const redo = () => turn("redo");
-  const move = (index: number, position: number) => {
-    const moved = sheet.rungs[index];
-    if (!moved || position < 0 || position >= sheet.rungs.length) return;
-    act(() =>
-      answer(
-        api.POST("/api/ladders/{ladder_id}/rungs/{rung_id}/position", {
-          params: { path: { ladder_id: sheet.id, rung_id: moved.id } },
-          body: { position },
-        }),
-      ),
-    );
-  };
-  const add = (movement: Schema["MovementOut"], side: "above" | "below") =>
-    rung &&
-    act(
-      () =>
-        answer(
-          api.POST("/api/ladders/{ladder_id}/rungs", {
-            params: path,
-            body: {
-              ...freshRung(movement, freeName(sheet, movement.name)),
-              id: newId,
-              ...beside(sheet, rung.id, side),
-            },
-          }),
-        ),
-      () => {
-        setPicked(newId);
-        setAside("sheet");
-        nextId();
-        close();
-      },
-    );
   function bridge(upper = nextUp) {
     if (!rung || !upper) return;
     setBridging([rung.id, upper]);
@@ -157,8 +92,8 @@ function Sheet({ sheet, onGone }: { sheet: Schema["LadderSheet"]; onGone: () => 
     ["a", () => setDialog("add")],
     ["/", () => setDialog("find")],
     ["e", () => setAside("edit")],
-    ["u", () => sheet.undo && undo()],
-    ["r", () => sheet.redo && redo()],
+    ["u", () => sheet.undo && acts.undo()],
+    ["r", () => sheet.redo && acts.redo()],
     ["[", () => move(selected, selected - 1)],
     ["]", () => move(selected, selected + 1)],
   ]);
@@ -185,44 +120,18 @@ function Sheet({ sheet, onGone }: { sheet: Schema["LadderSheet"]; onGone: () => 
             busy={busy}
             asTable={asTable}
             onTable={() => setAsTable(!asTable)}
-            onUndo={undo}
-            onRedo={redo}
+            onUndo={acts.undo}
+            onRedo={acts.redo}
             onAct={setDialog}
           />
           <LaneLines sheet={sheet} />
           <Wrong error={error} />
-          <Limits athleteId={sheet.athlete_id} />
-          {sheet.stopped && (
-            <Stopped
-              reason={sheet.stopped}
-              onResume={() =>
-                act(() => answer(api.POST("/api/ladders/{ladder_id}/resume", { params: path })))
-              }
-            />
-          )}
-          {!placement && (
-            <p className="px-4 pt-2 text-watch">
-              ◆ No test says yet where {sheet.athlete_name} stands on it: enter one.
-            </p>
-          )}
-          {placement && !placement.fits && (
-            <p className="px-4 pt-2 text-watch">
-              ◆ Even the lowest rung's prescription does not fit yet: add an easier one, or test
-              again.
-            </p>
-          )}
-          {other && (
-            <p className="flex items-center gap-4 px-4 pt-2">
-              <span>
-                <span className="text-ready">▮ {sheet.athlete_name}</span> beside{" "}
-                <span className="text-watch">≡ {other.athlete_name}</span>, whose likely amounts
-                stand behind the same mark
-              </span>
-              <button type="button" className="underline" onClick={() => setOtherId("")}>
-                No longer
-              </button>
-            </p>
-          )}
+          <Notices
+            sheet={sheet}
+            other={other}
+            onResume={acts.resume}
+            onAlone={() => setOtherId("")}
+          />
           <div className="p-3">
             {asTable ? (
               <LadderTable sheet={sheet} selected={selected} other={other} onSelect={setSelected} />
@@ -270,86 +179,42 @@ function Sheet({ sheet, onGone }: { sheet: Schema["LadderSheet"]; onGone: () => 
           />
         )}
       </main>
-      <TitleBlock
-        athlete={`${sheet.athlete_name}, ${sheet.measure.mass_kg} kg, ${sheet.measure.stature_m} m`}
-        sheet={`Ladder: ${sheet.family}`}
-        scale={layout.lanes.map(({ scale }) => scale.words).join(" · ") || "none"}
-        date={day(placement?.evidence_day ?? sheet.measure.local_date)}
-        revision={`${sheet.revision} · model ${sheet.model_version}`}
-      />
-      {rung?.demand && (
-        <AdjustmentsDialog
-          open={dialog === "ways"}
-          onOpenChange={close}
-          sheet={sheet}
-          index={selected}
-        />
-      )}
-      <TestDialog open={dialog === "test"} onOpenChange={close} sheet={sheet} />
-      {(dialog === "add" || dialog === "find") && rung && (
-        <MovementFinder
-          athleteId={sheet.athlete_id}
-          title={dialog === "add" ? `A rung beside “${rung.name}”` : "Movements"}
-          family={dialog === "add" ? sheet.family : ""}
-          act={(movement) => <Beside movement={movement} busy={busy} onAdd={add} />}
-          onClose={close}
-        />
-      )}
-      {dialog === "method" && <MethodDialog ladder={sheet.id} onClose={close} />}
-      {dialog === "settings" && <SettingsDialog sheet={sheet} onClose={close} />}
-      {dialog === "files" && (
-        <FileDialog
-          athleteId={sheet.athlete_id}
-          athleteName={sheet.athlete_name}
-          ladderId={sheet.id}
-          onClose={close}
-        />
-      )}
-      {dialog === "compare" && (
-        <CompareDialog
-          sheet={sheet}
-          onPick={(id) => {
-            setOtherId(id);
+      <LadderTitle sheet={sheet} layout={layout} />
+      <LadderDialogs
+        sheet={sheet}
+        selected={selected}
+        dialog={dialog}
+        busy={busy}
+        onAdd={(movement, side) =>
+          rung &&
+          acts.add(movement, rung, side, (id) => {
+            setPicked(id);
+            setAside("sheet");
             close();
-          }}
-          onClose={close}
-        />
-      )}
-      {dialog === "copy" && <CopyDialog sheet={sheet} onClose={close} />}
-      {dialog === "delete" && (
-        <DeleteDialog
-          sheet={sheet}
-          onGone={() => {
-            onGone();
-            navigate(`/intake/${sheet.athlete_id}/placement`);
-          }}
-          onClose={close}
-        />
-      )}
+          })
+        }
+        onCompare={setOtherId}
+        onGone={onGone}
+        onClose={close}
+      />
     </>
   );
 }
 
-interface BesideProps {
-  movement: Schema["MovementOut"];
-  busy: boolean;
-  onAdd: (movement: Schema["MovementOut"], side: "above" | "below") => void;
+function LadderTitle({ sheet, layout }: { sheet: Schema["LadderSheet"]; layout: Layout }) {
+  return (
+    <TitleBlock
+      athlete={`${sheet.athlete_name}, ${sheet.measure.mass_kg} kg, ${sheet.measure.stature_m} m`}
+      sheet={`Ladder: ${sheet.family}`}
+      scale={layout.lanes.map(({ scale }) => scale.words).join(" · ") || "none"}
+      date={day(sheet.placement?.evidence_day ?? sheet.measure.local_date)}
+      revision={`${sheet.revision} · model ${sheet.model_version}`}
+    />
+  );
 }
 
-function Beside({ movement, busy, onAdd }: BesideProps) {
-  return (
-    <span className="flex gap-2">
-      {(["above", "below"] as const).map((side) => (
-        <button
-          key={side}
-          type="button"
-          disabled={busy}
-          onClick={() => onAdd(movement, side)}
-          className="min-h-8 border border-line px-3 font-head font-medium hover:bg-wash"
-        >
-          Add {side}
-        </button>
-      ))}
-    </span>
-  );
+/** The rung so many higher on the page, wherever it stands in the ladder's order. */
+function climbed({ rows }: Layout, from: number, up: number): number {
+  const upwards = rows.map((_, index) => index).sort((a, b) => (rows[b] ?? 0) - (rows[a] ?? 0));
+  return upwards[upwards.indexOf(from) + up] ?? from;
 }

@@ -155,6 +155,39 @@ def _remedy(
             standing="blocked",
             amount=EASY_SHARE,
         )
+    more_work = _more_work(situation, still, figures, days)
+    if more_work is not None:
+        return more_work
+    offer = useful(situation)
+    if offer is not None:
+        return Proposal(
+            offer.outcome,
+            situation.key,
+            f"{still} Another stimulus: “{offer.place.rung.name}”.",
+            figures,
+            rules("plateau.weeks", "step.one-lever"),
+            "medium",
+            "One lever alone, in a real piece.",
+            standing="blocked",
+            then=offer.place.rung,
+        )
+    return Proposal(
+        "ease_off",
+        situation.key,
+        f"{still} Sets, days and levers are used up: an easy week, then another range.",
+        figures,
+        rules("plateau.weeks"),
+        "low",
+        "The plateau is plain; the remedy is the coach's.",
+        standing="blocked",
+        amount=EASY_SHARE,
+    )
+
+
+def _more_work(
+    situation: Situation, still: str, figures: tuple[Input, ...], days: float
+) -> Proposal | None:
+    """A set or a day more, where there are few."""
     prescription = situation.rung.prescription
     if prescription.sets < max(3, most_sets(situation.method)):
         more = replace(prescription, sets=prescription.sets + 1)
@@ -182,30 +215,7 @@ def _remedy(
             standing="blocked",
             amount=float(round(days) + 1),
         )
-    offer = useful(situation)
-    if offer is not None:
-        return Proposal(
-            offer.outcome,
-            situation.key,
-            f"{still} Another stimulus: “{offer.place.rung.name}”.",
-            figures,
-            rules("plateau.weeks", "step.one-lever"),
-            "medium",
-            "One lever alone, in a real piece.",
-            standing="blocked",
-            then=offer.place.rung,
-        )
-    return Proposal(
-        "ease_off",
-        situation.key,
-        f"{still} Sets, days and levers are used up: an easy week, then another range.",
-        figures,
-        rules("plateau.weeks"),
-        "low",
-        "The plateau is plain; the remedy is the coach's.",
-        standing="blocked",
-        amount=EASY_SHARE,
-    )
+    return None
 
 
 def surface(situation: Situation) -> Proposal | None:

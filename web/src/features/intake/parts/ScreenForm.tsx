@@ -131,29 +131,7 @@ export function ScreenForm({ athleteId, before }: Props) {
           onChange={(pregnant) => answer("pregnancy", { pregnant })}
         />
         {typed.pregnant && (
-          <>
-            <Choice
-              label="How far"
-              value={typed.pregnancy_stage ?? ""}
-              options={[
-                ["", "not told"],
-                ["first third", "in the first third"],
-                ["later", "after the first third"],
-                ["after birth", "within three months of birth"],
-              ]}
-              onChange={(event) =>
-                answer("pregnancy", {
-                  pregnancy_stage: (event.target.value || null) as Stage,
-                })
-              }
-            />
-            <YesNo
-              label="Lying on the front is comfortable"
-              name="front_comfortable"
-              value={typed.front_comfortable ?? false}
-              onChange={(front_comfortable) => answer("pregnancy", { front_comfortable })}
-            />
-          </>
+          <Pregnancy typed={typed} onChange={(changes) => answer("pregnancy", changes)} />
         )}
         <YesNo
           label="Joints that bend further than most people's"
@@ -194,5 +172,34 @@ export function ScreenForm({ athleteId, before }: Props) {
         Keep the answers
       </Button>
     </form>
+  );
+}
+
+interface PregnancyProps {
+  typed: Answers;
+  onChange: (changes: Partial<Answers>) => void;
+}
+
+function Pregnancy({ typed, onChange }: PregnancyProps) {
+  return (
+    <>
+      <Choice
+        label="How far"
+        value={typed.pregnancy_stage ?? ""}
+        options={[
+          ["", "not told"],
+          ["first third", "in the first third"],
+          ["later", "after the first third"],
+          ["after birth", "within three months of birth"],
+        ]}
+        onChange={(event) => onChange({ pregnancy_stage: (event.target.value || null) as Stage })}
+      />
+      <YesNo
+        label="Lying on the front is comfortable"
+        name="front_comfortable"
+        value={typed.front_comfortable ?? false}
+        onChange={(front_comfortable) => onChange({ front_comfortable })}
+      />
+    </>
   );
 }

@@ -33,6 +33,14 @@ export function itemOf(run: Running, key: string): Item | undefined {
   return run.sheet.items.find((item) => item.key === key);
 }
 
+/** Which side an event is of, "" for both. */
+export function sideOf(item: Item, event: Event): string {
+  if (event.side === 0) return "";
+  const first = item.first_side || "left";
+  const other = first === "right" ? "left" : "right";
+  return event.side === 1 ? first : other;
+}
+
 export const blockOf = (run: Running, event: Event) => run.sheet.blocks[event.block];
 
 const PLANNED: RunSet["kind"][] = ["work", "single", "piece", "cluster", "attempt"];

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { useKeys } from "../../../app/keys";
 import { Button } from "../../../common/ui/Button";
 import { asked, clock } from "../../../common/units/figures";
-import { blockOf, countedOf, itemOf, setOf, swapsLead } from "../engine/machine";
+import { blockOf, countedOf, itemOf, setOf, sideOf, swapsLead } from "../engine/machine";
 import type { Along, Event, Item, Running, RunSet } from "../engine/types";
 import { Hold } from "./Hold";
 import { type Seen, Sensor } from "./Sensor";
@@ -81,7 +81,7 @@ function Heading(props: { item: Item; set: RunSet; event: Event; run: Running })
   const { item, set, event, run } = props;
   const block = run.sheet.blocks[event.block];
   const together = block && block.items.length > 1 && block.rounds > 1;
-  const side = event.side === 0 ? "" : event.side === 1 ? item.first_side || "left" : otherOf(item);
+  const side = sideOf(item, event);
   const where = together
     ? `${block.items.indexOf(item.key) + 1} of ${block.items.length}, round ${event.set + 1} of ${block.rounds}`
     : `set ${event.set + 1} of ${item.sets.length}`;
@@ -120,8 +120,6 @@ function Lead({ half }: { half: boolean }) {
     </p>
   );
 }
-
-const otherOf = (item: Item) => (item.first_side === "right" ? "left" : "right");
 
 function Window({ left }: { left: number }) {
   return (

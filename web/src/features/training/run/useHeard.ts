@@ -7,6 +7,7 @@ import {
   eventOf,
   itemOf,
   setOf,
+  sideOf,
   swapsLead,
   upcoming,
   warmUpOf,
@@ -74,12 +75,14 @@ function waited(run: Running, event: Event): Mark[] {
   const item = next && itemOf(run, next[1].item);
   const set = next && item && setOf(run, item, next[1].set);
   const marks = ends(event.seconds);
-  if (set && event.kind !== "count in")
+  if (item && set && event.kind !== "count in") {
+    const side = sideOf(item, next[1]);
     marks.unshift({
       at: 0.3,
       tone: "soft",
-      say: `Next: ${set.what.name}, ${set.low} to ${set.high}`,
+      say: `Next: ${set.what.name}${side && `, ${side} side`}, ${set.low} to ${set.high}`,
     });
+  }
   return marks;
 }
 

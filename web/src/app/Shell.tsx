@@ -1,6 +1,6 @@
 /** The sheet's frame: places in the top margin, who is picked beneath, the drawing inside. */
 import { useQuery } from "@tanstack/react-query";
-import { type ReactNode, useEffect, useRef, useState } from "react";
+import { type ReactNode, type RefObject, useEffect, useRef, useState } from "react";
 import { Link, useLocation, useNavigate } from "react-router";
 import { api, type Schema } from "../common/api/client";
 import { queries } from "../common/api/queries";
@@ -26,6 +26,7 @@ export function Shell({ coach, children }: { coach: Schema["SignedIn"]; children
   const athlete = squad?.find(({ id }) => id === who.athlete);
   useTitle(here?.name ?? name, here?.about === "nobody" ? undefined : athlete?.name);
   const content = useFocusOn(name);
+  useFocusKept(content);
 
   const keys: Keys = [["?", () => setKeysOpen(true)]];
   for (const place of PLACES) keys.push([place.digit, () => navigate(place.path(who))]);
@@ -110,6 +111,28 @@ function useWho(
     [who.athlete, who.ladder],
   );
   return who;
+}
+
+/** What had the focus is gone: the sheet takes it, so that keys go on and a reader stays there. */
+function useFocusKept(content: RefObject<HTMLElement | null>) {
+  useEffect(() => {
+    const sheet = content.current;
+    if (!sheet) return;
+    let last: EventTarget | null = null;
+    const note = (event: FocusEvent) => {
+      last = event.target;
+    };
+    const watch = new MutationObserver(() => {
+      const gone = last instanceof Element && !last.isConnected;
+      if (gone && document.activeElement === document.body) sheet.focus({ preventScroll: true });
+    });
+    sheet.addEventListener("focusin", note);
+    watch.observe(sheet, { childList: true, subtree: true });
+    return () => {
+      sheet.removeEventListener("focusin", note);
+      watch.disconnect();
+    };
+  }, [content]);
 }
 
 function useTitle(place: string, athlete: string | undefined) {

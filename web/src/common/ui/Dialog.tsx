@@ -27,9 +27,11 @@ export function Dialog({ open, onOpenChange, title, about, wide, widest, childre
             from.current = document.activeElement;
           }}
           onCloseAutoFocus={(event) => {
-            if (from.current?.isConnected && from.current !== document.body) return;
-            event.preventDefault(); // what it was opened from is gone: the sheet takes the keys
-            document.getElementById("content")?.focus();
+            event.preventDefault(); // Radix would look for a trigger of its own
+            const opener = from.current;
+            const there = opener instanceof HTMLElement && opener.isConnected;
+            const home = document.getElementById("content");
+            (there && opener !== document.body ? opener : home)?.focus();
           }}
         >
           <div className="flex items-baseline justify-between gap-4 border-b border-ink pb-2">

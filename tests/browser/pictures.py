@@ -59,7 +59,7 @@ def demo() -> Iterator[Page]:
             with transaction(engine) as db:
                 load(db, datetime.now(UTC))
             engine.dispose()
-            service = Service(url, port)
+            service = Service(url, port, "")
             service.start()
             try:
                 with chromium() as driver:

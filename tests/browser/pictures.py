@@ -350,6 +350,7 @@ def main() -> None:
         page.fill("Password", COACH_PASSWORD)
         page.click("Sign in")
         page.sees("Tilde Varga", "Juno Pell", "Bram Oster")
+        page.find("main tbody")
         looked(page)
         take(page, "squad")
         page.press("q")

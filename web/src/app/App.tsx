@@ -1,6 +1,7 @@
 /** All pages: what needs no sign-in, the phone, and the coach's places, each loaded when it is asked for. */
 import { lazy, Suspense } from "react";
 import { Route, Routes } from "react-router";
+import { Opening } from "../common/ui/Away";
 import { Unbroken } from "./Unbroken";
 
 const Coached = lazy(() => import("./Coached"));
@@ -13,7 +14,7 @@ const Letters = lazy(() => import("../features/account/Letters"));
 
 export function App() {
   return (
-    <Suspense fallback={null}>
+    <Suspense fallback={<Opening />}>
       <Routes>
         <Route
           path="/open"

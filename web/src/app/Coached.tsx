@@ -4,7 +4,7 @@ import { lazy, type ReactNode, Suspense } from "react";
 import { Navigate, Route, Routes, useLocation } from "react-router";
 import { Problem } from "../common/api/client";
 import { queries } from "../common/api/queries";
-import { Away } from "../common/ui/Away";
+import { Away, Opening } from "../common/ui/Away";
 import { SignIn } from "../features/account/SignIn";
 import { Shell } from "./Shell";
 import { Unbroken } from "./Unbroken";
@@ -28,11 +28,11 @@ export default function Coached() {
   const place = useLocation().pathname.split("/")[1];
   if (me.error instanceof Problem && me.error.status === 401) return <SignIn />;
   if (me.error) return <Away error={me.error} retry={() => me.refetch()} />;
-  if (!me.data) return null;
+  if (!me.data) return <Opening />;
   return (
     <Shell coach={me.data}>
       <Unbroken key={place}>
-        <Suspense fallback={null}>
+        <Suspense fallback={<Opening />}>
           <Routes>
             <Route path="/squad" element={<Squad />} />
             <Route path="/intake/:athleteId?/:part?" element={of("2", <Intake />)} />

@@ -38,3 +38,12 @@ export function Away({ error, retry, children }: Props) {
     </main>
   );
 }
+
+/** A place while its script is on the way. */
+export function Opening() {
+  return (
+    <p role="status" className="p-6 text-faint">
+      Opening …
+    </p>
+  );
+}

@@ -11,7 +11,7 @@ from sqlmodel.sql.expression import SelectOfScalar
 from invelo.db.errors import MissingError
 from invelo.db.tables.athlete import AthleteAccessRow, AthleteRow, Role
 from invelo.db.tables.ladder import LadderRow
-from invelo.db.tables.review import ProposalRow
+from invelo.db.tables.review import MessageRow, ProposalRow
 from invelo.db.tables.training import TrainingSessionRow
 
 Roles = tuple[Role, ...]
@@ -115,6 +115,20 @@ def proposal(db: Session, account_id: UUID, proposal_id: UUID, roles: Roles = SE
         .where(ProposalRow.id == proposal_id)
     )
     return _one(db, _allowed(statement, account_id, LadderRow.athlete_id, roles), "proposal")
+
+
+def message(db: Session, account_id: UUID, message_id: UUID, roles: Roles = SEE) -> MessageRow:
+    """A message to an athlete for whom this account holds one of `roles`; its athlete locked
+    unless it is only seen.
+
+    Raises:
+        MissingError: if it is not there or not for this account.
+    """
+    statement = select(MessageRow).where(MessageRow.id == message_id)
+    if roles != SEE:
+        whose = select(MessageRow.athlete_id).where(MessageRow.id == message_id)
+        _lock_athlete(db, account_id, db.exec(whose).first(), roles, "message")
+    return _one(db, _allowed(statement, account_id, MessageRow.athlete_id, roles), "message")
 
 
 def lock_athletes_of(db: Session, account_id: UUID, proposal_ids: Iterable[UUID]) -> None:

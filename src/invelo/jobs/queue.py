@@ -37,6 +37,8 @@ MAIL_TRIES, MAIL_WAIT = 6, 4
 """How often a letter is tried, and the base of the seconds between: 4, 16, 64 … about half an hour
 in all."""
 
+MAIL_RETRY = RetryStrategy(max_attempts=MAIL_TRIES, exponential_wait=MAIL_WAIT)
+
 GRACE = 1.0
 """Seconds that a job has to end once its worker is told to stop; then it is put back."""
 
@@ -83,7 +85,7 @@ async def review_at_night(context: JobContext, timestamp: int) -> None:
 @tasks.task(
     name=passwords.TASK,
     pass_context=True,
-    retry=RetryStrategy(max_attempts=MAIL_TRIES, exponential_wait=MAIL_WAIT),
+    retry=MAIL_RETRY,
 )
 async def send_reset(context: JobContext, account_id: str) -> None:
     """Send a link that sets a forgotten password anew."""
@@ -93,7 +95,7 @@ async def send_reset(context: JobContext, account_id: str) -> None:
 @tasks.task(
     name=messages.LINK_TASK,
     pass_context=True,
-    retry=RetryStrategy(max_attempts=MAIL_TRIES, exponential_wait=MAIL_WAIT),
+    retry=MAIL_RETRY,
 )
 async def send_link(context: JobContext, athlete_id: str) -> None:
     """Send an athlete a link of their own."""
@@ -103,7 +105,7 @@ async def send_link(context: JobContext, athlete_id: str) -> None:
 @tasks.task(
     name=messages.TASK,
     pass_context=True,
-    retry=RetryStrategy(max_attempts=MAIL_TRIES, exponential_wait=MAIL_WAIT),
+    retry=MAIL_RETRY,
 )
 async def send_message(context: JobContext, message_id: str) -> None:
     """Send an athlete a message."""

@@ -10,7 +10,6 @@ from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import ResponseModel
 from invelo.api.review.schemas import MessageOut
 from invelo.db import access
-from invelo.db.errors import MissingError
 from invelo.db.queries import review_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.review import MessageRow
@@ -130,9 +129,5 @@ def _reader(athlete: AthleteRow, by_mail: bool) -> Reader:
 
 
 def _message(db: Database, account_id: UUID, message_id: UUID) -> tuple[MessageRow, AthleteRow]:
-    row = db.get(MessageRow, message_id)
-    if row is None or row.athlete_id not in {one.id for one in access.athletes(db, account_id)}:
-        raise MissingError("message")
-    athlete = access.athlete(db, account_id, row.athlete_id, roles=access.WRITE)
-    db.refresh(row)  # another may have sent it while we waited for the athlete
-    return row, athlete
+    row = access.message(db, account_id, message_id, roles=access.WRITE)
+    return row, access.athlete(db, account_id, row.athlete_id)

@@ -15,7 +15,7 @@ _HEALTH = re.compile(
     r"|pregnan\w*|menstru\w*|blood pressure|body ?weight|body mass)\b",
     re.IGNORECASE,
 )
-"""Words of health: a letter is read on more screens than its reader's own."""
+"""Words of health (ours): a letter is read on more screens than its reader's own."""
 
 
 @dataclass(frozen=True)

@@ -38,7 +38,9 @@ def test_a_message_is_put_right_sent_and_stopped_by_its_reader(
     assert page.field("Message").get_attribute("value") == "Well done. See you on Monday."
     page.click("Keep the message")
     page.sees("Draft.", "See you on Monday.")
+    page.press("m")
     page.click("Send the message to Oda Fenwick")
+    page.sees("✓ Sent on")
     page.until(lambda: len(box.letters) == 1)
     letter = box.letters[0]
     assert (letter.to, letter.body.splitlines()[0]) == (ODA, "Well done. See you on Monday.")

@@ -369,6 +369,9 @@ export const queries = {
     queryOptions({
       queryKey: ["messages", before],
       queryFn: () => answer(api.GET("/api/messages", { params: { query: { before } } })),
+      // until what is on its way has come to its end
+      refetchInterval: ({ state }) =>
+        state.data?.messages.some(({ status }) => status === "queued") ? 2000 : false,
     }),
 };
 

@@ -4,10 +4,11 @@ from bisect import bisect_right
 from collections.abc import Iterable
 from dataclasses import asdict
 from datetime import date
-from typing import Any
+from typing import Any, TypeVar
 from uuid import UUID
 
 from pydantic import TypeAdapter, ValidationError
+from sqlmodel import SQLModel
 
 from invelo.db.columns import SetUpColumns
 from invelo.db.tables.athlete import BodyMeasurementRow
@@ -21,6 +22,7 @@ from invelo.domain.estimate import Estimate
 from invelo.domain.ladder.rung import Rung
 from invelo.domain.ladder.step_policy import Lever, StepPolicy
 from invelo.domain.plan.prescription import Criterion, Level, Method, Prescription, Purpose, Unit
+from invelo.domain.strict import attributes_of
 from invelo.domain.training.log import (
     AskedRange,
     Derived,
@@ -29,6 +31,14 @@ from invelo.domain.training.log import (
     SetKind,
     SetRecord,
 )
+
+Row = TypeVar("Row", bound=SQLModel)
+
+
+def row_of(table: type[Row], *values: object, **more: Any) -> Row:
+    """A new row of what the values say themselves, and with it what none of them does; what is
+    left out takes the column's default."""
+    return table(**attributes_of(table.model_fields.keys() - more.keys(), *values), **more)
 
 
 def body_of(measure: BodyMeasurementRow) -> Body:

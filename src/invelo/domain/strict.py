@@ -1,6 +1,7 @@
-"""What comes in from outside, before the rules look at it."""
+"""What comes in from outside, before the rules look at it, and what goes out."""
 
-from typing import Any
+from collections.abc import Iterable
+from typing import Any, Self
 
 from pydantic import AliasChoices, BaseModel, ConfigDict, field_validator
 
@@ -34,3 +35,25 @@ class StrictModel(BaseModel):
         if isinstance(value, list) and len(value) > MOST_ITEMS:
             raise ValueError(f"it holds more than {MOST_ITEMS} items")
         return value
+
+
+def attributes_of(names: Iterable[str], *values: object) -> dict[str, Any]:
+    """What some values say themselves under these names, the first that does."""
+    wanted = tuple(names)
+    return {
+        name: getattr(value, name)
+        for value in reversed(values)
+        for name in wanted
+        if hasattr(value, name)
+    }
+
+
+class ResponseModel(BaseModel):
+    """An answer, readable off the domain's and rows' own values."""
+
+    model_config = ConfigDict(from_attributes=True)
+
+    @classmethod
+    def of(cls, *values: object, **more: Any) -> Self:
+        """What the values say themselves, and with it what none of them does."""
+        return cls(**attributes_of(cls.model_fields.keys() - more.keys(), *values), **more)

@@ -57,21 +57,7 @@ class OwnMovementOf(StrictModel):
     @classmethod
     def of(cls, own: OwnMovement) -> "OwnMovementOf":
         """As it travels."""
-        return cls(
-            name=own.name,
-            base=own.base,
-            also=list(own.also),
-            counted=own.counted,
-            values=own.values,
-            start=own.start,
-            end=own.end,
-            cues=list(own.cues),
-            faults=[OwnFault(name=fault.name, remedy=fault.remedy) for fault in own.faults],
-            prime=own.prime,
-            helping=own.helping,
-            kit=None if own.kit is None else list(own.kit),
-            stress=own.stress,
-        )
+        return cls.model_validate(own, from_attributes=True)
 
 
 class FileMovement(OwnMovementOf):

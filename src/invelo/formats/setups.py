@@ -204,7 +204,7 @@ class Changes(StrictModel):
         )
 
     @staticmethod
-    def of(modifiers: Modifiers) -> dict[str, Any]:
+    def as_sent(modifiers: Modifiers) -> dict[str, Any]:
         """The fields as they travel."""
         return {
             "values": dict(modifiers.values),
@@ -251,4 +251,4 @@ class SetUpRequest(Changes):
             tempo,
             setup.from_end,
         )
-        return cls(movement=setup.movement, **Changes.of(changes))
+        return cls(movement=setup.movement, **Changes.as_sent(changes))

@@ -12,11 +12,10 @@ from invelo.api.common import cookies
 from invelo.api.common.context import Coach, Database, DeviceToken, Now
 from invelo.api.common.cookies import SESSION_COOKIE
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
 from invelo.db.database import transaction
 from invelo.db.queries import sharing_rows
 from invelo.domain.errors import InputError
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.services.account import accounts, passwords
 
 router = APIRouter(prefix="/api", tags=["Account"], responses=ERRORS)

@@ -6,10 +6,9 @@ from pydantic import Field
 from invelo.api.account.schemas import machine_of
 from invelo.api.common.context import DeviceToken, Now
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
 from invelo.db.database import transaction
 from invelo.db.errors import ConflictError
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.services.account import accounts, passwords
 
 router = APIRouter(prefix="/api/password-resets", tags=["Account"], responses=ERRORS)

@@ -6,7 +6,7 @@ from uuid import UUID
 from fastapi import Request
 from pydantic import Field
 
-from invelo.api.common.schemas import ResponseModel
+from invelo.domain.strict import ResponseModel
 
 Password = Annotated[
     str, Field(min_length=1, max_length=200, examples=["three sandbags and a riser"])

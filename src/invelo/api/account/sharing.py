@@ -9,13 +9,12 @@ from pydantic import EmailStr, Field
 
 from invelo.api.common.context import Coach, Database, Now
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
 from invelo.db import access
 from invelo.db.database import transaction
 from invelo.db.queries import sharing_rows
 from invelo.db.tables.account import AccountRow, InvitationRow
 from invelo.db.tables.athlete import AthleteRow
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.services.account import accounts, sharing
 
 router = APIRouter(prefix="/api", tags=["Sharing"], responses=ERRORS)

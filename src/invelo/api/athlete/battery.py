@@ -117,17 +117,11 @@ def _card(test: TestKind, body: Body, whose: _Whose, why: str, expected: object 
     movement, changes = test.of, test.modifiers()
     load = reading(body, changes.setup(movement))
     ends = {0, len(load.depths) - 1}
-    return TestCard(
-        id=test.id,
-        name=test.name,
-        per_side=test.per_side,
-        how=test.how,
-        stop_at=test.stop_at,
-        within=test.within,
+    return TestCard.of(
+        test,
+        movement,
         movement=movement.id,
-        **Changes.of(changes),
-        family=movement.family,
-        unit=movement.unit,
+        **Changes.as_sent(changes),
         protocol=protocol_of(test, whose.gentle),
         rpe=rpe_of(test, whose.gentle),
         stop=list(STOP),

@@ -7,10 +7,11 @@ from uuid import UUID
 from pydantic import Field
 
 from invelo.api.common.drawing import FigureOut
-from invelo.api.common.schemas import EstimateOut, Explained, ResponseModel
+from invelo.api.common.schemas import EstimateOut, Explained
 from invelo.domain.athlete.battery import rpe_of
 from invelo.domain.catalogue.catalogue import catalogue, find_test
 from invelo.domain.plan.prescription import Unit, amount_in
+from invelo.domain.strict import ResponseModel
 from invelo.domain.training.amount import AmountDone
 from invelo.domain.training.by_hand import done_with
 from invelo.domain.training.log import OneSide
@@ -59,7 +60,7 @@ class NormOut(ResponseModel):
     least: list[float] = Field(description="Least amount that earns each word.")
 
 
-class TestCard(Changes):
+class TestCard(Changes, ResponseModel):
     """A test of the battery: how it is done, and why it is worth doing now."""
 
     id: str

@@ -8,14 +8,14 @@ from pydantic import Field
 
 from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import Explained, ResponseModel
+from invelo.api.common.schemas import Explained
 from invelo.db import access
 from invelo.db.queries import athlete_rows
 from invelo.db.tables.athlete import ScaleCheckRow
 from invelo.devices import simulated_household_scale
 from invelo.domain.athlete.household_scale import HOW, HeldPosition, Position
 from invelo.domain.errors import InputError
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.services.athlete import household_scale
 
 router = APIRouter(

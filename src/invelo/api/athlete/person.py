@@ -1,5 +1,6 @@
 """Person: what an athlete wants and has, filled in bit by bit."""
 
+from typing import Any
 from uuid import UUID
 
 from fastapi import APIRouter
@@ -7,14 +8,13 @@ from pydantic import Field
 
 from invelo.api.common.context import Coach, Database, Now
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
 from invelo.api.common.versions import IfMatch, require_match
 from invelo.db import access
 from invelo.domain.athlete import person as core
 from invelo.domain.athlete.person import Aim, Sex, Units
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.plan.prescription import Method
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.services.athlete import person
 
 router = APIRouter(prefix="/api", tags=["Intake"], responses=ERRORS)
@@ -41,19 +41,9 @@ class PersonRequest(StrictModel):
 
     def core(self) -> core.Person:
         """As the domain reads it."""
-        return core.Person(
-            goals=tuple(self.goals),
-            aim=self.aim,
-            training_years=self.training_years,
-            days=self.days,
-            minutes=self.minutes,
-            places=tuple(str(place) for place in self.places),
-            units=self.units,
-            methods=tuple(self.methods),
-            dislikes=tuple(self.dislikes),
-            sex=self.sex,
-            warm_up=tuple(self.warm_up),
-        )
+        told: dict[str, Any] = self.model_dump(mode="json")
+        lists = {name: tuple(told[name]) for name in told if isinstance(told[name], list)}
+        return core.Person(**told | lists)
 
 
 class PersonOut(ResponseModel):

@@ -8,9 +8,10 @@ from pydantic import Field
 
 from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import EstimateOut, ResponseModel
+from invelo.api.common.schemas import EstimateOut
 from invelo.db import access
 from invelo.domain.plan.prescription import Level, Purpose
+from invelo.domain.strict import ResponseModel
 from invelo.services.athlete import placements
 
 router = APIRouter(prefix="/api", tags=["Placement"], responses=ERRORS)
@@ -67,9 +68,8 @@ def _placed(ladder_placement: placements.LadderPlacement) -> PlacedOn:
     expected = placement.predictions[placement.index] if placement else None
     return PlacedOn.of(
         ready,
+        ladder_placement,
         rungs=len(names),
-        closed=ladder_placement.closed,
-        shut=ladder_placement.shut,
         rung=names[placement.index] if placement else "",
         low_rung=names[placement.low_index] if placement else "",
         high_rung=names[placement.high_index] if placement else "",
@@ -77,6 +77,5 @@ def _placed(ladder_placement: placements.LadderPlacement) -> PlacedOn:
         expected=EstimateOut.model_validate(expected) if expected else None,
         narrower=placement.narrower if placement else "",
         test=ladder_placement.test.name if ladder_placement.test else "",
-        waits=ladder_placement.waits,
         ladder_id=ladder_placement.given,
     )

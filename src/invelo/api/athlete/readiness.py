@@ -8,10 +8,9 @@ from pydantic import Field
 
 from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
 from invelo.db import access
 from invelo.domain.athlete.readiness import CHECKS, Check, CheckId, CheckResult, held_back
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.services.athlete import readiness
 
 router = APIRouter(prefix="/api/athletes/{athlete_id}", tags=["Intake"], responses=ERRORS)

@@ -9,7 +9,7 @@ from pydantic import Field
 
 from invelo.api.common.context import Coach, Database
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import Explained, ResponseModel
+from invelo.api.common.schemas import Explained
 from invelo.db import access
 from invelo.domain.bench.comparison import LeverageTask
 from invelo.domain.errors import InputError
@@ -17,6 +17,7 @@ from invelo.domain.plan.prescription import Unit
 from invelo.domain.strength.capacity import Evidence, groups_of
 from invelo.domain.strength.personal import Observed, fit
 from invelo.domain.strength.reps import Capacity
+from invelo.domain.strict import ResponseModel
 from invelo.formats.setups import SetUpRequest
 from invelo.services.ladder import ladder
 

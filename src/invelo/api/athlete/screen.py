@@ -9,7 +9,7 @@ from pydantic import Field
 
 from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import OurDay, ResponseModel
+from invelo.api.common.schemas import OurDay
 from invelo.db import access
 from invelo.db.queries import athlete_rows
 from invelo.db.tables.athlete import AthleteLimitRow, AthleteRow
@@ -30,7 +30,7 @@ from invelo.domain.athlete.strain import Quantity
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.days import day_words
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.services.account import accounts
 from invelo.services.athlete import guard, limits, screen
 

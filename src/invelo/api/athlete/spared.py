@@ -9,13 +9,12 @@ from pydantic import Field
 
 from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
 from invelo.db import access
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.athlete.screen import PainPlace
 from invelo.domain.plan.substitutes import Substitute
 from invelo.domain.review.proposals.situation import prescription_words
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.services.athlete import instead
 from invelo.services.athlete.spared import ClearingWord
 from invelo.services.ladder import ladder

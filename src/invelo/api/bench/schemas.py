@@ -6,12 +6,12 @@ from uuid import UUID
 from pydantic import Field
 
 from invelo.api.common.drawing import FigureOut
-from invelo.api.common.schemas import EstimateOut, Explained, ResponseModel
+from invelo.api.common.schemas import EstimateOut, Explained
 from invelo.domain.biomechanics.setup import Place
 from invelo.domain.equipment.loads import Thing, water
 from invelo.domain.strength.predict import Done
 from invelo.domain.strength.tempo import Tempo
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.domain.training.amount import AmountDone
 from invelo.formats.setups import BodyRequest, SetUpRequest
 

@@ -8,10 +8,9 @@ from pydantic import Field
 from invelo.api.common.context import Coach, Database, Now
 from invelo.api.common.files import file_answer
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.tags import MOST_OF_ONE
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.formats import catalogue_file
 from invelo.formats.json_file import FileFault, as_text
 from invelo.services.catalogue import own_movements

@@ -10,7 +10,7 @@ from invelo.api.catalogue.schemas import MovementOut, movement_fields
 from invelo.api.common.context import Coach, Database, Now
 from invelo.api.common.drawing import FigureOut
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import Explained, ResponseModel
+from invelo.api.common.schemas import Explained
 from invelo.api.ladder.schemas import ends_of
 from invelo.domain.biomechanics.figure import figure
 from invelo.domain.biomechanics.reading import reading
@@ -18,6 +18,7 @@ from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Modifiers, Movement
 from invelo.domain.catalogue.own import PREFIX, USUAL, angles_of, looked_at, settable
 from invelo.domain.errors import InputError
+from invelo.domain.strict import ResponseModel
 from invelo.formats.own_movement import OwnMovementOf
 from invelo.services.catalogue import own_movements
 

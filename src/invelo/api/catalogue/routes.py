@@ -10,7 +10,7 @@ from invelo.api.catalogue.schemas import MovementOut, movement_fields
 from invelo.api.common.context import Coach, Database
 from invelo.api.common.drawing import FigureOut
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import Explained, ResponseModel
+from invelo.api.common.schemas import Explained
 from invelo.api.ladder.schemas import FaultAtRungOut, ends_of, faults_of
 from invelo.db import access
 from invelo.db.codec import body_of
@@ -22,6 +22,7 @@ from invelo.domain.catalogue.catalogue import CATALOGUE_VERSION, catalogue
 from invelo.domain.catalogue.finder import Finder
 from invelo.domain.catalogue.movement import RESTS, STRESS, Modifiers
 from invelo.domain.plan.prescription import Unit
+from invelo.domain.strict import ResponseModel
 from invelo.formats.setups import Changes
 from invelo.services.catalogue import own_movements
 
@@ -48,7 +49,7 @@ class ReadyLadderOut(ResponseModel):
     rungs: list[str]
 
 
-class CatalogueTest(Changes):
+class CatalogueTest(Changes, ResponseModel):
     """A test: a set-up done as many times, or as long, as possible."""
 
     id: str
@@ -116,16 +117,7 @@ def get_catalogue(coach: Coach, db: Database) -> CatalogueOut:
             for ready_ladder in known.ladder
         ],
         tests=[
-            CatalogueTest(
-                id=test_kind.id,
-                name=test_kind.name,
-                movement=test_kind.movement,
-                how=test_kind.how,
-                tells_capacity=test_kind.tells_capacity,
-                **Changes.of(test_kind.modifiers()),
-                family=test_kind.of.family,
-                unit=test_kind.of.unit,
-            )
+            CatalogueTest.of(test_kind, test_kind.of, **Changes.as_sent(test_kind.modifiers()))
             for test_kind in known.test
         ],
     )

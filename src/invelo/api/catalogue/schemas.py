@@ -2,9 +2,9 @@
 
 from pydantic import Field
 
-from invelo.api.common.schemas import ResponseModel
 from invelo.domain.catalogue.movement import Movement
 from invelo.domain.plan.prescription import Unit
+from invelo.domain.strict import ResponseModel
 
 
 class MovementOut(ResponseModel):

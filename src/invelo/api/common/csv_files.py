@@ -4,8 +4,7 @@ from fastapi import Response
 from pydantic import Base64Bytes, Field
 
 from invelo.api.common.files import file_answer
-from invelo.api.common.schemas import ResponseModel
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 
 
 class CsvFile(StrictModel):

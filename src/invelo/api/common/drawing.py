@@ -4,8 +4,8 @@ from typing import Literal
 
 from pydantic import Field
 
-from invelo.api.common.schemas import ResponseModel
 from invelo.domain.biomechanics.figure import figure
+from invelo.domain.strict import ResponseModel
 from invelo.services.ladder.ladder import LadderView
 
 

@@ -7,8 +7,8 @@ from sqlalchemy.exc import SQLAlchemyError
 from sqlmodel import text
 
 from invelo import __version__
-from invelo.api.common.schemas import ResponseModel
 from invelo.domain import MODEL_VERSION
+from invelo.domain.strict import ResponseModel
 
 router = APIRouter(prefix="/api", tags=["Health"])
 

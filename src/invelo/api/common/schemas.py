@@ -1,33 +1,18 @@
 """Shapes that more than one place answers with."""
 
 from datetime import date
-from typing import Annotated, Any, Self
+from typing import Annotated
 from uuid import UUID
 
-from pydantic import BaseModel, ConfigDict, Field
+from pydantic import Field
 
 from invelo.db.codec import UNIT
 from invelo.db.tables.ladder import RungRow
 from invelo.domain.plan.prescription import Unit
+from invelo.domain.strict import ResponseModel
 
 OurDay = Annotated[date, Field(ge=date(1900, 1, 1), le=date(2200, 12, 31))]
 """A day that somebody could mean."""
-
-
-class ResponseModel(BaseModel):
-    """An answer, readable off the domain's and rows' own values."""
-
-    model_config = ConfigDict(from_attributes=True)
-
-    @classmethod
-    def of(cls, value: object, **more: Any) -> Self:
-        """A value's own attributes, and with them what it does not say itself."""
-        own = {
-            name: getattr(value, name)
-            for name in cls.model_fields
-            if name not in more and hasattr(value, name)
-        }
-        return cls(**own, **more)
 
 
 class EstimateOut(ResponseModel):

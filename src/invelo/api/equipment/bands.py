@@ -8,12 +8,11 @@ from pydantic import Field
 
 from invelo.api.common.context import Coach, Database, Now
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
 from invelo.db.queries import equipment_rows
 from invelo.db.tables.equipment import BandRow
 from invelo.domain.biomechanics.body import GRAVITY
 from invelo.domain.errors import require_within
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.formats.setups import BandRequest, PullReading
 from invelo.services.equipment import bands
 

@@ -10,7 +10,6 @@ from sqlmodel import Session
 
 from invelo.api.common.context import Coach, Database, NobodyError, Now, Token
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
 from invelo.db.errors import MissingError
 from invelo.db.moment import Moment
 from invelo.db.queries import equipment_rows
@@ -18,7 +17,7 @@ from invelo.db.tables.account import AccountRow
 from invelo.db.tables.equipment import KitItemRow
 from invelo.domain.equipment.kit import LOOK_FOR, Floor, Kind, KitItem
 from invelo.domain.errors import InputError
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.formats.media import Stripped
 from invelo.formats.media_apart import strip_apart
 from invelo.services.account import accounts

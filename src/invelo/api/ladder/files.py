@@ -9,12 +9,12 @@ from pydantic import Field
 
 from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
 from invelo.api.ladder.views import seen_by
 from invelo.db import access
 from invelo.db.codec import LEVEL, PURPOSE, body_of
 from invelo.db.queries import athlete_rows
 from invelo.domain.errors import InputError
+from invelo.domain.strict import ResponseModel
 from invelo.formats.json_file import FileFault, as_text
 from invelo.formats.ladder import document as ladder_document
 from invelo.formats.ladder import shapes as ladder_shapes

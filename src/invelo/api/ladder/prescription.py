@@ -7,13 +7,12 @@ from fastapi import APIRouter
 from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.problems import ERRORS
 from invelo.api.common.schemas import PrescriptionOut as PrescriptionShape
-from invelo.api.common.schemas import ResponseModel
 from invelo.api.ladder.views import seen_by
 from invelo.db import access
 from invelo.db.codec import LEVEL, METHOD, PURPOSE
 from invelo.domain.plan.methods import METHODS
 from invelo.domain.plan.prescription import Level, Method, Prescription, Purpose
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.services.ladder import prescription
 
 router = APIRouter(prefix="/api", tags=["Prescription"], responses=ERRORS)
@@ -109,11 +108,4 @@ def _rung(rung_prescription: prescription.RungPrescription) -> RungPrescriptionO
 
 
 def _prescription(given: Prescription) -> PrescriptionShape:
-    return PrescriptionShape(
-        sets=given.sets,
-        low=given.low,
-        high=given.high,
-        unit=given.unit,
-        rest_s=given.rest,
-        rpe=given.rpe,
-    )
+    return PrescriptionShape.of(given, rest_s=given.rest)

@@ -14,13 +14,12 @@ from invelo.api.common.schemas import (
     EstimateOut,
     Explained,
     PrescriptionOut,
-    ResponseModel,
 )
 from invelo.domain.biomechanics.posture.form import Form
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.catalogue.movement import Movement
 from invelo.domain.plan.prescription import Level, Purpose, Unit
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.formats.ladder.shapes import PlainRung, StepPolicyDocument
 from invelo.formats.setups import Changes
 
@@ -31,7 +30,7 @@ class SetUpOut(Changes):
     movement: str = Field(examples=["push-up"])
 
 
-class RungOut(SetUpOut):
+class RungOut(SetUpOut, ResponseModel):
     """A rung as it is drawn: its height on the page is `demand`."""
 
     id: UUID

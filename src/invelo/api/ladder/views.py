@@ -114,14 +114,9 @@ def _rung(seen: ladder.LadderView, index: int) -> RungOut:
     demand = seen.measured.demands[index]
     weighed = demand.on_scale is not None
     expected = seen.placement.predictions[index] if seen.placement else None
-    return RungOut(
-        id=row.id,
-        version=row.version,
-        position=row.position,
-        name=row.name,
-        movement=row.movement,
-        why=row.why,
-        **Changes.of(seen.measured.rungs[index].modifiers),
+    return RungOut.of(
+        row,
+        **Changes.as_sent(seen.measured.rungs[index].modifiers),
         prescription=prescription_of(row),
         criterion=criterion_of(row),
         closed=seen.closed[index],

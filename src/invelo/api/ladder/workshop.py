@@ -9,7 +9,7 @@ from pydantic import Field
 from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.drawing import FigureOut
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import EstimateOut, Explained, ResponseModel, RungName
+from invelo.api.common.schemas import EstimateOut, Explained, RungName
 from invelo.api.common.versions import IfMatch, require_match
 from invelo.api.ladder.schemas import LadderSheet, ends_of
 from invelo.api.ladder.views import seen_by, sheet_of
@@ -23,7 +23,7 @@ from invelo.domain.ladder import ways as core
 from invelo.domain.ladder.bridge import ProposedRung
 from invelo.domain.ladder.step_policy import Lever
 from invelo.domain.ladder.workshop import LadderGraph, Node
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.formats.ladder.shapes import PlainRung, StepPolicyDocument
 from invelo.services.ladder import ladder, workshop
 

@@ -10,7 +10,7 @@ from pydantic import Field
 from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.files import Paper, file_answer
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import OurDay, ResponseModel
+from invelo.api.common.schemas import OurDay
 from invelo.api.plan.session_schemas import SessionSheet, sheet_of
 from invelo.db import access
 from invelo.db.tables.athlete import AthleteRow
@@ -18,7 +18,7 @@ from invelo.domain.plan.group.class_clock import TurnKind, class_clock
 from invelo.domain.plan.group.group import GroupSession, group
 from invelo.domain.plan.session.needed import needed
 from invelo.domain.plan.session.trainee import Trainee
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.services.plan import sessions, trainee
 
 router = APIRouter(prefix="/api", tags=["Sessions"], responses=ERRORS)

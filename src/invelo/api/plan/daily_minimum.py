@@ -16,12 +16,11 @@ from invelo.api.common.context import (
     moment_for,
 )
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
 from invelo.db.moment import Moment
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.plan.daily_minimum import MOMENTS, TRIES, DailyMinimum
-from invelo.domain.strict import StrictModel, renamed
+from invelo.domain.strict import ResponseModel, StrictModel, renamed
 from invelo.services.plan import daily_minimum
 
 router = APIRouter(prefix="/api/athletes/{athlete_id}/daily", tags=["Daily"], responses=ERRORS)
@@ -186,18 +185,11 @@ def _daily(seen: daily_minimum.DailyMinimumView) -> Daily:
     row = seen.row
     return Daily.of(
         seen.standing,
-        id=row.id,
+        row,
         movement=catalogue().find_movement(row.movement).name,
         movement_id=row.movement,
-        amount=row.amount,
-        unit=row.unit,
-        moment=row.moment,
-        at=row.at,
-        begun_on=row.begun_on,
         ticks=list(seen.ticks),
         tries_wanted=TRIES,
-        cheer=row.cheer,
-        in_sight=row.in_sight,
         before=[
             DailyBefore.of(
                 daily_minimum_row,

@@ -13,13 +13,13 @@ from starlette.concurrency import run_in_threadpool
 from invelo.api.common.context import Coach, Database, NobodyError, Now, Token, moment_for
 from invelo.api.common.live.tidings import Tidings
 from invelo.api.common.problems import ERRORS, FieldProblem
-from invelo.api.common.schemas import ResponseModel
 from invelo.api.plan.week_schemas import Monday, PlacedTask, ToSolve
 from invelo.db import access
 from invelo.db.database import transaction
 from invelo.db.tables.plan import WeekPlanningRow
 from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.plan.week.progress import Progress
+from invelo.domain.strict import ResponseModel
 from invelo.formats.plan.document import BreachOut, TermOut, breach_out, term_out
 from invelo.services import background
 from invelo.services.account import accounts

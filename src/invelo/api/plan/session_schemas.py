@@ -4,7 +4,7 @@ from dataclasses import replace
 
 from pydantic import Field
 
-from invelo.api.common.schemas import EstimateOut, Explained, ResponseModel
+from invelo.api.common.schemas import EstimateOut, Explained
 from invelo.domain.plan.day.adapt import Adapted, TotalChange
 from invelo.domain.plan.methods import departures, prescription_for
 from invelo.domain.plan.prescription import Prescription
@@ -15,6 +15,7 @@ from invelo.domain.plan.session.totals import totals
 from invelo.domain.plan.session.trainee import Trainee
 from invelo.domain.plan.session.words import block_words, sets_words
 from invelo.domain.plan.session.work import Block, Item, Session
+from invelo.domain.strict import ResponseModel
 
 
 class SessionItem(ResponseModel):

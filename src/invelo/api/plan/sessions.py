@@ -9,7 +9,7 @@ from pydantic import Field
 
 from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import OurDay, ResponseModel
+from invelo.api.common.schemas import OurDay
 from invelo.api.plan.session_schemas import AdaptedSheet, SessionSheet, adapted_of, sheet_of
 from invelo.api.plan.slots import ShapeBlockOf
 from invelo.db import access
@@ -21,7 +21,7 @@ from invelo.domain.plan.day import fit
 from invelo.domain.plan.day.adapt import Today, adapt
 from invelo.domain.plan.session import builder, level, template
 from invelo.domain.plan.week.availability import week_start_of
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.services.plan import sessions, trainee, week
 
 router = APIRouter(prefix="/api", tags=["Sessions"], responses=ERRORS)

@@ -11,13 +11,14 @@ from pydantic import Field
 from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.files import Paper, file_answer
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import OurDay, ResponseModel
+from invelo.api.common.schemas import OurDay
 from invelo.api.plan.week_schemas import Monday
 from invelo.db import access
 from invelo.db.queries import plan_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.domain.errors import InputError
 from invelo.domain.plan.week.availability import week_start_of
+from invelo.domain.strict import ResponseModel
 from invelo.services.plan import feeds
 from invelo.services.plan.week_file import file_week
 

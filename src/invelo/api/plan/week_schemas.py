@@ -7,7 +7,7 @@ from uuid import UUID
 from fastapi import Query
 from pydantic import Field, TypeAdapter, ValidationError
 
-from invelo.api.common.schemas import EstimateOut, OurDay, ResponseModel
+from invelo.api.common.schemas import EstimateOut, OurDay
 from invelo.domain.catalogue.movement import Muscle
 from invelo.domain.errors import InputError
 from invelo.domain.plan.prescription import Purpose
@@ -15,7 +15,7 @@ from invelo.domain.plan.session.work import Format
 from invelo.domain.plan.week.availability import StandingAvailability
 from invelo.domain.plan.week.problem import Pin as CorePin
 from invelo.domain.plan.week.problem import Placed as CorePlaced
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.formats.plan.document import BreachOut, TermOut, WeightsIn
 from invelo.services.plan.week import SkippedDay
 

@@ -7,13 +7,12 @@ from pydantic import Field
 
 from invelo.api.common.context import Coach, Database, Now
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
 from invelo.api.review.schemas import MessageOut
 from invelo.db import access
 from invelo.db.queries import review_rows
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.review import MessageRow
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.services.review import messages, review
 
 router = APIRouter(prefix="/api", tags=["Messages"], responses=ERRORS)

@@ -7,7 +7,7 @@ from uuid import UUID
 
 from pydantic import Field
 
-from invelo.api.common.schemas import Explained, InputOut, ResponseModel, RungName
+from invelo.api.common.schemas import Explained, InputOut, RungName
 from invelo.api.training.log_schemas import LoggedSessionOut
 from invelo.db.ladder_graph import rung_from
 from invelo.db.tables.ladder import RungRow
@@ -18,7 +18,7 @@ from invelo.domain.review.proposals.outcome import outcome_after
 from invelo.domain.review.proposals.situation import Outcome, Standing, prescription_words
 from invelo.domain.review.rules import rule_of
 from invelo.domain.review.trend import TrendPoint
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 
 
 class RuleOut(ResponseModel):

@@ -9,7 +9,7 @@ from pydantic import Field
 
 from invelo.api.common.context import Coach, Database, Now, moment_for
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import DerivationOut, EstimateOut, Explained, ResponseModel
+from invelo.api.common.schemas import DerivationOut, EstimateOut, Explained
 from invelo.api.training.log_schemas import LoggedSessionOut, sessions_of
 from invelo.db import access
 from invelo.db.queries import athlete_rows
@@ -28,6 +28,7 @@ from invelo.domain.review.workload import (
     strain,
     workload,
 )
+from invelo.domain.strict import ResponseModel
 from invelo.services.ladder import ladder
 from invelo.services.review import outlook, reach, trends, weekly
 

@@ -8,10 +8,9 @@ from pydantic import Field
 
 from invelo.api.common.context import Coach, Database, Now
 from invelo.api.common.problems import ERRORS, FieldProblem
-from invelo.api.common.schemas import ResponseModel
 from invelo.db.tables.background import BackgroundTaskRow
 from invelo.domain.simulation.compare import CANDIDATES, USUAL, Question
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.formats.scripts.simulation import QUESTION, Comparison
 from invelo.services import background
 

@@ -13,7 +13,6 @@ from invelo.api.common.schemas import (
     BodyMeasurementOut,
     CriterionOut,
     EstimateOut,
-    ResponseModel,
     RungName,
     criterion_of,
 )
@@ -24,7 +23,7 @@ from invelo.db.queries import athlete_rows, ladder_rows
 from invelo.domain.plan.prescription import Unit
 from invelo.domain.review.proposals.situation import Outcome, Standing
 from invelo.domain.squad.squad import ORDER_WORDS, Kind
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.services.equipment import kit
 from invelo.services.review import weekly
 from invelo.services.squad import squad

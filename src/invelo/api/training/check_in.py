@@ -8,7 +8,6 @@ from pydantic import Field
 
 from invelo.api.common.context import AtWork, Database, DeviceClock, Now, device_moment
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
 from invelo.api.plan.session_schemas import ChangeOut
 from invelo.db.moment import Moment
 from invelo.db.queries import plan_rows, training_rows
@@ -18,7 +17,7 @@ from invelo.domain.equipment.kit import Kind
 from invelo.domain.errors import InputError
 from invelo.domain.plan.day.adapt import Adapted, adapt
 from invelo.domain.plan.week.availability import week_start_of
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.domain.training.check_in import Alarm, CheckIn
 from invelo.services.plan import sessions, week
 from invelo.services.training import check_in

@@ -12,7 +12,7 @@ from pydantic import Field
 
 from invelo.api.common.context import AtWork, Database, DeviceClock, Now, OnFloor, device_moment
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import OurDay, ResponseModel
+from invelo.api.common.schemas import OurDay
 from invelo.api.review.schemas import ProposalOut, proposal_of
 from invelo.api.training.log_schemas import (
     LoggedSessionOut,
@@ -37,7 +37,7 @@ from invelo.db.errors import MissingError
 from invelo.db.moment import Moment
 from invelo.db.queries import training_rows
 from invelo.domain.catalogue.movement import MUSCLES
-from invelo.domain.strict import StrictModel, renamed
+from invelo.domain.strict import ResponseModel, StrictModel, renamed
 from invelo.domain.training.check_in import ALARMS, PLACES
 from invelo.domain.training.log import MOST_LOGGED, PAIN_STOP
 from invelo.services.ladder import ladder

@@ -13,11 +13,10 @@ from pydantic import Field
 from invelo.api.common.context import Coach, Database, LinkEndedError, LinkToken, Now
 from invelo.api.common.cookies import LINK_COOKIE, delete_cookie, set_cookie
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
 from invelo.db import access
 from invelo.db.errors import MissingError
 from invelo.db.queries import athlete_rows
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.services.training import links
 
 router = APIRouter(prefix="/api", tags=["Link"], responses=ERRORS)

@@ -18,9 +18,9 @@ from starlette.concurrency import run_in_threadpool
 from invelo.api.common.context import Coach, Database, NobodyError, Now, Token
 from invelo.api.common.live.tidings import Tidings
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
 from invelo.api.training.log_schemas import LoggedSessionOut, sessions_of
 from invelo.db.database import transaction
+from invelo.domain.strict import ResponseModel
 from invelo.domain.training.log import PAIN_STOP
 from invelo.services.account import accounts
 from invelo.services.training import live

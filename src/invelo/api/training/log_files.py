@@ -16,7 +16,7 @@ from invelo.api.common.csv_files import (
     csv_answer,
 )
 from invelo.api.common.problems import ERRORS, FieldProblem
-from invelo.api.common.schemas import OurDay, ResponseModel
+from invelo.api.common.schemas import OurDay
 from invelo.api.training.set_schemas import NewSet
 from invelo.db import logs
 from invelo.db.codec import modifiers_of
@@ -24,7 +24,7 @@ from invelo.db.tables.training import LoggedSetRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.errors import InputError, require_within
 from invelo.domain.strength.tempo import Tempo
-from invelo.domain.strict import renamed
+from invelo.domain.strict import ResponseModel, renamed
 from invelo.domain.training.by_hand import carried
 from invelo.domain.training.log import read_count
 from invelo.formats.training import log_csv

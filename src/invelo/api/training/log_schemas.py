@@ -7,13 +7,13 @@ from uuid import UUID
 from pydantic import Field
 from sqlmodel import Session
 
-from invelo.api.common.schemas import ResponseModel
 from invelo.db import shown_sets
 from invelo.db.codec import changes_from
 from invelo.db.queries import account_rows
 from invelo.db.tables.training import LoggedSetRow, TrainingSessionRow
 from invelo.domain.catalogue.catalogue import catalogue
 from invelo.domain.plan.prescription import Unit
+from invelo.domain.strict import ResponseModel
 from invelo.domain.training.by_hand import LoadPlace, carried
 from invelo.domain.training.log import OneSide, SetKind
 

@@ -9,7 +9,7 @@ from uuid import UUID
 from pydantic import Field
 
 from invelo.api.common.drawing import FigureOut, PointOut
-from invelo.api.common.schemas import EstimateOut, ResponseModel
+from invelo.api.common.schemas import EstimateOut
 from invelo.domain.biomechanics.body import Body
 from invelo.domain.catalogue.movement import Modifiers, Movement
 from invelo.domain.ladder.rung import rises
@@ -18,6 +18,7 @@ from invelo.domain.plan.session.needed import needed
 from invelo.domain.plan.session.timeline import length
 from invelo.domain.plan.session.words import block_words, in_turn_words, range_words
 from invelo.domain.plan.session.work import Item, WorkSet
+from invelo.domain.strict import ResponseModel
 from invelo.domain.training.log import OneSide, SetKind
 from invelo.domain.training.run import Choice, Path, PhaseName, RunItem, Way, path, phases
 from invelo.services.training.run import DayRun, OfflineBundle

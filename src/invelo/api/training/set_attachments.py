@@ -9,10 +9,9 @@ from pydantic import Field
 
 from invelo.api.common.context import AskedFor, AtWork, Coach, Database, Now, OnFloor, WholeBody
 from invelo.api.common.problems import ERRORS
-from invelo.api.common.schemas import ResponseModel
 from invelo.db import access
 from invelo.db.queries import training_rows
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.formats import media
 from invelo.formats.media import Stripped
 from invelo.formats.media_apart import strip_apart

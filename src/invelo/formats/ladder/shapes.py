@@ -18,7 +18,7 @@ from invelo.domain.plan.prescription import (
     range_criterion,
     range_prescription,
 )
-from invelo.domain.strict import StrictModel, renamed
+from invelo.domain.strict import StrictModel, attributes_of, renamed
 from invelo.formats.own_movement import FileMovement
 from invelo.formats.setups import Changes
 
@@ -162,14 +162,10 @@ class PlainRung(Changes):
         return {
             "name": rung.name,
             "movement": rung.movement.id,
-            **Changes.of(rung.modifiers),
+            **Changes.as_sent(rung.modifiers),
             "prescription": PrescriptionDocument(
-                sets=prescription.sets,
-                low=prescription.low,
-                high=prescription.high,
-                unit=prescription.unit,
+                **attributes_of(PrescriptionDocument.model_fields, prescription),
                 rest_s=prescription.rest,
-                rpe=prescription.rpe,
             ),
             "criterion": CriterionDocument.model_validate(rung.criterion, from_attributes=True),
             "why": why,

@@ -34,7 +34,7 @@ from invelo.domain.plan.week.progress import PlannedWeek
 from invelo.domain.plan.week.score import Breach, Term, minutes_on, tasks_on
 from invelo.domain.plan.week.shortfall import shortfalls
 from invelo.domain.plan.week.tasks import task_of
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 
 DayName = Literal["monday", "tuesday", "wednesday", "thursday", "friday", "saturday", "sunday"]
 MOST_SECONDS = 300.0
@@ -221,7 +221,7 @@ def _task(given: MovementIn | PlainIn) -> WeekTask:
     )
 
 
-class TermOut(BaseModel):
+class TermOut(ResponseModel):
     """A term of the score."""
 
     name: str
@@ -249,7 +249,7 @@ class DayOut(BaseModel):
     tasks: list[TaskOut]
 
 
-class BreachOut(BaseModel):
+class BreachOut(ResponseModel):
     """A hard rule that had to give way."""
 
     rule: str
@@ -304,24 +304,12 @@ def read(content: Any) -> WeekRequest:
 
 def term_out(term: Term) -> TermOut:
     """A term of the score."""
-    return TermOut(
-        name=term.name,
-        counts=term.words,
-        amount=term.amount,
-        weight=term.weight,
-        points=term.points,
-        parts=list(term.parts),
-    )
+    return TermOut.of(term, counts=term.words, parts=list(term.parts))
 
 
 def breach_out(breach: Breach) -> BreachOut:
     """A hard rule that gives way."""
-    return BreachOut(
-        rule=breach.rule.id,
-        sentence=breach.rule.sentence,
-        source=breach.rule.source,
-        words=breach.words,
-    )
+    return BreachOut.of(breach, breach.rule, rule=breach.rule.id)
 
 
 def answer(problem: PlanningProblem, solved: PlannedWeek) -> WeekAnswer:

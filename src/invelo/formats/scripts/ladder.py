@@ -16,7 +16,7 @@ from invelo.domain.ladder.bridge import Bridge, bridge
 from invelo.domain.ladder.ladder import MeasuredLadder, measure
 from invelo.domain.plan.prescription import amount_in
 from invelo.domain.strength.capacity import Evidence, evidence, groups_of, pool
-from invelo.domain.strict import StrictModel, renamed
+from invelo.domain.strict import ResponseModel, StrictModel, renamed
 from invelo.domain.training.amount import AmountDone, told_as
 from invelo.formats.json_file import FileFault, fault_at, shape_faults
 from invelo.formats.ladder import document as ladder_document
@@ -121,7 +121,7 @@ class ProposedAnswer(PlainRung):
     because: str
 
 
-class BridgeAnswer(BaseModel):
+class BridgeAnswer(ResponseModel):
     """What closes a gap."""
 
     possible: bool
@@ -287,8 +287,8 @@ def _bridged(
         measured.policy,
         capacity,
     )
-    return BridgeAnswer(
-        possible=bridged.possible,
+    return BridgeAnswer.of(
+        bridged,
         rungs=[
             ProposedAnswer(
                 **PlainRung.fields_of(proposed_rung.rung),
@@ -298,8 +298,6 @@ def _bridged(
             )
             for proposed_rung in bridged.rungs
         ],
-        considered=bridged.considered,
-        missing=bridged.missing,
     )
 
 

@@ -36,6 +36,7 @@ from invelo.domain.review.proposals.situation import (
 )
 from invelo.domain.strength.says import seen_of, tested, work_of
 from invelo.domain.strength.state import DaySeen, Seen, State, days_seen, state_of
+from invelo.domain.strict import attributes_of
 from invelo.domain.training.log import (
     AskedRange,
     SessionRecord,
@@ -342,11 +343,7 @@ class _Case:
                 self.today,
                 f"criterion of “{target.rung.name}”",
             )
-            forecasts.append(
-                ForecastAnswer(
-                    what=expected.what, likely=expected.likely, low=expected.low, high=expected.high
-                )
-            )
+            forecasts.append(ForecastAnswer.of(expected))
         return forecasts
 
 
@@ -370,13 +367,9 @@ def _capacity(lane: Lane, state: State) -> CapacityAnswer:
 def _asked(rung: Rung) -> dict[str, Any]:
     prescription = rung.prescription
     return {
+        **attributes_of(("sets", "low", "high", "unit", "rpe"), prescription),
         "rung": rung.name,
         "words": prescription_words(prescription),
-        "sets": prescription.sets,
-        "low": prescription.low,
-        "high": prescription.high,
-        "unit": prescription.unit,
-        "rpe": prescription.rpe,
         "rest_s": prescription.rest,
     }
 
@@ -392,11 +385,9 @@ def _next(asked: AskedSession) -> NextSession:
 
 
 def _proposal(proposal: Proposal) -> SpokenProposal:
-    return SpokenProposal(
-        outcome=proposal.outcome,
-        standing=proposal.standing,
+    return SpokenProposal.of(
+        proposal,
         to=proposal.then.name if proposal.then else proposal.to,
-        reason=proposal.reason,
         figures=[
             FigureAnswer(name=figure.name, value=f"{figure.value} {figure.unit}".strip())
             for figure in proposal.figures

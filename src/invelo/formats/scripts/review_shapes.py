@@ -10,7 +10,7 @@ from invelo.domain.athlete.limits import EARLIER_LIMITS, Limit
 from invelo.domain.athlete.strain import Quantity
 from invelo.domain.plan.prescription import Method, Purpose, Unit
 from invelo.domain.review.proposals.situation import Outcome, Standing
-from invelo.domain.strict import StrictModel
+from invelo.domain.strict import ResponseModel, StrictModel
 from invelo.domain.training.log import Derived, OneSide, SetKind
 from invelo.formats.scripts.ladder import BandOf, ItemOf, TestOf
 from invelo.formats.scripts.movements import Range
@@ -153,7 +153,7 @@ class AskedAnswer(StrictModel):
     rest_s: int
 
 
-class SpokenProposal(StrictModel):
+class SpokenProposal(ResponseModel):
     """A proposal in order."""
 
     outcome: Outcome
@@ -176,7 +176,7 @@ class NextSession(AskedAnswer):
     last_set_rpe: float | None
 
 
-class ForecastAnswer(StrictModel):
+class ForecastAnswer(ResponseModel):
     """When a criterion is there; empty dates lie beyond a year."""
 
     what: str

@@ -8,7 +8,7 @@ from uuid import UUID
 from sqlmodel import Session
 
 from invelo.db import ladder_graph
-from invelo.db.codec import body_of, body_on, set_up_columns, stored
+from invelo.db.codec import body_of, body_on, row_of, set_up_columns, stored
 from invelo.db.columns import dated
 from invelo.db.errors import ConflictError
 from invelo.db.moment import Moment
@@ -94,14 +94,12 @@ def keep_test(db: Session, athlete: AthleteRow, test: NewTest, moment: Moment) -
     modifiers = test.movement.own(test.modifiers)
     guard.allow(db, athlete.id, [(test.movement, modifiers)], moment.local_date)
     body = body_on(athlete_rows.measurements(db, athlete.id), moment.local_date)
-    row = TestRow(
-        id=test.id,
+    row = row_of(
+        TestRow,
+        test,
         athlete_id=athlete.id,
         **dated(moment),
         **set_up_columns(test.movement.id, modifiers),
-        amount=test.amount,
-        rpe=test.rpe,
-        side=test.side,
         kind=test.kind.id if test.kind else "",
         inputs={
             "mass_kg": body.mass,

@@ -5,6 +5,7 @@ from uuid import UUID
 
 from sqlmodel import Session
 
+from invelo.db.codec import row_of
 from invelo.db.columns import dated
 from invelo.db.errors import ConflictError, MissingError
 from invelo.db.moment import Moment
@@ -38,14 +39,13 @@ def add(
     if limit.until is not None and limit.until < today:
         raise InputError("until", "that day is over.", "Give the last day on which it holds.")
     tightened(limit, screen.standing(db, athlete.id, today).now.limits)
-    row = AthleteLimitRow(
+    row = row_of(
+        AthleteLimitRow,
+        limit,
         id=row_id,
         athlete_id=athlete.id,
         author_id=coach.id,
-        quantity=limit.quantity,
-        most=limit.most,
         why=limit.why.strip(),
-        until=limit.until,
         **dated(moment),
     )
     db.add(row)

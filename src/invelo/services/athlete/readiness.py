@@ -5,6 +5,7 @@ from uuid import UUID
 from pydantic import TypeAdapter
 from sqlmodel import Session
 
+from invelo.db.codec import row_of
 from invelo.db.columns import dated
 from invelo.db.errors import ConflictError
 from invelo.db.moment import Moment
@@ -37,14 +38,7 @@ def record(
         if (kept.athlete_id, kept.check) == (athlete.id, shown.check):
             return kept
         raise ConflictError("id", "it is in use.", "Make a new id for each check.")
-    row = ReadinessRow(
-        id=shown_id,
-        athlete_id=athlete.id,
-        check=shown.check,
-        passed=shown.passed,
-        note=shown.note,
-        **dated(moment),
-    )
+    row = row_of(ReadinessRow, shown, id=shown_id, athlete_id=athlete.id, **dated(moment))
     db.add(row)
     db.flush()
     return row

@@ -7,6 +7,7 @@ from uuid import UUID
 from pydantic import TypeAdapter
 from sqlmodel import Session
 
+from invelo.db.codec import row_of
 from invelo.db.columns import dated
 from invelo.db.errors import ConflictError
 from invelo.db.moment import Moment
@@ -145,12 +146,11 @@ def clear(
             f"“{strange[0]}” is not closed." if strange else "it lifts nothing.",
             f"Choose of: {', '.join(closed) or 'nothing is closed'}.",
         )
-    row = ClearanceRow(
-        id=note.id,
+    row = row_of(
+        ClearanceRow,
+        note,
         screening_id=current_rung_now.screening.id,
         author_id=coach.id,
-        said_by=note.said_by,
-        note=note.note,
         lifts=list(note.lifts),
         **dated(moment),
     )

@@ -8,7 +8,7 @@ from uuid import UUID
 
 from sqlmodel import Session
 
-from invelo.db.codec import LEVEL, METHOD, PURPOSE, body_of, rung_of, step_policy_of, stored
+from invelo.db.codec import LEVEL, METHOD, PURPOSE, body_of, row_of, rung_of, step_policy_of, stored
 from invelo.db.columns import dated
 from invelo.db.errors import ConflictError, MissingError
 from invelo.db.ladder_graph import graph_of, rungs_of, write
@@ -315,7 +315,9 @@ def record_placement(
     if placement is not None:
         estimate = placement.capacity
         db.add(
-            PlacementRow(
+            row_of(
+                PlacementRow,
+                estimate,
                 ladder_id=row.id,
                 rung_id=placed.id,
                 **dated(moment),
@@ -325,10 +327,6 @@ def record_placement(
                     "stature_m": seen.measure.stature_m,
                     "current_rung": str(row.current_rung_id),
                 },
-                likely=estimate.likely,
-                low=estimate.low,
-                high=estimate.high,
-                unit=estimate.unit,
                 told_on=max(member.day for member in placement.known.members),
                 result={
                     "capacity": stored(estimate),

@@ -8,7 +8,7 @@ from uuid import UUID
 from sqlmodel import Session
 
 from invelo.db import logs
-from invelo.db.codec import rung_columns, stored
+from invelo.db.codec import row_of, rung_columns, stored
 from invelo.db.columns import dated
 from invelo.db.moment import Moment
 from invelo.db.queries import ladder_rows, plan_rows, review_rows
@@ -147,25 +147,21 @@ def keep(
     spoke = "a newer session spoke" if session else "the end of the week spoke"
     review_rows.expire_pending(db, seen.row.id, moment.at, spoke)
     noted = proposal.standing == "on course"
-    row = ProposalRow(
+    row = row_of(
+        ProposalRow,
+        proposal,
         ladder_id=seen.row.id,
         session_id=session.id if session else None,
         week_start=week_start,
         **dated(moment),
-        outcome=proposal.outcome,
         from_rung_id=UUID(asked.key),
         to_rung_id=UUID(proposal.to),
         made=rung_columns(proposal.rung) if proposal.rung else None,
         prescription=rung_columns(proposal.then) if proposal.then else None,
-        standing=proposal.standing,
         answer="noted" if noted else None,
         answered_at=moment.at if noted else None,
-        amount=proposal.amount,
-        reason=proposal.reason,
         figures=[_figure(figure) for figure in proposal.figures],
         rules=[rule.id for rule in proposal.rules],
-        confidence=proposal.confidence,
-        confidence_why=proposal.confidence_why,
         inputs={
             "purpose": asked.purpose,
             "method": seen.row.method,

@@ -176,13 +176,25 @@ _asked = _in("src/invelo/domain/plan/asked.py", "tests/domain/plan/test_asked.py
 
 def _proposals(module: str):  # type: ignore[no-untyped-def]
     return _in(
-        f"src/invelo/domain/review/proposals/{module}.py", "tests/domain/review/test_cases.py"
+        f"src/invelo/domain/review/proposals/{module}.py",
+        "tests/domain/review/test_cases.py",
+        "tests/domain/review/test_growing.py",
     )
 
 
 _criterion, _upward, _downward = map(_proposals, ("criterion", "upward", "downward"))
 _plateau, _checking, _routine = map(_proposals, ("plateau", "checking", "routine"))
 _suppression = _proposals("suppression")
+
+
+def _grows(path: str):  # type: ignore[no-untyped-def]
+    return _in(path, "tests/domain/review/test_growing.py")
+
+
+_growing = _grows("src/invelo/domain/review/proposals/progression.py")
+_growing_easy = _grows("src/invelo/domain/review/proposals/checking.py")
+_growing_methods = _grows("src/invelo/domain/plan/methods.py")
+_growing_asked = _grows("src/invelo/domain/plan/asked.py")
 
 MUTATIONS = [
     _fatigue("a set to its end hardly tires", "FAST", "0.55", "0.25"),
@@ -240,6 +252,25 @@ MUTATIONS = [
     _plateau("no plateau is called", "FLAT_CHANCE", "0.4", "1.1"),
     _checking("old evidence is never renewed", "due", "days is None or days >= OLD_DAYS", "False"),
     _checking("a set to its end every day", "AT_MOST_EVERY", "14", "0"),
+    _growing_easy("far too easy is no reason to look", "too_easy", "record.rpe < most", "False"),
+    _growing_easy(
+        "an easy week is looked into", "too_easy", '("", "first")', '("", "first", "easy")'
+    ),
+    _growing("sets grow on the way back", "volume", " or situation.coming_back", ""),
+    _growing("sets grow every week", "volume", "days < GROWN_AFTER or ", ""),
+    _growing("sets grow without end", "volume", "prescription.sets >= most or ", ""),
+    _growing("sets grow in spite of pain", "_strained", "hurts or ", ""),
+    _growing(
+        "sets grow though they fall short", "_strained", " or fell_short(session, situation)", ""
+    ),
+    _growing_methods("size grows to five sets", "MOST_SETS", "4", "5"),
+    _growing_methods("strength stays with four", "MOST_HARD_SETS", "5", "4"),
+    _growing_asked(
+        "a first day is asked again though it was far too easy",
+        "session_asked",
+        " and not open_end",
+        "",
+    ),
     _routine("as often as it likes", "within", ">= bounds.per_week", ">= 99"),
     _routine("undone changes go on", "UNDONE", "2", "9"),
     _suppression("a no is asked again at once", "_same", "before.days < DECLINED_DAYS", "False"),

@@ -73,7 +73,7 @@ def test_2_a_best_hold_long_unknown_is_seen_first_and_then_the_plan_moves() -> N
     moved = ask(
         LEVER,
         purpose="skill",
-        prescription=at("Tuck", sets=4),
+        prescription=at("Tuck", sets=5),
         tests=[best("front-lever", 24, 180, values=shape("Tuck"))],
         sessions=[*held, shown],
         kit=[BAR],
@@ -457,7 +457,7 @@ def test_a_closed_next_rung_is_named_with_what_closes_it() -> None:
     told = ask(
         bars,
         kit=[{"kind": "surface", "name": "riser", "height_m": 0.2}],
-        prescription=at("Hands 20 cm", sets=4),
+        prescription=at("Hands 20 cm", sets=5),
         sessions=[done(d, *ten, (10, 9), asked=FULL) for d in (5, 2)],
     )
     assert first(told)[1] in ("bridge", "slow_eccentric")

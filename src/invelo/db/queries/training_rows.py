@@ -192,6 +192,24 @@ def set_sums_by_week(db: Session, athlete_id: UUID, since: date) -> Sequence[Any
     return rows
 
 
+def sets_by_day(
+    db: Session, athlete_id: UUID, first: date, last: date
+) -> Sequence[tuple[date, str, int]]:
+    """Day, movement and working sets from one day to another."""
+    alike = (col(TrainingSessionRow.local_date), col(LoggedSetRow.movement))
+    statement = (
+        select(*alike, func.count())
+        .join(LoggedSetRow, col(LoggedSetRow.session_id) == TrainingSessionRow.id)
+        .where(
+            *_standing_since(athlete_id, first),
+            TrainingSessionRow.local_date <= last,
+            LoggedSetRow.kind == "work",
+        )
+        .group_by(*alike)
+    )
+    return db.exec(statement).all()
+
+
 def _standing_since(athlete_id: UUID, since: date) -> tuple[Any, ...]:
     """Of finished sessions since a day, the sets that no later row corrects."""
     return (

@@ -28,10 +28,10 @@ from invelo.domain.ladder.step_policy import Lever
 from invelo.domain.strength.rep_curve import CURVES, slow_factor
 from invelo.domain.strength.tempo import ENDURANCE_EXPONENT, HOLD_COST, REFERENCE_REP, Tempo
 
-LOWERINGS = (1.0, 2.0, 3.0, 4.0, 5.0, 6.0)
+LOWERINGS = (1.0, 2.0, 3.0, 4.0)
 PAUSES = (0.0, 1.0, 2.0, 3.0)
 """Seconds of lowering and of the pause at the far end that are tried, whole as they are counted
-(common practice: up to 4-2-1 for the advanced, a 3 s hold, and on)."""
+(common practice: up to 4-2-1 for the advanced, and a 3 s hold)."""
 
 PRESS = 1.0
 RANGES = (0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9)

@@ -148,7 +148,7 @@ def session_asked(
         sets = max(1, round(share * prescription.sets))
         asked = replace(prescription, sets=sets, rpe=min(rpe, prescription.rpe))
         return AskedSession(replace(rung, prescription=asked), "easy", "An easy week.")
-    if begun is not None and begun < FIRST_SESSIONS:
+    if begun is not None and begun < FIRST_SESSIONS and not open_end:
         sets = max(min(2, prescription.sets), prescription.sets - 1)
         asked = replace(prescription, sets=sets, rpe=min(prescription.rpe, FIRST_RPE))
         why = f"Day {begun + 1} on this rung: a set less, and from the foot up."

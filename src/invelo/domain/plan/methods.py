@@ -16,6 +16,7 @@ from invelo.domain.estimate import Input
 from invelo.domain.ladder.rung import Rung
 from invelo.domain.plan.prescription import (
     CRITERION_RPE,
+    FEW_SETS,
     HELD_RANGES,
     LEAST_USEFUL,
     RANGES,
@@ -44,7 +45,11 @@ STRENGTH_CEILING: dict[Unit, int] = {"reps": 25}
 """A first set of so many is too light where strength or size is the purpose (common practice)."""
 
 MOST_SETS = 4
-"""Sets of a movement grow 2 → 3 → 4, and no further."""
+"""Sets of a movement grow 2 → 3 → 4 (common practice)."""
+
+MOST_HARD_SETS = 5
+"""The same where strength or a skill is the purpose: few reps each, so one more (common practice:
+five sets of five; rounds of five holds of 5 s)."""
 
 WORK_WINDOW, CHANGE_OVER = 40, 20
 """Seconds of work and of changing over in interval training."""
@@ -267,11 +272,14 @@ def with_prescription(rung: Rung, prescription: Prescription, method: Method) ->
     return replace(rung, prescription=prescription, criterion=replace(criterion, sets=sets))
 
 
-def most_sets(method: Method) -> int:
+def most_sets(method: Method, purpose: Purpose = "size") -> int:
     """Sets up to which a method grows a prescription; 0 where it grows none."""
-    return {"double_progression": MOST_SETS, "rpe_target": MOST_SETS, "density": MOST_ROUNDS}.get(
-        method, 0
-    )
+    if method == "density":
+        return MOST_ROUNDS
+    if method not in ("double_progression", "rpe_target"):
+        return 0
+    most = MOST_HARD_SETS if purpose in ("strength", "skill") else MOST_SETS
+    return min(most, FEW_SETS.get(purpose, most))
 
 
 def grown(method: Method, prescription: Prescription) -> Prescription | None:

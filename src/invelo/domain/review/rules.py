@@ -109,8 +109,16 @@ RULES: dict[str, Rule] = {
         ),
         Rule(
             "sets.grow",
-            "Sets grow from 2 to 3 to 4 before the variation changes.",
+            "Sets grow from 2 to 3 to 4 before the variation changes, to 5 where strength or a "
+            "skill is the purpose.",
             "common practice",
+        ),
+        Rule(
+            "sets.weeks",
+            "Two weeks under one prescription, done as asked and without pain, make room for a set "
+            "more; no region is asked more than 12 sets a day.",
+            "common practice; growth rises with weekly sets, and ever less (Schoenfeld, Ogborn and "
+            "Krieger 2017, J Sports Sci 35(11):1073–1082, from memory)",
         ),
         Rule(
             "step.one-lever",

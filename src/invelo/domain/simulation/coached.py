@@ -249,5 +249,13 @@ class Coached:
 
 
 _WEEKLY: dict[str, str] = dict.fromkeys(
-    ("plateau.weeks", "load.ease", "stress.limit", "habit.steady", "surface.alternate"), "week"
+    (
+        "plateau.weeks",
+        "load.ease",
+        "stress.limit",
+        "habit.steady",
+        "surface.alternate",
+        "sets.weeks",
+    ),
+    "week",
 )

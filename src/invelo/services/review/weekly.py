@@ -11,6 +11,8 @@ from invelo.db.queries import athlete_rows, ladder_rows, plan_rows, review_rows,
 from invelo.db.queue import enqueue
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.review import ProposalRow
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.catalogue.movement import Movement
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.plan.week.problem import HARD, STRESSFUL_LIMIT
@@ -122,6 +124,7 @@ def _propose(
 WEEKLY_RULES = frozenset(
     {
         *("load.ease", "stress.limit", "habit.steady", "plateau.weeks", "surface.alternate"),
+        "sets.weeks",
     }
 )
 """Rules that only the end of a week asks."""
@@ -159,7 +162,28 @@ def seen_week(
         ticks=plan_rows.days_ticked(db, row.athlete_id, week_start - FORTNIGHT, week_start)
         if row.method == "habit"
         else 0,
+        region_sets=fullest_day(db, row.athlete_id, movement, week_start),
     )
+
+
+COUNTS_FROM = 25
+"""Share of the work, %, from which a set counts for a region."""
+
+
+def fullest_day(db: Session, athlete_id: UUID, movement: Movement, week_start: date) -> float:
+    """Sets on the fullest day of the week before a Monday for a region that a movement trains."""
+    before = week_start - timedelta(days=7)
+    counts: dict[tuple[date, str], int] = {}
+    for day, name, sets in training_rows.sets_by_day(
+        db, athlete_id, before, week_start - timedelta(days=1)
+    ):
+        done = catalogue().movement_or_none(name)
+        shared = [
+            region for region in movement.prime if done and done.share_of(region) >= COUNTS_FROM
+        ]
+        for region in shared:
+            counts[day, region] = counts.get((day, region), 0) + sets
+    return float(max(counts.values(), default=0))
 
 
 def days_by_week(db: Session, ladder_id: UUID, week_start: date) -> dict[date, int]:

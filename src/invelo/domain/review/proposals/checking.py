@@ -7,6 +7,7 @@ from datetime import date
 
 from invelo.domain.estimate import Input
 from invelo.domain.review.proposals.situation import Proposal, Situation, rules
+from invelo.domain.training.log import SetRecord
 
 OLD_DAYS = 21
 """Days after which evidence is old (common practice: three weeks)."""
@@ -23,6 +24,10 @@ UNSURE = (0.2, 0.8)
 EASY_RPE = 7.0
 """Effort under which more than three reps were left."""
 
+EASY_HOLD_RPE = 5.5
+"""Effort under which every hold of a session says that there is far more: effort rates no seconds,
+but it says when to look again (ours)."""
+
 FIRST_LEARNT = 3
 """Session of a rung that is being learnt from which it may be asked."""
 
@@ -38,7 +43,7 @@ def due(situation: Situation) -> bool:
         return False
     if situation.purpose == "learn" and len(situation.asked_sessions) < FIRST_LEARNT - 1:
         return False
-    if len(situation.asked_sessions) < 1:
+    if len(situation.asked_sessions) < 1 and not too_easy(situation):
         return False
     asked = _days(situation.today, _last_asked(situation))
     if asked is not None and asked < AT_MOST_EVERY:
@@ -46,19 +51,27 @@ def due(situation: Situation) -> bool:
     days = _days(situation.today, state.evidence_on)
     if days is None or days >= OLD_DAYS:
         return True
-    if _too_easy(situation):
+    if too_easy(situation):
         return True
     undecided = UNSURE[0] < _next(situation) < UNSURE[1]
     return undecided and days >= UNSURE_DAYS
 
 
-def _too_easy(situation: Situation) -> bool:
+def too_easy(situation: Situation) -> bool:
     """Whether every set of the newest session came to its top with more than three to spare, so
     that nobody knows how much more there is."""
-    top = situation.rung.prescription.high
-    return situation.unit == "reps" and all(
-        record.least >= top and record.rated and record.rpe < EASY_RPE for record in situation.last
+    newest, most = situation.newest, EASY_HOLD_RPE if situation.unit == "s" else EASY_RPE
+    if newest is None or newest.derived not in ("", "first") or not situation.last:
+        return False
+    high = situation.rung.prescription.high
+    return all(
+        record.rated and record.rpe < most and record.least >= min(high, _top(record, high))
+        for record in situation.last
     )
+
+
+def _top(record: SetRecord, high: float) -> float:
+    return record.asked.high if record.asked else high
 
 
 def _next(situation: Situation) -> float:

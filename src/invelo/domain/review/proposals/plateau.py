@@ -189,7 +189,7 @@ def _more_work(
 ) -> Proposal | None:
     """A set or a day more, where there are few."""
     prescription = situation.rung.prescription
-    if prescription.sets < max(3, most_sets(situation.method)):
+    if prescription.sets < max(3, most_sets(situation.method, situation.purpose)):
         more = replace(prescription, sets=prescription.sets + 1)
         return Proposal(
             "add_set",

@@ -1,7 +1,27 @@
-"""What only some methods say: a habit that is steady, a clock whose rounds have room."""
+"""What weeks that went well make room for: a set more, more of a habit, more in the window."""
+
+from dataclasses import replace
 
 from invelo.domain.estimate import Input
-from invelo.domain.review.proposals.situation import Proposal, Situation, rules, set_figures
+from invelo.domain.plan.methods import most_sets, with_prescription
+from invelo.domain.review.proposals.downward import fell_short
+from invelo.domain.review.proposals.situation import (
+    GROWN_AFTER,
+    Proposal,
+    Situation,
+    days_since_sets,
+    more_fits,
+    rules,
+    set_figures,
+)
+from invelo.domain.review.workload import RATIO_WORD
+from invelo.domain.training.log import SessionRecord
+
+GROWN_SESSIONS = 4
+"""Sessions that asked it in those days, at least (ours)."""
+
+PLENTY = 12
+"""Sets a day that are plenty for a region (common practice)."""
 
 STEADY_TICKS = 12
 """Days of fourteen from which two weeks count as steady (ours)."""
@@ -23,6 +43,45 @@ def habit(situation: Situation) -> Proposal | None:
         "medium",
         "The days are counted; whether more is wanted is theirs to say.",
     )
+
+
+def volume(situation: Situation) -> Proposal | None:
+    """Two weeks done as asked: a set more, up to the method's most."""
+    week, prescription = situation.week, situation.rung.prescription
+    if week is None or situation.coming_back:
+        return None
+    most = most_sets(situation.method, situation.purpose)
+    lately = [s for s in situation.sessions if s.derived in ("", "first")][-GROWN_SESSIONS:]
+    if prescription.sets >= most or len(lately) < GROWN_SESSIONS or week.region_sets >= PLENTY:
+        return None
+    days = days_since_sets(situation)
+    if days < GROWN_AFTER or any(_strained(session, situation) for session in lately):
+        return None
+    if not situation.asked_sessions or (week.ratio is not None and week.ratio > RATIO_WORD):
+        return None
+    more = replace(prescription, sets=prescription.sets + 1)
+    if not more_fits(situation.here, more):
+        return None
+    return Proposal(
+        "add_set",
+        situation.key,
+        f"Two weeks done as asked: a set more, {more.sets} instead of {prescription.sets}.",
+        (
+            *set_figures(situation.last),
+            Input("days so", float(days), "days"),
+            Input("at most", float(most), "sets"),
+        ),
+        rules("sets.weeks"),
+        "high",
+        "Sessions and sets are counted; more work is what is left to grow by.",
+        then=with_prescription(situation.rung, more, situation.method),
+    )
+
+
+def _strained(session: SessionRecord, situation: Situation) -> bool:
+    """Whether a session hurt, lost its form or fell short."""
+    hurts = any(record.pain >= 2 for record in session.sets)
+    return hurts or fell_short(session, situation)
 
 
 def clock(situation: Situation) -> Proposal | None:

@@ -29,6 +29,7 @@ ORDER: tuple[Ask, ...] = (
     upward,
     progression.habit,
     plateau.plateau,
+    progression.volume,
     check,
     plateau.surface,
     progression.clock,

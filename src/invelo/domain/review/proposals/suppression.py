@@ -48,6 +48,7 @@ EARNED = frozenset(
         "step.foreseen",
         "step.long-enough",
         "effort.next-fits",
+        "sets.weeks",
     }
 )
 """Rules that new sessions have to earn each time: once taken, their next word is something new."""

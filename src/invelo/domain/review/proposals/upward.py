@@ -14,16 +14,18 @@ from invelo.domain.estimate import Input
 from invelo.domain.ladder.rung import Rung
 from invelo.domain.plan.methods import most_sets, with_prescription
 from invelo.domain.plan.prescription import HELD_RANGES
-from invelo.domain.review.proposals.checking import due
+from invelo.domain.review.proposals.checking import due, too_easy
 from invelo.domain.review.proposals.criterion import Shown, assisted_hold, long_enough, shown
 from invelo.domain.review.proposals.situation import (
+    GROWN_AFTER,
     Confidence,
     Offer,
     Place,
     Proposal,
     Situation,
     chance,
-    fit_of,
+    days_since_sets,
+    more_fits,
     on_course,
     predicted,
     prescription_words,
@@ -59,8 +61,8 @@ def upward(situation: Situation) -> Proposal | None:
     earned = shown(situation)
     if situation.purpose == "keep":
         return _kept(situation, earned) if earned else None
-    if _hurts(situation):
-        return None
+    if _hurts(situation) or (too_easy(situation) and due(situation)):
+        return None  # what hurts waits; what is far too easy is seen to its end first
     if earned and assisted_hold(situation):
         less = [
             setting for setting in situation.settings() if setting.outcome == "reduce_assistance"
@@ -211,9 +213,11 @@ def _list(names: tuple[str, ...]) -> str:
 def _with_grown_sets(situation: Situation, target: Place) -> Rung:
     """Sets that have grown go along, as many as fit there."""
     rung, grown = target.rung, situation.rung.prescription.sets
-    for sets in range(min(grown, most_sets(situation.method)), rung.prescription.sets, -1):
+    for sets in range(
+        min(grown, most_sets(situation.method, situation.purpose)), rung.prescription.sets, -1
+    ):
         more = replace(rung.prescription, sets=sets)
-        if (fit_of(target.state, target.work, more) or 0.0) >= EARNED:
+        if more_fits(target, more):
             return with_prescription(rung, more, situation.method)
     return rung
 
@@ -278,7 +282,10 @@ def _why_not(near: Place, is_open: bool) -> str:
 def _more_sets(situation: Situation, earned: Shown, why: str) -> Proposal | None:
     prescription = situation.rung.prescription
     sets = prescription.sets
-    if sets >= most_sets(situation.method):
+    if situation.unit == "s" and days_since_sets(situation) < GROWN_AFTER:
+        return None  # the seconds grow with the best hold meanwhile
+    most = most_sets(situation.method, situation.purpose)
+    if sets >= most:
         return None
     more = replace(prescription, sets=sets + 1)
     return Proposal(
@@ -288,7 +295,7 @@ def _more_sets(situation: Situation, earned: Shown, why: str) -> Proposal | None
         (
             *earned.figures,
             Input("sets now", float(sets)),
-            Input("at most", float(most_sets(situation.method)), "sets"),
+            Input("at most", float(most), "sets"),
         ),
         rules(earned.rule, "sets.grow"),
         "high",

@@ -57,9 +57,7 @@ def weeks(running, driver: webdriver.Chrome) -> Iterator[tuple[Coach, Page]]:
 def climbs_then_gap(coach: Coach) -> str:
     """A ladder of two near rungs and then a gap; where it stands."""
     test = {"id": "0" * 8 + "-0000-4000-8000-000000000001", "movement": "push-up", "reps": 11}
-    ladder = coach.gives_ladder(
-        coach.enrols()["id"], test={**test, "values": {"hand_height": 0.9}}
-    )
+    ladder = coach.gives_ladder(coach.enrols()["id"], test={**test, "values": {"hand_height": 0.9}})
     path = f"/api/ladders/{ladder['id']}"
     coach.put(f"{path}/current-rung", rung_id=ladder["rungs"][0]["id"])
     for rung in ladder["rungs"][2:4]:

@@ -8,7 +8,7 @@ end of each week the week is looked at. What the newest sessions propose is left
 """
 
 import math
-from collections.abc import Callable
+from collections.abc import Callable, Collection
 from dataclasses import replace
 from datetime import datetime, timedelta
 from random import Random
@@ -18,12 +18,13 @@ from sqlmodel import Session, select
 from invelo.db.codec import body_of
 from invelo.db.errors import ConflictError
 from invelo.db.moment import Moment
-from invelo.db.queries import training_rows
+from invelo.db.queries import athlete_rows, equipment_rows, ladder_rows, training_rows
 from invelo.db.tables.account import AccountRow
-from invelo.db.tables.athlete import AthleteRow, BodyMeasurementRow
+from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.ladder import LadderRow
 from invelo.db.tables.review import ProposalRow
 from invelo.db.tables.training import TrainingSessionRow
+from invelo.demo import kept
 from invelo.demo.intake import answer, furnish, look_at, new_id
 from invelo.demo.plans import begin_daily_minimum, plan_week, train_now
 from invelo.demo.theatre import (
@@ -37,9 +38,8 @@ from invelo.demo.theatre import (
     ZONE,
     CrewMember,
 )
-from invelo.domain.biomechanics.body import GRAVITY
+from invelo.domain.biomechanics.body import GRAVITY, Body
 from invelo.domain.catalogue.catalogue import ReadyLadder, catalogue
-from invelo.domain.catalogue.movement import Modifiers
 from invelo.domain.errors import InputError
 from invelo.domain.ladder.rung import demand
 from invelo.domain.plan.methods import CEILING
@@ -84,16 +84,42 @@ def load(db: Session, now: datetime, weeks: int = WEEKS, say: Say = lambda _: No
     """
     if db.exec(select(AccountRow)).first() is not None:
         return
+    if weeks == WEEKS and kept.fits(db.connection()):
+        _go_on(db, now, say)
+        return
+    coach, places = begin(db, now, weeks)
+    span = "1 week" if weeks == 1 else f"{weeks} weeks"
+    for number, member in enumerate(CREW, 1):
+        say(f"living through {span} of {member.name} ({number} of {len(CREW)})")
+        _enrolled(db, coach, member, places, now, weeks).live()
+    _plan(db, places, Moment(now, ZONE))
+
+
+def begin(db: Session, now: datetime, weeks: int) -> tuple[AccountRow, dict[str, str]]:
+    """The coach, their bands and places, at the beginning of the story."""
     coach = accounts.create(db, COACH_EMAIL, COACH_NAME, COACH_PASSWORD, ZONE, now)
     _measure_bands(db, coach, now)
     began = Moment(now - timedelta(weeks=weeks + 1), ZONE)
     checked = now.date() - timedelta(days=4)
-    places = furnish(db, coach, began, checked, Random(f"{SEED} kit"))  # noqa: S311
-    span = "1 week" if weeks == 1 else f"{weeks} weeks"
-    for number, member in enumerate(CREW, 1):
-        say(f"living through {span} of {member.name} ({number} of {len(CREW)})")
-        random = Random(f"{SEED} {member.name}")  # noqa: S311  (the same story each time)
-        _MemberHistory(db, coach, member, places, now, weeks, random).live()
+    return coach, furnish(db, coach, began, checked, Random(f"{SEED} kit"))  # noqa: S311
+
+
+def live(db: Session, now: datetime, names: Collection[str]) -> None:
+    """The whole story of some of the crew, without what runs at its end."""
+    coach, places = begin(db, now, WEEKS)
+    for member in CREW:
+        if member.name in names:
+            _enrolled(db, coach, member, places, now, WEEKS).live()
+
+
+def _go_on(db: Session, now: datetime, say: Say) -> None:
+    """The story as it is kept, moved to the newest week, and the days that are left of it."""
+    say(f"opening the story of {len(CREW)} people")
+    days = (now - kept.restore(db.connection(), now)).days
+    coach = db.exec(select(AccountRow)).one()
+    for member in CREW:
+        _resumed(db, coach, member, now, days).live(first=7 * WEEKS + 1)
+    places = {row.name: str(row.id) for row in equipment_rows.places(db, coach.id)}
     _plan(db, places, Moment(now, ZONE))
 
 
@@ -119,6 +145,73 @@ def ready_ladder(name: str) -> ReadyLadder:
     return TOUR_LADDER if name == TOUR_LADDER.id else catalogue().find_ladder(name)
 
 
+def _enrolled(
+    db: Session,
+    coach: AccountRow,
+    member: CrewMember,
+    places: dict[str, str],
+    now: datetime,
+    weeks: int,
+) -> "_MemberHistory":
+    """A member on the day before their story begins."""
+    random = Random(f"{SEED} {member.name}")  # noqa: S311  (the same story each time)
+    last, days = now - timedelta(days=member.rests), 7 * weeks
+    began = last - timedelta(days=days)
+    enrolled = Moment(began - timedelta(days=2), ZONE)
+    person = squad.AthleteDraft(
+        new_id(random), member.name, member.mass, member.stature, member.note
+    )
+    athlete = squad.enrol(db, coach, person, enrolled)
+    athlete.email = f"{member.name.split()[0].lower()}@theatre.example"
+    ready = ready_ladder(member.ladder)
+    name, amount = member.test
+    tested = next(rung for rung in ready.rungs if rung.name == name)
+    changes = tested.modifiers(member.stature, member.mass)
+    movement = catalogue().find_movement(tested.movement)
+    test = battery.NewTest(new_id(random), movement, changes, amount)
+    luck = Random(f"{SEED} intake {member.name}")  # noqa: S311
+    look_at(db, athlete, enrolled, luck)
+    battery.keep_test(db, athlete, test, enrolled)
+    answer(db, coach, athlete, places, Moment(began - timedelta(days=1), ZONE), luck)
+    row = ladder.create(db, athlete, ready, member.purpose, member.level, enrolled)
+    if member.method != "double_progression":
+        prescription.set_method(
+            db, row, athlete, member.method, member.purpose, member.level, True, enrolled
+        )
+    body = _body(db, athlete)
+    day = enrolled.local_date
+    truth = evidence(day, "test", body, movement, changes, amount, 10).greatest.likely
+    response = answer_of(_talent(member, body, truth))
+    return _MemberHistory(db, coach, member, athlete, row, response, last, days, random)
+
+
+def _resumed(
+    db: Session, coach: AccountRow, member: CrewMember, now: datetime, days: int
+) -> "_MemberHistory":
+    """A member whose story is kept, so many days before now; their strength is what is known of it,
+    and no pain comes anew."""
+    random = Random(f"{SEED} {member.name} goes on")  # noqa: S311
+    athlete = db.exec(select(AthleteRow).where(AthleteRow.name == member.name)).one()
+    goal = ready_ladder(member.ladder).goal
+    row = next(row for row in ladder_rows.of_athlete(db, athlete.id) if row.goal == goal)
+    seen = ladder.view(db, row, athlete, now.date())
+    state = seen.states.get(seen.prescribed.movement.posture.lane)
+    truth = math.exp(state.log_capacity[0]) if state is not None else 0.0
+    response = answer_of(_talent(member, _body(db, athlete), truth))
+    last, lived = now - timedelta(days=member.rests), 7 * WEEKS + days
+    well = replace(member, pains=())
+    return _MemberHistory(db, coach, well, athlete, row, response, last, lived, random)
+
+
+def _body(db: Session, athlete: AthleteRow) -> Body:
+    return body_of(athlete_rows.measurements(db, athlete.id)[-1])
+
+
+def _talent(member: CrewMember, body: Body, capacity: float) -> Talent:
+    luck = sum(map(ord, member.name))
+    return Talent(body, capacity, gain=member.gain, tires=member.tires, law="saturating", luck=luck)
+
+
 class _MemberHistory:
     """One member's months."""
 
@@ -127,71 +220,21 @@ class _MemberHistory:
         db: Session,
         coach: AccountRow,
         member: CrewMember,
-        places: dict[str, str],
-        now: datetime,
-        weeks: int,
+        athlete: AthleteRow,
+        row: LadderRow,
+        response: Answer,
+        last: datetime,
+        days: int,
         random: Random,
     ) -> None:
         self.db, self.coach, self.member, self.random = db, coach, member, random
-        self.last = now - timedelta(days=member.rests)
-        self.days = 7 * weeks
-        self.began = self.last - timedelta(days=self.days)
-        enrolled = Moment(self.began - timedelta(days=2), ZONE)
-        person = squad.AthleteDraft(
-            new_id(random), member.name, member.mass, member.stature, member.note
-        )
-        self.athlete = squad.enrol(db, coach, person, enrolled)
-        self.athlete.email = f"{member.name.split()[0].lower()}@theatre.example"
-        ready = ready_ladder(member.ladder)
-        name, amount = member.test
-        tested = next(rung for rung in ready.rungs if rung.name == name)
-        changes = tested.modifiers(member.stature, member.mass)
-        movement = catalogue().find_movement(tested.movement)
-        test = battery.NewTest(new_id(random), movement, changes, amount)
-        luck = Random(f"{SEED} intake {member.name}")  # noqa: S311
-        look_at(db, self.athlete, enrolled, luck)
-        battery.keep_test(db, self.athlete, test, enrolled)
-        answer(db, coach, self.athlete, places, Moment(self.began - timedelta(days=1), ZONE), luck)
-        self.row = ladder.create(db, self.athlete, ready, member.purpose, member.level, enrolled)
-        if member.method != "double_progression":
-            prescription.set_method(
-                db,
-                self.row,
-                self.athlete,
-                member.method,
-                member.purpose,
-                member.level,
-                True,
-                enrolled,
-            )
-        self.response: Answer = answer_of(self._talent(changes, movement.id, amount))
+        self.athlete, self.row, self.response = athlete, row, response
+        self.days = days
+        self.began = last - timedelta(days=days)
 
-    def _talent(self, changes: Modifiers, movement_id: str, amount: float) -> Talent:
-        measure = self.db.exec(
-            select(BodyMeasurementRow).where(BodyMeasurementRow.athlete_id == self.athlete.id)
-        ).one()
-        body = body_of(measure)
-        truth = evidence(
-            measure.local_date,
-            "test",
-            body,
-            catalogue().find_movement(movement_id),
-            changes,
-            amount,
-            10,
-        )
-        return Talent(
-            body,
-            truth.greatest.likely,
-            gain=self.member.gain,
-            tires=self.member.tires,
-            law="saturating",
-            luck=sum(map(ord, self.member.name)),
-        )
-
-    def live(self) -> None:
+    def live(self, first: int = 0) -> None:
         """Day by day to the end of the story."""
-        for offset in range(self.days + 1):
+        for offset in range(first, self.days + 1):
             day = self.began + timedelta(days=offset)
             open_now = offset > self.days - LEFT_OPEN_DAYS
             if day.weekday() == 0 and offset > 7:

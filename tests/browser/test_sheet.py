@@ -207,6 +207,40 @@ def test_the_night_sheet_is_kept(signed_in: Page) -> None:
     assert page.script("return document.documentElement.dataset.sheet") == "night"
 
 
+INVISIBLE = """
+const shown = (one) => getComputedStyle(one);
+const under = shown(document.body).backgroundColor;
+const words = [...document.querySelectorAll('button, a')]
+  .filter((one) => one.innerText && shown(one).color === shown(one).backgroundColor);
+const lines = [...document.querySelectorAll('main svg line, main svg path')]
+  .filter((one) => !one.closest('[aria-current], [aria-pressed=true], [aria-selected=true]'))
+  .filter((one) => shown(one).stroke === under);
+return [...words.map((one) => one.innerText), ...lines.map((one) => one.outerHTML)];
+"""
+
+
+@pytest.fixture
+def forced(ladder: Page) -> Iterator[Page]:
+    """A browser whose owner forces their own colours, light on dark."""
+    features = [
+        {"name": "forced-colors", "value": "active"},
+        {"name": "prefers-color-scheme", "value": "dark"},
+    ]
+    ladder.driver.execute_cdp_cmd("Emulation.setEmulatedMedia", {"features": features})
+    yield ladder
+    ladder.driver.execute_cdp_cmd("Emulation.setEmulatedMedia", {"features": []})
+
+
+def test_forced_colours_leave_words_lines_and_what_is_picked_to_be_seen(forced: Page) -> None:
+    assert forced.script("return matchMedia('(forced-colors: active)').matches")
+    assert forced.script(INVISIBLE) == []
+    picked = "const shown = getComputedStyle(document.querySelector('[aria-current=page]'));"
+    assert forced.script(f"{picked} return shown.backgroundColor !== shown.color")
+    assert forced.script(
+        f"{picked} return shown.backgroundColor !== getComputedStyle(document.body).backgroundColor"
+    )
+
+
 def test_first_load_javascript_stays_small() -> None:
     """What the first page asks for, as sent: at most 200 kB compressed."""
     import gzip

@@ -26,7 +26,7 @@ from invelo.api.athlete import (
 from invelo.api.bench import routes as bench
 from invelo.api.catalogue import made, own
 from invelo.api.catalogue import routes as catalogue
-from invelo.api.common import health, problems, site
+from invelo.api.common import health, metrics, problems, site
 from invelo.api.common.context import Clock, LinkEndedError, NobodyError, system_clock
 from invelo.api.common.guards import security
 from invelo.api.common.guards.once_more import OnceMore
@@ -88,6 +88,7 @@ class _Service(FastAPI):
 
 PLACES = (
     health,
+    metrics,
     sign_in,
     me,
     reset,
@@ -159,6 +160,8 @@ def create_app(settings: Settings, engine: Engine, clock: Clock = system_clock) 
     app.add_middleware(security.KnownHosts, allowed=settings.allowed_hosts)
     app.add_middleware(security.SecurityHeaders, https=settings.secure_cookies)
     app.add_middleware(RequestId)
+    app.state.metrics = metrics.Metrics(engine)
+    app.add_middleware(metrics.CountedAnswers, metrics=app.state.metrics)
     return app
 
 

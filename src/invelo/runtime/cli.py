@@ -71,6 +71,7 @@ def serve(port: Port = None) -> None:
     """Serve the application with settings from the environment (INVELO_…), without demo data."""
     from invelo.api.app import create_app
     from invelo.db.database import engine_for, migrate
+    from invelo.db.observed import log_slow
 
     settings = _settings()
     chosen = port or settings.port
@@ -79,6 +80,8 @@ def serve(port: Port = None) -> None:
     with suppress(KeyboardInterrupt), serving.database(settings, "serve") as url:
         migrate(url)
         engine = engine_for(url)
+        if settings.slow_statement_ms:
+            log_slow(engine, settings.slow_statement_ms)
         address = f"http://{settings.host}:{listener.getsockname()[1]}"
         with serving.worker(url, settings):
             serving.run(create_app(settings, engine), listener, f"ready at {address}")

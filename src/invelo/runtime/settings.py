@@ -64,6 +64,12 @@ class Settings(BaseSettings):
     public_address: str = Field(
         "", description="What links in letters begin with; empty: http:// with host and port."
     )
+    metrics_token: str = Field(
+        "", description="Whoever holds it reads /metrics; empty: only this machine does."
+    )
+    slow_statement_ms: float = Field(
+        500.0, ge=0, description="Statements that take longer are logged. 0: none is."
+    )
     web_dist: Path = Field(ROOT / "web" / "dist", description="The built front end.")
 
     @property

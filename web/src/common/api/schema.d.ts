@@ -6133,6 +6133,25 @@ export interface components {
             version: string;
             /** Model Version */
             model_version: string;
+            /**
+             * Jobs Waiting
+             * @description Work that waits for a worker.
+             * @default 0
+             */
+            jobs_waiting: number;
+            /**
+             * Oldest Job S
+             * @description How long the oldest of it has waited, s.
+             * @default 0
+             */
+            oldest_job_s: number;
+            /**
+             * Workers
+             * @description Whether work is taken up: none answers where it waits for minutes.
+             * @default ok
+             * @enum {string}
+             */
+            workers: "ok" | "none answers";
         };
         /**
          * History

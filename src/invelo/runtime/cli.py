@@ -5,6 +5,7 @@ Heavy imports stand inside the commands, so that each loads only what it needs.
 
 import json
 import os
+import socket
 import subprocess
 import sys
 from collections.abc import Iterator
@@ -67,7 +68,12 @@ def demo(
 
 
 @app.command()
-def serve(port: Port = None) -> None:
+def serve(
+    port: Port = None,
+    workers: Annotated[
+        int, typer.Option(min=1, max=64, help="Processes that answer on the port.")
+    ] = 1,
+) -> None:
     """Serve the application with settings from the environment (INVELO_…), without demo data."""
     from invelo.api.app import create_app
     from invelo.db.database import engine_for, migrate
@@ -83,9 +89,31 @@ def serve(port: Port = None) -> None:
         if settings.slow_statement_ms:
             log_slow(engine, settings.slow_statement_ms)
         address = f"http://{settings.host}:{listener.getsockname()[1]}"
-        with serving.worker(url, settings):
+        more = serving.copies(url, settings, listener, workers - 1)
+        with serving.worker(url, settings), more:
             serving.run(create_app(settings, engine), listener, f"ready at {address}")
         engine.dispose()
+
+
+@app.command(hidden=True)
+def copy(
+    listening: Annotated[int, typer.Option("--socket", help="The socket to answer on.")],
+    beside: Annotated[bool, typer.Option(help="End once standard input closes.")] = False,
+) -> None:
+    """One more process of a service, on the socket it is given."""
+    from invelo.api.app import create_app
+    from invelo.db.database import engine_for
+    from invelo.db.observed import log_slow
+
+    settings = _settings()
+    engine = engine_for(settings.database_url)
+    if settings.slow_statement_ms:
+        log_slow(engine, settings.slow_statement_ms)
+    if beside:
+        serving.end_with_parent()
+    with suppress(KeyboardInterrupt):
+        serving.run(create_app(settings, engine), socket.socket(fileno=listening))
+    engine.dispose()
 
 
 @app.command()

@@ -8,7 +8,7 @@ import subprocess
 import sys
 import threading
 from collections.abc import Iterator
-from contextlib import contextmanager
+from contextlib import ExitStack, contextmanager
 from pathlib import Path
 from types import FrameType
 
@@ -52,11 +52,11 @@ def listen(host: str, port: int, asked: bool) -> socket.socket:
     raise SystemExit(1)
 
 
-WORKER_GRACE = 5
-"""Seconds that a worker has to end."""
+LAST_GRACE = 5
+"""Seconds that a process beside this one has to end."""
 
-WORKER_AGAIN = 1.0
-"""Seconds between a worker that failed and the next."""
+AGAIN = 1.0
+"""Seconds between one that failed and the next."""
 
 GRACE = 2
 """Seconds that open answers have to end once we are told to stop; a live view never would."""
@@ -65,13 +65,14 @@ GRACE = 2
 class _Announcing(uvicorn.Server):
     """A server that says when it can be reached."""
 
-    announcement: str
+    announcement: str = ""
 
     async def startup(self, sockets: list[socket.socket] | None = None) -> None:
         """Start, know the way to every address, then say so."""
         await super().startup(sockets)
         await know_every_address(self.config.loaded_app)
-        say(self.announcement)
+        if self.announcement:
+            say(self.announcement)
 
 
 async def know_every_address(app: ASGIApp) -> None:
@@ -126,8 +127,8 @@ def config_for(app: FastAPI) -> uvicorn.Config:
     )
 
 
-def run(app: FastAPI, listener: socket.socket, announcement: str) -> None:
-    """Serve until told to stop."""
+def run(app: FastAPI, listener: socket.socket, announcement: str = "") -> None:
+    """Serve until told to stop; say so once it answers, where there is something to say."""
     server = _Announcing(config_for(app))
     server.announcement = announcement
     collect_seldom()
@@ -156,7 +157,25 @@ def demo_mail(settings: Settings, address: str) -> Iterator[Settings]:
 def worker(url: str, settings: Settings) -> Iterator[None]:
     """A worker beside the service, on the same database; it ends with it, however that ends. One
     that fails, as where others struck it off while the machine slept, is followed by another."""
-    command = [sys.executable, "-m", "invelo", "worker", "--beside"]
+    with _beside("worker", url, settings):
+        yield
+
+
+@contextmanager
+def copies(url: str, settings: Settings, listener: socket.socket, count: int) -> Iterator[None]:
+    """So many more processes that answer on the same port, on the same database."""
+    listener.set_inheritable(True)
+    with ExitStack() as stack:
+        for _ in range(count):
+            stack.enter_context(_beside("copy", url, settings, listener.fileno()))
+        yield
+
+
+@contextmanager
+def _beside(command: str, url: str, settings: Settings, *sockets: int) -> Iterator[None]:
+    """Another process of this service, kept alive until the block ends."""
+    words = [sys.executable, "-m", "invelo", command, "--beside"]
+    words += [word for number in sockets for word in ("--socket", str(number))]
     environment = {
         **os.environ,
         "INVELO_DATABASE_URL": url,
@@ -166,14 +185,16 @@ def worker(url: str, settings: Settings) -> Iterator[None]:
     }
 
     def start() -> subprocess.Popen[bytes]:
-        return subprocess.Popen(command, env=environment, stdin=subprocess.PIPE)  # noqa: S603
+        return subprocess.Popen(  # noqa: S603
+            words, env=environment, stdin=subprocess.PIPE, pass_fds=sockets
+        )
 
     process, stopping, changing = start(), threading.Event(), threading.Lock()
 
     def keep() -> None:
         nonlocal process
-        while process.wait() != 0 and not stopping.wait(WORKER_AGAIN):
-            say("the worker has failed; another takes its place.")
+        while process.wait() != 0 and not stopping.wait(AGAIN):
+            say(f"the {command} has failed; another takes its place.")
             with changing:
                 if stopping.is_set():
                     return
@@ -187,7 +208,7 @@ def worker(url: str, settings: Settings) -> Iterator[None]:
             stopping.set()
         process.terminate()
         try:
-            process.wait(WORKER_GRACE)
+            process.wait(LAST_GRACE)
         except subprocess.TimeoutExpired:  # its jobs are taken up by another
             process.kill()
             process.wait()

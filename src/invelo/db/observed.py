@@ -29,7 +29,7 @@ class QueueState:
 def queue_state(db: Connection) -> QueueState:
     """How much work waits, and for how long the oldest of it has."""
     by_status = text("SELECT status::text, count(*) FROM procrastinate_jobs GROUP BY status")
-    counts: dict[str, int] = dict(db.execute(by_status).tuples().all())
+    counts = {str(row[0]): int(row[1]) for row in db.execute(by_status)}
     oldest = db.execute(
         text(
             "SELECT extract(epoch FROM now() - min(e.at)) FROM procrastinate_jobs j "

@@ -195,7 +195,7 @@ def test_where_no_body_goes_is_no_answer() -> None:
         (pushed(foot_height=0.4), "Push-up, feet 40 cm"),
         (STRADDLE, "Planche, straddle"),
         (LeverageTask("planche", Modifiers(values=(("splay", 30.0),))),
-         "Planche, each leg out to the side 30 °"),
+         "Planche, each leg out to the side 30°"),
         (LeverageTask("push_up",
                       Modifiers(added_load=AddedLoad(bag=3.0), range=0.8, tempo=Tempo(3, 0, 1, 0))),
          "Push-up, bag 3 kg, 80 % of the range, 3-0-1-0"),

@@ -135,7 +135,7 @@ def _parameter(form: Form, name: str) -> Adjustable:
         amount_words = (
             f"{round(100 * amount, 1):g} cm"
             if parameter.unit == "m"
-            else f"{amount:g} {parameter.unit}"
+            else f"{amount:g} {parameter.unit}".replace(" °", "°")
         )
         return f"{parameter.label.removeprefix('surface under the ')} {amount_words}"
 

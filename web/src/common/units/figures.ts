@@ -77,7 +77,8 @@ export function centimetres(metres: number): string {
 
 /** An amount of something that can be changed: lengths in cm, the rest as they come. */
 export function amount(value: number, unit: string): string {
-  return unit === "m" ? centimetres(value) : `${rounded(value, 1)}${thin}${unit}`;
+  const space = unit === "°" ? "" : thin;
+  return unit === "m" ? centimetres(value) : `${rounded(value, 1)}${space}${unit}`;
 }
 
 export function amountRange({ low, high, unit }: Schema["EstimateOut"]): string {
@@ -91,7 +92,9 @@ export function ratio(estimate: Schema["EstimateOut"]): string {
 
 export function plain(value: number | string): string {
   if (typeof value === "string") return value;
-  return Number.isInteger(value) ? String(value) : rounded(value, Math.abs(value) < 10 ? 2 : 1);
+  const digits = Math.abs(value) < 10 ? 2 : 1;
+  const needed = String(Number(value.toFixed(digits))).split(".")[1]?.length ?? 0;
+  return rounded(value, needed);
 }
 
 /** "27 Nov 2026, 18:05", as the clock on the wall here says. */

@@ -255,3 +255,23 @@ def test_a_simulated_run_repeats_by_its_seed_and_differs_by_it() -> None:
     session = NOTHING_BY_HAND.session("s", [item("push-up"), item("row")], PLAIN)
     assert run(session, 5) == run(session, 5)
     assert len({run(session, seed) for seed in range(10)}) == 10
+
+
+def test_a_last_set_that_goes_on_is_told_with_the_others_and_not_as_one_set_less() -> None:
+    """Four sets of which the last goes nearer to its end are four sets (common practice)."""
+    item = trainee(stand("a", "push-up")).item(stand("a", "push-up"))
+    plain = replace(item.sets[0], low=6, high=10, rpe=9.0, rest=120.0, open_end=False)
+    further = replace(item, sets=(plain, plain, plain, replace(plain, rpe=9.5)))
+    assert sets_words(further) == ("4 × 6–10, effort 9, the last to 9.5, rest 2:00",)
+    to_its_end = replace(plain, rpe=10.0, high=30, open_end=True)
+    assert sets_words(replace(item, sets=(plain, plain, to_its_end))) == (
+        "3 × 6–10, effort 9, the last to its end, rest 2:00",
+    )
+    easier = replace(plain, rpe=7.0)
+    assert sets_words(replace(item, sets=(plain, easier))) == (
+        "1 × 6–10, effort 9, rest 2:00",
+        "1 × 6–10, effort 7, rest 2:00",
+    )
+    assert sets_words(replace(item, sets=(plain,))) == ("1 × 6–10, effort 9, rest 2:00",)
+    wider = replace(plain, low=4, rpe=9.5)
+    assert len(sets_words(replace(item, sets=(plain, wider)))) == 2

@@ -154,7 +154,7 @@ function Item({ task, day, pinned, here, onPress }: ItemProps) {
         </span>
         {task.minutes >= TWO_LINES && (
           <span className={`truncate text-sm ${here ? "" : "text-faint"}`}>
-            {task.minutes} min · {task.sets[0]?.split(", rest")[0]}
+            {task.minutes} min · {task.sets.map((set) => set.split(", rest")[0]).join("; ")}
           </span>
         )}
       </button>

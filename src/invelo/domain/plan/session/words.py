@@ -33,18 +33,33 @@ def in_turn_words(work_set: WorkSet) -> str:
 
 
 def sets_words(item: Item, *, rests: bool = True) -> tuple[str, ...]:
-    """An item's sets, equal neighbours told together: "3 × 6–10, effort 9, rest 2:00".
+    """An item's sets, equal neighbours told together: "3 × 6–10, effort 9, rest 2:00"; a last one
+    that goes on is told with them: "4 × 6–10, effort 9, the last to 9.5".
 
     Args:
         item: which.
         rests: whether they keep their own; in rounds the block's are kept instead.
     """
-    return tuple(
-        _phrase(work_set, len(list(those)), rests) for work_set, those in groupby(item.sets)
-    )
+    runs = [(work_set, len(list(those))) for work_set, those in groupby(item.sets)]
+    phrases = [_phrase(work_set, count, rests) for work_set, count in runs[:-2]]
+    if len(runs) > 1 and (on := _goes_on(runs[-2][0], runs[-1][0])):
+        work_set, count = runs[-2]
+        return (*phrases, _phrase(work_set, count + runs[-1][1], rests, on))
+    return (*phrases, *(_phrase(work_set, count, rests) for work_set, count in runs[-2:]))
 
 
-def _phrase(work_set: WorkSet, count: int, rests: bool) -> str:
+def _goes_on(before: WorkSet, last: WorkSet) -> str:
+    """How the last set differs from those before it, where it only goes further; '' where it is
+    another."""
+    if last.kind != "work":
+        return ""
+    alike = replace(last, high=before.high, rpe=before.rpe, open_end=before.open_end)
+    if alike != before or last.rpe < before.rpe:
+        return ""
+    return ", the last to its end" if last.open_end else f", the last to {last.rpe:g}"
+
+
+def _phrase(work_set: WorkSet, count: int, rests: bool, on: str = "") -> str:
     kind = BEFORE_KIND.get(work_set.kind, "")
     if work_set.kind == "part":
         kind += f"{work_set.name} "
@@ -55,7 +70,8 @@ def _phrase(work_set: WorkSet, count: int, rests: bool) -> str:
         tempo += range_words(work_set)
     loads = "".join(f", {words}" for words in load_words(work_set) if not _named(words, work_set))
     rest = f", rest {clock(work_set.rest)}" if work_set.rest and rests else ""
-    return f"{kind}{count} × {set_words(work_set)}{loads}{tempo}, effort {work_set.rpe:g}{rest}"
+    effort = f"effort {work_set.rpe:g}{on}"
+    return f"{kind}{count} × {set_words(work_set)}{loads}{tempo}, {effort}{rest}"
 
 
 BEFORE_KIND: dict[SetKind, str] = {

@@ -136,6 +136,9 @@ def test_a_coachs_own_dose_names_the_rules_it_overrides() -> None:
     given = Prescription(5, 3, 4, 30, 10.0)
     found = {one.rule.id: (one.asked, one.given) for one in departures(given, asked)}
     assert found["prescription.sets"] == ("2 sets", "5 sets")
+    grown = {one.rule.id for one in departures(given, asked, most=5)}
+    assert "prescription.sets" not in grown, "the rules let them grow so far"
+    assert "prescription.sets" in {one.rule.id for one in departures(given, asked, most=4)}
     assert found["prescription.range"] == ("6–10", "3–4")
     assert found["prescription.rest"] == ("120 s of rest", "30 s of rest")
     assert found["prescription.rpe"] == ("effort 9", "effort 10")

@@ -6,7 +6,7 @@ from pydantic import Field
 
 from invelo.api.common.schemas import EstimateOut, Explained
 from invelo.domain.plan.day.adapt import Adapted, TotalChange
-from invelo.domain.plan.methods import departures, prescription_for
+from invelo.domain.plan.methods import departures, most_sets, prescription_for
 from invelo.domain.plan.prescription import Prescription
 from invelo.domain.plan.session.builder import cautions
 from invelo.domain.plan.session.needed import needed
@@ -154,6 +154,7 @@ def departures_of(session: Session, trainee: Trainee) -> list[DepartureOut]:
             len(work) or 1, main.low, main.high, int(main.rest), main.rpe, main.unit
         )
         best = stand.here.likely.likely if stand.here.likely else None
+        most = most_sets(stand.method, stand.purpose)
         if main.unit == "s":
             asked = replace(asked, low=given.low, high=given.high, sets=given.sets)
         found_departures += [
@@ -164,7 +165,7 @@ def departures_of(session: Session, trainee: Trainee) -> list[DepartureOut]:
                 asked=departure.asked,
                 given=departure.given,
             )
-            for departure in departures(given, asked, best)
+            for departure in departures(given, asked, best, most)
         ]
     return found_departures
 

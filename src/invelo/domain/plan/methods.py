@@ -378,7 +378,7 @@ class Departure:
 
 
 def departures(
-    given: Prescription, asked: Prescription, best: float | None = None
+    given: Prescription, asked: Prescription, best: float | None = None, most: int = 0
 ) -> tuple[Departure, ...]:
     """The rules a coach's own prescription overrides, most weighty first.
 
@@ -386,6 +386,7 @@ def departures(
         given: as the coach set it.
         asked: what method and purpose ask, in the same unit.
         best: likely reps to failure or best hold on this rung, if known.
+        most: sets up to which the rules themselves let them grow.
     """
     unit = "" if asked.unit == "reps" else f" {asked.unit}"
     departures = []
@@ -406,7 +407,8 @@ def departures(
             f"up to {CEILING[asked.unit]}{unit}",
             f"up to {given.high}{unit}",
         )
-    note("prescription.sets", f"{asked.sets} sets", f"{given.sets} sets")
+    if not asked.sets <= given.sets <= max(asked.sets, most):
+        note("prescription.sets", f"{asked.sets} sets", f"{given.sets} sets")
     note("prescription.range", f"{asked.low}–{asked.high}{unit}", f"{given.low}–{given.high}{unit}")
     note("prescription.rest", f"{asked.rest} s of rest", f"{given.rest} s of rest")
     note("prescription.rpe", f"effort {asked.rpe:g}", f"effort {given.rpe:g}")

@@ -11,7 +11,13 @@ from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.ladder import LadderRow, RungRow
 from invelo.domain.ladder.rung import Rung as CoreRung
 from invelo.domain.ladder.workshop import LadderGraph
-from invelo.domain.plan.methods import Departure, criterion_for, departures, prescription_for
+from invelo.domain.plan.methods import (
+    Departure,
+    criterion_for,
+    departures,
+    most_sets,
+    prescription_for,
+)
 from invelo.domain.plan.prescription import Level, Method, Prescription, Purpose
 from invelo.services.ladder import workshop
 from invelo.services.ladder.ladder import LadderView
@@ -44,11 +50,9 @@ def prescriptions(seen: LadderView) -> tuple[RungPrescription, ...]:
         rep_time = rung.modifiers.tempo.rep_time
         asked = prescription_for(method, purpose, level, rung.prescription.unit, rep_time=rep_time)
         best = likely.likely if likely else None
-        rung_prescriptions.append(
-            RungPrescription(
-                stored, rung.prescription, asked, departures(rung.prescription, asked, best)
-            )
-        )
+        most = most_sets(method, purpose)
+        differs = departures(rung.prescription, asked, best, most)
+        rung_prescriptions.append(RungPrescription(stored, rung.prescription, asked, differs))
     return tuple(rung_prescriptions)
 
 

@@ -57,7 +57,7 @@ const DIGITS: Record<string, number> = {
 
 /** Decimals that say something: a torque of tens is not known to a tenth. */
 function digitsOf({ unit, likely }: Schema["EstimateOut"]): number {
-  if (unit === "N·m" && likely >= 10) return 0;
+  if ((unit === "N·m" && likely >= 10) || likely >= 1000) return 0;
   return DIGITS[unit] ?? 1;
 }
 

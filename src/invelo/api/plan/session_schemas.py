@@ -6,7 +6,7 @@ from pydantic import Field
 
 from invelo.api.common.schemas import EstimateOut, Explained
 from invelo.domain.plan.day.adapt import Adapted, TotalChange
-from invelo.domain.plan.methods import departures, most_sets, prescription_for
+from invelo.domain.plan.methods import departures, prescription_for
 from invelo.domain.plan.prescription import Prescription
 from invelo.domain.plan.session.builder import cautions
 from invelo.domain.plan.session.needed import needed
@@ -149,12 +149,14 @@ def departures_of(session: Session, trainee: Trainee) -> list[DepartureOut]:
         asked = prescription_for(
             stand.method, stand.purpose, stand.level, main.unit, rep_time=tempo
         )
+        asked = replace(
+            asked, sets=stand.here.rung.prescription.sets
+        )  # grown by the rules, or less
         work = [work_set for work_set in item.sets if work_set.kind == "work"]
         given = Prescription(
             len(work) or 1, main.low, main.high, int(main.rest), main.rpe, main.unit
         )
         best = stand.here.likely.likely if stand.here.likely else None
-        most = most_sets(stand.method, stand.purpose)
         if main.unit == "s":
             asked = replace(asked, low=given.low, high=given.high, sets=given.sets)
         found_departures += [
@@ -165,7 +167,7 @@ def departures_of(session: Session, trainee: Trainee) -> list[DepartureOut]:
                 asked=departure.asked,
                 given=departure.given,
             )
-            for departure in departures(given, asked, best, most)
+            for departure in departures(given, asked, best)
         ]
     return found_departures
 

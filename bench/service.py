@@ -79,8 +79,8 @@ def run() -> dict[str, dict[str, float]]:
 
 
 @contextmanager
-def _service() -> Iterator[httpx.Client]:
-    """The application over the demo's data, with one endpoint that does nothing, signed in."""
+def theatre(weeks: int = 8) -> Iterator[Engine]:
+    """A database of its own with so many weeks of the demo in it."""
     with tempfile.TemporaryDirectory(prefix="invelo-bench-") as folder:
         os.chmod(folder, 0o755)
         with postgres.running(Path(folder) / "postgres") as server:
@@ -88,12 +88,23 @@ def _service() -> Iterator[httpx.Client]:
             migrate(url)
             engine = engine_for(url)
             with transaction(engine) as db:
-                load(db, datetime.now(UTC), weeks=8)
-            with serving(url) as client:
-                body = {"email": COACH_EMAIL, "password": COACH_PASSWORD}
-                client.post("/api/sign-in", json=body).raise_for_status()
-                yield client
+                load(db, datetime.now(UTC), weeks=weeks)
+            yield engine
             engine.dispose()
+
+
+def sign_in(client: httpx.Client) -> None:
+    """As the demo's coach."""
+    body = {"email": COACH_EMAIL, "password": COACH_PASSWORD}
+    client.post("/api/sign-in", json=body).raise_for_status()
+
+
+@contextmanager
+def _service() -> Iterator[httpx.Client]:
+    """The application over the demo's data, with one endpoint that does nothing, signed in."""
+    with theatre() as engine, serving(engine.url.render_as_string(False)) as client:
+        sign_in(client)
+        yield client
 
 
 def application(engine: Engine) -> FastAPI:

@@ -8,7 +8,6 @@ so many pages would someone open who follows it from the route to the database.
 
 import os
 import sys
-import tempfile
 import threading
 from collections.abc import Callable
 from datetime import UTC, datetime
@@ -19,11 +18,7 @@ from uuid import uuid4
 import httpx2 as httpx
 from starlette.testclient import TestClient
 
-from bench.service import application
-from invelo.db.database import engine_for, migrate, transaction
-from invelo.demo.history import load
-from invelo.demo.theatre import COACH_EMAIL, COACH_PASSWORD
-from invelo.runtime import postgres
+from bench.service import application, sign_in, theatre
 
 SRC = str(Path(__file__).resolve().parents[1] / "src") + os.sep
 
@@ -76,20 +71,9 @@ def asks(client: TestClient) -> dict[str, Callable[[], httpx.Response]]:
 def run() -> dict[str, list[str]]:
     """The modules of each request."""
     visits = Visits()
-    with tempfile.TemporaryDirectory(prefix="invelo-bench-") as folder:
-        os.chmod(folder, 0o755)
-        with postgres.running(Path(folder) / "postgres") as server:
-            url = server.url("bench")
-            migrate(url)
-            engine = engine_for(url)
-            with transaction(engine) as db:
-                load(db, datetime.now(UTC), weeks=8)
-            with TestClient(application(engine), "http://127.0.0.1") as client:
-                body = {"email": COACH_EMAIL, "password": COACH_PASSWORD}
-                client.post("/api/sign-in", json=body).raise_for_status()
-                found = {name: visits.during(ask) for name, ask in asks(client).items()}
-            engine.dispose()
-    return found
+    with theatre() as engine, TestClient(application(engine), "http://127.0.0.1") as client:
+        sign_in(client)
+        return {name: visits.during(ask) for name, ask in asks(client).items()}
 
 
 def main() -> None:

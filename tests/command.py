@@ -3,6 +3,8 @@
 import os
 import subprocess
 import sys
+import time
+from collections.abc import Callable
 
 from click.testing import Result
 from typer.testing import CliRunner
@@ -26,3 +28,11 @@ def real(*arguments: str, given: str = "") -> subprocess.CompletedProcess[str]:
         text=True,
         timeout=120,
     )
+
+
+def until(condition: Callable[[], bool], seconds: float = 20) -> None:
+    """Wait for a condition; it is asked often, and told when it does not come."""
+    end = time.monotonic() + seconds
+    while not condition():
+        assert time.monotonic() < end, "it did not come in time"
+        time.sleep(0.05)

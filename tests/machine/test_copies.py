@@ -7,8 +7,7 @@ import signal
 import subprocess
 import sys
 import threading
-import time
-from collections.abc import Callable, Iterator
+from collections.abc import Iterator
 from contextlib import ExitStack, contextmanager
 from datetime import UTC, datetime
 from uuid import uuid4
@@ -23,6 +22,7 @@ from invelo.runtime import postgres
 from invelo.runtime.ports import held_port
 from invelo.runtime.settings import ROOT
 from invelo.services.account import accounts
+from tests.command import until
 from tests.conftest import fresh
 
 EMAIL, PASSWORD = "coach@theatre.example", "a riser and two ropes"
@@ -68,13 +68,6 @@ def engine(server: postgres.Server) -> Iterator[Engine]:
 
 def address(engine: Engine) -> str:
     return engine.url.render_as_string(hide_password=False)
-
-
-def until(condition: Callable[[], bool], seconds: float = 20) -> None:
-    end = time.monotonic() + seconds
-    while not condition():
-        assert time.monotonic() < end, "it did not come in time"
-        time.sleep(0.05)
 
 
 @pytest.fixture(scope="module")

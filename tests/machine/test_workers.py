@@ -4,8 +4,7 @@ import os
 import signal
 import subprocess
 import sys
-import time
-from collections.abc import Callable, Iterator
+from collections.abc import Iterator
 from contextlib import contextmanager
 from datetime import UTC, datetime
 from pathlib import Path
@@ -31,6 +30,7 @@ from invelo.services.athlete import battery
 from invelo.services.ladder import ladder
 from invelo.services.plan import planning, week
 from invelo.services.squad import squad
+from tests.command import until
 from tests.conftest import fresh, rows
 
 ZONE = "Europe/Lisbon"
@@ -47,13 +47,6 @@ def worker(url: str) -> Iterator[subprocess.Popen[bytes]]:
     finally:
         running.terminate()
         running.wait(20)
-
-
-def until(condition: Callable[[], bool], seconds: float) -> None:
-    end = time.monotonic() + seconds
-    while not condition():
-        assert time.monotonic() < end, "it did not come in time"
-        time.sleep(0.05)
 
 
 @pytest.fixture(scope="module")

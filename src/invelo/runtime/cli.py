@@ -12,13 +12,16 @@ from collections.abc import Iterator
 from contextlib import contextmanager, suppress
 from datetime import UTC, datetime
 from pathlib import Path
-from typing import Annotated, Any, TextIO
+from typing import TYPE_CHECKING, Annotated, Any, TextIO
 
 import typer
 from pydantic import ValidationError
 
 from invelo.runtime import serving
 from invelo.runtime.settings import ROOT, Settings
+
+if TYPE_CHECKING:
+    from sqlalchemy import Engine
 
 app = typer.Typer(
     help="Bodyweight progression ladders, drawn to scale.",
@@ -67,6 +70,17 @@ def demo(
         engine.dispose()
 
 
+def _watched(url: str, settings: Settings) -> "Engine":
+    """A pool on a database whose slow statements are logged."""
+    from invelo.db.database import engine_for
+    from invelo.db.observed import log_slow
+
+    engine = engine_for(url)
+    if settings.slow_statement_ms:
+        log_slow(engine, settings.slow_statement_ms)
+    return engine
+
+
 @app.command()
 def serve(
     port: Port = None,
@@ -76,8 +90,7 @@ def serve(
 ) -> None:
     """Serve the application with settings from the environment (INVELO_…), without demo data."""
     from invelo.api.app import create_app
-    from invelo.db.database import engine_for, migrate
-    from invelo.db.observed import log_slow
+    from invelo.db.database import migrate
 
     settings = _settings()
     chosen = port or settings.port
@@ -85,9 +98,7 @@ def serve(
     listener = serving.listen(settings.host, chosen, asked)
     with suppress(KeyboardInterrupt), serving.database(settings, "serve") as url:
         migrate(url)
-        engine = engine_for(url)
-        if settings.slow_statement_ms:
-            log_slow(engine, settings.slow_statement_ms)
+        engine = _watched(url, settings)
         address = f"http://{settings.host}:{listener.getsockname()[1]}"
         more = serving.copies(url, settings, listener, workers - 1)
         with serving.worker(url, settings), more:
@@ -102,13 +113,9 @@ def copy(
 ) -> None:
     """One more process of a service, on the socket it is given."""
     from invelo.api.app import create_app
-    from invelo.db.database import engine_for
-    from invelo.db.observed import log_slow
 
     settings = _settings()
-    engine = engine_for(settings.database_url)
-    if settings.slow_statement_ms:
-        log_slow(engine, settings.slow_statement_ms)
+    engine = _watched(settings.database_url, settings)
     if beside:
         serving.end_with_parent()
     with suppress(KeyboardInterrupt):

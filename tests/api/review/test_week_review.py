@@ -427,3 +427,31 @@ def test_what_an_earlier_model_told_stays_beside_what_todays_makes_of_it(
         assert now["stored"]["likely"] == pytest.approx(0.5 * then["capacity"]["likely"])
         assert now["model_version"] == "4.2"
         assert now["capacity"]["likely"] == pytest.approx(then["capacity"]["likely"], rel=0.03)
+
+
+def two_weeks(coach, ladder: dict, more: int = 0) -> list[str]:
+    """Two weeks done as asked, with so many sets of the region besides; the rules of the week."""
+    for _ in range(7):
+        coach.later(2)
+        session, rung = coach.starts(ladder["id"]), coach.current_rung(ladder["id"])
+        for number, reps in enumerate((8, 7, 7), 1):
+            coach.logs(session, rung, number, reps, rpe=9)
+        for number in range(more):
+            coach.logs(session, None, 4 + number, 10, movement="dip", rpe=8)
+        coach.finishes(session)
+    coach.later(1)  # a Monday
+    coach.post(f"/api/athletes/{ladder['athlete_id']}/week-review")
+    newest = coach.get(f"/api/ladders/{ladder['id']}/review")["proposals"][0]
+    return [rule["id"] for rule in newest["rules"]]
+
+
+def test_two_weeks_done_as_asked_add_a_set_by_themselves(coach, ladder) -> None:
+    assert two_weeks(coach, ladder) == ["sets.weeks"]
+    newest = coach.get(f"/api/ladders/{ladder['id']}/review")["proposals"][0]
+    assert (newest["answer"], newest["then"]["sets"]) == ("routine", newest["now"]["sets"] + 1)
+    assert len(coach.item(ladder["id"])["sets"]) == newest["then"]["sets"]
+
+
+@pytest.mark.parametrize(("more", "room"), [(8, True), (9, False)])
+def test_a_region_of_twelve_sets_a_day_is_asked_no_more(coach, ladder, more, room) -> None:
+    assert ("sets.weeks" in two_weeks(coach, ladder, more)) is room

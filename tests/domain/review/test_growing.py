@@ -1,10 +1,13 @@
 """What goes well makes room for more: a set more after two weeks, a look at what is far too easy
 (common practice), through the door that needs no database."""
 
+from datetime import date
 from typing import Any
 
 import pytest
 
+from invelo.domain.catalogue.catalogue import catalogue
+from invelo.domain.review.proposals.progression import fullest_day
 from invelo.formats.scripts.review_shapes import ReviewAnswer
 from tests.domain.review.cases import BAR, LEVER, PUSH, ask, at, done, said, shape
 from tests.domain.review.cases import tested as best
@@ -187,3 +190,13 @@ def test_holds_far_under_their_best_are_looked_at_again() -> None:
 
     assert held(4).next_session.last_set_amrap
     assert not held(7).next_session.last_set_amrap
+
+
+def test_the_fullest_day_counts_what_does_a_quarter_of_the_work_or_more() -> None:
+    known = catalogue()
+    push, dip, squat = (known.find_movement(name) for name in ("push-up", "dip", "squat"))
+    monday, tuesday = date(2026, 6, 1), date(2026, 6, 2)
+    done = [(monday, push, 3), (monday, dip, 4), (tuesday, push, 5), (tuesday, squat, 9)]
+    assert fullest_day(push, done) == 7
+    assert fullest_day(squat, done) == 9
+    assert fullest_day(push, []) == 0

@@ -115,8 +115,8 @@ RULES: dict[str, Rule] = {
         ),
         Rule(
             "sets.weeks",
-            "Two weeks under one prescription, done as asked and without pain, make room for a set "
-            "more; no region is asked more than 12 sets a day.",
+            "Two weeks since the sets were last changed, done as asked and without pain, make room "
+            "for a set more; no region is asked more than 12 sets a day.",
             "common practice; growth rises with weekly sets, and ever less (Schoenfeld, Ogborn and "
             "Krieger 2017, J Sports Sci 35(11):1073–1082, from memory)",
         ),
@@ -291,3 +291,16 @@ RETIRED: dict[str, Rule] = {
 def rule_of(rule_id: str) -> Rule:
     """A rule by its id, retired or not."""
     return RULES.get(rule_id) or RETIRED[rule_id]
+
+
+WEEKLY_RULES = frozenset(
+    {
+        "load.ease",
+        "stress.limit",
+        "habit.steady",
+        "plateau.weeks",
+        "sets.weeks",
+        "surface.alternate",
+    }
+)
+"""Rules that only the end of a week asks."""

@@ -23,6 +23,7 @@ from invelo.domain.review.proposals.situation import (
     Situation,
     WeekSeen,
 )
+from invelo.domain.review.rules import WEEKLY_RULES
 from invelo.domain.simulation.plans import PrescribedSession
 from invelo.domain.strength.says import seen_of, work_of
 from invelo.domain.strength.state import DaySeen, Seen, State, begin, seen
@@ -189,7 +190,7 @@ class Coached:
         done = sum(1 for session in self.sessions if 0 < (week_start - session.day).days <= 7)
         week = WeekSeen(ratio if eases else None, rolling if eases else None, done)
         said = decide(self._situation(week_start, "week", week))
-        if "week" in _WEEKLY.get(said.rules[0].id if said.rules else "", ""):
+        if said.rules and said.rules[0].id in WEEKLY_RULES:
             self._take(said, week_start)
 
     def hurt(self) -> None:
@@ -246,16 +247,3 @@ class Coached:
         self.rungs = rungs
         self.keys.insert(at, f"{day.isoformat()} {rung.name}")
         self._stand(at, rung, day, climbed=True)
-
-
-_WEEKLY: dict[str, str] = dict.fromkeys(
-    (
-        "plateau.weeks",
-        "load.ease",
-        "stress.limit",
-        "habit.steady",
-        "surface.alternate",
-        "sets.weeks",
-    ),
-    "week",
-)

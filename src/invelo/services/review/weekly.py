@@ -1,5 +1,6 @@
 """At the end of a week: every ladder of an athlete looked at once, by what the week shows."""
 
+from collections.abc import Iterator
 from datetime import date, datetime, timedelta
 from uuid import UUID
 from zoneinfo import ZoneInfo
@@ -12,13 +13,14 @@ from invelo.db.queue import enqueue
 from invelo.db.tables.athlete import AthleteRow
 from invelo.db.tables.review import ProposalRow
 from invelo.domain.catalogue.catalogue import catalogue
-from invelo.domain.catalogue.movement import Movement
 from invelo.domain.equipment.kit import Kind
 from invelo.domain.plan.week.availability import week_start_of
 from invelo.domain.plan.week.problem import HARD, STRESSFUL_LIMIT
+from invelo.domain.review.proposals.progression import SetsOfDay, fullest_day
 from invelo.domain.review.proposals.propose import decide
 from invelo.domain.review.proposals.situation import Proposal, WeekSeen
 from invelo.domain.review.response import weekly_limit
+from invelo.domain.review.rules import WEEKLY_RULES
 from invelo.domain.review.workload import workload
 from invelo.services.ladder import case, ladder
 from invelo.services.ladder.ladder import LadderView
@@ -28,6 +30,7 @@ from invelo.services.squad.squad import RATIO_BACK
 
 REACH_BACK = timedelta(weeks=26)
 FORTNIGHT = timedelta(days=14)
+DAY = timedelta(days=1)
 
 
 TASK = "review_week"
@@ -121,15 +124,6 @@ def _propose(
     return propose.keep(db, seen, asked, proposal, moment, week_start=week_start)
 
 
-WEEKLY_RULES = frozenset(
-    {
-        *("load.ease", "stress.limit", "habit.steady", "plateau.weeks", "surface.alternate"),
-        "sets.weeks",
-    }
-)
-"""Rules that only the end of a week asks."""
-
-
 def _weekly(proposal: Proposal) -> bool:
     return any(rule.id in WEEKLY_RULES for rule in proposal.rules)
 
@@ -162,28 +156,17 @@ def seen_week(
         ticks=plan_rows.days_ticked(db, row.athlete_id, week_start - FORTNIGHT, week_start)
         if row.method == "habit"
         else 0,
-        region_sets=fullest_day(db, row.athlete_id, movement, week_start),
+        region_sets=fullest_day(movement, _sets_of(db, row.athlete_id, week_start)),
     )
 
 
-COUNTS_FROM = 25
-"""Share of the work, %, from which a set counts for a region."""
-
-
-def fullest_day(db: Session, athlete_id: UUID, movement: Movement, week_start: date) -> float:
-    """Sets on the fullest day of the week before a Monday for a region that a movement trains."""
+def _sets_of(db: Session, athlete_id: UUID, week_start: date) -> Iterator[SetsOfDay]:
+    """Sets of the week before a Monday by day and movement; what nobody knows any more is left."""
     before = week_start - timedelta(days=7)
-    counts: dict[tuple[date, str], int] = {}
-    for day, name, sets in training_rows.sets_by_day(
-        db, athlete_id, before, week_start - timedelta(days=1)
-    ):
+    for day, name, sets in training_rows.sets_by_day(db, athlete_id, before, week_start - DAY):
         done = catalogue().movement_or_none(name)
-        shared = [
-            region for region in movement.prime if done and done.share_of(region) >= COUNTS_FROM
-        ]
-        for region in shared:
-            counts[day, region] = counts.get((day, region), 0) + sets
-    return float(max(counts.values(), default=0))
+        if done is not None:
+            yield day, done, sets
 
 
 def days_by_week(db: Session, ladder_id: UUID, week_start: date) -> dict[date, int]:

@@ -1,21 +1,34 @@
 """What weeks that went well make room for: a set more, more of a habit, more in the window."""
 
+from collections.abc import Iterable
 from dataclasses import replace
+from datetime import date
 
+from invelo.domain.catalogue.movement import Movement, Muscle
 from invelo.domain.estimate import Input
 from invelo.domain.plan.methods import most_sets, with_prescription
+from invelo.domain.plan.prescription import Prescription
 from invelo.domain.review.proposals.downward import fell_short
 from invelo.domain.review.proposals.situation import (
-    GROWN_AFTER,
+    Outcome,
+    Place,
     Proposal,
     Situation,
-    days_since_sets,
-    more_fits,
+    fit_of,
     rules,
     set_figures,
 )
 from invelo.domain.review.workload import RATIO_WORD
+from invelo.domain.strength.state import Asked, chance_of_each
 from invelo.domain.training.log import SessionRecord
+
+GROWN_AFTER = 12
+"""Days since the sets were changed after which a set more is looked at: two weeks of sessions."""
+
+SETS_CHANGED: frozenset[Outcome] = frozenset(("add_set", "fewer_sets", "step_back"))
+
+MORE_FITS = 0.5
+"""Chance from which a set more fits (ours)."""
 
 GROWN_SESSIONS = 4
 """Sessions that asked it in those days, at least (ours)."""
@@ -23,8 +36,34 @@ GROWN_SESSIONS = 4
 PLENTY = 12
 """Sets a day that are plenty for a region (common practice)."""
 
+COUNTS_FROM = 25
+"""Share of the work, %, from which a set counts for a region (common practice: a helper under a
+quarter does not)."""
+
 STEADY_TICKS = 12
 """Days of fourteen from which two weeks count as steady (ours)."""
+
+
+def days_since_sets(situation: Situation) -> int:
+    """Days since the number of sets was last changed, or since the first session."""
+    changed = [
+        answer.days
+        for answer in situation.answered
+        if answer.outcome in SETS_CHANGED and answer.answer in ("accept", "edit", "routine")
+    ]
+    begun = [(situation.today - session.day).days for session in situation.sessions[:1]]
+    return min((*changed, *begun), default=0)
+
+
+def more_fits(place: Place, prescription: Prescription) -> bool:
+    """Whether so many sets likely fit: holds are asked by their seconds alone, as their range is
+    a share of the best already."""
+    if place.state is None or place.work is None:
+        return False
+    if prescription.unit == "s":
+        asked = Asked(place.work, prescription.sets, prescription.rest)
+        return chance_of_each(place.state, asked, float(prescription.low), 0.0) >= MORE_FITS
+    return (fit_of(place.state, place.work, prescription) or 0.0) >= MORE_FITS
 
 
 def habit(situation: Situation) -> Proposal | None:
@@ -43,6 +82,20 @@ def habit(situation: Situation) -> Proposal | None:
         "medium",
         "The days are counted; whether more is wanted is theirs to say.",
     )
+
+
+SetsOfDay = tuple[date, Movement, int]
+"""How many sets of a movement were done on a day."""
+
+
+def fullest_day(movement: Movement, done: Iterable[SetsOfDay]) -> float:
+    """Sets on the fullest day for a region that a movement trains."""
+    counts: dict[tuple[date, Muscle], int] = {}
+    for day, other, sets in done:
+        for region in movement.prime:
+            if other.share_of(region) >= COUNTS_FROM:
+                counts[day, region] = counts.get((day, region), 0) + sets
+    return float(max(counts.values(), default=0))
 
 
 def volume(situation: Situation) -> Proposal | None:

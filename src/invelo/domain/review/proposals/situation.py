@@ -158,10 +158,6 @@ HELD_FULLY = 20.0
 next one)."""
 
 
-MORE_FITS = 0.5
-"""Chance from which a set more fits (ours)."""
-
-
 def fit_of(
     state: State | None, work: CountedWork | None, prescription: Prescription
 ) -> float | None:
@@ -173,17 +169,6 @@ def fit_of(
     if prescription.unit == "s":
         return chance_of_total(state, asked, total, 0.0, LONGEST_SHARE)
     return chance_of_total(state, asked, total, prescription.reserve)
-
-
-def more_fits(place: Place, prescription: Prescription) -> bool:
-    """Whether so many sets likely fit: holds are asked by their seconds alone, as their range is
-    a share of the best already."""
-    if place.state is None or place.work is None:
-        return False
-    if prescription.unit == "s":
-        asked = Asked(place.work, prescription.sets, prescription.rest)
-        return chance_of_each(place.state, asked, float(prescription.low), 0.0) >= MORE_FITS
-    return (fit_of(place.state, place.work, prescription) or 0.0) >= MORE_FITS
 
 
 @dataclass(frozen=True)
@@ -448,23 +433,6 @@ def set_figures(sets: tuple[SetRecord, ...]) -> tuple[Input, ...]:
         else Input(f"set {i + 1}", f"{s.amount:g} {s.unit} at effort {s.rpe:g}")
         for i, s in enumerate(sets)
     )
-
-
-GROWN_AFTER = 12
-"""Days since the sets were changed after which a set more is looked at: two weeks of sessions."""
-
-SETS_CHANGED: frozenset[Outcome] = frozenset(("add_set", "fewer_sets", "step_back"))
-
-
-def days_since_sets(situation: Situation) -> int:
-    """Days since the number of sets was last changed, or since the first session."""
-    changed = [
-        answer.days
-        for answer in situation.answered
-        if answer.outcome in SETS_CHANGED and answer.answer in ("accept", "edit", "routine")
-    ]
-    begun = [(situation.today - session.day).days for session in situation.sessions[:1]]
-    return min((*changed, *begun), default=0)
 
 
 def asked_words(record: SetRecord) -> str:

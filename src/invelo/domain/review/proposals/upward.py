@@ -16,16 +16,18 @@ from invelo.domain.plan.methods import most_sets, with_prescription
 from invelo.domain.plan.prescription import HELD_RANGES
 from invelo.domain.review.proposals.checking import due, too_easy
 from invelo.domain.review.proposals.criterion import Shown, assisted_hold, long_enough, shown
-from invelo.domain.review.proposals.situation import (
+from invelo.domain.review.proposals.progression import (
     GROWN_AFTER,
+    days_since_sets,
+    more_fits,
+)
+from invelo.domain.review.proposals.situation import (
     Confidence,
     Offer,
     Place,
     Proposal,
     Situation,
     chance,
-    days_since_sets,
-    more_fits,
     on_course,
     predicted,
     prescription_words,

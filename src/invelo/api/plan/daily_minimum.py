@@ -54,7 +54,7 @@ class NewTick(StrictModel):
         """When it was done, by our clock."""
         if self.at is None:
             return moment_for(athlete, now, None, self.time_zone)
-        device_clock = DeviceClock(at=self.at, time_zone=self.time_zone, sent_at=self.sent_at)
+        device_clock = DeviceClock.model_validate(self, from_attributes=True)
         return device_moment(athlete, now, device_clock)[0]
 
 
